@@ -1,0 +1,68 @@
+import { carriesPower, compareNatural, type Pin } from '../part';
+
+/** Equal channels: the same roles (`IN#+`, `IN#-`, `OUT#`) once per index, so that one drawing serves all. */
+export interface Channels {
+  indices: string[];
+  /** Pin by role, one map per index. The roles stand in the same order in all. */
+  members: Map<string, Pin>[];
+}
+
+/** Ways a name can carry a channel's index: leading, inner or trailing digits, or a letter A to H. */
+const READINGS: ((name: string) => { index: string; role: string } | undefined)[] = [
+  (n) => reading(/^(\d{1,2})([A-Z].*)$/i.exec(n), (m) => [m[1]!, `#${m[2]}`]),
+  (n) => reading(/^(.*?\D)(\d{1,2})([^\d]*)$/.exec(n), (m) => [m[2]!, `${m[1]}#${m[3]}`]),
+  (n) => reading(/^(\D+?)(\d{1,2})(\D.*)$/.exec(n), (m) => [m[2]!, `${m[1]}#${m[3]}`]),
+  (n) => reading(/^(.*[A-Z])([A-H])([+\-−]?)$/.exec(n), (m) => [m[2]!, `${m[1]}#${m[3]}`]),
+  (n) => reading(/^(.+[+\-−_])([A-H])$/.exec(n), (m) => [m[2]!, `${m[1]}#`]),
+];
+
+function reading(match: RegExpExecArray | null, parts: (m: RegExpExecArray) => [string, string]) {
+  if (!match) return undefined;
+  const [index, role] = parts(match);
+  return { index, role };
+}
+
+/**
+ * Finds equal channels that make up most of a part. Every channel must have the same roles with the same types, at
+ * least two of them, and they must be more than a bus: signals go in and out, or all are passive.
+ */
+export function findChannels(pins: readonly Pin[]): Channels | undefined {
+  const signals = pins.filter((p) => !carriesPower(p.type) && p.type !== 'no-connect' && p.type !== 'reserved');
+  const found = READINGS.map((read) => byReading(signals, read)).filter((c) => c !== undefined);
+  const size = (c: Channels) => c.indices.length * c.members[0]!.size;
+  const best = found.sort((a, b) => size(b) - size(a))[0];
+  return best && size(best) >= signals.length * 0.6 ? best : undefined;
+}
+
+function byReading(signals: readonly Pin[], read: (typeof READINGS)[number]): Channels | undefined {
+  const roles = new Map<string, Map<string, Pin>>();
+  for (const pin of signals) {
+    const r = read(pin.name);
+    if (!r) continue;
+    const members = roles.get(r.role) ?? new Map<string, Pin>();
+    if (members.has(r.index)) return undefined;
+    roles.set(r.role, members.set(r.index, pin));
+  }
+  // The index set that most roles have; roles with another set are no part of the channels.
+  const sets = new Map<string, string[]>();
+  for (const [role, members] of roles) {
+    const key = [...members.keys()].sort(compareNatural).join(' ');
+    sets.set(key, [...(sets.get(key) ?? []), role]);
+  }
+  const [key, names] = [...sets].sort((a, b) => b[1].length * b[0].split(' ').length - a[1].length * a[0].split(' ').length)[0] ?? [];
+  if (!key || !names || names.length < 2) return undefined;
+  const indices = key.split(' ');
+  if (indices.length < 2 || indices.length > 16) return undefined;
+  const members = indices.map((index) => new Map(names.map((role) => [role, roles.get(role)!.get(index)!])));
+  return equal(members) && isMoreThanBus([...members[0]!.values()]) ? { indices, members } : undefined;
+}
+
+const equal = (members: Map<string, Pin>[]): boolean =>
+  members.every((m) => [...m].every(([role, pin]) => pin.type === members[0]!.get(role)!.type && pin.activeLow === members[0]!.get(role)!.activeLow));
+
+const OUTPUTS = new Set<Pin['type']>(['output', 'three-state', 'open-drain', 'open-source']);
+
+function isMoreThanBus(pins: Pin[]): boolean {
+  const inOut = pins.some((p) => p.type === 'input') && pins.some((p) => OUTPUTS.has(p.type));
+  return inOut || pins.every((p) => p.type === 'passive');
+}

@@ -1,0 +1,6 @@
+export { addUnit, arrangePart, placesChanged, tidyUnit } from './arrange';
+export { findChannels } from './channels';
+export { groupPins, inDrawnOrder } from './groups';
+export { labelsFor } from './draw';
+export { marksOf } from './place';
+export { freeSlots, heightFor, nudge, reorder, sendToSide, slotsOf, unitsWithPin, type Move } from './slots';

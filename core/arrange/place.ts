@@ -1,0 +1,111 @@
+import type { HouseRules, Mark, Pin, Side, SideRole } from '../part';
+import type { PinGroup } from './groups';
+
+/** A pin with its side and its place along it (grid steps, y upwards on left and right), before the body is sized. */
+export interface Placed {
+  pin: Pin;
+  side: Side;
+  at: number;
+}
+
+/** A place that a person chose: it stays. */
+export type Fixed = ReadonlyMap<string, { side: Side; at: number }>;
+
+export function roleOf(pin: Pin): SideRole {
+  switch (pin.type) {
+    case 'supply-in':
+      return 'supply';
+    case 'ground':
+    case 'input':
+    case 'output':
+    case 'bidirectional':
+    case 'passive':
+      return pin.type;
+    case 'supply-out':
+    case 'three-state':
+    case 'open-drain':
+    case 'open-source':
+      return 'output';
+    default:
+      return 'other';
+  }
+}
+
+type Block = { group: PinGroup; pins: Pin[]; role: SideRole };
+
+/**
+ * Gives every pin of a unit a side and an order. Groups stay in blocks; a group of mixed directions that is an
+ * interface stays whole; supplies stand above and grounds below the signals of their side; sides are evened out by
+ * moving whole blocks that have no side of their own by direction.
+ */
+export function sideBlocks(groups: readonly PinGroup[], rules: HouseRules): Record<Side, Pin[][]> {
+  const sides: Record<Side, Block[]> = { left: [], right: [], top: [], base: [] };
+  const powerOnly = groups.every((g) => g.power);
+  for (const group of groups) {
+    for (const block of blocksOf(group)) {
+      const side = powerOnly ? (block.role === 'ground' ? 'right' : 'left') : rules.sides[block.role];
+      sides[side].push(block);
+    }
+  }
+  even(sides, powerOnly);
+  const weight = (b: Block) => (b.role === 'supply' ? 0 : b.role === 'ground' ? 2 : b.group.title === 'Not used' ? 3 : 1);
+  const ordered = (blocks: Block[]) => blocks.map((b, i) => ({ b, i })).sort((x, y) => weight(x.b) - weight(y.b) || x.i - y.i).map(({ b }) => b.pins);
+  return { left: ordered(sides.left), right: ordered(sides.right), top: ordered(sides.top), base: ordered(sides.base) };
+}
+
+const INTERFACE = /serial|interface|port|bus|spi|i2c|i²c|uart|usb|jtag|debug|memory|bank|control|clock|reference/i;
+
+/** A group as blocks of one role each, unless it is an interface, which reads better in one piece. */
+function blocksOf(group: PinGroup): Block[] {
+  const byRole = new Map<SideRole, Pin[]>();
+  for (const pin of group.pins) byRole.set(roleOf(pin), [...(byRole.get(roleOf(pin)) ?? []), pin]);
+  const roles = [...byRole.keys()];
+  const signals: SideRole[] = roles.filter((r) => r !== 'supply' && r !== 'ground');
+  if (signals.length > 1 && (INTERFACE.test(group.title) || signals.includes('bidirectional'))) {
+    const whole = group.pins.filter((p) => signals.includes(roleOf(p)));
+    const role: SideRole = whole.every((p) => ['input', 'passive'].includes(roleOf(p))) ? 'input' : 'bidirectional';
+    const power = roles.filter((r) => !signals.includes(r)).map((r) => ({ group, pins: byRole.get(r)!, role: r }));
+    return [{ group, pins: whole, role }, ...power];
+  }
+  return roles.map((role) => ({ group, pins: byRole.get(role)!, role }));
+}
+
+const FREE: SideRole[] = ['bidirectional', 'passive', 'other'];
+const count = (blocks: Block[]): number => blocks.reduce((n, b) => n + b.pins.length + 1, 0);
+
+function even(sides: Record<Side, Block[]>, any: boolean): void {
+  for (let turn = 0; turn < 200; turn++) {
+    const [heavy, light] = count(sides.left) > count(sides.right) ? [sides.left, sides.right] : [sides.right, sides.left];
+    const excess = count(heavy) - count(light);
+    if (excess <= 8) return;
+    const movable = heavy.filter((b) => any || FREE.includes(b.role));
+    const whole = movable.filter((b) => (b.pins.length + 1) * 2 <= excess + 4).sort((a, b) => b.pins.length - a.pins.length)[0];
+    if (whole) {
+      heavy.splice(heavy.indexOf(whole), 1);
+      light.push(whole);
+      continue;
+    }
+    const long = movable.sort((a, b) => b.pins.length - a.pins.length)[0];
+    if (!long || long.pins.length < 8) return;
+    const half = Math.min(long.pins.length - 1, Math.ceil(excess / 2));
+    const moved = long.pins.slice(long.pins.length - half);
+    heavy[heavy.indexOf(long)] = { ...long, pins: long.pins.slice(0, long.pins.length - half) };
+    light.push({ ...long, pins: moved });
+  }
+}
+
+/** Rows that the blocks of a side need, with a gap between blocks. */
+export const rowsOf = (blocks: readonly Pin[][], rules: HouseRules): number =>
+  blocks.length === 0 ? 0 : blocks.reduce((n, b) => n + b.length, 0) * rules.pitch + (blocks.length - 1) * rules.groupGap - (rules.pitch - 1);
+
+const CLOCK = /^(CLK|CLOCK|SCLK|SCK|SCL|TCK|SWCLK|MCLK|BCLK|[A-Z]+_?CLK|CLKIN|CK)\d*$/i;
+
+/** Qualifying symbols that a pin's type, sense and description call for (IEC 60617-12). */
+export function marksOf(pin: Pin): Mark[] {
+  const marks: Mark[] = [];
+  if (pin.activeLow) marks.push('negation');
+  if (pin.type === 'input' && CLOCK.test(pin.name)) marks.push('clock');
+  if (pin.type === 'input' && /schmitt|hysteresis/i.test(pin.description ?? '')) marks.push('hysteresis');
+  if (pin.type === 'open-drain' || pin.type === 'open-source' || pin.type === 'three-state') marks.push(pin.type);
+  return marks;
+}

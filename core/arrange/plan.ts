@@ -1,0 +1,80 @@
+import { carriesPower, type HouseRules, type Pin } from '../part';
+import { findChannels, type Channels } from './channels';
+import { groupPins, type PinGroup } from './groups';
+
+/** A unit to be drawn: groups of pins, or one of several equal channels. */
+export type PlannedUnit = { title: string; groups: PinGroup[] };
+
+export interface UnitPlan {
+  channels?: { titles: string[]; channels: Channels };
+  units: PlannedUnit[];
+}
+
+/** Plans the units of a part: equal channels first, then supplies apart, then as few units as hold the groups. */
+export function planUnits(pins: readonly Pin[], rules: HouseRules): UnitPlan {
+  const channels = pins.length > 4 || pins.length === 4 ? findChannels(pins) : undefined;
+  if (channels) {
+    const inChannel = new Set(channels.members.flatMap((m) => [...m.values()]));
+    const rest = pins.filter((p) => !inChannel.has(p));
+    const titles = channels.indices.map((i) => `Channel ${i}`);
+    return { channels: { titles, channels }, units: rest.length === 0 ? [] : planRest(rest, rules, true) };
+  }
+  return { units: planRest(pins, rules, pins.length > rules.maxPinsPerUnit) };
+}
+
+function planRest(pins: readonly Pin[], rules: HouseRules, several: boolean): PlannedUnit[] {
+  const apart = several && rules.suppliesApart;
+  const power = apart ? pins.filter((p) => carriesPower(p.type)) : [];
+  const signals = apart ? pins.filter((p) => !carriesPower(p.type)) : pins;
+  return [...pack(groupPins(signals), rules.maxPinsPerUnit), ...packPower(power, rules.maxPinsPerUnit)];
+}
+
+/** Fills units with groups in order; a group that is larger than a unit is split in the middle of its order. */
+function pack(groups: PinGroup[], most: number): PlannedUnit[] {
+  const pieces = groups.flatMap((g) => splitGroup(g, most));
+  const units: PinGroup[][] = [];
+  for (const piece of pieces) {
+    const fits = units.findIndex((u) => sizeOf(u) + piece.pins.length <= most && (u.length < 4 || piece.pins.length < 8));
+    if (fits >= 0) units[fits]!.push(piece);
+    else units.push([piece]);
+  }
+  return units.map((groupsOfUnit) => ({ title: titleOf(groupsOfUnit), groups: groupsOfUnit }));
+}
+
+const sizeOf = (groups: PinGroup[]): number => groups.reduce((n, g) => n + g.pins.length, 0);
+
+function splitGroup(group: PinGroup, most: number): PinGroup[] {
+  const count = Math.ceil(group.pins.length / most);
+  if (count <= 1) return [group];
+  const size = Math.ceil(group.pins.length / count);
+  return Array.from({ length: count }, (_, i) => ({
+    ...group,
+    title: `${group.title} ${i + 1}`,
+    pins: group.pins.slice(i * size, (i + 1) * size),
+  }));
+}
+
+function titleOf(groups: PinGroup[]): string {
+  const titles = groups.map((g) => g.title);
+  if (titles.length === 1) return titles[0]!;
+  return titles.length === 2 ? `${titles[0]}, ${titles[1]}` : `${titles[0]} and others`;
+}
+
+/** Supplies and grounds: one unit while they fit, then rails in one unit and grounds split evenly. */
+function packPower(power: readonly Pin[], most: number): PlannedUnit[] {
+  if (power.length === 0) return [];
+  const supplies = railGroups(power.filter((p) => p.type !== 'ground'));
+  const grounds = railGroups(power.filter((p) => p.type === 'ground'));
+  const room = most * 2; // a supply unit has both sides and short names
+  if (power.length <= room) return [{ title: 'Supplies', groups: [...supplies, ...grounds] }];
+  const split = (groups: PinGroup[], title: string) =>
+    pack(groups, room).map((u, i, all) => ({ ...u, title: all.length > 1 ? `${title} ${i + 1}` : title }));
+  return [...split(supplies, 'Supplies'), ...split(grounds, 'Grounds')];
+}
+
+/** One group per rail, named by it. */
+function railGroups(pins: readonly Pin[]): PinGroup[] {
+  const rails = new Map<string, Pin[]>();
+  for (const pin of pins) rails.set(pin.name, [...(rails.get(pin.name) ?? []), pin]);
+  return [...rails].map(([title, members]) => ({ title, pins: members, power: true }));
+}

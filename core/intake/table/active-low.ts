@@ -1,0 +1,48 @@
+/** Stems whose function is low-active wherever a name carries a low-active mark. */
+const KNOWN =
+  /^(RESET|RST|RES|MR|POR|CS|SS|CE|OE|WE|RD|WR|EN|INT|INTR|IRQ|NMI|SHDN|SD|PD|PWDN|PWRDN|SLEEP|STBY|ALERT|FAULT|FLT|ERR|BUSY|RDY|DRDY|HOLD|WP|LDAC|CLR|CLEAR|PRE|SET|CONVST|SYNC|LOAD|LD|LATCH|LE|PG|PGOOD|ACK|REQ|BREQ|BACK|WAIT|CTS|RTS|DTR|DSR|DCD|RI|TRST|SRST|CAS|RAS|UB|LB|BHE|BLE|DE|RE|BOOT|WAKE|SEL|MUTE|DISABLE|DIS|SCS|NSS|CSN|ADV|BLS|BE|DQM|KEY|TRIG|STB|STROBE|DACK|DREQ|UVLO|OVT|THERM|ALARM)\d*$/i;
+
+const SAYS_LOW = /\bactive[- ]low\b|\blow[- ]active\b|\(active low\)|\bactive when low\b|\bwhen (driven |pulled |taken )?low,? .*(reset|select|enable|shut)/i;
+const SAYS_HIGH = /\bactive[- ]high\b|\bhigh[- ]active\b/i;
+
+export interface ActiveLow {
+  activeLow: boolean;
+  because?: string;
+  /** Set where the name carries a mark that neither description nor function confirms. */
+  unsure?: string;
+}
+
+/** Whether a terminal is active low: by an overbar, by the description, or by a mark on a name whose function agrees. */
+export function readActiveLow(name: string, overbar: boolean, description: string, names: ReadonlySet<string>): ActiveLow {
+  if (overbar) return { activeLow: true, because: 'overbar' };
+  const main = name.split('/')[0] === '' ? name : name.split('/')[0]!;
+  const mark = markOf(main, names);
+  const said = SAYS_LOW.exec(description);
+  if (said && !mark) return /\b(selects?|sets?|config\w*|polarity)\b/i.test(description.slice(0, said.index))
+    ? { activeLow: false, unsure: `“${said[0]}” may tell of another signal` }
+    : { activeLow: true, because: `“${said[0]}”` };
+  if (!mark) return { activeLow: false };
+  if (SAYS_HIGH.test(description)) return { activeLow: false, unsure: `the name ends or starts with “${mark.mark}”, the description says active high` };
+  if (said) return { activeLow: true, because: `“${said[0]}”` };
+  if (mark.sure || KNOWN.test(mark.stem)) return { activeLow: true, because: `“${mark.mark}” on ${mark.stem}` };
+  return { activeLow: false, unsure: `“${mark.mark}” on ${mark.stem} can mean active low` };
+}
+
+/** The low-active mark on a name, if it has one. A `_N` beside a `_P` is the negative half of a pair, `_B` beside `_A` a channel. */
+function markOf(name: string, names: ReadonlySet<string>): { mark: string; stem: string; sure: boolean } | undefined {
+  if (/^[/!~\\]\w/.test(name)) return { mark: name[0]!, stem: name.slice(1), sure: true };
+  if (/\w#$/.test(name)) return { mark: '#', stem: name.slice(0, -1), sure: true };
+  if (/\w\*$/.test(name)) return { mark: '*', stem: name.slice(0, -1), sure: false };
+  const leading = /^n_?([A-Z][A-Z0-9_]*)$/.exec(name);
+  if (leading) return { mark: 'n', stem: tail(leading[1]!), sure: false };
+  const trailing = /^(.+?)_(N|B|L)$/.exec(name) ?? /^([A-Z]{2,}.*?)(n)$/.exec(name);
+  if (!trailing) return undefined;
+  const [, stem = '', letter = ''] = trailing;
+  const partner = { N: ['_P'], B: ['_A', '_C', '_T'], L: ['_R', '_H'], n: ['p'] }[letter] ?? [];
+  if (partner.some((p) => names.has(stem + p))) return undefined;
+  if (letter !== 'N' && letter !== 'n' && !KNOWN.test(tail(stem))) return undefined;
+  return { mark: letter.length === 1 && letter !== 'n' ? `_${letter}` : letter, stem: tail(stem), sure: false };
+}
+
+/** The word of a name that tells its function: SPI1_CS → CS. */
+const tail = (stem: string): string => stem.split('_').pop() ?? stem;

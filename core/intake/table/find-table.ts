@@ -1,0 +1,260 @@
+import type { Column, ColumnRole } from '../proposal';
+import { fitToColumns, splitWords } from '../text/aligned';
+import { isTypeCode } from '../understand/type-codes';
+import { filled, isBlank, type Grid, type GridRow } from './grid';
+import { packageIn, roleOfHeading } from './headings';
+import { looksLikeNumbers, readNumberCell } from './numbers';
+
+export interface FoundTable {
+  columns: Column[];
+  /** Body rows under the columns; headings of groups and continuation rows are still in it. */
+  rows: GridRow[];
+  /** Rows that stand outside: titles, legends, footnotes. */
+  around: GridRow[];
+  headerLine: number | undefined;
+}
+
+interface Header {
+  at: number;
+  /** How many rows the heading has. */
+  depth: number;
+  cells: string[];
+  starts?: number[];
+  /** Aligned columns one space apart. */
+  tight?: boolean;
+}
+
+/** Finds the pin table among titles, decoy tables, legends and footnotes, and says what each column is. */
+export function findTable(grid: Grid): FoundTable | undefined {
+  const headers = findHeaders(grid);
+  const candidates = headers.map((header, i) => under(grid, header, headers[i + 1]?.at));
+  const scored = candidates.map((t) => ({ t, score: scoreOf(t) })).sort((a, b) => b.score - a.score);
+  const best = scored[0];
+  if (best && best.score > 0) {
+    // A header that is repeated on each page continues the same table.
+    const key = keyOf(best.t);
+    const same = candidates.filter((t) => keyOf(t) === key);
+    const rows = same.flatMap((t) => t.rows);
+    const taken = new Set(rows.map((r) => r.line));
+    const heads = new Set(headers.filter((_, i) => same.includes(candidates[i]!)).flatMap((h) => grid.rows.slice(h.at, h.at + h.depth)));
+    return { ...best.t, rows, around: grid.rows.filter((r) => !taken.has(r.line) && !heads.has(r)) };
+  }
+  return withoutHeader(grid);
+}
+
+const keyOf = (t: FoundTable): string => t.columns.map((c) => c.heading.toLowerCase()).join('|');
+
+function findHeaders(grid: Grid): Header[] {
+  const headers: Header[] = [];
+  for (let i = 0; i < grid.rows.length; i++) {
+    const header = headerAt(grid, i);
+    if (!header) continue;
+    headers.push(header);
+    i += header.depth - 1;
+  }
+  return headers;
+}
+
+function headerAt(grid: Grid, at: number): Header | undefined {
+  const row = grid.rows[at]!;
+  const single = asHeader(grid, row, at);
+  const next = grid.rows[at + 1];
+  if (next && !isBlank(row) && !isBlank(next)) {
+    const joined = joinHeads(grid, row, next);
+    if (joined && worth(joined.cells) > (single ? worth(single.cells) : 0) && !next.cells.some((c) => looksLikeNumbers(c)))
+      return { ...joined, at, depth: 2 };
+  }
+  return single;
+}
+
+function asHeader(grid: Grid, row: GridRow, at: number): Header | undefined {
+  if (worth(row.cells) >= 2) return { at, depth: 1, cells: row.cells, ...(row.starts ? { starts: row.starts } : {}) };
+  const words = row.cells.join(' ').split(/\s+/);
+  if (grid.layout === 'aligned' && row.cells.length <= 2 && words.length >= 2 && words.length <= 6 && worth(words) === words.length)
+    return { at, depth: 1, cells: words, tight: true };
+  return undefined;
+}
+
+/** How many cells of a row are headings; 0 where it cannot be one: no number or name column, or a number in it. */
+function worth(cells: readonly string[]): number {
+  const roles = cells.map((c) => roleOfHeading(c) ?? (packageIn(c) && c.length < 24 ? 'number' : undefined));
+  const known = roles.filter((r) => r !== undefined).length;
+  const hasKey = roles.some((r) => r === 'number' || r === 'name' || r === 'ambiguous');
+  if (!hasKey || cells.some((c) => /^\d+$/.test(c.trim())) || cells.some((c) => c.length > 60)) return 0;
+  return known >= 2 && known * 2 >= cells.filter((c) => c.trim() !== '').length ? known : 0;
+}
+
+/** Joins two heading rows: `Pin` over `No.`, or one wide heading over several packages. */
+function joinHeads(grid: Grid, upper: GridRow, lower: GridRow): Omit<Header, 'at' | 'depth'> | undefined {
+  const wide = grid.layout === 'aligned' && upper.starts && lower.starts;
+  if (!wide) {
+    const count = Math.max(upper.cells.length, lower.cells.length);
+    let last = '';
+    const cells = Array.from({ length: count }, (_, i) => {
+      const top = upper.cells[i]?.trim() ?? '';
+      const under = lower.cells[i]?.trim() ?? '';
+      last = top || last;
+      // A merged heading stands in its first cell only; the empty ones beside it belong to it when they have a package under them.
+      return under === '' ? top : packageIn(under) ? under : `${top} ${under}`.trim();
+    });
+    return { cells };
+  }
+  const [base, other] = lower.cells.length >= upper.cells.length ? [lower, upper] : [upper, lower];
+  const cells = base.cells.map((c) => c);
+  const starts = [...base.starts!];
+  other.cells.forEach((cell, i) => {
+    const start = other.starts![i]!;
+    const near = starts.findIndex((s) => Math.abs(s - start) <= 3);
+    if (near >= 0) {
+      if (!packageIn(cells[near]!)) cells[near] = other === upper ? `${cell} ${cells[near]}` : `${cells[near]} ${cell}`;
+    } else if (roleOfHeading(cell) !== 'number' && roleOfHeading(cell) !== 'ambiguous') {
+      const at = starts.findIndex((s) => s > start);
+      cells.splice(at < 0 ? cells.length : at, 0, cell);
+      starts.splice(at < 0 ? starts.length : at, 0, start);
+    }
+  });
+  return { cells, starts };
+}
+
+/** The rows under a header, up to the next header or to where the table is clearly over. */
+function under(grid: Grid, header: Header, until = grid.rows.length): FoundTable {
+  const first = header.at + header.depth;
+  const rows: GridRow[] = [];
+  let blanks = 0;
+  for (const row of grid.rows.slice(first, until)) {
+    if (isBlank(row)) {
+      blanks++;
+      continue;
+    }
+    const fitted = fit(grid, header, row);
+    if (blanks > 0 && rows.length > 0 && !continues(fitted, header.cells.length)) break;
+    blanks = 0;
+    rows.push(fitted);
+  }
+  const columns = rolesOf(header.cells, rows);
+  const taken = new Set(rows.map((r) => r.line));
+  return { columns, rows, around: grid.rows.filter((r) => !taken.has(r.line)), headerLine: grid.rows[header.at]!.line };
+}
+
+/** After a blank line a table goes on only with a row that has a number in it, or with a group's heading. */
+const continues = (row: GridRow, columns: number): boolean =>
+  row.cells.some((c) => looksLikeNumbers(c)) || (filled(row).length === 1 && columns > 1 && filled(row)[0]!.length < 50 && !/[.:;]$|=/.test(filled(row)[0]!));
+
+function fit(grid: Grid, header: Header, row: GridRow): GridRow {
+  if (header.tight) {
+    const cells = row.cells.length >= header.cells.length ? row.cells : splitWords(row.cells.join(' '), header.cells.length);
+    return { line: row.line, cells: pad(cells, header.cells.length) };
+  }
+  if (grid.layout !== 'aligned' || !header.starts) return { line: row.line, cells: pad(row.cells, header.cells.length) };
+  return { line: row.line, cells: fitToColumns(row, header.starts), ...(row.starts ? { starts: row.starts } : {}) };
+}
+
+/** Cells under the columns; what stands beyond the last column is joined to it, never dropped. */
+function pad(cells: readonly string[], count: number): string[] {
+  const out = Array.from({ length: count }, (_, i) => cells[i]?.trim() ?? '');
+  const rest = cells.slice(count).filter((c) => c.trim() !== '');
+  if (rest.length > 0) out[count - 1] = [out[count - 1], ...rest].filter((c) => c !== '').join(', ');
+  return out;
+}
+
+/** Settles what each column is: headings first, then the cells where a heading is ambiguous or silent. */
+export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): Column[] {
+  const roles = headings.map((h) => {
+    const said = roleOfHeading(h);
+    if (said !== undefined) return said;
+    return packageIn(h) && h.length < 24 ? 'number' : undefined;
+  });
+  const share = (i: number, test: (cell: string) => boolean) => {
+    const cells = rows.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
+    return cells.length === 0 ? 0 : cells.filter(test).length / cells.length;
+  };
+  const isNumbers = (i: number) => share(i, (c) => readNumberCell(c).kind !== 'unread') >= 0.7 && share(i, looksLikeNumbers) >= 0.3;
+  let settled: (ColumnRole | undefined)[] = roles.map((role, i) => {
+    if (role !== 'ambiguous') return role;
+    if (isNumbers(i)) return 'number';
+    return undefined;
+  });
+  const has = (role: ColumnRole) => settled.includes(role);
+  settled = settled.map((role, i) => {
+    if (role !== undefined || roles[i] !== 'ambiguous') return role;
+    return has('name') ? 'description' : 'name';
+  });
+  // `Pin | Function | Description`: where nothing is called a name, the function is one.
+  if (!has('name')) {
+    const functions = settled.map((r, i) => (r === 'description' ? i : -1)).filter((i) => i >= 0);
+    const type = settled.indexOf('type');
+    if (functions.length > 1) settled[functions[0]!] = 'name';
+    else if (type >= 0 && !rows.slice(0, 20).some((r) => isTypeCode(r.cells[type] ?? ''))) settled[type] = 'name';
+    else if (functions.length === 1 && share(functions[0]!, (c) => !/\s/.test(c)) > 0.5) settled[functions[0]!] = 'name';
+  }
+  if (!has('number')) {
+    const numbers = headings.findIndex((_, i) => settled[i] === undefined && isNumbers(i));
+    if (numbers >= 0) settled[numbers] = 'number';
+  }
+  const names = settled.filter((r) => r === 'name').length;
+  let seenName = false;
+  return headings.map((heading, i) => {
+    let role = settled[i] ?? 'ignore';
+    if (role === 'name' && names > 1) {
+      role = seenName ? 'alternates' : 'name';
+      seenName = true;
+    }
+    return { role, heading: heading.trim(), packageName: role === 'number' ? (packageIn(heading)?.name ?? '') : '' };
+  });
+}
+
+/** How good a pin table this is: rows with both a number and a name. */
+function scoreOf(t: FoundTable): number {
+  const numbers = t.columns.map((c, i) => (c.role === 'number' ? i : -1)).filter((i) => i >= 0);
+  const name = t.columns.findIndex((c) => c.role === 'name');
+  if (numbers.length === 0 || name < 0) return 0;
+  const good = t.rows.filter(
+    (r) => (r.cells[name] ?? '') !== '' && numbers.some((i) => ['list', 'pad'].includes(readNumberCell(r.cells[i] ?? '').kind) && r.cells[i] !== ''),
+  ).length;
+  return good * (0.5 + good / Math.max(1, t.rows.length));
+}
+
+/** A block without headings: what the columns hold tells what they are. */
+function withoutHeader(grid: Grid): FoundTable | undefined {
+  const counts = grid.rows.filter((r) => filled(r).length > 1).map((r) => r.cells.length);
+  const width = Math.max(0, ...counts);
+  if (width < 2) return tightWithoutHeader(grid);
+  const body = grid.rows.filter((r) => r.cells.some((c) => looksLikeNumbers(c)) && filled(r).length > 1);
+  if (body.length < 2) return tightWithoutHeader(grid);
+  const rows = body.map((r) => ({ line: r.line, cells: pad(r.cells, width) }));
+  const columns = guessColumns(rows, width);
+  if (!columns) return undefined;
+  const taken = new Set(rows.map((r) => r.line));
+  return { columns, rows, around: grid.rows.filter((r) => !taken.has(r.line)), headerLine: undefined };
+}
+
+/** `1 VDD`, one blank apart. */
+function tightWithoutHeader(grid: Grid): FoundTable | undefined {
+  if (grid.layout !== 'aligned') return undefined;
+  const body = grid.rows.filter((r) => /^\S+\s+\S+/.test(r.cells.join(' ')) && looksLikeNumbers(r.cells.join(' ').split(/\s+/)[0]!));
+  if (body.length < 2) return undefined;
+  const rows = body.map((r) => ({ line: r.line, cells: pad(splitWords(r.cells.join(' '), 3), 3) }));
+  const codes = rows.filter((r) => isTypeCode(r.cells[2]!)).length;
+  const columns: Column[] = (['number', 'name', codes * 2 > rows.length ? 'type' : 'description'] as const).map((role) => ({ role, heading: '', packageName: '' }));
+  const taken = new Set(rows.map((r) => r.line));
+  return { columns, rows, around: grid.rows.filter((r) => !taken.has(r.line)), headerLine: undefined };
+}
+
+function guessColumns(rows: readonly GridRow[], width: number): Column[] | undefined {
+  const stats = Array.from({ length: width }, (_, i) => {
+    const cells = rows.map((r) => r.cells[i] ?? '').filter((c) => c !== '');
+    const rate = (test: (c: string) => boolean) => cells.filter(test).length / Math.max(1, cells.length);
+    const unique = new Set(cells).size / Math.max(1, cells.length);
+    return { i, numbers: rate(looksLikeNumbers) * unique, codes: rate(isTypeCode), words: rate((c) => /\s/.test(c)), ident: rate((c) => /^[^\s]{1,24}$/.test(c) && /[A-Z]/i.test(c)), count: cells.length };
+  });
+  const number = [...stats].sort((a, b) => b.numbers - a.numbers)[0];
+  if (!number || number.numbers < 0.5) return undefined;
+  const rest = stats.filter((s) => s !== number && s.count > 0);
+  const type = rest.filter((s) => s.codes > 0.7).sort((a, b) => b.codes - a.codes)[0];
+  const name = rest.filter((s) => s !== type).sort((a, b) => b.ident - a.ident || a.i - b.i)[0] ?? type;
+  if (!name) return undefined;
+  const description = rest.filter((s) => s !== type && s !== name).sort((a, b) => b.words - a.words)[0];
+  const roleAt = (i: number): ColumnRole =>
+    i === number.i ? 'number' : i === name.i ? 'name' : i === type?.i ? 'type' : i === description?.i ? 'description' : 'ignore';
+  return stats.map((s) => ({ role: roleAt(s.i), heading: '', packageName: '' }));
+}

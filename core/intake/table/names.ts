@@ -1,0 +1,83 @@
+/** Footnote marks that a document uses, found in its text around the table. */
+export interface Notes {
+  /** `1` for a line that starts with (1), [1] or ¹; `*` for a line that starts with an asterisk. */
+  marks: ReadonlySet<string>;
+  /** Stems that have several bracketed indices, `D` of D(0), D(1): there the brackets are no footnotes. */
+  vectors: ReadonlySet<string>;
+}
+
+const BRACKETED = /^(.+?)\s?[([<](\d{1,3})[)\]>]$/;
+const SUPERSCRIPTS = /[¹²³⁰-⁹†‡§]+(?:\s*,\s*[¹²³⁰-⁹†‡§]+)*$/;
+
+export function findVectors(names: string[]): Set<string> {
+  const indices = new Map<string, Set<string>>();
+  for (const name of names) {
+    const match = BRACKETED.exec(name.trim());
+    if (match) indices.set(match[1]!, (indices.get(match[1]!) ?? new Set()).add(match[2]!));
+  }
+  return new Set([...indices].filter(([, seen]) => seen.size > 1).map(([stem]) => stem));
+}
+
+/** Takes footnote marks off a name and collapses white space. `unsure` where a mark could belong to the name. */
+export function cleanName(text: string, notes: Notes): { name: string; overbar: boolean; unsure?: string } {
+  const spaced = text.replace(/\s+/g, ' ').trim();
+  const overbar = /[\u0305\u0304\u0332]/.test(spaced);
+  let name = spaced.replace(/[\u0305\u0304\u0332]/g, '').replace(SUPERSCRIPTS, '').trim();
+  let unsure: string | undefined;
+  const bracket = BRACKETED.exec(name);
+  if (bracket && !notes.vectors.has(bracket[1]!) && !/[:.]/.test(bracket[2]!)) {
+    const known = notes.marks.has(bracket[2]!);
+    if (known || name.endsWith(')')) {
+      if (!known) unsure = name;
+      name = bracket[1]!;
+    }
+  }
+  if (name.endsWith('*') && notes.marks.has('*')) name = name.slice(0, -1).trim();
+  return unsure === undefined ? { name, overbar } : { name, overbar, unsure };
+}
+
+const INDEX_RANGE = /^(.*?)\s?[[(<](\d{1,4})\s*(?::|-|–|—|\.\.+|…|to)\s*(\d{1,4})[\])>](.*)$/;
+const NAME_RANGE = /^(.*?)(\d{1,4})([A-Z+\-−_]*)\s*(?:–|—|-|−|to|thru|through|\.\.+|…|~|:)\s*(.*?)(\d{1,4})([A-Z+\-−_]*)$/i;
+
+/**
+ * The names in a name cell: a bus range as its elements in the printed direction, a list as its members.
+ * `D0–D7` and `D[7:0]` give eight names; anything else is one name.
+ */
+export function expandNames(cell: string, numbers: number): string[] {
+  const vector = INDEX_RANGE.exec(cell);
+  if (vector) return run(Number(vector[2]), Number(vector[3])).map((i) => `${vector[1]}${i}${vector[4]}`);
+  const range = NAME_RANGE.exec(cell);
+  if (range) {
+    const [, stem = '', from, suffix = '', stem2 = '', to, suffix2 = ''] = range;
+    const sameStem = stem2 === stem || (stem2 === '' && stem !== '');
+    const names = run(Number(from), Number(to)).map((i) => `${stem}${i}${suffix}`);
+    // `D0-7` alone could be a name with a dash in it; the count of numbers decides.
+    if (sameStem && suffix === suffix2 && (stem2 !== '' || names.length === numbers)) return names;
+  }
+  const listed = cell.split(/\s*[,;]\s*/).filter((n) => n !== '');
+  if (listed.length > 1 && (listed.length === numbers || listed.every((n) => /^[^\s]+$/.test(n)))) return listed;
+  if (numbers > 1) {
+    const split = cell.split(/\s*[/\s]\s*/).filter((n) => n !== '');
+    if (split.length === numbers) return split;
+  }
+  return [cell];
+}
+
+const run = (from: number, to: number): number[] => {
+  const step = from <= to ? 1 : -1;
+  const length = Math.min(Math.abs(to - from) + 1, 2000);
+  return Array.from({ length }, (_, i) => from + i * step);
+};
+
+/** Alternate functions printed with a name: `PA0/ADC0/TIM1` has ADC0 and TIM1. `R/W` and `/CS` have none. */
+export function alternatesIn(name: string): string[] {
+  const parts = name.split('/').map((p) => p.trim());
+  return parts.length > 1 && parts.every((p) => p.length > 1) ? parts.slice(1) : [];
+}
+
+/** Cells of an alternates column: `ADC0, TIM1_CH1`. */
+export const listAlternates = (cell: string): string[] =>
+  cell
+    .split(/[,;/\n]+|\s{2,}/)
+    .map((p) => p.trim())
+    .filter((p) => p !== '' && !/^[-–—]$/.test(p));

@@ -1,0 +1,48 @@
+/** What a number cell says. `none` is a terminal that is not bonded out; `pad` is an exposed pad without a number. */
+export type NumberCell = { kind: 'list'; numbers: string[] } | { kind: 'none' } | { kind: 'pad' } | { kind: 'unread' };
+
+const NONE = /^(|-+|–|—|−|n\.?\/?a\.?|none|x|×|\.+|…)$/i;
+const EXPOSED = /^(ep|epad|e-pad|dap|pad|power pad|thermal pad|exposed (thermal |die |metal )?(pad|paddle)|exposed|die pad|thermal|heat ?slug|center pad|centre pad|paddle)$/i;
+const TOKEN = /^(?:[A-Z]{1,3}\d{1,4}|\d{1,4}|[A-Z]{1,2}\d{1,3}[A-Z]|TAB\d?|EP\d?|[A-Z]{2}|[A-Z]\d?)$/i;
+const RANGE = /^([A-Z]{0,3})(\d{1,4})(?:-|–|—|−|\.\.+|…|~|:)([A-Z]{0,3})(\d{1,4})$/i;
+const MOST = 2000;
+
+/** Reads one number, a list (`5, 12, 31`, `A1 A2`), a range (`10–17`, `A1 to A4`), or the mark for none. */
+export function readNumberCell(text: string): NumberCell {
+  const cell = stripNotes(text).trim();
+  if (NONE.test(cell)) return { kind: 'none' };
+  const numbered = /^(?:EP|PAD|exposed pad|thermal pad)\s*[(,=]?\s*(\d{1,4})\)?$/i.exec(cell);
+  if (numbered && /[\s(,=]/.test(cell)) return { kind: 'list', numbers: [numbered[1]!] };
+  if (EXPOSED.test(cell)) return { kind: 'pad' };
+  const joined = cell.replace(/\s+(?:to|thru|through)\s+/gi, '–').replace(/\s*([-–—−~…]|\.\.+)\s*/g, '$1');
+  const numbers: string[] = [];
+  for (const token of joined.split(/[\s,;&/+]+|\band\b/i).filter((t) => t !== '')) {
+    const range = RANGE.exec(token);
+    if (range) {
+      const run = expand(range);
+      if (!run) return { kind: 'unread' };
+      numbers.push(...run);
+    } else if (TOKEN.test(token) && (/\d/.test(token) || joined === token || /^(EP|TAB)$/i.test(token))) numbers.push(token);
+    else return { kind: 'unread' };
+    if (numbers.length > MOST) return { kind: 'unread' };
+  }
+  return numbers.length > 0 ? { kind: 'list', numbers } : { kind: 'unread' };
+}
+
+function expand([, prefix = '', from, last = '', to]: RegExpExecArray): string[] | undefined {
+  if (last !== '' && last.toUpperCase() !== prefix.toUpperCase()) return undefined;
+  const [a, b] = [Number(from), Number(to)];
+  if (Math.abs(b - a) > MOST) return undefined;
+  const step = a <= b ? 1 : -1;
+  return Array.from({ length: Math.abs(b - a) + 1 }, (_, i) => `${prefix}${a + i * step}`);
+}
+
+/** Takes footnote marks off a number cell: `5(1)`, `7²`, `12*`. */
+const stripNotes = (text: string): string =>
+  text.replace(/[¹²³⁰-⁹†‡§*]+/g, '').replace(/(\w)\s*(\(\d\)|\[\d\])/g, '$1');
+
+/** True for cells that hold terminal numbers beyond doubt: digits, or a ball's row and column. */
+export const looksLikeNumbers = (text: string): boolean => {
+  const read = readNumberCell(text);
+  return read.kind === 'list' && read.numbers.every((n) => /^\d{1,4}$/.test(n) || /^[A-Z]{1,2}\d{1,2}$/.test(n));
+};

@@ -1,0 +1,53 @@
+import { compareTerminals, freshId, type Edit, type Package, type Part, type Pin, type Source } from '../part';
+import type { Proposal, Terminal } from './proposal';
+
+/**
+ * The edit that makes a proposal the part's pinout. A pin that was there already (same number in a package of the same
+ * name) keeps its id, its place and whatever a person set by hand; the rest of it follows the source.
+ */
+export function takeProposal(part: Part, proposal: Proposal, source?: Source): Edit {
+  const packages = proposal.packages.map(({ name }, i) => packageFor(part, name, i));
+  const idOf = new Map(packages.map((p, i) => [proposal.packages[i]!.name, p.id]));
+  const known = new Map(part.pins.flatMap((pin) => Object.entries(pin.pads).flatMap(([pkg, pads]) => pads.map((pad) => [`${pkg} ${pad}`, pin] as const))));
+  const taken = new Set(part.pins.map((p) => p.id));
+  const used = new Set<string>();
+  const pins = proposal.terminals.map((terminal) => {
+    const pads = Object.fromEntries(Object.entries(terminal.numbers).map(([name, number]) => [idOf.get(name)!, [number]]));
+    const before = Object.entries(pads).map(([pkg, [pad]]) => known.get(`${pkg} ${pad}`)).find((p) => p && !used.has(p.id));
+    const id = before?.id ?? freshId('p', taken);
+    taken.add(id);
+    used.add(id);
+    return pinOf(terminal, id, pads, before, source);
+  });
+  return { kind: 'takePinout', pins, packages, ...(source ? { source } : {}) };
+}
+
+function packageFor(part: Part, name: string, index: number): Package {
+  const there = part.packages.find((p) => p.name === name) ?? (name === '' ? part.packages[index] : undefined);
+  return there ?? { id: name === '' ? 'package' : name, name: name === '' ? 'package' : name, land: { pads: [] } };
+}
+
+function pinOf(terminal: Terminal, id: string, pads: Pin['pads'], before: Pin | undefined, source: Source | undefined): Pin {
+  const { numbers: _numbers, origin, ...read } = terminal;
+  const pin: Pin = { id, pads, ...read, ...(origin ? { origin: { ...(source ? { source: source.digest } : {}), ...origin } } : {}) };
+  if (!before?.byHand) return before?.shared ? { ...pin, shared: true } : pin;
+  const kept = before.byHand.filter((f) => f !== 'number' && f !== 'place');
+  const hand = Object.fromEntries(kept.map((field) => [field, before[field as keyof Pin]]).filter(([, v]) => v !== undefined));
+  return {
+    ...pin,
+    ...hand,
+    byHand: before.byHand,
+    because: { ...pin.because, ...Object.fromEntries(kept.map((f) => [f, before.because?.[f] ?? 'set by hand'])) },
+    doubts: pin.doubts.filter((d) => !kept.some((f) => f === d.field)),
+  };
+}
+
+/** The pins of a part in the order of their numbers in one package; pins without a pad there stand last. */
+export function pinsByNumber(part: Part, packageId: string | undefined): Pin[] {
+  const number = (p: Pin) => (packageId === undefined ? undefined : p.pads[packageId]?.[0]);
+  return [...part.pins].sort((a, b) => {
+    const [x, y] = [number(a), number(b)];
+    if (x === undefined || y === undefined) return x === y ? 0 : x === undefined ? 1 : -1;
+    return compareTerminals(x, y);
+  });
+}

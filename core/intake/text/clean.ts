@@ -1,0 +1,37 @@
+import { ok, problem, refuse, type Problem, type Result } from '../../part';
+
+/** The largest text that is read, in characters; a pin table of 3,000 rows is under a tenth of it. */
+export const TEXT_LIMIT = 4_000_000;
+
+export interface CleanText {
+  lines: string[];
+  problems: Problem[];
+}
+
+/** Makes plain lines of a source's text: no byte order mark, one kind of line end, no control characters but the tab. */
+export function cleanText(text: string, file?: string): Result<CleanText> {
+  if (text.length > TEXT_LIMIT)
+    return refuse(problem('input-large', { size: megabytes(text.length), limit: megabytes(TEXT_LIMIT) }, { file }));
+  const format = formatByMagic(text);
+  if (format) return refuse(problem('input-format', { format }, { file }));
+  // eslint-disable-next-line no-control-regex
+  const controls = text.match(/[\u0000-\u0008\u000e-\u001f]/g)?.length ?? 0;
+  if (text.includes('\u0000') || controls > text.length / 50) return refuse(problem('input-binary', {}, { file }));
+  // eslint-disable-next-line no-control-regex
+  const plain = text.replace(/^\uFEFF/, '').replace(/[\u0001-\u0008\u000e-\u001f\u007f\u200b\u00ad]/g, '');
+  if (plain.trim() === '') return refuse(problem('input-empty', {}, { file }));
+  const lines = plain.replace(/\r\n?|\u2028|\u2029|\f|\v/g, '\n').replace(/\u00a0|\u2007|\u202f/g, ' ').split('\n');
+  return ok({ lines, problems: controls > 0 ? [problem('text-control', {}, { file })] : [] });
+}
+
+const megabytes = (characters: number): number => Math.round(characters / 100_000) / 10;
+
+/** Names a document format by its first bytes, where somebody handed in a file that is no text table. */
+function formatByMagic(text: string): string | undefined {
+  if (text.startsWith('%PDF-')) return 'PDF';
+  if (text.startsWith('PK\u0003\u0004')) return 'Workbook and archive';
+  if (/^\s*(\|.*)?\[IBIS Ver\]/im.test(text.slice(0, 2000))) return 'IBIS';
+  if (/^\s*entity\s+\w+\s+is\b/im.test(text.slice(0, 20_000)) && /PIN_MAP/i.test(text)) return 'BSDL';
+  if (/^\s*<(!doctype|html)/i.test(text)) return 'HTML';
+  return undefined;
+}

@@ -1,0 +1,66 @@
+import Papa from 'papaparse';
+import { problem, type Problem } from '../../part';
+import type { Grid, GridRow, Layout } from '../table/grid';
+import { alignedRow } from './aligned';
+
+const DELIMITERS: { layout: Layout; delimiter: string }[] = [
+  { layout: 'tab', delimiter: '\t' },
+  { layout: 'pipe', delimiter: '|' },
+  { layout: 'semicolon', delimiter: ';' },
+  { layout: 'comma', delimiter: ',' },
+];
+
+/** Splits lines into cells. Which delimiter is used is decided by how evenly the lines have it. */
+export function toGrid(lines: string[], problems: Problem[], file?: string): Grid {
+  const best = DELIMITERS.map((d) => ({ ...d, score: evenness(lines, d.delimiter) })).sort((a, b) => b.score - a.score)[0]!;
+  if (best.score < 0.5) return { layout: 'aligned', rows: lines.map((text, i) => alignedRow(text, i + 1)) };
+  if (best.layout === 'pipe') return { layout: 'pipe', rows: lines.map(pipeRow) };
+  return { layout: best.layout, rows: delimited(lines, best.delimiter, problems, file) };
+}
+
+/**
+ * The share of filled lines that have the delimiter as often as the most usual line does (or, for commas in prose,
+ * nearly so). Quoted text does not count.
+ */
+function evenness(lines: string[], delimiter: string): number {
+  const counts = lines
+    .filter((l) => l.trim() !== '')
+    .slice(0, 400)
+    .map((l) => l.replace(/"[^"]*"/g, '').split(delimiter).length - 1);
+  const usual = mode(counts.filter((n) => n > 0));
+  if (usual === undefined) return 0;
+  const even = counts.filter((n) => n === usual).length / counts.length;
+  const present = counts.filter((n) => n > 0).length / counts.length;
+  // Tabs and bars are hardly ever anything but delimiters; commas and semicolons stand in prose and in number lists.
+  const weight = delimiter === '\t' || delimiter === '|' ? Math.max(even, present) : usual >= 2 ? even : even * 0.8;
+  return weight;
+}
+
+function mode(values: number[]): number | undefined {
+  const tally = new Map<number, number>();
+  for (const v of values) tally.set(v, (tally.get(v) ?? 0) + 1);
+  return [...tally].sort((a, b) => b[1] - a[1] || b[0] - a[0])[0]?.[0];
+}
+
+/** A row between bars; a rule line (`|---|---|` or `+---+---+`) has no cells. */
+function pipeRow(text: string, index: number): GridRow {
+  if (/^[\s|+:=-]*$/.test(text)) return { line: index + 1, cells: [] };
+  const inner = text.trim().replace(/^\|/, '').replace(/\|$/, '');
+  return { line: index + 1, cells: inner.split('|').map((c) => c.trim()) };
+}
+
+/** RFC 4180 cells; a quoted cell may run over lines, so lines are counted by their own cells. */
+function delimited(lines: string[], delimiter: string, problems: Problem[], file?: string): GridRow[] {
+  const { data, errors } = Papa.parse<string[]>(lines.join('\n'), { delimiter, skipEmptyLines: false });
+  const unclosed = errors.find((e) => e.code === 'MissingQuotes');
+  if (unclosed) problems.push(problem('row-quote', {}, { file, line: lineOfUnclosed(data, unclosed.row) }));
+  let line = 1;
+  return data.map((cells) => {
+    const row = { line, cells: cells.map((c) => c.replace(/\s*\n\s*/g, ' ').trim()) };
+    line += 1 + cells.reduce((n, c) => n + (c.match(/\n/g)?.length ?? 0), 0);
+    return row;
+  });
+}
+
+const lineOfUnclosed = (data: string[][], row = 0): number =>
+  1 + data.slice(0, row).reduce((n, cells) => n + 1 + cells.reduce((m, c) => m + (c.match(/\n/g)?.length ?? 0), 0), 0);

@@ -1,0 +1,54 @@
+import { compareTerminals, problem, type Problem } from '../../part';
+import { packageIn } from '../table/headings';
+import { terminalsIn, type Proposal, type Terminal } from '../proposal';
+
+/**
+ * What the source itself has wrong: a number that stands twice, a gap in the sequence, a count that does not fit the
+ * package's name. Numbers that stand twice get a doubt too, so that neither is taken unseen.
+ */
+export function checkCompleteness(proposal: Proposal, declared?: number): Problem[] {
+  return proposal.packages.flatMap(({ name }) => {
+    const terminals = terminalsIn(proposal, name);
+    const numbers = terminals.map((t) => t.numbers[name]!);
+    return [...twice(terminals, name), ...gaps(numbers), ...count(numbers, name, declared)];
+  });
+}
+
+function twice(terminals: Terminal[], packageName: string): Problem[] {
+  const byNumber = new Map<string, Terminal[]>();
+  for (const t of terminals) byNumber.set(t.numbers[packageName]!, [...(byNumber.get(t.numbers[packageName]!) ?? []), t]);
+  return [...byNumber]
+    .filter(([, same]) => same.length > 1)
+    .map(([number, same]) => {
+      for (const t of same)
+        if (!t.doubts.some((d) => d.field === 'number')) t.doubts.push({ field: 'number', reason: `Number ${number} stands ${same.length} times.` });
+      return problem('number-twice', { number, names: [...new Set(same.map((t) => t.name))].join(', ') }, { line: same[1]!.origin?.line });
+    });
+}
+
+/** Gaps between plain numbers that start at 1. Balls may be depopulated, so they have none. */
+function gaps(numbers: string[]): Problem[] {
+  const plain = [...new Set(numbers.filter((n) => /^\d+$/.test(n)).map(Number))].sort((a, b) => a - b);
+  if (plain.length < numbers.length * 0.6) return [];
+  const found: Problem[] = [];
+  [0, ...plain].forEach((from, i, all) => {
+    const to = all[i + 1];
+    if (to !== undefined && to - from > 1) found.push(problem('number-gap', { from, to, missing: to - from === 2 ? `${from + 1} is` : `${from + 1} to ${to - 1} are` }));
+  });
+  return found.slice(0, 20);
+}
+
+/** The exposed pad and mechanical pads are not counted in a package's name, so one or a few more are right. */
+function count(numbers: string[], packageName: string, declared?: number): Problem[] {
+  const expected = packageIn(packageName)?.count ?? declared;
+  if (expected === undefined) return [];
+  const found = new Set(numbers).size;
+  const extra = numbers.filter((n) => !/^\d+$/.test(n) || Number(n) > expected).length;
+  const isGrid = numbers.some((n) => /^[A-Z]{1,2}\d+$/.test(n));
+  if (found === expected || (!isGrid && found - extra === expected)) return [];
+  return [problem('count-package', { package: packageName || `with ${expected} terminals`, expected, found })];
+}
+
+/** Pads in order, for anyone who shows them. */
+export const inNumberOrder = (terminals: Terminal[], packageName: string): Terminal[] =>
+  [...terminals].sort((a, b) => compareTerminals(a.numbers[packageName] ?? '', b.numbers[packageName] ?? ''));

@@ -1,0 +1,14 @@
+import type { ElectricalType } from '../../part';
+
+/**
+ * A reason to think that a terminal has a type. Weights are on one scale for all kinds of evidence:
+ * 1 a hint, 3 enough to stand alone, 6 said outright, 9 said so that nothing else can be meant.
+ */
+export interface Evidence {
+  type: ElectricalType;
+  weight: number;
+  /** The words it came from, as a person would be shown them. */
+  because: string;
+}
+
+export const evidence = (type: ElectricalType, weight: number, because: string): Evidence => ({ type, weight, because });

@@ -1,0 +1,111 @@
+import type { Doubt, ElectricalType } from '../../part';
+import { evidence, type Evidence } from './evidence';
+import { evidenceOfCode } from './type-codes';
+import { evidenceOfName } from './type-names';
+import { wordsOfType } from './type-words';
+
+/**
+ * Weighing the evidence for a type.
+ *
+ * Three witnesses speak: the type column, the description, the name. Each speaks with its strongest word only
+ * (a long description is not more right than a short one), and the column's word is refined before it is weighed:
+ * a datasheet that writes `O` in the column and `open-drain` in the text does not contradict itself, it says the
+ * same thing twice with different precision. A power class (`P`) is refined by the name in the same way.
+ *
+ * What remains is added up by type. The best type stands without a doubt when it has a voice of at least 3 and no
+ * other type that the best does not refine has a voice nearly as strong. Otherwise it stands with a doubt that
+ * gives the contradicting words and the other candidates.
+ */
+export interface TypeConclusion {
+  type: ElectricalType;
+  because: string;
+  doubt?: Doubt;
+}
+
+const ENOUGH = 3;
+/** How near to the best another type may come before it is a conflict. */
+const NEAR = 0.62;
+
+/** What a word of the text may sharpen a column's word to. */
+const REFINES: Partial<Record<ElectricalType, ElectricalType[]>> = {
+  'open-drain': ['output'],
+  'open-source': ['output'],
+  'three-state': ['output'],
+  'supply-out': ['output', 'supply-in'],
+  passive: ['input', 'output', 'bidirectional'],
+  'no-connect': ['reserved'],
+  reserved: ['no-connect', 'input', 'output', 'bidirectional', 'passive'],
+};
+
+export function inferType(
+  name: string,
+  code: string | undefined,
+  description: string,
+  legend: ReadonlyMap<string, string>,
+): TypeConclusion {
+  const told = evidenceOfCode(code ?? '', legend);
+  const words = wordsOfType(description);
+  const named = evidenceOfName(name);
+  const voices = sharpen(told, strongest(words), named);
+  const tally = [...voices].sort((a, b) => b[1].weight - a[1].weight);
+  const best = tally[0];
+  if (!best) return nothingKnown(code, description);
+  const [type, { weight, reasons }] = best;
+  const rivals = tally.slice(1).filter(([other, voice]) => voice.weight >= weight * NEAR && !agrees(type, other, told));
+  const because = [...new Set(reasons)].join(', ');
+  const empty = code !== undefined && /^[-–—\s]*$/.test(code);
+  const unheard = !!code && code.trim() !== '' && told.length === 0 && !/^[-–—]+$/.test(code.trim());
+  if (weight >= ENOUGH && rivals.length === 0 && !((unheard || empty) && weight < 5)) return { type, because };
+  const candidates = [type, ...tally.slice(1, 4).map(([t]) => t)];
+  return { type, because, doubt: { field: 'type', reason: reasonOf(weight, because, rivals, unheard || empty ? code : undefined), candidates } };
+}
+
+type Voices = Map<ElectricalType, { weight: number; reasons: string[] }>;
+
+/** Adds the witnesses up by type, the column's word moved to what the others make of it. */
+function sharpen(told: Evidence[], words: Evidence[], named: Evidence[]): Voices {
+  const voices: Voices = new Map();
+  const add = ({ type, weight, because }: Evidence) => {
+    const voice = voices.get(type) ?? { weight: 0, reasons: [] };
+    voices.set(type, { weight: voice.weight + weight, reasons: [...voice.reasons, because] });
+  };
+  const spoken = [...words, ...named.filter((n) => n.weight >= 4)];
+  for (const e of told) {
+    const sharper = words.find((s) => REFINES[s.type]?.includes(e.type) && s.weight >= 6);
+    add(sharper && told.length === 1 ? evidence(sharper.type, e.weight, e.because) : e);
+  }
+  for (const e of words) add(e);
+  for (const e of named) add(told.length > 0 || spoken.some((s) => s !== e) ? { ...e, weight: e.weight * 0.6 } : e);
+  return voices;
+}
+
+/** One voice per type, and only the voices near to the loudest. */
+function strongest(words: Evidence[]): Evidence[] {
+  const top = words[0]?.weight ?? 0;
+  const seen = new Set<ElectricalType>();
+  return words.filter((e) => e.weight >= top * 0.7 && !seen.has(e.type) && !!seen.add(e.type));
+}
+
+/** A rival is none when the best only sharpens what it says, or when it is one of a class that the column named. */
+function agrees(best: ElectricalType, other: ElectricalType, told: Evidence[]): boolean {
+  if (REFINES[best]?.includes(other)) return true;
+  const inClass = told.length > 1 && told.some((e) => e.type === other) && told.some((e) => e.type === best);
+  return inClass && told.every((e) => e.weight <= 3.2);
+}
+
+function reasonOf(weight: number, because: string, rivals: [ElectricalType, { reasons: string[] }][], unheard?: string): string {
+  const rival = rivals[0];
+  if (rival) return `${because} speaks for one, ${[...new Set(rival[1].reasons)].join(', ')} for ${rival[0]}.`;
+  if (unheard?.trim() === '') return `The type cell is empty; taken from ${because}.`;
+  if (unheard !== undefined) return `The type “${unheard}” is not known; taken from ${because}.`;
+  return weight < ENOUGH ? `Only ${because} speaks for it.` : `Taken from ${because}.`;
+}
+
+function nothingKnown(code: string | undefined, description: string): TypeConclusion {
+  const reason = code?.trim()
+    ? `The type “${code.trim()}” is not known, and neither name nor description tells.`
+    : description.trim() === ''
+      ? 'There is no type and no description, and the name does not tell.'
+      : 'The type is empty, and neither name nor description tells.';
+  return { type: 'unspecified', because: 'nothing says it', doubt: { field: 'type', reason, candidates: ['input', 'output', 'passive'] } };
+}

@@ -1,0 +1,76 @@
+import type { ElectricalType } from '../../part';
+import { evidence, type Evidence } from './evidence';
+import { wordsOfType } from './type-words';
+
+/** A code that names a class of types and not one: the name and the description decide within it. */
+const POWER: ElectricalType[] = ['supply-in', 'ground', 'supply-out'];
+
+type Meaning = ElectricalType | 'power' | 'analog' | 'digital' | 'unsaid';
+
+/** Type codes of many datasheets, without blanks, dots, dashes and case. */
+const CODES: Record<string, Meaning> = Object.fromEntries(
+  (
+    [
+      ['input', 'I IN INP AI AIN DI DIN I/P IPU IPD IPUPD IS IST ISMT IA ID ICMOS ITTL ST CI CLK RFI RFIN HI LI IC IL AIDI'],
+      ['output', 'O OUT AO AOUT DO DOUT O/P OA OPP PP OCMOS OTTL CO RFO RFOUT HO LO'],
+      ['bidirectional', 'I/O IO B BI BD BIDI BIDIR IO/PU INOUT IN/OUT AIO AI/O AI/AO AIAO DIO DI/O DI/DO DIDO I/O/PU RFIO RFI/O O/I IOPU IOPD TTLIO FT TC TT I/OFT IOZ I/OZ'],
+      ['three-state', 'OZ O/Z Z T TS O/T OT 3S 3ST TRI O3 OTS DOZ O/TS'],
+      ['open-drain', 'OD O/D OC O/OD ODO DOD OODR OOD OOC O/OC OD/O OPD'],
+      ['open-source', 'OS OE O/OS OOE'],
+      ['passive', 'PAS PASS PASSIVE X XTAL OSC'],
+      ['power', 'P PWR POW POWER S SUP SUPPLY PS AP DP PI PIN V P/G PG PWR/GND VS'],
+      ['supply-out', 'PO PWRO PWROUT POUT VO SO'],
+      ['ground', 'G GND GROUND DGND AGND VSS DG AG'],
+      ['no-connect', 'NC N/C'],
+      ['reserved', 'DNC DNU RSVD RES RESERVED RFU RSV TEST'],
+      ['analog', 'A ANA ANALOG ANALOGUE RF'],
+      ['digital', 'D DIG DIGITAL'],
+      ['unsaid', '- – — N/A NA'],
+    ] as [Meaning, string][]
+  ).flatMap(([meaning, codes]) => codes.split(' ').map((code) => [code, meaning])),
+);
+
+const shape = (code: string): string => code.toUpperCase().replace(/[¹²³⁰-⁹*†‡.\s_]|\(\d\)/g, '').replace(/^(.+)-(.+)$/, '$1$2');
+
+/** True where a cell is one of the known codes; used to recognise a type column without a heading. */
+export const isTypeCode = (text: string): boolean => text.trim() !== '' && shape(text) in CODES && shape(text) !== '';
+
+/**
+ * Evidence from a type column's cell. The document's own legend comes first, then the codes in common use, then
+ * whole words. Several codes in a cell (`I, AO`) are evidence for each, which makes a conflict that a person settles.
+ */
+export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>): Evidence[] {
+  const text = cell.trim();
+  if (text === '') return [];
+  const told = legend.get(shape(text));
+  if (told !== undefined) {
+    const found = phrase(told, `code ${text} = “${told}”`);
+    if (found.length > 0) return found;
+  }
+  const meaning = CODES[shape(text)];
+  if (meaning) return meant(meaning, `type column “${text}”`);
+  const spoken = phrase(text, `type column “${text}”`);
+  if (spoken.length > 0) return spoken;
+  const parts = text.split(/[,;()]|\bor\b|\s+/).map(shape).filter((p) => p in CODES);
+  return parts.flatMap((p) => meant(CODES[p]!, `type column “${text}”`));
+}
+
+function phrase(text: string, because: string): Evidence[] {
+  if (/^\s*(analog(ue)?|digital)( signal)?\s*$/i.test(text)) return meant('analog', because);
+  if (/^\s*(power|supply|power supply|power pins?|supply pins?|power\s*(\/|and|or)\s*ground|supply voltage)\s*$/i.test(text)) return meant('power', because);
+  return wordsOfType(text).map((e) => ({ ...e, weight: Math.max(e.weight, 6), because }));
+}
+
+function meant(meaning: Meaning, because: string): Evidence[] {
+  switch (meaning) {
+    case 'power':
+      return [evidence('supply-in', 3.2, because), ...POWER.slice(1).map((t) => evidence(t, 2.4, because))];
+    case 'analog':
+    case 'digital':
+      return (['input', 'output', 'bidirectional', 'passive'] as const).map((t) => evidence(t, 1, because));
+    case 'unsaid':
+      return [];
+    default:
+      return [evidence(meaning, 6, because)];
+  }
+}

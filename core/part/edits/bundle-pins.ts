@@ -1,0 +1,34 @@
+import type { Pin } from '../pin';
+import { EditError, plural, type EditRule } from './edit-rule';
+import { removePins } from './remove-pins';
+
+/** Makes one drawn pin of several, holding all their pads: five VSS terminals as one. The first keeps its place. */
+export interface BundlePins {
+  kind: 'bundlePins';
+  pins: string[];
+}
+
+export const bundlePins: EditRule<BundlePins> = {
+  apply(part, { pins }) {
+    const members = part.pins.filter((p) => pins.includes(p.id));
+    const [first, ...rest] = members;
+    if (!first || rest.length === 0) throw new EditError('a bundle needs at least two pins');
+    const merged: Pin = {
+      ...first,
+      pads: unitePads(members),
+      alternates: [...new Set([...(first.alternates ?? []), ...rest.map((p) => p.name)])].filter((n) => n !== first.name),
+      doubts: members.flatMap((p) => p.doubts),
+    };
+    if (merged.alternates?.length === 0) delete merged.alternates;
+    const without = removePins.apply(part, { kind: 'removePins', pins: rest.map((p) => p.id) });
+    return { ...without, pins: without.pins.map((p) => (p.id === first.id ? merged : p)) };
+  },
+  describe: ({ pins }) => `bundle ${plural(pins.length, 'pin')}`,
+};
+
+function unitePads(pins: Pin[]): Pin['pads'] {
+  const united: Pin['pads'] = {};
+  for (const pin of pins)
+    for (const [pkg, pads] of Object.entries(pin.pads)) united[pkg] = [...(united[pkg] ?? []), ...pads];
+  return united;
+}

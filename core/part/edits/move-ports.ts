@@ -1,0 +1,39 @@
+import type { Side } from '../drawing';
+import type { Part } from '../part';
+import { EditError, plural, replaceById, type EditRule } from './edit-rule';
+
+/** Moves ports along or across sides. `at` is in grid steps from the drawing's centre. */
+export interface MovePorts {
+  kind: 'movePorts';
+  drawing: string;
+  moves: { port: string; side: Side; at: number }[];
+}
+
+export const movePorts: EditRule<MovePorts> = {
+  apply(part, { drawing, moves }) {
+    if (moves.some((m) => !Number.isInteger(m.at))) throw new EditError('a port stands on the grid only');
+    const byPort = new Map(moves.map((m) => [m.port, m]));
+    const drawings = replaceById(part.drawings, [drawing], (d) => ({
+      ...d,
+      ports: replaceById(d.ports, [...byPort.keys()], (port) => {
+        const { side, at } = byPort.get(port.id)!;
+        return { ...port, side, at };
+      }),
+    }));
+    return { ...part, drawings, pins: markPlaced(part, drawing, byPort) };
+  },
+  describe: ({ moves }) => `move ${plural(moves.length, 'pin')}`,
+};
+
+/** A place set by hand is kept by later planning. */
+function markPlaced(part: Part, drawing: string, moved: ReadonlyMap<string, unknown>): Part['pins'] {
+  const placed = new Set(
+    part.units
+      .filter((u) => u.drawing === drawing)
+      .flatMap((u) => Object.entries(u.binding).filter(([port]) => moved.has(port)))
+      .map(([, pin]) => pin),
+  );
+  return part.pins.map((p) =>
+    placed.has(p.id) && !p.byHand?.includes('place') ? { ...p, byHand: [...(p.byHand ?? []), 'place' as const] } : p,
+  );
+}

@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import { sortedRecord } from './sorted-record';
+
+/** What a model's node is tied to: a pin of the unit, or, as the user says, ground, nothing, or a named rail. */
+export const nodeTieSchema = z.union([
+  z.object({ pin: z.string() }),
+  z.object({ to: z.enum(['ground', 'open']) }),
+  z.object({ to: z.literal('rail'), rail: z.string().min(1) }),
+]);
+export type NodeTie = z.infer<typeof nodeTieSchema>;
+
+/** A SPICE source, the model chosen in it, and, per unit, what each of its nodes is tied to. */
+export const modelSchema = z.object({
+  id: z.string().min(1),
+  fileName: z.string(),
+  source: z.string(),
+  chosen: z.string(),
+  /** Ties by node name, by unit id. A multi-channel model is bound once, under the id `*`. */
+  ties: sortedRecord(sortedRecord(nodeTieSchema)),
+  /** Parameter values set for this part, as written. */
+  params: sortedRecord(z.string()).optional(),
+});
+export type Model = z.infer<typeof modelSchema>;
+
+/** The key under which a model that covers the whole part keeps its ties. */
+export const WHOLE_PART = '*';

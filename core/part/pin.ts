@@ -1,0 +1,61 @@
+import { z } from 'zod';
+import { electricalTypeSchema } from './electrical-type';
+import { sortedRecord } from './sorted-record';
+
+/** Where a cell stands in its source. Lines and pages count from 1; `box` is x, y, width, height on the page. */
+export const originSchema = z.object({
+  source: z.string().optional(),
+  page: z.number().int().positive().optional(),
+  line: z.number().int().positive().optional(),
+  sheet: z.string().optional(),
+  cell: z.string().optional(),
+  box: z.tuple([z.number(), z.number(), z.number(), z.number()]).optional(),
+});
+export type Origin = z.infer<typeof originSchema>;
+
+/** What was concluded about a field and could not be made sure of, with the other values it could have. */
+export const doubtSchema = z.object({
+  field: z.enum(['number', 'name', 'type', 'activeLow', 'description', 'group']),
+  reason: z.string(),
+  candidates: z.array(z.string()).optional(),
+});
+export type Doubt = z.infer<typeof doubtSchema>;
+
+export const BY_HAND = ['number', 'name', 'type', 'activeLow', 'description', 'group', 'place'] as const;
+
+/**
+ * A logical terminal. Its number is the pads that it has in the package in view, so one symbol serves
+ * several packages. `lengthMm` and `delayPs` are the way inside the package.
+ */
+export const pinSchema = z.object({
+  id: z.string().min(1),
+  name: z.string(),
+  drawnName: z.string().optional(),
+  activeLow: z.boolean().optional(),
+  type: electricalTypeSchema,
+  description: z.string().optional(),
+  alternates: z.array(z.string()).optional(),
+  group: z.string().optional(),
+  rail: z.string().optional(),
+  swapGroup: z.string().optional(),
+  /** A shared pin (a supply) may be bound in several units. */
+  shared: z.boolean().optional(),
+  lengthMm: z.number().nonnegative().optional(),
+  delayPs: z.number().nonnegative().optional(),
+  /** Pad numbers by package id. */
+  pads: sortedRecord(z.array(z.string())),
+  origin: originSchema.optional(),
+  /** The words that each conclusion came from, by field. */
+  because: sortedRecord(z.string()).optional(),
+  /** Fields that a person set; no automatic work may overwrite them unasked. */
+  byHand: z.array(z.enum(BY_HAND)).optional(),
+  doubts: z.array(doubtSchema).default([]),
+});
+export type Pin = z.infer<typeof pinSchema>;
+
+/** The name that a drawing shows: the chosen alternate, or the printed name. */
+export const nameOnDrawing = (pin: Pin): string => pin.drawnName ?? pin.name;
+
+/** The pads of a pin in one package; none where it is not bonded out there. */
+export const padsIn = (pin: Pin, packageId: string | undefined): string[] =>
+  packageId === undefined ? [] : (pin.pads[packageId] ?? []);

@@ -1,0 +1,86 @@
+/** Where in an input something is wrong. Lines, columns and pages count from 1; `path` is a place in JSON. */
+export interface Place {
+  file?: string | undefined;
+  line?: number | undefined;
+  page?: number | undefined;
+  path?: string | undefined;
+}
+
+/** An expected failure as a value. The wording stands in `messages.ts`. */
+export interface Problem {
+  code: ProblemCode;
+  at?: Place | undefined;
+  params: Record<string, string | number>;
+}
+
+export type Result<T> = { ok: true; value: T } | { ok: false; problems: Problem[] };
+
+export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
+export const refuse = (...problems: Problem[]): Result<never> => ({ ok: false, problems });
+
+export const problem = (code: ProblemCode, params: Problem['params'] = {}, at?: Place): Problem =>
+  at === undefined ? { code, params } : { code, at, params };
+
+const MESSAGES = {
+  'json-broken': 'This is not JSON ({detail}). Check that the file is whole.',
+  'part-shape': '{path}: {expected}. Mend the file or take an earlier copy.',
+  'part-newer': 'This part file has schema {schema}; this program reads up to {known}. Use a newer Green Kite.',
+  'part-reference': '{path} names {what} "{id}", which the part does not have.',
+  'part-id-twice': '{path}: the {what} id "{id}" stands twice.',
+  'rules-shape': '{path}: {expected}. Mend the house rules file.',
+  'input-empty': 'There is nothing in it. Paste or choose a pin table.',
+  'input-large': 'It has {size} MB; {limit} MB is the most. Cut it down to the pin table.',
+  'input-binary': 'This is not text. Save the pin table as CSV or paste it.',
+  'input-format': '{format} files are not read yet. Save the pin table as CSV or paste its text.',
+  'table-none': 'No pin table was found. A table needs a column of pin numbers and one of names.',
+  'package-unknown': 'There is no package "{name}" in it. It has {known}.',
+  'row-quote': 'A quoted cell is never closed. Add the closing quote.',
+  'row-skipped': 'Row "{text}" was left out: {why}.',
+  'number-twice': 'Number {number} stands twice: {names}.',
+  'number-gap': 'The numbers jump from {from} to {to}; {missing} missing.',
+  'number-unread': 'The number cell "{text}" could not be read.',
+  'count-mismatch': '"{name}" has {names} names and {numbers} numbers.',
+  'count-package': 'Package {package} should have {expected} terminals; {found} were read.',
+  'text-control': 'It holds control characters, which were taken out.',
+  'land-value': '{what} is {value}; {need}.',
+  'land-column': 'There is no column for {what}. Name the columns number, x, y, w, h, shape.',
+  'land-number': '{what} "{text}" is not a length. Give it in mm, mil or inch.',
+  'land-family': '"{text}" is no package name this program can make a land from. {hint}',
+  'spice-none': 'No .subckt or .model card was found in it.',
+  'spice-unterminated': '.subckt {name} has no .ends.',
+  'spice-stray-ends': '.ends without a .subckt before it.',
+  'spice-card': 'The card "{text}" could not be read: {why}.',
+  'spice-web-page': 'This is a web page, not a model file. Download the model file itself.',
+  'spice-unsafe': '{card} is never followed or run.',
+  'spice-model-unknown': 'There is no model "{name}" in it. It has {known}.',
+  'archive-broken': 'This is not a zip archive, or it is damaged.',
+  'archive-path': 'The archive names "{path}", which leads out of its folder. Nothing was taken from it.',
+  'archive-large': 'Unpacked, the archive would be over {limit} MB. Nothing was taken from it.',
+  'archive-empty': 'There is no part file (.kite.json) in the archive.',
+  'pins-column': 'The pin list needs the columns number and name.',
+  'release-blocked': '{count} finding(s) of severity error are open. Mend or waive each one first.',
+  'release-doubts': '{count} doubt(s) are open. Confirm or correct each one first.',
+  'release-version': '"{version}" is not a version. Write it like 1.0 or 1.2.3.',
+  'release-taken': 'Version {version} is released already. Choose a later one.',
+  'release-note': 'A release needs a note that says what it is.',
+} as const;
+
+export type ProblemCode = keyof typeof MESSAGES;
+
+/** The sentence a person reads, with its place in front: `pins.csv, line 4: …`. One line, whatever the input held. */
+export function sayProblem({ code, at, params }: Problem): string {
+  const sentence = MESSAGES[code].replace(/\{(\w+)\}/g, (_, key: string) => printable(String(params[key] ?? '')));
+  const place = [
+    at?.file,
+    at?.page === undefined ? undefined : `page ${at.page}`,
+    at?.line === undefined ? undefined : `line ${at.line}`,
+  ].filter((p) => p !== undefined);
+  return place.length > 0 ? `${place.join(', ')}: ${sentence}` : sentence;
+}
+
+/** Text of an input as it may stand in a message: no control characters, not endless. */
+function printable(text: string): string {
+  // eslint-disable-next-line no-control-regex
+  const clean = text.replace(/[\u0000-\u001f\u007f-\u009f\u2028\u2029]+/g, ' ').trim();
+  return clean.length > 120 ? `${clean.slice(0, 117)}…` : clean;
+}
