@@ -67,7 +67,7 @@ function quad(f: Extract<Family, { kind: 'quad' }>): Pad[] {
   ];
 }
 
-/** The exposed pad takes the number after the last lead's, as IPC-7351B clause 3.1 counts it. */
+/** The exposed pad takes the number after the last lead's. */
 const exposed = (size: { w: number; h: number } | undefined, count: number): Pad[] =>
   size ? [{ number: String(count + 1), x: 0, y: 0, w: size.w, h: size.h, shape: 'rect' }] : [];
 
@@ -123,7 +123,7 @@ function header(f: Extract<Family, { kind: 'header' }>): Pad[] {
   return [...pads, ...[-1, 1].map((end, i): Pad => ({ number: `MP${i + 1}`, x: (end * tabs.distance) / 2, y: 0, w: tabs.w, h: tabs.h, shape: 'rect', mechanical: true }))];
 }
 
-const COURTYARD_EXCESS = 0.25; // mm, IPC-7351B table 3-2, nominal density
+const COURTYARD_EXCESS = 0.25; // mm, the nominal density level of IPC-7351B
 
 function courtyardOf(pads: readonly Pad[], body: { w: number; h: number }): { w: number; h: number } {
   const w = Math.max(body.w / 2, ...pads.map((p) => Math.abs(p.x) + p.w / 2));

@@ -1,4 +1,4 @@
-/** Row letters of ball grids: the alphabet without I, O, Q, S, X and Z (JEDEC JEP95, design guide 4.5), then AA, AB, … */
+/** Row letters of ball grids: the alphabet without I, O, Q, S, X and Z (JEDEC JEP95), then AA, AB, … */
 const LETTERS = 'ABCDEFGHJKLMNPRTUVWY';
 
 /** The letters of a row, counted from 0: A, B, …, Y, AA, AB, … */

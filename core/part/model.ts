@@ -3,11 +3,16 @@ import { sortedRecord } from './sorted-record';
 
 /** What a model's node is tied to: a pin of the unit, or, as the user says, ground, nothing, or a named rail. */
 export const nodeTieSchema = z.union([
-  z.object({ pin: z.string() }),
+  /** `also` are further pins that are the same signal, such as the other VSS terminals. */
+  z.object({ pin: z.string(), also: z.array(z.string()).optional() }),
   z.object({ to: z.enum(['ground', 'open']) }),
   z.object({ to: z.literal('rail'), rail: z.string().min(1) }),
 ]);
 export type NodeTie = z.infer<typeof nodeTieSchema>;
+
+/** The pins on a node: the one that stands for it first. */
+export const pinsOnNode = (tie: NodeTie | undefined): string[] =>
+  tie && 'pin' in tie ? [tie.pin, ...(tie.also ?? [])] : [];
 
 /** A SPICE source, the model chosen in it, and, per unit, what each of its nodes is tied to. */
 export const modelSchema = z.object({

@@ -1,5 +1,6 @@
 import type { Drawing } from '../drawing';
 import { freshId } from '../fresh-id';
+import { pinsOnNode, type NodeTie } from '../model';
 import type { Part, Unit } from '../part';
 
 /** The drawings with a copy in place of the unit's own, where other units are bound to the same drawing. */
@@ -37,15 +38,20 @@ export function unplace(part: Part, pinIds: ReadonlySet<string>, only?: string):
   return { ...apart, units, drawings };
 }
 
-/** Drops node ties of pins that are no longer there. */
+/** Takes pins that are no longer there off their nodes; another pin of the same signal then stands for the node. */
 export function dropTies(part: Part, pinIds: ReadonlySet<string>): Part['models'] {
+  const left = (tie: NodeTie): NodeTie | undefined => {
+    if (!('pin' in tie)) return tie;
+    const [pin, ...also] = pinsOnNode(tie).filter((id) => !pinIds.has(id));
+    return pin === undefined ? undefined : also.length > 0 ? { pin, also } : { pin };
+  };
   return part.models.map((model) => ({
     ...model,
-    ties: Object.fromEntries(
-      Object.entries(model.ties).map(([unit, ties]) => [
-        unit,
-        Object.fromEntries(Object.entries(ties).filter(([, tie]) => !('pin' in tie) || !pinIds.has(tie.pin))),
-      ]),
+    ties: mapValues(model.ties, (ties) =>
+      Object.fromEntries(Object.entries(ties).flatMap(([node, tie]) => (left(tie) ? [[node, left(tie)!]] : []))),
     ),
   }));
 }
+
+const mapValues = <A, B>(record: Record<string, A>, change: (value: A) => B): Record<string, B> =>
+  Object.fromEntries(Object.entries(record).map(([key, value]) => [key, change(value)]));

@@ -1,0 +1,117 @@
+import type { Part } from '../part';
+import { packageIn } from '../intake';
+import type { Rule } from './rule';
+
+/** Class designation letters by category (IEEE 315 clause 22, ASME Y14.44). The first is the usual one. */
+export const REFERENCE_LETTERS: Record<string, string[]> = {
+  'integrated circuit': ['U', 'IC'],
+  connector: ['J', 'P', 'X'],
+  diode: ['D', 'CR'],
+  photodiode: ['D', 'CR'],
+  transistor: ['Q'],
+  resistor: ['R'],
+  capacitor: ['C'],
+  inductor: ['L'],
+  transformer: ['T'],
+  crystal: ['Y'],
+  switch: ['S', 'SW'],
+  relay: ['K'],
+  fuse: ['F'],
+  battery: ['BT'],
+  lamp: ['DS'],
+  motor: ['B', 'M'],
+  filter: ['FL'],
+};
+
+const value = (part: Part, field: string): string => {
+  const own = (part as unknown as Record<string, unknown>)[field];
+  if (typeof own === 'string') return own;
+  if (Array.isArray(own)) return own.length > 0 ? 'some' : '';
+  if (typeof own === 'object' && own !== null) return 'some';
+  return part.fields.find((f) => f.name.toLowerCase() === field.toLowerCase())?.value ?? '';
+};
+
+export const identityRules: Rule[] = [
+  {
+    id: 'field-empty',
+    family: 'identity',
+    severity: 'error',
+    title: 'A field that the house requires is empty',
+    why: 'Whoever places or buys the part needs it, and nobody will fill it in later.',
+    find: ({ part, rules }) =>
+      rules.required.filter((f) => value(part, f).trim() === '').map((field) => ({ where: { field }, message: `The field ${field} is empty.` })),
+  },
+  {
+    id: 'datasheet-missing',
+    family: 'identity',
+    severity: 'warning',
+    title: 'No datasheet is named',
+    why: 'Without it nobody can check the symbol against its source.',
+    find: ({ part }) => (part.datasheet?.title.trim() ? [] : [{ where: { field: 'datasheet' }, message: 'No datasheet is named.' }]),
+  },
+  {
+    id: 'reference-form',
+    family: 'identity',
+    severity: 'error',
+    title: 'The reference letters are no letters',
+    why: 'A reference designator is one to three capital letters and a number; anything else breaks annotation.',
+    find: ({ part }) =>
+      part.reference === '' || /^[A-Z]{1,3}$/.test(part.reference)
+        ? []
+        : [{ where: { field: 'reference' }, message: `The reference “${part.reference}” is not one to three capital letters.` }],
+  },
+  {
+    id: 'reference-letters',
+    family: 'identity',
+    severity: 'warning',
+    title: 'The reference letters do not fit the category',
+    why: 'IEEE 315 and ASME Y14.44 give each class of part its letters; readers of a schematic rely on them.',
+    find: ({ part }) => {
+      const usual = REFERENCE_LETTERS[part.category.toLowerCase()];
+      if (!usual || part.reference === '' || usual.includes(part.reference)) return [];
+      return [
+        {
+          where: { field: 'reference' },
+          message: `Reference ${part.reference} is unusual for the category ${part.category}; ${usual.join(' or ')} is usual.`,
+          mends: [{ label: `use ${usual[0]}`, edit: { kind: 'setFields', set: { reference: usual[0]! } } }],
+        },
+      ];
+    },
+  },
+  {
+    id: 'order-code-twice',
+    family: 'identity',
+    severity: 'warning',
+    title: 'An order code stands twice',
+    why: 'One of the two is probably meant to be another variant.',
+    find: ({ part }) =>
+      [...new Set(part.orderCodes.filter((c, i, all) => all.indexOf(c) !== i))].map((code) => ({
+        where: { field: 'orderCodes' },
+        message: `Order code ${code} stands twice.`,
+        mends: [{ label: 'keep one', edit: { kind: 'setFields', set: { orderCodes: [...new Set(part.orderCodes)] } } }],
+      })),
+  },
+  {
+    id: 'base-name-suffix',
+    family: 'identity',
+    severity: 'note',
+    title: 'The base name carries a package',
+    why: 'The family name is what people search; the package belongs to the order code.',
+    find: ({ part }) =>
+      part.baseName && packageIn(part.baseName)
+        ? [{ where: { field: 'baseName' }, message: `The base name ${part.baseName} carries the package ${packageIn(part.baseName)!.name}.` }]
+        : [],
+  },
+  {
+    id: 'field-twice',
+    family: 'identity',
+    severity: 'warning',
+    title: 'A free field stands twice',
+    why: 'Exports keep one of the two, and nobody can tell which.',
+    find: ({ part }) =>
+      [...new Set(part.fields.map((f) => f.name).filter((n, i, all) => all.indexOf(n) !== i))].map((name) => ({
+        where: { field: name },
+        message: `The field ${name} stands twice.`,
+      })),
+  },
+];

@@ -1,0 +1,177 @@
+import { pinsOnNode, WHOLE_PART, type Model, type NodeTie } from '../part';
+import { rolesOf } from '../spice/roles';
+import type { ModelNode, SpiceModel } from '../spice';
+import { bindingUnits } from '../spice';
+import { pinText, type Facts, type RawFinding, type Rule } from './rule';
+
+interface Slot {
+  model: Model;
+  chosen: SpiceModel;
+  unit: string;
+  node: ModelNode;
+  tie: NodeTie | undefined;
+}
+
+/** Every node of every joined model in every unit that it is bound in. */
+function slots({ part, chosen }: Facts): Slot[] {
+  return part.models.flatMap((model) => {
+    const spice = chosen.get(model.id);
+    if (!spice) return [];
+    const units = new Set([...bindingUnits(part, spice.nodes.length), ...Object.keys(model.ties)]);
+    return [...units].flatMap((unit) => spice.nodes.map((node) => ({ model, chosen: spice, unit, node, tie: model.ties[unit]?.[node.name] })));
+  });
+}
+
+const unitText = ({ part }: Facts, unit: string): string => (unit === WHOLE_PART ? '' : ` in unit ${part.units.find((u) => u.id === unit)?.label ?? unit}`);
+
+const tieTo = (s: Slot, to: 'ground' | 'open') => ({
+  label: to === 'ground' ? 'tie it to ground' : 'leave it open',
+  edit: { kind: 'tieNodes' as const, model: s.model.id, ties: [{ unit: s.unit, node: s.node.name, tie: { to } }] },
+});
+
+const at = (s: Slot) => ({ model: s.model.id, node: s.node.name, ...(s.unit === WHOLE_PART ? {} : { unit: s.unit }) });
+
+/** A pin that stands on two nodes of one instance joins them, which a model does not expect. */
+function pinsOnTwoNodes(facts: Facts): RawFinding[] {
+  const byPin = new Map<string, Slot[]>();
+  for (const s of slots(facts)) for (const pin of pinsOnNode(s.tie)) byPin.set(`${s.model.id} ${s.unit} ${pin}`, [...(byPin.get(`${s.model.id} ${s.unit} ${pin}`) ?? []), s]);
+  return [...byPin]
+    .filter(([, same]) => same.length > 1)
+    .map(([key, same]) => {
+      const pin = facts.pinById.get(key.split(' ').pop()!);
+      return { where: { ...at(same[1]!), ...(pin ? { pin: pin.id } : {}) }, message: `${pin ? pinText(pin) : 'A pin'} is on the nodes ${same.map((s) => s.node.name).join(' and ')}${unitText(facts, same[0]!.unit)}.` };
+    });
+}
+
+/** Units bound to one drawing must have the same port on the same node. */
+function unequalTies(facts: Facts): RawFinding[] {
+  const portOf = (unit: string, pin: string) => facts.placesOf.get(pin)?.find((p) => p.unit.id === unit)?.port.id;
+  const drawingOf = new Map(facts.part.units.map((u) => [u.id, u.drawing]));
+  const first = new Map<string, { port: string; unit: string }>();
+  const found: RawFinding[] = [];
+  for (const s of slots(facts)) {
+    const pin = pinsOnNode(s.tie)[0];
+    const port = pin === undefined ? undefined : portOf(s.unit, pin);
+    if (port === undefined) continue;
+    const key = `${s.model.id} ${drawingOf.get(s.unit)} ${s.node.name}`;
+    const before = first.get(key);
+    if (!before) first.set(key, { port, unit: s.unit });
+    else if (before.port !== port)
+      found.push({ where: { ...at(s), pin: pin! }, message: `Node ${s.node.name} is tied to another place${unitText(facts, s.unit)} than${unitText(facts, before.unit)}.` });
+  }
+  return found;
+}
+
+export const nodeRules: Rule[] = [
+  {
+    id: 'model-gone',
+    family: 'nodes',
+    severity: 'error',
+    title: 'The chosen model is not in its source',
+    why: 'The release would call a model that is not delivered.',
+    find: ({ part, chosen }) => part.models.filter((m) => !chosen.has(m.id)).map((m) => ({ where: { model: m.id }, message: `${m.fileName} has no model ${m.chosen || '(none chosen)'}.`, mends: [{ label: 'remove the model', edit: { kind: 'removeModel', model: m.id } }] })),
+  },
+  {
+    id: 'node-untied',
+    family: 'nodes',
+    severity: 'error',
+    title: 'A model node has no pin',
+    why: 'The simulation would run with an open terminal, or not at all.',
+    find: (facts) => slots(facts).filter((s) => s.tie === undefined).map((s) => ({ where: at(s), message: `Node ${s.node.name}${s.node.doc ? ` (${s.node.doc})` : ''} of ${s.chosen.name} has no pin${unitText(facts, s.unit)}.`, mends: [tieTo(s, 'ground'), tieTo(s, 'open')] })),
+  },
+  {
+    id: 'node-no-connect',
+    family: 'nodes',
+    severity: 'error',
+    title: 'A no-connect pin is joined to a node',
+    why: 'A pin that ends inside the package cannot drive a model.',
+    find: (facts) =>
+      slots(facts).flatMap((s) =>
+        pinsOnNode(s.tie)
+          .map((id) => facts.pinById.get(id))
+          .filter((p) => p?.type === 'no-connect')
+          .map((p) => ({ where: { ...at(s), pin: p!.id }, message: `${pinText(p!)} is not connected inside and is joined to node ${s.node.name}.`, mends: [{ label: 'untie it', edit: { kind: 'tieNodes' as const, model: s.model.id, ties: [{ unit: s.unit, node: s.node.name, tie: null }] } }] })),
+      ),
+  },
+  {
+    id: 'node-two-signals',
+    family: 'nodes',
+    severity: 'error',
+    title: 'Two pins on one node are not the same signal',
+    why: 'The model shorts what the part keeps apart.',
+    find: (facts) =>
+      slots(facts).flatMap((s) => {
+        const pins = pinsOnNode(s.tie).flatMap((id) => facts.pinById.get(id) ?? []);
+        const other = pins.find((p) => p.name !== pins[0]!.name);
+        return other ? [{ where: { ...at(s), pin: other.id }, message: `${pinText(pins[0]!)} and ${pinText(other)} are on node ${s.node.name} and are not the same signal.` }] : [];
+      }),
+  },
+  {
+    id: 'pin-two-nodes',
+    family: 'nodes',
+    severity: 'error',
+    title: 'A pin is on two nodes of one model',
+    why: 'It joins two terminals of the model that the maker keeps apart.',
+    find: pinsOnTwoNodes,
+  },
+  {
+    id: 'ties-unequal',
+    family: 'nodes',
+    severity: 'error',
+    title: 'Equal units are tied to the model differently',
+    why: 'One of the channels would simulate another circuit than the others.',
+    find: unequalTies,
+  },
+  {
+    id: 'node-role',
+    family: 'nodes',
+    severity: 'warning',
+    title: "A node's comment contradicts the pin's name",
+    why: 'Swapped nodes simulate, and give wrong figures for days.',
+    find: (facts) =>
+      slots(facts).flatMap((s) => {
+        const pin = facts.pinById.get(pinsOnNode(s.tie)[0] ?? '');
+        if (!pin) return [];
+        const [own, said] = [rolesOf(pin.name), rolesOf(s.node.doc || s.node.name)];
+        if (own.size === 0 || said.size === 0 || [...own].some((r) => said.has(r)) || !OPPOSED.some(([a, b]) => (own.has(a) && said.has(b)) || (own.has(b) && said.has(a)))) return [];
+        return [{ where: { ...at(s), pin: pin.id }, message: `${pinText(pin)} is on node ${s.node.name}, of which the model says “${s.node.doc || s.node.name}”.` }];
+      }),
+  },
+  {
+    id: 'pin-without-node',
+    family: 'nodes',
+    severity: 'note',
+    title: 'A signal pin is not in the model',
+    why: 'A simulation will not show what happens there.',
+    find: (facts) => {
+      if (facts.chosen.size === 0) return [];
+      const tied = new Set(slots(facts).flatMap((s) => pinsOnNode(s.tie)));
+      return facts.part.pins
+        .filter((p) => !tied.has(p.id) && ['input', 'output', 'bidirectional', 'three-state', 'open-drain', 'open-source', 'passive'].includes(p.type))
+        .map((p) => ({ where: { pin: p.id }, message: `${pinText(p)} is on no node of the model.` }));
+    },
+  },
+];
+
+const OPPOSED: [string, string][] = [
+  ['in+', 'in-'],
+  ['input', 'output'],
+  ['in+', 'output'],
+  ['in-', 'output'],
+  ['supply+', 'supply-'],
+  ['supply+', 'ground'],
+  ['supply+', 'input'],
+  ['supply+', 'output'],
+  ['ground', 'input'],
+  ['ground', 'output'],
+  ['ground', 'enable'],
+  ['enable', 'input'],
+  ['enable', 'output'],
+  ['anode', 'cathode'],
+  ['drain', 'source'],
+  ['drain', 'gate'],
+  ['gate', 'source'],
+  ['collector', 'emitter'],
+  ['collector', 'base'],
+  ['base', 'emitter'],
+];

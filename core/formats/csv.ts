@@ -1,0 +1,41 @@
+import { compareTerminals, type Part } from '../part';
+
+/** A CSV cell by RFC 4180; a cell that a spreadsheet would take for a formula is given a leading apostrophe. */
+export function csvCell(text: string): string {
+  const safe = /^[=@\t\r]/.test(text) || /^[+-](?![\d.\s]|$)[A-Za-z(]/.test(text) ? `'${text}` : text;
+  return /[",\r\n]/.test(safe) ? `"${safe.replace(/"/g, '""')}"` : safe;
+}
+
+export const csvRow = (cells: readonly string[]): string => `${cells.map(csvCell).join(',')}\r\n`;
+
+/**
+ * The pin list as CSV (RFC 4180): one row per terminal of each package, then the pins without a number. Columns:
+ * package, number, name, active low, type, group, unit, side, description, alternates.
+ */
+export function writePinCsv(part: Part): string {
+  const place = places(part);
+  const rows = part.packages.flatMap((pkg) =>
+    part.pins.flatMap((pin) => (pin.pads[pkg.id] ?? []).map((number) => ({ pkg: pkg.name, number, pin }))).sort((a, b) => compareTerminals(a.number, b.number)),
+  );
+  const unnumbered = part.pins.filter((p) => Object.values(p.pads).every((n) => n.length === 0)).map((pin) => ({ pkg: '', number: '', pin }));
+  const head = csvRow(['package', 'number', 'name', 'active low', 'type', 'group', 'unit', 'side', 'description', 'alternates']);
+  const body = [...rows, ...unnumbered].map(({ pkg, number, pin }) => {
+    const { unit, side } = place.get(pin.id) ?? { unit: '', side: '' };
+    return csvRow([pkg, number, pin.name, pin.activeLow ? 'yes' : '', pin.type, pin.group ?? '', unit, side, pin.description ?? '', (pin.alternates ?? []).join(' ')]);
+  });
+  return head + body.join('');
+}
+
+function places(part: Part): Map<string, { unit: string; side: string }> {
+  const out = new Map<string, { unit: string; side: string }>();
+  for (const unit of part.units) {
+    const ports = part.drawings.find((d) => d.id === unit.drawing)?.ports ?? [];
+    for (const port of ports) {
+      const pin = unit.binding[port.id];
+      if (pin === undefined) continue;
+      const before = out.get(pin);
+      out.set(pin, { unit: before ? `${before.unit} ${unit.label}` : unit.label, side: before?.side ?? port.side });
+    }
+  }
+  return out;
+}

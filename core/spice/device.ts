@@ -1,0 +1,68 @@
+/** What a model describes. */
+export const DEVICES = ['opamp', 'comparator', 'nmos', 'pmos', 'npn', 'pnp', 'njf', 'pjf', 'diode', 'zener', 'resistor', 'capacitor', 'inductor', 'switch', 'logic', 'regulator', 'transformer', 'other'] as const;
+export type Device = (typeof DEVICES)[number];
+
+interface CardType {
+  device: Device;
+  /** Element letter and node order of Berkeley SPICE 3 (3f5 user's manual, section 3). */
+  letter: string;
+  nodes: string[];
+}
+
+const TYPES: Record<string, CardType> = {
+  d: { device: 'diode', letter: 'D', nodes: ['anode', 'cathode'] },
+  npn: { device: 'npn', letter: 'Q', nodes: ['collector', 'base', 'emitter'] },
+  pnp: { device: 'pnp', letter: 'Q', nodes: ['collector', 'base', 'emitter'] },
+  nmos: { device: 'nmos', letter: 'M', nodes: ['drain', 'gate', 'source', 'bulk'] },
+  pmos: { device: 'pmos', letter: 'M', nodes: ['drain', 'gate', 'source', 'bulk'] },
+  njf: { device: 'njf', letter: 'J', nodes: ['drain', 'gate', 'source'] },
+  pjf: { device: 'pjf', letter: 'J', nodes: ['drain', 'gate', 'source'] },
+  nmf: { device: 'njf', letter: 'Z', nodes: ['drain', 'gate', 'source'] },
+  pmf: { device: 'pjf', letter: 'Z', nodes: ['drain', 'gate', 'source'] },
+  r: { device: 'resistor', letter: 'R', nodes: ['1', '2'] },
+  res: { device: 'resistor', letter: 'R', nodes: ['1', '2'] },
+  c: { device: 'capacitor', letter: 'C', nodes: ['1', '2'] },
+  cap: { device: 'capacitor', letter: 'C', nodes: ['1', '2'] },
+  l: { device: 'inductor', letter: 'L', nodes: ['1', '2'] },
+  ind: { device: 'inductor', letter: 'L', nodes: ['1', '2'] },
+  sw: { device: 'switch', letter: 'S', nodes: ['+', '-', 'control+', 'control-'] },
+  csw: { device: 'switch', letter: 'W', nodes: ['+', '-'] },
+  vdmos: { device: 'nmos', letter: 'M', nodes: ['drain', 'gate', 'source'] },
+};
+
+/** What a `.model` card's type says; a diode with a breakdown voltage under 100 V is taken for a Zener diode. */
+export function cardType(type: string, params: ReadonlyMap<string, string>): CardType | undefined {
+  const found = TYPES[type.toLowerCase()];
+  if (!found) return undefined;
+  if (type.toLowerCase() === 'vdmos' && params.has('pchan')) return { ...found, device: 'pmos' };
+  const breakdown = Number.parseFloat(params.get('bv') ?? '');
+  return found.device === 'diode' && breakdown > 0 && breakdown < 100 && params.has('ibv') ? { ...found, device: 'zener' } : found;
+}
+
+const WORDS: [Device, RegExp][] = [
+  ['comparator', /\bcomparator\b/i],
+  ['opamp', /\b(op-?amp|operational amplifier|instrumentation amplifier|amplifier)\b/i],
+  ['regulator', /\b(regulator|ldo|voltage reference|reference)\b/i],
+  ['logic', /\b(gate|inverter|buffer|flip-?flop|latch|line receiver|schmitt|logic|driver|isolator|nand|nor|xor)\b/i],
+  ['switch', /\b(analog(ue)? switch|load switch|switch)\b/i],
+  ['transformer', /\btransformer\b/i],
+  ['zener', /\bzener\b/i],
+  ['diode', /\b(photodiode|diode|led|rectifier)\b/i],
+  ['nmos', /\bn-?(channel|mos)\b/i],
+  ['pmos', /\bp-?(channel|mos)\b/i],
+];
+
+/** What a subcircuit models: by its comments and name first, by its nodes where they are plain. `other` where nothing tells. */
+export function deviceOf(name: string, nodes: readonly string[], docs: readonly string[], comments: readonly string[]): Device {
+  const said = WORDS.find(([, words]) => words.test(comments.join('\n')) || words.test(name.replace(/_/g, ' ')));
+  if (said) return said[0];
+  const all = [...nodes, ...docs].map((t) => t.toLowerCase());
+  const has = (shape: RegExp) => all.some((t) => shape.test(t));
+  if (has(/^(in\+|inp|non-?inverting( input)?|\+in)$/) && has(/^(in-|inn|inverting( input)?|-in)$/) && has(/^(out|output)$/)) return 'opamp';
+  const set = [...nodes].map((n) => n.toLowerCase()).sort().join(' ');
+  const plain: Record<string, Device> = { 'a k': 'diode', 'anode cathode': 'diode', 'd g s': 'nmos', 'drain gate source': 'nmos', 'b c e': 'npn', 'gnd in out': 'regulator' };
+  return plain[set] ?? 'other';
+}
+
+/** Element letter for a `.model` card, for writers. */
+export const letterOf = (type: string): string => TYPES[type.toLowerCase()]?.letter ?? 'X';

@@ -1,0 +1,158 @@
+import type { ElectricalType } from '../part';
+import { assign } from './assign';
+import type { ModelNode } from './read-models';
+import { plainName, rolesOf, wordsOf } from './roles';
+
+/** A pin as matching sees it. `unit` is null for pins that belong to every unit, such as shared supplies. */
+export interface MatchPin {
+  number: string;
+  name: string;
+  type: ElectricalType;
+  unit: string | null;
+  description?: string;
+}
+
+export interface Pair {
+  pin: string;
+  node: string;
+  unit: string | null;
+  /** 0 to 1. */
+  confidence: number;
+  because: string;
+}
+
+export interface Matching {
+  pairs: Pair[];
+  /** Pins that a person has to decide, with the reason. */
+  asks: { pin: string; reason: string }[];
+  /** Pins that have no node by their nature, with the reason. */
+  left: { pin: string; reason: string }[];
+}
+
+/** Below this a likeness is no suggestion; and a rival nearer than this makes it a question. */
+const ENOUGH = 0.6;
+const MARGIN = 0.08;
+
+/**
+ * Proposes which node each pin is, per unit: a one-channel model is matched in every unit, a model of the whole part
+ * once. It asks wherever two answers are about as good or none is good; it never fills up by elimination.
+ */
+export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[]): Matching {
+  const out: Matching = { pairs: [], asks: [], left: [] };
+  const live = pins.filter((pin) => {
+    const reason = noNodeReason(pin);
+    if (reason) out.left.push({ pin: pin.number, reason });
+    return reason === undefined;
+  });
+  const units = [...new Set(live.map((p) => p.unit).filter((u) => u !== null))];
+  const signals = live.filter((p) => p.unit !== null).length;
+  const perUnit = units.length > 1 && nodes.length < signals;
+  if (!perUnit) matchOne(live, nodes, units.length === 1 ? units[0]! : null, false, out);
+  else for (const unit of units) matchOne(live.filter((p) => p.unit === unit || p.unit === null || isSupply(p)), nodes, unit, true, out);
+  return merged(out);
+}
+
+const isSupply = (p: MatchPin): boolean => p.type === 'supply-in' || p.type === 'ground';
+
+function noNodeReason(pin: MatchPin): string | undefined {
+  if (pin.type === 'no-connect') return 'it is not connected inside';
+  if (pin.type === 'reserved') return 'it is reserved';
+  if (/^(ep|epad|pad|exposed pad|thermal pad)$/i.test(pin.name)) return 'a thermal pad carries no signal';
+  if (/^mp\d*$|^mounting/i.test(pin.number) || /mechanical|mounting/i.test(pin.name)) return 'a mechanical pad carries no signal';
+  return undefined;
+}
+
+function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: string | null, channel: boolean, out: Matching): void {
+  // Pins of one name and kind are one signal: they share a node.
+  const signals = new Map<string, MatchPin[]>();
+  for (const pin of pins) signals.set(`${pin.name} ${pin.type}`, [...(signals.get(`${pin.name} ${pin.type}`) ?? []), pin]);
+  const rows = [...signals.values()];
+  const likeness = rows.map(([first]) => nodes.map((node) => alike(first!, node, channel)));
+  const chosen = assign(likeness.map((row) => row.map((l) => l.score)));
+  const takenNodes = new Set<number>();
+  const open: { members: MatchPin[]; reason: string }[] = [];
+  rows.forEach((members, r) => {
+    const at = chosen[r]!;
+    const score = at < 0 ? 0 : likeness[r]![at]!.score;
+    const rival = at < 0 ? undefined : rivalOf(likeness, r, at, score);
+    if (at >= 0 && score >= ENOUGH && rival === undefined) {
+      takenNodes.add(at);
+      for (const pin of members) out.pairs.push({ pin: pin.number, node: nodes[at]!.name, unit, confidence: Math.round(score * 100) / 100, because: likeness[r]![at]!.because });
+    } else open.push({ members, reason: reasonFor(members[0]!, score, rival, nodes) });
+  });
+  const freeNodes = nodes.filter((_, i) => !takenNodes.has(i)).map((n) => n.name);
+  for (const { members, reason } of open)
+    for (const pin of members)
+      if (freeNodes.length === 0) out.left.push({ pin: pin.number, reason: 'every node of the model has its pin already' });
+      else out.asks.push({ pin: pin.number, reason: `${reason} Free: ${freeNodes.join(', ')}.` });
+}
+
+/** Another node for this pin, or another pin for this node, that is about as good. */
+function rivalOf(likeness: { score: number }[][], row: number, at: number, score: number): string | undefined {
+  const otherNode = likeness[row]!.findIndex((l, i) => i !== at && l.score > score - MARGIN);
+  if (otherNode >= 0) return `node ${otherNode + 1} fits as well`;
+  const otherPin = likeness.findIndex((l, i) => i !== row && l[at]!.score > score - MARGIN);
+  return otherPin >= 0 ? 'another pin fits the node as well' : undefined;
+}
+
+function reasonFor(pin: MatchPin, score: number, rival: string | undefined, nodes: readonly ModelNode[]): string {
+  if (rival !== undefined) return `${pin.name}: ${rival}.`;
+  if (nodes.every((n) => n.doc === '' && /^\d+$/.test(n.name))) return `The model's nodes are bare numbers and no comment says what they are.`;
+  return score > 0 ? `Nothing says for sure which node ${pin.name} is.` : `No node looks like ${pin.name}.`;
+}
+
+interface Likeness {
+  score: number;
+  because: string;
+}
+
+/** How alike a pin and a node are, by names first, then by what comments say, then by shared words. */
+function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
+  const names = channel ? [pin.name, withoutIndex(pin.name)] : [pin.name];
+  const plain = names.map(plainName);
+  if (contradicts(pin, node)) return { score: 0, because: '' };
+  if (plain.includes(plainName(node.name))) return { score: 1, because: `node ${node.name} has its name` };
+  if (node.doc !== '' && plain.includes(plainName(node.doc))) return { score: 0.97, because: `line ${node.docLine}: “${node.doc}”` };
+  const own = new Set(names.flatMap((n) => [...rolesOf(n)]));
+  if (own.size === 0 && pin.description) for (const role of rolesOf(pin.description)) own.add(role);
+  for (const role of rolesByType(pin)) own.add(role);
+  const said = rolesOf(node.doc);
+  const named = /^\d+$/.test(node.name) ? new Set<string>() : rolesOf(node.name);
+  if (shares(own, said)) return { score: 0.92, because: `line ${node.docLine}: “${node.doc}”` };
+  if (said.size > 0) return { score: 0.1, because: '' };
+  if (shares(own, named)) return { score: 0.88, because: `node ${node.name} reads as ${[...own].find((r) => named.has(r))}` };
+  const overlap = commonWords(`${pin.name} ${pin.description ?? ''}`, `${node.name} ${node.doc}`);
+  return overlap.length > 0 ? { score: Math.min(0.55 + 0.1 * (overlap.length - 1), 0.8), because: `both say ${overlap.join(', ')}` } : { score: 0, because: '' };
+}
+
+/** A supply is no signal and a ground no supply, whatever words they share. */
+function contradicts(pin: MatchPin, node: ModelNode): boolean {
+  const roles = new Set([...rolesOf(node.doc), ...(/^\d+$/.test(node.name) ? [] : rolesOf(node.name))]);
+  const power = ['supply+', 'supply-', 'ground'].some((r) => roles.has(r));
+  if (power && roles.size === 1 && !isSupply(pin) && pin.type !== 'supply-out' && pin.type !== 'unspecified' && pin.type !== 'passive') return true;
+  return pin.type === 'ground' && roles.has('supply+') && !roles.has('ground') && roles.size === 1;
+}
+
+const rolesByType = (pin: MatchPin): string[] => (pin.type === 'ground' && rolesOf(pin.name).size === 0 ? ['ground'] : []);
+
+const shares = (a: ReadonlySet<string>, b: ReadonlySet<string>): boolean => [...a].some((role) => b.has(role));
+
+const commonWords = (a: string, b: string): string[] => {
+  const other = wordsOf(b);
+  return [...wordsOf(a)].filter((w) => other.has(w));
+};
+
+/** A channel's name without its index: 2A → A, IN1+ → IN+, OUTB → OUT. */
+export const withoutIndex = (name: string): string =>
+  name
+    .replace(/^\d{1,2}(?=[A-Z])/i, '')
+    .replace(/^(IN|OUT|VIN|VOUT|[+-]IN|A|K|Y|Q|D|EN)_?(?:\d{1,2}|[A-H])(?=[+\-−]?$)/i, '$1')
+    .replace(/([+\-−])_?[A-H\d]$/i, '$1');
+
+/** A pin that one unit settled is no question in another; the same pair is said once per unit. */
+function merged(m: Matching): Matching {
+  const paired = new Set(m.pairs.map((p) => p.pin));
+  const seen = new Set<string>();
+  const once = (list: { pin: string; reason: string }[]) => list.filter((e) => !paired.has(e.pin) && !seen.has(e.pin) && !!seen.add(e.pin));
+  return { pairs: m.pairs, asks: once(m.asks), left: once(m.left) };
+}

@@ -1,0 +1,62 @@
+import { carriesPower, padsIn, WHOLE_PART, type Edit, type Model, type NodeTie, type Part, type Pin } from '../part';
+import { matchPins, type Matching, type MatchPin } from './match';
+import { readModels, type SpiceModel } from './read-models';
+
+/** The chosen model of a part's SPICE source, read again; undefined where the source no longer has it. */
+export function chosenModel(model: Model): SpiceModel | undefined {
+  const list = readModels(model.source, model.fileName);
+  return list.ok ? list.value.models.find((m) => m.name === model.chosen) : undefined;
+}
+
+
+/** A part's pins as matching sees them. Supplies outside the channels belong to every unit. */
+export function matchPinsOf(part: Part): MatchPin[] {
+  const packageId = part.packages[0]?.id;
+  const several = part.units.length > 1;
+  return part.pins.map((pin) => {
+    const unit = part.units.find((u) => Object.values(u.binding).includes(pin.id));
+    const own = several && !carriesPower(pin.type) && unit !== undefined;
+    return { number: padsIn(pin, packageId)[0] ?? pin.id, name: pin.name, type: pin.type, unit: own ? unit.label : null, ...(pin.description ? { description: pin.description } : {}) };
+  });
+}
+
+/** Whether a model is bound once for the whole part or once in each unit that has signals. */
+export function bindingUnits(part: Part, nodeCount: number): string[] {
+  const signalUnits = part.units.filter((u) => Object.values(u.binding).some((id) => !carriesPower(part.pins.find((p) => p.id === id)?.type ?? 'ground')));
+  const signals = part.pins.filter((p) => !carriesPower(p.type) && p.type !== 'no-connect').length;
+  return signalUnits.length > 1 && nodeCount < signals ? signalUnits.map((u) => u.id) : [WHOLE_PART];
+}
+
+export interface TieProposal {
+  matching: Matching;
+  ties: { unit: string; node: string; tie: NodeTie; confidence: number; because: string }[];
+}
+
+/** The matcher's pairs as ties of the part's pins. Nodes that are tied already are not offered again. */
+export function proposeTies(part: Part, model: Model, chosen: SpiceModel): TieProposal {
+  const matching = matchPins(matchPinsOf(part), chosen.nodes);
+  const packageId = part.packages[0]?.id;
+  const byNumber = new Map<string, Pin>(part.pins.map((p) => [padsIn(p, packageId)[0] ?? p.id, p]));
+  const unitOf = new Map(part.units.map((u) => [u.label, u.id]));
+  const units = bindingUnits(part, chosen.nodes.length);
+  const ties = matching.pairs.flatMap((pair) => {
+    const pin = byNumber.get(pair.pin);
+    const unit = units[0] === WHOLE_PART ? WHOLE_PART : pair.unit === null ? undefined : unitOf.get(pair.unit);
+    if (!pin || unit === undefined || model.ties[unit]?.[pair.node] !== undefined) return [];
+    return [{ unit, node: pair.node, tie: { pin: pin.id }, confidence: pair.confidence, because: pair.because }];
+  });
+  // Several pads of one signal make several pairs of one node: the first pin stands for it, the others go along.
+  const byNode = new Map<string, TieProposal['ties'][number]>();
+  for (const t of ties) {
+    const first = byNode.get(`${t.unit} ${t.node}`);
+    if (first && 'pin' in first.tie) first.tie = { ...first.tie, also: [...(first.tie.also ?? []), t.tie.pin] };
+    else byNode.set(`${t.unit} ${t.node}`, { ...t });
+  }
+  return { matching, ties: [...byNode.values()] };
+}
+
+export const tieEdit = (model: Model, ties: TieProposal['ties']): Edit => ({
+  kind: 'tieNodes',
+  model: model.id,
+  ties: ties.map(({ unit, node, tie }) => ({ unit, node, tie })),
+});

@@ -1,0 +1,53 @@
+/**
+ * What a name or a comment says a terminal is, in one vocabulary for pins and nodes. Two texts with the same role mean
+ * the same terminal: IN+, INP and "non-inverting input" are all `in+`.
+ */
+const ROLES: [role: string, words: RegExp][] = [
+  ['in-', /^(in-|inn|-in|vin-|v-in|inm|in_n|in_neg|inneg|inminus|ain-|minus)$|^in(\d*)-$|(?<!non[- ]?)\binverting\b|\bnegative (signal |analog )?input\b/],
+  ['in+', /^(in\+|inp|\+in|vin\+|in_p|in_pos|inpos|inplus|ain\+|plus)$|^in(\d*)\+$|\bnon-?\s?inverting\b|\bpositive (signal |analog )?input\b/],
+  ['supply+', /^(vcc|vdd|v\+|vs\+|vp|vpos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|pvdd|pvcc|vps)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( voltage)?$|\bvcc\b|\bvdd\b|^supply input$|^power supply$/],
+  ['supply-', /^(vee|v-|vs-|vneg|-vs|vn)$|\bnegative (power )?supply\b|\bnegative rail\b|\bvee\b/],
+  ['ground', /^(gnd|vss|agnd|dgnd|pgnd|sgnd|0|com|ground|0v|gnda)$|^(power |signal |analog |digital |supply )?ground$|^ground\b|\bground (pin|terminal|return)\b/],
+  ['anode', /^(a|an|anode|ano)$|\banode\b/],
+  ['cathode', /^(k|c|ca|cath|cathode|kat)$|\bcathode\b/],
+  ['drain', /^(d|drain)$|\bdrain\b/],
+  ['gate', /^(g|gate)$|\bgate\b(?! driv)/],
+  ['source', /^(s|source|src)$|^source\b/],
+  ['collector', /^(c|col|collector)$|\bcollector\b/],
+  ['base', /^(b|base)$|^base\b/],
+  ['emitter', /^(e|emitter|emit)$|\bemitter\b/],
+  ['bulk', /^(bulk|sub|substrate|body)$|\b(bulk|substrate)\b/],
+  ['enable', /^(en|enable|ena|on|on\/off|ce|shdn|nshdn|shutdown|sd|pd)$|\benable\b|\bshut-?down\b/],
+  ['feedback', /^(fb|vfb|feedback|adj|sense|adjust)$|\bfeedback\b|\badjust\b/],
+  ['bypass', /^(byp|bypass|nr|ss|noise)$|\b(noise )?bypass\b|\bnoise reduction\b|\bsoft[- ]start\b/],
+  ['bootstrap', /^(boot|bst|vb|hb)$|\bbootstrap\b/],
+  ['switch', /^(sw|lx|vs_?out|hs|phase|ph)$|\bswitch(ing)? node\b|\bhalf[- ]bridge (node|output)\b/],
+  ['clock', /^(clk|clock|ck|cp)$|^clock\b/],
+  ['reference', /^(ref|vref|refin)$|\breference (voltage )?input\b/],
+  ['input', /^(in|vin|vi|input|i|a|din|inp?ut|ain)$|^(signal |line |logic |data |voltage |regulator |unregulated )?input\b|\binput (terminal|pin|voltage|of)\b/],
+  ['output', /^(out|vout|vo|output|o|y|q|dout|z)$|^(signal |line |logic |data |regulated |amplifier |comparator )?output\b|\boutput (terminal|pin|voltage|of)\b/],
+];
+
+const normal = (text: string): string => text.toLowerCase().replace(/[−–]/g, '-').replace(/\s+/g, ' ').trim();
+
+/** The roles that a text can have; single letters have several (C is a cathode or a collector). */
+export function rolesOf(text: string): Set<string> {
+  const plain = normal(text);
+  const found = ROLES.filter(([, words]) => words.test(plain)).map(([role]) => role);
+  const out = new Set(found);
+  // "inverting input" is no plain input, a "gate drive output" no gate; the more special role stands alone.
+  if (out.has('in+') || out.has('in-')) out.delete('input');
+  if (out.has('in+') && out.has('in-')) out.delete('in-');
+  if (plain.length > 3 && out.size > 1) {
+    out.delete('output');
+    out.delete('input');
+  }
+  return out;
+}
+
+/** Names without case, separators and marks, for equality: `V+` stays, `IN_A` is `ina`. */
+export const plainName = (text: string): string => normal(text).replace(/^[~/!]|[#*]$/g, '').replace(/[\s_.[\]()<>]/g, '');
+
+/** Words of a text that tell something, for overlap. */
+export const wordsOf = (text: string): Set<string> =>
+  new Set(normal(text).split(/[^a-z0-9+]+/).filter((w) => w.length > 1 && !/^(the|of|and|for|to|pin|node|terminal|in|channel|signal)$/.test(w)));

@@ -1,0 +1,77 @@
+import { compareTerminals, padsIn, WHOLE_PART, type FrozenPart, type Model, type NodeTie, type Pin } from '../part';
+import { chosenModel } from './part-models';
+import type { SpiceModel } from './read-models';
+
+/**
+ * A SPICE library of the part: the model's source as it came, then one subcircuit whose terminals are the part's pins in
+ * the order of their numbers and whose calls follow the joined pins, never the model's own order by accident. Empty
+ * where no model is joined.
+ */
+export function writeSpiceLibrary(part: FrozenPart): string {
+  return part.models.map((model) => writeModel(part, model)).join('\n');
+}
+
+function writeModel(part: FrozenPart, model: Model): string {
+  const chosen = chosenModel(model);
+  if (!chosen) return '';
+  const names = nodeNames(part);
+  const pins = part.pins.filter((p) => names.has(p.id) && tiedPins(model).has(p.id)).sort(byNumber(part));
+  const calls = Object.entries(model.ties).map(([unitId, ties]) => call(part, unitId, ties, model, chosen, names));
+  const subckt = clean(part.name);
+  return [
+    `* ${oneLine(part.name)}: ${oneLine(part.description)}`,
+    `* Terminals in the order of their numbers:`,
+    ...pins.map((p) => `*   ${names.get(p.id)} = ${oneLine(p.name)}, ${padsIn(p, part.packages[0]?.id).join(' ') || 'no pad'}`),
+    `.subckt ${subckt} ${pins.map((p) => names.get(p.id)).join(' ')}`,
+    ...calls.flat(),
+    `.ends ${subckt}`,
+    '',
+    `* Source: ${oneLine(model.fileName)}`,
+    model.source.replace(/\r\n?/g, '\n').trimEnd(),
+    '',
+  ].join('\n');
+}
+
+const oneLine = (text: string): string => text.replace(/\s+/g, ' ').trim();
+const clean = (name: string): string => name.replace(/[^A-Za-z0-9_]+/g, '_').replace(/^(\d)/, 'N$1');
+
+const tiedPins = (model: Model): Set<string> =>
+  new Set(Object.values(model.ties).flatMap((ties) => Object.values(ties).flatMap((tie) => ('pin' in tie ? [tie.pin] : []))));
+
+const byNumber = (part: FrozenPart) => (a: Pin, b: Pin) => {
+  const number = (p: Pin) => padsIn(p, part.packages[0]?.id)[0] ?? '';
+  return compareTerminals(number(a), number(b));
+};
+
+/** Node names that every SPICE reads: letters, digits and underscores, P and N for signs, the number where a name stands twice. */
+function nodeNames(part: FrozenPart): Map<string, string> {
+  const plain = (p: Pin) => clean(p.name.replace(/\+/g, 'P').replace(/[−–-]/g, 'N').replace(/#/g, 'B'));
+  const counts = new Map<string, number>();
+  for (const p of part.pins) counts.set(plain(p).toLowerCase(), (counts.get(plain(p).toLowerCase()) ?? 0) + 1);
+  return new Map(
+    part.pins.map((p) => {
+      const name = plain(p);
+      const twice = counts.get(name.toLowerCase())! > 1;
+      return [p.id, twice ? `${name}_${clean(padsIn(p, part.packages[0]?.id)[0] ?? p.id)}` : name];
+    }),
+  );
+}
+
+/** Berkeley SPICE 3 has no way to leave a node open; a resistance of 1 Gohm to ground keeps the matrix regular. */
+const OPEN_OHMS = '1G';
+
+function call(part: FrozenPart, unitId: string, ties: Record<string, NodeTie>, model: Model, chosen: SpiceModel, names: Map<string, string>): string[] {
+  const label = unitId === WHOLE_PART ? '1' : (part.units.find((u) => u.id === unitId)?.label ?? unitId);
+  const extra: string[] = [];
+  const nodes = chosen.nodes.map(({ name }) => {
+    const tie = ties[name];
+    if (tie && 'pin' in tie) return names.get(tie.pin) ?? '0';
+    if (tie?.to === 'ground') return '0';
+    if (tie?.to === 'rail') return clean(tie.rail);
+    const open = `open_${label}_${clean(name)}`;
+    extra.push(`R${open} ${open} 0 ${OPEN_OHMS}`);
+    return open;
+  });
+  const params = Object.entries(model.params ?? {}).map(([k, v]) => ` ${k}=${v}`).join('');
+  return [`${chosen.letter}${label} ${nodes.join(' ')} ${chosen.name}${params}`, ...extra];
+}
