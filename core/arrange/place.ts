@@ -40,7 +40,7 @@ type Block = { group: PinGroup; pins: Pin[]; role: SideRole };
  */
 export function sideBlocks(groups: readonly PinGroup[], rules: HouseRules): Record<Side, Pin[][]> {
   const sides: Record<Side, Block[]> = { left: [], right: [], top: [], base: [] };
-  const powerOnly = groups.every((g) => g.power);
+  const powerOnly = groups.every((g) => g.power || g.title === 'Not used');
   for (const group of groups) {
     for (const block of blocksOf(group)) {
       const side = powerOnly ? (block.role === 'ground' ? 'right' : 'left') : rules.sides[block.role];

@@ -24,18 +24,26 @@ export function planUnits(pins: readonly Pin[], rules: HouseRules): UnitPlan {
 
 function planRest(pins: readonly Pin[], rules: HouseRules, several: boolean): PlannedUnit[] {
   const apart = several && rules.suppliesApart;
-  const power = apart ? pins.filter((p) => carriesPower(p.type)) : [];
-  const signals = apart ? pins.filter((p) => !carriesPower(p.type)) : pins;
+  const live = pins.some((p) => !carriesPower(p.type) && !isIdle(p));
+  // A few pins without a function are no reason for a unit of their own: they stand with the supplies.
+  const aside = (p: Pin) => carriesPower(p.type) || (isIdle(p) && !live);
+  const power = apart ? pins.filter(aside) : [];
+  const signals = apart ? pins.filter((p) => !aside(p)) : pins;
   return [...pack(groupPins(signals), rules.maxPinsPerUnit), ...packPower(power, rules.maxPinsPerUnit)];
 }
 
-/** Fills units with groups in order; a group that is larger than a unit is split in the middle of its order. */
+const isIdle = (p: Pin): boolean => p.type === 'no-connect' || p.type === 'reserved';
+
+/** Fills as few units as hold all groups, in order and about evenly; a group larger than a unit is split. */
 function pack(groups: PinGroup[], most: number): PlannedUnit[] {
   const pieces = groups.flatMap((g) => splitGroup(g, most));
+  const total = sizeOf(pieces);
+  const share = Math.ceil(total / Math.max(1, Math.ceil(total / most)));
   const units: PinGroup[][] = [];
   for (const piece of pieces) {
-    const fits = units.findIndex((u) => sizeOf(u) + piece.pins.length <= most && (u.length < 4 || piece.pins.length < 8));
-    if (fits >= 0) units[fits]!.push(piece);
+    const last = units.at(-1);
+    const size = last ? sizeOf(last) : 0;
+    if (last && size + piece.pins.length <= most && size + piece.pins.length / 2 <= share) last.push(piece);
     else units.push([piece]);
   }
   return units.map((groupsOfUnit) => ({ title: titleOf(groupsOfUnit), groups: groupsOfUnit }));
@@ -54,19 +62,21 @@ function splitGroup(group: PinGroup, most: number): PinGroup[] {
   }));
 }
 
+/** The names of the largest groups, in their order. */
 function titleOf(groups: PinGroup[]): string {
-  const titles = groups.map((g) => g.title);
-  if (titles.length === 1) return titles[0]!;
-  return titles.length === 2 ? `${titles[0]}, ${titles[1]}` : `${titles[0]} and others`;
+  const largest = [...groups].sort((a, b) => b.pins.length - a.pins.length).slice(0, 2);
+  const named = groups.filter((g) => largest.includes(g)).map((g) => g.title);
+  return groups.length > 2 ? `${named.join(', ')} and more` : named.join(', ');
 }
 
 /** Supplies and grounds: one unit while they fit, then rails in one unit and grounds split evenly. */
 function packPower(power: readonly Pin[], most: number): PlannedUnit[] {
   if (power.length === 0) return [];
-  const supplies = railGroups(power.filter((p) => p.type !== 'ground'));
+  const idle = power.filter(isIdle);
+  const supplies = railGroups(power.filter((p) => p.type !== 'ground' && !isIdle(p)));
   const grounds = railGroups(power.filter((p) => p.type === 'ground'));
   const room = most * 2; // a supply unit has both sides and short names
-  if (power.length <= room) return [{ title: 'Supplies', groups: [...supplies, ...grounds] }];
+  if (power.length <= room) return [{ title: 'Supplies', groups: [...supplies, ...grounds, ...(idle.length > 0 ? [{ title: 'Not used', pins: idle, power: false }] : [])] }];
   const split = (groups: PinGroup[], title: string) =>
     pack(groups, room).map((u, i, all) => ({ ...u, title: all.length > 1 ? `${title} ${i + 1}` : title }));
   return [...split(supplies, 'Supplies'), ...split(grounds, 'Grounds')];

@@ -1,4 +1,5 @@
 export { readText } from './text';
+export { decodeText } from './text/decode';
 export { TEXT_LIMIT } from './text/clean';
 export { takeProposal, pinsByNumber } from './take';
 export { terminalsIn, type ColumnRole, type Proposal, type TableView, type Terminal, type TextOptions } from './proposal';

@@ -9,22 +9,24 @@ export function chosenModel(model: Model): SpiceModel | undefined {
 }
 
 
+const isSignal = (p: Pin): boolean => !carriesPower(p.type) && p.type !== 'no-connect' && p.type !== 'reserved';
+
 /** A part's pins as matching sees them. Supplies outside the channels belong to every unit. */
 export function matchPinsOf(part: Part): MatchPin[] {
   const packageId = part.packages[0]?.id;
   const several = part.units.length > 1;
   return part.pins.map((pin) => {
     const unit = part.units.find((u) => Object.values(u.binding).includes(pin.id));
-    const own = several && !carriesPower(pin.type) && unit !== undefined;
+    const own = several && isSignal(pin) && unit !== undefined;
     return { number: padsIn(pin, packageId)[0] ?? pin.id, name: pin.name, type: pin.type, unit: own ? unit.label : null, ...(pin.description ? { description: pin.description } : {}) };
   });
 }
 
 /** Whether a model is bound once for the whole part or once in each unit that has signals. */
 export function bindingUnits(part: Part, nodeCount: number): string[] {
-  const signalUnits = part.units.filter((u) => Object.values(u.binding).some((id) => !carriesPower(part.pins.find((p) => p.id === id)?.type ?? 'ground')));
-  const signals = part.pins.filter((p) => !carriesPower(p.type) && p.type !== 'no-connect').length;
-  return signalUnits.length > 1 && nodeCount < signals ? signalUnits.map((u) => u.id) : [WHOLE_PART];
+  const signals = new Set(part.pins.filter(isSignal).map((p) => p.id));
+  const signalUnits = part.units.filter((u) => Object.values(u.binding).some((id) => signals.has(id)));
+  return signalUnits.length > 1 && nodeCount < signals.size ? signalUnits.map((u) => u.id) : [WHOLE_PART];
 }
 
 export interface TieProposal {

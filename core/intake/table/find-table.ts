@@ -59,13 +59,19 @@ function headerAt(grid: Grid, at: number): Header | undefined {
   const row = grid.rows[at]!;
   const single = asHeader(grid, row, at);
   const next = grid.rows[at + 1];
-  if (next && !isBlank(row) && !isBlank(next)) {
+  if (next && isHeadingRow(row) && !isBlank(next)) {
     const joined = joinHeads(grid, row, next);
     if (joined && worth(joined.cells) > (single ? worth(single.cells) : 0) && !next.cells.some((c) => looksLikeNumbers(c)))
       return { ...joined, at, depth: 2 };
   }
   return single;
 }
+
+/** The upper of two heading rows is headings only: short, and at least one that says something of a column. */
+const isHeadingRow = (row: GridRow): boolean =>
+  filled(row).length > 0 &&
+  filled(row).every((c) => c.length <= 24) &&
+  filled(row).some((c) => roleOfHeading(c) !== undefined || packageIn(c)?.name === c);
 
 function asHeader(grid: Grid, row: GridRow, at: number): Header | undefined {
   if (worth(row.cells) >= 2) return { at, depth: 1, cells: row.cells, ...(row.starts ? { starts: row.starts } : {}) };

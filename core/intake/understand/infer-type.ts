@@ -75,7 +75,7 @@ function sharpen(told: Evidence[], words: Evidence[], named: Evidence[]): Voices
     add(sharper && told.length === 1 ? evidence(sharper.type, e.weight, e.because) : e);
   }
   for (const e of words) add(e);
-  for (const e of named) add(told.length > 0 || spoken.some((s) => s !== e) ? { ...e, weight: e.weight * 0.6 } : e);
+  for (const e of named) add(told.length > 0 || spoken.some((s) => s !== e) ? { ...e, weight: e.weight * (e.weight >= 5 ? 0.8 : 0.6) } : e);
   return voices;
 }
 

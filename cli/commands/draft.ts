@@ -1,0 +1,33 @@
+import { checkPart } from '../../core/checks';
+import { draftPart } from '../../core/draft';
+import { canonicalPart, DEFAULT_RULES, safeParseRules, type HouseRules } from '../../core/part';
+import { readTextFile, stem, writeFile } from '../files';
+import { print, tellProblems } from '../output';
+import { must } from '../refusal';
+
+interface Options {
+  output: string;
+  package?: string;
+  rules?: string;
+  json: boolean;
+}
+
+export const readRules = (file: string | undefined): HouseRules => (file === undefined ? DEFAULT_RULES : must(safeParseRules(readTextFile(file), file)));
+
+/** `draft SOURCE -o PART`: reads, plans units, arranges and writes a part file. */
+export function draft(source: string, options: Options): void {
+  const rules = readRules(options.rules);
+  const text = readTextFile(source);
+  const fileName = source.split(/[\\/]/).pop()!;
+  const asked = options.package === undefined ? {} : { package: options.package };
+  const { part, proposal } = must(draftPart(text, stem(source).toUpperCase(), fileName, { file: source, ...asked }, rules));
+  const { findings } = checkPart(part, rules);
+  const units = part.units.map((u) => ({ label: u.label, title: u.title, pins: Object.keys(u.binding).length }));
+  const doubts = part.pins.reduce((n, p) => n + p.doubts.length, 0);
+  writeFile(options.output, canonicalPart(part));
+  if (!options.json) tellProblems(proposal.problems);
+  print(options, { part: options.output, units, doubts, findings: findings.length }, () => [
+    `${options.output}: ${part.pins.length} pins, ${doubts} doubts, ${findings.length} findings`,
+    ...units.map((u) => `  ${u.label}  ${u.title}, ${u.pins} pins`),
+  ]);
+}

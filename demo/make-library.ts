@@ -1,0 +1,35 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { checkPart } from '../core/checks';
+import { draftPart } from '../core/draft';
+import { applyEdit, canonicalPart, sayProblem, type Part } from '../core/part';
+import { makeRelease } from '../core/release';
+import { DEMO, joinModel, type DemoPart } from './hand-edits';
+
+/** A demo part: drafted from its source by the program, then what was done by hand. */
+export function makeDemoPart(name: string, demo: DemoPart, sources: string): Part {
+  const read = (file: string) => readFileSync(resolve(sources, file), 'utf8');
+  const drafted = draftPart(read(demo.source), name, demo.source);
+  if (!drafted.ok) throw new Error(drafted.problems.map(sayProblem).join(' '));
+  let part = demo.steps.reduce((p, step) => applyEdit(p, step(p)), drafted.value.part);
+  if (demo.model) {
+    const file = `${name.replace('-X', '')}.lib`;
+    part = joinModel(part, file, read(file), demo.model);
+  }
+  if (!demo.release) return part;
+  const made = makeRelease(part, demo.release.version, demo.release.note, demo.release.date);
+  if (!made.ok) throw new Error(`${name}: ${made.problems.map(sayProblem).join(' ')}`);
+  return applyEdit(part, { kind: 'addRelease', release: made.value });
+}
+
+export function makeLibrary(folder: string): void {
+  for (const [name, demo] of Object.entries(DEMO)) {
+    const part = makeDemoPart(name, demo, resolve(folder, 'sources'));
+    writeFileSync(resolve(folder, 'library', `${part.name}.kite.json`), canonicalPart(part));
+    const { findings } = checkPart(part);
+    console.log(`${part.name}: ${part.pins.length} pins, ${part.units.length} units, ${findings.length} findings`);
+  }
+}
+
+const folder = process.argv[2];
+if (folder !== undefined && process.argv[1]?.endsWith('make-library.mjs')) makeLibrary(folder);

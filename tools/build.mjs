@@ -1,0 +1,47 @@
+// Builds the web application, the server and the command line into dist/. `--cli` builds the command line alone.
+import { createHash } from 'node:crypto';
+import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join, relative } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
+import { build } from 'vite';
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+const cliOnly = process.argv.includes('--cli');
+
+const node = (entry, outDir, name) =>
+  build({
+    root,
+    configFile: false,
+    logLevel: 'warn',
+    publicDir: false,
+    build: { ssr: entry, outDir, emptyOutDir: true, target: 'node20', minify: true, rollupOptions: { output: { entryFileNames: name, codeSplitting: false } } },
+    ssr: { noExternal: true, target: 'node' },
+  });
+
+await node(join(root, 'cli/main.ts'), join(root, 'dist/cli'), 'green-kite.mjs');
+if (!cliOnly) {
+  await node(join(root, 'server/main.ts'), join(root, 'dist/server'), 'server.mjs');
+  await build({ root: join(root, 'web'), configFile: join(root, 'vite.config.ts'), logLevel: 'warn' });
+  const out = join(root, 'dist/web');
+  const files = walk(out).map((f) => relative(out, f).split('\\').join('/'));
+  // The service worker keeps exactly these files; a changed one changes the version and with it the cache.
+  const version = createHash('sha256');
+  for (const f of files) version.update(f).update(readFileSync(join(out, f)));
+  const worker = join(out, 'service-worker.js');
+  const kept = files.filter((f) => f !== 'service-worker.js' && !f.endsWith('.map') && !f.endsWith('.woff'));
+  writeFileSync(worker, readFileSync(worker, 'utf8').replace('"__VERSION__"', JSON.stringify(version.digest('hex').slice(0, 12))).replace('["__FILES__"]', JSON.stringify(kept.map((f) => (f === 'index.html' ? '/' : `/${f}`)))));
+  for (const f of files.filter((name) => /\.(js|css|html|svg|json|webmanifest)$/.test(name))) {
+    const data = readFileSync(join(out, f));
+    if (data.length < 1024) continue;
+    writeFileSync(join(out, `${f}.gz`), gzipSync(data, { level: 9 }));
+    writeFileSync(join(out, `${f}.br`), brotliCompressSync(data, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }));
+  }
+}
+
+function walk(folder) {
+  return readdirSync(folder).flatMap((name) => {
+    const path = join(folder, name);
+    return statSync(path).isDirectory() ? walk(path) : [path];
+  });
+}
