@@ -1,4 +1,5 @@
 export { addUnit, arrangePart, placesChanged, tidyUnit } from './arrange';
+export { closeUp, dropPorts, moveEdit, moveToUnitEdit, openGap } from './drop';
 export { findChannels } from './channels';
 export { groupPins, inDrawnOrder } from './groups';
 export { labelsFor } from './draw';

@@ -1,0 +1,73 @@
+import { useEffect, useRef, useSyncExternalStore } from 'react';
+
+/** Something a person can do, from the palette, by a key or by a button: one definition for all three. */
+export interface Command {
+  id: string;
+  title: string;
+  /** Written as it is shown: `Ctrl+K`, `N`, `Shift+↑`. */
+  key?: string;
+  /** The place in the key sheet. */
+  group: string;
+  /** Answers "can I?" without acting; the palette, the key and the button all ask it. */
+  can?: () => boolean;
+  run: () => void;
+}
+
+const lists = new Map<symbol, Command[]>();
+const listeners = new Set<() => void>();
+let all: Command[] = [];
+
+function changed() {
+  all = [...lists.values()].flat();
+  for (const l of listeners) l();
+}
+
+const subscribe = (listener: () => void) => {
+  listeners.add(listener);
+  return () => void listeners.delete(listener);
+};
+
+export const useAllCommands = (): Command[] => useSyncExternalStore(subscribe, () => all);
+
+/** Offers commands while a component stands. They run with the newest closure, so they need no list of dependencies. */
+export function useCommands(commands: Command[]): void {
+  const newest = useRef(commands);
+  const shape = commands.map((c) => `${c.id} ${c.title} ${c.key ?? ''}`).join('|');
+  useEffect(() => {
+    newest.current = commands;
+  });
+  useEffect(() => {
+    const key = Symbol('commands');
+    const at = (id: string) => newest.current.find((c) => c.id === id);
+    lists.set(key, newest.current.map((c) => ({ ...c, can: () => at(c.id)?.can?.() ?? true, run: () => at(c.id)?.run() })));
+    changed();
+    return () => {
+      lists.delete(key);
+      changed();
+    };
+  }, [shape]);
+}
+
+const NAMES: Record<string, string> = { ArrowUp: '↑', ArrowDown: '↓', ArrowLeft: '←', ArrowRight: '→', Escape: 'Esc', ' ': 'Space', Delete: 'Del' };
+
+/** The name of a pressed key, as commands write it. */
+export function keyName(e: KeyboardEvent): string {
+  const base = NAMES[e.key] ?? (e.key.length === 1 ? e.key.toUpperCase() : e.key);
+  const shift = e.shiftKey && (e.key.length > 1 || /[A-Z]/i.test(e.key));
+  return [e.ctrlKey || e.metaKey ? 'Ctrl+' : '', e.altKey ? 'Alt+' : '', shift ? 'Shift+' : '', base].join('');
+}
+
+const typing = (target: EventTarget | null): boolean => target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+
+/** Runs the command of a pressed key. In text fields only keys with Ctrl or Alt are commands; the web's own editing keys never. */
+export function handleKey(e: KeyboardEvent): void {
+  if (e.defaultPrevented) return;
+  const name = keyName(e);
+  const inText = typing(e.target);
+  if (inText && !/^(Ctrl|Alt)\+/.test(name)) return;
+  if (inText && /^Ctrl\+(Shift\+)?[ZYACVX]$/.test(name)) return;
+  const command = [...all].reverse().find((c) => c.key !== undefined && c.key.split(' or ').includes(name) && (c.can?.() ?? true));
+  if (!command) return;
+  e.preventDefault();
+  command.run();
+}

@@ -1,0 +1,118 @@
+import { useEffect, useState } from 'react';
+import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { canonicalPart } from '../../core/part';
+import { fileName } from '../../core/formats';
+import { useCommands } from '../commands/registry';
+import { useAct, useStore } from '../store';
+import { saveNow } from '../store/autosave';
+import { sayStorageError } from '../store/db';
+import { loadPart } from '../store/library';
+import { closed, lockLost, opened, redone, saveFailed, undone } from '../store/part-slice';
+import { selectPart } from '../store/selectors';
+import { nextSet, selected, viewReset } from '../store/view-slice';
+import { Button } from '../ui/button';
+import { download } from '../ui/files';
+import { nextTheme } from '../ui/theme';
+import { say } from '../ui/toasts';
+import { Ledger } from './ledger';
+import { claimPart } from './lock';
+import { StatusLine } from './status-line';
+import { STATIONS, TopBar } from './top-bar';
+
+/** A part at work: the tail above, the ledger at the left, the station's stage, the status line below. */
+export function PartFrame() {
+  const { id } = useParams();
+  const state = useOpenPart(id!);
+  const navigate = useNavigate();
+  const act = useAct();
+  const location = useLocation();
+  const part = useStore(selectPart);
+  const { past, future, readOnly } = useStore((s) => s.part);
+
+  useEffect(() => void act(nextSet({ next: '', note: '' })), [act, location.pathname]);
+  useEffect(() => {
+    document.title = `${part.name} · Green Kite`;
+    return () => {
+      document.title = 'Green Kite';
+    };
+  }, [part.name]);
+
+  useCommands([
+    { id: 'undo', title: past.length > 0 ? `Undo: ${past.at(-1)!.title}` : 'Undo', key: 'Ctrl+Z', group: 'Everywhere', can: () => past.length > 0 && !readOnly, run: () => act(undone()) },
+    { id: 'redo', title: future.length > 0 ? `Redo: ${future[0]!.title}` : 'Redo', key: 'Ctrl+Y or Ctrl+Shift+Z', group: 'Everywhere', can: () => future.length > 0 && !readOnly, run: () => act(redone()) },
+    { id: 'save', title: 'Save now', key: 'Ctrl+S', group: 'Everywhere', run: () => void saveNow() },
+    { id: 'shelf', title: 'Back to the Shelf', key: 'Alt+0', group: 'Everywhere', run: () => void navigate('/') },
+    { id: 'download', title: 'Download the part file', group: 'Everywhere', run: () => download(`${fileName(part.name)}.kite.json`, canonicalPart(part), 'application/json') },
+    { id: 'theme', title: 'Change the theme', group: 'Everywhere', run: () => void act(say(`Theme: ${nextTheme()}.`)) },
+    { id: 'select-all', title: 'Select all pins', group: 'Everywhere', run: () => act(selected(part.pins.map((p) => p.id))) },
+    { id: 'select-none', title: 'Select nothing', key: 'Esc', group: 'Everywhere', run: () => act(selected([])) },
+    ...STATIONS.map((s, i) => ({ id: `station ${s.path}`, title: `Go to ${s.title}`, key: `Alt+${i + 1}`, group: 'Stations', run: () => void navigate(`/part/${id}/${s.path}`) })),
+  ]);
+
+  if (state === 'missing')
+    return (
+      <div className="p-8">
+        <p className="mb-3">This part is not in this browser&rsquo;s Shelf.</p>
+        <Link to="/" className="text-green underline">
+          Go to the Shelf
+        </Link>
+      </div>
+    );
+  if (state === 'opening') return <p className="p-8 text-muted">Opening the part…</p>;
+  return (
+    <div className="flex h-full flex-col">
+      <TopBar />
+      <Trouble />
+      <div className="flex min-h-0 flex-1">
+        <Ledger />
+        <main className="relative min-w-0 flex-1 overflow-hidden" aria-label="Stage">
+          <Outlet />
+        </main>
+      </div>
+      <StatusLine />
+    </div>
+  );
+}
+
+/** Loads a part and claims it for this tab; a second tab may look and not write. */
+function useOpenPart(id: string): 'opening' | 'open' | 'missing' {
+  const act = useAct();
+  const openId = useStore((s) => s.part.id);
+  const [missing, setMissing] = useState(false);
+  useEffect(() => {
+    let gone = false;
+    let release = () => {};
+    void (async () => {
+      try {
+        const claim = await claimPart(id, () => act(lockLost()));
+        release = claim.release;
+        const record = await loadPart(id);
+        if (gone) return release();
+        if (!record) return setMissing(true);
+        act(viewReset());
+        act(opened({ id, part: record.part, revision: record.revision, readOnly: !claim.mine }));
+      } catch (error) {
+        act(saveFailed(sayStorageError(error)));
+      }
+    })();
+    return () => {
+      gone = true;
+      void saveNow().finally(() => release());
+      act(closed());
+    };
+  }, [act, id]);
+  return missing ? 'missing' : openId === id ? 'open' : 'opening';
+}
+
+/** Says plainly what stands against saving, and offers the part as a file. */
+function Trouble() {
+  const { trouble, readOnly, part } = useStore((s) => s.part);
+  if (trouble === null && !readOnly) return null;
+  return (
+    <div role="alert" className="flex items-center gap-3 border-b border-amber-line bg-amber-wash px-4 py-1.5">
+      <span className="flex-1">{trouble ?? 'This part is open in another tab. Here you can look at it; changes are made there.'}</span>
+      {readOnly ? <Button onClick={() => window.location.reload()}>Try again</Button> : null}
+      <Button onClick={() => download(`${fileName(part.name)}.kite.json`, canonicalPart(part), 'application/json')}>Download the part</Button>
+    </div>
+  );
+}

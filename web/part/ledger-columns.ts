@@ -1,0 +1,75 @@
+import { ELECTRICAL_TYPES, padsIn, type Edit, type ElectricalType, type Pin } from '../../core/part';
+
+export type ColumnId = 'number' | 'name' | 'type' | 'description' | 'origin' | 'unit' | 'side' | 'pads' | 'node' | 'findings' | 'group';
+
+export interface LedgerColumn {
+  id: ColumnId;
+  title: string;
+  /** Width as a share of the ledger's. */
+  grow: number;
+  editable: boolean;
+}
+
+const column = (id: ColumnId, title: string, grow: number, editable = false): LedgerColumn => ({ id, title, grow, editable });
+const NUMBER = column('number', 'No.', 11, true);
+const NAME = column('name', 'Name', 30, true);
+const TYPE = column('type', 'Type', 27, true);
+
+/** The columns that suit each station. */
+export const COLUMNS: Record<string, LedgerColumn[]> = {
+  read: [NUMBER, NAME, TYPE, column('description', 'Description', 32, true)],
+  arrange: [NUMBER, NAME, TYPE, column('unit', 'Drawn', 18)],
+  join: [NUMBER, NAME, column('pads', 'Pads', 20, true), column('node', 'Node', 28)],
+  prove: [NUMBER, NAME, TYPE, column('findings', 'Findings', 16)],
+  release: [NUMBER, NAME, TYPE, column('group', 'Group', 22, true)],
+};
+
+/** The types that a typed text can mean: the word itself, its start, or a usual code. */
+export function typeFromText(text: string): ElectricalType | undefined {
+  const plain = text.trim().toLowerCase();
+  const codes: Record<string, ElectricalType> = { i: 'input', o: 'output', io: 'bidirectional', 'i/o': 'bidirectional', b: 'bidirectional', p: 'supply-in', g: 'ground', nc: 'no-connect', od: 'open-drain', z: 'three-state', a: 'passive', po: 'supply-out' };
+  if (plain === '') return 'unspecified';
+  return ELECTRICAL_TYPES.find((t) => t === plain) ?? codes[plain] ?? ELECTRICAL_TYPES.find((t) => t.startsWith(plain));
+}
+
+/** The edits that put texts into a column of pins; texts that the column cannot take are given back. */
+export function cellEdits(column: ColumnId, cells: { pin: Pin; text: string }[], packageId: string | undefined): { edits: Edit[]; refused: string[] } {
+  const refused: string[] = [];
+  if (column === 'number' || column === 'pads') {
+    if (packageId === undefined) return { edits: [], refused: ['There is no package yet. Add one in Join.'] };
+    const joins = cells.map(({ pin, text }) => ({ pin: pin.id, pads: text.split(/[\s,;]+/).filter(Boolean) }));
+    return { edits: [{ kind: 'joinPads', package: packageId, joins }], refused };
+  }
+  const changes = cells.flatMap(({ pin, text }): Extract<Edit, { kind: 'changePins' }>['changes'] => {
+    const value = text.trim();
+    if (column === 'type') {
+      const type = typeFromText(value);
+      if (!type) refused.push(`“${value}” is no electrical type. ${ELECTRICAL_TYPES.join(', ')} are known.`);
+      return type ? [{ id: pin.id, set: { type } }] : [];
+    }
+    if (column === 'name') return [{ id: pin.id, set: { name: value } }];
+    if (column === 'description') return [{ id: pin.id, set: { description: value } }];
+    if (column === 'group') return [{ id: pin.id, set: { group: value } }];
+    return [];
+  });
+  return { edits: changes.length > 0 ? [{ kind: 'changePins', changes, byHand: true }] : [], refused };
+}
+
+/** What a cell shows as text, for editing, copying and sorting. */
+export function cellText(column: ColumnId, pin: Pin, packageId: string | undefined): string {
+  switch (column) {
+    case 'number':
+    case 'pads':
+      return padsIn(pin, packageId).join(', ');
+    case 'name':
+      return pin.name;
+    case 'type':
+      return pin.type;
+    case 'description':
+      return pin.description ?? '';
+    case 'group':
+      return pin.group ?? '';
+    default:
+      return '';
+  }
+}

@@ -1,0 +1,148 @@
+import { memo, type CSSProperties, type ReactNode } from 'react';
+import { padsIn, type Pin } from '../../core/part';
+import { useStore } from '../store';
+import { selectFindingsByPin, selectNodes, selectPackageId, selectPadJoined, selectPlaces } from '../store/selectors';
+import { PinName, TypeMark } from '../ui/marks';
+import type { ColumnId, LedgerColumn } from './ledger-columns';
+import type { LedgerRow } from './ledger-rows';
+
+interface GroupProps {
+  row: Extract<LedgerRow, { kind: 'group' }>;
+  style: CSSProperties;
+  index: number;
+  columns: number;
+  onFold: () => void;
+}
+
+export function GroupRow({ row, style, index, columns, onFold }: GroupProps) {
+  return (
+    <div role="row" aria-rowindex={index + 2} style={style} className="absolute inset-x-0 top-0">
+      <div role="gridcell" aria-colspan={columns} className="h-full">
+        <button type="button" tabIndex={-1} aria-expanded={!row.folded} onClick={onFold} className="flex h-full w-full items-center gap-1.5 border-b border-line bg-sunken px-2 text-[13px]">
+          <span aria-hidden="true" className="w-3">
+            {row.folded ? '▸' : '▾'}
+          </span>
+          <span className="truncate font-semibold">{row.title || 'No group'}</span>
+          <span className="text-muted">{row.count}</span>
+        </button>
+      </div>
+    </div>
+  );
+}
+
+interface PinProps {
+  pin: Pin;
+  columns: LedgerColumn[];
+  style: CSSProperties;
+  index: number;
+  selected: boolean;
+  /** The column of the cell in focus, or -1. */
+  cursor: number;
+  onClick: (row: number, column: number, e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => void;
+  onOpen: (row: number, column: number) => void;
+  editor: { column: ColumnId; element: ReactNode } | null;
+}
+
+export const PinRow = memo(function PinRow({ pin, columns, style, index, selected, cursor, onClick, onOpen, editor }: PinProps) {
+  return (
+    <div id={`pin-${pin.id}`} role="row" aria-rowindex={index + 2} aria-selected={selected} style={style} className={`absolute inset-x-0 top-0 flex items-center border-b border-line text-[13px] ${selected ? 'bg-green-wash' : ''}`}>
+      {selected ? <span aria-hidden="true" className="absolute inset-y-0 left-0 w-[3px] bg-green" /> : null}
+      {columns.map((c, i) => (
+        // The grid itself takes the keys; a cell only takes the pointer.
+        // eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/interactive-supports-focus
+        <div
+          key={c.id}
+          role="gridcell"
+          aria-colindex={i + 1}
+          style={{ flex: `${c.grow} 1 0` }}
+          onClick={(e) => onClick(index, i, e)}
+          onDoubleClick={() => onOpen(index, i)}
+          className={`flex h-full min-w-0 items-center px-2 ${cursor === i ? 'outline outline-1 -outline-offset-1 outline-green' : ''}`}
+        >
+          {editor?.column === c.id ? editor.element : <Cell column={c.id} pin={pin} />}
+        </div>
+      ))}
+    </div>
+  );
+});
+
+const doubtful = (pin: Pin, ...fields: string[]): string | undefined => pin.doubts.find((d) => fields.includes(d.field))?.reason;
+
+function Cell({ column, pin }: { column: ColumnId; pin: Pin }) {
+  switch (column) {
+    case 'number':
+      return <NumberCell pin={pin} />;
+    case 'name':
+      return (
+        <Doubted reason={doubtful(pin, 'name', 'activeLow')}>
+          <PinName name={pin.name} activeLow={!!pin.activeLow} />
+        </Doubted>
+      );
+    case 'type':
+      return (
+        <Doubted reason={doubtful(pin, 'type')} title={pin.because?.['type']}>
+          <span className="flex items-center gap-1.5">
+            <TypeMark type={pin.type} />
+            {pin.type}
+          </span>
+        </Doubted>
+      );
+    case 'unit':
+      return <DrawnCell pin={pin} />;
+    case 'pads':
+      return <PadsCell pin={pin} />;
+    case 'node':
+      return <NodeCell pin={pin} />;
+    case 'findings':
+      return <FindingsCell pin={pin} />;
+    case 'group':
+      return <span className="truncate">{pin.group ?? ''}</span>;
+    default:
+      return (
+        <span className="truncate" title={pin.description}>
+          {pin.description ?? ''}
+        </span>
+      );
+  }
+}
+
+/** A doubtful cell is underlined and marked, never only coloured. */
+function Doubted({ reason, title, children }: { reason: string | undefined; title?: string | undefined; children: ReactNode }) {
+  return (
+    <span title={reason ?? title} className={`truncate ${reason === undefined ? '' : 'border-b-2 border-amber-line bg-amber-wash px-0.5'}`}>
+      {children}
+      {reason === undefined ? null : <span className="sr-only"> in doubt</span>}
+    </span>
+  );
+}
+
+function NumberCell({ pin }: { pin: Pin }) {
+  const pads = padsIn(pin, useStore(selectPackageId));
+  return (
+    <Doubted reason={doubtful(pin, 'number')} title={pads.join(', ')}>
+      <span className="font-mono text-muted">{pads.length > 2 ? `${pads[0]} ×${pads.length}` : pads.join(',')}</span>
+    </Doubted>
+  );
+}
+
+function DrawnCell({ pin }: { pin: Pin }) {
+  const places = useStore(selectPlaces).get(pin.id);
+  return places ? <span className="truncate">{places.map((p) => `${p.label} ${p.side}`).join(', ')}</span> : <span className="text-amber">not drawn</span>;
+}
+
+function PadsCell({ pin }: { pin: Pin }) {
+  const pads = padsIn(pin, useStore(selectPackageId));
+  const joined = useStore(selectPadJoined).has(pin.id);
+  if (pads.length === 0) return <span className="text-amber">none</span>;
+  return <span className={`truncate font-mono ${joined ? '' : 'text-amber'}`}>{joined ? pads.join(',') : `${pads.join(',')} loose`}</span>;
+}
+
+function NodeCell({ pin }: { pin: Pin }) {
+  const node = useStore(selectNodes).get(pin.id);
+  return node === undefined ? <span className="truncate text-muted">not in model</span> : <span className="truncate font-mono">{node}</span>;
+}
+
+function FindingsCell({ pin }: { pin: Pin }) {
+  const count = useStore(selectFindingsByPin).get(pin.id) ?? 0;
+  return count === 0 ? <span className="text-muted">–</span> : <span className="font-semibold text-brick">{count}</span>;
+}

@@ -1,0 +1,274 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useLocation } from 'react-router';
+import { freshId, type Pin } from '../../core/part';
+import { useCommands } from '../commands/registry';
+import { useAct, useStore } from '../store';
+import { edited } from '../store/part-slice';
+import { selectDoubts, selectPackageId, selectPart, selectSelectedSet, selectSelection } from '../store/selectors';
+import { groupFolded, ledgerResized, selected } from '../store/view-slice';
+import { Button } from '../ui/button';
+import { say } from '../ui/toasts';
+import { cellEdits, cellText, COLUMNS, type ColumnId } from './ledger-columns';
+import { LedgerCellEditor } from './ledger-editor';
+import { GroupRow, PinRow } from './ledger-row';
+import { ledgerRows, type Sort } from './ledger-rows';
+
+const ROW = 24;
+
+/** The table of pins, always in view: rows under groups, cells edited like a spreadsheet's. */
+export function Ledger() {
+  const act = useAct();
+  const part = useStore(selectPart);
+  const packageId = useStore(selectPackageId);
+  const selection = useStore(selectSelection);
+  const selectedSet = useStore(selectSelectedSet);
+  const doubts = useStore(selectDoubts);
+  const { ledgerWidth, folded } = useStore((s) => s.view);
+  const readOnly = useStore((s) => s.part.readOnly);
+  const station = useLocation().pathname.split('/').pop() ?? 'read';
+  const columns = COLUMNS[station] ?? COLUMNS['read']!;
+  const [filter, setFilter] = useState('');
+  const [sort, setSort] = useState<Sort | null>(null);
+  const [cursor, setCursor] = useState({ row: 0, column: 1 });
+  const [editing, setEditing] = useState<{ pin: Pin; column: ColumnId; start: string } | null>(null);
+  const scroller = useRef<HTMLDivElement>(null);
+  const query = useDeferredValue(filter);
+  const rows = useMemo(() => ledgerRows(part.pins, packageId, query, folded, sort), [part.pins, packageId, query, folded, sort]);
+  // eslint-disable-next-line react-hooks/incompatible-library
+  const list = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => ROW, overscan: 12 });
+
+  // The ledger follows what is selected elsewhere.
+  const focus = selection.at(-1);
+  useEffect(() => {
+    const row = rows.findIndex((r) => r.kind === 'pin' && r.pin.id === focus);
+    if (row < 0) return;
+    setCursor((c) => ({ ...c, row }));
+    list.scrollToIndex(row, { align: 'auto' });
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [focus]);
+
+  const pinAt = (row: number): Pin | undefined => {
+    const r = rows[row];
+    return r?.kind === 'pin' ? r.pin : undefined;
+  };
+
+  const move = (by: number, extend: boolean) => {
+    let row = cursor.row + by;
+    while (rows[row]?.kind === 'group') row += Math.sign(by);
+    const pin = pinAt(row);
+    if (!pin) return;
+    setCursor((c) => ({ ...c, row }));
+    list.scrollToIndex(row, { align: 'auto' });
+    act(selected(extend ? [...selection.filter((id) => id !== pin.id), pin.id] : [pin.id]));
+  };
+
+  const range = (from: number, to: number): string[] =>
+    rows.slice(Math.min(from, to), Math.max(from, to) + 1).flatMap((r) => (r.kind === 'pin' ? [r.pin.id] : []));
+
+  const click = (row: number, column: number, e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => {
+    const pin = pinAt(row)!;
+    const add = e.ctrlKey || e.metaKey;
+    if (e.shiftKey) act(selected([...new Set([...selection, ...range(cursor.row, row)])]));
+    else if (add) act(selected(selectedSet.has(pin.id) ? selection.filter((id) => id !== pin.id) : [...selection, pin.id]));
+    else act(selected([pin.id]));
+    setCursor({ row, column });
+  };
+
+  /** Puts texts into cells; what a cell does not take is said and left as it was. */
+  const put = (column: ColumnId, cells: { pin: Pin; text: string }[]) => {
+    const { edits, refused } = cellEdits(column, cells, packageId);
+    if (refused.length > 0) act(say(refused[0]!, 'bad'));
+    for (const edit of edits) act(edited(edit));
+  };
+
+  const startEdit = (start?: string) => {
+    const pin = pinAt(cursor.row);
+    const column = columns[cursor.column];
+    if (!pin || !column?.editable || readOnly) return;
+    setEditing({ pin, column: column.id, start: start ?? cellText(column.id, pin, packageId) });
+  };
+
+  const done = (text: string, then: 'down' | 'right' | 'stay') => {
+    const { pin, column } = editing!;
+    setEditing(null);
+    scroller.current?.focus();
+    const others = selectedSet.has(pin.id) && selection.length > 1 ? part.pins.filter((p) => selectedSet.has(p.id)) : [pin];
+    // What is typed into one cell of a selection is typed into all of it, where that makes sense.
+    const targets = column === 'number' || column === 'pads' || column === 'name' ? [pin] : others;
+    if (text !== cellText(column, pin, packageId) || targets.length > 1) put(column, targets.map((p) => ({ pin: p, text })));
+    if (then === 'down') move(1, false);
+    if (then === 'right') setCursor((c) => ({ ...c, column: Math.min(columns.length - 1, c.column + 1) }));
+  };
+
+  const paste = (text: string) => {
+    const block = text.replace(/\r?\n$/, '').split(/\r?\n/).map((l) => l.split('\t'));
+    const targets = rows.slice(cursor.row).flatMap((r) => (r.kind === 'pin' ? [r.pin] : [])).slice(0, block.length);
+    const width = Math.max(...block.map((b) => b.length));
+    for (let c = 0; c < width; c++) {
+      const column = columns[cursor.column + c];
+      if (column?.editable) put(column.id, targets.map((pin, i) => ({ pin, text: block[i]?.[c] ?? '' })));
+    }
+  };
+
+  const fillDown = () => {
+    const column = columns[cursor.column];
+    const chosen = rows.flatMap((r) => (r.kind === 'pin' && selectedSet.has(r.pin.id) ? [r.pin] : []));
+    if (!column?.editable || chosen.length < 2) return;
+    put(column.id, chosen.slice(1).map((pin) => ({ pin, text: cellText(column.id, chosen[0]!, packageId) })));
+  };
+
+  const addPin = () => {
+    const id = freshId('p', new Set(part.pins.map((p) => p.id)));
+    const group = part.pins.find((p) => p.id === focus)?.group;
+    act(edited({ kind: 'addPins', pins: [{ id, name: '', type: 'unspecified', pads: {}, doubts: [], ...(group ? { group } : {}) }], ...(focus ? { after: focus } : {}) }));
+    act(selected([id]));
+  };
+  const removePins = () => {
+    act(edited({ kind: 'removePins', pins: selection }));
+    act(say(`Removed ${selection.length} ${selection.length === 1 ? 'pin' : 'pins'}. Ctrl+Z brings them back.`));
+    act(selected([]));
+  };
+
+  useCommands([
+    { id: 'filter', title: 'Filter the ledger', key: 'Ctrl+F', group: 'Ledger', run: () => document.getElementById('ledger-filter')?.focus() },
+    { id: 'ledger', title: 'Go to the ledger', key: 'Alt+L', group: 'Ledger', run: () => scroller.current?.focus() },
+    { id: 'fill-down', title: 'Fill the column down the selection', key: 'Ctrl+D', group: 'Ledger', can: () => selection.length > 1, run: fillDown },
+    { id: 'add-pin', title: 'Add a pin', key: 'Alt+A', group: 'Ledger', can: () => !readOnly, run: addPin },
+    { id: 'remove-pins', title: 'Remove the selected pins', key: 'Alt+Del', group: 'Ledger', can: () => selection.length > 0 && !readOnly, run: removePins },
+    { id: 'bundle', title: 'Bundle the selected pins into one', group: 'Ledger', can: () => selection.length > 1 && !readOnly, run: () => act(edited({ kind: 'bundlePins', pins: selection })) },
+    { id: 'split', title: 'Split the bundle', group: 'Ledger', can: () => selection.length === 1 && !readOnly, run: () => act(edited({ kind: 'splitPin', pin: selection[0]! })) },
+  ]);
+
+  const onKeyDown = (e: React.KeyboardEvent) => {
+    if (editing || e.altKey) return;
+    const plain = !e.ctrlKey && !e.metaKey;
+    const steps: Record<string, () => void> = {
+      ArrowDown: () => move(1, e.shiftKey),
+      ArrowUp: () => move(-1, e.shiftKey),
+      PageDown: () => move(20, false),
+      PageUp: () => move(-20, false),
+      ArrowRight: () => setCursor((c) => ({ ...c, column: Math.min(columns.length - 1, c.column + 1) })),
+      ArrowLeft: () => setCursor((c) => ({ ...c, column: Math.max(0, c.column - 1) })),
+      Enter: () => startEdit(),
+      F2: () => startEdit(),
+    };
+    if (plain && steps[e.key]) steps[e.key]!();
+    else if (!plain && e.key.toLowerCase() === 'a') act(selected(rows.flatMap((r) => (r.kind === 'pin' ? [r.pin.id] : []))));
+    else if (plain && e.key.length === 1 && e.key !== ' ' && e.key !== '?') startEdit(e.key);
+    else return;
+    e.preventDefault();
+    e.stopPropagation();
+  };
+
+  const groups = new Set(part.pins.map((p) => p.group ?? '')).size;
+  const active = pinAt(cursor.row);
+  return (
+    <aside aria-label="Ledger" className="relative flex shrink-0 flex-col border-r border-line bg-surface" style={{ width: ledgerWidth }}>
+      <div className="flex h-[38px] shrink-0 items-center gap-2 px-3">
+        <h2 className="font-bold">Ledger</h2>
+        <span className="truncate text-[13px] text-muted">
+          {part.pins.length} pins{groups > 1 ? `, ${groups} groups` : ''}
+          {doubts.length > 0 ? `, ${doubts.length} in doubt` : ''}
+        </span>
+        <label htmlFor="ledger-filter" className="sr-only">
+          Filter the ledger
+        </label>
+        <input id="ledger-filter" type="search" value={filter} placeholder="filter" onChange={(e) => setFilter(e.target.value)} className="ml-auto w-28 min-w-0 rounded-md border border-line px-2 py-0.5 text-[13px]" />
+      </div>
+      <div
+        ref={scroller}
+        role="grid"
+        aria-label="Pins"
+        aria-rowcount={rows.length + 1}
+        aria-colcount={columns.length}
+        aria-multiselectable="true"
+        aria-activedescendant={active ? `pin-${active.id}` : undefined}
+        tabIndex={0}
+        onKeyDown={onKeyDown}
+        onCopy={(e) => {
+          const chosen = rows.flatMap((r) => (r.kind === 'pin' && selectedSet.has(r.pin.id) ? [r.pin] : []));
+          e.clipboardData.setData('text/plain', chosen.map((p) => columns.map((c) => cellText(c.id, p, packageId)).join('\t')).join('\n'));
+          e.preventDefault();
+        }}
+        onPaste={(e) => {
+          if (editing || readOnly) return;
+          e.preventDefault();
+          paste(e.clipboardData.getData('text/plain'));
+        }}
+        className="min-h-0 flex-1 overflow-x-hidden overflow-y-auto"
+      >
+        <div role="row" aria-rowindex={1} className="sticky top-0 z-10 flex h-[26px] items-center border-y border-line bg-surface text-[12px] text-muted">
+          {columns.map((c) => (
+            <div key={c.id} role="columnheader" aria-sort={sort?.column === c.id ? (sort.down ? 'descending' : 'ascending') : 'none'} style={{ flex: `${c.grow} 1 0` }} className="min-w-0 px-2">
+              <button type="button" tabIndex={-1} className="w-full truncate text-left hover:text-ink" onClick={() => setSort((s) => (s?.column !== c.id ? { column: c.id, down: false } : s.down ? null : { column: c.id, down: true }))}>
+                {c.title}
+                {sort?.column === c.id ? (sort.down ? ' ↓' : ' ↑') : ''}
+              </button>
+            </div>
+          ))}
+        </div>
+        <div className="relative" role="rowgroup" style={{ height: list.getTotalSize() }}>
+          {list.getVirtualItems().map((item) => {
+            const row = rows[item.index]!;
+            const style = { transform: `translateY(${item.start}px)`, height: ROW };
+            if (row.kind === 'group') return <GroupRow key={item.key} row={row} style={style} index={item.index} columns={columns.length} onFold={() => act(groupFolded(row.title))} />;
+            return (
+              <PinRow
+                key={item.key}
+                pin={row.pin}
+                columns={columns}
+                style={style}
+                index={item.index}
+                selected={selectedSet.has(row.pin.id)}
+                cursor={cursor.row === item.index ? cursor.column : -1}
+                onClick={click}
+                onOpen={(r, c) => {
+                  setCursor({ row: r, column: c });
+                  if (columns[c]?.editable && !readOnly) setEditing({ pin: row.pin, column: columns[c].id, start: cellText(columns[c].id, row.pin, packageId) });
+                }}
+                editor={editing?.pin.id === row.pin.id ? { column: editing.column, element: <LedgerCellEditor column={editing.column} start={editing.start} onDone={done} onCancel={() => { setEditing(null); scroller.current?.focus(); }} /> } : null}
+              />
+            );
+          })}
+        </div>
+        {part.pins.length === 0 ? (
+          <div className="p-4 text-[13px] text-muted">
+            No pins yet. Paste or drop a pin table in Read, or <Button onClick={addPin}>add a pin</Button>
+          </div>
+        ) : rows.length === 0 ? (
+          <p className="p-4 text-[13px] text-muted">No pin has “{filter}”.</p>
+        ) : null}
+      </div>
+      <Resizer />
+    </aside>
+  );
+}
+
+function Resizer() {
+  const act = useAct();
+  const width = useStore((s) => s.view.ledgerWidth);
+  return (
+    // A separator that can be focused and moved is a control of its own in WAI-ARIA 1.2.
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
+    <div
+      role="separator"
+      aria-orientation="vertical"
+      aria-label="Width of the ledger"
+      aria-valuenow={width}
+      aria-valuemin={260}
+      aria-valuemax={720}
+      // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+      tabIndex={0}
+      onKeyDown={(e) => {
+        if (e.key === 'ArrowLeft') act(ledgerResized(width - 16));
+        if (e.key === 'ArrowRight') act(ledgerResized(width + 16));
+      }}
+      onPointerDown={(e) => e.currentTarget.setPointerCapture(e.pointerId)}
+      onPointerMove={(e) => {
+        if (e.currentTarget.hasPointerCapture(e.pointerId)) act(ledgerResized(e.clientX));
+      }}
+      className="absolute inset-y-0 -right-1 z-20 w-2 cursor-col-resize hover:bg-green/30"
+    />
+  );
+}

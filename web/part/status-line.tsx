@@ -1,0 +1,25 @@
+import { useStore } from '../store';
+import { selectPackageId, selectPart, selectPinById, selectSelection } from '../store/selectors';
+
+/** Package in view, what the selection is, what the station has to say, and the next thing to do. */
+export function StatusLine() {
+  const part = useStore(selectPart);
+  const packageId = useStore(selectPackageId);
+  const selection = useStore(selectSelection);
+  const pins = useStore(selectPinById);
+  const { next, note } = useStore((s) => s.view);
+  const first = pins.get(selection[0] ?? '');
+  const said = selection.length === 0 ? 'nothing selected' : selection.length === 1 && first ? `${first.name} selected` : `${selection.length} pins selected`;
+  return (
+    <footer className="flex h-7 shrink-0 items-center gap-6 border-t border-line bg-surface px-4 text-[12.5px] text-muted">
+      <span id="stage-note" className="font-mono">
+        {note}
+      </span>
+      <span>{part.packages.find((p) => p.id === packageId)?.name ?? 'no package'}</span>
+      <span>{said}</span>
+      <span className="ml-auto font-semibold text-amber" aria-live="polite">
+        {next}
+      </span>
+    </footer>
+  );
+}

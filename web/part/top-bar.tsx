@@ -1,0 +1,113 @@
+import { Popover } from 'radix-ui';
+import { Link, NavLink, useParams } from 'react-router';
+import { useAct, useStore } from '../store';
+import { redone, undone } from '../store/part-slice';
+import { selectPart, selectState, selectTail } from '../store/selectors';
+import { Button, Key } from '../ui/button';
+import { Bow, KiteMark } from '../ui/marks';
+import { Particulars } from './particulars';
+
+export const STATIONS = [
+  { path: 'read', title: 'Read' },
+  { path: 'arrange', title: 'Arrange' },
+  { path: 'join', title: 'Join' },
+  { path: 'prove', title: 'Prove' },
+  { path: 'release', title: 'Release' },
+] as const;
+
+export function TopBar() {
+  const { id } = useParams();
+  const part = useStore(selectPart);
+  const state = useStore(selectState);
+  return (
+    <header className="flex h-14 shrink-0 items-center border-b border-line bg-surface px-3">
+      <div className="flex min-w-0 flex-1 items-center gap-2">
+        <Link to="/" className="flex items-center gap-2 rounded-md px-1 font-bold hover:bg-sunken">
+          <KiteMark />
+          Shelf
+        </Link>
+        <span aria-hidden="true" className="text-muted">
+          /
+        </span>
+        <Popover.Root>
+          <Popover.Trigger className="min-w-0 truncate rounded-md px-1.5 py-0.5 font-mono text-[16px] font-bold hover:bg-sunken" title="Name, maker and other particulars">
+            {part.name}
+          </Popover.Trigger>
+          <Popover.Portal>
+            <Popover.Content align="start" sideOffset={6} aria-label="Particulars" className="z-50 max-h-[80vh] w-[420px] overflow-y-auto rounded-lg border border-line bg-surface p-4 shadow-card">
+              <Particulars />
+            </Popover.Content>
+          </Popover.Portal>
+        </Popover.Root>
+        <span className="shrink-0 rounded-full bg-sunken px-2 text-[12px] text-muted">{state}</span>
+      </div>
+      <Tail id={id!} />
+      <div className="flex flex-1 items-center justify-end gap-1.5">
+        <button type="button" onClick={() => window.dispatchEvent(new Event('kite:palette'))} className="flex items-center gap-4 rounded-md border border-line px-2.5 py-1 text-[13px] text-muted hover:border-green max-[1150px]:hidden">
+          Find or do… <Key name="Ctrl+K" />
+        </button>
+        <History />
+        <Saved />
+      </div>
+    </header>
+  );
+}
+
+/** Five bows on a string: each is filled as far as its station is done, and leads there. */
+function Tail({ id }: { id: string }) {
+  const tail = useStore(selectTail);
+  return (
+    <nav aria-label="Stations" className="relative flex h-full shrink-0 items-stretch">
+      <svg className="pointer-events-none absolute inset-x-0 top-0 h-6 w-full" viewBox="0 0 520 24" preserveAspectRatio="none" aria-hidden="true">
+        <path d="M0 12C40 4 70 4 104 12S170 22 208 14 270 8 312 14 380 18 416 10 480 6 520 12" fill="none" className="stroke-muted" strokeWidth="1" opacity="0.6" />
+      </svg>
+      {STATIONS.map((s) => {
+        const { done, count, warn } = tail[s.path]!;
+        return (
+          <NavLink key={s.path} to={`/part/${id}/${s.path}`} className={({ isActive }) => `relative flex w-[104px] flex-col items-center justify-start rounded-md pt-0.5 leading-[15px] hover:bg-sunken/70 ${isActive ? 'font-bold' : ''}`}>
+            {({ isActive }) => (
+              <>
+                <span className="flex h-[23px] items-center">
+                  <Bow done={done} active={isActive} />
+                </span>
+                <span className={isActive ? 'underline decoration-green decoration-2 underline-offset-2' : ''}>{s.title}</span>
+                <span className={`text-[11.5px] font-normal ${warn ? 'text-amber' : 'text-muted'}`}>{count}</span>
+              </>
+            )}
+          </NavLink>
+        );
+      })}
+    </nav>
+  );
+}
+
+function History() {
+  const act = useAct();
+  const { past, future, readOnly } = useStore((s) => s.part);
+  const undoTitle = past.length > 0 ? `Undo: ${past.at(-1)!.title}` : 'Nothing to undo';
+  const redoTitle = future.length > 0 ? `Redo: ${future[0]!.title}` : 'Nothing to redo';
+  return (
+    <>
+      <Button tone="quiet" aria-label={undoTitle} title={undoTitle} disabled={past.length === 0 || readOnly} onClick={() => act(undone())}>
+        <Turn />
+      </Button>
+      <Button tone="quiet" aria-label={redoTitle} title={redoTitle} disabled={future.length === 0 || readOnly} onClick={() => act(redone())}>
+        <span className="-scale-x-100">
+          <Turn />
+        </span>
+      </Button>
+    </>
+  );
+}
+
+const Turn = () => (
+  <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden="true">
+    <path d="M3 6H10A3.5 3.5 0 0 1 10 13H6M6 2.5 2.5 6 6 9.5" fill="none" stroke="currentColor" strokeWidth="1.5" strokeLinecap="round" strokeLinejoin="round" />
+  </svg>
+);
+
+function Saved() {
+  const { part, saved, trouble, readOnly } = useStore((s) => s.part);
+  const text = readOnly ? 'looking only' : trouble !== null ? 'not saved' : part === saved ? 'saved' : 'saving…';
+  return <span className={`w-20 text-right text-[13px] ${trouble !== null ? 'text-brick' : 'text-muted'}`}>{text}</span>;
+}

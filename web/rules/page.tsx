@@ -1,0 +1,97 @@
+import { Link } from 'react-router';
+import { RULES } from '../../core/checks';
+import { DEFAULT_RULES, safeParseRules, sayProblem, SEVERITIES, SIDES, SIDE_ROLES, type HouseRules, type Severity, type Side } from '../../core/part';
+import { useAct, useStore } from '../store';
+import { keepRules } from '../store/house-rules';
+import { rulesSet } from '../store/view-slice';
+import { Button } from '../ui/button';
+import { Choice, Field } from '../ui/field';
+import { chooseFiles, download, readFileText } from '../ui/files';
+import { KiteMark } from '../ui/marks';
+import { say } from '../ui/toasts';
+
+/** The house rules: how symbols are drawn, which fields are required, how grave each finding is. */
+export function RulesPage() {
+  const act = useAct();
+  const rules = useStore((s) => s.view.rules);
+  const set = (change: Partial<HouseRules>) => {
+    const next = { ...rules, ...change };
+    act(rulesSet(next));
+    void keepRules(next).catch(() => act(say('The rules could not be saved in this browser. Export them to keep them.', 'bad')));
+  };
+  const number = (text: string, least: number, most: number, put: (n: number) => void) => {
+    const n = Number(text.replace(',', '.'));
+    if (Number.isFinite(n) && n >= least && n <= most) put(n);
+    else act(say(`Give a number from ${least} to ${most}.`, 'bad'));
+  };
+  const importRules = async () => {
+    const [file] = await chooseFiles('.json');
+    if (!file) return;
+    const read = safeParseRules(await readFileText(file), file.name);
+    if (read.ok) set(read.value);
+    else act(say(sayProblem(read.problems[0]!), 'bad'));
+  };
+  const whole = (n: number) => Math.round(n);
+  return (
+    <div className="flex h-full flex-col">
+      <header className="flex h-14 shrink-0 items-center gap-4 border-b border-line bg-surface px-4">
+        <Link to="/" className="flex items-center gap-2 rounded-md px-1 font-bold hover:bg-sunken">
+          <KiteMark />
+          Shelf
+        </Link>
+        <span aria-hidden="true" className="text-muted">
+          /
+        </span>
+        <h1 className="text-base font-bold">House rules</h1>
+        <div className="ml-auto flex gap-2">
+          <Button onClick={() => void importRules()}>Import…</Button>
+          <Button onClick={() => download('house-rules.json', `${JSON.stringify(rules, null, 2)}\n`, 'application/json')}>Export</Button>
+          <Button tone="bad" onClick={() => set(DEFAULT_RULES)}>
+            Back to the defaults
+          </Button>
+        </div>
+      </header>
+      <main className="min-h-0 flex-1 overflow-y-auto p-5">
+        <div className="mx-auto grid max-w-5xl grid-cols-2 gap-6">
+          <section aria-label="Drawing" className="rounded-lg border border-line bg-surface p-4">
+            <h2 className="mb-2 font-semibold">Drawing</h2>
+            <div className="grid grid-cols-3 gap-3">
+              <Field label="Grid step, mm" value={String(rules.stepMm)} onDone={(t) => number(t, 0.1, 10, (stepMm) => set({ stepMm }))} />
+              <Field label="Pin length, steps" value={String(rules.pinLength)} onDone={(t) => number(t, 1, 10, (n) => set({ pinLength: whole(n) }))} />
+              <Field label="Pin pitch, steps" value={String(rules.pitch)} onDone={(t) => number(t, 1, 4, (n) => set({ pitch: whole(n) }))} />
+              <Field label="Gap between groups" value={String(rules.groupGap)} onDone={(t) => number(t, 0, 4, (n) => set({ groupGap: whole(n) }))} />
+              <Field label="Most pins in a unit" value={String(rules.maxPinsPerUnit)} onDone={(t) => number(t, 2, 400, (n) => set({ maxPinsPerUnit: whole(n) }))} />
+              <Choice label="Supplies apart" value={rules.suppliesApart ? 'yes' : 'no'} options={[{ value: 'yes', label: 'their own unit' }, { value: 'no', label: 'with the signals' }]} onChange={(v) => set({ suppliesApart: v === 'yes' })} />
+            </div>
+            <h3 className="mt-4 mb-1 text-[13px] font-semibold">Sides</h3>
+            <div className="grid grid-cols-3 gap-3">
+              {SIDE_ROLES.map((role) => (
+                <Choice key={role} label={role} value={rules.sides[role]} options={SIDES.map((s) => ({ value: s, label: s }))} onChange={(s) => set({ sides: { ...rules.sides, [role]: s as Side } })} />
+              ))}
+            </div>
+            <h3 className="mt-4 mb-1 text-[13px] font-semibold">Required fields</h3>
+            <Field label="Separated by commas" value={rules.required.join(', ')} onDone={(t) => set({ required: t.split(',').map((f) => f.trim()).filter(Boolean) })} />
+          </section>
+          <section aria-label="Findings" className="rounded-lg border border-line bg-surface p-4">
+            <h2 className="mb-2 font-semibold">
+              Findings <span className="font-normal text-muted">{RULES.length} rules</span>
+            </h2>
+            <ul className="flex flex-col gap-1">
+              {RULES.map((r) => (
+                <li key={r.id} className="grid grid-cols-[1fr_120px] items-center gap-3 text-[13px]">
+                  <span title={r.why}>{r.title}</span>
+                  <Choice hideLabel label={`Severity of ${r.id}`} value={rules.severities[r.id] ?? r.severity} options={[...SEVERITIES, 'off'].map((s) => ({ value: s, label: s === r.severity ? `${s} (default)` : s }))} onChange={(s) => set({ severities: withSeverity(rules, r.id, s as Severity | 'off', r.severity) })} />
+                </li>
+              ))}
+            </ul>
+          </section>
+        </div>
+      </main>
+    </div>
+  );
+}
+
+function withSeverity(rules: HouseRules, id: string, severity: Severity | 'off', usual: Severity): HouseRules['severities'] {
+  const { [id]: _before, ...others } = rules.severities;
+  return severity === usual ? others : { ...others, [id]: severity };
+}

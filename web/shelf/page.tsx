@@ -1,0 +1,137 @@
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { emptyPart, sayProblem, type Part } from '../../core/part';
+import { useCommands } from '../commands/registry';
+import { useAct, useStore } from '../store';
+import { db, sayStorageError } from '../store/db';
+import { addParts, removeParts, restoreParts } from '../store/library';
+import type { Summary } from '../store/records';
+import { Button, Key } from '../ui/button';
+import { Empty } from '../ui/card';
+import { Drop } from '../ui/drop';
+import { chooseFiles, download, readFileBytes, readFileText } from '../ui/files';
+import { KiteMark } from '../ui/marks';
+import { nextTheme } from '../ui/theme';
+import { say } from '../ui/toasts';
+import { core } from '../workers/core';
+import { ShelfCard } from './card';
+
+/** The library: every part with its state, search, start, import, export. */
+export function ShelfPage() {
+  const act = useAct();
+  const navigate = useNavigate();
+  const rules = useStore((s) => s.view.rules);
+  const [summaries, setSummaries] = useState<Summary[] | null>(null);
+  const [query, setQuery] = useState('');
+  const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
+
+  const refresh = useCallback(async () => {
+    try {
+      setSummaries((await db.summaries.toArray()).sort((a, b) => a.name.localeCompare(b.name)));
+    } catch (error) {
+      setSummaries([]);
+      act(say(sayStorageError(error), 'bad'));
+    }
+  }, [act]);
+  useEffect(() => void refresh(), [refresh]);
+
+  const shown = useMemo(() => {
+    const words = query.toLowerCase().split(/\s+/).filter(Boolean);
+    return (summaries ?? []).filter((s) => words.every((w) => s.words.includes(w) || s.state.includes(w)));
+  }, [summaries, query]);
+
+  const start = async () => {
+    const names = new Set((summaries ?? []).map((s) => s.name));
+    let n = 1;
+    while (names.has(`NEW-${n}`)) n++;
+    const [id] = await addParts([emptyPart(`NEW-${n}`)], rules);
+    void navigate(`/part/${id}/read`);
+  };
+
+  const take = async (files: File[]) => {
+    const parts: Part[] = [];
+    for (const file of files) {
+      const read = /\.zip$/i.test(file.name) ? await core.readArchive(await readFileBytes(file), file.name) : await core.parsePart(await readFileText(file), file.name);
+      if (!read.ok) act(say(read.problems.slice(0, 2).map(sayProblem).join(' '), 'bad'));
+      else if ('parts' in read.value) {
+        parts.push(...read.value.parts);
+        if (read.value.problems.length > 0) act(say(read.value.problems.slice(0, 2).map(sayProblem).join(' '), 'bad'));
+      } else parts.push(read.value);
+    }
+    if (parts.length === 0) return;
+    await addParts(parts, rules);
+    await refresh();
+    act(say(`Added ${parts.map((p) => p.name).slice(0, 4).join(', ')}${parts.length > 4 ? ' and more' : ''}.`));
+  };
+
+  const exportParts = async () => {
+    const ids = picked.size > 0 ? [...picked] : shown.map((s) => s.id);
+    const records = (await db.parts.bulkGet(ids)).filter((r) => r !== undefined);
+    if (records.length === 0) return;
+    download('library.kite.zip', await core.packLibrary(records.map((r) => r.part)), 'application/zip');
+  };
+
+  const remove = async (ids: string[]) => {
+    const removed = await removeParts(ids);
+    setPicked(new Set());
+    await refresh();
+    const names = removed.records.map((r) => r.part.name).join(', ');
+    act(say(`Deleted ${names}.`, 'plain', { label: 'Undo', run: () => void restoreParts(removed).then(refresh) }));
+  };
+
+  const toggle = (id: string) => setPicked((was) => new Set(was.has(id) ? [...was].filter((p) => p !== id) : [...was, id]));
+
+  useCommands([
+    { id: 'start', title: 'Start a part', key: 'Alt+P', group: 'Shelf', run: () => void start() },
+    { id: 'import', title: 'Import part files or an archive…', group: 'Shelf', run: () => void chooseFiles('.json,.zip', true).then(take) },
+    { id: 'export', title: 'Export the parts shown as an archive', group: 'Shelf', run: () => void exportParts() },
+    { id: 'search', title: 'Search the Shelf', key: '/', group: 'Shelf', run: () => document.getElementById('shelf-search')?.focus() },
+    { id: 'rules', title: 'House rules', group: 'Shelf', run: () => void navigate('/rules') },
+    { id: 'theme', title: 'Change the theme', group: 'Shelf', run: () => void act(say(`Theme: ${nextTheme()}.`)) },
+    ...(summaries ?? []).map((s) => ({ id: `open ${s.id}`, title: `Open ${s.name}`, group: 'Parts', run: () => void navigate(`/part/${s.id}/read`) })),
+  ]);
+
+  return (
+    <Drop label="Drop part files or archives to add them" onFiles={(f) => void take(f)} className="flex h-full flex-col">
+      <header className="flex h-14 shrink-0 items-center gap-4 border-b border-line bg-surface px-4">
+        <KiteMark />
+        <h1 className="text-base font-bold">Shelf</h1>
+        <span className="text-muted">{summaries === null ? '' : `${summaries.length} parts`}</span>
+        <label htmlFor="shelf-search" className="sr-only">
+          Search parts
+        </label>
+        <input id="shelf-search" type="search" value={query} onChange={(e) => setQuery(e.target.value)} placeholder="Search names, words, pins, states" className="ml-4 w-80 rounded-md border border-line px-3 py-1" />
+        <div className="ml-auto flex items-center gap-2">
+          <Button tone="main" keyName="Alt+P" onClick={() => void start()}>
+            Start a part
+          </Button>
+          <Button onClick={() => void chooseFiles('.json,.zip', true).then(take)}>Import…</Button>
+          <Button onClick={() => void exportParts()}>{picked.size > 0 ? `Export ${picked.size}` : 'Export all'}</Button>
+          {picked.size > 0 ? (
+            <Button tone="bad" onClick={() => void remove([...picked])}>
+              Delete {picked.size}
+            </Button>
+          ) : null}
+          <Link to="/rules" className="rounded-md px-2 py-1 text-[13px] hover:bg-sunken">
+            House rules
+          </Link>
+          <Button tone="quiet" onClick={() => window.dispatchEvent(new Event('kite:palette'))}>
+            Find or do <Key name="Ctrl+K" />
+          </Button>
+        </div>
+      </header>
+      <main className="min-h-0 flex-1 overflow-y-auto p-5">
+        {summaries !== null && shown.length === 0 ? (
+          <Empty title={query ? `No part has “${query}”` : 'The Shelf is empty'}>
+            {query ? 'Names, makers, descriptions, keywords, pin names and states are searched.' : 'Start a part and paste its pin table, or drop part files here.'}
+          </Empty>
+        ) : null}
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-4">
+          {shown.map((s) => (
+            <ShelfCard key={s.id} summary={s} picked={picked.has(s.id)} onPick={() => toggle(s.id)} onDelete={() => void remove([s.id])} />
+          ))}
+        </ul>
+      </main>
+    </Drop>
+  );
+}

@@ -1,0 +1,181 @@
+import { useEffect, useMemo, useRef, useState, type PointerEvent, type RefObject } from 'react';
+import { connectPoint, type Part, type Pin } from '../../../core/part';
+import { dropPorts, moveEdit, moveToUnitEdit } from '../../../core/arrange';
+import { useAct, useStore } from '../../store';
+import { edited } from '../../store/part-slice';
+import { selectFindingsByPin, selectNodes, selectPackageId, selectPadJoined, selectPinById, selectSelectedSet, selectSelection } from '../../store/selectors';
+import { nextSet, selected, unitChosen } from '../../store/view-slice';
+import { idle, isFar, type Gesture } from './gestures/gesture';
+import { targetAt, type PlacedUnit, type Target } from './layout';
+import { UnitView } from './unit-view';
+import { inView, type ViewControl } from './view';
+
+interface Props {
+  part: Part;
+  units: PlacedUnit[];
+  view: ViewControl;
+  frame: RefObject<HTMLDivElement | null>;
+  sheet: RefObject<SVGGElement | null>;
+  /** A proposal is being shown: look, do not touch. */
+  still: boolean;
+}
+
+/** The sheet: all units on the grid. */
+export function Canvas({ part, units, view, frame, sheet, still }: Props) {
+  const act = useAct();
+  const selection = useStore(selectSelection);
+  const selectedSet = useStore(selectSelectedSet);
+  const packageId = useStore(selectPackageId);
+  const padJoined = useStore(selectPadJoined);
+  const nodes = useStore(selectNodes);
+  const findings = useStore(selectFindingsByPin);
+  const storedPins = useStore(selectPinById);
+  const next = useStore((s) => s.view.next);
+  const readOnly = useStore((s) => s.part.readOnly);
+  const pins = useMemo(() => (still ? new Map(part.pins.map((p) => [p.id, p])) : storedPins), [still, part.pins, storedPins]);
+  const joins = useMemo(() => ({ packageId, pads: padJoined, nodes, findings }), [packageId, padJoined, nodes, findings]);
+  const [gesture, setGesture] = useState<Gesture>(idle);
+  const [size, setSize] = useState({ width: 900, height: 700 });
+  const space = useRef(false);
+
+  useEffect(() => {
+    const observer = new ResizeObserver(([entry]) => setSize({ width: entry!.contentRect.width, height: entry!.contentRect.height }));
+    if (frame.current) observer.observe(frame.current);
+    return () => observer.disconnect();
+  }, [frame]);
+  useEffect(() => {
+    const key = (e: KeyboardEvent) => {
+      if (e.key === ' ' && e.target === document.body) e.preventDefault();
+      if (e.key === ' ') space.current = e.type === 'keydown';
+      if (e.key === 'Escape' && e.type === 'keydown') setGesture(idle);
+    };
+    window.addEventListener('keydown', key);
+    window.addEventListener('keyup', key);
+    return () => {
+      window.removeEventListener('keydown', key);
+      window.removeEventListener('keyup', key);
+    };
+  }, []);
+
+  const onPointerDown = (e: PointerEvent<SVGSVGElement>) => {
+    frame.current?.focus({ preventScroll: true });
+    e.currentTarget.setPointerCapture(e.pointerId);
+    if (e.button === 1 || space.current) return setGesture({ state: 'panning', x: e.clientX, y: e.clientY });
+    if (e.button !== 0) return;
+    const port = (e.target as Element).closest<SVGGElement>('[data-port]');
+    const unit = (e.target as Element).closest<SVGGElement>('[data-unit]')?.dataset['unit'];
+    const pin = port?.dataset['pin'];
+    const add = e.shiftKey || e.ctrlKey || e.metaKey;
+    if (port && pin && unit) {
+      if (add) act(selected(selectedSet.has(pin) ? selection.filter((id) => id !== pin) : [...selection, pin]));
+      else if (!selectedSet.has(pin)) act(selected([pin]));
+      act(unitChosen(unit));
+      if (!still && !readOnly) setGesture({ state: 'pointing', pin, port: port.dataset['port']!, unit, x: e.clientX, y: e.clientY });
+      return;
+    }
+    if (unit) act(unitChosen(unit));
+    setGesture({ state: 'pressing', x: e.clientX, y: e.clientY, add });
+  };
+
+  const onPointerMove = (e: PointerEvent<SVGSVGElement>) => {
+    const at = view.toSheet(e.clientX, e.clientY);
+    const note = document.getElementById('stage-note');
+    // Written past React: the position changes with every pixel and nothing else depends on it.
+    if (note && gesture.state !== 'dragging') note.textContent = `x ${Math.round(at.x / 100)}  y ${-Math.round(at.y / 100)} steps   zoom ${Math.round((view.live.current.scale / 0.2) * 100)}%`;
+    if (gesture.state === 'panning') {
+      view.panBy(e.clientX - gesture.x, e.clientY - gesture.y);
+      setGesture({ ...gesture, x: e.clientX, y: e.clientY });
+    } else if (gesture.state === 'pointing' && isFar(gesture, e.clientX, e.clientY)) setGesture({ state: 'dragging', pin: gesture.pin, port: gesture.port, unit: gesture.unit, target: undefined });
+    else if (gesture.state === 'dragging') {
+      const target = targetAt(units, at.x, at.y);
+      if (target?.unit.unit.id !== gesture.target?.unit.unit.id || target?.side !== gesture.target?.side || target?.at !== gesture.target?.at) setGesture({ ...gesture, target });
+    } else if (gesture.state === 'pressing' && isFar(gesture, e.clientX, e.clientY)) {
+      const from = view.toSheet(gesture.x, gesture.y);
+      setGesture({ state: 'boxing', x1: from.x, y1: from.y, x2: at.x, y2: at.y, add: gesture.add });
+    } else if (gesture.state === 'boxing') setGesture({ ...gesture, x2: at.x, y2: at.y });
+  };
+
+  const onPointerUp = () => {
+    if (gesture.state === 'pressing' && !gesture.add) act(selected([]));
+    if (gesture.state === 'boxing') {
+      const inside = pinsInBox(units, gesture);
+      act(selected(gesture.add ? [...new Set([...selection, ...inside])] : inside));
+    }
+    if (gesture.state === 'dragging' && gesture.target) drop(gesture, gesture.target);
+    setGesture(idle);
+  };
+
+  const drop = (g: Extract<Gesture, { state: 'dragging' }>, target: Target) => {
+    const source = units.find((u) => u.unit.id === g.unit);
+    if (!source) return;
+    const portOf = new Map(Object.entries(source.unit.binding).map(([port, pin]) => [pin, port]));
+    const moving = selection.filter((id) => portOf.has(id));
+    if (target.unit.unit.id === g.unit) {
+      const moves = dropPorts(source.drawing, moving.map((id) => portOf.get(id)!), g.port, target.side, target.at);
+      const held = source.drawing.ports.find((p) => p.id === g.port)!;
+      if (held.side !== target.side || held.at !== target.at) act(edited(moveEdit(source.drawing, moves, 'move pins')));
+    } else act(edited(moveToUnitEdit(part, moving.length > 0 ? moving : [g.pin], target.unit.unit.id, target.side, target.at, 2)));
+  };
+
+  const visible = inView(units, view.settled, size.width, size.height);
+  const small = view.settled.scale < 0.055;
+  return (
+    <div
+      ref={frame}
+      // The stage takes the focus, so that its keys are its own; its pins are reached in the ledger.
+      // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+      tabIndex={0}
+      role="group"
+      aria-label={`Drawing of ${part.name}: ${units.length} units. ${next}`}
+      className="absolute inset-0 overflow-hidden bg-paper outline-offset-[-2px]"
+      style={{ backgroundImage: 'radial-gradient(circle, var(--dots) 1px, transparent 1.2px)', backgroundSize: 'var(--dot, 20px) var(--dot, 20px)', backgroundPosition: 'var(--dot-x, 0) var(--dot-y, 0)' }}
+    >
+      <svg
+        className={`drawing h-full w-full touch-none select-none ${gesture.state === 'dragging' ? 'cursor-grabbing' : ''}`}
+        onPointerDown={onPointerDown}
+        onPointerMove={onPointerMove}
+        onPointerUp={onPointerUp}
+        onPointerLeave={() => gesture.state === 'idle' && act(nextSet({ next, note: '' }))}
+        onPointerCancel={() => setGesture(idle)}
+      >
+        <g ref={sheet} transform={`translate(${view.live.current.x} ${view.live.current.y}) scale(${view.live.current.scale})`}>
+          {visible.map((u) => (
+            <UnitView key={u.unit.id} part={part} placed={u} pins={pins} selected={selectedSet} joins={joins} small={small} />
+          ))}
+          {gesture.state === 'boxing' ? <rect x={Math.min(gesture.x1, gesture.x2)} y={Math.min(gesture.y1, gesture.y2)} width={Math.abs(gesture.x2 - gesture.x1)} height={Math.abs(gesture.y2 - gesture.y1)} className="fill-halo/25 stroke-green" strokeWidth={4} /> : null}
+          {gesture.state === 'dragging' && gesture.target ? <Landing target={gesture.target} pin={pins.get(gesture.pin)} count={selection.length} /> : null}
+        </g>
+      </svg>
+    </div>
+  );
+}
+
+/** Shows where a dragged pin will land. */
+function Landing({ target, pin, count }: { target: Target; pin: Pin | undefined; count: number }) {
+  const { unit, side, at } = target;
+  const point = connectPoint(unit.drawing.body, { id: '', side, at, length: 2 });
+  const [x, y] = [unit.x + point.x * 100, unit.y - point.y * 100];
+  return (
+    <g pointerEvents="none">
+      <circle cx={x} cy={y} r={46} className="fill-halo/70 stroke-green" strokeWidth={8} />
+      <text x={x} y={y - 80} fontSize={60} textAnchor="middle" fontWeight={700}>
+        {pin?.name}
+        {count > 1 ? ` and ${count - 1} more` : ''}: {unit.unit.label} {side} {at}
+      </text>
+    </g>
+  );
+}
+
+function pinsInBox(units: readonly PlacedUnit[], box: { x1: number; y1: number; x2: number; y2: number }): string[] {
+  const [left, right] = [Math.min(box.x1, box.x2), Math.max(box.x1, box.x2)];
+  const [top, base] = [Math.min(box.y1, box.y2), Math.max(box.y1, box.y2)];
+  const ids = units.flatMap((u) =>
+    u.drawing.ports.flatMap((port) => {
+      const p = connectPoint(u.drawing.body, port);
+      const [x, y] = [u.x + p.x * 100, u.y - p.y * 100];
+      const pin = u.unit.binding[port.id];
+      return pin !== undefined && x >= left && x <= right && y >= top && y <= base ? [pin] : [];
+    }),
+  );
+  return [...new Set(ids)];
+}

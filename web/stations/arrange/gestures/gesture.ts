@@ -1,0 +1,18 @@
+import type { Target } from '../layout';
+
+/**
+ * What the pointer is doing on the sheet, as named states. A press becomes a drag or a box only after a few pixels, so
+ * that a click with an unsteady hand stays a click.
+ */
+export type Gesture =
+  | { state: 'idle' }
+  | { state: 'pointing'; pin: string; port: string; unit: string; x: number; y: number }
+  | { state: 'dragging'; pin: string; port: string; unit: string; target: Target | undefined }
+  | { state: 'pressing'; x: number; y: number; add: boolean }
+  | { state: 'boxing'; x1: number; y1: number; x2: number; y2: number; add: boolean }
+  | { state: 'panning'; x: number; y: number };
+
+export const idle: Gesture = { state: 'idle' };
+
+const FAR = 4;
+export const isFar = (g: { x: number; y: number }, x: number, y: number): boolean => Math.hypot(x - g.x, y - g.y) > FAR;

@@ -1,0 +1,112 @@
+import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
+import type { PlacedUnit } from './layout';
+
+export interface View {
+  /** Pixels of the sheet's origin, and pixels a hundredth of a step. */
+  x: number;
+  y: number;
+  scale: number;
+}
+
+const LIMITS = { min: 0.012, max: 1.2 };
+
+export interface ViewControl {
+  /** The view as it was last settled; what stands in it is drawn. */
+  settled: View;
+  live: RefObject<View>;
+  panBy: (dx: number, dy: number) => void;
+  zoomBy: (factor: number, cx?: number, cy?: number) => void;
+  show: (units: readonly { x: number; y: number; halfWidth: number; halfHeight: number }[]) => void;
+  toSheet: (clientX: number, clientY: number) => { x: number; y: number };
+}
+
+/**
+ * Pan and zoom without React in the way: while a person moves the sheet only one transform and the dots' position
+ * change; what has come into view is drawn when the hand rests.
+ */
+export function useView(frame: RefObject<HTMLDivElement | null>, sheet: RefObject<SVGGElement | null>): ViewControl {
+  const live = useRef<View>({ x: 40, y: 40, scale: 0.2 });
+  const [settled, setSettled] = useState<View>(live.current);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+
+  const apply = useCallback(() => {
+    const { x, y, scale } = live.current;
+    sheet.current?.setAttribute('transform', `translate(${x} ${y}) scale(${scale})`);
+    const step = scale * 100;
+    const dots = step >= 9 ? step : step * 5;
+    frame.current?.style.setProperty('--dot', `${dots}px`);
+    frame.current?.style.setProperty('--dot-x', `${(x % dots) - dots / 2}px`);
+    frame.current?.style.setProperty('--dot-y', `${(y % dots) - dots / 2}px`);
+    clearTimeout(timer.current);
+    timer.current = setTimeout(() => setSettled({ ...live.current }), 70);
+  }, [frame, sheet]);
+
+  const panBy = useCallback(
+    (dx: number, dy: number) => {
+      live.current = { ...live.current, x: live.current.x + dx, y: live.current.y + dy };
+      apply();
+    },
+    [apply],
+  );
+
+  const zoomBy = useCallback(
+    (factor: number, cx?: number, cy?: number) => {
+      const box = frame.current!.getBoundingClientRect();
+      const [px, py] = [(cx ?? box.left + box.width / 2) - box.left, (cy ?? box.top + box.height / 2) - box.top];
+      const { x, y, scale } = live.current;
+      const next = Math.min(LIMITS.max, Math.max(LIMITS.min, scale * factor));
+      live.current = { scale: next, x: px - ((px - x) / scale) * next, y: py - ((py - y) / scale) * next };
+      apply();
+    },
+    [apply, frame],
+  );
+
+  const show = useCallback<ViewControl['show']>(
+    (units) => {
+      const box = frame.current?.getBoundingClientRect();
+      if (!box || units.length === 0) return;
+      const left = Math.min(...units.map((u) => u.x - u.halfWidth)) - 100;
+      const right = Math.max(...units.map((u) => u.x + u.halfWidth)) + 100;
+      const top = Math.min(...units.map((u) => u.y - u.halfHeight)) - 100;
+      const base = Math.max(...units.map((u) => u.y + u.halfHeight)) + 100;
+      // The bar of units above and the card below keep their room.
+      const room = { top: 52, base: 24 };
+      const height = box.height - room.top - room.base;
+      const scale = Math.min(0.28, box.width / (right - left), height / (base - top));
+      live.current = { scale, x: (box.width - (left + right) * scale) / 2, y: room.top + (height - (top + base) * scale) / 2 };
+      apply();
+    },
+    [apply, frame],
+  );
+
+  const toSheet = useCallback(
+    (clientX: number, clientY: number) => {
+      const box = frame.current!.getBoundingClientRect();
+      const { x, y, scale } = live.current;
+      return { x: (clientX - box.left - x) / scale, y: (clientY - box.top - y) / scale };
+    },
+    [frame],
+  );
+
+  useEffect(() => {
+    const el = frame.current;
+    if (!el) return;
+    const onWheel = (e: WheelEvent) => {
+      e.preventDefault();
+      if (e.ctrlKey || e.metaKey) zoomBy(Math.exp(-e.deltaY * 0.0022), e.clientX, e.clientY);
+      else panBy(-(e.shiftKey ? e.deltaY : e.deltaX), e.shiftKey ? 0 : -e.deltaY);
+    };
+    el.addEventListener('wheel', onWheel, { passive: false });
+    return () => el.removeEventListener('wheel', onWheel);
+  }, [frame, panBy, zoomBy]);
+
+  return { settled, live, panBy, zoomBy, show, toSheet };
+}
+
+/** The units that stand in view, with a margin. */
+export function inView(units: readonly PlacedUnit[], view: View, width: number, height: number): PlacedUnit[] {
+  const margin = 200;
+  const [left, top] = [-view.x / view.scale - margin, -view.y / view.scale - margin];
+  const [right, base] = [left + width / view.scale + 2 * margin, top + height / view.scale + 2 * margin];
+  return units.filter((u) => u.x + u.halfWidth > left && u.x - u.halfWidth < right && u.y + u.halfHeight > top && u.y - u.halfHeight < base);
+}

@@ -1,0 +1,84 @@
+import { useState } from 'react';
+import { sayProblem } from '../../../core/part';
+import type { SpiceModel } from '../../../core/spice';
+import { useAct, useStore } from '../../store';
+import { edited } from '../../store/part-slice';
+import { selectPart } from '../../store/selectors';
+import { Button } from '../../ui/button';
+import { Card } from '../../ui/card';
+import { Drop } from '../../ui/drop';
+import { chooseFiles, readFileText } from '../../ui/files';
+import { core } from '../../workers/core';
+
+/** Takes a SPICE file by drop, paste or choice, lists its models, and makes the chosen one the part's. */
+export function ModelForm({ onDone }: { onDone: () => void }) {
+  const act = useAct();
+  const part = useStore(selectPart);
+  const current = part.models[0];
+  const [source, setSource] = useState({ text: current?.source ?? '', name: current?.fileName ?? 'pasted model' });
+  const [models, setModels] = useState<SpiceModel[]>([]);
+  const [message, setMessage] = useState<string | null>(null);
+
+  const read = async (text: string, name: string) => {
+    setSource({ text: text.length > 400_000 ? '' : text, name });
+    const list = await core.readModels(text, name);
+    setModels(list.ok ? list.value.models.filter((m) => m.inside.length === 0) : []);
+    setMessage((list.ok ? list.value.problems : list.problems).slice(0, 2).map(sayProblem).join(' ') || null);
+    setFull(text);
+  };
+  const [full, setFull] = useState(current?.source ?? '');
+  const fromFiles = async ([file]: File[]) => {
+    if (file) await read(await readFileText(file), file.name);
+  };
+  const take = (model: SpiceModel) => {
+    const ties = current?.source === full && current.chosen === model.name ? current.ties : {};
+    act(edited({ kind: 'setModel', model: { id: current?.id ?? 'm1', fileName: source.name, source: full, chosen: model.name, ties } }));
+    onDone();
+  };
+  return (
+    <Card label="SPICE model" title="SPICE model" aside="drop a file here, paste its text, or choose it" className="mx-4 mb-2 shrink-0">
+      <Drop label="Drop the model file" onFiles={(f) => void fromFiles(f)}>
+        <div className="grid grid-cols-[1fr_320px] gap-3">
+          <div>
+            <label htmlFor="model-text" className="sr-only">
+              Text of the model file
+            </label>
+            <textarea id="model-text" spellCheck={false} value={source.text} placeholder={'* connections: …\n.subckt NAME in+ in- vcc vee out'} onChange={(e) => void read(e.target.value, source.name)} className="h-32 w-full resize-none rounded-md border border-line p-2 font-mono text-[12px] whitespace-pre" />
+          </div>
+          <div className="max-h-32 overflow-y-auto">
+            {models.length === 0 ? <p className="text-[13px] text-muted">The models of the file are listed here.</p> : null}
+            <ul className="flex flex-col gap-1">
+              {models.slice(0, 200).map((m) => (
+                <li key={`${m.name} ${m.line}`}>
+                  <Button className="w-full justify-between" onClick={() => take(m)}>
+                    <span className="font-mono font-bold">{m.name}</span>
+                    <span className="text-muted">
+                      {m.device}, {m.nodes.length} nodes
+                    </span>
+                  </Button>
+                </li>
+              ))}
+            </ul>
+          </div>
+        </div>
+        {message ? (
+          <p role="alert" className="mt-2 text-[13px] text-brick">
+            {message}
+          </p>
+        ) : null}
+        <div className="mt-2 flex gap-2">
+          <Button onClick={() => void chooseFiles('.lib,.cir,.mod,.sub,.txt,.spi,.sp').then(fromFiles)}>Choose a file…</Button>
+          {current ? (
+            <Button tone="bad" onClick={() => { act(edited({ kind: 'removeModel', model: current.id })); onDone(); }}>
+              Remove the model
+            </Button>
+          ) : null}
+          {current && models.length === 0 ? <Button onClick={() => void read(current.source, current.fileName)}>Choose another model of {current.fileName}</Button> : null}
+          <Button tone="quiet" onClick={onDone}>
+            Close
+          </Button>
+        </div>
+      </Drop>
+    </Card>
+  );
+}

@@ -1,0 +1,106 @@
+import { useEffect, useRef, useState } from 'react';
+import { ELECTRICAL_TYPES, padsIn, type Doubt, type Pin } from '../../../core/part';
+import { useCommands } from '../../commands/registry';
+import { typeFromText } from '../../part/ledger-columns';
+import { useAct, useStore } from '../../store';
+import { edited } from '../../store/part-slice';
+import { selectDoubts, selectPackageId, selectSelection } from '../../store/selectors';
+import { selected } from '../../store/view-slice';
+import { Button } from '../../ui/button';
+import { Card } from '../../ui/card';
+
+const FIELD_WORDS: Record<Doubt['field'], string> = { number: 'number', name: 'name', type: 'type', activeLow: 'active level', description: 'description', group: 'group' };
+
+const valueOf = (pin: Pin, field: Doubt['field'], number: string): string =>
+  field === 'activeLow' ? (pin.activeLow ? 'active low' : 'active high') : field === 'number' ? number : ((pin[field] as string | undefined) ?? '');
+
+/** One doubt at a time: the reason, what stands, the other candidates, one key each. */
+export function DoubtCard() {
+  const act = useAct();
+  const doubts = useStore(selectDoubts);
+  const selection = useStore(selectSelection);
+  const packageId = useStore(selectPackageId);
+  const [index, setIndex] = useState(0);
+  const typed = useRef<HTMLInputElement>(null);
+  const own = doubts.findIndex((d) => d.pin.id === selection.at(-1));
+  const at = own >= 0 && doubts[index]?.pin.id !== selection.at(-1) ? own : Math.min(index, doubts.length - 1);
+  const current = doubts[at];
+
+  const go = (to: number) => {
+    const next = ((to % doubts.length) + doubts.length) % doubts.length;
+    setIndex(next);
+    const d = doubts[next];
+    if (d) act(selected([d.pin.id]));
+  };
+  const settle = (value?: string) => {
+    if (!current) return;
+    const { pin, doubt } = current;
+    act(edited({ kind: 'settleDoubt', pin: pin.id, field: doubt.field, ...(value === undefined ? {} : { value }) }));
+    const rest = doubts.filter((d) => d !== current);
+    const next = rest[Math.min(at, rest.length - 1)];
+    setIndex(Math.min(at, Math.max(0, rest.length - 1)));
+    act(selected(next ? [next.pin.id] : [pin.id]));
+  };
+  const stands = current ? valueOf(current.pin, current.doubt.field, padsIn(current.pin, packageId).join(', ')) : '';
+  const choices = current ? [stands, ...(current.doubt.candidates ?? []).filter((c) => c !== stands)].slice(0, 6) : [];
+
+  useCommands([
+    { id: 'next-doubt', title: 'Next doubt', key: 'N or Alt+N', group: 'Doubts', can: () => doubts.length > 0, run: () => go(own >= 0 || selection.length === 0 ? (selection.length === 0 ? at : at + 1) : at) },
+    { id: 'previous-doubt', title: 'Previous doubt', key: 'Shift+N', group: 'Doubts', can: () => doubts.length > 0, run: () => go(at - 1) },
+    ...choices.map((c, i) => ({ id: `choose-${i}`, title: i === 0 ? `Keep ${c}` : `Take ${c}`, key: String(i + 1), group: 'Doubts', can: () => current !== undefined, run: () => settle(i === 0 ? undefined : c) })),
+    { id: 'type-doubt', title: 'Type another value', key: '0', group: 'Doubts', can: () => current !== undefined, run: () => typed.current?.focus() },
+  ]);
+  useEffect(() => setIndex((i) => Math.min(i, Math.max(0, doubts.length - 1))), [doubts.length]);
+  if (!current) return null;
+  const { pin, doubt } = current;
+  return (
+    <div className="shrink-0 px-4 pb-3">
+      <Card
+        label="Doubt"
+        tone="doubt"
+        title={
+          <>
+            Doubt {at + 1} of {doubts.length}: {FIELD_WORDS[doubt.field]} of <span className="font-mono">{pin.name || '(no name)'}</span>
+          </>
+        }
+        aside={`terminal ${padsIn(pin, packageId).join(', ') || '–'}`}
+      >
+        <p className="mb-2 text-[13px]">{doubt.reason}</p>
+        <div className="flex flex-wrap items-center gap-1.5">
+          {choices.map((c, i) => (
+            <Button key={c} tone={i === 0 ? 'main' : 'plain'} keyName={String(i + 1)} onClick={() => settle(i === 0 ? undefined : c)}>
+              {i === 0 ? `keep ${c || 'empty'}` : c}
+            </Button>
+          ))}
+          <label htmlFor="doubt-typed" className="sr-only">
+            Another value
+          </label>
+          <input
+            id="doubt-typed"
+            ref={typed}
+            key={`${pin.id} ${doubt.field}`}
+            list={doubt.field === 'type' ? 'doubt-types' : undefined}
+            placeholder="or type it (0)"
+            className="w-36 rounded-md border border-line px-2 py-0.5 text-[13px]"
+            onKeyDown={(e) => {
+              if (e.key === 'Escape') e.currentTarget.blur();
+              if (e.key !== 'Enter') return;
+              const text = e.currentTarget.value.trim();
+              const value = doubt.field === 'type' ? typeFromText(text) : text;
+              if (text !== '' && value) settle(value);
+              e.currentTarget.blur();
+            }}
+          />
+          <datalist id="doubt-types">
+            {ELECTRICAL_TYPES.map((t) => (
+              <option key={t} value={t} />
+            ))}
+          </datalist>
+          <Button tone="quiet" keyName="N" onClick={() => go(at + 1)}>
+            Next
+          </Button>
+        </div>
+      </Card>
+    </div>
+  );
+}

@@ -1,0 +1,37 @@
+import Dexie, { type EntityTable } from 'dexie';
+import type { PartRecord, Summary } from './records';
+
+interface Setting {
+  key: string;
+  value: unknown;
+}
+
+interface SourceText {
+  digest: string;
+  name: string;
+  text: string;
+}
+
+/** The browser's own store: parts, what the Shelf shows of them, the sources they were read from, and settings. */
+class Store extends Dexie {
+  parts!: EntityTable<PartRecord, 'id'>;
+  summaries!: EntityTable<Summary, 'id'>;
+  sources!: EntityTable<SourceText, 'digest'>;
+  settings!: EntityTable<Setting, 'key'>;
+
+  constructor() {
+    super('green-kite');
+    this.version(1).stores({ parts: 'id', summaries: 'id, name', sources: 'digest', settings: 'key' });
+  }
+}
+
+export const db = new Store();
+
+/** A storage failure in words that say what to do. */
+export function sayStorageError(error: unknown): string {
+  const name = (error as { name?: string; inner?: { name?: string } }).inner?.name ?? (error as { name?: string }).name ?? '';
+  if (/quota/i.test(name)) return 'The browser has no room left to save. Download the part now, then free space.';
+  if (/security|notallowed|invalidstate|missingapi|opentfailed|openfailed/i.test(name)) return 'This browser does not let the page save. Download the part to keep it.';
+  if (/versionerror/i.test(name)) return 'A newer Green Kite has used this store. Reload the page.';
+  return 'Saving failed. Download the part to keep it, then reload the page.';
+}

@@ -1,0 +1,75 @@
+import type { HouseRules, Part } from '../../core/part';
+import { core } from '../workers/core';
+import { db } from './db';
+import type { PartRecord, Summary } from './records';
+
+/** Saves a part and what the Shelf shows of it. Refuses to overwrite what another tab saved since. */
+export async function savePart(id: string, part: Part, rules: HouseRules, revision: number): Promise<number | 'behind'> {
+  const summary = await core.summarize(id, part, rules, Date.now());
+  return db.transaction('rw', db.parts, db.summaries, async () => {
+    const stored = await db.parts.get(id);
+    if (stored && stored.revision !== revision) return 'behind';
+    await db.parts.put({ id, part, revision: revision + 1 });
+    await db.summaries.put(summary);
+    return revision + 1;
+  });
+}
+
+export const loadPart = (id: string): Promise<PartRecord | undefined> => db.parts.get(id);
+
+/** Adds parts with new ids; gives the ids in their order. */
+export async function addParts(parts: readonly Part[], rules: HouseRules): Promise<string[]> {
+  const ids = parts.map(() => crypto.randomUUID());
+  const summaries: Summary[] = [];
+  for (const [i, part] of parts.entries()) summaries.push(await core.summarize(ids[i]!, part, rules, Date.now() + i));
+  await db.transaction('rw', db.parts, db.summaries, async () => {
+    await db.parts.bulkAdd(parts.map((part, i) => ({ id: ids[i]!, part, revision: 1 })));
+    await db.summaries.bulkAdd(summaries);
+  });
+  return ids;
+}
+
+export interface Removed {
+  records: PartRecord[];
+  summaries: Summary[];
+}
+
+/** Removes parts and gives back what it takes to bring them again. */
+export const removeParts = (ids: string[]): Promise<Removed> =>
+  db.transaction('rw', db.parts, db.summaries, async () => {
+    const records = (await db.parts.bulkGet(ids)).filter((r) => r !== undefined);
+    const summaries = (await db.summaries.bulkGet(ids)).filter((s) => s !== undefined);
+    await db.parts.bulkDelete(ids);
+    await db.summaries.bulkDelete(ids);
+    return { records, summaries };
+  });
+
+export const restoreParts = ({ records, summaries }: Removed): Promise<void> =>
+  db.transaction('rw', db.parts, db.summaries, async () => {
+    await db.parts.bulkPut(records);
+    await db.summaries.bulkPut(summaries);
+  });
+
+const demoFiles = import.meta.glob<string>('../../demo/library/*.kite.json', { query: '?raw', import: 'default' });
+const demoSources = import.meta.glob<string>('../../demo/sources/*.{txt,csv}', { query: '?raw', import: 'default' });
+
+/** On the first visit: the demo library, with the sources that its evidence points to. */
+export async function loadDemoOnce(rules: HouseRules): Promise<void> {
+  if (await db.settings.get('demo')) return;
+  // Marked before the work, so that a second tab does not bring it twice.
+  await db.settings.put({ key: 'demo', value: true });
+  const texts = await Promise.all(Object.values(demoFiles).map((load) => load()));
+  const parts = await Promise.all(texts.map((text) => core.parsePart(text)));
+  await addParts(parts.flatMap((p) => (p.ok ? [p.value] : [])), rules);
+  const sources = await Promise.all(Object.entries(demoSources).map(async ([path, load]) => ({ name: path.split('/').pop()!, text: await load() })));
+  for (const { name, text } of sources) await keepSource(name, text);
+}
+
+/** Keeps a source's text by its digest, so that evidence can be shown again. */
+export async function keepSource(name: string, text: string): Promise<string> {
+  const digest = await core.digest(text);
+  await db.sources.put({ digest, name, text });
+  return digest;
+}
+
+export const loadSource = (digest: string) => db.sources.get(digest);

@@ -1,0 +1,28 @@
+import { expose } from 'comlink';
+import { checkPart } from '../../core/checks';
+import { arrangePart, tidyUnit } from '../../core/arrange';
+import { readText, type TextOptions } from '../../core/intake';
+import { readPadsCsv } from '../../core/lands';
+import { safeParsePart, type HouseRules, type Part, type Release } from '../../core/part';
+import { bundleZip, packLibrary, readArchive, sha256 } from '../../core/release';
+import { readModels } from '../../core/spice';
+import { summarize } from '../store/records';
+
+/** All computation that may take over 20 ms, away from the screen's thread. */
+const api = {
+  readText: (text: string, options: TextOptions) => readText(text, options),
+  check: (part: Part, rules: HouseRules) => checkPart(part, rules),
+  arrange: (part: Part, rules: HouseRules) => arrangePart(part, rules),
+  tidy: (part: Part, unit: string, rules: HouseRules) => tidyUnit(part, unit, rules),
+  summarize: (id: string, part: Part, rules: HouseRules, updated: number) => summarize(id, part, rules, updated),
+  parsePart: (text: string, file?: string) => safeParsePart(text, file),
+  readArchive: (bytes: Uint8Array, file?: string) => readArchive(bytes, file),
+  packLibrary: (parts: Part[]) => packLibrary(parts),
+  bundle: (release: Pick<Release, 'version' | 'note' | 'digest' | 'frozen'>) => bundleZip(release),
+  readModels: (source: string, file?: string) => readModels(source, file),
+  readPads: (text: string, file?: string) => readPadsCsv(text, file),
+  digest: (text: string) => sha256(text),
+};
+
+export type CoreApi = typeof api;
+expose(api);
