@@ -4,10 +4,33 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import jsxA11y from 'eslint-plugin-jsx-a11y';
 import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript';
 
-const outsideCore = ['react', 'react-dom', 'react-redux', 'react-router', '@reduxjs/*', 'dexie', 'hono', '@hono/*', 'pino', 'commander', 'comlink', 'node:*', 'fs', 'path'];
+const outsideCore = [
+  'react',
+  'react-dom',
+  'react-redux',
+  'react-router',
+  '@reduxjs/*',
+  'dexie',
+  'hono',
+  '@hono/*',
+  'pino',
+  'commander',
+  'comlink',
+  'node:*',
+  'fs',
+  'path',
+];
 
 export default tseslint.config(
-  { ignores: ['dist/**', 'node_modules/**', 'test-results/**', 'playwright-report/**', 'core/intake/text/papaparse.d.ts'] },
+  {
+    ignores: [
+      'dist/**',
+      'node_modules/**',
+      'test-results/**',
+      'playwright-report/**',
+      'core/intake/text/papaparse.d.ts',
+    ],
+  },
   ...tseslint.configs.recommended,
   {
     plugins: { 'import-x': importX },
@@ -25,9 +48,33 @@ export default tseslint.config(
     files: ['core/**/*.ts'],
     ignores: ['core/**/*.test.ts'],
     rules: {
-      'no-restricted-imports': ['error', { patterns: [{ group: [...outsideCore, '**/web/**', '**/server/**', '**/cli/**', '**/demo/**'], message: 'core/ is pure: it imports nothing of the screen, the server or Node.' }] }],
-      'no-restricted-globals': ['error', 'window', 'document', 'navigator', 'localStorage', 'process', 'Buffer', 'fetch', 'setTimeout', 'Date'],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Same input, same output.' }],
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: [...outsideCore, '**/web/**', '**/server/**', '**/cli/**', '**/demo/**'],
+              message: 'core/ is pure: it imports nothing of the screen, the server or Node.',
+            },
+          ],
+        },
+      ],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'navigator',
+        'localStorage',
+        'process',
+        'Buffer',
+        'fetch',
+        'setTimeout',
+        'Date',
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Same input, same output.' },
+      ],
     },
   },
   {
@@ -35,13 +82,40 @@ export default tseslint.config(
     files: ['core/part/**/*.ts'],
     ignores: ['core/**/*.test.ts'],
     rules: {
-      'no-restricted-imports': ['error', { patterns: [{ group: [...outsideCore, '**/intake/**', '**/arrange/**', '**/shapes/**', '**/lands/**', '**/spice/**', '**/checks/**', '**/release/**', '**/formats/**'], message: 'part/ knows nobody.' }] }],
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: [
+                ...outsideCore,
+                '**/intake/**',
+                '**/arrange/**',
+                '**/shapes/**',
+                '**/lands/**',
+                '**/spice/**',
+                '**/checks/**',
+                '**/release/**',
+                '**/formats/**',
+              ],
+              message: 'part/ knows nobody.',
+            },
+          ],
+        },
+      ],
     },
   },
   {
     files: ['web/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks, 'jsx-a11y': jsxA11y },
-    rules: { ...reactHooks.configs.recommended.rules, ...jsxA11y.flatConfigs.recommended.rules },
+    rules: {
+      // The two rules of hooks; the others are for the React compiler, which is not used here.
+      'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': 'error',
+      ...jsxA11y.flatConfigs.recommended.rules,
+      // Lists and stages that scroll or take keys must be reachable by the keyboard (WCAG 2.1.1).
+      'jsx-a11y/no-noninteractive-tabindex': ['error', { roles: ['region', 'group', 'separator', 'grid'], allowExpressionValues: true }],
+    },
   },
   { files: ['tools/**', 'cli/**', 'bench/**', 'demo/**'], rules: { 'no-console': 'off' } },
 );

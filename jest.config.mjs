@@ -1,6 +1,17 @@
 export default {
   testMatch: ['<rootDir>/{core,cli,server,web,demo}/**/*.test.ts'],
-  transform: { '^.+\\.(ts|tsx|mjs)$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } } }] },
+  transform: {
+    '^.+\\.(ts|tsx|mjs)$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          target: 'es2022',
+          transform: { react: { runtime: 'automatic' } },
+        },
+      },
+    ],
+  },
   // These two ship ES modules only; swc turns them into what Jest loads.
   transformIgnorePatterns: ['node_modules/(?!(@noble/hashes|hono|@hono)/)'],
   testEnvironment: 'node',

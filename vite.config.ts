@@ -5,6 +5,12 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   root: 'web',
   plugins: [react(), tailwind()],
-  build: { outDir: '../dist/web', emptyOutDir: true, target: 'es2022', assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
+  build: {
+    outDir: '../dist/web',
+    emptyOutDir: true,
+    target: 'es2022',
+    assetsInlineLimit: 0,
+    chunkSizeWarningLimit: 900,
+  },
   worker: { format: 'es' },
 });

@@ -28,7 +28,10 @@ export function readBytes(path: string): Uint8Array {
 export const readTextFile = (path: string): string => decodeText(readBytes(path));
 
 /** `demo/tf2204.pins.csv` → `tf2204`. */
-export const stem = (path: string): string => basename(path).replace(/(\.kite)?\.\w+$/i, '').replace(/\.pins$/i, '');
+export const stem = (path: string): string =>
+  basename(path)
+    .replace(/(\.kite)?\.\w+$/i, '')
+    .replace(/\.pins$/i, '');
 
 /** Writes whole files only: beside the target first, then in its place. Gives the path with its digest. */
 export function writeFile(path: string, data: string | Uint8Array): { path: string; sha256: string } {
@@ -62,5 +65,13 @@ export function partFiles(paths: readonly string[]): string[] {
 function walk(folder: string): string[] {
   return readdirSync(folder, { withFileTypes: true })
     .sort((a, b) => (a.name < b.name ? -1 : 1))
-    .flatMap((e) => (e.isDirectory() ? (e.name === 'node_modules' ? [] : walk(join(folder, e.name))) : e.name.endsWith('.kite.json') ? [join(folder, e.name)] : []));
+    .flatMap((e) =>
+      e.isDirectory()
+        ? e.name === 'node_modules'
+          ? []
+          : walk(join(folder, e.name))
+        : e.name.endsWith('.kite.json')
+          ? [join(folder, e.name)]
+          : [],
+    );
 }

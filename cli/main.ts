@@ -11,23 +11,74 @@ import { Refusal } from './refusal';
 const program = new Command('green-kite')
   .description('From a datasheet’s pinout to a released schematic symbol.')
   .exitOverride()
-  .configureOutput({ outputError: (text, write) => write(text.replace(/^error: /, 'green-kite: ').replace(/\n(?=.)/g, ' ')) })
+  .configureOutput({
+    outputError: (text, write) => write(text.replace(/^error: /, 'green-kite: ').replace(/\n(?=.)/g, ' ')),
+  })
   .showHelpAfterError(false);
 
 const JSON_FLAG = ['--json', 'print one JSON document', false] as const;
 
-program.command('intake <file>').description('read a pin table').option('--package <name>').option('--sheet <name>').option('--page <n>').option(...JSON_FLAG).action(intake);
-program.command('draft <source>').description('read, plan units and arrange; write a part file').requiredOption('-o, --output <part>').option('--package <name>').option('--rules <file>').option(...JSON_FLAG).action(draft);
-program.command('pads <file>').description('list the pads of a land').option(...JSON_FLAG).action(pads);
-program.command('models <file>').description('list the models of a SPICE file').option(...JSON_FLAG).action(models);
-program.command('match <pins> <modelfile>').description('match pins to the nodes of a model').requiredOption('--model <name>').option(...JSON_FLAG).action(match);
-program.command('check <file...>').description('check part files or folders of them').option('--rules <file>').option(...JSON_FLAG).action(check);
-program.command('export <part>').description('write a part in another format').requiredOption('--to <format>').requiredOption('-o, --output <path>').option(...JSON_FLAG).action(exportPart);
-program.command('release <part>').description('release a part that no error stops').requiredOption('--version <v>').requiredOption('--note <text>').requiredOption('-o, --output <folder>').option('--rules <file>').option(...JSON_FLAG).action(release);
+program
+  .command('intake <file>')
+  .description('read a pin table')
+  .option('--package <name>')
+  .option('--sheet <name>')
+  .option('--page <n>')
+  .option(...JSON_FLAG)
+  .action(intake);
+program
+  .command('draft <source>')
+  .description('read, plan units and arrange; write a part file')
+  .requiredOption('-o, --output <part>')
+  .option('--package <name>')
+  .option('--rules <file>')
+  .option(...JSON_FLAG)
+  .action(draft);
+program
+  .command('pads <file>')
+  .description('list the pads of a land')
+  .option(...JSON_FLAG)
+  .action(pads);
+program
+  .command('models <file>')
+  .description('list the models of a SPICE file')
+  .option(...JSON_FLAG)
+  .action(models);
+program
+  .command('match <pins> <modelfile>')
+  .description('match pins to the nodes of a model')
+  .requiredOption('--model <name>')
+  .option(...JSON_FLAG)
+  .action(match);
+program
+  .command('check <file...>')
+  .description('check part files or folders of them')
+  .option('--rules <file>')
+  .option(...JSON_FLAG)
+  .action(check);
+program
+  .command('export <part>')
+  .description('write a part in another format')
+  .requiredOption('--to <format>')
+  .requiredOption('-o, --output <path>')
+  .option(...JSON_FLAG)
+  .action(exportPart);
+program
+  .command('release <part>')
+  .description('release a part that no error stops')
+  .requiredOption('--version <v>')
+  .requiredOption('--note <text>')
+  .requiredOption('-o, --output <folder>')
+  .option('--rules <file>')
+  .option(...JSON_FLAG)
+  .action(release);
 for (const later of ['diff', 'trial'])
-  program.command(`${later} [args...]`, { hidden: true }).allowUnknownOption().action(() => {
-    throw new Refusal(`green-kite: ${later} comes in a later version.`, 2);
-  });
+  program
+    .command(`${later} [args...]`, { hidden: true })
+    .allowUnknownOption()
+    .action(() => {
+      throw new Refusal(`green-kite: ${later} comes in a later version.`, 2);
+    });
 
 // A reader that closes the pipe early (`| head`) has what it wanted.
 process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));

@@ -6,7 +6,13 @@ export interface Output {
 
 /** Data on stdout: the one JSON document, or the lines for a person. */
 export function print({ json }: Output, document: unknown, lines: () => string[]): void {
-  process.stdout.write(json ? `${JSON.stringify(document, null, 2)}\n` : lines().map((l) => `${l}\n`).join(''));
+  process.stdout.write(
+    json
+      ? `${JSON.stringify(document, null, 2)}\n`
+      : lines()
+          .map((l) => `${l}\n`)
+          .join(''),
+  );
 }
 
 /** Messages on stderr, one line each. */
@@ -24,5 +30,10 @@ export const problemJson = ({ at, ...rest }: Problem) => ({
 /** Columns as wide as their longest cell. */
 export function table(rows: readonly (readonly string[])[]): string[] {
   const widths = rows.reduce<number[]>((w, row) => row.map((c, i) => Math.max(w[i] ?? 0, c.length)), []);
-  return rows.map((row) => row.map((c, i) => (i === row.length - 1 ? c : c.padEnd(widths[i]!))).join('  ').trimEnd());
+  return rows.map((row) =>
+    row
+      .map((c, i) => (i === row.length - 1 ? c : c.padEnd(widths[i]!)))
+      .join('  ')
+      .trimEnd(),
+  );
 }

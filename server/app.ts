@@ -48,7 +48,12 @@ export function makeApp(root: string, log: Logger): Hono {
     const start = performance.now();
     await next();
     for (const [name, value] of Object.entries(HEADERS)) c.res.headers.set(name, value);
-    log.debug({ method: c.req.method, path: c.req.path, status: c.res.status, ms: Math.round(performance.now() - start) });
+    log.debug({
+      method: c.req.method,
+      path: c.req.path,
+      status: c.res.status,
+      ms: Math.round(performance.now() - start),
+    });
   });
   app.get('/healthz', (c) => c.json({ ok: true }));
   app.get('*', async (c) => {
@@ -101,6 +106,10 @@ const ENCODINGS = [
 
 async function encodingOf(file: string, accepted: string): Promise<(typeof ENCODINGS)[number] | undefined> {
   for (const encoding of ENCODINGS)
-    if (new RegExp(`\\b${encoding.name}\\b(?!;\\s*q=0(?:[,\\s]|$))`).test(accepted) && (await isFile(`${file}${encoding.suffix}`))) return encoding;
+    if (
+      new RegExp(`\\b${encoding.name}\\b(?!;\\s*q=0(?:[,\\s]|$))`).test(accepted) &&
+      (await isFile(`${file}${encoding.suffix}`))
+    )
+      return encoding;
   return undefined;
 }

@@ -15,7 +15,14 @@ const node = (entry, outDir, name) =>
     configFile: false,
     logLevel: 'warn',
     publicDir: false,
-    build: { ssr: entry, outDir, emptyOutDir: true, target: 'node20', minify: true, rollupOptions: { output: { entryFileNames: name, codeSplitting: false } } },
+    build: {
+      ssr: entry,
+      outDir,
+      emptyOutDir: true,
+      target: 'node20',
+      minify: true,
+      rollupOptions: { output: { entryFileNames: name, codeSplitting: false } },
+    },
     ssr: { noExternal: true, target: 'node' },
   });
 
@@ -30,7 +37,12 @@ if (!cliOnly) {
   for (const f of files) version.update(f).update(readFileSync(join(out, f)));
   const worker = join(out, 'service-worker.js');
   const kept = files.filter((f) => f !== 'service-worker.js' && !f.endsWith('.map') && !f.endsWith('.woff'));
-  writeFileSync(worker, readFileSync(worker, 'utf8').replace('"__VERSION__"', JSON.stringify(version.digest('hex').slice(0, 12))).replace('["__FILES__"]', JSON.stringify(kept.map((f) => (f === 'index.html' ? '/' : `/${f}`)))));
+  writeFileSync(
+    worker,
+    readFileSync(worker, 'utf8')
+      .replace('"__VERSION__"', JSON.stringify(version.digest('hex').slice(0, 12)))
+      .replace('["__FILES__"]', JSON.stringify(kept.map((f) => (f === 'index.html' ? '/' : `/${f}`)))),
+  );
   for (const f of files.filter((name) => /\.(js|css|html|svg|json|webmanifest)$/.test(name))) {
     const data = readFileSync(join(out, f));
     if (data.length < 1024) continue;

@@ -10,7 +10,11 @@ await build({
   configFile: false,
   logLevel: 'warn',
   publicDir: false,
-  build: { ssr: at('demo/make-library.ts'), outDir: at('dist/demo'), rollupOptions: { output: { entryFileNames: 'make-library.mjs', codeSplitting: false } } },
+  build: {
+    ssr: at('demo/make-library.ts'),
+    outDir: at('dist/demo'),
+    rollupOptions: { output: { entryFileNames: 'make-library.mjs', codeSplitting: false } },
+  },
   ssr: { noExternal: true, target: 'node' },
 });
 process.exit(spawnSync('node', [at('dist/demo/make-library.mjs'), at('demo')], { stdio: 'inherit' }).status ?? 1);

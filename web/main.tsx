@@ -11,7 +11,8 @@ import { startTheme } from './ui/theme';
 z.config({ jitless: true });
 startTheme();
 startAutosave();
-if ('serviceWorker' in navigator && import.meta.env.PROD) void navigator.serviceWorker.register('/service-worker.js').catch(() => undefined);
+if ('serviceWorker' in navigator && import.meta.env.PROD)
+  void navigator.serviceWorker.register('/service-worker.js').catch(() => undefined);
 
 createRoot(document.getElementById('root')!).render(
   <Provider store={store}>

@@ -17,7 +17,13 @@ export function check(paths: string[], options: { json: boolean; rules?: string 
   });
   const results = parts.map((part) => ({ part, ...checkPart(part, rules) }));
   const findings = results.flatMap(({ part, findings: found }) =>
-    found.map((f) => ({ part: part.name, rule: f.rule, severity: f.severity, where: whereText(part, f.where), message: f.message })),
+    found.map((f) => ({
+      part: part.name,
+      rule: f.rule,
+      severity: f.severity,
+      where: whereText(part, f.where),
+      message: f.message,
+    })),
   );
   const waived = results.reduce((n, r) => n + r.waived.length, 0);
   print(options, { findings, waived, parts: parts.length }, () => [

@@ -12,7 +12,8 @@ interface Options {
   json: boolean;
 }
 
-export const readRules = (file: string | undefined): HouseRules => (file === undefined ? DEFAULT_RULES : must(safeParseRules(readTextFile(file), file)));
+export const readRules = (file: string | undefined): HouseRules =>
+  file === undefined ? DEFAULT_RULES : must(safeParseRules(readTextFile(file), file));
 
 /** `draft SOURCE -o PART`: reads, plans units, arranges and writes a part file. */
 export function draft(source: string, options: Options): void {
@@ -20,7 +21,9 @@ export function draft(source: string, options: Options): void {
   const text = readTextFile(source);
   const fileName = source.split(/[\\/]/).pop()!;
   const asked = options.package === undefined ? {} : { package: options.package };
-  const { part, proposal } = must(draftPart(text, stem(source).toUpperCase(), fileName, { file: source, ...asked }, rules));
+  const { part, proposal } = must(
+    draftPart(text, stem(source).toUpperCase(), fileName, { file: source, ...asked }, rules),
+  );
   const { findings } = checkPart(part, rules);
   const units = part.units.map((u) => ({ label: u.label, title: u.title, pins: Object.keys(u.binding).length }));
   const doubts = part.pins.reduce((n, p) => n + p.doubts.length, 0);

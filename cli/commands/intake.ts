@@ -10,7 +10,9 @@ interface Options {
 
 /** `intake FILE`: one record per package terminal. */
 export function intake(file: string, options: Options): void {
-  const proposal = must(readText(readTextFile(file), { file, ...(options.package === undefined ? {} : { package: options.package }) }));
+  const proposal = must(
+    readText(readTextFile(file), { file, ...(options.package === undefined ? {} : { package: options.package }) }),
+  );
   const pins = terminalsIn(proposal).map((t) => ({
     number: t.numbers[proposal.package]!,
     name: t.name,
@@ -29,5 +31,10 @@ export function intake(file: string, options: Options): void {
     problems: proposal.problems.map(problemJson),
   };
   if (!options.json) tellProblems(proposal.problems);
-  print(options, document, () => table([['number', 'name', 'type', 'doubts'], ...pins.map((p) => [p.number, p.name, p.type, p.doubts.map((d) => d.field).join(' ')])]));
+  print(options, document, () =>
+    table([
+      ['number', 'name', 'type', 'doubts'],
+      ...pins.map((p) => [p.number, p.name, p.type, p.doubts.map((d) => d.field).join(' ')]),
+    ]),
+  );
 }

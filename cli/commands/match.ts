@@ -9,8 +9,13 @@ import { must, refusalOf } from '../refusal';
 function readPins(file: string): MatchPin[] {
   const text = readTextFile(file);
   if (/^\s*\{/.test(text)) return matchPinsOf(must(safeParsePart(text, file)));
-  const { data } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: true, transformHeader: (h) => h.trim().toLowerCase() });
-  if (data.length === 0 || !('number' in data[0]!) || !('name' in data[0]!)) throw refusalOf([problem('pins-column', {}, { file })]);
+  const { data } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: true,
+    transformHeader: (h) => h.trim().toLowerCase(),
+  });
+  if (data.length === 0 || !('number' in data[0]!) || !('name' in data[0]!))
+    throw refusalOf([problem('pins-column', {}, { file })]);
   return data.map((row): MatchPin => {
     const type = (row['type'] ?? '').trim() as ElectricalType;
     return {
@@ -28,9 +33,26 @@ export function match(pinsFile: string, modelFile: string, options: { model: str
   const pins = readPins(pinsFile);
   const list = must(readModels(readTextFile(modelFile), modelFile));
   const model = list.models.find((m) => m.name.toLowerCase() === options.model.toLowerCase());
-  if (!model) throw refusalOf([problem('spice-model-unknown', { name: options.model, known: list.models.map((m) => m.name).slice(0, 8).join(', ') }, { file: modelFile })]);
+  if (!model)
+    throw refusalOf([
+      problem(
+        'spice-model-unknown',
+        {
+          name: options.model,
+          known: list.models
+            .map((m) => m.name)
+            .slice(0, 8)
+            .join(', '),
+        },
+        { file: modelFile },
+      ),
+    ]);
   const { pairs, asks, left } = matchPins(pins, model.nodes);
   print(options, { pairs, asks, left }, () =>
-    table([...pairs.map((p) => [p.pin, '→', p.node, p.unit ?? '', `${Math.round(p.confidence * 100)} %`, p.because]), ...asks.map((a) => [a.pin, '?', '', '', '', a.reason]), ...left.map((l) => [l.pin, '–', '', '', '', l.reason])]),
+    table([
+      ...pairs.map((p) => [p.pin, '→', p.node, p.unit ?? '', `${Math.round(p.confidence * 100)} %`, p.because]),
+      ...asks.map((a) => [a.pin, '?', '', '', '', a.reason]),
+      ...left.map((l) => [l.pin, '–', '', '', '', l.reason]),
+    ]),
   );
 }

@@ -1,4 +1,15 @@
-import { DEFAULT_RULES, freshId, nameOnDrawing, unitLabel, type Drawing, type Edit, type HouseRules, type Part, type Pin, type Unit } from '../part';
+import {
+  DEFAULT_RULES,
+  freshId,
+  nameOnDrawing,
+  unitLabel,
+  type Drawing,
+  type Edit,
+  type HouseRules,
+  type Part,
+  type Pin,
+  type Unit,
+} from '../part';
 import { drawPins, type DrawnUnit } from './draw';
 import { groupPins, type PinGroup } from './groups';
 import { planUnits } from './plan';
@@ -18,7 +29,9 @@ export function arrangePart(part: Part, rules: HouseRules): Edit & { kind: 'take
     const { titles, channels } = plan.channels;
     const drawn = drawChannel(`d1`, channels.members, titles, rules);
     drawings.push(drawn.drawing);
-    channels.members.forEach((member, i) => add(titles[i]!, drawn.drawing, bindChannel(drawn, channels.members[0]!, member)));
+    channels.members.forEach((member, i) =>
+      add(titles[i]!, drawn.drawing, bindChannel(drawn, channels.members[0]!, member)),
+    );
   }
   for (const { title, groups } of plan.units) {
     const single = plan.units.length === 1 && !plan.channels;
@@ -30,7 +43,8 @@ export function arrangePart(part: Part, rules: HouseRules): Edit & { kind: 'take
   return { kind: 'takeArrangement', units, drawings };
 }
 
-const shortTitle = (part: Part): string => (part.description && part.description.length <= 28 ? part.description : part.name);
+const shortTitle = (part: Part): string =>
+  part.description && part.description.length <= 28 ? part.description : part.name;
 
 /** One drawing for all channels: pins of the first channel, as wide as the longest name in any. */
 function drawChannel(id: string, members: Map<string, Pin>[], titles: string[], rules: HouseRules): DrawnUnit {
@@ -38,7 +52,9 @@ function drawChannel(id: string, members: Map<string, Pin>[], titles: string[], 
   const roleOfPin = new Map([...first].map(([role, pin]) => [pin.id, role]));
   const group: PinGroup = { title: titles[0]!, pins: [...first.values()], power: false };
   const longestTitle = titles.reduce((a, b) => (b.length > a.length ? b : a), '');
-  return drawPins(id, [group], longestTitle, rules, new Map(), (pin) => members.map((m) => m.get(roleOfPin.get(pin.id)!)!));
+  return drawPins(id, [group], longestTitle, rules, new Map(), (pin) =>
+    members.map((m) => m.get(roleOfPin.get(pin.id)!)!),
+  );
 }
 
 function bindChannel(drawn: DrawnUnit, first: Map<string, Pin>, member: Map<string, Pin>): Record<string, string> {
@@ -56,15 +72,32 @@ export function tidyUnit(part: Part, unitId: string, rules: HouseRules): Edit & 
   const byId = new Map(part.pins.map((p) => [p.id, p]));
   const pins = Object.values(unit.binding).flatMap((id) => byId.get(id) ?? []);
   const ordered = part.pins.filter((p) => pins.includes(p));
-  const portOf = new Map(Object.entries(unit.binding).map(([port, pin]) => [pin, drawing.ports.find((p) => p.id === port)!]));
-  const fixed = new Map(ordered.filter((p) => p.byHand?.includes('place')).map((p) => [p.id, { side: portOf.get(p.id)!.side, at: portOf.get(p.id)!.at }]));
+  const portOf = new Map(
+    Object.entries(unit.binding).map(([port, pin]) => [pin, drawing.ports.find((p) => p.id === port)!]),
+  );
+  const fixed = new Map(
+    ordered
+      .filter((p) => p.byHand?.includes('place'))
+      .map((p) => [p.id, { side: portOf.get(p.id)!.side, at: portOf.get(p.id)!.at }]),
+  );
   const sharers = part.units.filter((u) => u.drawing === drawing.id && u.id !== unitId);
   const also = (pin: Pin) => sharers.flatMap((u) => byId.get(u.binding[portOf.get(pin.id)!.id] ?? '') ?? []);
   const drawn = drawPins(drawing.id, groupPins(ordered), unit.title, rules, fixed, also);
   // Ports keep their ids, so that every binding to this drawing stays true.
   const ports = drawn.drawing.ports.map((port, i) => ({ ...port, id: portOf.get(drawn.pins[i]!.pin.id)!.id }));
-  const next: Drawing = { ...drawn.drawing, ports: sortLike(ports, drawing.ports.map((p) => p.id)), strokes: drawing.strokes };
-  return { kind: 'takeArrangement', units: part.units, drawings: part.drawings.map((d) => (d.id === drawing.id ? next : d)) };
+  const next: Drawing = {
+    ...drawn.drawing,
+    ports: sortLike(
+      ports,
+      drawing.ports.map((p) => p.id),
+    ),
+    strokes: drawing.strokes,
+  };
+  return {
+    kind: 'takeArrangement',
+    units: part.units,
+    drawings: part.drawings.map((d) => (d.id === drawing.id ? next : d)),
+  };
 }
 
 function sortLike<T extends { id: string }>(list: T[], order: string[]): T[] {
@@ -76,9 +109,7 @@ function sortLike<T extends { id: string }>(list: T[], order: string[]): T[] {
 export function placesChanged(before: Part, after: Part): string[] {
   const was = places(before);
   const is = places(after);
-  return after.pins
-    .filter((p) => was.get(p.id) !== is.get(p.id))
-    .map(nameOnDrawing);
+  return after.pins.filter((p) => was.get(p.id) !== is.get(p.id)).map(nameOnDrawing);
 }
 
 /** Where each pin is drawn, as text that differs when the place does. */
@@ -96,9 +127,15 @@ function places(part: Part): Map<string, string> {
 /** The edit that adds an empty unit, for pins to be moved into. */
 export function addUnit(part: Part, title: string): Edit & { kind: 'takeArrangement' } {
   const id = freshId('u', new Set(part.units.map((u) => u.id)));
-  const drawing: Drawing = { ...drawPins(freshId('d', new Set(part.drawings.map((d) => d.id))), [], title, DEFAULT_RULES).drawing };
+  const drawing: Drawing = {
+    ...drawPins(freshId('d', new Set(part.drawings.map((d) => d.id))), [], title, DEFAULT_RULES).drawing,
+  };
   const used = new Set(part.units.map((u) => u.label));
   let n = 0;
   while (used.has(unitLabel(n))) n++;
-  return { kind: 'takeArrangement', units: [...part.units, { id, label: unitLabel(n), title, drawing: drawing.id, binding: {} }], drawings: [...part.drawings, drawing] };
+  return {
+    kind: 'takeArrangement',
+    units: [...part.units, { id, label: unitLabel(n), title, drawing: drawing.id, binding: {} }],
+    drawings: [...part.drawings, drawing],
+  };
 }

@@ -30,9 +30,20 @@ export function dropPorts(drawing: Drawing, ports: readonly string[], held: stri
   const sameSide = moving.every((p) => p.side === lead.side);
   const ordered = [...moving].sort((a, b) => (a.at - b.at) * forward(a.side));
   const rank = ordered.indexOf(lead);
-  const moves: Move[] = ordered.map((p, i) => ({ port: p.id, side, at: sameSide && flat(p.side) === flat(side) ? at + (p.at - lead.at) : at + (i - rank) * forward(side) }));
+  const moves: Move[] = ordered.map((p, i) => ({
+    port: p.id,
+    side,
+    at: sameSide && flat(p.side) === flat(side) ? at + (p.at - lead.at) : at + (i - rank) * forward(side),
+  }));
   const taken = new Set(moves.map((m) => m.at));
-  return [...moves, ...pushAway(drawing.ports.filter((p) => !ids.has(p.id)), side, taken)];
+  return [
+    ...moves,
+    ...pushAway(
+      drawing.ports.filter((p) => !ids.has(p.id)),
+      side,
+      taken,
+    ),
+  ];
 }
 
 /** Opens one free place before a port; it and all behind it on the side move on. */
@@ -40,7 +51,9 @@ export function openGap(drawing: Drawing, portId: string): Move[] {
   const port = drawing.ports.find((p) => p.id === portId);
   if (!port) return [];
   const step = forward(port.side);
-  return drawing.ports.filter((p) => p.side === port.side && (p.at - port.at) * step >= 0).map((p) => ({ port: p.id, side: p.side, at: p.at + step }));
+  return drawing.ports
+    .filter((p) => p.side === port.side && (p.at - port.at) * step >= 0)
+    .map((p) => ({ port: p.id, side: p.side, at: p.at + step }));
 }
 
 /** Closes the gaps between ports of one side, from the first of them on. */
@@ -76,12 +89,26 @@ function growBody(drawing: Drawing, height: number): Edit[] {
 }
 
 /** Draws pins in another unit from a place on, pushing on whoever stands there. */
-export function moveToUnitEdit(part: Part, pins: readonly string[], unitId: string, side: Side, at: number | undefined, length: number): Edit {
+export function moveToUnitEdit(
+  part: Part,
+  pins: readonly string[],
+  unitId: string,
+  side: Side,
+  at: number | undefined,
+  length: number,
+): Edit {
   const unit = part.units.find((u) => u.id === unitId)!;
   const drawing = part.drawings.find((d) => d.id === unit.drawing)!;
-  const own = new Set(Object.entries(unit.binding).filter(([, pin]) => pins.includes(pin)).map(([port]) => port));
+  const own = new Set(
+    Object.entries(unit.binding)
+      .filter(([, pin]) => pins.includes(pin))
+      .map(([port]) => port),
+  );
   const still = drawing.ports.filter((p) => !own.has(p.id));
-  const free = at === undefined ? freeSlots({ ...drawing, ports: still }, side, pins.length) : pins.map((_, i) => at + i * forward(side));
+  const free =
+    at === undefined
+      ? freeSlots({ ...drawing, ports: still }, side, pins.length)
+      : pins.map((_, i) => at + i * forward(side));
   const places = pins.map((pin, i) => ({ pin, side, at: free[i]! }));
   const pushed = pushAway(still, side, new Set(free));
   const landed: Port[] = places.map((p, i) => ({ id: `new${i}`, side, at: p.at, length }));
@@ -91,5 +118,9 @@ export function moveToUnitEdit(part: Part, pins: readonly string[], unitId: stri
     ...(pushed.length > 0 ? [{ kind: 'movePorts' as const, drawing: drawing.id, moves: pushed }] : []),
     { kind: 'moveToUnit', unit: unitId, places, length },
   ];
-  return { kind: 'batch', title: `move ${pins.length} ${pins.length === 1 ? 'pin' : 'pins'} to unit ${unit.label}`, edits };
+  return {
+    kind: 'batch',
+    title: `move ${pins.length} ${pins.length === 1 ? 'pin' : 'pins'} to unit ${unit.label}`,
+    edits,
+  };
 }

@@ -19,7 +19,11 @@ export function groupPins(pins: readonly Pin[]): PinGroup[] {
     const title = titleOf(pin, stems);
     groups.set(title, [...(groups.get(title) ?? []), pin]);
   }
-  return [...groups].map(([title, members]) => ({ title, pins: inDrawnOrder(members), power: members.every((p) => carriesPower(p.type)) }));
+  return [...groups].map(([title, members]) => ({
+    title,
+    pins: inDrawnOrder(members),
+    power: members.every((p) => carriesPower(p.type)),
+  }));
 }
 
 function titleOf(pin: Pin, stems: ReadonlyMap<string, number>): string {
@@ -58,13 +62,40 @@ function countStems(pins: readonly Pin[]): Map<string, number> {
   return counts;
 }
 
-/** Natural order by name, the halves of a pair beside each other with the positive one first. Bundles of one name by id order. */
+/** The cut nearest to `at` that leaves no pair in two. */
+export function cutBetweenPairs(pins: readonly Pin[], at: number): number {
+  const partner = new Map(
+    findPairs(pins.map((p) => p.name)).flatMap(
+      ([p, n]) =>
+        [
+          [p, n],
+          [n, p],
+        ] as const,
+    ),
+  );
+  const cuts = (i: number) => i > 0 && i < pins.length && partner.get(pins[i - 1]!.name) === pins[i]!.name;
+  return cuts(at) ? at + (at + 1 < pins.length ? 1 : -1) : at;
+}
+
+/** The letters that a name shares with its bus: DIN of DIN, D of D7, AIN of AIN2+. */
+const letters = (name: string): string => name.replace(/[\d+\-−]+.*$/, '');
+
+/**
+ * Buses in natural order, the halves of a pair beside each other with the positive one first; names of different stems
+ * stay in the order of the source, in which an interface reads best.
+ */
 export function inDrawnOrder(pins: readonly Pin[]): Pin[] {
   const partner = new Map(findPairs(pins.map((p) => p.name)).map(([p, n]) => [n, p]));
   const key = (p: Pin) => partner.get(p.name) ?? p.name;
   const half = (p: Pin) => (partner.has(p.name) ? 1 : 0);
+  const first = new Map<string, number>();
+  pins.forEach((p, i) => first.has(letters(key(p))) || first.set(letters(key(p)), i));
+  const stem = (p: Pin) => first.get(letters(key(p)))!;
   return pins
     .map((pin, i) => ({ pin, i }))
-    .sort((a, b) => compareNatural(key(a.pin), key(b.pin)) || half(a.pin) - half(b.pin) || a.i - b.i)
+    .sort(
+      (a, b) =>
+        stem(a.pin) - stem(b.pin) || compareNatural(key(a.pin), key(b.pin)) || half(a.pin) - half(b.pin) || a.i - b.i,
+    )
     .map(({ pin }) => pin);
 }

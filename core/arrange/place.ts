@@ -1,5 +1,5 @@
 import type { HouseRules, Mark, Pin, Side, SideRole } from '../part';
-import type { PinGroup } from './groups';
+import { cutBetweenPairs, type PinGroup } from './groups';
 
 /** A pin with its side and its place along it (grid steps, y upwards on left and right), before the body is sized. */
 export interface Placed {
@@ -48,8 +48,13 @@ export function sideBlocks(groups: readonly PinGroup[], rules: HouseRules): Reco
     }
   }
   even(sides, powerOnly);
-  const weight = (b: Block) => (b.role === 'supply' ? 0 : b.role === 'ground' ? 2 : b.group.title === 'Not used' ? 3 : 1);
-  const ordered = (blocks: Block[]) => blocks.map((b, i) => ({ b, i })).sort((x, y) => weight(x.b) - weight(y.b) || x.i - y.i).map(({ b }) => b.pins);
+  const weight = (b: Block) =>
+    b.role === 'supply' ? 0 : b.role === 'ground' ? 2 : b.group.title === 'Not used' ? 3 : 1;
+  const ordered = (blocks: Block[]) =>
+    blocks
+      .map((b, i) => ({ b, i }))
+      .sort((x, y) => weight(x.b) - weight(y.b) || x.i - y.i)
+      .map(({ b }) => b.pins);
   return { left: ordered(sides.left), right: ordered(sides.right), top: ordered(sides.top), base: ordered(sides.base) };
 }
 
@@ -75,28 +80,35 @@ const count = (blocks: Block[]): number => blocks.reduce((n, b) => n + b.pins.le
 
 function even(sides: Record<Side, Block[]>, any: boolean): void {
   for (let turn = 0; turn < 200; turn++) {
-    const [heavy, light] = count(sides.left) > count(sides.right) ? [sides.left, sides.right] : [sides.right, sides.left];
+    const [heavy, light] =
+      count(sides.left) > count(sides.right) ? [sides.left, sides.right] : [sides.right, sides.left];
     const excess = count(heavy) - count(light);
     if (excess <= 8) return;
     const movable = heavy.filter((b) => any || FREE.includes(b.role));
-    const whole = movable.filter((b) => (b.pins.length + 1) * 2 <= excess + 4).sort((a, b) => b.pins.length - a.pins.length)[0];
+    const whole = movable
+      .filter((b) => (b.pins.length + 1) * 2 <= excess + 4)
+      .sort((a, b) => b.pins.length - a.pins.length)[0];
     if (whole) {
       heavy.splice(heavy.indexOf(whole), 1);
       light.push(whole);
       continue;
     }
     const long = movable.sort((a, b) => b.pins.length - a.pins.length)[0];
-    if (!long || long.pins.length < 8) return;
+    // A last step of half a pair would be taken back by the next turn, and so on for ever.
+    if (!long || long.pins.length < 8 || excess <= 10) return;
     const half = Math.min(long.pins.length - 1, Math.ceil(excess / 2));
-    const moved = long.pins.slice(long.pins.length - half);
-    heavy[heavy.indexOf(long)] = { ...long, pins: long.pins.slice(0, long.pins.length - half) };
+    const cut = cutBetweenPairs(long.pins, long.pins.length - half);
+    const moved = long.pins.slice(cut);
+    heavy[heavy.indexOf(long)] = { ...long, pins: long.pins.slice(0, cut) };
     light.push({ ...long, pins: moved });
   }
 }
 
 /** Rows that the blocks of a side need, with a gap between blocks. */
 export const rowsOf = (blocks: readonly Pin[][], rules: HouseRules): number =>
-  blocks.length === 0 ? 0 : blocks.reduce((n, b) => n + b.length, 0) * rules.pitch + (blocks.length - 1) * rules.groupGap - (rules.pitch - 1);
+  blocks.length === 0
+    ? 0
+    : blocks.reduce((n, b) => n + b.length, 0) * rules.pitch + (blocks.length - 1) * rules.groupGap - (rules.pitch - 1);
 
 const CLOCK = /^(CLK|CLOCK|SCLK|SCK|SCL|TCK|SWCLK|MCLK|BCLK|[A-Z]+_?CLK|CLKIN|CK)\d*$/i;
 

@@ -1,6 +1,6 @@
 import { carriesPower, type HouseRules, type Pin } from '../part';
 import { findChannels, type Channels } from './channels';
-import { groupPins, type PinGroup } from './groups';
+import { cutBetweenPairs, groupPins, type PinGroup } from './groups';
 
 /** A unit to be drawn: groups of pins, or one of several equal channels. */
 export type PlannedUnit = { title: string; groups: PinGroup[] };
@@ -54,11 +54,13 @@ const sizeOf = (groups: PinGroup[]): number => groups.reduce((n, g) => n + g.pin
 function splitGroup(group: PinGroup, most: number): PinGroup[] {
   const count = Math.ceil(group.pins.length / most);
   if (count <= 1) return [group];
-  const size = Math.ceil(group.pins.length / count);
+  const cuts = Array.from({ length: count + 1 }, (_, i) =>
+    cutBetweenPairs(group.pins, Math.round((i * group.pins.length) / count)),
+  );
   return Array.from({ length: count }, (_, i) => ({
     ...group,
-    title: `${group.title} ${i + 1}`,
-    pins: group.pins.slice(i * size, (i + 1) * size),
+    title: `${group.title}, part ${i + 1}`,
+    pins: group.pins.slice(cuts[i], cuts[i + 1]),
   }));
 }
 
@@ -76,7 +78,17 @@ function packPower(power: readonly Pin[], most: number): PlannedUnit[] {
   const supplies = railGroups(power.filter((p) => p.type !== 'ground' && !isIdle(p)));
   const grounds = railGroups(power.filter((p) => p.type === 'ground'));
   const room = most * 2; // a supply unit has both sides and short names
-  if (power.length <= room) return [{ title: 'Supplies', groups: [...supplies, ...grounds, ...(idle.length > 0 ? [{ title: 'Not used', pins: idle, power: false }] : [])] }];
+  if (power.length <= room)
+    return [
+      {
+        title: 'Supplies',
+        groups: [
+          ...supplies,
+          ...grounds,
+          ...(idle.length > 0 ? [{ title: 'Not used', pins: idle, power: false }] : []),
+        ],
+      },
+    ];
   const split = (groups: PinGroup[], title: string) =>
     pack(groups, room).map((u, i, all) => ({ ...u, title: all.length > 1 ? `${title} ${i + 1}` : title }));
   return [...split(supplies, 'Supplies'), ...split(grounds, 'Grounds')];

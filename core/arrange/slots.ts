@@ -43,7 +43,17 @@ export function sendToSide(drawing: Drawing, ports: readonly string[], side: Sid
   return moving.map((port) => {
     const same = port.side === side || (isFlat(port.side) && isFlat(side));
     let at = same && slots.has(port.at) && !taken.has(port.at) ? port.at : undefined;
-    at ??= freeSlots({ ...drawing, ports: [...drawing.ports.filter((p) => !except.has(p.id)), ...[...taken].map((t, i) => ({ id: `taken${i}`, side, at: t, length: 0 }))] }, side, 1)[0]!;
+    at ??= freeSlots(
+      {
+        ...drawing,
+        ports: [
+          ...drawing.ports.filter((p) => !except.has(p.id)),
+          ...[...taken].map((t, i) => ({ id: `taken${i}`, side, at: t, length: 0 })),
+        ],
+      },
+      side,
+      1,
+    )[0]!;
     taken.add(at);
     return { port: port.id, side, at };
   });
@@ -86,7 +96,10 @@ export function reorder(drawing: Drawing, ordered: readonly string[]): Move[] {
     if (port) bySide.set(port.side, [...(bySide.get(port.side) ?? []), id]);
   }
   return [...bySide].flatMap(([side, ids]) => {
-    const places = drawing.ports.filter((p) => ids.includes(p.id)).map((p) => p.at).sort((a, b) => (isFlat(side) ? b - a : a - b));
+    const places = drawing.ports
+      .filter((p) => ids.includes(p.id))
+      .map((p) => p.at)
+      .sort((a, b) => (isFlat(side) ? b - a : a - b));
     return ids.map((port, i) => ({ port, side, at: places[i]! }));
   });
 }
@@ -94,10 +107,14 @@ export function reorder(drawing: Drawing, ordered: readonly string[]): Move[] {
 /** The smallest even height that has room for every place in use, so that moved pins never leave the body. */
 export function heightFor(drawing: Drawing, moves: readonly Move[] = []): number {
   const moved = new Map(moves.map((m) => [m.port, m]));
-  const ats = drawing.ports.map((p) => moved.get(p.id) ?? p).filter((p) => isFlat(p.side)).map((p) => p.at);
+  const ats = drawing.ports
+    .map((p) => moved.get(p.id) ?? p)
+    .filter((p) => isFlat(p.side))
+    .map((p) => p.at);
   const reach = Math.max(0, ...ats.map((at) => Math.max((at + drawing.body.strip + 1) * 2, (1 - at) * 2)));
   return Math.max(drawing.body.height, reach + (reach % 2));
 }
 
 /** The units that a pin is drawn in. */
-export const unitsWithPin = (part: Part, pinId: string) => part.units.filter((u) => Object.values(u.binding).includes(pinId));
+export const unitsWithPin = (part: Part, pinId: string) =>
+  part.units.filter((u) => Object.values(u.binding).includes(pinId));

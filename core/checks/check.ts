@@ -21,7 +21,16 @@ const lapsed: Rule = {
 };
 
 /** Every rule, in the order that findings are shown. */
-export const RULES: readonly Rule[] = [...identityRules, ...pinRules, ...typeRules, ...doubtRules, ...unitRules, ...padRules, ...nodeRules, lapsed];
+export const RULES: readonly Rule[] = [
+  ...identityRules,
+  ...pinRules,
+  ...typeRules,
+  ...doubtRules,
+  ...unitRules,
+  ...padRules,
+  ...nodeRules,
+  lapsed,
+];
 
 export interface CheckResult {
   /** Open findings, the gravest first. */
@@ -38,7 +47,9 @@ export function checkPart(part: Part, rules: HouseRules = DEFAULT_RULES): CheckR
   const all = RULES.flatMap((rule): Finding[] => {
     const severity = rules.severities[rule.id] ?? rule.severity;
     if (severity === 'off') return [];
-    return rule.find(facts).map((raw) => ({ mends: [], ...raw, id: idOf(rule.id, raw.where), rule: rule.id, severity }));
+    return rule
+      .find(facts)
+      .map((raw) => ({ mends: [], ...raw, id: idOf(rule.id, raw.where), rule: rule.id, severity }));
   });
   const waivers = new Map(part.waivers.map((w) => [w.finding, w]));
   const waived: CheckResult['waived'] = [];
@@ -71,7 +82,10 @@ function lapsedWaivers(part: Part, waived: CheckResult['waived'], rules: HouseRu
 
 /** Rule and place make the name of a finding, so that it is the same after a reload and in the command line. */
 const idOf = (rule: string, w: Where): string =>
-  [rule, w.pin, w.unit, w.package, w.pad, w.model, w.node, w.field].map((s) => s ?? '').join('/').replace(/\/+$/, '');
+  [rule, w.pin, w.unit, w.package, w.pad, w.model, w.node, w.field]
+    .map((s) => s ?? '')
+    .join('/')
+    .replace(/\/+$/, '');
 
 /** "pin 5 GAIN", "pad 12 of SO-14", "unit B": a finding's place in words. */
 export function whereText(part: Part, w: Where): string {

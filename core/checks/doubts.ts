@@ -14,7 +14,13 @@ export const doubtRules: Rule[] = [
           message: `The ${d.field === 'activeLow' ? 'active-low flag' : d.field} of ${pinText(p)} is in doubt. ${d.reason}`,
           mends: [
             { label: 'confirm it', edit: { kind: 'settleDoubt' as const, pin: p.id, field: d.field } },
-            ...(d.candidates ?? []).filter((c) => c !== p[d.field as 'name' | 'type']).slice(0, 3).map((value) => ({ label: `take ${value}`, edit: { kind: 'settleDoubt' as const, pin: p.id, field: d.field, value } })),
+            ...(d.candidates ?? [])
+              .filter((c) => c !== p[d.field as 'name' | 'type'])
+              .slice(0, 3)
+              .map((value) => ({
+                label: `take ${value}`,
+                edit: { kind: 'settleDoubt' as const, pin: p.id, field: d.field, value },
+              })),
           ],
         })),
       ),

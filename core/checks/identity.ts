@@ -39,7 +39,9 @@ export const identityRules: Rule[] = [
     title: 'A field that the house requires is empty',
     why: 'Whoever places or buys the part needs it, and nobody will fill it in later.',
     find: ({ part, rules }) =>
-      rules.required.filter((f) => value(part, f).trim() === '').map((field) => ({ where: { field }, message: `The field ${field} is empty.` })),
+      rules.required
+        .filter((f) => value(part, f).trim() === '')
+        .map((field) => ({ where: { field }, message: `The field ${field} is empty.` })),
   },
   {
     id: 'datasheet-missing',
@@ -47,7 +49,8 @@ export const identityRules: Rule[] = [
     severity: 'warning',
     title: 'No datasheet is named',
     why: 'Without it nobody can check the symbol against its source.',
-    find: ({ part }) => (part.datasheet?.title.trim() ? [] : [{ where: { field: 'datasheet' }, message: 'No datasheet is named.' }]),
+    find: ({ part }) =>
+      part.datasheet?.title.trim() ? [] : [{ where: { field: 'datasheet' }, message: 'No datasheet is named.' }],
   },
   {
     id: 'reference-form',
@@ -58,7 +61,12 @@ export const identityRules: Rule[] = [
     find: ({ part }) =>
       part.reference === '' || /^[A-Z]{1,3}$/.test(part.reference)
         ? []
-        : [{ where: { field: 'reference' }, message: `The reference “${part.reference}” is not one to three capital letters.` }],
+        : [
+            {
+              where: { field: 'reference' },
+              message: `The reference “${part.reference}” is not one to three capital letters.`,
+            },
+          ],
   },
   {
     id: 'reference-letters',
@@ -99,7 +107,12 @@ export const identityRules: Rule[] = [
     why: 'The family name is what people search; the package belongs to the order code.',
     find: ({ part }) =>
       part.baseName && packageIn(part.baseName)
-        ? [{ where: { field: 'baseName' }, message: `The base name ${part.baseName} carries the package ${packageIn(part.baseName)!.name}.` }]
+        ? [
+            {
+              where: { field: 'baseName' },
+              message: `The base name ${part.baseName} carries the package ${packageIn(part.baseName)!.name}.`,
+            },
+          ]
         : [],
   },
   {

@@ -18,11 +18,14 @@ function slots({ part, chosen }: Facts): Slot[] {
     const spice = chosen.get(model.id);
     if (!spice) return [];
     const units = new Set([...bindingUnits(part, spice.nodes.length), ...Object.keys(model.ties)]);
-    return [...units].flatMap((unit) => spice.nodes.map((node) => ({ model, chosen: spice, unit, node, tie: model.ties[unit]?.[node.name] })));
+    return [...units].flatMap((unit) =>
+      spice.nodes.map((node) => ({ model, chosen: spice, unit, node, tie: model.ties[unit]?.[node.name] })),
+    );
   });
 }
 
-const unitText = ({ part }: Facts, unit: string): string => (unit === WHOLE_PART ? '' : ` in unit ${part.units.find((u) => u.id === unit)?.label ?? unit}`);
+const unitText = ({ part }: Facts, unit: string): string =>
+  unit === WHOLE_PART ? '' : ` in unit ${part.units.find((u) => u.id === unit)?.label ?? unit}`;
 
 const tieTo = (s: Slot, to: 'ground' | 'open') => ({
   label: to === 'ground' ? 'tie it to ground' : 'leave it open',
@@ -34,12 +37,17 @@ const at = (s: Slot) => ({ model: s.model.id, node: s.node.name, ...(s.unit === 
 /** A pin that stands on two nodes of one instance joins them, which a model does not expect. */
 function pinsOnTwoNodes(facts: Facts): RawFinding[] {
   const byPin = new Map<string, Slot[]>();
-  for (const s of slots(facts)) for (const pin of pinsOnNode(s.tie)) byPin.set(`${s.model.id} ${s.unit} ${pin}`, [...(byPin.get(`${s.model.id} ${s.unit} ${pin}`) ?? []), s]);
+  for (const s of slots(facts))
+    for (const pin of pinsOnNode(s.tie))
+      byPin.set(`${s.model.id} ${s.unit} ${pin}`, [...(byPin.get(`${s.model.id} ${s.unit} ${pin}`) ?? []), s]);
   return [...byPin]
     .filter(([, same]) => same.length > 1)
     .map(([key, same]) => {
       const pin = facts.pinById.get(key.split(' ').pop()!);
-      return { where: { ...at(same[1]!), ...(pin ? { pin: pin.id } : {}) }, message: `${pin ? pinText(pin) : 'A pin'} is on the nodes ${same.map((s) => s.node.name).join(' and ')}${unitText(facts, same[0]!.unit)}.` };
+      return {
+        where: { ...at(same[1]!), ...(pin ? { pin: pin.id } : {}) },
+        message: `${pin ? pinText(pin) : 'A pin'} is on the nodes ${same.map((s) => s.node.name).join(' and ')}${unitText(facts, same[0]!.unit)}.`,
+      };
     });
 }
 
@@ -57,7 +65,10 @@ function unequalTies(facts: Facts): RawFinding[] {
     const before = first.get(key);
     if (!before) first.set(key, { port, unit: s.unit });
     else if (before.port !== port)
-      found.push({ where: { ...at(s), pin: pin! }, message: `Node ${s.node.name} is tied to another place${unitText(facts, s.unit)} than${unitText(facts, before.unit)}.` });
+      found.push({
+        where: { ...at(s), pin: pin! },
+        message: `Node ${s.node.name} is tied to another place${unitText(facts, s.unit)} than${unitText(facts, before.unit)}.`,
+      });
   }
   return found;
 }
@@ -69,7 +80,14 @@ export const nodeRules: Rule[] = [
     severity: 'error',
     title: 'The chosen model is not in its source',
     why: 'The release would call a model that is not delivered.',
-    find: ({ part, chosen }) => part.models.filter((m) => !chosen.has(m.id)).map((m) => ({ where: { model: m.id }, message: `${m.fileName} has no model ${m.chosen || '(none chosen)'}.`, mends: [{ label: 'remove the model', edit: { kind: 'removeModel', model: m.id } }] })),
+    find: ({ part, chosen }) =>
+      part.models
+        .filter((m) => !chosen.has(m.id))
+        .map((m) => ({
+          where: { model: m.id },
+          message: `${m.fileName} has no model ${m.chosen || '(none chosen)'}.`,
+          mends: [{ label: 'remove the model', edit: { kind: 'removeModel', model: m.id } }],
+        })),
   },
   {
     id: 'node-untied',
@@ -77,7 +95,14 @@ export const nodeRules: Rule[] = [
     severity: 'error',
     title: 'A model node has no pin',
     why: 'The simulation would run with an open terminal, or not at all.',
-    find: (facts) => slots(facts).filter((s) => s.tie === undefined).map((s) => ({ where: at(s), message: `Node ${s.node.name}${s.node.doc ? ` (${s.node.doc})` : ''} of ${s.chosen.name} has no pin${unitText(facts, s.unit)}.`, mends: [tieTo(s, 'ground'), tieTo(s, 'open')] })),
+    find: (facts) =>
+      slots(facts)
+        .filter((s) => s.tie === undefined)
+        .map((s) => ({
+          where: at(s),
+          message: `Node ${s.node.name}${s.node.doc ? ` (${s.node.doc})` : ''} of ${s.chosen.name} has no pin${unitText(facts, s.unit)}.`,
+          mends: [tieTo(s, 'ground'), tieTo(s, 'open')],
+        })),
   },
   {
     id: 'node-no-connect',
@@ -90,7 +115,20 @@ export const nodeRules: Rule[] = [
         pinsOnNode(s.tie)
           .map((id) => facts.pinById.get(id))
           .filter((p) => p?.type === 'no-connect')
-          .map((p) => ({ where: { ...at(s), pin: p!.id }, message: `${pinText(p!)} is not connected inside and is joined to node ${s.node.name}.`, mends: [{ label: 'untie it', edit: { kind: 'tieNodes' as const, model: s.model.id, ties: [{ unit: s.unit, node: s.node.name, tie: null }] } }] })),
+          .map((p) => ({
+            where: { ...at(s), pin: p!.id },
+            message: `${pinText(p!)} is not connected inside and is joined to node ${s.node.name}.`,
+            mends: [
+              {
+                label: 'untie it',
+                edit: {
+                  kind: 'tieNodes' as const,
+                  model: s.model.id,
+                  ties: [{ unit: s.unit, node: s.node.name, tie: null }],
+                },
+              },
+            ],
+          })),
       ),
   },
   {
@@ -103,7 +141,14 @@ export const nodeRules: Rule[] = [
       slots(facts).flatMap((s) => {
         const pins = pinsOnNode(s.tie).flatMap((id) => facts.pinById.get(id) ?? []);
         const other = pins.find((p) => p.name !== pins[0]!.name);
-        return other ? [{ where: { ...at(s), pin: other.id }, message: `${pinText(pins[0]!)} and ${pinText(other)} are on node ${s.node.name} and are not the same signal.` }] : [];
+        return other
+          ? [
+              {
+                where: { ...at(s), pin: other.id },
+                message: `${pinText(pins[0]!)} and ${pinText(other)} are on node ${s.node.name} and are not the same signal.`,
+              },
+            ]
+          : [];
       }),
   },
   {
@@ -133,8 +178,19 @@ export const nodeRules: Rule[] = [
         const pin = facts.pinById.get(pinsOnNode(s.tie)[0] ?? '');
         if (!pin) return [];
         const [own, said] = [rolesOf(pin.name), rolesOf(s.node.doc || s.node.name)];
-        if (own.size === 0 || said.size === 0 || [...own].some((r) => said.has(r)) || !OPPOSED.some(([a, b]) => (own.has(a) && said.has(b)) || (own.has(b) && said.has(a)))) return [];
-        return [{ where: { ...at(s), pin: pin.id }, message: `${pinText(pin)} is on node ${s.node.name}, of which the model says “${s.node.doc || s.node.name}”.` }];
+        if (
+          own.size === 0 ||
+          said.size === 0 ||
+          [...own].some((r) => said.has(r)) ||
+          !OPPOSED.some(([a, b]) => (own.has(a) && said.has(b)) || (own.has(b) && said.has(a)))
+        )
+          return [];
+        return [
+          {
+            where: { ...at(s), pin: pin.id },
+            message: `${pinText(pin)} is on node ${s.node.name}, of which the model says “${s.node.doc || s.node.name}”.`,
+          },
+        ];
       }),
   },
   {
@@ -147,7 +203,13 @@ export const nodeRules: Rule[] = [
       if (facts.chosen.size === 0) return [];
       const tied = new Set(slots(facts).flatMap((s) => pinsOnNode(s.tie)));
       return facts.part.pins
-        .filter((p) => !tied.has(p.id) && ['input', 'output', 'bidirectional', 'three-state', 'open-drain', 'open-source', 'passive'].includes(p.type))
+        .filter(
+          (p) =>
+            !tied.has(p.id) &&
+            ['input', 'output', 'bidirectional', 'three-state', 'open-drain', 'open-source', 'passive'].includes(
+              p.type,
+            ),
+        )
         .map((p) => ({ where: { pin: p.id }, message: `${pinText(p)} is on no node of the model.` }));
     },
   },

@@ -7,7 +7,14 @@ import { pinText, type Mend, type Rule } from './rule';
 const landMend = (pkg: Package): Mend[] => {
   const named = familyFromName(pkg.name);
   const land = named.ok ? generateLand(named.value.family) : undefined;
-  return land?.ok ? [{ label: `make the nominal land of ${pkg.name}`, edit: { kind: 'setPackage', package: { ...pkg, land: land.value } } }] : [];
+  return land?.ok
+    ? [
+        {
+          label: `make the nominal land of ${pkg.name}`,
+          edit: { kind: 'setPackage', package: { ...pkg, land: land.value } },
+        },
+      ]
+    : [];
 };
 
 const exposedMend = (part: Part, packageId: string): Mend[] => {
@@ -16,7 +23,8 @@ const exposedMend = (part: Part, packageId: string): Mend[] => {
 };
 
 /** True where two pads touch; boxes are enough, since rounded pads touch no sooner. */
-const touch = (a: Pad, b: Pad): boolean => Math.abs(a.x - b.x) < (a.w + b.w) / 2 && Math.abs(a.y - b.y) < (a.h + b.h) / 2;
+const touch = (a: Pad, b: Pad): boolean =>
+  Math.abs(a.x - b.x) < (a.w + b.w) / 2 && Math.abs(a.y - b.y) < (a.h + b.h) / 2;
 
 /** Pads sorted by x, each compared with those that can still reach it: quick for a thousand balls. */
 function touchingPads(pads: readonly Pad[]): [Pad, Pad][] {
@@ -44,7 +52,10 @@ export const padRules: Rule[] = [
     severity: 'error',
     title: 'A package has no land',
     why: 'The numbers of the pins are then compared with nothing.',
-    find: ({ part }) => part.packages.filter((p) => p.land.pads.length === 0).map((p) => ({ where: { package: p.id }, message: `Package ${p.name} has no pads yet.`, mends: landMend(p) })),
+    find: ({ part }) =>
+      part.packages
+        .filter((p) => p.land.pads.length === 0)
+        .map((p) => ({ where: { package: p.id }, message: `Package ${p.name} has no pads yet.`, mends: landMend(p) })),
   },
   {
     id: 'pad-without-pin',
@@ -55,7 +66,11 @@ export const padRules: Rule[] = [
     find: ({ part }) =>
       part.packages.flatMap((pkg) => {
         const { padsWithoutPin } = meetPads(part, pkg.id);
-        return padsWithoutPin.map((pad) => ({ where: { package: pkg.id, pad }, message: `Pad ${pad} of ${pkg.name} has no pin.`, mends: exposedMend(part, pkg.id) }));
+        return padsWithoutPin.map((pad) => ({
+          where: { package: pkg.id, pad },
+          message: `Pad ${pad} of ${pkg.name} has no pin.`,
+          mends: exposedMend(part, pkg.id),
+        }));
       }),
   },
   {
@@ -68,7 +83,11 @@ export const padRules: Rule[] = [
       part.packages
         .filter((pkg) => pkg.land.pads.length > 0)
         .flatMap((pkg) =>
-          meetPads(part, pkg.id).numbersWithoutPad.map(({ pin, number }) => ({ where: { pin, package: pkg.id, pad: number }, message: `${pinText(pinById.get(pin)!, pkg.id)}: ${pkg.name} has no pad ${number}.`, mends: exposedMend(part, pkg.id) })),
+          meetPads(part, pkg.id).numbersWithoutPad.map(({ pin, number }) => ({
+            where: { pin, package: pkg.id, pad: number },
+            message: `${pinText(pinById.get(pin)!, pkg.id)}: ${pkg.name} has no pad ${number}.`,
+            mends: exposedMend(part, pkg.id),
+          })),
         ),
   },
   {
@@ -83,7 +102,9 @@ export const padRules: Rule[] = [
         const found = new Set(pkg.land.pads.filter((p) => !p.mechanical).map((p) => p.number)).size;
         // The exposed pad is not counted in a package's name.
         if (expected === undefined || found === 0 || found === expected || found === expected + 1) return [];
-        return [{ where: { package: pkg.id }, message: `${pkg.name} should have ${expected} pads; its land has ${found}.` }];
+        return [
+          { where: { package: pkg.id }, message: `${pkg.name} should have ${expected} pads; its land has ${found}.` },
+        ];
       }),
   },
   {
@@ -93,7 +114,14 @@ export const padRules: Rule[] = [
     title: 'Two pads of different numbers touch',
     why: 'They short on the board.',
     find: ({ part }) =>
-      part.packages.flatMap((pkg) => touchingPads(pkg.land.pads).slice(0, 10).map(([a, b]) => ({ where: { package: pkg.id, pad: b.number }, message: `Pads ${a.number} and ${b.number} of ${pkg.name} touch.` }))),
+      part.packages.flatMap((pkg) =>
+        touchingPads(pkg.land.pads)
+          .slice(0, 10)
+          .map(([a, b]) => ({
+            where: { package: pkg.id, pad: b.number },
+            message: `Pads ${a.number} and ${b.number} of ${pkg.name} touch.`,
+          })),
+      ),
   },
   {
     id: 'pad-number-twice',
@@ -103,7 +131,12 @@ export const padRules: Rule[] = [
     why: 'They are one net; make sure that this is meant.',
     find: ({ part }) =>
       part.packages.flatMap((pkg) =>
-        [...groupBy(pkg.land.pads, (p) => p.number)].filter(([, same]) => same.length > 1).map(([number, same]) => ({ where: { package: pkg.id, pad: number }, message: `${same.length} pads of ${pkg.name} have the number ${number}.` })),
+        [...groupBy(pkg.land.pads, (p) => p.number)]
+          .filter(([, same]) => same.length > 1)
+          .map(([number, same]) => ({
+            where: { package: pkg.id, pad: number },
+            message: `${same.length} pads of ${pkg.name} have the number ${number}.`,
+          })),
       ),
   },
   {
@@ -112,6 +145,11 @@ export const padRules: Rule[] = [
     severity: 'warning',
     title: 'A pad has no number',
     why: 'No pin can be joined to it.',
-    find: ({ part }) => part.packages.flatMap((pkg) => (pkg.land.pads.some((p) => p.number.trim() === '' && !p.mechanical) ? [{ where: { package: pkg.id }, message: `${pkg.name} has a pad without a number.` }] : [])),
+    find: ({ part }) =>
+      part.packages.flatMap((pkg) =>
+        pkg.land.pads.some((p) => p.number.trim() === '' && !p.mechanical)
+          ? [{ where: { package: pkg.id }, message: `${pkg.name} has a pad without a number.` }]
+          : [],
+      ),
   },
 ];

@@ -13,10 +13,14 @@ export function groupBy<T>(list: readonly T[], key: (item: T) => string | undefi
 }
 
 /** Letters and digits that are read for each other. */
-const lookalike = (name: string): string => name.toUpperCase().replace(/O/g, '0').replace(/[IL]/g, '1').replace(/B/g, '8').replace(/S/g, '5');
+const lookalike = (name: string): string =>
+  name.toUpperCase().replace(/O/g, '0').replace(/[IL]/g, '1').replace(/B/g, '8').replace(/S/g, '5');
 
 function gapsIn(part: Part, packageId: string): RawFinding[] {
-  const numbers = [...new Set(part.pins.flatMap((p) => p.pads[packageId] ?? []))].filter((n) => /^\d+$/.test(n)).sort(compareTerminals).map(Number);
+  const numbers = [...new Set(part.pins.flatMap((p) => p.pads[packageId] ?? []))]
+    .filter((n) => /^\d+$/.test(n))
+    .sort(compareTerminals)
+    .map(Number);
   if (numbers.length < 3) return [];
   return [0, ...numbers].flatMap((from, i, all) => {
     const to = all[i + 1];
@@ -66,7 +70,13 @@ export const pinRules: Rule[] = [
     severity: 'error',
     title: 'A pin has no name',
     why: 'Nobody can wire what has no name.',
-    find: ({ part }) => part.pins.filter((p) => p.name.trim() === '').map((p) => ({ where: { pin: p.id }, message: `The pin with number ${Object.values(p.pads)[0]?.[0] ?? '?'} has no name.` })),
+    find: ({ part }) =>
+      part.pins
+        .filter((p) => p.name.trim() === '')
+        .map((p) => ({
+          where: { pin: p.id },
+          message: `The pin with number ${Object.values(p.pads)[0]?.[0] ?? '?'} has no name.`,
+        })),
   },
   {
     id: 'name-form',
@@ -76,9 +86,12 @@ export const pinRules: Rule[] = [
     why: 'Blanks, brackets of markup and control characters break netlists and exports.',
     find: ({ part }) =>
       part.pins
-        // eslint-disable-next-line no-control-regex
+
         .filter((p) => /[\s<>&"'\\\u0000-\u001f]/.test(p.name))
-        .map((p) => ({ where: { pin: p.id }, message: `The name “${p.name}” holds blanks or characters that netlists do not take.` })),
+        .map((p) => ({
+          where: { pin: p.id },
+          message: `The name “${p.name}” holds blanks or characters that netlists do not take.`,
+        })),
   },
   {
     id: 'name-lookalike',
@@ -90,7 +103,10 @@ export const pinRules: Rule[] = [
       [...groupBy([...new Set(part.pins.map((p) => p.name))], (n) => (/[A-Z]/i.test(n) ? lookalike(n) : undefined))]
         .filter(([, names]) => names.length > 1)
         .filter(([, names]) => new Set(names.map((n) => n.toUpperCase())).size > 1)
-        .map(([, names]) => ({ where: { pin: part.pins.find((p) => p.name === names[1])!.id }, message: `${names.join(' and ')} look alike. Is one of them a slip?` })),
+        .map(([, names]) => ({
+          where: { pin: part.pins.find((p) => p.name === names[1])!.id },
+          message: `${names.join(' and ')} look alike. Is one of them a slip?`,
+        })),
   },
   {
     id: 'name-types',
@@ -101,7 +117,11 @@ export const pinRules: Rule[] = [
     find: ({ part }) =>
       [...groupBy(part.pins, (p) => p.name || undefined)]
         .filter(([, same]) => new Set(same.map((p) => p.type)).size > 1)
-        .map(([name, same]) => ({ where: { pin: same[1]!.id }, message: `${name} stands as ${[...new Set(same.map((p) => p.type))].join(' and as ')}.`, mends: typeMends(same) })),
+        .map(([name, same]) => ({
+          where: { pin: same[1]!.id },
+          message: `${name} stands as ${[...new Set(same.map((p) => p.type))].join(' and as ')}.`,
+          mends: typeMends(same),
+        })),
   },
   {
     id: 'pin-without-pad',
@@ -110,7 +130,9 @@ export const pinRules: Rule[] = [
     title: 'A pin has no number in any package',
     why: 'It can be wired in the schematic and will be connected to nothing.',
     find: ({ part }) =>
-      part.pins.filter((p) => Object.values(p.pads).every((pads) => pads.length === 0)).map((p) => ({ where: { pin: p.id }, message: `${pinText(p)} has no number in any package.` })),
+      part.pins
+        .filter((p) => Object.values(p.pads).every((pads) => pads.length === 0))
+        .map((p) => ({ where: { pin: p.id }, message: `${pinText(p)} has no number in any package.` })),
   },
   {
     id: 'alternate-twice',
@@ -121,7 +143,16 @@ export const pinRules: Rule[] = [
     find: ({ part }) =>
       part.pins
         .filter((p) => new Set(p.alternates).size < (p.alternates?.length ?? 0))
-        .map((p) => ({ where: { pin: p.id }, message: `${pinText(p)} names an alternate function twice.`, mends: [{ label: 'keep one', edit: { kind: 'changePins', changes: [{ id: p.id, set: { alternates: [...new Set(p.alternates)] } }] } }] })),
+        .map((p) => ({
+          where: { pin: p.id },
+          message: `${pinText(p)} names an alternate function twice.`,
+          mends: [
+            {
+              label: 'keep one',
+              edit: { kind: 'changePins', changes: [{ id: p.id, set: { alternates: [...new Set(p.alternates)] } }] },
+            },
+          ],
+        })),
   },
 ];
 

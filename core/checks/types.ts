@@ -19,7 +19,11 @@ export const typeRules: Rule[] = [
     find: ({ part }) =>
       part.pins
         .filter((p) => p.type === 'unspecified')
-        .map((p) => ({ where: { pin: p.id }, message: `${pinText(p)} has no electrical type.`, mends: (['input', 'output', 'bidirectional', 'passive'] as const).map((t) => setType([p], t)) })),
+        .map((p) => ({
+          where: { pin: p.id },
+          message: `${pinText(p)} has no electrical type.`,
+          mends: (['input', 'output', 'bidirectional', 'passive'] as const).map((t) => setType([p], t)),
+        })),
   },
   {
     id: 'supply-name-type',
@@ -30,7 +34,11 @@ export const typeRules: Rule[] = [
     find: ({ part }) =>
       part.pins
         .filter((p) => SUPPLY_NAME.test(p.name) && !is(p, 'supply-in', 'supply-out', 'unspecified', 'ground'))
-        .map((p) => ({ where: { pin: p.id }, message: `${pinText(p)} is named like a supply and typed ${p.type}.`, mends: [setType([p], 'supply-in'), setType([p], 'supply-out')] })),
+        .map((p) => ({
+          where: { pin: p.id },
+          message: `${pinText(p)} is named like a supply and typed ${p.type}.`,
+          mends: [setType([p], 'supply-in'), setType([p], 'supply-out')],
+        })),
   },
   {
     id: 'ground-name-type',
@@ -40,8 +48,15 @@ export const typeRules: Rule[] = [
     why: 'Grounds are checked as grounds only when they are typed so.',
     find: ({ part }) =>
       part.pins
-        .filter((p) => GROUND_NAME.test(p.name) && !is(p, 'ground', 'unspecified') && !(is(p, 'supply-in') && /VSS/i.test(p.name)))
-        .map((p) => ({ where: { pin: p.id }, message: `${pinText(p)} is named like a ground and typed ${p.type}.`, mends: [setType([p], 'ground')] })),
+        .filter(
+          (p) =>
+            GROUND_NAME.test(p.name) && !is(p, 'ground', 'unspecified') && !(is(p, 'supply-in') && /VSS/i.test(p.name)),
+        )
+        .map((p) => ({
+          where: { pin: p.id },
+          message: `${pinText(p)} is named like a ground and typed ${p.type}.`,
+          mends: [setType([p], 'ground')],
+        })),
   },
   {
     id: 'no-connect-name',
@@ -52,7 +67,11 @@ export const typeRules: Rule[] = [
     find: ({ part }) =>
       part.pins
         .filter((p) => NC_NAME.test(p.name) && !is(p, 'no-connect', 'reserved', 'unspecified'))
-        .map((p) => ({ where: { pin: p.id }, message: `${pinText(p)} is typed ${p.type}.`, mends: [setType([p], 'no-connect'), setType([p], 'reserved')] })),
+        .map((p) => ({
+          where: { pin: p.id },
+          message: `${pinText(p)} is typed ${p.type}.`,
+          mends: [setType([p], 'no-connect'), setType([p], 'reserved')],
+        })),
   },
   {
     id: 'active-low-name',
@@ -66,7 +85,12 @@ export const typeRules: Rule[] = [
         .map((p) => ({
           where: { pin: p.id },
           message: `${pinText(p)} is named active low and not flagged so.`,
-          mends: [{ label: 'flag it active low', edit: { kind: 'changePins', changes: [{ id: p.id, set: { activeLow: true } }], byHand: true } }],
+          mends: [
+            {
+              label: 'flag it active low',
+              edit: { kind: 'changePins', changes: [{ id: p.id, set: { activeLow: true } }], byHand: true },
+            },
+          ],
         })),
   },
   {
@@ -81,7 +105,12 @@ export const typeRules: Rule[] = [
         .map((p) => ({
           where: { pin: p.id },
           message: `${pinText(p)} is typed ${p.type} and flagged active low.`,
-          mends: [{ label: 'take the flag off', edit: { kind: 'changePins', changes: [{ id: p.id, set: { activeLow: false } }], byHand: true } }],
+          mends: [
+            {
+              label: 'take the flag off',
+              edit: { kind: 'changePins', changes: [{ id: p.id, set: { activeLow: false } }], byHand: true },
+            },
+          ],
         })),
   },
   {
@@ -95,7 +124,11 @@ export const typeRules: Rule[] = [
         Object.entries(p.pads)
           .filter(([, pads]) => drives(p.type) && p.type !== 'supply-out' && pads.length > 1)
           .slice(0, 1)
-          .map(([pkg]) => ({ where: { pin: p.id, package: pkg }, message: `${pinText(p, pkg)} joins ${p.pads[pkg]!.length} outputs in one bundle.`, mends: [{ label: 'split it', edit: { kind: 'splitPin' as const, pin: p.id } }] })),
+          .map(([pkg]) => ({
+            where: { pin: p.id, package: pkg },
+            message: `${pinText(p, pkg)} joins ${p.pads[pkg]!.length} outputs in one bundle.`,
+            mends: [{ label: 'split it', edit: { kind: 'splitPin' as const, pin: p.id } }],
+          })),
       ),
   },
   {
@@ -106,8 +139,15 @@ export const typeRules: Rule[] = [
     why: 'The current has no way back; a pin is probably mistyped.',
     find: ({ part }) => {
       const supplies = part.pins.filter((p) => p.type === 'supply-in');
-      if (supplies.length === 0 || part.pins.some((p) => p.type === 'ground') || supplies.some((p) => /^V(EE|-|−|S-|S−|SS)|^-V/i.test(p.name))) return [];
-      return [{ where: { pin: supplies[0]!.id }, message: `${pinText(supplies[0]!)} is a supply, and no pin is a ground.` }];
+      if (
+        supplies.length === 0 ||
+        part.pins.some((p) => p.type === 'ground') ||
+        supplies.some((p) => /^V(EE|-|−|S-|S−|SS)|^-V/i.test(p.name))
+      )
+        return [];
+      return [
+        { where: { pin: supplies[0]!.id }, message: `${pinText(supplies[0]!)} is a supply, and no pin is a ground.` },
+      ];
     },
   },
   {
@@ -135,7 +175,16 @@ export const typeRules: Rule[] = [
         const [p, n] = [byName.get(a)!, byName.get(b)!];
         const power = is(p, 'supply-in', 'ground', 'supply-out') || is(n, 'supply-in', 'ground', 'supply-out');
         if (p.type === n.type || power) return [];
-        return [{ where: { pin: n.id }, message: `${a} is ${p.type} and ${b} is ${n.type}.`, mends: [setType([p, n], p.type), setType([p, n], n.type)].map((m, i) => ({ ...m, label: `make both ${i === 0 ? p.type : n.type}` })) }];
+        return [
+          {
+            where: { pin: n.id },
+            message: `${a} is ${p.type} and ${b} is ${n.type}.`,
+            mends: [setType([p, n], p.type), setType([p, n], n.type)].map((m, i) => ({
+              ...m,
+              label: `make both ${i === 0 ? p.type : n.type}`,
+            })),
+          },
+        ];
       });
     },
   },

@@ -12,16 +12,31 @@ const drawn = ({ part }: Facts): { unit: Unit; drawing: Drawing }[] => {
 };
 
 /** One unit per drawing, for rules about the drawing itself. */
-const onceADrawing = (facts: Facts) => drawn(facts).filter((d, i, all) => all.findIndex((e) => e.drawing === d.drawing) === i);
+const onceADrawing = (facts: Facts) =>
+  drawn(facts).filter((d, i, all) => all.findIndex((e) => e.drawing === d.drawing) === i);
 
 const placeMend = (facts: Facts, pin: Pin): { label: string; edit: Edit }[] => {
   const first = drawn(facts)[0];
   if (!first) return [];
   const at = freeSlots(first.drawing, 'right', 1)[0]!;
-  const height = heightFor({ ...first.drawing, ports: [...first.drawing.ports, { id: 'new', side: 'right', at, length: 1 }] });
-  const grow: Edit[] = height > first.drawing.body.height ? [{ kind: 'changeDrawing', drawing: first.drawing.id, body: { height } }] : [];
-  const move: Edit = { kind: 'moveToUnit', unit: first.unit.id, places: [{ pin: pin.id, side: 'right', at }], length: facts.rules.pinLength };
-  return [{ label: `draw it in unit ${first.unit.label}`, edit: { kind: 'batch', title: 'draw a pin', edits: [...grow, move] } }];
+  const height = heightFor({
+    ...first.drawing,
+    ports: [...first.drawing.ports, { id: 'new', side: 'right', at, length: 1 }],
+  });
+  const grow: Edit[] =
+    height > first.drawing.body.height ? [{ kind: 'changeDrawing', drawing: first.drawing.id, body: { height } }] : [];
+  const move: Edit = {
+    kind: 'moveToUnit',
+    unit: first.unit.id,
+    places: [{ pin: pin.id, side: 'right', at }],
+    length: facts.rules.pinLength,
+  };
+  return [
+    {
+      label: `draw it in unit ${first.unit.label}`,
+      edit: { kind: 'batch', title: 'draw a pin', edits: [...grow, move] },
+    },
+  ];
 };
 
 /** Boxes that overlap by more than a hair. */
@@ -40,7 +55,11 @@ function overlappingNames(facts: Facts): RawFinding[] {
     const found: RawFinding[] = [];
     names.forEach((one, i) => {
       for (let k = i + 1; k < names.length && names[k]!.box.top > one.box.base; k++)
-        if (overlap(one.box, names[k]!.box)) found.push({ where: { pin: one.pin.id, unit: unit.id }, message: `The names ${nameOnDrawing(one.pin)} and ${nameOnDrawing(names[k]!.pin)} overlap in unit ${unit.label}.` });
+        if (overlap(one.box, names[k]!.box))
+          found.push({
+            where: { pin: one.pin.id, unit: unit.id },
+            message: `The names ${nameOnDrawing(one.pin)} and ${nameOnDrawing(names[k]!.pin)} overlap in unit ${unit.label}.`,
+          });
     });
     return found.slice(0, 10);
   });
@@ -56,7 +75,13 @@ export const unitRules: Rule[] = [
     title: 'A pin is in no unit',
     why: 'It cannot be wired, so its pad stays open on the board.',
     find: (facts) =>
-      facts.part.pins.filter((p) => !facts.placesOf.has(p.id)).map((p) => ({ where: { pin: p.id }, message: `${pinText(p)} is drawn in no unit.`, mends: placeMend(facts, p) })),
+      facts.part.pins
+        .filter((p) => !facts.placesOf.has(p.id))
+        .map((p) => ({
+          where: { pin: p.id },
+          message: `${pinText(p)} is drawn in no unit.`,
+          mends: placeMend(facts, p),
+        })),
   },
   {
     id: 'pin-drawn-twice',
@@ -66,12 +91,29 @@ export const unitRules: Rule[] = [
     why: 'Two places for one terminal let two nets meet in it.',
     find: ({ placesOf, pinById }) =>
       [...placesOf]
-        .filter(([id, places]) => places.length > 1 && !(pinById.get(id)?.shared && new Set(places.map((p) => p.unit.id)).size === places.length))
+        .filter(
+          ([id, places]) =>
+            places.length > 1 &&
+            !(pinById.get(id)?.shared && new Set(places.map((p) => p.unit.id)).size === places.length),
+        )
         .flatMap(([id, places]) => {
           const pin = pinById.get(id);
           if (!pin) return [];
-          const share = carriesPower(pin.type) ? [{ label: 'mark it shared', edit: { kind: 'changePins' as const, changes: [{ id, set: { shared: true } }] } }] : [];
-          return [{ where: { pin: id, unit: places[1]!.unit.id }, message: `${pinText(pin)} is drawn in ${places.map((p) => p.unit.label).join(' and ')}.`, mends: share }];
+          const share = carriesPower(pin.type)
+            ? [
+                {
+                  label: 'mark it shared',
+                  edit: { kind: 'changePins' as const, changes: [{ id, set: { shared: true } }] },
+                },
+              ]
+            : [];
+          return [
+            {
+              where: { pin: id, unit: places[1]!.unit.id },
+              message: `${pinText(pin)} is drawn in ${places.map((p) => p.unit.label).join(' and ')}.`,
+              mends: share,
+            },
+          ];
         }),
   },
   {
@@ -83,7 +125,16 @@ export const unitRules: Rule[] = [
     find: ({ part }) =>
       part.pins
         .filter((p) => p.shared && !carriesPower(p.type))
-        .map((p) => ({ where: { pin: p.id }, message: `${pinText(p)} is typed ${p.type} and marked shared.`, mends: [{ label: 'not shared', edit: { kind: 'changePins' as const, changes: [{ id: p.id, set: {}, unset: ['shared' as const] }] } }] })),
+        .map((p) => ({
+          where: { pin: p.id },
+          message: `${pinText(p)} is typed ${p.type} and marked shared.`,
+          mends: [
+            {
+              label: 'not shared',
+              edit: { kind: 'changePins' as const, changes: [{ id: p.id, set: {}, unset: ['shared' as const] }] },
+            },
+          ],
+        })),
   },
   {
     id: 'port-unbound',
@@ -93,7 +144,12 @@ export const unitRules: Rule[] = [
     why: 'A designer can wire it, and no terminal of the part is behind it.',
     find: (facts) =>
       drawn(facts).flatMap(({ unit, drawing }) =>
-        drawing.ports.filter((p) => unit.binding[p.id] === undefined).map((p) => ({ where: { unit: unit.id }, message: `Unit ${unit.label} draws a pin at ${p.side} ${p.at} that no pin of the part is bound to.` })),
+        drawing.ports
+          .filter((p) => unit.binding[p.id] === undefined)
+          .map((p) => ({
+            where: { unit: unit.id },
+            message: `Unit ${unit.label} draws a pin at ${p.side} ${p.at} that no pin of the part is bound to.`,
+          })),
       ),
   },
   {
@@ -112,7 +168,18 @@ export const unitRules: Rule[] = [
             return {
               where: { unit: unit.id, ...(second ? { pin: second.id } : {}) },
               message: `${first?.name ?? 'A pin'} and ${second?.name ?? 'another'} stand at one place in unit ${unit.label}.`,
-              mends: slotsOf(drawing, same[1]!.side).includes(at) ? [{ label: 'move one to a free place', edit: { kind: 'movePorts' as const, drawing: drawing.id, moves: [{ port: same[1]!.id, side: same[1]!.side, at }] } }] : [],
+              mends: slotsOf(drawing, same[1]!.side).includes(at)
+                ? [
+                    {
+                      label: 'move one to a free place',
+                      edit: {
+                        kind: 'movePorts' as const,
+                        drawing: drawing.id,
+                        moves: [{ port: same[1]!.id, side: same[1]!.side, at }],
+                      },
+                    },
+                  ]
+                : [],
             };
           }),
       ),
@@ -127,12 +194,26 @@ export const unitRules: Rule[] = [
       onceADrawing(facts).flatMap(({ unit, drawing }) =>
         drawing.body.shape === 'none'
           ? []
-          : drawing.ports.filter((p) => beyond(drawing, p)).map((p) => {
-              const pin = facts.pinById.get(unit.binding[p.id] ?? '');
-              const height = heightFor(drawing);
-              const grow = height > drawing.body.height ? [{ label: 'make the body taller', edit: { kind: 'changeDrawing' as const, drawing: drawing.id, body: { height } } }] : [];
-              return { where: { unit: unit.id, ...(pin ? { pin: pin.id } : {}) }, message: `${pin?.name ?? 'A pin'} stands beyond the body of unit ${unit.label}.`, mends: grow };
-            }),
+          : drawing.ports
+              .filter((p) => beyond(drawing, p))
+              .map((p) => {
+                const pin = facts.pinById.get(unit.binding[p.id] ?? '');
+                const height = heightFor(drawing);
+                const grow =
+                  height > drawing.body.height
+                    ? [
+                        {
+                          label: 'make the body taller',
+                          edit: { kind: 'changeDrawing' as const, drawing: drawing.id, body: { height } },
+                        },
+                      ]
+                    : [];
+                return {
+                  where: { unit: unit.id, ...(pin ? { pin: pin.id } : {}) },
+                  message: `${pin?.name ?? 'A pin'} stands beyond the body of unit ${unit.label}.`,
+                  mends: grow,
+                };
+              }),
       ),
   },
   {
@@ -142,7 +223,13 @@ export const unitRules: Rule[] = [
     title: 'A unit has no pins',
     why: 'It would be placed for nothing.',
     find: ({ part }) =>
-      part.units.filter((u) => Object.keys(u.binding).length === 0).map((u) => ({ where: { unit: u.id }, message: `Unit ${u.label} has no pins.`, mends: [{ label: 'remove it', edit: { kind: 'removeUnit', unit: u.id } }] })),
+      part.units
+        .filter((u) => Object.keys(u.binding).length === 0)
+        .map((u) => ({
+          where: { unit: u.id },
+          message: `Unit ${u.label} has no pins.`,
+          mends: [{ label: 'remove it', edit: { kind: 'removeUnit', unit: u.id } }],
+        })),
   },
   {
     id: 'unit-label-twice',
@@ -151,7 +238,12 @@ export const unitRules: Rule[] = [
     title: 'Two units have one label',
     why: 'U1A would be two things.',
     find: ({ part }) =>
-      [...groupBy(part.units, (u) => u.label)].filter(([, same]) => same.length > 1).map(([label, same]) => ({ where: { unit: same[1]!.id }, message: `${same.length} units have the label ${label}.` })),
+      [...groupBy(part.units, (u) => u.label)]
+        .filter(([, same]) => same.length > 1)
+        .map(([label, same]) => ({
+          where: { unit: same[1]!.id },
+          message: `${same.length} units have the label ${label}.`,
+        })),
   },
   {
     id: 'units-unequal',
@@ -163,9 +255,16 @@ export const unitRules: Rule[] = [
       [...groupBy(drawn(facts), (d) => d.drawing.id)].flatMap(([, same]) =>
         same[0]!.drawing.ports.flatMap((port) => {
           const pins = same.map((s) => facts.pinById.get(s.unit.binding[port.id] ?? ''));
-          const odd = pins.findIndex((p) => p && pins[0] && (p.type !== pins[0].type || !!p.activeLow !== !!pins[0].activeLow));
+          const odd = pins.findIndex(
+            (p) => p && pins[0] && (p.type !== pins[0].type || !!p.activeLow !== !!pins[0].activeLow),
+          );
           if (odd < 0) return [];
-          return [{ where: { unit: same[odd]!.unit.id, pin: pins[odd]!.id }, message: `${pinText(pins[odd]!)} in unit ${same[odd]!.unit.label} is ${pins[odd]!.type}${pins[odd]!.activeLow ? ', active low' : ''}; at the same place unit ${same[0]!.unit.label} has ${pinText(pins[0]!)}, ${pins[0]!.type}${pins[0]!.activeLow ? ', active low' : ''}.` }];
+          return [
+            {
+              where: { unit: same[odd]!.unit.id, pin: pins[odd]!.id },
+              message: `${pinText(pins[odd]!)} in unit ${same[odd]!.unit.label} is ${pins[odd]!.type}${pins[odd]!.activeLow ? ', active low' : ''}; at the same place unit ${same[0]!.unit.label} has ${pinText(pins[0]!)}, ${pins[0]!.type}${pins[0]!.activeLow ? ', active low' : ''}.`,
+            },
+          ];
         }),
       ),
   },
@@ -186,11 +285,25 @@ export const unitRules: Rule[] = [
     find: (facts) =>
       onceADrawing(facts).flatMap(({ unit, drawing }) => {
         const texts = drawing.labels.map((l) => ({
-          kind: 'text' as const, x: l.x, y: l.y, size: l.size, anchor: l.anchor, role: l.kind,
-          text: l.kind === 'reference' ? `${facts.part.reference}?${unit.label}` : l.kind === 'value' ? facts.part.name : '',
+          kind: 'text' as const,
+          x: l.x,
+          y: l.y,
+          size: l.size,
+          anchor: l.anchor,
+          role: l.kind,
+          text:
+            l.kind === 'reference'
+              ? `${facts.part.reference}?${unit.label}`
+              : l.kind === 'value'
+                ? facts.part.name
+                : '',
         }));
-        const clash = texts.some((a, i) => texts.slice(i + 1).some((b) => a.text && b.text && overlap(boundsOf([a]), boundsOf([b]))));
-        return clash ? [{ where: { unit: unit.id }, message: `Reference and value overlap in unit ${unit.label}.` }] : [];
+        const clash = texts.some((a, i) =>
+          texts.slice(i + 1).some((b) => a.text && b.text && overlap(boundsOf([a]), boundsOf([b]))),
+        );
+        return clash
+          ? [{ where: { unit: unit.id }, message: `Reference and value overlap in unit ${unit.label}.` }]
+          : [];
       }),
   },
   {
@@ -206,11 +319,27 @@ export const unitRules: Rule[] = [
           if (!pin) return [];
           const marks = port.marks ?? [];
           const negated = marks.includes('negation') || marks.includes('polarity');
-          const driven = (['open-drain', 'open-source', 'three-state'] as const).find((m) => marks.includes(m) !== (pin.type === m));
+          const driven = (['open-drain', 'open-source', 'three-state'] as const).find(
+            (m) => marks.includes(m) !== (pin.type === m),
+          );
           if (negated === !!pin.activeLow && driven === undefined) return [];
-          const said = negated !== !!pin.activeLow ? `is ${pin.activeLow ? '' : 'not '}active low and ${negated ? 'has' : 'lacks'} the mark of it` : `is ${pin.type} and its mark says otherwise`;
+          const said =
+            negated !== !!pin.activeLow
+              ? `is ${pin.activeLow ? '' : 'not '}active low and ${negated ? 'has' : 'lacks'} the mark of it`
+              : `is ${pin.type} and its mark says otherwise`;
           const wanted = marksOf(pin);
-          return [{ where: { pin: pin.id, unit: unit.id }, message: `${pinText(pin)} ${said}.`, mends: [{ label: 'set the marks by the pin', edit: { kind: 'changePorts' as const, drawing: drawing.id, ports: [port.id], set: { marks: wanted } } }] }];
+          return [
+            {
+              where: { pin: pin.id, unit: unit.id },
+              message: `${pinText(pin)} ${said}.`,
+              mends: [
+                {
+                  label: 'set the marks by the pin',
+                  edit: { kind: 'changePorts' as const, drawing: drawing.id, ports: [port.id], set: { marks: wanted } },
+                },
+              ],
+            },
+          ];
         }),
       ),
   },
@@ -225,7 +354,9 @@ export const unitRules: Rule[] = [
       return findPairs([...byName.keys()]).flatMap(([a, b]) => {
         const [p, n] = [byName.get(a)!, byName.get(b)!];
         const [u, v] = [p, n].map((x) => facts.placesOf.get(x.id)?.[0]?.unit);
-        return !u || !v || u === v || carriesPower(p.type) ? [] : [{ where: { pin: n.id, unit: v.id }, message: `${a} is in unit ${u.label} and ${b} in unit ${v.label}.` }];
+        return !u || !v || u === v || carriesPower(p.type)
+          ? []
+          : [{ where: { pin: n.id, unit: v.id }, message: `${a} is in unit ${u.label} and ${b} in unit ${v.label}.` }];
       });
     },
   },

@@ -12,7 +12,13 @@ export interface Draft {
  * A part from a source in one go: read, taken, arranged. `name` is the part's name unless the source's first line
  * starts with it in another case; a description that follows it there is taken too.
  */
-export function draftPart(text: string, name: string, fileName: string, options: TextOptions = {}, rules: HouseRules = DEFAULT_RULES): Result<Draft> {
+export function draftPart(
+  text: string,
+  name: string,
+  fileName: string,
+  options: TextOptions = {},
+  rules: HouseRules = DEFAULT_RULES,
+): Result<Draft> {
   const read = readText(text, { ...options, file: options.file ?? fileName });
   if (!read.ok) return read;
   const source = { digest: sha256(text), name: fileName, kind: 'text' };
@@ -23,9 +29,20 @@ export function draftPart(text: string, name: string, fileName: string, options:
 
 /** "TF2204 quad Schmitt line receiver, SO-14" as a first line gives the name as printed and the description. */
 export function fromTitle(part: Part, text: string): Part {
-  const first = text.replace(/^\uFEFF/, '').split(/\r?\n/).find((l) => l.trim() !== '')?.replace(/^[#*\s"]+|["\s,;]+$/g, '') ?? '';
+  const first =
+    text
+      .replace(/^\uFEFF/, '')
+      .split(/\r?\n/)
+      .find((l) => l.trim() !== '')
+      ?.replace(/^[#*\s"]+|["\s,;]+$/g, '') ?? '';
   const match = /^([A-Z]{2,}[A-Z0-9-]*\d[A-Z0-9-]*)\b[\s:,–-]*(.*)$/i.exec(first);
   if (!match || match[1]!.toLowerCase() !== part.name.toLowerCase()) return part;
   const description = match[2]!.split(/[,;.]/)[0]!.trim();
-  return { ...part, name: match[1]!, ...(description && part.description === '' ? { description: description[0]!.toUpperCase() + description.slice(1) } : {}) };
+  return {
+    ...part,
+    name: match[1]!,
+    ...(description && part.description === ''
+      ? { description: description[0]!.toUpperCase() + description.slice(1) }
+      : {}),
+  };
 }

@@ -15,13 +15,39 @@ export const csvRow = (cells: readonly string[]): string => `${cells.map(csvCell
 export function writePinCsv(part: Part): string {
   const place = places(part);
   const rows = part.packages.flatMap((pkg) =>
-    part.pins.flatMap((pin) => (pin.pads[pkg.id] ?? []).map((number) => ({ pkg: pkg.name, number, pin }))).sort((a, b) => compareTerminals(a.number, b.number)),
+    part.pins
+      .flatMap((pin) => (pin.pads[pkg.id] ?? []).map((number) => ({ pkg: pkg.name, number, pin })))
+      .sort((a, b) => compareTerminals(a.number, b.number)),
   );
-  const unnumbered = part.pins.filter((p) => Object.values(p.pads).every((n) => n.length === 0)).map((pin) => ({ pkg: '', number: '', pin }));
-  const head = csvRow(['package', 'number', 'name', 'active low', 'type', 'group', 'unit', 'side', 'description', 'alternates']);
+  const unnumbered = part.pins
+    .filter((p) => Object.values(p.pads).every((n) => n.length === 0))
+    .map((pin) => ({ pkg: '', number: '', pin }));
+  const head = csvRow([
+    'package',
+    'number',
+    'name',
+    'active low',
+    'type',
+    'group',
+    'unit',
+    'side',
+    'description',
+    'alternates',
+  ]);
   const body = [...rows, ...unnumbered].map(({ pkg, number, pin }) => {
     const { unit, side } = place.get(pin.id) ?? { unit: '', side: '' };
-    return csvRow([pkg, number, pin.name, pin.activeLow ? 'yes' : '', pin.type, pin.group ?? '', unit, side, pin.description ?? '', (pin.alternates ?? []).join(' ')]);
+    return csvRow([
+      pkg,
+      number,
+      pin.name,
+      pin.activeLow ? 'yes' : '',
+      pin.type,
+      pin.group ?? '',
+      unit,
+      side,
+      pin.description ?? '',
+      (pin.alternates ?? []).join(' '),
+    ]);
   });
   return head + body.join('');
 }

@@ -31,15 +31,7 @@ export interface Proposal {
 }
 
 export type ColumnRole =
-  | 'number'
-  | 'name'
-  | 'type'
-  | 'description'
-  | 'group'
-  | 'alternates'
-  | 'rail'
-  | 'activeLow'
-  | 'ignore';
+  'number' | 'name' | 'type' | 'description' | 'group' | 'alternates' | 'rail' | 'activeLow' | 'ignore';
 
 export interface Column {
   role: ColumnRole;

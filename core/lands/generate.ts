@@ -9,7 +9,15 @@ import { ballsIn, rowLetters } from './numbering';
 export function generateLand(input: Family): Result<Land> {
   const parsed = familySchema.safeParse(input);
   if (!parsed.success)
-    return refuse(...parsed.error.issues.map((i) => problem('land-value', { what: i.path.join(' ') || 'the family', value: 'not usable', need: i.message.replace(/^Invalid input: /, '') })));
+    return refuse(
+      ...parsed.error.issues.map((i) =>
+        problem('land-value', {
+          what: i.path.join(' ') || 'the family',
+          value: 'not usable',
+          need: i.message.replace(/^Invalid input: /, ''),
+        }),
+      ),
+    );
   const family = parsed.data;
   const wrong = impossible(family);
   if (wrong.length > 0) return refuse(...wrong);
@@ -40,7 +48,8 @@ function padsOf(family: Family): Pad[] {
   }
 }
 
-const spread = (count: number, pitch: number): number[] => Array.from({ length: count }, (_, i) => ((count - 1) / 2 - i) * pitch);
+const spread = (count: number, pitch: number): number[] =>
+  Array.from({ length: count }, (_, i) => ((count - 1) / 2 - i) * pitch);
 
 function dual(f: Extract<Family, { kind: 'dual' }>): Pad[] {
   const ys = spread(f.count / 2, f.pitch);
@@ -48,7 +57,15 @@ function dual(f: Extract<Family, { kind: 'dual' }>): Pad[] {
   const pad = (number: number, px: number, y: number): Pad =>
     f.drill === undefined
       ? { number: String(number), x: px, y, w: f.length, h: f.width, shape: 'roundrect' }
-      : { number: String(number), x: px, y, w: f.length, h: f.width, shape: number === 1 ? 'rect' : 'oval', drill: f.drill };
+      : {
+          number: String(number),
+          x: px,
+          y,
+          w: f.length,
+          h: f.width,
+          shape: number === 1 ? 'rect' : 'oval',
+          drill: f.drill,
+        };
   return [...ys.map((y, i) => pad(i + 1, -x, y)), ...[...ys].reverse().map((y, i) => pad(f.count / 2 + i + 1, x, y))];
 }
 
@@ -57,8 +74,22 @@ function quad(f: Extract<Family, { kind: 'quad' }>): Pad[] {
   const along = spread(n, f.pitch);
   const [x, y] = [f.span / 2, (f.span + f.body.h - f.body.w) / 2];
   const shape = f.round ? 'oval' : 'roundrect';
-  const flat = (i: number, px: number, py: number): Pad => ({ number: String(i), x: px, y: py, w: f.length, h: f.width, shape });
-  const upright = (i: number, px: number, py: number): Pad => ({ number: String(i), x: px, y: py, w: f.width, h: f.length, shape });
+  const flat = (i: number, px: number, py: number): Pad => ({
+    number: String(i),
+    x: px,
+    y: py,
+    w: f.length,
+    h: f.width,
+    shape,
+  });
+  const upright = (i: number, px: number, py: number): Pad => ({
+    number: String(i),
+    x: px,
+    y: py,
+    w: f.width,
+    h: f.length,
+    shape,
+  });
   return [
     ...along.map((a, i) => flat(i + 1, -x, a)),
     ...along.map((a, i) => upright(n + i + 1, -a, -y)),
@@ -89,16 +120,35 @@ const inline = (f: Extract<Family, { kind: 'inline' }>): Pad[] =>
     y: 0,
     w: f.width,
     h: f.length,
-    ...(f.drill === undefined ? { shape: 'roundrect' as const } : { shape: i === 0 ? ('rect' as const) : ('oval' as const), drill: f.drill }),
+    ...(f.drill === undefined
+      ? { shape: 'roundrect' as const }
+      : { shape: i === 0 ? ('rect' as const) : ('oval' as const), drill: f.drill }),
   }));
 
 /** Small outlines: leads on the left counted down, leads on the right counted up. Five leads leave the right middle out, three have one at the right middle. */
 function outline(f: Extract<Family, { kind: 'outline' }>): Pad[] {
   const x = f.span / 2;
   const places: [number, number][] = {
-    3: [[-x, f.pitch], [-x, -f.pitch], [x, 0]],
-    5: [[-x, f.pitch], [-x, 0], [-x, -f.pitch], [x, -f.pitch], [x, f.pitch]],
-    6: [[-x, f.pitch], [-x, 0], [-x, -f.pitch], [x, -f.pitch], [x, 0], [x, f.pitch]],
+    3: [
+      [-x, f.pitch],
+      [-x, -f.pitch],
+      [x, 0],
+    ],
+    5: [
+      [-x, f.pitch],
+      [-x, 0],
+      [-x, -f.pitch],
+      [x, -f.pitch],
+      [x, f.pitch],
+    ],
+    6: [
+      [-x, f.pitch],
+      [-x, 0],
+      [-x, -f.pitch],
+      [x, -f.pitch],
+      [x, 0],
+      [x, f.pitch],
+    ],
   }[f.leads] as [number, number][];
   return places.map(([px, y], i) => ({ number: String(i + 1), x: px, y, w: f.length, h: f.width, shape: 'roundrect' }));
 }
@@ -114,13 +164,32 @@ function header(f: Extract<Family, { kind: 'header' }>): Pad[] {
   const pads = ys.flatMap((y, r) =>
     xs.map((x, c): Pad => {
       const n = number(r, c);
-      return { number: String(n), x, y, w: f.diameter, h: f.diameter, shape: n === 1 ? 'rect' : 'circle', drill: f.drill };
+      return {
+        number: String(n),
+        x,
+        y,
+        w: f.diameter,
+        h: f.diameter,
+        shape: n === 1 ? 'rect' : 'circle',
+        drill: f.drill,
+      };
     }),
   );
   pads.sort((a, b) => Number(a.number) - Number(b.number));
   const tabs = f.tabs;
   if (!tabs) return pads;
-  return [...pads, ...[-1, 1].map((end, i): Pad => ({ number: `MP${i + 1}`, x: (end * tabs.distance) / 2, y: 0, w: tabs.w, h: tabs.h, shape: 'rect', mechanical: true }))];
+  return [
+    ...pads,
+    ...[-1, 1].map((end, i): Pad => ({
+      number: `MP${i + 1}`,
+      x: (end * tabs.distance) / 2,
+      y: 0,
+      w: tabs.w,
+      h: tabs.h,
+      shape: 'rect',
+      mechanical: true,
+    })),
+  ];
 }
 
 const COURTYARD_EXCESS = 0.25; // mm, the nominal density level of IPC-7351B
@@ -139,16 +208,43 @@ function impossible(f: Family): Problem[] {
   };
   if (f.kind === 'dual') need(f.count % 2 !== 0, 'The count', f.count, 'two rows need an even count');
   if (f.kind === 'quad') need(f.count % 4 !== 0, 'The count', f.count, 'four sides need a multiple of four');
-  if ('width' in f && f.kind !== 'outline') need(f.width >= f.pitch, 'The pad width', f.width, `it must be under the pitch of ${f.pitch}, or pads touch`);
-  if ('diameter' in f) need(f.diameter >= f.pitch, 'The pad diameter', f.diameter, `it must be under the pitch of ${f.pitch}, or pads touch`);
-  if ('span' in f) need(f.span <= f.length, 'The span', f.span, `it must be over the pad length of ${f.length}, or the rows touch`);
+  if ('width' in f && f.kind !== 'outline')
+    need(f.width >= f.pitch, 'The pad width', f.width, `it must be under the pitch of ${f.pitch}, or pads touch`);
+  if ('diameter' in f)
+    need(
+      f.diameter >= f.pitch,
+      'The pad diameter',
+      f.diameter,
+      `it must be under the pitch of ${f.pitch}, or pads touch`,
+    );
+  if ('span' in f)
+    need(f.span <= f.length, 'The span', f.span, `it must be over the pad length of ${f.length}, or the rows touch`);
   if ('drill' in f && f.drill !== undefined) {
     const smallest = 'diameter' in f ? f.diameter : Math.min(f.length, f.width);
     need(f.drill >= smallest, 'The drill', f.drill, `it must be under the pad's ${smallest}`);
   }
-  if ('exposed' in f && f.exposed) need(f.exposed.w >= f.span - f.length, 'The exposed pad', f.exposed.w, `only ${round(f.span - f.length)} is free between the rows`);
-  if (f.kind === 'quad') need(((f.count / 4 - 1) * f.pitch + f.width) / 2 > f.span / 2 - f.length / 2 && f.count > 4, 'The span', f.span, 'it leaves the corner pads on each other');
-  if (f.kind === 'grid') need(f.without !== undefined && ballsIn(f.without) === undefined, 'The list of missing balls', f.without ?? '', 'write it like A1, C3-F6');
-  if (f.kind === 'grid' && found.length === 0) need(grid(f).length === 0, 'The list of missing balls', f.without ?? '', 'it leaves no ball');
+  if ('exposed' in f && f.exposed)
+    need(
+      f.exposed.w >= f.span - f.length,
+      'The exposed pad',
+      f.exposed.w,
+      `only ${round(f.span - f.length)} is free between the rows`,
+    );
+  if (f.kind === 'quad')
+    need(
+      ((f.count / 4 - 1) * f.pitch + f.width) / 2 > f.span / 2 - f.length / 2 && f.count > 4,
+      'The span',
+      f.span,
+      'it leaves the corner pads on each other',
+    );
+  if (f.kind === 'grid')
+    need(
+      f.without !== undefined && ballsIn(f.without) === undefined,
+      'The list of missing balls',
+      f.without ?? '',
+      'write it like A1, C3-F6',
+    );
+  if (f.kind === 'grid' && found.length === 0)
+    need(grid(f).length === 0, 'The list of missing balls', f.without ?? '', 'it leaves no ball');
   return found;
 }

@@ -10,7 +10,10 @@ export const rowLetters = (index: number): string =>
 /** Ball names that a text leaves out: single ones and rectangles, `A1, C3-F6`. Undefined where a piece is no ball. */
 export function ballsIn(text: string): Set<string> | undefined {
   const out = new Set<string>();
-  for (const piece of text.toUpperCase().split(/[\s,;]+/).filter((t) => t !== '')) {
+  for (const piece of text
+    .toUpperCase()
+    .split(/[\s,;]+/)
+    .filter((t) => t !== '')) {
     const match = /^([A-Z]{1,2})(\d{1,2})(?:[-–:]([A-Z]{1,2})(\d{1,2}))?$/.exec(piece);
     if (!match) return undefined;
     const [r1, r2] = [rowIndex(match[1]!), rowIndex(match[3] ?? match[1]!)];

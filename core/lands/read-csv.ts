@@ -1,11 +1,40 @@
 import Papa from 'papaparse';
 import { ok, problem, refuse, type Pad, type Problem, type Result } from '../part';
 
-const COLUMNS = { number: /^(number|pad|pin|no|pad number|pad no|name)$/, x: /^(x|center x|centre x|pos x|x pos)$/, y: /^(y|center y|centre y|pos y|y pos)$/, w: /^(w|width|size x|dx|x size)$/, h: /^(h|height|size y|dy|y size|length)$/, shape: /^shape$/, drill: /^(drill|hole|drill diameter|hole diameter)$/ } as const;
+const COLUMNS = {
+  number: /^(number|pad|pin|no|pad number|pad no|name)$/,
+  x: /^(x|center x|centre x|pos x|x pos)$/,
+  y: /^(y|center y|centre y|pos y|y pos)$/,
+  w: /^(w|width|size x|dx|x size)$/,
+  h: /^(h|height|size y|dy|y size|length)$/,
+  shape: /^shape$/,
+  drill: /^(drill|hole|drill diameter|hole diameter)$/,
+} as const;
 type Column = keyof typeof COLUMNS;
 
-const PER_UNIT: Record<string, number> = { mm: 1, mil: 0.0254, mils: 0.0254, thou: 0.0254, in: 25.4, inch: 25.4, inches: 25.4, um: 0.001, 'µm': 0.001 };
-const SHAPES: Record<string, Pad['shape']> = { rect: 'rect', rectangle: 'rect', square: 'rect', roundrect: 'roundrect', rounded: 'roundrect', oval: 'oval', obround: 'oval', oblong: 'oval', circle: 'circle', round: 'circle' };
+const PER_UNIT: Record<string, number> = {
+  mm: 1,
+  mil: 0.0254,
+  mils: 0.0254,
+  thou: 0.0254,
+  in: 25.4,
+  inch: 25.4,
+  inches: 25.4,
+  um: 0.001,
+  µm: 0.001,
+};
+const SHAPES: Record<string, Pad['shape']> = {
+  rect: 'rect',
+  rectangle: 'rect',
+  square: 'rect',
+  roundrect: 'roundrect',
+  rounded: 'roundrect',
+  oval: 'oval',
+  obround: 'oval',
+  oblong: 'oval',
+  circle: 'circle',
+  round: 'circle',
+};
 
 /**
  * Reads pads from CSV with the columns number, x, y, w, h, shape, drill in any order. Lengths are mm, or as the heading
@@ -13,7 +42,9 @@ const SHAPES: Record<string, Pad['shape']> = { rect: 'rect', rectangle: 'rect', 
  */
 export function readPadsCsv(text: string, file?: string): Result<Pad[]> {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimiter: delimiterOf(text) });
-  const rows = data.map((cells, i) => ({ cells: cells.map((c) => c.trim()), line: i + 1 })).filter((r) => r.cells.some((c) => c !== '') && !r.cells[0]?.startsWith('#'));
+  const rows = data
+    .map((cells, i) => ({ cells: cells.map((c) => c.trim()), line: i + 1 }))
+    .filter((r) => r.cells.some((c) => c !== '') && !r.cells[0]?.startsWith('#'));
   const head = rows.shift();
   if (!head) return refuse(problem('input-empty', {}, { file }));
   const columns = head.cells.map(columnOf);
@@ -34,12 +65,20 @@ type Heading = { column: Column; perUnit: number } | undefined;
 
 function columnOf(heading: string): Heading {
   const unit = /(?:[\s_([]+)(mm|mils?|thou|in|inch|inches|um|µm)[\])]?$/i.exec(heading);
-  const name = (unit ? heading.slice(0, unit.index) : heading).toLowerCase().replace(/[._-]+/g, ' ').trim();
+  const name = (unit ? heading.slice(0, unit.index) : heading)
+    .toLowerCase()
+    .replace(/[._-]+/g, ' ')
+    .trim();
   const column = (Object.keys(COLUMNS) as Column[]).find((c) => COLUMNS[c].test(name));
   return column ? { column, perUnit: PER_UNIT[unit?.[1]!.toLowerCase() ?? 'mm']! } : undefined;
 }
 
-function padOf(cells: string[], columns: Heading[], at: { file: string | undefined; line: number }, problems: Problem[]): Pad {
+function padOf(
+  cells: string[],
+  columns: Heading[],
+  at: { file: string | undefined; line: number },
+  problems: Problem[],
+): Pad {
   const cell = (column: Column) => {
     const i = columns.findIndex((c) => c?.column === column);
     return { text: cells[i] ?? '', perUnit: columns[i]?.perUnit ?? 1 };
@@ -59,7 +98,22 @@ function padOf(cells: string[], columns: Heading[], at: { file: string | undefin
   const h = cell('h').text === '' ? w : length('h', true);
   const shapeText = cell('shape').text.toLowerCase();
   const shape = shapeText === '' ? 'rect' : SHAPES[shapeText];
-  if (!shape) problems.push(problem('land-value', { what: 'The shape', value: shapeText, need: 'rect, roundrect, oval and circle are known' }, at));
+  if (!shape)
+    problems.push(
+      problem(
+        'land-value',
+        { what: 'The shape', value: shapeText, need: 'rect, roundrect, oval and circle are known' },
+        at,
+      ),
+    );
   const drill = ['', '0', '-'].includes(cell('drill').text) ? undefined : length('drill', true);
-  return { number: cell('number').text, x: length('x', false), y: length('y', false), w, h, shape: shape ?? 'rect', ...(drill === undefined ? {} : { drill }) };
+  return {
+    number: cell('number').text,
+    x: length('x', false),
+    y: length('y', false),
+    w,
+    h,
+    shape: shape ?? 'rect',
+    ...(drill === undefined ? {} : { drill }),
+  };
 }

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 import { migrate, schemaOf } from './migrations';
 import { partSchema, SCHEMA_VERSION, type Part } from './part';
 import { ok, problem, refuse, sayProblem, type Problem, type Result } from './problem';
@@ -47,7 +47,11 @@ export function shapeProblems(error: z.ZodError, code: 'part-shape' | 'rules-sha
   return error.issues.slice(0, 20).map((issue) => {
     const path = issue.path.map((step) => (typeof step === 'number' ? `[${step}]` : `.${String(step)}`)).join('');
     const where = path.replace(/^\./, '') || 'the file';
-    return problem(code, { path: where, expected: issue.message.replace(/^Invalid input: /, '') }, { file, path: where });
+    return problem(
+      code,
+      { path: where, expected: issue.message.replace(/^Invalid input: /, '') },
+      { file, path: where },
+    );
   });
 }
 

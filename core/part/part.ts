@@ -30,7 +30,11 @@ export const companionSchema = z.object({
 });
 
 /** What goes in the bill of materials and not in the drawing. */
-export const accessorySchema = z.object({ id: z.string().min(1), name: z.string(), quantity: z.number().int().positive() });
+export const accessorySchema = z.object({
+  id: z.string().min(1),
+  name: z.string(),
+  quantity: z.number().int().positive(),
+});
 
 /** Names one finding, says why it may stand, and is bound to a digest of what it waives. */
 export const waiverSchema = z.object({

@@ -80,7 +80,6 @@ export function sayProblem({ code, at, params }: Problem): string {
 
 /** Text of an input as it may stand in a message: no control characters, not endless. */
 function printable(text: string): string {
-  // eslint-disable-next-line no-control-regex
   const clean = text.replace(/[\u0000-\u001f\u007f-\u009f\u2028\u2029]+/g, ' ').trim();
   return clean.length > 120 ? `${clean.slice(0, 117)}…` : clean;
 }

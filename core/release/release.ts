@@ -1,5 +1,16 @@
 import { checkPart } from '../checks';
-import { DEFAULT_RULES, frozenPartSchema, ok, problem, refuse, type HouseRules, type Part, type Problem, type Release, type Result } from '../part';
+import {
+  DEFAULT_RULES,
+  frozenPartSchema,
+  ok,
+  problem,
+  refuse,
+  type HouseRules,
+  type Part,
+  type Problem,
+  type Release,
+  type Result,
+} from '../part';
 import { partDigest } from './digest';
 import { isVersion } from './version';
 
@@ -14,7 +25,13 @@ export function releaseStops(part: Part, rules: HouseRules = DEFAULT_RULES): Pro
 }
 
 /** Freezes a part under a version. `date` is an ISO 8601 calendar date. Refuses while an error or a doubt is open. */
-export function makeRelease(part: Part, version: string, note: string, date: string, rules: HouseRules = DEFAULT_RULES): Result<Release> {
+export function makeRelease(
+  part: Part,
+  version: string,
+  note: string,
+  date: string,
+  rules: HouseRules = DEFAULT_RULES,
+): Result<Release> {
   const problems = [
     ...(isVersion(version) ? [] : [problem('release-version', { version })]),
     ...(part.releases.some((r) => r.version === version) ? [problem('release-taken', { version })] : []),

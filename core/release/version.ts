@@ -11,7 +11,8 @@ export function compareVersions(a: string, b: string): number {
   return x[0]! - y[0]! || x[1]! - y[1]! || x[2]! - y[2]!;
 }
 
-export const latestRelease = (part: Part): Release | undefined => [...part.releases].sort((a, b) => compareVersions(b.version, a.version))[0];
+export const latestRelease = (part: Part): Release | undefined =>
+  [...part.releases].sort((a, b) => compareVersions(b.version, a.version))[0];
 
 /**
  * The next version: a changed pin number, name or type, or another connect point, raises the first figure, because
@@ -31,6 +32,12 @@ export const breaks = (before: Shape, after: Shape): boolean => wiring(before) !
 
 function wiring({ pins, units, drawings }: Shape): string {
   const terminals = pins.map((p) => [p.name, p.type, Object.entries(p.pads).sort()]).sort();
-  const points = units.map((u) => [u.label, drawings.find((d) => d.id === u.drawing)?.ports.map((p) => [u.binding[p.id] ?? '', p.side, p.at, p.length]).sort()]);
+  const points = units.map((u) => [
+    u.label,
+    drawings
+      .find((d) => d.id === u.drawing)
+      ?.ports.map((p) => [u.binding[p.id] ?? '', p.side, p.at, p.length])
+      .sort(),
+  ]);
   return JSON.stringify([terminals, points]);
 }

@@ -21,10 +21,16 @@ export function boundsOf(primitives: readonly Primitive[]): Box {
     box.base = Math.min(box.base, y);
   };
   for (const p of primitives) {
-    if (p.kind === 'line') [add(p.x1, p.y1), add(p.x2, p.y2)];
-    else if (p.kind === 'circle') [add(p.x - p.r, p.y - p.r), add(p.x + p.r, p.y + p.r)];
-    else if (p.kind === 'text') [add(...textCorner(p, -1)), add(...textCorner(p, 1))];
-    else p.points.forEach(([x, y]) => add(x, y));
+    if (p.kind === 'line') {
+      add(p.x1, p.y1);
+      add(p.x2, p.y2);
+    } else if (p.kind === 'circle') {
+      add(p.x - p.r, p.y - p.r);
+      add(p.x + p.r, p.y + p.r);
+    } else if (p.kind === 'text') {
+      add(...textCorner(p, -1));
+      add(...textCorner(p, 1));
+    } else p.points.forEach(([x, y]) => add(x, y));
   }
   return box;
 }

@@ -25,32 +25,83 @@ export const MARK_SHAPES: Record<Mark, MarkShape> = {
   polarity: {
     standard: 'polarity indicator, 12-07-03',
     place: 'outside',
-    draw: () => [line([[-45, 0], [0, 32], [0, 0]])],
+    draw: () => [
+      line([
+        [-45, 0],
+        [0, 32],
+        [0, 0],
+      ]),
+    ],
   },
   clock: {
     standard: 'dynamic input, 12-07-07',
     place: 'inside',
-    draw: () => [line([[0, 28], [42, 0], [0, -28]])],
+    draw: () => [
+      line([
+        [0, 28],
+        [42, 0],
+        [0, -28],
+      ]),
+    ],
   },
   'open-drain': {
     standard: 'open-circuit output, L-type, 12-09-05',
     place: 'inside',
-    draw: (dx) => [closed([[dx + 12, 2], [dx + 32, 22], [dx + 52, 2], [dx + 32, -18]]), line([[dx + 12, -24], [dx + 52, -24]])],
+    draw: (dx) => [
+      closed([
+        [dx + 12, 2],
+        [dx + 32, 22],
+        [dx + 52, 2],
+        [dx + 32, -18],
+      ]),
+      line([
+        [dx + 12, -24],
+        [dx + 52, -24],
+      ]),
+    ],
   },
   'open-source': {
     standard: 'open-circuit output, H-type, 12-09-04',
     place: 'inside',
-    draw: (dx) => [closed([[dx + 12, -2], [dx + 32, 18], [dx + 52, -2], [dx + 32, -22]]), line([[dx + 12, 24], [dx + 52, 24]])],
+    draw: (dx) => [
+      closed([
+        [dx + 12, -2],
+        [dx + 32, 18],
+        [dx + 52, -2],
+        [dx + 32, -22],
+      ]),
+      line([
+        [dx + 12, 24],
+        [dx + 52, 24],
+      ]),
+    ],
   },
   'three-state': {
     standard: 'three-state output, 12-09-08',
     place: 'inside',
-    draw: (dx) => [closed([[dx + 12, 18], [dx + 52, 18], [dx + 32, -20]])],
+    draw: (dx) => [
+      closed([
+        [dx + 12, 18],
+        [dx + 52, 18],
+        [dx + 32, -20],
+      ]),
+    ],
   },
   hysteresis: {
     standard: 'bi-threshold input, 12-09-02',
     place: 'inside',
-    draw: (dx) => [line([[dx + 8, -18], [dx + 38, -18], [dx + 38, 18]]), line([[dx + 26, -18], [dx + 26, 18], [dx + 56, 18]])],
+    draw: (dx) => [
+      line([
+        [dx + 8, -18],
+        [dx + 38, -18],
+        [dx + 38, 18],
+      ]),
+      line([
+        [dx + 26, -18],
+        [dx + 26, 18],
+        [dx + 56, 18],
+      ]),
+    ],
   },
 };
 

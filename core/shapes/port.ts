@@ -21,7 +21,14 @@ export function drawPort(body: Body, port: Port, pin: Pin | undefined, pads: rea
   const shorten = outsideWidth(marks);
   const [ix, iy] = [inner.x * STEP, inner.y * STEP];
   const out: Primitive[] = [
-    { kind: 'line', x1: outer.x * STEP, y1: outer.y * STEP, x2: ix - dir.x * shorten, y2: iy - dir.y * shorten, weight: 'pin' },
+    {
+      kind: 'line',
+      x1: outer.x * STEP,
+      y1: outer.y * STEP,
+      x2: ix - dir.x * shorten,
+      y2: iy - dir.y * shorten,
+      weight: 'pin',
+    },
     ...drawMarks(marks, port.side, ix, iy),
   ];
   if (pin && !port.hide?.includes('name')) out.push(nameOf(port, pin, ix, iy, insideWidth(marks)));
@@ -31,7 +38,13 @@ export function drawPort(body: Body, port: Port, pin: Pin | undefined, pads: rea
 
 function nameOf(port: Port, pin: Pin, x: number, y: number, marksWidth: number): TextPrimitive {
   const inset = NAME_INSET + marksWidth;
-  const text = { kind: 'text', text: nameOnDrawing(pin), size: NAME_SIZE, role: 'name', ...(hasOverbar(pin) ? { overbar: true } : {}) } as const;
+  const text = {
+    kind: 'text',
+    text: nameOnDrawing(pin),
+    size: NAME_SIZE,
+    role: 'name',
+    ...(hasOverbar(pin) ? { overbar: true } : {}),
+  } as const;
   switch (port.side) {
     case 'left':
       return { ...text, x: x + inset, y, anchor: 'start' };
@@ -44,7 +57,14 @@ function nameOf(port: Port, pin: Pin, x: number, y: number, marksWidth: number):
   }
 }
 
-function numberOf(port: Port, pads: readonly string[], x: number, y: number, outer: { x: number; y: number }, shorten: number): TextPrimitive {
+function numberOf(
+  port: Port,
+  pads: readonly string[],
+  x: number,
+  y: number,
+  outer: { x: number; y: number },
+  shorten: number,
+): TextPrimitive {
   const middle = { x: (x + outer.x * STEP) / 2, y: (y + outer.y * STEP) / 2 };
   const text = { kind: 'text', text: numberText(pads), size: NUMBER_SIZE, anchor: 'middle', role: 'number' } as const;
   const rise = NUMBER_SIZE * 0.72;

@@ -8,12 +8,30 @@ export function drawBody(drawing: Drawing, title: string): Primitive[] {
   if (shape === 'none') return [];
   const [right, top] = [(width / 2) * STEP, (height / 2) * STEP];
   const out: Primitive[] = [
-    { kind: 'polygon', points: [[-right, top], [right, top], [right, -top], [-right, -top]], weight: 'body', filled: true },
+    {
+      kind: 'polygon',
+      points: [
+        [-right, top],
+        [right, top],
+        [right, -top],
+        [-right, -top],
+      ],
+      weight: 'body',
+      filled: true,
+    },
   ];
   if (strip > 0) {
     const y = top - strip * STEP;
     out.push({ kind: 'line', x1: -right, y1: y, x2: right, y2: y, weight: 'rule' });
-    out.push({ kind: 'text', x: -right + 30, y: top - (strip * STEP) / 2, text: title, size: NAME_SIZE * 0.94, anchor: 'start', role: 'title' });
+    out.push({
+      kind: 'text',
+      x: -right + 30,
+      y: top - (strip * STEP) / 2,
+      text: title,
+      size: NAME_SIZE * 0.94,
+      anchor: 'start',
+      role: 'title',
+    });
   }
   return out;
 }
@@ -22,8 +40,10 @@ export function drawBody(drawing: Drawing, title: string): Primitive[] {
 export function drawStrokes(drawing: Drawing): Primitive[] {
   return drawing.strokes.map((s): Primitive => {
     const [x, y] = s.points[0]!;
-    if (s.kind === 'circle') return { kind: 'circle', x, y, r: s.radius ?? STEP, weight: 'body', ...(s.filled ? { filled: true } : {}) };
-    if (s.kind === 'polygon') return { kind: 'polygon', points: s.points, weight: 'body', ...(s.filled ? { filled: true } : {}) };
+    if (s.kind === 'circle')
+      return { kind: 'circle', x, y, r: s.radius ?? STEP, weight: 'body', ...(s.filled ? { filled: true } : {}) };
+    if (s.kind === 'polygon')
+      return { kind: 'polygon', points: s.points, weight: 'body', ...(s.filled ? { filled: true } : {}) };
     return { kind: 'polyline', points: s.points, weight: 'body' };
   });
 }
@@ -42,7 +62,8 @@ export function drawLabels(part: Part, unit: Unit, drawing: Drawing): Primitive[
 }
 
 function labelText(part: Part, unit: Unit, label: Drawing['labels'][number]): string {
-  if (label.kind === 'reference') return `${part.reference || '?'}${part.reference ? '?' : ''}${part.units.length > 1 ? unit.label : ''}`;
+  if (label.kind === 'reference')
+    return `${part.reference || '?'}${part.reference ? '?' : ''}${part.units.length > 1 ? unit.label : ''}`;
   if (label.kind === 'value') return part.name;
   return part.fields.find((f) => f.name === label.field)?.value ?? '';
 }

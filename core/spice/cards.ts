@@ -30,7 +30,8 @@ const LIMIT = 32_000_000;
  * between), `*` starts a comment line, `;` and a free-standing `$` an inline comment.
  */
 export function readCards(source: string, file?: string): Result<Cards> {
-  if (source.length > LIMIT) return refuse(problem('input-large', { size: Math.round(source.length / 1e6), limit: LIMIT / 1e6 }, { file }));
+  if (source.length > LIMIT)
+    return refuse(problem('input-large', { size: Math.round(source.length / 1e6), limit: LIMIT / 1e6 }, { file }));
   if (source.trim() === '') return refuse(problem('input-empty', {}, { file }));
   if (/^\s*<(!doctype|html|head|\?xml)/i.test(source)) return refuse(problem('spice-web-page', {}, { file }));
   if (source.includes('\u0000')) return refuse(problem('input-binary', {}, { file }));
@@ -71,6 +72,11 @@ export function readCards(source: string, file?: string): Result<Cards> {
 function splitComment(raw: string): { code: string; comment: string } {
   const match = /;|(?:^|\s)\$(?=\s|$)/.exec(raw);
   if (!match) return { code: raw, comment: '' };
-  return { code: raw.slice(0, match.index), comment: raw.slice(match.index).replace(/^[\s;$]+/, '').trim() };
+  return {
+    code: raw.slice(0, match.index),
+    comment: raw
+      .slice(match.index)
+      .replace(/^[\s;$]+/, '')
+      .trim(),
+  };
 }
-

@@ -1,5 +1,24 @@
 /** What a model describes. */
-export const DEVICES = ['opamp', 'comparator', 'nmos', 'pmos', 'npn', 'pnp', 'njf', 'pjf', 'diode', 'zener', 'resistor', 'capacitor', 'inductor', 'switch', 'logic', 'regulator', 'transformer', 'other'] as const;
+export const DEVICES = [
+  'opamp',
+  'comparator',
+  'nmos',
+  'pmos',
+  'npn',
+  'pnp',
+  'njf',
+  'pjf',
+  'diode',
+  'zener',
+  'resistor',
+  'capacitor',
+  'inductor',
+  'switch',
+  'logic',
+  'regulator',
+  'transformer',
+  'other',
+] as const;
 export type Device = (typeof DEVICES)[number];
 
 interface CardType {
@@ -36,7 +55,9 @@ export function cardType(type: string, params: ReadonlyMap<string, string>): Car
   if (!found) return undefined;
   if (type.toLowerCase() === 'vdmos' && params.has('pchan')) return { ...found, device: 'pmos' };
   const breakdown = Number.parseFloat(params.get('bv') ?? '');
-  return found.device === 'diode' && breakdown > 0 && breakdown < 100 && params.has('ibv') ? { ...found, device: 'zener' } : found;
+  return found.device === 'diode' && breakdown > 0 && breakdown < 100 && params.has('ibv')
+    ? { ...found, device: 'zener' }
+    : found;
 }
 
 const WORDS: [Device, RegExp][] = [
@@ -53,14 +74,34 @@ const WORDS: [Device, RegExp][] = [
 ];
 
 /** What a subcircuit models: by its comments and name first, by its nodes where they are plain. `other` where nothing tells. */
-export function deviceOf(name: string, nodes: readonly string[], docs: readonly string[], comments: readonly string[]): Device {
+export function deviceOf(
+  name: string,
+  nodes: readonly string[],
+  docs: readonly string[],
+  comments: readonly string[],
+): Device {
   const said = WORDS.find(([, words]) => words.test(comments.join('\n')) || words.test(name.replace(/_/g, ' ')));
   if (said) return said[0];
   const all = [...nodes, ...docs].map((t) => t.toLowerCase());
   const has = (shape: RegExp) => all.some((t) => shape.test(t));
-  if (has(/^(in\+|inp|non-?inverting( input)?|\+in)$/) && has(/^(in-|inn|inverting( input)?|-in)$/) && has(/^(out|output)$/)) return 'opamp';
-  const set = [...nodes].map((n) => n.toLowerCase()).sort().join(' ');
-  const plain: Record<string, Device> = { 'a k': 'diode', 'anode cathode': 'diode', 'd g s': 'nmos', 'drain gate source': 'nmos', 'b c e': 'npn', 'gnd in out': 'regulator' };
+  if (
+    has(/^(in\+|inp|non-?inverting( input)?|\+in)$/) &&
+    has(/^(in-|inn|inverting( input)?|-in)$/) &&
+    has(/^(out|output)$/)
+  )
+    return 'opamp';
+  const set = [...nodes]
+    .map((n) => n.toLowerCase())
+    .sort()
+    .join(' ');
+  const plain: Record<string, Device> = {
+    'a k': 'diode',
+    'anode cathode': 'diode',
+    'd g s': 'nmos',
+    'drain gate source': 'nmos',
+    'b c e': 'npn',
+    'gnd in out': 'regulator',
+  };
   return plain[set] ?? 'other';
 }
 

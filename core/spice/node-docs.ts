@@ -31,7 +31,8 @@ export function mineNodeDocs(header: Header): Map<string, NodeDoc> {
 
 type Found = [string, NodeDoc][];
 
-const LEAD = /^(connections?|pins?|pinout|nodes?|node order|pin order|order|terminals?|external nodes?|pin connections?)\b[\s:=-]*/i;
+const LEAD =
+  /^(connections?|pins?|pinout|nodes?|node order|pin order|order|terminals?|external nodes?|pin connections?)\b[\s:=-]*/i;
 
 /**
  * ```
@@ -73,7 +74,10 @@ function lists({ nodes }: Header, comments: Comment[]): Found {
       continue;
     }
     const body = text.replace(LEAD, '').trim();
-    const entry = /^(?:node|pin|terminal)?\s*["'(]?([^\s"'()=:]+)["')]?\s*(?:=|:|->|-{1,2}(?=\s)|–|—|\s{2,}|\t)\s*(.+)$/i.exec(body);
+    const entry =
+      /^(?:node|pin|terminal)?\s*["'(]?([^\s"'()=:]+)["')]?\s*(?:=|:|->|-{1,2}(?=\s)|–|—|\s{2,}|\t)\s*(.+)$/i.exec(
+        body,
+      );
     const node = entry ? byName.get(entry[1]!.toLowerCase()) : undefined;
     if (node !== undefined && entry) {
       found.push([node, { doc: tidy(entry[2]!), line }]);
@@ -91,7 +95,11 @@ function lists({ nodes }: Header, comments: Comment[]): Found {
   return found;
 }
 
-const tidy = (text: string): string => text.replace(/\s+/g, ' ').replace(/[\s.;,]+$/, '').trim();
+const tidy = (text: string): string =>
+  text
+    .replace(/\s+/g, ' ')
+    .replace(/[\s.;,]+$/, '')
+    .trim();
 
 /** `* Node order: in, ground, out`, or a bare line of as many words as there are nodes straight above the card. */
 function orderLine({ nodes, above, raw }: Header, comments: Comment[]): Found {
@@ -108,7 +116,10 @@ function orderLine({ nodes, above, raw }: Header, comments: Comment[]): Found {
 
 function split(text: string, count: number): string[] | undefined {
   for (const separator of [/\s*[,;/]\s*/, /\s{2,}/, /\s+/]) {
-    const words = text.split(separator).map((w) => w.trim()).filter((w) => w !== '');
+    const words = text
+      .split(separator)
+      .map((w) => w.trim())
+      .filter((w) => w !== '');
     if (words.length === count && count > 1) return words;
   }
   return undefined;
@@ -127,11 +138,19 @@ function inline({ nodes, raw }: Header): Found {
   const found: Found = [];
   raw.forEach(({ text, comment, line }, i) => {
     if (comment === '') return;
-    const words = text.trim().replace(/^\+/, '').split(/\s+/).filter((w) => w !== '').slice(i === 0 ? 2 : 0);
+    const words = text
+      .trim()
+      .replace(/^\+/, '')
+      .split(/\s+/)
+      .filter((w) => w !== '')
+      .slice(i === 0 ? 2 : 0);
     const own = words.filter((w) => nodes.some((n) => n.toLowerCase() === w.toLowerCase()));
-    if (own.length === 1) found.push([nodes.find((n) => n.toLowerCase() === own[0]!.toLowerCase())!, { doc: tidy(comment), line }]);
+    if (own.length === 1)
+      found.push([nodes.find((n) => n.toLowerCase() === own[0]!.toLowerCase())!, { doc: tidy(comment), line }]);
     const all = own.length > 1 ? split(comment.replace(LEAD, ''), own.length) : undefined;
-    all?.forEach((doc, k) => found.push([nodes.find((n) => n.toLowerCase() === own[k]!.toLowerCase())!, { doc, line }]));
+    all?.forEach((doc, k) =>
+      found.push([nodes.find((n) => n.toLowerCase() === own[k]!.toLowerCase())!, { doc, line }]),
+    );
   });
   return found;
 }

@@ -8,7 +8,6 @@ export function chosenModel(model: Model): SpiceModel | undefined {
   return list.ok ? list.value.models.find((m) => m.name === model.chosen) : undefined;
 }
 
-
 const isSignal = (p: Pin): boolean => !carriesPower(p.type) && p.type !== 'no-connect' && p.type !== 'reserved';
 
 /** A part's pins as matching sees them. Supplies outside the channels belong to every unit. */
@@ -18,7 +17,13 @@ export function matchPinsOf(part: Part): MatchPin[] {
   return part.pins.map((pin) => {
     const unit = part.units.find((u) => Object.values(u.binding).includes(pin.id));
     const own = several && isSignal(pin) && unit !== undefined;
-    return { number: padsIn(pin, packageId)[0] ?? pin.id, name: pin.name, type: pin.type, unit: own ? unit.label : null, ...(pin.description ? { description: pin.description } : {}) };
+    return {
+      number: padsIn(pin, packageId)[0] ?? pin.id,
+      name: pin.name,
+      type: pin.type,
+      unit: own ? unit.label : null,
+      ...(pin.description ? { description: pin.description } : {}),
+    };
   });
 }
 

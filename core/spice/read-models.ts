@@ -54,21 +54,27 @@ export function readModels(source: string, file?: string): Result<ModelList> {
     if (word === '.subckt' || word === '.macro') open.push(openSubckt(card, problems, file));
     else if (word === '.ends' || word === '.eom') close(open, models, card, problems, file);
     else if (word === '.model') readModelCard(card, open, models, problems, file);
-    else if (/^\.(control|shell|exec|csparam)$|^(shell|source)$/.test(word)) problems.push(problem('spice-unsafe', { card: word }, { file, line: card.line }));
-    else if (/^\.(include|inc|lib)$/.test(word) && /(^|["'\s])([/\\]|[a-z]:\\|\.\.)/i.test(card.text)) problems.push(problem('spice-unsafe', { card: card.text }, { file, line: card.line }));
+    else if (/^\.(control|shell|exec|csparam)$|^(shell|source)$/.test(word))
+      problems.push(problem('spice-unsafe', { card: word }, { file, line: card.line }));
+    else if (/^\.(include|inc|lib)$/.test(word) && /(^|["'\s])([/\\]|[a-z]:\\|\.\.)/i.test(card.text))
+      problems.push(problem('spice-unsafe', { card: card.text }, { file, line: card.line }));
     if (top && /^[a-z]/i.test(word)) top.atTop = false;
   }
-  for (const { model } of open) problems.push(problem('spice-unterminated', { name: model.name }, { file, line: model.line }));
+  for (const { model } of open)
+    problems.push(problem('spice-unterminated', { name: model.name }, { file, line: model.line }));
   if (models.length === 0) return refuse(...(problems.length > 0 ? problems : [problem('spice-none', {}, { file })]));
   return ok({ models: models.sort((a, b) => a.line - b.line), problems });
 }
 
 /** `.subckt NAME node … [PARAMS:] name=value …`; bare words after the first parameter are none of the nodes. */
 function openSubckt(card: Card, problems: Problem[], file?: string): Open {
-  const text = card.text.replace(/\s*=\s*/g, '=').replace(/[()]/g, (c, at: number, all: string) => (all.slice(0, at).includes('=') ? c : ' '));
+  const text = card.text
+    .replace(/\s*=\s*/g, '=')
+    .replace(/[()]/g, (c, at: number, all: string) => (all.slice(0, at).includes('=') ? c : ' '));
   const words = text.match(/[^\s={}'"]+=(?:\{[^}]*\}|'[^']*'|"[^"]*"|\S*)|\S+/g) ?? [];
   const name = words[1] ?? '';
-  if (name === '') problems.push(problem('spice-card', { text: card.text, why: 'it has no name' }, { file, line: card.line }));
+  if (name === '')
+    problems.push(problem('spice-card', { text: card.text, why: 'it has no name' }, { file, line: card.line }));
   const rest = words.slice(2);
   const until = rest.findIndex((w) => w.includes('=') || /^(params|optional|text):?$/i.test(w));
   const nodes = (until < 0 ? rest : rest.slice(0, until)).filter((w) => w !== ',');
@@ -77,8 +83,16 @@ function openSubckt(card: Card, problems: Problem[], file?: string): Open {
     return match ? [{ name: match[1]!, value: match[2]! }] : [];
   });
   const twice = nodes.find((n, i) => nodes.findIndex((m) => m.toLowerCase() === n.toLowerCase()) !== i);
-  if (twice !== undefined) problems.push(problem('spice-card', { text: card.text, why: `node ${twice} stands twice` }, { file, line: card.line }));
-  return { card, model: { name, nodes: nodes.map((n) => ({ name: n, doc: '' })), params, line: card.line }, comments: [], atTop: true };
+  if (twice !== undefined)
+    problems.push(
+      problem('spice-card', { text: card.text, why: `node ${twice} stands twice` }, { file, line: card.line }),
+    );
+  return {
+    card,
+    model: { name, nodes: nodes.map((n) => ({ name: n, doc: '' })), params, line: card.line },
+    comments: [],
+    atTop: true,
+  };
 }
 
 function close(open: Open[], models: SpiceModel[], card: Card, problems: Problem[], file?: string): void {
@@ -91,15 +105,33 @@ function close(open: Open[], models: SpiceModel[], card: Card, problems: Problem
     return found ? { name: n.name, doc: found.doc, docLine: found.line } : n;
   });
   const comments = [...top.card.above, ...top.comments].map((c) => c.text);
-  models.push({ ...top.model, kind: 'subckt', device: deviceOf(top.model.name, names, nodes.map((n) => n.doc), comments), letter: 'X', nodes, inside: open.map((o) => o.model.name) });
+  models.push({
+    ...top.model,
+    kind: 'subckt',
+    device: deviceOf(
+      top.model.name,
+      names,
+      nodes.map((n) => n.doc),
+      comments,
+    ),
+    letter: 'X',
+    nodes,
+    inside: open.map((o) => o.model.name),
+  });
 }
 
 /** `.model NAME TYPE (name=value …)`; `ako:BASE` before the type is a dialect's way to derive one. */
 function readModelCard(card: Card, open: Open[], models: SpiceModel[], problems: Problem[], file?: string): void {
   const match = /^\.model\s+(\S+)\s+(?:ako:\s*\S+\s+)?([a-z]+)\s*\(?(.*?)\)?\s*$/i.exec(card.text);
-  if (!match) return void problems.push(problem('spice-card', { text: card.text, why: 'it has no name or no type' }, { file, line: card.line }));
+  if (!match)
+    return void problems.push(
+      problem('spice-card', { text: card.text, why: 'it has no name or no type' }, { file, line: card.line }),
+    );
   const [, name = '', type = '', rest = ''] = match;
-  const params = [...rest.replace(/\s*=\s*/g, '=').matchAll(/([a-z_]\w*)=(\{[^}]*\}|\S+)/gi)].map((m) => ({ name: m[1]!, value: m[2]! }));
+  const params = [...rest.replace(/\s*=\s*/g, '=').matchAll(/([a-z_]\w*)=(\{[^}]*\}|\S+)/gi)].map((m) => ({
+    name: m[1]!,
+    value: m[2]!,
+  }));
   const known = cardType(type, new Map(params.map((p) => [p.name.toLowerCase(), p.value])));
   models.push({
     name,

@@ -3,11 +3,23 @@
  * the same terminal: IN+, INP and "non-inverting input" are all `in+`.
  */
 const ROLES: [role: string, words: RegExp][] = [
-  ['in-', /^(in-|inn|-in|vin-|v-in|inm|in_n|in_neg|inneg|inminus|ain-|minus)$|^in(\d*)-$|(?<!non[- ]?)\binverting\b|\bnegative (signal |analog )?input\b/],
-  ['in+', /^(in\+|inp|\+in|vin\+|in_p|in_pos|inpos|inplus|ain\+|plus)$|^in(\d*)\+$|\bnon-?\s?inverting\b|\bpositive (signal |analog )?input\b/],
-  ['supply+', /^(vcc|vdd|v\+|vs\+|vp|vpos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|pvdd|pvcc|vps)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( voltage)?$|\bvcc\b|\bvdd\b|^supply input$|^power supply$/],
+  [
+    'in-',
+    /^(in-|inn|-in|vin-|v-in|inm|in_n|in_neg|inneg|inminus|ain-|minus)$|^in(\d*)-$|(?<!non[- ]?)\binverting\b|\bnegative (signal |analog )?input\b/,
+  ],
+  [
+    'in+',
+    /^(in\+|inp|\+in|vin\+|in_p|in_pos|inpos|inplus|ain\+|plus)$|^in(\d*)\+$|\bnon-?\s?inverting\b|\bpositive (signal |analog )?input\b/,
+  ],
+  [
+    'supply+',
+    /^(vcc|vdd|v\+|vs\+|vp|vpos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|pvdd|pvcc|vps)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( voltage)?$|\bvcc\b|\bvdd\b|^supply input$|^power supply$/,
+  ],
   ['supply-', /^(vee|v-|vs-|vneg|-vs|vn)$|\bnegative (power )?supply\b|\bnegative rail\b|\bvee\b/],
-  ['ground', /^(gnd|vss|agnd|dgnd|pgnd|sgnd|0|com|ground|0v|gnda)$|^(power |signal |analog |digital |supply )?ground$|^ground\b|\bground (pin|terminal|return)\b/],
+  [
+    'ground',
+    /^(gnd|vss|agnd|dgnd|pgnd|sgnd|0|com|ground|0v|gnda)$|^(power |signal |analog |digital |supply )?ground$|^ground\b|\bground (pin|terminal|return)\b/,
+  ],
   ['anode', /^(a|an|anode|ano)$|\banode\b/],
   ['cathode', /^(k|c|ca|cath|cathode|kat)$|\bcathode\b/],
   ['drain', /^(d|drain)$|\bdrain\b/],
@@ -24,8 +36,14 @@ const ROLES: [role: string, words: RegExp][] = [
   ['switch', /^(sw|lx|vs_?out|hs|phase|ph)$|\bswitch(ing)? node\b|\bhalf[- ]bridge (node|output)\b/],
   ['clock', /^(clk|clock|ck|cp)$|^clock\b/],
   ['reference', /^(ref|vref|refin)$|\breference (voltage )?input\b/],
-  ['input', /^(in|vin|vi|input|i|a|din|inp?ut|ain)$|^(signal |line |logic |data |voltage |regulator |unregulated )?input\b|\binput (terminal|pin|voltage|of)\b/],
-  ['output', /^(out|vout|vo|output|o|y|q|dout|z)$|^(signal |line |logic |data |regulated |amplifier |comparator )?output\b|\boutput (terminal|pin|voltage|of)\b/],
+  [
+    'input',
+    /^(in|vin|vi|input|i|a|din|inp?ut|ain)$|^(signal |line |logic |data |voltage |regulator |unregulated )?input\b|\binput (terminal|pin|voltage|of)\b/,
+  ],
+  [
+    'output',
+    /^(out|vout|vo|output|o|y|q|dout|z)$|^(signal |line |logic |data |regulated |amplifier |comparator )?output\b|\boutput (terminal|pin|voltage|of)\b/,
+  ],
 ];
 
 const normal = (text: string): string => text.toLowerCase().replace(/[−–]/g, '-').replace(/\s+/g, ' ').trim();
@@ -46,8 +64,15 @@ export function rolesOf(text: string): Set<string> {
 }
 
 /** Names without case, separators and marks, for equality: `V+` stays, `IN_A` is `ina`. */
-export const plainName = (text: string): string => normal(text).replace(/^[~/!]|[#*]$/g, '').replace(/[\s_.[\]()<>]/g, '');
+export const plainName = (text: string): string =>
+  normal(text)
+    .replace(/^[~/!]|[#*]$/g, '')
+    .replace(/[\s_.[\]()<>]/g, '');
 
 /** Words of a text that tell something, for overlap. */
 export const wordsOf = (text: string): Set<string> =>
-  new Set(normal(text).split(/[^a-z0-9+]+/).filter((w) => w.length > 1 && !/^(the|of|and|for|to|pin|node|terminal|in|channel|signal)$/.test(w)));
+  new Set(
+    normal(text)
+      .split(/[^a-z0-9+]+/)
+      .filter((w) => w.length > 1 && !/^(the|of|and|for|to|pin|node|terminal|in|channel|signal)$/.test(w)),
+  );

@@ -21,7 +21,9 @@ function writeModel(part: FrozenPart, model: Model): string {
   return [
     `* ${oneLine(part.name)}: ${oneLine(part.description)}`,
     `* Terminals in the order of their numbers:`,
-    ...pins.map((p) => `*   ${names.get(p.id)} = ${oneLine(p.name)}, ${padsIn(p, part.packages[0]?.id).join(' ') || 'no pad'}`),
+    ...pins.map(
+      (p) => `*   ${names.get(p.id)} = ${oneLine(p.name)}, ${padsIn(p, part.packages[0]?.id).join(' ') || 'no pad'}`,
+    ),
     `.subckt ${subckt} ${pins.map((p) => names.get(p.id)).join(' ')}`,
     ...calls.flat(),
     `.ends ${subckt}`,
@@ -36,7 +38,9 @@ const oneLine = (text: string): string => text.replace(/\s+/g, ' ').trim();
 const clean = (name: string): string => name.replace(/[^A-Za-z0-9_]+/g, '_').replace(/^(\d)/, 'N$1');
 
 const tiedPins = (model: Model): Set<string> =>
-  new Set(Object.values(model.ties).flatMap((ties) => Object.values(ties).flatMap((tie) => ('pin' in tie ? [tie.pin] : []))));
+  new Set(
+    Object.values(model.ties).flatMap((ties) => Object.values(ties).flatMap((tie) => ('pin' in tie ? [tie.pin] : []))),
+  );
 
 const byNumber = (part: FrozenPart) => (a: Pin, b: Pin) => {
   const number = (p: Pin) => padsIn(p, part.packages[0]?.id)[0] ?? '';
@@ -60,7 +64,14 @@ function nodeNames(part: FrozenPart): Map<string, string> {
 /** Berkeley SPICE 3 has no way to leave a node open; a resistance of 1 Gohm to ground keeps the matrix regular. */
 const OPEN_OHMS = '1G';
 
-function call(part: FrozenPart, unitId: string, ties: Record<string, NodeTie>, model: Model, chosen: SpiceModel, names: Map<string, string>): string[] {
+function call(
+  part: FrozenPart,
+  unitId: string,
+  ties: Record<string, NodeTie>,
+  model: Model,
+  chosen: SpiceModel,
+  names: Map<string, string>,
+): string[] {
   const label = unitId === WHOLE_PART ? '1' : (part.units.find((u) => u.id === unitId)?.label ?? unitId);
   const extra: string[] = [];
   const nodes = chosen.nodes.map(({ name }) => {
@@ -72,6 +83,8 @@ function call(part: FrozenPart, unitId: string, ties: Record<string, NodeTie>, m
     extra.push(`R${open} ${open} 0 ${OPEN_OHMS}`);
     return open;
   });
-  const params = Object.entries(model.params ?? {}).map(([k, v]) => ` ${k}=${v}`).join('');
+  const params = Object.entries(model.params ?? {})
+    .map(([k, v]) => ` ${k}=${v}`)
+    .join('');
   return [`${chosen.letter}${label} ${nodes.join(' ')} ${chosen.name}${params}`, ...extra];
 }

@@ -24,7 +24,10 @@ export function Palette() {
     <Dialog.Root open={open !== null} onOpenChange={(o) => !o && setOpen(null)}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
-        <Dialog.Content aria-describedby={undefined} className="fixed top-[12vh] left-1/2 z-50 w-[min(620px,92vw)] -translate-x-1/2 rounded-xl border border-line bg-surface shadow-card">
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-[12vh] left-1/2 z-50 w-[min(620px,92vw)] -translate-x-1/2 rounded-xl border border-line bg-surface shadow-card"
+        >
           {open === 'keys' ? <KeySheet /> : <CommandList onDone={() => setOpen(null)} />}
         </Dialog.Content>
       </Dialog.Portal>
@@ -39,11 +42,18 @@ function CommandList({ onDone }: { onDone: () => void }) {
     <>
       <Dialog.Title className="sr-only">Find or do</Dialog.Title>
       <Menu label="Find or do" loop>
-        <Menu.Input placeholder="Find a part, a pin, or something to do" className="w-full rounded-t-xl border-b border-line bg-transparent px-4 py-3 text-base outline-none" />
+        <Menu.Input
+          placeholder="Find a part, a pin, or something to do"
+          className="w-full rounded-t-xl border-b border-line bg-transparent px-4 py-3 text-base outline-none"
+        />
         <Menu.List className="max-h-[56vh] overflow-y-auto p-2">
           <Menu.Empty className="px-3 py-6 text-center text-muted">Nothing has this name.</Menu.Empty>
           {groups.map((group) => (
-            <Menu.Group key={group} heading={group} className="[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:text-muted">
+            <Menu.Group
+              key={group}
+              heading={group}
+              className="[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:text-muted"
+            >
               {commands
                 .filter((c) => c.group === group)
                 .map((c) => {
@@ -96,7 +106,9 @@ function KeySheet() {
           </section>
         ))}
       </div>
-      <p className="mt-3 text-[12px] text-muted">Esc closes. In the ledger: arrows move, Enter or typing edits, Shift selects, Ctrl+C and Ctrl+V copy and paste.</p>
+      <p className="mt-3 text-[12px] text-muted">
+        Esc closes. In the ledger: arrows move, Enter or typing edits, Shift selects, Ctrl+C and Ctrl+V copy and paste.
+      </p>
     </div>
   );
 }

@@ -39,7 +39,10 @@ export function useCommands(commands: Command[]): void {
   useEffect(() => {
     const key = Symbol('commands');
     const at = (id: string) => newest.current.find((c) => c.id === id);
-    lists.set(key, newest.current.map((c) => ({ ...c, can: () => at(c.id)?.can?.() ?? true, run: () => at(c.id)?.run() })));
+    lists.set(
+      key,
+      newest.current.map((c) => ({ ...c, can: () => at(c.id)?.can?.() ?? true, run: () => at(c.id)?.run() })),
+    );
     changed();
     return () => {
       lists.delete(key);
@@ -48,7 +51,15 @@ export function useCommands(commands: Command[]): void {
   }, [shape]);
 }
 
-const NAMES: Record<string, string> = { ArrowUp: '↑', ArrowDown: '↓', ArrowLeft: '←', ArrowRight: '→', Escape: 'Esc', ' ': 'Space', Delete: 'Del' };
+const NAMES: Record<string, string> = {
+  ArrowUp: '↑',
+  ArrowDown: '↓',
+  ArrowLeft: '←',
+  ArrowRight: '→',
+  Escape: 'Esc',
+  ' ': 'Space',
+  Delete: 'Del',
+};
 
 /** The name of a pressed key, as commands write it. */
 export function keyName(e: KeyboardEvent): string {
@@ -57,7 +68,8 @@ export function keyName(e: KeyboardEvent): string {
   return [e.ctrlKey || e.metaKey ? 'Ctrl+' : '', e.altKey ? 'Alt+' : '', shift ? 'Shift+' : '', base].join('');
 }
 
-const typing = (target: EventTarget | null): boolean => target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+const typing = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 /** Runs the command of a pressed key. In text fields only keys with Ctrl or Alt are commands; the web's own editing keys never. */
 export function handleKey(e: KeyboardEvent): void {
@@ -66,7 +78,9 @@ export function handleKey(e: KeyboardEvent): void {
   const inText = typing(e.target);
   if (inText && !/^(Ctrl|Alt)\+/.test(name)) return;
   if (inText && /^Ctrl\+(Shift\+)?[ZYACVX]$/.test(name)) return;
-  const command = [...all].reverse().find((c) => c.key !== undefined && c.key.split(' or ').includes(name) && (c.can?.() ?? true));
+  const command = [...all]
+    .reverse()
+    .find((c) => c.key !== undefined && c.key.split(' or ').includes(name) && (c.can?.() ?? true));
   if (!command) return;
   e.preventDefault();
   command.run();

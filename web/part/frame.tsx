@@ -38,15 +38,45 @@ export function PartFrame() {
   }, [part.name]);
 
   useCommands([
-    { id: 'undo', title: past.length > 0 ? `Undo: ${past.at(-1)!.title}` : 'Undo', key: 'Ctrl+Z', group: 'Everywhere', can: () => past.length > 0 && !readOnly, run: () => act(undone()) },
-    { id: 'redo', title: future.length > 0 ? `Redo: ${future[0]!.title}` : 'Redo', key: 'Ctrl+Y or Ctrl+Shift+Z', group: 'Everywhere', can: () => future.length > 0 && !readOnly, run: () => act(redone()) },
+    {
+      id: 'undo',
+      title: past.length > 0 ? `Undo: ${past.at(-1)!.title}` : 'Undo',
+      key: 'Ctrl+Z',
+      group: 'Everywhere',
+      can: () => past.length > 0 && !readOnly,
+      run: () => act(undone()),
+    },
+    {
+      id: 'redo',
+      title: future.length > 0 ? `Redo: ${future[0]!.title}` : 'Redo',
+      key: 'Ctrl+Y or Ctrl+Shift+Z',
+      group: 'Everywhere',
+      can: () => future.length > 0 && !readOnly,
+      run: () => act(redone()),
+    },
     { id: 'save', title: 'Save now', key: 'Ctrl+S', group: 'Everywhere', run: () => void saveNow() },
     { id: 'shelf', title: 'Back to the Shelf', key: 'Alt+0', group: 'Everywhere', run: () => void navigate('/') },
-    { id: 'download', title: 'Download the part file', group: 'Everywhere', run: () => download(`${fileName(part.name)}.kite.json`, canonicalPart(part), 'application/json') },
+    {
+      id: 'download',
+      title: 'Download the part file',
+      group: 'Everywhere',
+      run: () => download(`${fileName(part.name)}.kite.json`, canonicalPart(part), 'application/json'),
+    },
     { id: 'theme', title: 'Change the theme', group: 'Everywhere', run: () => void act(say(`Theme: ${nextTheme()}.`)) },
-    { id: 'select-all', title: 'Select all pins', group: 'Everywhere', run: () => act(selected(part.pins.map((p) => p.id))) },
+    {
+      id: 'select-all',
+      title: 'Select all pins',
+      group: 'Everywhere',
+      run: () => act(selected(part.pins.map((p) => p.id))),
+    },
     { id: 'select-none', title: 'Select nothing', key: 'Esc', group: 'Everywhere', run: () => act(selected([])) },
-    ...STATIONS.map((s, i) => ({ id: `station ${s.path}`, title: `Go to ${s.title}`, key: `Alt+${i + 1}`, group: 'Stations', run: () => void navigate(`/part/${id}/${s.path}`) })),
+    ...STATIONS.map((s, i) => ({
+      id: `station ${s.path}`,
+      title: `Go to ${s.title}`,
+      key: `Alt+${i + 1}`,
+      group: 'Stations',
+      run: () => void navigate(`/part/${id}/${s.path}`),
+    })),
   ]);
 
   if (state === 'missing')
@@ -110,9 +140,13 @@ function Trouble() {
   if (trouble === null && !readOnly) return null;
   return (
     <div role="alert" className="flex items-center gap-3 border-b border-amber-line bg-amber-wash px-4 py-1.5">
-      <span className="flex-1">{trouble ?? 'This part is open in another tab. Here you can look at it; changes are made there.'}</span>
+      <span className="flex-1">
+        {trouble ?? 'This part is open in another tab. Here you can look at it; changes are made there.'}
+      </span>
       {readOnly ? <Button onClick={() => window.location.reload()}>Try again</Button> : null}
-      <Button onClick={() => download(`${fileName(part.name)}.kite.json`, canonicalPart(part), 'application/json')}>Download the part</Button>
+      <Button onClick={() => download(`${fileName(part.name)}.kite.json`, canonicalPart(part), 'application/json')}>
+        Download the part
+      </Button>
     </div>
   );
 }

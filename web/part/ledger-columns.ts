@@ -1,6 +1,7 @@
 import { ELECTRICAL_TYPES, padsIn, type Edit, type ElectricalType, type Pin } from '../../core/part';
 
-export type ColumnId = 'number' | 'name' | 'type' | 'description' | 'origin' | 'unit' | 'side' | 'pads' | 'node' | 'findings' | 'group';
+export type ColumnId =
+  'number' | 'name' | 'type' | 'description' | 'origin' | 'unit' | 'side' | 'pads' | 'node' | 'findings' | 'group';
 
 export interface LedgerColumn {
   id: ColumnId;
@@ -10,7 +11,12 @@ export interface LedgerColumn {
   editable: boolean;
 }
 
-const column = (id: ColumnId, title: string, grow: number, editable = false): LedgerColumn => ({ id, title, grow, editable });
+const column = (id: ColumnId, title: string, grow: number, editable = false): LedgerColumn => ({
+  id,
+  title,
+  grow,
+  editable,
+});
 const NUMBER = column('number', 'No.', 11, true);
 const NAME = column('name', 'Name', 30, true);
 const TYPE = column('type', 'Type', 27, true);
@@ -27,13 +33,30 @@ export const COLUMNS: Record<string, LedgerColumn[]> = {
 /** The types that a typed text can mean: the word itself, its start, or a usual code. */
 export function typeFromText(text: string): ElectricalType | undefined {
   const plain = text.trim().toLowerCase();
-  const codes: Record<string, ElectricalType> = { i: 'input', o: 'output', io: 'bidirectional', 'i/o': 'bidirectional', b: 'bidirectional', p: 'supply-in', g: 'ground', nc: 'no-connect', od: 'open-drain', z: 'three-state', a: 'passive', po: 'supply-out' };
+  const codes: Record<string, ElectricalType> = {
+    i: 'input',
+    o: 'output',
+    io: 'bidirectional',
+    'i/o': 'bidirectional',
+    b: 'bidirectional',
+    p: 'supply-in',
+    g: 'ground',
+    nc: 'no-connect',
+    od: 'open-drain',
+    z: 'three-state',
+    a: 'passive',
+    po: 'supply-out',
+  };
   if (plain === '') return 'unspecified';
   return ELECTRICAL_TYPES.find((t) => t === plain) ?? codes[plain] ?? ELECTRICAL_TYPES.find((t) => t.startsWith(plain));
 }
 
 /** The edits that put texts into a column of pins; texts that the column cannot take are given back. */
-export function cellEdits(column: ColumnId, cells: { pin: Pin; text: string }[], packageId: string | undefined): { edits: Edit[]; refused: string[] } {
+export function cellEdits(
+  column: ColumnId,
+  cells: { pin: Pin; text: string }[],
+  packageId: string | undefined,
+): { edits: Edit[]; refused: string[] } {
   const refused: string[] = [];
   if (column === 'number' || column === 'pads') {
     if (packageId === undefined) return { edits: [], refused: ['There is no package yet. Add one in Join.'] };

@@ -18,7 +18,13 @@ export function GroupRow({ row, style, index, columns, onFold }: GroupProps) {
   return (
     <div role="row" aria-rowindex={index + 2} style={style} className="absolute inset-x-0 top-0">
       <div role="gridcell" aria-colspan={columns} className="h-full">
-        <button type="button" tabIndex={-1} aria-expanded={!row.folded} onClick={onFold} className="flex h-full w-full items-center gap-1.5 border-b border-line bg-sunken px-2 text-[13px]">
+        <button
+          type="button"
+          tabIndex={-1}
+          aria-expanded={!row.folded}
+          onClick={onFold}
+          className="flex h-full w-full items-center gap-1.5 border-b border-line bg-sunken px-2 text-[13px]"
+        >
           <span aria-hidden="true" className="w-3">
             {row.folded ? '▸' : '▾'}
           </span>
@@ -43,9 +49,26 @@ interface PinProps {
   editor: { column: ColumnId; element: ReactNode } | null;
 }
 
-export const PinRow = memo(function PinRow({ pin, columns, style, index, selected, cursor, onClick, onOpen, editor }: PinProps) {
+export const PinRow = memo(function PinRow({
+  pin,
+  columns,
+  style,
+  index,
+  selected,
+  cursor,
+  onClick,
+  onOpen,
+  editor,
+}: PinProps) {
   return (
-    <div id={`pin-${pin.id}`} role="row" aria-rowindex={index + 2} aria-selected={selected} style={style} className={`absolute inset-x-0 top-0 flex items-center border-b border-line text-[13px] ${selected ? 'bg-green-wash' : ''}`}>
+    <div
+      id={`pin-${pin.id}`}
+      role="row"
+      aria-rowindex={index + 2}
+      aria-selected={selected}
+      style={style}
+      className={`absolute inset-x-0 top-0 flex items-center border-b border-line text-[13px] ${selected ? 'bg-green-wash' : ''}`}
+    >
       {selected ? <span aria-hidden="true" className="absolute inset-y-0 left-0 w-[3px] bg-green" /> : null}
       {columns.map((c, i) => (
         // The grid itself takes the keys; a cell only takes the pointer.
@@ -66,7 +89,8 @@ export const PinRow = memo(function PinRow({ pin, columns, style, index, selecte
   );
 });
 
-const doubtful = (pin: Pin, ...fields: string[]): string | undefined => pin.doubts.find((d) => fields.includes(d.field))?.reason;
+const doubtful = (pin: Pin, ...fields: string[]): string | undefined =>
+  pin.doubts.find((d) => fields.includes(d.field))?.reason;
 
 function Cell({ column, pin }: { column: ColumnId; pin: Pin }) {
   switch (column) {
@@ -107,9 +131,20 @@ function Cell({ column, pin }: { column: ColumnId; pin: Pin }) {
 }
 
 /** A doubtful cell is underlined and marked, never only coloured. */
-function Doubted({ reason, title, children }: { reason: string | undefined; title?: string | undefined; children: ReactNode }) {
+function Doubted({
+  reason,
+  title,
+  children,
+}: {
+  reason: string | undefined;
+  title?: string | undefined;
+  children: ReactNode;
+}) {
   return (
-    <span title={reason ?? title} className={`truncate ${reason === undefined ? '' : 'border-b-2 border-amber-line bg-amber-wash px-0.5'}`}>
+    <span
+      title={reason ?? title}
+      className={`truncate ${reason === undefined ? '' : 'border-b-2 border-amber-line bg-amber-wash px-0.5'}`}
+    >
       {children}
       {reason === undefined ? null : <span className="sr-only"> in doubt</span>}
     </span>
@@ -127,22 +162,38 @@ function NumberCell({ pin }: { pin: Pin }) {
 
 function DrawnCell({ pin }: { pin: Pin }) {
   const places = useStore(selectPlaces).get(pin.id);
-  return places ? <span className="truncate">{places.map((p) => `${p.label} ${p.side}`).join(', ')}</span> : <span className="text-amber">not drawn</span>;
+  return places ? (
+    <span className="truncate">{places.map((p) => `${p.label} ${p.side}`).join(', ')}</span>
+  ) : (
+    <span className="text-amber">not drawn</span>
+  );
 }
 
 function PadsCell({ pin }: { pin: Pin }) {
   const pads = padsIn(pin, useStore(selectPackageId));
   const joined = useStore(selectPadJoined).has(pin.id);
   if (pads.length === 0) return <span className="text-amber">none</span>;
-  return <span className={`truncate font-mono ${joined ? '' : 'text-amber'}`}>{joined ? pads.join(',') : `${pads.join(',')} loose`}</span>;
+  return (
+    <span className={`truncate font-mono ${joined ? '' : 'text-amber'}`}>
+      {joined ? pads.join(',') : `${pads.join(',')} loose`}
+    </span>
+  );
 }
 
 function NodeCell({ pin }: { pin: Pin }) {
   const node = useStore(selectNodes).get(pin.id);
-  return node === undefined ? <span className="truncate text-muted">not in model</span> : <span className="truncate font-mono">{node}</span>;
+  return node === undefined ? (
+    <span className="truncate text-muted">not in model</span>
+  ) : (
+    <span className="truncate font-mono">{node}</span>
+  );
 }
 
 function FindingsCell({ pin }: { pin: Pin }) {
   const count = useStore(selectFindingsByPin).get(pin.id) ?? 0;
-  return count === 0 ? <span className="text-muted">–</span> : <span className="font-semibold text-brick">{count}</span>;
+  return count === 0 ? (
+    <span className="text-muted">–</span>
+  ) : (
+    <span className="font-semibold text-brick">{count}</span>
+  );
 }

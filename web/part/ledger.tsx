@@ -34,9 +34,17 @@ export function Ledger() {
   const [editing, setEditing] = useState<{ pin: Pin; column: ColumnId; start: string } | null>(null);
   const scroller = useRef<HTMLDivElement>(null);
   const query = useDeferredValue(filter);
-  const rows = useMemo(() => ledgerRows(part.pins, packageId, query, folded, sort), [part.pins, packageId, query, folded, sort]);
-  // eslint-disable-next-line react-hooks/incompatible-library
-  const list = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => ROW, overscan: 12 });
+  const rows = useMemo(
+    () => ledgerRows(part.pins, packageId, query, folded, sort),
+    [part.pins, packageId, query, folded, sort],
+  );
+   
+  const list = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => ROW,
+    overscan: 12,
+  });
 
   // The ledger follows what is selected elsewhere.
   const focus = selection.at(-1);
@@ -70,7 +78,8 @@ export function Ledger() {
     const pin = pinAt(row)!;
     const add = e.ctrlKey || e.metaKey;
     if (e.shiftKey) act(selected([...new Set([...selection, ...range(cursor.row, row)])]));
-    else if (add) act(selected(selectedSet.has(pin.id) ? selection.filter((id) => id !== pin.id) : [...selection, pin.id]));
+    else if (add)
+      act(selected(selectedSet.has(pin.id) ? selection.filter((id) => id !== pin.id) : [...selection, pin.id]));
     else act(selected([pin.id]));
     setCursor({ row, column });
   };
@@ -93,21 +102,36 @@ export function Ledger() {
     const { pin, column } = editing!;
     setEditing(null);
     scroller.current?.focus();
-    const others = selectedSet.has(pin.id) && selection.length > 1 ? part.pins.filter((p) => selectedSet.has(p.id)) : [pin];
+    const others =
+      selectedSet.has(pin.id) && selection.length > 1 ? part.pins.filter((p) => selectedSet.has(p.id)) : [pin];
     // What is typed into one cell of a selection is typed into all of it, where that makes sense.
     const targets = column === 'number' || column === 'pads' || column === 'name' ? [pin] : others;
-    if (text !== cellText(column, pin, packageId) || targets.length > 1) put(column, targets.map((p) => ({ pin: p, text })));
+    if (text !== cellText(column, pin, packageId) || targets.length > 1)
+      put(
+        column,
+        targets.map((p) => ({ pin: p, text })),
+      );
     if (then === 'down') move(1, false);
     if (then === 'right') setCursor((c) => ({ ...c, column: Math.min(columns.length - 1, c.column + 1) }));
   };
 
   const paste = (text: string) => {
-    const block = text.replace(/\r?\n$/, '').split(/\r?\n/).map((l) => l.split('\t'));
-    const targets = rows.slice(cursor.row).flatMap((r) => (r.kind === 'pin' ? [r.pin] : [])).slice(0, block.length);
+    const block = text
+      .replace(/\r?\n$/, '')
+      .split(/\r?\n/)
+      .map((l) => l.split('\t'));
+    const targets = rows
+      .slice(cursor.row)
+      .flatMap((r) => (r.kind === 'pin' ? [r.pin] : []))
+      .slice(0, block.length);
     const width = Math.max(...block.map((b) => b.length));
     for (let c = 0; c < width; c++) {
       const column = columns[cursor.column + c];
-      if (column?.editable) put(column.id, targets.map((pin, i) => ({ pin, text: block[i]?.[c] ?? '' })));
+      if (column?.editable)
+        put(
+          column.id,
+          targets.map((pin, i) => ({ pin, text: block[i]?.[c] ?? '' })),
+        );
     }
   };
 
@@ -115,13 +139,22 @@ export function Ledger() {
     const column = columns[cursor.column];
     const chosen = rows.flatMap((r) => (r.kind === 'pin' && selectedSet.has(r.pin.id) ? [r.pin] : []));
     if (!column?.editable || chosen.length < 2) return;
-    put(column.id, chosen.slice(1).map((pin) => ({ pin, text: cellText(column.id, chosen[0]!, packageId) })));
+    put(
+      column.id,
+      chosen.slice(1).map((pin) => ({ pin, text: cellText(column.id, chosen[0]!, packageId) })),
+    );
   };
 
   const addPin = () => {
     const id = freshId('p', new Set(part.pins.map((p) => p.id)));
     const group = part.pins.find((p) => p.id === focus)?.group;
-    act(edited({ kind: 'addPins', pins: [{ id, name: '', type: 'unspecified', pads: {}, doubts: [], ...(group ? { group } : {}) }], ...(focus ? { after: focus } : {}) }));
+    act(
+      edited({
+        kind: 'addPins',
+        pins: [{ id, name: '', type: 'unspecified', pads: {}, doubts: [], ...(group ? { group } : {}) }],
+        ...(focus ? { after: focus } : {}),
+      }),
+    );
     act(selected([id]));
   };
   const removePins = () => {
@@ -131,13 +164,45 @@ export function Ledger() {
   };
 
   useCommands([
-    { id: 'filter', title: 'Filter the ledger', key: 'Ctrl+F', group: 'Ledger', run: () => document.getElementById('ledger-filter')?.focus() },
+    {
+      id: 'filter',
+      title: 'Filter the ledger',
+      key: 'Ctrl+F',
+      group: 'Ledger',
+      run: () => document.getElementById('ledger-filter')?.focus(),
+    },
     { id: 'ledger', title: 'Go to the ledger', key: 'Alt+L', group: 'Ledger', run: () => scroller.current?.focus() },
-    { id: 'fill-down', title: 'Fill the column down the selection', key: 'Ctrl+D', group: 'Ledger', can: () => selection.length > 1, run: fillDown },
+    {
+      id: 'fill-down',
+      title: 'Fill the column down the selection',
+      key: 'Ctrl+D',
+      group: 'Ledger',
+      can: () => selection.length > 1,
+      run: fillDown,
+    },
     { id: 'add-pin', title: 'Add a pin', key: 'Alt+A', group: 'Ledger', can: () => !readOnly, run: addPin },
-    { id: 'remove-pins', title: 'Remove the selected pins', key: 'Alt+Del', group: 'Ledger', can: () => selection.length > 0 && !readOnly, run: removePins },
-    { id: 'bundle', title: 'Bundle the selected pins into one', group: 'Ledger', can: () => selection.length > 1 && !readOnly, run: () => act(edited({ kind: 'bundlePins', pins: selection })) },
-    { id: 'split', title: 'Split the bundle', group: 'Ledger', can: () => selection.length === 1 && !readOnly, run: () => act(edited({ kind: 'splitPin', pin: selection[0]! })) },
+    {
+      id: 'remove-pins',
+      title: 'Remove the selected pins',
+      key: 'Alt+Del',
+      group: 'Ledger',
+      can: () => selection.length > 0 && !readOnly,
+      run: removePins,
+    },
+    {
+      id: 'bundle',
+      title: 'Bundle the selected pins into one',
+      group: 'Ledger',
+      can: () => selection.length > 1 && !readOnly,
+      run: () => act(edited({ kind: 'bundlePins', pins: selection })),
+    },
+    {
+      id: 'split',
+      title: 'Split the bundle',
+      group: 'Ledger',
+      can: () => selection.length === 1 && !readOnly,
+      run: () => act(edited({ kind: 'splitPin', pin: selection[0]! })),
+    },
   ]);
 
   const onKeyDown = (e: React.KeyboardEvent) => {
@@ -154,7 +219,8 @@ export function Ledger() {
       F2: () => startEdit(),
     };
     if (plain && steps[e.key]) steps[e.key]!();
-    else if (!plain && e.key.toLowerCase() === 'a') act(selected(rows.flatMap((r) => (r.kind === 'pin' ? [r.pin.id] : []))));
+    else if (!plain && e.key.toLowerCase() === 'a')
+      act(selected(rows.flatMap((r) => (r.kind === 'pin' ? [r.pin.id] : []))));
     else if (plain && e.key.length === 1 && e.key !== ' ' && e.key !== '?') startEdit(e.key);
     else return;
     e.preventDefault();
@@ -164,7 +230,11 @@ export function Ledger() {
   const groups = new Set(part.pins.map((p) => p.group ?? '')).size;
   const active = pinAt(cursor.row);
   return (
-    <aside aria-label="Ledger" className="relative flex shrink-0 flex-col border-r border-line bg-surface" style={{ width: ledgerWidth }}>
+    <aside
+      aria-label="Ledger"
+      className="relative flex shrink-0 flex-col border-r border-line bg-surface"
+      style={{ width: ledgerWidth }}
+    >
       <div className="flex h-[38px] shrink-0 items-center gap-2 px-3">
         <h2 className="font-bold">Ledger</h2>
         <span className="truncate text-[13px] text-muted">
@@ -174,7 +244,14 @@ export function Ledger() {
         <label htmlFor="ledger-filter" className="sr-only">
           Filter the ledger
         </label>
-        <input id="ledger-filter" type="search" value={filter} placeholder="filter" onChange={(e) => setFilter(e.target.value)} className="ml-auto w-28 min-w-0 rounded-md border border-line px-2 py-0.5 text-[13px]" />
+        <input
+          id="ledger-filter"
+          type="search"
+          value={filter}
+          placeholder="filter"
+          onChange={(e) => setFilter(e.target.value)}
+          className="ml-auto w-28 min-w-0 rounded-md border border-line px-2 py-0.5 text-[13px]"
+        />
       </div>
       <div
         ref={scroller}
@@ -188,7 +265,10 @@ export function Ledger() {
         onKeyDown={onKeyDown}
         onCopy={(e) => {
           const chosen = rows.flatMap((r) => (r.kind === 'pin' && selectedSet.has(r.pin.id) ? [r.pin] : []));
-          e.clipboardData.setData('text/plain', chosen.map((p) => columns.map((c) => cellText(c.id, p, packageId)).join('\t')).join('\n'));
+          e.clipboardData.setData(
+            'text/plain',
+            chosen.map((p) => columns.map((c) => cellText(c.id, p, packageId)).join('\t')).join('\n'),
+          );
           e.preventDefault();
         }}
         onPaste={(e) => {
@@ -198,10 +278,29 @@ export function Ledger() {
         }}
         className="min-h-0 flex-1 overflow-x-hidden overflow-y-auto"
       >
-        <div role="row" aria-rowindex={1} className="sticky top-0 z-10 flex h-[26px] items-center border-y border-line bg-surface text-[12px] text-muted">
+        <div
+          role="row"
+          aria-rowindex={1}
+          className="sticky top-0 z-10 flex h-[26px] items-center border-y border-line bg-surface text-[12px] text-muted"
+        >
           {columns.map((c) => (
-            <div key={c.id} role="columnheader" aria-sort={sort?.column === c.id ? (sort.down ? 'descending' : 'ascending') : 'none'} style={{ flex: `${c.grow} 1 0` }} className="min-w-0 px-2">
-              <button type="button" tabIndex={-1} className="w-full truncate text-left hover:text-ink" onClick={() => setSort((s) => (s?.column !== c.id ? { column: c.id, down: false } : s.down ? null : { column: c.id, down: true }))}>
+            <div
+              key={c.id}
+              role="columnheader"
+              aria-sort={sort?.column === c.id ? (sort.down ? 'descending' : 'ascending') : 'none'}
+              style={{ flex: `${c.grow} 1 0` }}
+              className="min-w-0 px-2"
+            >
+              <button
+                type="button"
+                tabIndex={-1}
+                className="w-full truncate text-left hover:text-ink"
+                onClick={() =>
+                  setSort((s) =>
+                    s?.column !== c.id ? { column: c.id, down: false } : s.down ? null : { column: c.id, down: true },
+                  )
+                }
+              >
                 {c.title}
                 {sort?.column === c.id ? (sort.down ? ' ↓' : ' ↑') : ''}
               </button>
@@ -212,7 +311,17 @@ export function Ledger() {
           {list.getVirtualItems().map((item) => {
             const row = rows[item.index]!;
             const style = { transform: `translateY(${item.start}px)`, height: ROW };
-            if (row.kind === 'group') return <GroupRow key={item.key} row={row} style={style} index={item.index} columns={columns.length} onFold={() => act(groupFolded(row.title))} />;
+            if (row.kind === 'group')
+              return (
+                <GroupRow
+                  key={item.key}
+                  row={row}
+                  style={style}
+                  index={item.index}
+                  columns={columns.length}
+                  onFold={() => act(groupFolded(row.title))}
+                />
+              );
             return (
               <PinRow
                 key={item.key}
@@ -225,9 +334,31 @@ export function Ledger() {
                 onClick={click}
                 onOpen={(r, c) => {
                   setCursor({ row: r, column: c });
-                  if (columns[c]?.editable && !readOnly) setEditing({ pin: row.pin, column: columns[c].id, start: cellText(columns[c].id, row.pin, packageId) });
+                  if (columns[c]?.editable && !readOnly)
+                    setEditing({
+                      pin: row.pin,
+                      column: columns[c].id,
+                      start: cellText(columns[c].id, row.pin, packageId),
+                    });
                 }}
-                editor={editing?.pin.id === row.pin.id ? { column: editing.column, element: <LedgerCellEditor column={editing.column} start={editing.start} onDone={done} onCancel={() => { setEditing(null); scroller.current?.focus(); }} /> } : null}
+                editor={
+                  editing?.pin.id === row.pin.id
+                    ? {
+                        column: editing.column,
+                        element: (
+                          <LedgerCellEditor
+                            column={editing.column}
+                            start={editing.start}
+                            onDone={done}
+                            onCancel={() => {
+                              setEditing(null);
+                              scroller.current?.focus();
+                            }}
+                          />
+                        ),
+                      }
+                    : null
+                }
               />
             );
           })}
@@ -258,7 +389,7 @@ function Resizer() {
       aria-valuenow={width}
       aria-valuemin={260}
       aria-valuemax={720}
-      // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+
       tabIndex={0}
       onKeyDown={(e) => {
         if (e.key === 'ArrowLeft') act(ledgerResized(width - 16));

@@ -7,7 +7,14 @@ import { Button } from '../ui/button';
 import { Choice, Field } from '../ui/field';
 
 type Set = Extract<Edit, { kind: 'setFields' }>['set'];
-const list = (text: string): string[] => [...new Set(text.split(',').map((w) => w.trim()).filter(Boolean))];
+const list = (text: string): string[] => [
+  ...new Set(
+    text
+      .split(',')
+      .map((w) => w.trim())
+      .filter(Boolean),
+  ),
+];
 
 /** What identifies a part: edited in place, each field an edit of its own. */
 export function Particulars() {
@@ -20,17 +27,58 @@ export function Particulars() {
       <Field label="Name" value={part.name} onDone={(name) => name.trim() && set({ name: name.trim() })} />
       <Field label="Maker" value={part.maker} onDone={(maker) => set({ maker })} />
       <Field wide label="Description" value={part.description} onDone={(description) => set({ description })} />
-      <Choice label="Category" value={part.category} options={['', ...Object.keys(REFERENCE_LETTERS)].map((c) => ({ value: c, label: c || 'choose…' }))} onChange={(category) => set({ category, ...(part.reference === '' && REFERENCE_LETTERS[category] ? { reference: REFERENCE_LETTERS[category][0]! } : {}) })} />
-      <Field label="Reference letters" value={part.reference} onDone={(reference) => set({ reference: reference.trim().toUpperCase() })} hint={usual && usual !== part.reference ? `${usual} is usual` : undefined} />
-      <Field wide label="Datasheet (title, revision)" value={part.datasheet?.title ?? ''} onDone={(title) => set({ datasheet: { ...part.datasheet, title } })} />
-      <Field wide label="Order codes, separated by commas" value={part.orderCodes.join(', ')} onDone={(text) => set({ orderCodes: list(text) })} />
+      <Choice
+        label="Category"
+        value={part.category}
+        options={['', ...Object.keys(REFERENCE_LETTERS)].map((c) => ({ value: c, label: c || 'choose…' }))}
+        onChange={(category) =>
+          set({
+            category,
+            ...(part.reference === '' && REFERENCE_LETTERS[category]
+              ? { reference: REFERENCE_LETTERS[category][0]! }
+              : {}),
+          })
+        }
+      />
+      <Field
+        label="Reference letters"
+        value={part.reference}
+        onDone={(reference) => set({ reference: reference.trim().toUpperCase() })}
+        hint={usual && usual !== part.reference ? `${usual} is usual` : undefined}
+      />
+      <Field
+        wide
+        label="Datasheet (title, revision)"
+        value={part.datasheet?.title ?? ''}
+        onDone={(title) => set({ datasheet: { ...part.datasheet, title } })}
+      />
+      <Field
+        wide
+        label="Order codes, separated by commas"
+        value={part.orderCodes.join(', ')}
+        onDone={(text) => set({ orderCodes: list(text) })}
+      />
       <Field label="House part number" value={part.houseNumber ?? ''} onDone={(houseNumber) => set({ houseNumber })} />
       <Field label="Base name" value={part.baseName ?? ''} onDone={(baseName) => set({ baseName })} />
-      <Field wide label="Keywords, separated by commas" value={part.keywords.join(', ')} onDone={(text) => set({ keywords: list(text) })} />
+      <Field
+        wide
+        label="Keywords, separated by commas"
+        value={part.keywords.join(', ')}
+        onDone={(text) => set({ keywords: list(text) })}
+      />
       {part.fields.map((field, i) => (
-        <Field key={field.name} wide label={field.name} value={field.value} onDone={(value) => set({ fields: part.fields.map((f, k) => (k === i ? { ...f, value } : f)) })} />
+        <Field
+          key={field.name}
+          wide
+          label={field.name}
+          value={field.value}
+          onDone={(value) => set({ fields: part.fields.map((f, k) => (k === i ? { ...f, value } : f)) })}
+        />
       ))}
-      <AddField onAdd={(name) => set({ fields: [...part.fields, { name, value: '' }] })} taken={part.fields.map((f) => f.name)} />
+      <AddField
+        onAdd={(name) => set({ fields: [...part.fields, { name, value: '' }] })}
+        taken={part.fields.map((f) => f.name)}
+      />
       <Extras />
     </div>
   );
@@ -58,7 +106,8 @@ function Extras() {
     <div className="col-span-2 border-t border-line pt-2 text-[13px]">
       {part.companions.map((c) => (
         <p key={c.id}>
-          <strong>Companion:</strong> {c.reason}: {c.elements.map((e) => `${e.kind} ${e.value} from ${e.from} to ${e.to}`.replace(/\s+/g, ' ')).join(', ')}
+          <strong>Companion:</strong> {c.reason}:{' '}
+          {c.elements.map((e) => `${e.kind} ${e.value} from ${e.from} to ${e.to}`.replace(/\s+/g, ' ')).join(', ')}
         </p>
       ))}
       {part.accessories.map((a) => (

@@ -9,7 +9,12 @@ export function StatusLine() {
   const pins = useStore(selectPinById);
   const { next, note } = useStore((s) => s.view);
   const first = pins.get(selection[0] ?? '');
-  const said = selection.length === 0 ? 'nothing selected' : selection.length === 1 && first ? `${first.name} selected` : `${selection.length} pins selected`;
+  const said =
+    selection.length === 0
+      ? 'nothing selected'
+      : selection.length === 1 && first
+        ? `${first.name} selected`
+        : `${selection.length} pins selected`;
   return (
     <footer className="flex h-7 shrink-0 items-center gap-6 border-t border-line bg-surface px-4 text-[12.5px] text-muted">
       <span id="stage-note" className="font-mono">

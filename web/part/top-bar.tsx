@@ -30,11 +30,19 @@ export function TopBar() {
           /
         </span>
         <Popover.Root>
-          <Popover.Trigger className="min-w-0 truncate rounded-md px-1.5 py-0.5 font-mono text-[16px] font-bold hover:bg-sunken" title="Name, maker and other particulars">
+          <Popover.Trigger
+            className="min-w-0 truncate rounded-md px-1.5 py-0.5 font-mono text-[16px] font-bold hover:bg-sunken"
+            title="Name, maker and other particulars"
+          >
             {part.name}
           </Popover.Trigger>
           <Popover.Portal>
-            <Popover.Content align="start" sideOffset={6} aria-label="Particulars" className="z-50 max-h-[80vh] w-[420px] overflow-y-auto rounded-lg border border-line bg-surface p-4 shadow-card">
+            <Popover.Content
+              align="start"
+              sideOffset={6}
+              aria-label="Particulars"
+              className="z-50 max-h-[80vh] w-[420px] overflow-y-auto rounded-lg border border-line bg-surface p-4 shadow-card"
+            >
               <Particulars />
             </Popover.Content>
           </Popover.Portal>
@@ -43,7 +51,11 @@ export function TopBar() {
       </div>
       <Tail id={id!} />
       <div className="flex flex-1 items-center justify-end gap-1.5">
-        <button type="button" onClick={() => window.dispatchEvent(new Event('kite:palette'))} className="flex items-center gap-4 rounded-md border border-line px-2.5 py-1 text-[13px] text-muted hover:border-green max-[1150px]:hidden">
+        <button
+          type="button"
+          onClick={() => window.dispatchEvent(new Event('kite:palette'))}
+          className="flex items-center gap-4 rounded-md border border-line px-2.5 py-1 text-[13px] text-muted hover:border-green max-[1150px]:hidden"
+        >
           Find or do… <Key name="Ctrl+K" />
         </button>
         <History />
@@ -58,19 +70,38 @@ function Tail({ id }: { id: string }) {
   const tail = useStore(selectTail);
   return (
     <nav aria-label="Stations" className="relative flex h-full shrink-0 items-stretch">
-      <svg className="pointer-events-none absolute inset-x-0 top-0 h-6 w-full" viewBox="0 0 520 24" preserveAspectRatio="none" aria-hidden="true">
-        <path d="M0 12C40 4 70 4 104 12S170 22 208 14 270 8 312 14 380 18 416 10 480 6 520 12" fill="none" className="stroke-muted" strokeWidth="1" opacity="0.6" />
+      <svg
+        className="pointer-events-none absolute inset-x-0 top-0 h-6 w-full"
+        viewBox="0 0 520 24"
+        preserveAspectRatio="none"
+        aria-hidden="true"
+      >
+        <path
+          d="M0 12C40 4 70 4 104 12S170 22 208 14 270 8 312 14 380 18 416 10 480 6 520 12"
+          fill="none"
+          className="stroke-muted"
+          strokeWidth="1"
+          opacity="0.6"
+        />
       </svg>
       {STATIONS.map((s) => {
         const { done, count, warn } = tail[s.path]!;
         return (
-          <NavLink key={s.path} to={`/part/${id}/${s.path}`} className={({ isActive }) => `relative flex w-[104px] flex-col items-center justify-start rounded-md pt-0.5 leading-[15px] hover:bg-sunken/70 ${isActive ? 'font-bold' : ''}`}>
+          <NavLink
+            key={s.path}
+            to={`/part/${id}/${s.path}`}
+            className={({ isActive }) =>
+              `relative flex w-[104px] flex-col items-center justify-start rounded-md pt-0.5 leading-[15px] hover:bg-sunken/70 ${isActive ? 'font-bold' : ''}`
+            }
+          >
             {({ isActive }) => (
               <>
                 <span className="flex h-[23px] items-center">
                   <Bow done={done} active={isActive} />
                 </span>
-                <span className={isActive ? 'underline decoration-green decoration-2 underline-offset-2' : ''}>{s.title}</span>
+                <span className={isActive ? 'underline decoration-green decoration-2 underline-offset-2' : ''}>
+                  {s.title}
+                </span>
                 <span className={`text-[11.5px] font-normal ${warn ? 'text-amber' : 'text-muted'}`}>{count}</span>
               </>
             )}
@@ -88,10 +119,22 @@ function History() {
   const redoTitle = future.length > 0 ? `Redo: ${future[0]!.title}` : 'Nothing to redo';
   return (
     <>
-      <Button tone="quiet" aria-label={undoTitle} title={undoTitle} disabled={past.length === 0 || readOnly} onClick={() => act(undone())}>
+      <Button
+        tone="quiet"
+        aria-label={undoTitle}
+        title={undoTitle}
+        disabled={past.length === 0 || readOnly}
+        onClick={() => act(undone())}
+      >
         <Turn />
       </Button>
-      <Button tone="quiet" aria-label={redoTitle} title={redoTitle} disabled={future.length === 0 || readOnly} onClick={() => act(redone())}>
+      <Button
+        tone="quiet"
+        aria-label={redoTitle}
+        title={redoTitle}
+        disabled={future.length === 0 || readOnly}
+        onClick={() => act(redone())}
+      >
         <span className="-scale-x-100">
           <Turn />
         </span>
@@ -102,12 +145,21 @@ function History() {
 
 const Turn = () => (
   <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden="true">
-    <path d="M3 6H10A3.5 3.5 0 0 1 10 13H6M6 2.5 2.5 6 6 9.5" fill="none" stroke="currentColor" strokeWidth="1.5" strokeLinecap="round" strokeLinejoin="round" />
+    <path
+      d="M3 6H10A3.5 3.5 0 0 1 10 13H6M6 2.5 2.5 6 6 9.5"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="1.5"
+      strokeLinecap="round"
+      strokeLinejoin="round"
+    />
   </svg>
 );
 
 function Saved() {
   const { part, saved, trouble, readOnly } = useStore((s) => s.part);
   const text = readOnly ? 'looking only' : trouble !== null ? 'not saved' : part === saved ? 'saved' : 'saving…';
-  return <span className={`w-20 text-right text-[13px] ${trouble !== null ? 'text-brick' : 'text-muted'}`}>{text}</span>;
+  return (
+    <span className={`w-20 text-right text-[13px] ${trouble !== null ? 'text-brick' : 'text-muted'}`}>{text}</span>
+  );
 }

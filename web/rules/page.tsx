@@ -1,6 +1,16 @@
 import { Link } from 'react-router';
 import { RULES } from '../../core/checks';
-import { DEFAULT_RULES, safeParseRules, sayProblem, SEVERITIES, SIDES, SIDE_ROLES, type HouseRules, type Severity, type Side } from '../../core/part';
+import {
+  DEFAULT_RULES,
+  safeParseRules,
+  sayProblem,
+  SEVERITIES,
+  SIDES,
+  SIDE_ROLES,
+  type HouseRules,
+  type Severity,
+  type Side,
+} from '../../core/part';
 import { useAct, useStore } from '../store';
 import { keepRules } from '../store/house-rules';
 import { rulesSet } from '../store/view-slice';
@@ -17,7 +27,9 @@ export function RulesPage() {
   const set = (change: Partial<HouseRules>) => {
     const next = { ...rules, ...change };
     act(rulesSet(next));
-    void keepRules(next).catch(() => act(say('The rules could not be saved in this browser. Export them to keep them.', 'bad')));
+    void keepRules(next).catch(() =>
+      act(say('The rules could not be saved in this browser. Export them to keep them.', 'bad')),
+    );
   };
   const number = (text: string, least: number, most: number, put: (n: number) => void) => {
     const n = Number(text.replace(',', '.'));
@@ -45,7 +57,11 @@ export function RulesPage() {
         <h1 className="text-base font-bold">House rules</h1>
         <div className="ml-auto flex gap-2">
           <Button onClick={() => void importRules()}>Import…</Button>
-          <Button onClick={() => download('house-rules.json', `${JSON.stringify(rules, null, 2)}\n`, 'application/json')}>Export</Button>
+          <Button
+            onClick={() => download('house-rules.json', `${JSON.stringify(rules, null, 2)}\n`, 'application/json')}
+          >
+            Export
+          </Button>
           <Button tone="bad" onClick={() => set(DEFAULT_RULES)}>
             Back to the defaults
           </Button>
@@ -56,21 +72,66 @@ export function RulesPage() {
           <section aria-label="Drawing" className="rounded-lg border border-line bg-surface p-4">
             <h2 className="mb-2 font-semibold">Drawing</h2>
             <div className="grid grid-cols-3 gap-3">
-              <Field label="Grid step, mm" value={String(rules.stepMm)} onDone={(t) => number(t, 0.1, 10, (stepMm) => set({ stepMm }))} />
-              <Field label="Pin length, steps" value={String(rules.pinLength)} onDone={(t) => number(t, 1, 10, (n) => set({ pinLength: whole(n) }))} />
-              <Field label="Pin pitch, steps" value={String(rules.pitch)} onDone={(t) => number(t, 1, 4, (n) => set({ pitch: whole(n) }))} />
-              <Field label="Gap between groups" value={String(rules.groupGap)} onDone={(t) => number(t, 0, 4, (n) => set({ groupGap: whole(n) }))} />
-              <Field label="Most pins in a unit" value={String(rules.maxPinsPerUnit)} onDone={(t) => number(t, 2, 400, (n) => set({ maxPinsPerUnit: whole(n) }))} />
-              <Choice label="Supplies apart" value={rules.suppliesApart ? 'yes' : 'no'} options={[{ value: 'yes', label: 'their own unit' }, { value: 'no', label: 'with the signals' }]} onChange={(v) => set({ suppliesApart: v === 'yes' })} />
+              <Field
+                label="Grid step, mm"
+                value={String(rules.stepMm)}
+                onDone={(t) => number(t, 0.1, 10, (stepMm) => set({ stepMm }))}
+              />
+              <Field
+                label="Pin length, steps"
+                value={String(rules.pinLength)}
+                onDone={(t) => number(t, 1, 10, (n) => set({ pinLength: whole(n) }))}
+              />
+              <Field
+                label="Pin pitch, steps"
+                value={String(rules.pitch)}
+                onDone={(t) => number(t, 1, 4, (n) => set({ pitch: whole(n) }))}
+              />
+              <Field
+                label="Gap between groups"
+                value={String(rules.groupGap)}
+                onDone={(t) => number(t, 0, 4, (n) => set({ groupGap: whole(n) }))}
+              />
+              <Field
+                label="Most pins in a unit"
+                value={String(rules.maxPinsPerUnit)}
+                onDone={(t) => number(t, 2, 400, (n) => set({ maxPinsPerUnit: whole(n) }))}
+              />
+              <Choice
+                label="Supplies apart"
+                value={rules.suppliesApart ? 'yes' : 'no'}
+                options={[
+                  { value: 'yes', label: 'their own unit' },
+                  { value: 'no', label: 'with the signals' },
+                ]}
+                onChange={(v) => set({ suppliesApart: v === 'yes' })}
+              />
             </div>
             <h3 className="mt-4 mb-1 text-[13px] font-semibold">Sides</h3>
             <div className="grid grid-cols-3 gap-3">
               {SIDE_ROLES.map((role) => (
-                <Choice key={role} label={role} value={rules.sides[role]} options={SIDES.map((s) => ({ value: s, label: s }))} onChange={(s) => set({ sides: { ...rules.sides, [role]: s as Side } })} />
+                <Choice
+                  key={role}
+                  label={role}
+                  value={rules.sides[role]}
+                  options={SIDES.map((s) => ({ value: s, label: s }))}
+                  onChange={(s) => set({ sides: { ...rules.sides, [role]: s as Side } })}
+                />
               ))}
             </div>
             <h3 className="mt-4 mb-1 text-[13px] font-semibold">Required fields</h3>
-            <Field label="Separated by commas" value={rules.required.join(', ')} onDone={(t) => set({ required: t.split(',').map((f) => f.trim()).filter(Boolean) })} />
+            <Field
+              label="Separated by commas"
+              value={rules.required.join(', ')}
+              onDone={(t) =>
+                set({
+                  required: t
+                    .split(',')
+                    .map((f) => f.trim())
+                    .filter(Boolean),
+                })
+              }
+            />
           </section>
           <section aria-label="Findings" className="rounded-lg border border-line bg-surface p-4">
             <h2 className="mb-2 font-semibold">
@@ -80,7 +141,16 @@ export function RulesPage() {
               {RULES.map((r) => (
                 <li key={r.id} className="grid grid-cols-[1fr_120px] items-center gap-3 text-[13px]">
                   <span title={r.why}>{r.title}</span>
-                  <Choice hideLabel label={`Severity of ${r.id}`} value={rules.severities[r.id] ?? r.severity} options={[...SEVERITIES, 'off'].map((s) => ({ value: s, label: s === r.severity ? `${s} (default)` : s }))} onChange={(s) => set({ severities: withSeverity(rules, r.id, s as Severity | 'off', r.severity) })} />
+                  <Choice
+                    hideLabel
+                    label={`Severity of ${r.id}`}
+                    value={rules.severities[r.id] ?? r.severity}
+                    options={[...SEVERITIES, 'off'].map((s) => ({
+                      value: s,
+                      label: s === r.severity ? `${s} (default)` : s,
+                    }))}
+                    onChange={(s) => set({ severities: withSeverity(rules, r.id, s as Severity | 'off', r.severity) })}
+                  />
                 </li>
               ))}
             </ul>
@@ -91,7 +161,12 @@ export function RulesPage() {
   );
 }
 
-function withSeverity(rules: HouseRules, id: string, severity: Severity | 'off', usual: Severity): HouseRules['severities'] {
+function withSeverity(
+  rules: HouseRules,
+  id: string,
+  severity: Severity | 'off',
+  usual: Severity,
+): HouseRules['severities'] {
   const { [id]: _before, ...others } = rules.severities;
   return severity === usual ? others : { ...others, [id]: severity };
 }

@@ -16,7 +16,9 @@ interface Props {
 export const ShelfCard = memo(function ShelfCard({ summary: s, picked, onPick, onDelete }: Props) {
   const open = s.errors + s.warnings;
   return (
-    <li className={`group relative flex flex-col rounded-lg border bg-surface hover:border-green ${picked ? 'border-green ring-2 ring-halo' : 'border-line'}`}>
+    <li
+      className={`group relative flex flex-col rounded-lg border bg-surface hover:border-green ${picked ? 'border-green ring-2 ring-halo' : 'border-line'}`}
+    >
       <Link to={`/part/${s.id}/${s.pins === 0 ? 'read' : 'arrange'}`} className="flex flex-1 flex-col rounded-lg">
         <Thumbnail summary={s} />
         <span className="flex flex-1 flex-col gap-0.5 border-t border-line p-3">
@@ -29,11 +31,15 @@ export const ShelfCard = memo(function ShelfCard({ summary: s, picked, onPick, o
             <span>
               {s.pins} pins, {s.units} {s.units === 1 ? 'unit' : 'units'}
             </span>
-            <span className={s.errors > 0 ? 'text-brick' : s.warnings > 0 ? 'text-amber' : ''}>{open === 0 ? 'nothing open' : `${open} ${open === 1 ? 'finding' : 'findings'}`}</span>
+            <span className={s.errors > 0 ? 'text-brick' : s.warnings > 0 ? 'text-amber' : ''}>
+              {open === 0 ? 'nothing open' : `${open} ${open === 1 ? 'finding' : 'findings'}`}
+            </span>
           </span>
         </span>
       </Link>
-      <div className={`absolute top-2 right-2 flex gap-1 group-focus-within:opacity-100 group-hover:opacity-100 ${picked ? '' : 'opacity-0'}`}>
+      <div
+        className={`absolute top-2 right-2 flex gap-1 group-focus-within:opacity-100 group-hover:opacity-100 ${picked ? '' : 'opacity-0'}`}
+      >
         <Button aria-pressed={picked} aria-label={`Select ${s.name}`} onClick={onPick}>
           {picked ? 'Selected' : 'Select'}
         </Button>
@@ -46,17 +52,29 @@ export const ShelfCard = memo(function ShelfCard({ summary: s, picked, onPick, o
 });
 
 function State({ state }: { state: string }) {
-  const tone = state === 'draft' ? 'bg-sunken text-muted' : state === 'proven' ? 'bg-green-wash' : 'bg-green text-on-green';
+  const tone =
+    state === 'draft' ? 'bg-sunken text-muted' : state === 'proven' ? 'bg-green-wash' : 'bg-green text-on-green';
   return <span className={`rounded-full px-2 text-[12px] ${tone}`}>{state}</span>;
 }
 
 function Thumbnail({ summary: s }: { summary: Summary }) {
-  if (s.drawing.length === 0) return <span className="grid h-32 place-items-center text-[13px] text-muted">Not drawn yet</span>;
+  if (s.drawing.length === 0)
+    return <span className="grid h-32 place-items-center text-[13px] text-muted">Not drawn yet</span>;
   const box = boundsOf(s.drawing);
   const margin = 60;
-  const view = [box.left - margin, -box.top - margin, box.right - box.left + 2 * margin, box.top - box.base + 2 * margin];
+  const view = [
+    box.left - margin,
+    -box.top - margin,
+    box.right - box.left + 2 * margin,
+    box.top - box.base + 2 * margin,
+  ];
   return (
-    <svg viewBox={view.join(' ')} className="drawing h-32 w-full p-2" role="img" aria-label={`First unit of ${s.name}`}>
+    <svg
+      viewBox={view.join(' ')}
+      className="drawing thumbnail h-32 w-full p-2"
+      role="img"
+      aria-label={`First unit of ${s.name}`}
+    >
       <Primitives items={s.drawing} />
     </svg>
   );

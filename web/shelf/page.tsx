@@ -51,7 +51,9 @@ export function ShelfPage() {
   const take = async (files: File[]) => {
     const parts: Part[] = [];
     for (const file of files) {
-      const read = /\.zip$/i.test(file.name) ? await core.readArchive(await readFileBytes(file), file.name) : await core.parsePart(await readFileText(file), file.name);
+      const read = /\.zip$/i.test(file.name)
+        ? await core.readArchive(await readFileBytes(file), file.name)
+        : await core.parsePart(await readFileText(file), file.name);
       if (!read.ok) act(say(read.problems.slice(0, 2).map(sayProblem).join(' '), 'bad'));
       else if ('parts' in read.value) {
         parts.push(...read.value.parts);
@@ -61,7 +63,14 @@ export function ShelfPage() {
     if (parts.length === 0) return;
     await addParts(parts, rules);
     await refresh();
-    act(say(`Added ${parts.map((p) => p.name).slice(0, 4).join(', ')}${parts.length > 4 ? ' and more' : ''}.`));
+    act(
+      say(
+        `Added ${parts
+          .map((p) => p.name)
+          .slice(0, 4)
+          .join(', ')}${parts.length > 4 ? ' and more' : ''}.`,
+      ),
+    );
   };
 
   const exportParts = async () => {
@@ -79,20 +88,41 @@ export function ShelfPage() {
     act(say(`Deleted ${names}.`, 'plain', { label: 'Undo', run: () => void restoreParts(removed).then(refresh) }));
   };
 
-  const toggle = (id: string) => setPicked((was) => new Set(was.has(id) ? [...was].filter((p) => p !== id) : [...was, id]));
+  const toggle = (id: string) =>
+    setPicked((was) => new Set(was.has(id) ? [...was].filter((p) => p !== id) : [...was, id]));
 
   useCommands([
     { id: 'start', title: 'Start a part', key: 'Alt+P', group: 'Shelf', run: () => void start() },
-    { id: 'import', title: 'Import part files or an archive…', group: 'Shelf', run: () => void chooseFiles('.json,.zip', true).then(take) },
+    {
+      id: 'import',
+      title: 'Import part files or an archive…',
+      group: 'Shelf',
+      run: () => void chooseFiles('.json,.zip', true).then(take),
+    },
     { id: 'export', title: 'Export the parts shown as an archive', group: 'Shelf', run: () => void exportParts() },
-    { id: 'search', title: 'Search the Shelf', key: '/', group: 'Shelf', run: () => document.getElementById('shelf-search')?.focus() },
+    {
+      id: 'search',
+      title: 'Search the Shelf',
+      key: '/',
+      group: 'Shelf',
+      run: () => document.getElementById('shelf-search')?.focus(),
+    },
     { id: 'rules', title: 'House rules', group: 'Shelf', run: () => void navigate('/rules') },
     { id: 'theme', title: 'Change the theme', group: 'Shelf', run: () => void act(say(`Theme: ${nextTheme()}.`)) },
-    ...(summaries ?? []).map((s) => ({ id: `open ${s.id}`, title: `Open ${s.name}`, group: 'Parts', run: () => void navigate(`/part/${s.id}/read`) })),
+    ...(summaries ?? []).map((s) => ({
+      id: `open ${s.id}`,
+      title: `Open ${s.name}`,
+      group: 'Parts',
+      run: () => void navigate(`/part/${s.id}/read`),
+    })),
   ]);
 
   return (
-    <Drop label="Drop part files or archives to add them" onFiles={(f) => void take(f)} className="flex h-full flex-col">
+    <Drop
+      label="Drop part files or archives to add them"
+      onFiles={(f) => void take(f)}
+      className="flex h-full flex-col"
+    >
       <header className="flex h-14 shrink-0 items-center gap-4 border-b border-line bg-surface px-4">
         <KiteMark />
         <h1 className="text-base font-bold">Shelf</h1>
@@ -100,7 +130,14 @@ export function ShelfPage() {
         <label htmlFor="shelf-search" className="sr-only">
           Search parts
         </label>
-        <input id="shelf-search" type="search" value={query} onChange={(e) => setQuery(e.target.value)} placeholder="Search names, words, pins, states" className="ml-4 w-80 rounded-md border border-line px-3 py-1" />
+        <input
+          id="shelf-search"
+          type="search"
+          value={query}
+          onChange={(e) => setQuery(e.target.value)}
+          placeholder="Search names, words, pins, states"
+          className="ml-4 w-80 rounded-md border border-line px-3 py-1"
+        />
         <div className="ml-auto flex items-center gap-2">
           <Button tone="main" keyName="Alt+P" onClick={() => void start()}>
             Start a part
@@ -123,12 +160,20 @@ export function ShelfPage() {
       <main className="min-h-0 flex-1 overflow-y-auto p-5">
         {summaries !== null && shown.length === 0 ? (
           <Empty title={query ? `No part has “${query}”` : 'The Shelf is empty'}>
-            {query ? 'Names, makers, descriptions, keywords, pin names and states are searched.' : 'Start a part and paste its pin table, or drop part files here.'}
+            {query
+              ? 'Names, makers, descriptions, keywords, pin names and states are searched.'
+              : 'Start a part and paste its pin table, or drop part files here.'}
           </Empty>
         ) : null}
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-4">
           {shown.map((s) => (
-            <ShelfCard key={s.id} summary={s} picked={picked.has(s.id)} onPick={() => toggle(s.id)} onDelete={() => void remove([s.id])} />
+            <ShelfCard
+              key={s.id}
+              summary={s}
+              picked={picked.has(s.id)}
+              onPick={() => toggle(s.id)}
+              onDelete={() => void remove([s.id])}
+            />
           ))}
         </ul>
       </main>

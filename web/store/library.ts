@@ -4,7 +4,12 @@ import { db } from './db';
 import type { PartRecord, Summary } from './records';
 
 /** Saves a part and what the Shelf shows of it. Refuses to overwrite what another tab saved since. */
-export async function savePart(id: string, part: Part, rules: HouseRules, revision: number): Promise<number | 'behind'> {
+export async function savePart(
+  id: string,
+  part: Part,
+  rules: HouseRules,
+  revision: number,
+): Promise<number | 'behind'> {
   const summary = await core.summarize(id, part, rules, Date.now());
   return db.transaction('rw', db.parts, db.summaries, async () => {
     const stored = await db.parts.get(id);
@@ -60,8 +65,13 @@ export async function loadDemoOnce(rules: HouseRules): Promise<void> {
   await db.settings.put({ key: 'demo', value: true });
   const texts = await Promise.all(Object.values(demoFiles).map((load) => load()));
   const parts = await Promise.all(texts.map((text) => core.parsePart(text)));
-  await addParts(parts.flatMap((p) => (p.ok ? [p.value] : [])), rules);
-  const sources = await Promise.all(Object.entries(demoSources).map(async ([path, load]) => ({ name: path.split('/').pop()!, text: await load() })));
+  await addParts(
+    parts.flatMap((p) => (p.ok ? [p.value] : [])),
+    rules,
+  );
+  const sources = await Promise.all(
+    Object.entries(demoSources).map(async ([path, load]) => ({ name: path.split('/').pop()!, text: await load() })),
+  );
   for (const { name, text } of sources) await keepSource(name, text);
 }
 

@@ -20,7 +20,16 @@ export interface PartState {
   readOnly: boolean;
 }
 
-const initial: PartState = { id: null, part: emptyPart('none'), past: [], future: [], revision: 0, saved: null, trouble: null, readOnly: false };
+const initial: PartState = {
+  id: null,
+  part: emptyPart('none'),
+  past: [],
+  future: [],
+  revision: 0,
+  saved: null,
+  trouble: null,
+  readOnly: false,
+};
 
 /**
  * The part that is open. Reducers return new states and never write into the draft: parts are large, frozen and
@@ -54,11 +63,18 @@ const slice = createSlice({
       const [step, ...future] = before.future;
       if (!step || before.readOnly) return before;
       const part = applyEdit(before.part, step.back);
-      return { ...before, part, past: [...before.past, { title: step.title, back: inverseOf(before.part, part) }], future };
+      return {
+        ...before,
+        part,
+        past: [...before.past, { title: step.title, back: inverseOf(before.part, part) }],
+        future,
+      };
     },
     saveDone(state, { payload }: PayloadAction<{ id: string; part: Part; revision: number }>) {
       const before = original(state)!;
-      return before.id === payload.id ? { ...before, saved: payload.part, revision: payload.revision, trouble: null } : before;
+      return before.id === payload.id
+        ? { ...before, saved: payload.part, revision: payload.revision, trouble: null }
+        : before;
     },
     saveFailed: (state, { payload }: PayloadAction<string>) => ({ ...original(state)!, trouble: payload }),
     lockLost: (state) => ({ ...original(state)!, readOnly: true }),

@@ -45,7 +45,16 @@ export function summarize(id: string, part: Part, rules: HouseRules, updated: nu
     name: part.name,
     maker: part.maker,
     description: part.description,
-    words: [part.name, part.maker, part.description, ...part.keywords, ...part.orderCodes, ...part.pins.map((p) => p.name)].join(' ').toLowerCase(),
+    words: [
+      part.name,
+      part.maker,
+      part.description,
+      ...part.keywords,
+      ...part.orderCodes,
+      ...part.pins.map((p) => p.name),
+    ]
+      .join(' ')
+      .toLowerCase(),
     state: stateOf(part, count('error')),
     pins: part.pins.length,
     units: part.units.length,
@@ -54,6 +63,10 @@ export function summarize(id: string, part: Part, rules: HouseRules, updated: nu
     notes: count('note'),
     updated,
     // A thumbnail is legible as a shape only: body, lines and marks.
-    drawing: first ? drawUnit(part, first).filter((p) => p.kind !== 'text').slice(0, 240) : [],
+    drawing: first
+      ? drawUnit(part, first)
+          .filter((p) => p.kind !== 'text')
+          .slice(0, 240)
+      : [],
   };
 }

@@ -12,7 +12,10 @@ export const selectSelectedSet = createSelector([selectSelection], (ids) => new 
 export const selectPackageId = (s: RootState): string | undefined =>
   s.part.part.packages.find((p) => p.id === s.view.package)?.id ?? s.part.part.packages[0]?.id;
 
-export const selectPinById = createSelector([selectPart], (part): ReadonlyMap<string, Pin> => new Map(part.pins.map((p) => [p.id, p])));
+export const selectPinById = createSelector(
+  [selectPart],
+  (part): ReadonlyMap<string, Pin> => new Map(part.pins.map((p) => [p.id, p])),
+);
 
 /** Where each pin is drawn, as the ledger shows it: "A left". */
 export const selectPlaces = createSelector([selectPart], (part) => {
@@ -21,7 +24,11 @@ export const selectPlaces = createSelector([selectPart], (part) => {
   for (const unit of part.units)
     for (const [portId, pin] of Object.entries(unit.binding)) {
       const port = drawings.get(unit.drawing)?.get(portId);
-      if (port) places.set(pin, [...(places.get(pin) ?? []), { unit: unit.id, label: unit.label, side: port.side, at: port.at, port: portId }]);
+      if (port)
+        places.set(pin, [
+          ...(places.get(pin) ?? []),
+          { unit: unit.id, label: unit.label, side: port.side, at: port.at, port: portId },
+        ]);
     }
   return places;
 });
@@ -30,23 +37,31 @@ export const selectPlaces = createSelector([selectPart], (part) => {
 export const selectNodes = createSelector([selectPart], (part) => {
   const nodes = new Map<string, string>();
   for (const model of part.models)
-    for (const ties of Object.values(model.ties)) for (const [node, tie] of Object.entries(ties)) for (const pin of pinsOnNode(tie)) nodes.set(pin, node);
+    for (const ties of Object.values(model.ties))
+      for (const [node, tie] of Object.entries(ties)) for (const pin of pinsOnNode(tie)) nodes.set(pin, node);
   return nodes;
 });
 
 /** Pins whose pads all stand in the land of the package in view. */
 export const selectPadJoined = createSelector([selectPart, selectPackageId], (part, packageId) => {
   const land = new Set(part.packages.find((p) => p.id === packageId)?.land.pads.map((p) => p.number));
-  return new Set(part.pins.filter((p) => padsIn(p, packageId).length > 0 && padsIn(p, packageId).every((n) => land.has(n))).map((p) => p.id));
+  return new Set(
+    part.pins
+      .filter((p) => padsIn(p, packageId).length > 0 && padsIn(p, packageId).every((n) => land.has(n)))
+      .map((p) => p.id),
+  );
 });
 
 export const selectFindingsByPin = createSelector([(s: RootState) => s.view.checks], (checks) => {
   const byPin = new Map<string, number>();
-  for (const f of checks?.findings ?? []) if (f.where.pin && f.severity !== 'note') byPin.set(f.where.pin, (byPin.get(f.where.pin) ?? 0) + 1);
+  for (const f of checks?.findings ?? [])
+    if (f.where.pin && f.severity !== 'note') byPin.set(f.where.pin, (byPin.get(f.where.pin) ?? 0) + 1);
   return byPin;
 });
 
-export const selectDoubts = createSelector([selectPart], (part) => part.pins.flatMap((pin) => pin.doubts.map((doubt) => ({ pin, doubt }))));
+export const selectDoubts = createSelector([selectPart], (part) =>
+  part.pins.flatMap((pin) => pin.doubts.map((doubt) => ({ pin, doubt }))),
+);
 
 export const selectState = createSelector([selectPart, (s: RootState) => s.view.checks], (part, checks) =>
   stateOf(part, checks?.findings.filter((f) => f.severity === 'error').length ?? 1),
@@ -60,20 +75,43 @@ export interface StationState {
 }
 
 /** How far each station is done, with its count, for the tail. */
-export const selectTail = createSelector([selectPart, selectPackageId, selectDoubts, selectPlaces, (s: RootState) => s.view.checks], (part, packageId, doubts, places, checks): Record<string, StationState> => {
-  const pins = part.pins.length;
-  const drawn = part.pins.filter((p) => places.has(p.id)).length;
-  const pkg = part.packages.find((p) => p.id === packageId);
-  const met = packageId === undefined ? undefined : meetPads(part, packageId);
-  const pads = pkg?.land.pads.filter((p) => !p.mechanical).length ?? 0;
-  const joined = pads - (met?.padsWithoutPin.length ?? 0);
-  const findings = checks?.findings.filter((f) => f.severity !== 'note') ?? [];
-  const plural = (n: number, noun: string) => `${n} ${noun}${n === 1 ? '' : 's'}`;
-  return {
-    read: { done: pins === 0 ? 0 : Math.max(0.1, 1 - doubts.length / pins), count: doubts.length > 0 ? plural(doubts.length, 'doubt') : pins === 0 ? '—' : plural(pins, 'pin'), warn: doubts.length > 0 },
-    arrange: { done: pins === 0 ? 0 : drawn / pins, count: part.units.length === 0 ? '—' : plural(part.units.length, 'unit'), warn: pins > 0 && part.units.length > 0 && drawn < pins },
-    join: { done: pads === 0 ? 0 : joined / pads, count: pads === 0 ? '—' : `${joined}/${pads} pads`, warn: pads > 0 && joined < pads },
-    prove: { done: pins === 0 || !checks ? 0 : findings.length === 0 ? 1 : Math.max(0.1, 1 - findings.length / 12), count: pins === 0 || !checks ? '—' : findings.length === 0 ? 'proven' : plural(findings.length, 'finding'), warn: findings.length > 0 && pins > 0 },
-    release: { done: part.releases.length > 0 ? 1 : 0, count: part.releases.length > 0 ? `v${part.releases.at(-1)!.version}` : '—', warn: false },
-  };
-});
+export const selectTail = createSelector(
+  [selectPart, selectPackageId, selectDoubts, selectPlaces, (s: RootState) => s.view.checks],
+  (part, packageId, doubts, places, checks): Record<string, StationState> => {
+    const pins = part.pins.length;
+    const drawn = part.pins.filter((p) => places.has(p.id)).length;
+    const pkg = part.packages.find((p) => p.id === packageId);
+    const met = packageId === undefined ? undefined : meetPads(part, packageId);
+    const pads = pkg?.land.pads.filter((p) => !p.mechanical).length ?? 0;
+    const joined = pads - (met?.padsWithoutPin.length ?? 0);
+    const findings = checks?.findings.filter((f) => f.severity !== 'note') ?? [];
+    const plural = (n: number, noun: string) => `${n} ${noun}${n === 1 ? '' : 's'}`;
+    return {
+      read: {
+        done: pins === 0 ? 0 : Math.max(0.1, 1 - doubts.length / pins),
+        count: doubts.length > 0 ? plural(doubts.length, 'doubt') : pins === 0 ? '—' : plural(pins, 'pin'),
+        warn: doubts.length > 0,
+      },
+      arrange: {
+        done: pins === 0 ? 0 : drawn / pins,
+        count: part.units.length === 0 ? '—' : plural(part.units.length, 'unit'),
+        warn: pins > 0 && part.units.length > 0 && drawn < pins,
+      },
+      join: {
+        done: pads === 0 ? 0 : joined / pads,
+        count: pads === 0 ? '—' : `${joined}/${pads} pads`,
+        warn: pads > 0 && joined < pads,
+      },
+      prove: {
+        done: pins === 0 || !checks ? 0 : findings.length === 0 ? 1 : Math.max(0.1, 1 - findings.length / 12),
+        count: pins === 0 || !checks ? '—' : findings.length === 0 ? 'proven' : plural(findings.length, 'finding'),
+        warn: findings.length > 0 && pins > 0,
+      },
+      release: {
+        done: part.releases.length > 0 ? 1 : 0,
+        count: part.releases.length > 0 ? `v${part.releases.at(-1)!.version}` : '—',
+        warn: false,
+      },
+    };
+  },
+);

@@ -57,7 +57,9 @@ const slice = createSlice({
       state.ledgerWidth = Math.min(720, Math.max(260, payload));
     },
     groupFolded(state, { payload }: PayloadAction<string>) {
-      state.folded = state.folded.includes(payload) ? state.folded.filter((g) => g !== payload) : [...state.folded, payload];
+      state.folded = state.folded.includes(payload)
+        ? state.folded.filter((g) => g !== payload)
+        : [...state.folded, payload];
     },
     checked: (state, { payload }: PayloadAction<CheckResult | null>) => ({ ...state, checks: payload }),
     rulesSet: (state, { payload }: PayloadAction<HouseRules>) => ({ ...state, rules: payload }),
@@ -74,9 +76,26 @@ const slice = createSlice({
       state.next = payload.next;
       state.note = payload.note;
     },
-    viewReset: (state) => ({ ...initialState, rules: state.rules, ledgerWidth: state.ledgerWidth, toasts: state.toasts }),
+    viewReset: (state) => ({
+      ...initialState,
+      rules: state.rules,
+      ledgerWidth: state.ledgerWidth,
+      toasts: state.toasts,
+    }),
   },
 });
 
-export const { selected, packageChosen, unitChosen, ledgerResized, groupFolded, checked, rulesSet, said, toastGone, nextSet, viewReset } = slice.actions;
+export const {
+  selected,
+  packageChosen,
+  unitChosen,
+  ledgerResized,
+  groupFolded,
+  checked,
+  rulesSet,
+  said,
+  toastGone,
+  nextSet,
+  viewReset,
+} = slice.actions;
 export const viewReducer = slice.reducer;

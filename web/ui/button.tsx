@@ -15,7 +15,11 @@ const TONES = {
 
 export function Button({ tone = 'plain', keyName, className = '', children, ...rest }: Props) {
   return (
-    <button type="button" className={`inline-flex min-h-7 items-center gap-1.5 rounded-md px-2.5 py-0.5 text-[13px] whitespace-nowrap disabled:cursor-not-allowed disabled:opacity-55 ${TONES[tone]} ${className}`} {...rest}>
+    <button
+      type="button"
+      className={`inline-flex min-h-7 items-center gap-1.5 rounded-md px-2.5 py-0.5 text-[13px] whitespace-nowrap disabled:cursor-not-allowed disabled:opacity-55 ${TONES[tone]} ${className}`}
+      {...rest}
+    >
       {children}
       {keyName ? <Key name={keyName} onMain={tone === 'main'} /> : null}
     </button>
@@ -24,5 +28,11 @@ export function Button({ tone = 'plain', keyName, className = '', children, ...r
 
 /** A key as it is printed on buttons and in lists. */
 export function Key({ name, onMain = false }: { name: string; onMain?: boolean }) {
-  return <kbd className={`rounded border px-1 font-mono text-[11px] leading-4 ${onMain ? 'border-current' : 'border-line bg-paper text-muted'}`}>{name}</kbd>;
+  return (
+    <kbd
+      className={`rounded border px-1 font-mono text-[11px] leading-4 ${onMain ? 'border-current' : 'border-line bg-paper text-muted'}`}
+    >
+      {name}
+    </kbd>
+  );
 }

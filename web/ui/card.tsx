@@ -12,7 +12,10 @@ interface Props {
 /** A small card near what it speaks of. It never takes the whole screen, and it never blocks. */
 export function Card({ title, aside, tone = 'plain', className = '', label, children }: Props) {
   return (
-    <section aria-label={label} className={`rounded-lg border bg-surface p-3 shadow-card ${tone === 'doubt' ? 'border-amber-line' : 'border-line'} ${className}`}>
+    <section
+      aria-label={label}
+      className={`rounded-lg border bg-surface p-3 shadow-card ${tone === 'doubt' ? 'border-amber-line' : 'border-line'} ${className}`}
+    >
       <h2 className="mb-1.5 flex flex-wrap items-baseline gap-x-2 text-[13px] font-semibold">
         {title}
         {aside ? <span className="font-normal text-muted">{aside}</span> : null}

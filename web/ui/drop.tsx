@@ -29,7 +29,11 @@ export function Drop({ label, onFiles, children, className = '' }: Props) {
       }}
     >
       {children}
-      {over ? <div className="pointer-events-none absolute inset-2 z-40 grid place-items-center rounded-xl border-2 border-dashed border-green bg-green-wash/80 text-lg font-semibold">{label}</div> : null}
+      {over ? (
+        <div className="pointer-events-none absolute inset-2 z-40 grid place-items-center rounded-xl border-2 border-dashed border-green bg-green-wash/80 text-lg font-semibold">
+          {label}
+        </div>
+      ) : null}
     </section>
   );
 }

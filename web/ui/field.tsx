@@ -1,4 +1,4 @@
-import { useEffect, useId, useState, type InputHTMLAttributes } from 'react';
+import { useId, useState, type InputHTMLAttributes } from 'react';
 
 interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, 'value' | 'onChange'> {
   label: string;
@@ -14,9 +14,12 @@ const INPUT = 'w-full rounded-md border border-line bg-surface px-2 py-1 text-[1
 /** A labelled text field. What is typed stays in it until it is done; Escape takes it back. */
 export function Field({ label, value, onDone, hint, wide = false, ...rest }: Props) {
   const id = useId();
-  const [text, setText] = useState(value);
-  useEffect(() => setText(value), [value]);
-  const done = () => text !== value && onDone(text);
+  const [draft, setText] = useState<string | null>(null);
+  const text = draft ?? value;
+  const done = () => {
+    setText(null);
+    if (text !== value) onDone(text);
+  };
   return (
     <div className={wide ? 'col-span-2' : ''}>
       <label htmlFor={id} className="mb-0.5 block text-[12px] text-muted">
@@ -30,7 +33,7 @@ export function Field({ label, value, onDone, hint, wide = false, ...rest }: Pro
         onBlur={done}
         onKeyDown={(e) => {
           if (e.key === 'Enter') done();
-          if (e.key === 'Escape') setText(value);
+          if (e.key === 'Escape') setText(null);
         }}
         {...rest}
       />

@@ -17,7 +17,11 @@ export function say(text: string, tone: Toast['tone'] = 'plain', action?: { labe
 export function Toasts() {
   const toasts = useStore((s) => s.view.toasts);
   return (
-    <div role="status" aria-live="polite" className="pointer-events-none fixed bottom-12 left-1/2 z-50 flex w-max max-w-[90vw] -translate-x-1/2 flex-col gap-2">
+    <div
+      role="status"
+      aria-live="polite"
+      className="pointer-events-none fixed bottom-12 left-1/2 z-50 flex w-max max-w-[90vw] -translate-x-1/2 flex-col gap-2"
+    >
       {toasts.map((t) => (
         <ToastView key={t.id} toast={t} />
       ))}
@@ -33,7 +37,9 @@ function ToastView({ toast }: { toast: Toast }) {
   }, [act, toast]);
   const action = toast.action;
   return (
-    <div className={`pointer-events-auto flex items-center gap-3 rounded-lg border px-3 py-2 shadow-card ${toast.tone === 'bad' ? 'border-brick bg-brick-wash' : 'border-line bg-surface'}`}>
+    <div
+      className={`pointer-events-auto flex items-center gap-3 rounded-lg border px-3 py-2 shadow-card ${toast.tone === 'bad' ? 'border-brick bg-brick-wash' : 'border-line bg-surface'}`}
+    >
       <span className="max-w-xl">{toast.text}</span>
       {action ? (
         <Button

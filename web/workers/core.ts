@@ -7,7 +7,10 @@ const start = () => new Worker(new URL('./core-worker.ts', import.meta.url), { t
 export const core: Remote<CoreApi> = wrap<CoreApi>(start());
 
 /** Work that a person can stop: it has a worker of its own, which `cancel` ends at once. */
-export function cancellable<T>(work: (api: Remote<CoreApi>) => Promise<T>): { result: Promise<T | 'cancelled'>; cancel: () => void } {
+export function cancellable<T>(work: (api: Remote<CoreApi>) => Promise<T>): {
+  result: Promise<T | 'cancelled'>;
+  cancel: () => void;
+} {
   const worker = start();
   let cancel = () => {};
   const cancelled = new Promise<'cancelled'>((resolve) => {

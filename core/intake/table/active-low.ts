@@ -2,7 +2,8 @@
 const KNOWN =
   /^(RESET|RST|RES|MR|POR|CS|SS|CE|OE|WE|RD|WR|EN|INT|INTR|IRQ|NMI|SHDN|SD|PD|PWDN|PWRDN|SLEEP|STBY|ALERT|FAULT|FLT|ERR|BUSY|RDY|DRDY|HOLD|WP|LDAC|CLR|CLEAR|PRE|SET|CONVST|SYNC|LOAD|LD|LATCH|LE|PG|PGOOD|ACK|REQ|BREQ|BACK|WAIT|CTS|RTS|DTR|DSR|DCD|RI|TRST|SRST|CAS|RAS|UB|LB|BHE|BLE|DE|RE|BOOT|WAKE|SEL|MUTE|DISABLE|DIS|SCS|NSS|CSN|ADV|BLS|BE|DQM|KEY|TRIG|STB|STROBE|DACK|DREQ|UVLO|OVT|THERM|ALARM)\d*$/i;
 
-const SAYS_LOW = /\bactive[- ]low\b|\blow[- ]active\b|\(active low\)|\bactive when low\b|\bwhen (driven |pulled |taken )?low,? .*(reset|select|enable|shut)/i;
+const SAYS_LOW =
+  /\bactive[- ]low\b|\blow[- ]active\b|\(active low\)|\bactive when low\b|\bwhen (driven |pulled |taken )?low,? .*(reset|select|enable|shut)/i;
 const SAYS_HIGH = /\bactive[- ]high\b|\bhigh[- ]active\b/i;
 
 export interface ActiveLow {
@@ -13,16 +14,26 @@ export interface ActiveLow {
 }
 
 /** Whether a terminal is active low: by an overbar, by the description, or by a mark on a name whose function agrees. */
-export function readActiveLow(name: string, overbar: boolean, description: string, names: ReadonlySet<string>): ActiveLow {
+export function readActiveLow(
+  name: string,
+  overbar: boolean,
+  description: string,
+  names: ReadonlySet<string>,
+): ActiveLow {
   if (overbar) return { activeLow: true, because: 'overbar' };
   const main = name.split('/')[0] === '' ? name : name.split('/')[0]!;
   const mark = markOf(main, names);
   const said = SAYS_LOW.exec(description);
-  if (said && !mark) return /\b(selects?|sets?|config\w*|polarity)\b/i.test(description.slice(0, said.index))
-    ? { activeLow: false, unsure: `“${said[0]}” may tell of another signal` }
-    : { activeLow: true, because: `“${said[0]}”` };
+  if (said && !mark)
+    return /\b(selects?|sets?|configur\w+|chooses?|for)\s+(an?\s+|the\s+)?$/i.test(description.slice(0, said.index))
+      ? { activeLow: false, unsure: `“${said[0]}” may tell of another signal` }
+      : { activeLow: true, because: `“${said[0]}”` };
   if (!mark) return { activeLow: false };
-  if (SAYS_HIGH.test(description)) return { activeLow: false, unsure: `the name ends or starts with “${mark.mark}”, the description says active high` };
+  if (SAYS_HIGH.test(description))
+    return {
+      activeLow: false,
+      unsure: `the name ends or starts with “${mark.mark}”, the description says active high`,
+    };
   if (said) return { activeLow: true, because: `“${said[0]}”` };
   if (mark.sure || KNOWN.test(mark.stem)) return { activeLow: true, because: `“${mark.mark}” on ${mark.stem}` };
   return { activeLow: false, unsure: `“${mark.mark}” on ${mark.stem} can mean active low` };

@@ -22,7 +22,10 @@ export function findVectors(names: string[]): Set<string> {
 export function cleanName(text: string, notes: Notes): { name: string; overbar: boolean; unsure?: string } {
   const spaced = text.replace(/\s+/g, ' ').trim();
   const overbar = /[\u0305\u0304\u0332]/.test(spaced);
-  let name = spaced.replace(/[\u0305\u0304\u0332]/g, '').replace(SUPERSCRIPTS, '').trim();
+  let name = spaced
+    .replace(/[\u0305\u0304\u0332]/g, '')
+    .replace(SUPERSCRIPTS, '')
+    .trim();
   let unsure: string | undefined;
   const bracket = BRACKETED.exec(name);
   if (bracket && !notes.vectors.has(bracket[1]!) && !/[:.]/.test(bracket[2]!)) {
@@ -37,7 +40,8 @@ export function cleanName(text: string, notes: Notes): { name: string; overbar: 
 }
 
 const INDEX_RANGE = /^(.*?)\s?[[(<](\d{1,4})\s*(?::|-|–|—|\.\.+|…|to)\s*(\d{1,4})[\])>](.*)$/;
-const NAME_RANGE = /^(.*?)(\d{1,4})([A-Z+\-−_]*)\s*(?:–|—|-|−|to|thru|through|\.\.+|…|~|:)\s*(.*?)(\d{1,4})([A-Z+\-−_]*)$/i;
+const NAME_RANGE =
+  /^(.*?)(\d{1,4})([A-Z+\-−_]*)\s*(?:–|—|-|−|to|thru|through|\.\.+|…|~|:)\s*(.*?)(\d{1,4})([A-Z+\-−_]*)$/i;
 
 /**
  * The names in a name cell: a bus range as its elements in the printed direction, a list as its members.

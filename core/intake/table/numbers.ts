@@ -2,7 +2,8 @@
 export type NumberCell = { kind: 'list'; numbers: string[] } | { kind: 'none' } | { kind: 'pad' } | { kind: 'unread' };
 
 const NONE = /^(|-+|–|—|−|n\.?\/?a\.?|none|x|×|\.+|…)$/i;
-const EXPOSED = /^(ep|epad|e-pad|dap|pad|power pad|thermal pad|exposed (thermal |die |metal )?(pad|paddle)|exposed|die pad|thermal|heat ?slug|center pad|centre pad|paddle)$/i;
+const EXPOSED =
+  /^(ep|epad|e-pad|dap|pad|power pad|thermal pad|exposed (thermal |die |metal )?(pad|paddle)|exposed|die pad|thermal|heat ?slug|center pad|centre pad|paddle)$/i;
 const TOKEN = /^(?:[A-Z]{1,3}\d{1,4}|\d{1,4}|[A-Z]{1,2}\d{1,3}[A-Z]|TAB\d?|EP\d?|[A-Z]{2}|[A-Z]\d?)$/i;
 const RANGE = /^([A-Z]{0,3})(\d{1,4})(?:-|–|—|−|\.\.+|…|~|:)([A-Z]{0,3})(\d{1,4})$/i;
 const MOST = 2000;
@@ -22,7 +23,8 @@ export function readNumberCell(text: string): NumberCell {
       const run = expand(range);
       if (!run) return { kind: 'unread' };
       numbers.push(...run);
-    } else if (TOKEN.test(token) && (/\d/.test(token) || joined === token || /^(EP|TAB)$/i.test(token))) numbers.push(token);
+    } else if (TOKEN.test(token) && (/\d/.test(token) || joined === token || /^(EP|TAB)$/i.test(token)))
+      numbers.push(token);
     else return { kind: 'unread' };
     if (numbers.length > MOST) return { kind: 'unread' };
   }

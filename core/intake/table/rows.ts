@@ -63,29 +63,50 @@ function kindOf(row: GridRow, columns: readonly Column[]): RowKind {
   const numbered = read.some((r, i) => r.kind === 'list' || (r.kind === 'pad' && numberCells[i] !== ''));
   if (cells.length === 1) {
     if (isNote(cells[0]!)) return 'note';
-    if (numberCells.length === 1 && numbered && at('name') === '' && !/^(ep|pad|thermal|exposed)/i.test(cells[0]!)) return /\d/.test(cells[0]!) ? 'odd' : 'heading';
+    if (numberCells.length === 1 && numbered && at('name') === '' && !/^(ep|pad|thermal|exposed)/i.test(cells[0]!))
+      return /\d/.test(cells[0]!) ? 'odd' : 'heading';
     if (row.starts) return at('description') !== '' && (row.starts[0] ?? 0) > 4 ? 'continuation' : 'heading';
-    return at('description') === cells[0] || (at('name') === cells[0] && columns.findIndex((c) => c.role === 'name') > 0) ? 'continuation' : 'heading';
+    return at('description') === cells[0] ||
+      (at('name') === cells[0] && columns.findIndex((c) => c.role === 'name') > 0)
+      ? 'continuation'
+      : 'heading';
   }
-  if (cells.filter((c) => roleOfHeading(c) !== undefined || packageIn(c)?.name === c).length === cells.length) return 'header';
+  if (cells.filter((c) => roleOfHeading(c) !== undefined || packageIn(c)?.name === c).length === cells.length)
+    return 'header';
   if (numbered) return 'row';
   if (at('name') !== '' && /exposed|thermal|paddle|^e-?pad$|^ep$/i.test(at('name'))) return 'row';
   if (isNote(cells[0]!)) return 'note';
   if (numberCells.every((c) => c === '') && at('name') === '' && at('description') !== '') return 'continuation';
-  if (columns.some((c) => c.role === 'number' && c.packageName !== '') && at('name') !== '' && read.every((r) => r.kind === 'none') && numberCells.some((c) => c !== '')) return 'note';
-  if (numberCells.every((c) => c === '') && at('name') !== '' && at('type') === '' && at('description') === '') return 'continuation';
+  if (
+    columns.some((c) => c.role === 'number' && c.packageName !== '') &&
+    at('name') !== '' &&
+    read.every((r) => r.kind === 'none') &&
+    numberCells.some((c) => c !== '')
+  )
+    return 'note';
+  if (numberCells.every((c) => c === '') && at('name') !== '' && at('type') === '' && at('description') === '')
+    return 'continuation';
   return 'odd';
 }
 
 /** A footnote or a remark under the table. */
 const isNote = (text: string): boolean =>
-  /^(\(\d+\)|\[\d+\]|[¹²³⁰-⁹†‡§*]+\s?\w|\d\)\s|notes?\b|remarks?\b|legend\b|source\b|see\b)/i.test(text) || (text.length > 60 && /[.;]$/.test(text)) || /^\w{1,4}\s*=\s*\w/.test(text);
+  /^(\(\d+\)|\[\d+\]|[¹²³⁰-⁹†‡§*]+\s?\w|\d\)\s|notes?\b|remarks?\b|legend\b|source\b|see\b)/i.test(text) ||
+  (text.length > 60 && /[.;]$/.test(text)) ||
+  /^\w{1,4}\s*=\s*\w/.test(text);
 
-const cleanHeading = (text: string): string => text.replace(/[:–—-]+\s*$/, '').replace(/^[-–—=#*\s]+|[=#*\s]+$/g, '').replace(/\s+/g, ' ').trim();
+const cleanHeading = (text: string): string =>
+  text
+    .replace(/[:–—-]+\s*$/, '')
+    .replace(/^[-–—=#*\s]+|[=#*\s]+$/g, '')
+    .replace(/\s+/g, ' ')
+    .trim();
 
 function entryOf(row: GridRow, columns: readonly Column[], group: string | undefined): Entry {
   const first = (role: Column['role']) => row.cells[columns.findIndex((c) => c.role === role)]?.trim() ?? '';
-  const joined = columns.flatMap((c, i) => (c.role === 'description' ? [row.cells[i]?.trim() ?? ''] : [])).filter((t) => t !== '');
+  const joined = columns
+    .flatMap((c, i) => (c.role === 'description' ? [row.cells[i]?.trim() ?? ''] : []))
+    .filter((t) => t !== '');
   return {
     line: row.line,
     group: first('group') || group,
@@ -109,7 +130,10 @@ function continueRow(entry: Entry | undefined, row: GridRow, context: Context): 
     const text = row.cells[i]?.trim() ?? '';
     if (text === '') return;
     if (column.role === 'description') entry.description = `${entry.description} ${text}`.trim();
-    else if (column.role === 'name') entry.name = /[,/–-]$/.test(entry.name) ? `${entry.name} ${text}` : `${entry.name}${text.startsWith('/') ? '' : ' '}${text}`;
+    else if (column.role === 'name')
+      entry.name = /[,/–-]$/.test(entry.name)
+        ? `${entry.name} ${text}`
+        : `${entry.name}${text.startsWith('/') ? '' : ' '}${text}`;
     else if (column.role === 'alternates') entry.alternates = `${entry.alternates}, ${text}`;
     else if (column.role === 'type') entry.type = `${entry.type ?? ''} ${text}`.trim();
   });
@@ -123,7 +147,10 @@ function skipped(row: GridRow, why: string, { problems, file }: Context): void {
 function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, context: Context): Terminal[] {
   const clean = cleanName(entry.name, notes);
   const description = entry.description.replace(/\s+/g, ' ').trim();
-  const lists = entry.numbers.map((n) => ({ packageName: n.packageName, numbers: numbersOf(n.cell, clean.name, entry, context) }));
+  const lists = entry.numbers.map((n) => ({
+    packageName: n.packageName,
+    numbers: numbersOf(n.cell, clean.name, entry, context),
+  }));
   const most = Math.max(0, ...lists.map((l) => l.numbers.length));
   if (most === 0) return [];
   const printed = clean.name === '' ? 'EP' : clean.name;
@@ -131,11 +158,22 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   const fits = expanded.length === most;
   const single = expanded.length === 1;
   const doubts: Doubt[] = [];
-  if (clean.unsure) doubts.push({ field: 'name', reason: `“${clean.unsure}” could carry a footnote mark or an index.`, candidates: [clean.name, clean.unsure] });
+  if (clean.unsure)
+    doubts.push({
+      field: 'name',
+      reason: `“${clean.unsure}” could carry a footnote mark or an index.`,
+      candidates: [clean.name, clean.unsure],
+    });
   if (clean.name === '' && lists.some((l) => l.numbers.some((n) => n !== 'EP')))
     doubts.push({ field: 'name', reason: 'The name cell is empty.' });
   if (!fits && !single) {
-    context.problems.push(problem('count-mismatch', { name: printed, names: expanded.length, numbers: most }, { file: context.file, line: entry.line }));
+    context.problems.push(
+      problem(
+        'count-mismatch',
+        { name: printed, names: expanded.length, numbers: most },
+        { file: context.file, line: entry.line },
+      ),
+    );
     doubts.push({ field: 'name', reason: `${expanded.length} names stand for ${most} numbers.` });
   }
   return Array.from({ length: most }, (_, i) => {
@@ -151,7 +189,8 @@ function numbersOf(cell: NumberCell, name: string, entry: Entry, context: Contex
   if (cell.kind === 'list') return cell.numbers;
   if (cell.kind === 'pad') return ['EP'];
   // A dash where the number would be: an exposed pad that the drawing gives no number.
-  if (cell.kind === 'none') return entry.numbers.length === 1 && /exposed|thermal|paddle|^e-?pad$|^ep$/i.test(name) ? ['EP'] : [];
+  if (cell.kind === 'none')
+    return entry.numbers.length === 1 && /exposed|thermal|paddle|^e-?pad$|^ep$/i.test(name) ? ['EP'] : [];
   const text = entry.numbers.find((n) => n.cell === cell)?.text ?? '';
   context.problems.push(problem('number-unread', { text }, { file: context.file, line: entry.line }));
   return [];
@@ -171,7 +210,8 @@ function terminal(
   const activeLow = low.activeLow || /^(l|low|active low|-)$/i.test(entry.activeLow);
   const type = inferType(name, entry.type, description, context.legend);
   const alternates = [...alternatesIn(name), ...listAlternates(entry.alternates)];
-  if (low.unsure) doubts.push({ field: 'activeLow', reason: `${low.unsure}.`, candidates: ['active low', 'active high'] });
+  if (low.unsure)
+    doubts.push({ field: 'activeLow', reason: `${low.unsure}.`, candidates: ['active low', 'active high'] });
   if (type.doubt) doubts.push(type.doubt);
   return {
     numbers,

@@ -17,8 +17,8 @@ export function alignedRow(text: string, line: number): GridRow {
  */
 export function fitToColumns(row: GridRow, heads: readonly number[]): string[] {
   const out: string[] = heads.map(() => '');
-  const cells = row.cells;
-  const starts = row.starts ?? [];
+  const { cells, starts } =
+    row.cells.length > 1 ? splitAtHeads(row, heads) : { cells: row.cells, starts: row.starts ?? [] };
   let from = 0;
   cells.forEach((cell, i) => {
     const room = heads.length - (cells.length - i);
@@ -27,6 +27,27 @@ export function fitToColumns(row: GridRow, heads: readonly number[]): string[] {
     from = Math.min(at + 1, heads.length - 1);
   });
   return out;
+}
+
+/** Cells one blank apart run together; where a word begins straight under a heading, they are taken apart again. */
+function splitAtHeads(row: GridRow, heads: readonly number[]): { cells: string[]; starts: number[] } {
+  const cells: string[] = [];
+  const starts: number[] = [];
+  row.cells.forEach((cell, i) => {
+    let from = row.starts?.[i] ?? 0;
+    let rest = cell;
+    for (const head of heads) {
+      const at = head - from;
+      if (at <= 1 || at >= rest.length || rest[at - 1] !== ' ' || rest[at] === ' ') continue;
+      cells.push(rest.slice(0, at).trimEnd());
+      starts.push(from);
+      rest = rest.slice(at);
+      from = head;
+    }
+    cells.push(rest);
+    starts.push(from);
+  });
+  return { cells, starts };
 }
 
 /** The column from `from` to `to` that the cell's span overlaps or is nearest to; the leftmost of equals. */
@@ -44,7 +65,5 @@ function nearest(heads: readonly number[], start: number, length: number, from: 
 /** Splits a line whose columns stand one space apart: single words first, the rest is the last column. */
 export function splitWords(text: string, columns: number): string[] {
   const words = text.trim().split(/\s+/);
-  return words.length <= columns
-    ? words
-    : [...words.slice(0, columns - 1), words.slice(columns - 1).join(' ')];
+  return words.length <= columns ? words : [...words.slice(0, columns - 1), words.slice(columns - 1).join(' ')];
 }

@@ -14,13 +14,16 @@ export function cleanText(text: string, file?: string): Result<CleanText> {
     return refuse(problem('input-large', { size: megabytes(text.length), limit: megabytes(TEXT_LIMIT) }, { file }));
   const format = formatByMagic(text);
   if (format) return refuse(problem('input-format', { format }, { file }));
-  // eslint-disable-next-line no-control-regex
+
   const controls = text.match(/[\u0000-\u0008\u000e-\u001f]/g)?.length ?? 0;
   if (text.includes('\u0000') || controls > text.length / 50) return refuse(problem('input-binary', {}, { file }));
-  // eslint-disable-next-line no-control-regex
+
   const plain = text.replace(/^\uFEFF/, '').replace(/[\u0001-\u0008\u000e-\u001f\u007f\u200b\u00ad]/g, '');
   if (plain.trim() === '') return refuse(problem('input-empty', {}, { file }));
-  const lines = plain.replace(/\r\n?|\u2028|\u2029|\f|\v/g, '\n').replace(/\u00a0|\u2007|\u202f/g, ' ').split('\n');
+  const lines = plain
+    .replace(/\r\n?|\u2028|\u2029|\f|\v/g, '\n')
+    .replace(/\u00a0|\u2007|\u202f/g, ' ')
+    .split('\n');
   return ok({ lines, problems: controls > 0 ? [problem('text-control', {}, { file })] : [] });
 }
 

@@ -16,13 +16,19 @@ export function checkCompleteness(proposal: Proposal, declared?: number): Proble
 
 function twice(terminals: Terminal[], packageName: string): Problem[] {
   const byNumber = new Map<string, Terminal[]>();
-  for (const t of terminals) byNumber.set(t.numbers[packageName]!, [...(byNumber.get(t.numbers[packageName]!) ?? []), t]);
+  for (const t of terminals)
+    byNumber.set(t.numbers[packageName]!, [...(byNumber.get(t.numbers[packageName]!) ?? []), t]);
   return [...byNumber]
     .filter(([, same]) => same.length > 1)
     .map(([number, same]) => {
       for (const t of same)
-        if (!t.doubts.some((d) => d.field === 'number')) t.doubts.push({ field: 'number', reason: `Number ${number} stands ${same.length} times.` });
-      return problem('number-twice', { number, names: [...new Set(same.map((t) => t.name))].join(', ') }, { line: same[1]!.origin?.line });
+        if (!t.doubts.some((d) => d.field === 'number'))
+          t.doubts.push({ field: 'number', reason: `Number ${number} stands ${same.length} times.` });
+      return problem(
+        'number-twice',
+        { number, names: [...new Set(same.map((t) => t.name))].join(', ') },
+        { line: same[1]!.origin?.line },
+      );
     });
 }
 
@@ -33,7 +39,14 @@ function gaps(numbers: string[]): Problem[] {
   const found: Problem[] = [];
   [0, ...plain].forEach((from, i, all) => {
     const to = all[i + 1];
-    if (to !== undefined && to - from > 1) found.push(problem('number-gap', { from, to, missing: to - from === 2 ? `${from + 1} is` : `${from + 1} to ${to - 1} are` }));
+    if (to !== undefined && to - from > 1)
+      found.push(
+        problem('number-gap', {
+          from,
+          to,
+          missing: to - from === 2 ? `${from + 1} is` : `${from + 1} to ${to - 1} are`,
+        }),
+      );
   });
   return found.slice(0, 20);
 }

@@ -11,4 +11,8 @@ export interface Evidence {
   because: string;
 }
 
-export const evidence = (type: ElectricalType, weight: number, because: string): Evidence => ({ type, weight, because });
+export const evidence = (type: ElectricalType, weight: number, because: string): Evidence => ({
+  type,
+  weight,
+  because,
+});

@@ -23,6 +23,8 @@ export interface TypeConclusion {
 }
 
 const ENOUGH = 3;
+/** What a person most often chooses where the evidence gives too few candidates. */
+const USUAL: ElectricalType[] = ['input', 'output', 'passive'];
 /** How near to the best another type may come before it is a conflict. */
 const NEAR = 0.62;
 
@@ -35,6 +37,14 @@ const REFINES: Partial<Record<ElectricalType, ElectricalType[]>> = {
   passive: ['input', 'output', 'bidirectional'],
   'no-connect': ['reserved'],
   reserved: ['no-connect', 'input', 'output', 'bidirectional', 'passive'],
+};
+
+/** Broader words that a column's exact code covers. */
+const COVERS: Partial<Record<ElectricalType, ElectricalType[]>> = {
+  'three-state': ['output'],
+  'open-drain': ['output'],
+  'open-source': ['output'],
+  bidirectional: ['input', 'output', 'three-state'],
 };
 
 export function inferType(
@@ -56,8 +66,16 @@ export function inferType(
   const empty = code !== undefined && /^[-–—\s]*$/.test(code);
   const unheard = !!code && code.trim() !== '' && told.length === 0 && !/^[-–—]+$/.test(code.trim());
   if (weight >= ENOUGH && rivals.length === 0 && !((unheard || empty) && weight < 5)) return { type, because };
-  const candidates = [type, ...tally.slice(1, 4).map(([t]) => t)];
-  return { type, because, doubt: { field: 'type', reason: reasonOf(weight, because, rivals, unheard || empty ? code : undefined), candidates } };
+  const candidates = [...new Set([type, ...tally.slice(1, 4).map(([t]) => t), ...USUAL])].slice(0, 4);
+  return {
+    type,
+    because,
+    doubt: {
+      field: 'type',
+      reason: reasonOf(weight, because, rivals, unheard || empty ? code : undefined),
+      candidates,
+    },
+  };
 }
 
 type Voices = Map<ElectricalType, { weight: number; reasons: string[] }>;
@@ -74,8 +92,13 @@ function sharpen(told: Evidence[], words: Evidence[], named: Evidence[]): Voices
     const sharper = words.find((s) => REFINES[s.type]?.includes(e.type) && s.weight >= 6);
     add(sharper && told.length === 1 ? evidence(sharper.type, e.weight, e.because) : e);
   }
-  for (const e of words) add(e);
-  for (const e of named) add(told.length > 0 || spoken.some((s) => s !== e) ? { ...e, weight: e.weight * (e.weight >= 5 ? 0.8 : 0.6) } : e);
+  // A column that says OZ and a text that says "output" agree: the broader word counts for the narrower.
+  const exact = told.length === 1 && told[0]!.weight >= 6 ? told[0]!.type : undefined;
+  const narrowed = (e: Evidence): Evidence =>
+    exact !== undefined && COVERS[exact]?.includes(e.type) ? { ...e, type: exact } : e;
+  for (const e of words) add(narrowed(e));
+  for (const e of named.map(narrowed))
+    add(told.length > 0 || spoken.some((s) => s !== e) ? { ...e, weight: e.weight * (e.weight >= 5 ? 0.8 : 0.6) } : e);
   return voices;
 }
 
@@ -93,7 +116,12 @@ function agrees(best: ElectricalType, other: ElectricalType, told: Evidence[]): 
   return inClass && told.every((e) => e.weight <= 3.2);
 }
 
-function reasonOf(weight: number, because: string, rivals: [ElectricalType, { reasons: string[] }][], unheard?: string): string {
+function reasonOf(
+  weight: number,
+  because: string,
+  rivals: [ElectricalType, { reasons: string[] }][],
+  unheard?: string,
+): string {
   const rival = rivals[0];
   if (rival) return `${because} speaks for one, ${[...new Set(rival[1].reasons)].join(', ')} for ${rival[0]}.`;
   if (unheard?.trim() === '') return `The type cell is empty; taken from ${because}.`;
@@ -107,5 +135,9 @@ function nothingKnown(code: string | undefined, description: string): TypeConclu
     : description.trim() === ''
       ? 'There is no type and no description, and the name does not tell.'
       : 'The type is empty, and neither name nor description tells.';
-  return { type: 'unspecified', because: 'nothing says it', doubt: { field: 'type', reason, candidates: ['input', 'output', 'passive'] } };
+  return {
+    type: 'unspecified',
+    because: 'nothing says it',
+    doubt: { field: 'type', reason, candidates: ['input', 'output', 'passive'] },
+  };
 }

@@ -11,9 +11,15 @@ type Meaning = ElectricalType | 'power' | 'analog' | 'digital' | 'unsaid';
 const CODES: Record<string, Meaning> = Object.fromEntries(
   (
     [
-      ['input', 'I IN INP AI AIN DI DIN I/P IPU IPD IPUPD IS IST ISMT IA ID ICMOS ITTL ST CI CLK RFI RFIN HI LI IC IL AIDI'],
+      [
+        'input',
+        'I IN INP AI AIN DI DIN I/P IPU IPD IPUPD IS IST ISMT IA ID ICMOS ITTL ST CI CLK RFI RFIN HI LI IC IL AIDI',
+      ],
       ['output', 'O OUT AO AOUT DO DOUT O/P OA OPP PP OCMOS OTTL CO RFO RFOUT HO LO'],
-      ['bidirectional', 'I/O IO B BI BD BIDI BIDIR IO/PU INOUT IN/OUT AIO AI/O AI/AO AIAO DIO DI/O DI/DO DIDO I/O/PU RFIO RFI/O O/I IOPU IOPD TTLIO FT TC TT I/OFT IOZ I/OZ'],
+      [
+        'bidirectional',
+        'I/O IO B BI BD BIDI BIDIR IO/PU INOUT IN/OUT AIO AI/O AI/AO AIAO DIO DI/O DI/DO DIDO I/O/PU RFIO RFI/O O/I IOPU IOPD TTLIO FT TC TT I/OFT IOZ I/OZ',
+      ],
       ['three-state', 'OZ O/Z Z T TS O/T OT 3S 3ST TRI O3 OTS DOZ O/TS'],
       ['open-drain', 'OD O/D OC O/OD ODO DOD OODR OOD OOC O/OC OD/O OPD'],
       ['open-source', 'OS OE O/OS OOE'],
@@ -30,7 +36,11 @@ const CODES: Record<string, Meaning> = Object.fromEntries(
   ).flatMap(([meaning, codes]) => codes.split(' ').map((code) => [code, meaning])),
 );
 
-const shape = (code: string): string => code.toUpperCase().replace(/[¹²³⁰-⁹*†‡.\s_]|\(\d\)/g, '').replace(/^(.+)-(.+)$/, '$1$2');
+const shape = (code: string): string =>
+  code
+    .toUpperCase()
+    .replace(/[¹²³⁰-⁹*†‡.\s_]|\(\d\)/g, '')
+    .replace(/^(.+)-(.+)$/, '$1$2');
 
 /** True where a cell is one of the known codes; used to recognise a type column without a heading. */
 export const isTypeCode = (text: string): boolean => text.trim() !== '' && shape(text) in CODES && shape(text) !== '';
@@ -51,13 +61,21 @@ export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>
   if (meaning) return meant(meaning, `type column “${text}”`);
   const spoken = phrase(text, `type column “${text}”`);
   if (spoken.length > 0) return spoken;
-  const parts = text.split(/[,;()]|\bor\b|\s+/).map(shape).filter((p) => p in CODES);
+  const parts = text
+    .split(/[,;()]|\bor\b|\s+/)
+    .map(shape)
+    .filter((p) => p in CODES);
   return parts.flatMap((p) => meant(CODES[p]!, `type column “${text}”`));
 }
 
 function phrase(text: string, because: string): Evidence[] {
   if (/^\s*(analog(ue)?|digital)( signal)?\s*$/i.test(text)) return meant('analog', because);
-  if (/^\s*(power|supply|power supply|power pins?|supply pins?|power\s*(\/|and|or)\s*ground|supply voltage)\s*$/i.test(text)) return meant('power', because);
+  if (
+    /^\s*(power|supply|power supply|power pins?|supply pins?|power\s*(\/|and|or)\s*ground|supply voltage)\s*$/i.test(
+      text,
+    )
+  )
+    return meant('power', because);
   return wordsOfType(text).map((e) => ({ ...e, weight: Math.max(e.weight, 6), because }));
 }
 

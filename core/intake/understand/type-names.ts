@@ -3,19 +3,52 @@ import { evidence, type Evidence } from './evidence';
 
 /** What names alone say, in the conventions of the trade. Weight 3 and more can stand alone. */
 const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
-  { type: 'ground', weight: 5, name: /^([ADPSRC]|RF|IO|CORE|PLL|ISO)?_?(GND|GROUND)(_?[A-Z0-9]+)?$|^(GND|VSS)[A-Z0-9_]*$|^[ADP]?VSS[A-Z0-9_]*$|^[A-Z]{1,4}_?(GND|VSS)\d*$|^(0V|COM_?GND)$/i },
-  { type: 'supply-in', weight: 5, name: /^[ADPI]?V(CC|DD|BAT|IO|PP|EE|BB|LOGIC|DDA|DDIO|CCIO|CCINT|CCAUX|DDQ|S|SUP|SUPPLY|BUS|M|PA|RF|PLL)(_?[A-Z0-9]+)?\+?$|^(AVDD|DVDD|IOVDD|DVCC|AVCC|PVDD|PVIN|AVIN|VIN|VBAT|VPWR|HVDD|LVDD|OVDD)(_?[A-Z0-9]+)?$|^[A-Z]{1,5}_?V(DD|CC)\d*$|^V[+\-−]$|^[+\-−]VS?$|^VS[+\-−]$|^VDD[A-Z0-9_.]*$|^VCC[A-Z0-9_.]*$|^V\d+P\d+$/i },
+  {
+    type: 'ground',
+    weight: 5,
+    name: /^([ADPSRC]|RF|IO|CORE|PLL|ISO)?_?(GND|GROUND)(_?[A-Z0-9]+)?$|^(GND|VSS)[A-Z0-9_]*$|^[ADP]?VSS[A-Z0-9_]*$|^[A-Z]{1,4}_?(GND|VSS)\d*$|^(0V|COM_?GND)$/i,
+  },
+  {
+    type: 'supply-in',
+    weight: 5,
+    name: /^[ADPI]?V(CC|DD|BAT|IO|PP|EE|BB|LOGIC|DDA|DDIO|CCIO|CCINT|CCAUX|DDQ|S(?!S)|SUP|SUPPLY|BUS|M|PA|RF|PLL)(_?[A-Z0-9]+)?\+?$|^(AVDD|DVDD|IOVDD|DVCC|AVCC|PVDD|PVIN|AVIN|VIN|VBAT|VPWR|HVDD|LVDD|OVDD)(_?[A-Z0-9]+)?$|^[A-Z]{1,5}_?V(DD|CC)\d*$|^V[+\-−]$|^[+\-−]VS?$|^VS[+\-−]$|^VDD[A-Z0-9_.]*$|^VCC[A-Z0-9_.]*$|^V\d+P\d+$/i,
+  },
   { type: 'no-connect', weight: 5, name: /^N\.?\/?C\.?\d*$|^NIC$/i },
   { type: 'reserved', weight: 6, name: /^(DNC|DNU|RSVD?|RESERVED|RFU|RES)[_\d]*$/i },
-  { type: 'supply-out', weight: 4, name: /^(REF_?OUT|VREF_?OUT|VREF_?O|LDO_?OUT|VREG(_?OUT)?|REG_?OUT|VREGOUT|VOUT_?LDO|VLDO\d*)$/i },
-  { type: 'passive', weight: 4, name: /^(XTAL|XIN|XOUT|XI|XO|X1|X2|OSC_?IN|OSC_?OUT|XTAL_?[A-Z0-9]+|C\dP|C\dN|CP[+-]?|CFLY[+\-PN]?|BOOT|BST|COMP|RSET|ISET|RT|CT|CEXT|REXT|RBIAS|CAP[+\-PN]?|LX\d?)$/i },
-  { type: 'input', weight: 3, name: /^(CLK|CLKIN|SCLK|SCK|SCL|TCK|TDI|TMS|TRST|MOSI|SDI|DIN|SDIN|RXD?|CS|SS|CE|OE|WE|RD|WR|EN|ENABLE|RESET|RST|SHDN|PWDN|AIN\d*|IN|IN[+\-−]|IN[AB]|IN\d+|IN\d*[+\-−PN]|INP|INN|FB|SYNC|BOOT\d|MODE\d*|SEL\d*|ADDR\d*|A\d+|REF_?IN[+\-−PN]?|VREF[+\-−]?|CONVST|LDAC|WP|HOLD)$/i },
-  { type: 'output', weight: 3, name: /^(OUT|OUT[+\-−]|OUT[AB]|OUT\d+|OUT\d*[+\-−PN]|VOUT\d*|VOUT[A-D]|DOUT|SDO|MISO|TDO|TXD?|BUSY|DRDY|CLKOUT|AOUT\d*|Q\d*|PGOOD|PG)$/i },
-  { type: 'bidirectional', weight: 3, name: /^(SDA|SWDIO|P[A-K]\d{1,2}(\/.*)?|GPIO_?\d+(\/.*)?|GP\d+|IO_?\d+.*|D\d+|DQ\d+|DIO\d*|USB_?D[PM+\-−]|D[+\-−]|DQS\d*[PN]?)$/i },
+  {
+    type: 'supply-out',
+    weight: 4,
+    name: /^(REF_?OUT|VREF_?OUT|VREF_?O|LDO_?OUT|VREG(_?OUT)?|REG_?OUT|VREGOUT|VOUT_?LDO|VLDO\d*)$/i,
+  },
+  {
+    type: 'passive',
+    weight: 4,
+    name: /^(XTAL|XIN|XOUT|XI|XO|X1|X2|OSC_?IN|OSC_?OUT|XTAL_?[A-Z0-9]+|C\dP|C\dN|CP[+-]?|CFLY[+\-PN]?|BOOT|BST|COMP|RSET|ISET|RT|CT|CEXT|REXT|RBIAS|CAP[+\-PN]?|LX\d?)$/i,
+  },
+  {
+    type: 'input',
+    weight: 3,
+    name: /^(CLK|CLKIN|SCLK|SCK|SCL|TCK|TDI|TMS|TRST|MOSI|SDI|DIN|SDIN|RXD?|CS|SS|CE|OE|WE|RD|WR|EN|ENABLE|RESET|RST|SHDN|PWDN|AIN\d*|IN|IN[+\-−]|IN[AB]|IN\d+|IN\d*[+\-−PN]|INP|INN|FB|SYNC|BOOT\d|MODE\d*|SEL\d*|ADDR\d*|A\d+|REF_?IN[+\-−PN]?|VREF[+\-−]?|CONVST|LDAC|WP|HOLD)$/i,
+  },
+  {
+    type: 'output',
+    weight: 3,
+    name: /^(OUT|OUT[+\-−]|OUT[AB]|OUT\d+|OUT\d*[+\-−PN]|VOUT\d*|VOUT[A-D]|DOUT|SDO|MISO|TDO|TXD?|BUSY|DRDY|CLKOUT|AOUT\d*|Q\d*|PGOOD|PG)$/i,
+  },
+  {
+    type: 'bidirectional',
+    weight: 3,
+    name: /^(SDA|SWDIO|P[A-K]\d{1,2}(\/.*)?|GPIO_?\d+(\/.*)?|GP\d+|IO_?\d+.*|D\d+|DQ\d+|DIO\d*|USB_?D[PM+\-−]|D[+\-−]|DQS\d*[PN]?)$/i,
+  },
 ];
 
 /** Evidence from a name without its low-active mark. */
 export function evidenceOfName(name: string): Evidence[] {
-  const main = name.replace(/^[/!~\\]|[#*]$/g, '').replace(/^n(?=[A-Z]{2})/, '').replace(/_[NB]$/, '');
-  return NAMES.filter((n) => n.name.test(main) || n.name.test(name)).map((n) => evidence(n.type, n.weight, `name ${name}`));
+  const main = name
+    .replace(/^[/!~\\]|[#*]$/g, '')
+    .replace(/^n(?=[A-Z]{2})/, '')
+    .replace(/_[NB]$/, '');
+  return NAMES.filter((n) => n.name.test(main) || n.name.test(name)).map((n) =>
+    evidence(n.type, n.weight, `name ${name}`),
+  );
 }

@@ -11,29 +11,136 @@ interface Wording {
 
 const WORDINGS: Wording[] = [
   // What is said of the bond itself beats every other word.
-  { type: 'no-connect', weight: 9, words: /\b(no|not) internal(ly)? connect(ion|ed)\b|\bnot (bonded|connected internally|connected inside|connected to (the )?die)\b|\bno (internal )?bond\b/i },
-  { type: 'no-connect', weight: 7, words: /\bno[- ]connect(ion)?s?\b|\bnot connected\b|\bunconnected\b|\bunused (pin|lead|terminal)\b|^\s*n\.?c\.?\s*$/i, unless: /\bdo not\b/i },
-  { type: 'reserved', weight: 9, words: /\bdo not connect\b|\bdo not use\b|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|\bmust be left (open|floating|unconnected)\b/i, unless: /\bno internal connection\b|\breserved for future use in\b/i },
+  {
+    type: 'no-connect',
+    weight: 9,
+    words:
+      /\b(no|not) internal(ly)? connect(ion|ed)\b|\bnot (bonded|connected internally|connected inside|connected to (the )?die)\b|\bno (internal )?bond\b/i,
+  },
+  {
+    type: 'no-connect',
+    weight: 7,
+    words:
+      /\bno[- ]connect(ion)?s?\b|\bnot connected\b|\bunconnected\b|\bunused (pin|lead|terminal)\b|^\s*n\.?c\.?\s*$/i,
+    unless: /\bdo not\b/i,
+  },
+  {
+    type: 'reserved',
+    weight: 9,
+    words:
+      /\bdo not connect\b|\bdo not use\b|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|\bmust be left (open|floating|unconnected)\b/i,
+    unless: /\bno internal connection\b|\breserved for future use in\b/i,
+  },
   // External parts make a terminal passive, whatever direction its circuit has.
-  { type: 'passive', weight: 8, words: /\b(crystal|xtal|resonator)\b/i, unless: /\bno crystal\b|\bclock (output|buffer)|\bwithout (a )?crystal/i },
+  {
+    type: 'passive',
+    weight: 8,
+    words: /\b(crystal|xtal|resonator)\b/i,
+    unless: /\bno crystal\b|\bclock (output|buffer)|\bwithout (a )?crystal/i,
+  },
   { type: 'passive', weight: 6.5, words: /\bpassive\b/i },
-  { type: 'passive', weight: 7, words: /\b(flying|bootstrap|boot-?strap|charge[- ]?pump|pump|filter|timing|compensation|soft[- ]start|integrat\w+|hold|ramp|delay)[- ]cap(acitor)?\b|\bcap(acitor)? (connection|terminal|positive|negative|pin)\b|\b(loop )?compensation (node|pin|network|terminal|point)\b/i, unless: /\boutput of|\bregulat(or|ed) output|\breference output/i },
+  {
+    type: 'passive',
+    weight: 7,
+    words:
+      /\b(flying|bootstrap|boot-?strap|charge[- ]?pump|pump|filter|timing|compensation|soft[- ]start|integrat\w+|hold|ramp|delay)[- ]cap(acitor)?\b|\bcap(acitor)? (connection|terminal|positive|negative|pin)\b|\b(loop )?compensation (node|pin|network|terminal|point)\b/i,
+    unless: /\boutput of|\bregulat(or|ed) output|\breference output/i,
+  },
   { type: 'passive', weight: 7, words: /\b(inductor|coil|winding|antenna coil)\b/i, unless: /\bsense input\b/i },
-  { type: 'passive', weight: 7, words: /^(?!.*\b(supply|power|ground|output|input)\b.{0,60}\b(bypass|decoupl))(.*\b)?(connect|place|put|attach|wire|needs?|requires?)\b.{0,40}\b(resistor|capacitor|inductor|coil|crystal|thermistor|ferrite)\b/i, unless: /\b(bypass|decoupl\w*|pull-?up|pull-?down|supply|regulator output|ldo output|reference output|open[- ](drain|collector))\b/i },
-  { type: 'passive', weight: 6.5, words: /\b(set(ting)?|sense|bias|external|timing|programming|gain|current[- ]set|frequency[- ]set)[- ]resistor\b|\bresistor (connection|terminal|sets|from|to ground)\b|\bsets? .{0,30}\bwith (a|an) (external )?(resistor|capacitor)/i, unless: /\bpull-?(up|down)\b/i },
-  { type: 'passive', weight: 6.5, words: /\b(anode|cathode|emitter|photodiode)\b|\b(switch|relay|contact) (terminal|contact|pole)\b|\b(mounting|mechanical|shield|shell|chassis)\b|\bresistor end\b|\bwiper\b|\bterminal [ab] of\b/i, unless: /\bground\b|\bsupply\b|\bdriver?\b|\boutput\b/i },
-  { type: 'supply-out', weight: 8, words: /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc-?dc|converter rail|core regulator)('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (voltage )?output\b|\breference out\b|\bsupply output\b|\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (supply|rail|voltage)\b|\bbias (supply|voltage|rail) output\b|\bregulated output voltage\b|\bldo output\b|\bcharge[- ]?pump rail\b/i, unless: /\bfeedback\b|\bsense\b|\binput (to|of|for|supply)\b|\benable\b|\bpower[- ]good\b/i },
-  { type: 'ground', weight: 7, words: /\b(analog(ue)?|digital|power|signal|supply|common|circuit|logic|rf|chassis|core|i\/?o|driver|output|input|high-side|low-side|side [12ab]|isolated)? ?grounds?\b(?! (plane )?(sense|fault|detect))|\b0 ?V (supply|reference|rail)\b|\bvss\b|\b(supply|power) return\b|\breturn for\b/i, unless: /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bto (vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if)\b/i },
-  { type: 'ground', weight: 6, words: /\b(exposed|thermal|die|centre|center) (pad|paddle)\b.{0,80}\b(ground|gnd|vss|agnd|dgnd)\b/i },
-  { type: 'supply-in', weight: 7, words: /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate[- ]drive|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|mode|amp|ground|output|stage))|\bsupply\s*$/i, unless: /\bsupply (current|sense|monitor|good|output|return|ground)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\bgrounds?\b|\bsupply voltage (monitor|sense)/i },
+  {
+    type: 'passive',
+    weight: 7,
+    words:
+      /^(?!.*\b(supply|power|ground|output|input)\b.{0,60}\b(bypass|decoupl))(.*\b)?(connect|place|put|attach|wire|needs?|requires?)\b.{0,40}\b(resistor|capacitor|inductor|coil|crystal|thermistor|ferrite)\b/i,
+    unless:
+      /\b(bypass|decoupl\w*|pull-?up|pull-?down|supply|regulator output|ldo output|reference output|open[- ](drain|collector))\b/i,
+  },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words:
+      /\b(set(ting)?|sense|bias|external|timing|programming|gain|current[- ]set|frequency[- ]set)[- ]resistor\b|\bresistor (connection|terminal|sets|from|to ground)\b|\bsets? .{0,30}\bwith (a|an) (external )?(resistor|capacitor)/i,
+    unless: /\bpull-?(up|down)\b/i,
+  },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words:
+      /\b(anode|cathode|emitter|photodiode)\b|\b(switch|relay|contact) (terminal|contact|pole)\b|\b(mounting|mechanical|shield|shell|chassis)\b|\bresistor end\b|\bwiper\b|\bterminal [ab] of\b/i,
+    unless: /\bground\b|\bsupply\b|\bdriver?\b|\boutput\b/i,
+  },
+  {
+    type: 'supply-out',
+    weight: 8,
+    words:
+      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc-?dc|converter rail|core regulator)('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (voltage )?output\b|\breference out\b|\bsupply output\b|\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (supply|rail|voltage)\b|\bbias (supply|voltage|rail) output\b|\bregulated output voltage\b|\bldo output\b|\bcharge[- ]?pump rail\b/i,
+    unless: /\bfeedback\b|\bsense\b|\binput (to|of|for|supply)\b|\benable\b|\bpower[- ]good\b/i,
+  },
+  {
+    type: 'ground',
+    weight: 7,
+    words:
+      /\b(analog(ue)?|digital|power|signal|supply|common|circuit|logic|rf|chassis|core|i\/?o|driver|output|input|high-side|low-side|side [12ab]|isolated)? ?grounds?\b(?! (plane )?(sense|fault|detect))|\b0 ?V (supply|reference|rail)\b|\bvss\b|\b(supply|power) return\b|\breturn for\b/i,
+    unless:
+      /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bto (vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if)\b/i,
+  },
+  {
+    type: 'ground',
+    weight: 6,
+    words: /\b(exposed|thermal|die|centre|center) (pad|paddle)\b.{0,80}\b(ground|gnd|vss|agnd|dgnd)\b/i,
+  },
+  {
+    type: 'supply-in',
+    weight: 7,
+    words:
+      /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate[- ]drive|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|mode|amp|ground|output|stage))|\bsupply\s*$/i,
+    unless:
+      /\bsupply (current|sense|monitor|good|output|return|ground)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\bgrounds?\b|\bsupply voltage (monitor|sense)/i,
+  },
   { type: 'open-drain', weight: 7, words: /\bopen[- ](drain|collector)\b/i, unless: /\b(not|no) open[- ]drain\b/i },
   { type: 'open-source', weight: 7, words: /\bopen[- ](source|emitter)\b/i },
-  { type: 'three-state', weight: 7, words: /\b(three|tri|3)[- ]?state(d|able)?\b|\bhigh[- ]impedance (when|while|if|unless|output)\b|\bhi-?z (when|while|if|unless)\b/i, unless: /\b(input|bidirectional|input\/output|i\/o)\b|\bthree[- ]state (control|enable)/i },
-  { type: 'bidirectional', weight: 7, words: /\bbi-?directional\b|\binputs? ?(\/|and|or) ?outputs?\b|\bin\/out\b|\bi\/os?\b(?! (supply|rail|voltage|power|ground|bank))|\bgpio\b|\bgeneral[- ]purpose (i\/?o|port|pin)\b|\bport [A-Z]?\d? ?(bit|pin|line)\b|\bdata (line|bus)\b/i, unless: /\bsuppl(y|ies)\b|\bground\b/i },
-  { type: 'output', weight: 5, words: /\b(outputs?|out)\b/i, unless: /\b(enable|disable|supply|ground|control|load|select|stage|of the output|to the output|feedback)s?\b.{0,12}$|\boutput[- ](enable|disable|control|supply|stage|range|mode|driver supply|data rate|load|select|update|latch|ground)\b|\boutputs? (are|is) (off|on|disabled|enabled|updated)|\binputs? ?(\/|and|or) ?outputs?\b|\bout of\b/i },
-  { type: 'output', weight: 3.5, words: /\b(transmit(ted)? data|drives? (the|a|an)|driver output|indicat(es|or)|ready flag|status flag|goes (high|low)|asserted (when|while)|is (driven|pulled) (high|low) (when|while|by the device))\b/i },
-  { type: 'input', weight: 5, words: /\binputs?\b/i, unless: /\binput (supply|power|ground)\b|\binputs? ?(\/|and|or) ?outputs?\b|\b(to|of|from|at|by|with) (the |an? )?(\w+ )?inputs?\b/i },
-  { type: 'input', weight: 4, words: /\b(selects?|enables?|enable|chip[- ]select|reset|shut-?down|power-?down|clock|strobe|strap|trigger|address (bit|line)s?|mode (pin|select)|output[- ]enable|output[- ]disable|output[- ]control|write[- ]protect|receive(d)? data|feedback|sense|non-?inverting|inverting|set pin|control pin|logic level (high|low) (to|for)|pull (high|low) to|tie (high|low)|drive (high|low) to)\b/i, unless: /\boutputs?\b(?![- ](enable|disable|control))|\boutput (of|from)\b|\bsuppl(y|ies)\b|\bsense resistor\b|\bpulls?\b.*\blow when\b/i },
+  {
+    type: 'three-state',
+    weight: 7,
+    words:
+      /\b(three|tri|3)[- ]?state(d|able)?\b|\bhigh[- ]impedance (when|while|if|unless|output)\b|\bhi-?z (when|while|if|unless)\b/i,
+    unless: /\b(input|bidirectional|input\/output|i\/o)\b|\bthree[- ]state (control|enable)/i,
+  },
+  {
+    type: 'bidirectional',
+    weight: 7,
+    words:
+      /\bbi-?directional\b|\binputs? ?(\/|and|or) ?outputs?\b|\bin\/out\b|\bi\/os?\b(?! (supply|rail|voltage|power|ground|bank))|\bgpio\b|\bgeneral[- ]purpose (i\/?o|port|pin)\b|\bport [A-Z]?\d? ?(bit|pin|line)\b|\bdata (line|bus)\b/i,
+    unless: /\bsuppl(y|ies)\b|\bground\b/i,
+  },
+  {
+    type: 'output',
+    weight: 5,
+    words: /\b(outputs?|out)\b/i,
+    unless:
+      /\b(enable|disable|supply|ground|control|load|select|stage|of the output|to the output|feedback)s?\b.{0,12}$|\boutput[- ](enable|disable|control|supply|stage|range|mode|driver supply|data rate|load|select|update|latch|ground)\b|\boutputs? (are|is) (off|on|disabled|enabled|updated)|\binputs? ?(\/|and|or) ?outputs?\b|\bout of\b/i,
+  },
+  {
+    type: 'output',
+    weight: 3.5,
+    words:
+      /\b(transmit(ted)? data|drives? (the|a|an)|driver output|indicat(es|or)|ready flag|status flag|goes (high|low)|asserted (when|while)|is (driven|pulled) (high|low) (when|while|by the device))\b/i,
+  },
+  {
+    type: 'input',
+    weight: 5,
+    words: /\binputs?\b/i,
+    unless:
+      /\binput (supply|power|ground)\b|\binputs? ?(\/|and|or) ?outputs?\b|\b(to|of|from|at|by|with) (the |an? )?(\w+ )?inputs?\b/i,
+  },
+  {
+    type: 'input',
+    weight: 4,
+    words:
+      /\b(selects?|enables?|enable|chip[- ]select|reset|shut-?down|power-?down|clock|strobe|strap|trigger|address (bit|line)s?|mode (pin|select)|output[- ]enable|output[- ]disable|output[- ]control|write[- ]protect|receive(d)? data|feedback|sense|non-?inverting|inverting|set pin|control pin|logic level (high|low) (to|for)|pull (high|low) to|tie (high|low)|drive (high|low) to)\b/i,
+    unless:
+      /\boutputs?\b(?![- ](enable|disable|control))|\boutput (of|from)\b|\bsuppl(y|ies)\b|\bsense resistor\b|\bpulls?\b.*\blow when\b/i,
+  },
 ];
 
 /** Evidence for types from a description's words, strongest first. */

@@ -16,7 +16,9 @@ export const bundlePins: EditRule<BundlePins> = {
     const merged: Pin = {
       ...first,
       pads: unitePads(members),
-      alternates: [...new Set([...(first.alternates ?? []), ...rest.map((p) => p.name)])].filter((n) => n !== first.name),
+      alternates: [...new Set([...(first.alternates ?? []), ...rest.map((p) => p.name)])].filter(
+        (n) => n !== first.name,
+      ),
       doubts: members.flatMap((p) => p.doubts),
     };
     if (merged.alternates?.length === 0) delete merged.alternates;

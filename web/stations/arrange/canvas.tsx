@@ -3,7 +3,15 @@ import { connectPoint, type Part, type Pin } from '../../../core/part';
 import { dropPorts, moveEdit, moveToUnitEdit } from '../../../core/arrange';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
-import { selectFindingsByPin, selectNodes, selectPackageId, selectPadJoined, selectPinById, selectSelectedSet, selectSelection } from '../../store/selectors';
+import {
+  selectFindingsByPin,
+  selectNodes,
+  selectPackageId,
+  selectPadJoined,
+  selectPinById,
+  selectSelectedSet,
+  selectSelection,
+} from '../../store/selectors';
 import { nextSet, selected, unitChosen } from '../../store/view-slice';
 import { idle, isFar, type Gesture } from './gestures/gesture';
 import { targetAt, type PlacedUnit, type Target } from './layout';
@@ -32,14 +40,22 @@ export function Canvas({ part, units, view, frame, sheet, still }: Props) {
   const storedPins = useStore(selectPinById);
   const next = useStore((s) => s.view.next);
   const readOnly = useStore((s) => s.part.readOnly);
-  const pins = useMemo(() => (still ? new Map(part.pins.map((p) => [p.id, p])) : storedPins), [still, part.pins, storedPins]);
-  const joins = useMemo(() => ({ packageId, pads: padJoined, nodes, findings }), [packageId, padJoined, nodes, findings]);
+  const pins = useMemo(
+    () => (still ? new Map(part.pins.map((p) => [p.id, p])) : storedPins),
+    [still, part.pins, storedPins],
+  );
+  const joins = useMemo(
+    () => ({ packageId, pads: padJoined, nodes, findings }),
+    [packageId, padJoined, nodes, findings],
+  );
   const [gesture, setGesture] = useState<Gesture>(idle);
   const [size, setSize] = useState({ width: 900, height: 700 });
   const space = useRef(false);
 
   useEffect(() => {
-    const observer = new ResizeObserver(([entry]) => setSize({ width: entry!.contentRect.width, height: entry!.contentRect.height }));
+    const observer = new ResizeObserver(([entry]) =>
+      setSize({ width: entry!.contentRect.width, height: entry!.contentRect.height }),
+    );
     if (frame.current) observer.observe(frame.current);
     return () => observer.disconnect();
   }, [frame]);
@@ -70,25 +86,33 @@ export function Canvas({ part, units, view, frame, sheet, still }: Props) {
       if (add) act(selected(selectedSet.has(pin) ? selection.filter((id) => id !== pin) : [...selection, pin]));
       else if (!selectedSet.has(pin)) act(selected([pin]));
       act(unitChosen(unit));
-      if (!still && !readOnly) setGesture({ state: 'pointing', pin, port: port.dataset['port']!, unit, x: e.clientX, y: e.clientY });
+      if (!still && !readOnly)
+        setGesture({ state: 'pointing', pin, port: port.dataset['port']!, unit, x: e.clientX, y: e.clientY });
       return;
     }
     if (unit) act(unitChosen(unit));
-    setGesture({ state: 'pressing', x: e.clientX, y: e.clientY, add });
+    setGesture({ state: 'pressing', x: e.clientX, y: e.clientY, add, onUnit: unit !== undefined });
   };
 
   const onPointerMove = (e: PointerEvent<SVGSVGElement>) => {
     const at = view.toSheet(e.clientX, e.clientY);
     const note = document.getElementById('stage-note');
     // Written past React: the position changes with every pixel and nothing else depends on it.
-    if (note && gesture.state !== 'dragging') note.textContent = `x ${Math.round(at.x / 100)}  y ${-Math.round(at.y / 100)} steps   zoom ${Math.round((view.live.current.scale / 0.2) * 100)}%`;
+    if (note && gesture.state !== 'dragging')
+      note.textContent = `x ${Math.round(at.x / 100)}  y ${-Math.round(at.y / 100)} steps   zoom ${Math.round((view.live.current.scale / 0.2) * 100)}%`;
     if (gesture.state === 'panning') {
       view.panBy(e.clientX - gesture.x, e.clientY - gesture.y);
       setGesture({ ...gesture, x: e.clientX, y: e.clientY });
-    } else if (gesture.state === 'pointing' && isFar(gesture, e.clientX, e.clientY)) setGesture({ state: 'dragging', pin: gesture.pin, port: gesture.port, unit: gesture.unit, target: undefined });
+    } else if (gesture.state === 'pointing' && isFar(gesture, e.clientX, e.clientY))
+      setGesture({ state: 'dragging', pin: gesture.pin, port: gesture.port, unit: gesture.unit, target: undefined });
     else if (gesture.state === 'dragging') {
       const target = targetAt(units, at.x, at.y);
-      if (target?.unit.unit.id !== gesture.target?.unit.unit.id || target?.side !== gesture.target?.side || target?.at !== gesture.target?.at) setGesture({ ...gesture, target });
+      if (
+        target?.unit.unit.id !== gesture.target?.unit.unit.id ||
+        target?.side !== gesture.target?.side ||
+        target?.at !== gesture.target?.at
+      )
+        setGesture({ ...gesture, target });
     } else if (gesture.state === 'pressing' && isFar(gesture, e.clientX, e.clientY)) {
       const from = view.toSheet(gesture.x, gesture.y);
       setGesture({ state: 'boxing', x1: from.x, y1: from.y, x2: at.x, y2: at.y, add: gesture.add });
@@ -96,7 +120,10 @@ export function Canvas({ part, units, view, frame, sheet, still }: Props) {
   };
 
   const onPointerUp = () => {
-    if (gesture.state === 'pressing' && !gesture.add) act(selected([]));
+    if (gesture.state === 'pressing' && !gesture.add) {
+      act(selected([]));
+      if (!gesture.onUnit) act(unitChosen(null));
+    }
     if (gesture.state === 'boxing') {
       const inside = pinsInBox(units, gesture);
       act(selected(gesture.add ? [...new Set([...selection, ...inside])] : inside));
@@ -111,10 +138,21 @@ export function Canvas({ part, units, view, frame, sheet, still }: Props) {
     const portOf = new Map(Object.entries(source.unit.binding).map(([port, pin]) => [pin, port]));
     const moving = selection.filter((id) => portOf.has(id));
     if (target.unit.unit.id === g.unit) {
-      const moves = dropPorts(source.drawing, moving.map((id) => portOf.get(id)!), g.port, target.side, target.at);
+      const moves = dropPorts(
+        source.drawing,
+        moving.map((id) => portOf.get(id)!),
+        g.port,
+        target.side,
+        target.at,
+      );
       const held = source.drawing.ports.find((p) => p.id === g.port)!;
       if (held.side !== target.side || held.at !== target.at) act(edited(moveEdit(source.drawing, moves, 'move pins')));
-    } else act(edited(moveToUnitEdit(part, moving.length > 0 ? moving : [g.pin], target.unit.unit.id, target.side, target.at, 2)));
+    } else
+      act(
+        edited(
+          moveToUnitEdit(part, moving.length > 0 ? moving : [g.pin], target.unit.unit.id, target.side, target.at, 2),
+        ),
+      );
   };
 
   const visible = inView(units, view.settled, size.width, size.height);
@@ -123,12 +161,16 @@ export function Canvas({ part, units, view, frame, sheet, still }: Props) {
     <div
       ref={frame}
       // The stage takes the focus, so that its keys are its own; its pins are reached in the ledger.
-      // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+
       tabIndex={0}
       role="group"
       aria-label={`Drawing of ${part.name}: ${units.length} units. ${next}`}
       className="absolute inset-0 overflow-hidden bg-paper outline-offset-[-2px]"
-      style={{ backgroundImage: 'radial-gradient(circle, var(--dots) 1px, transparent 1.2px)', backgroundSize: 'var(--dot, 20px) var(--dot, 20px)', backgroundPosition: 'var(--dot-x, 0) var(--dot-y, 0)' }}
+      style={{
+        backgroundImage: 'radial-gradient(circle, var(--dots) 1px, transparent 1.2px)',
+        backgroundSize: 'var(--dot, 20px) var(--dot, 20px)',
+        backgroundPosition: 'var(--dot-x, 0) var(--dot-y, 0)',
+      }}
     >
       <svg
         className={`drawing h-full w-full touch-none select-none ${gesture.state === 'dragging' ? 'cursor-grabbing' : ''}`}
@@ -138,12 +180,34 @@ export function Canvas({ part, units, view, frame, sheet, still }: Props) {
         onPointerLeave={() => gesture.state === 'idle' && act(nextSet({ next, note: '' }))}
         onPointerCancel={() => setGesture(idle)}
       >
-        <g ref={sheet} transform={`translate(${view.live.current.x} ${view.live.current.y}) scale(${view.live.current.scale})`}>
+        <g
+          ref={sheet}
+          transform={`translate(${view.live.current.x} ${view.live.current.y}) scale(${view.live.current.scale})`}
+        >
           {visible.map((u) => (
-            <UnitView key={u.unit.id} part={part} placed={u} pins={pins} selected={selectedSet} joins={joins} small={small} />
+            <UnitView
+              key={u.unit.id}
+              part={part}
+              placed={u}
+              pins={pins}
+              selected={selectedSet}
+              joins={joins}
+              small={small}
+            />
           ))}
-          {gesture.state === 'boxing' ? <rect x={Math.min(gesture.x1, gesture.x2)} y={Math.min(gesture.y1, gesture.y2)} width={Math.abs(gesture.x2 - gesture.x1)} height={Math.abs(gesture.y2 - gesture.y1)} className="fill-halo/25 stroke-green" strokeWidth={4} /> : null}
-          {gesture.state === 'dragging' && gesture.target ? <Landing target={gesture.target} pin={pins.get(gesture.pin)} count={selection.length} /> : null}
+          {gesture.state === 'boxing' ? (
+            <rect
+              x={Math.min(gesture.x1, gesture.x2)}
+              y={Math.min(gesture.y1, gesture.y2)}
+              width={Math.abs(gesture.x2 - gesture.x1)}
+              height={Math.abs(gesture.y2 - gesture.y1)}
+              className="fill-halo/25 stroke-green"
+              strokeWidth={4}
+            />
+          ) : null}
+          {gesture.state === 'dragging' && gesture.target ? (
+            <Landing target={gesture.target} pin={pins.get(gesture.pin)} count={selection.length} />
+          ) : null}
         </g>
       </svg>
     </div>

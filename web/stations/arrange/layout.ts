@@ -21,7 +21,7 @@ export function layoutUnits(part: Part): PlacedUnit[] {
     return drawing ? [{ unit, drawing, ...halfSize(drawing) }] : [];
   });
   const area = sized.reduce((a, u) => a + (u.halfWidth * 2 + GAP) * (u.halfHeight * 2 + GAP), 0);
-  const limit = Math.max(Math.sqrt(area * 1.6), ...sized.map((u) => u.halfWidth * 2));
+  const limit = Math.max(Math.sqrt(area * 2.7), ...sized.map((u) => u.halfWidth * 2));
   const placed: PlacedUnit[] = [];
   let [x, y, rowHeight] = [0, 0, 0];
   for (const u of sized) {

@@ -1,4 +1,12 @@
-import { SIDES, ELECTRICAL_TYPES, MARKS, type Edit, type ElectricalType, type Mark, type Side } from '../../../core/part';
+import {
+  SIDES,
+  ELECTRICAL_TYPES,
+  MARKS,
+  type Edit,
+  type ElectricalType,
+  type Mark,
+  type Side,
+} from '../../../core/part';
 import { moveToUnitEdit } from '../../../core/arrange';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
@@ -34,10 +42,16 @@ export function SelectionCard({ onSend, onNudge, onNatural, onReverse, onGap, on
   const groups = new Set(pins.map((p) => p.group ?? ''));
   const ports = portsOf(part, selection);
   const marks = new Set(ports.flatMap((p) => p.marks ?? []));
-  const set = (change: { type?: ElectricalType; group?: string }) => act(edited({ kind: 'changePins', byHand: true, changes: pins.map((p) => ({ id: p.id, set: change })) }));
+  const set = (change: { type?: ElectricalType; group?: string }) =>
+    act(edited({ kind: 'changePins', byHand: true, changes: pins.map((p) => ({ id: p.id, set: change })) }));
   const toMarks = (mark: Mark) => {
     const has = marks.has(mark);
-    const edits: Edit[] = ports.map((p) => ({ kind: 'changePorts', drawing: p.drawing, ports: [p.id], set: { marks: has ? (p.marks ?? []).filter((m) => m !== mark) : [...new Set([...(p.marks ?? []), mark])] } }));
+    const edits: Edit[] = ports.map((p) => ({
+      kind: 'changePorts',
+      drawing: p.drawing,
+      ports: [p.id],
+      set: { marks: has ? (p.marks ?? []).filter((m) => m !== mark) : [...new Set([...(p.marks ?? []), mark])] },
+    }));
     if (edits.length > 0) act(edited({ kind: 'batch', title: `${has ? 'take off' : 'set'} ${mark}`, edits }));
   };
   return (
@@ -59,7 +73,12 @@ export function SelectionCard({ onSend, onNudge, onNatural, onReverse, onGap, on
         <span className="text-muted">Side</span>
         <div className="flex gap-1.5">
           {SIDES.map((side) => (
-            <Button key={side} tone={sides.size === 1 && sides.has(side) ? 'main' : 'plain'} aria-pressed={sides.has(side)} onClick={() => onSend(side)}>
+            <Button
+              key={side}
+              tone={sides.size === 1 && sides.has(side) ? 'main' : 'plain'}
+              aria-pressed={sides.has(side)}
+              onClick={() => onSend(side)}
+            >
               {side}
             </Button>
           ))}
@@ -84,19 +103,48 @@ export function SelectionCard({ onSend, onNudge, onNatural, onReverse, onGap, on
               hideLabel
               label="Unit"
               value={units.size === 1 ? [...units][0]! : ''}
-              options={[{ value: '', label: units.size > 1 ? 'several units' : 'to unit…' }, ...part.units.map((u) => ({ value: u.id, label: `unit ${u.label}` }))]}
-              onChange={(unit) => unit && act(edited(moveToUnitEdit(part, selection, unit, 'right', undefined, rules.pinLength)))}
+              options={[
+                { value: '', label: units.size > 1 ? 'several units' : 'to unit…' },
+                ...part.units.map((u) => ({ value: u.id, label: `unit ${u.label}` })),
+              ]}
+              onChange={(unit) =>
+                unit && act(edited(moveToUnitEdit(part, selection, unit, 'right', undefined, rules.pinLength)))
+              }
             />
           ) : null}
         </div>
         <span className="text-muted">Type</span>
         <div className="flex gap-1.5">
-          <Choice hideLabel label="Type" value={types.size === 1 ? first.type : ''} options={[...(types.size > 1 ? [{ value: '', label: 'several types' }] : []), ...ELECTRICAL_TYPES.map((t) => ({ value: t, label: t }))]} onChange={(t) => t && set({ type: t as ElectricalType })} />
-          <Choice hideLabel label="Mark" value="" options={[{ value: '', label: 'marks…' }, ...MARKS.map((m) => ({ value: m, label: `${marks.has(m) ? '✓ ' : ''}${m}` }))]} onChange={(m) => m && toMarks(m as Mark)} />
+          <Choice
+            hideLabel
+            label="Type"
+            value={types.size === 1 ? first.type : ''}
+            options={[
+              ...(types.size > 1 ? [{ value: '', label: 'several types' }] : []),
+              ...ELECTRICAL_TYPES.map((t) => ({ value: t, label: t })),
+            ]}
+            onChange={(t) => t && set({ type: t as ElectricalType })}
+          />
+          <Choice
+            hideLabel
+            label="Mark"
+            value=""
+            options={[
+              { value: '', label: 'marks…' },
+              ...MARKS.map((m) => ({ value: m, label: `${marks.has(m) ? '✓ ' : ''}${m}` })),
+            ]}
+            onChange={(m) => m && toMarks(m as Mark)}
+          />
         </div>
         <span className="text-muted">Group</span>
         <div className="w-56">
-          <Field label="" aria-label="Group" value={groups.size === 1 ? (first.group ?? '') : ''} placeholder={groups.size > 1 ? 'several groups' : 'no group'} onDone={(group) => set({ group })} />
+          <Field
+            label=""
+            aria-label="Group"
+            value={groups.size === 1 ? (first.group ?? '') : ''}
+            placeholder={groups.size > 1 ? 'several groups' : 'no group'}
+            onDone={(group) => set({ group })}
+          />
         </div>
       </div>
     </Card>
@@ -106,7 +154,15 @@ export function SelectionCard({ onSend, onNudge, onNatural, onReverse, onGap, on
 function portsOf(part: ReturnType<typeof selectPart>, selection: string[]) {
   const ids = new Set(selection);
   return part.drawings.flatMap((d) => {
-    const own = new Set(part.units.filter((u) => u.drawing === d.id).flatMap((u) => Object.entries(u.binding).filter(([, pin]) => ids.has(pin)).map(([port]) => port)));
+    const own = new Set(
+      part.units
+        .filter((u) => u.drawing === d.id)
+        .flatMap((u) =>
+          Object.entries(u.binding)
+            .filter(([, pin]) => ids.has(pin))
+            .map(([port]) => port),
+        ),
+    );
     return d.ports.filter((p) => own.has(p.id)).map((p) => ({ ...p, drawing: d.id }));
   });
 }

@@ -25,22 +25,57 @@ export function UnitCard({ unit }: { unit: Unit }) {
   };
   const texts = (where: 'above' | 'below') => {
     const y = height / 2 + 0.5;
-    const labels: Label[] = where === 'above' ? labelsFor(width, height) : [{ kind: 'reference', x: -width * 50, y: -y * 100, anchor: 'start', size: 64 }, { kind: 'value', x: -width * 50, y: -(y + 0.9) * 100, anchor: 'start', size: 60 }];
+    const labels: Label[] =
+      where === 'above'
+        ? labelsFor(width, height)
+        : [
+            { kind: 'reference', x: -width * 50, y: -y * 100, anchor: 'start', size: 64 },
+            { kind: 'value', x: -width * 50, y: -(y + 0.9) * 100, anchor: 'start', size: 60 },
+          ];
     act(edited({ kind: 'changeDrawing', drawing: drawing.id, labels }));
   };
   return (
-    <Card label="Unit" title={`Unit ${unit.label}`} aside={sharers.length > 1 ? `one drawing for ${sharers.map((u) => u.label).join(', ')}` : `${Object.keys(unit.binding).length} pins`} className="w-[420px]">
+    <Card
+      label="Unit"
+      title={`Unit ${unit.label}`}
+      aside={
+        sharers.length > 1
+          ? `one drawing for ${sharers.map((u) => u.label).join(', ')}`
+          : `${Object.keys(unit.binding).length} pins`
+      }
+      className="w-[420px]"
+    >
       <div className="grid grid-cols-4 gap-2">
-        <Field wide label="Title" value={unit.title} onDone={(title) => act(edited({ kind: 'changeUnit', unit: unit.id, set: { title } }))} />
-        <Field label="Width, steps" value={String(width)} inputMode="numeric" onDone={(t) => even(t, 2) !== undefined && resize({ width: even(t, 2)! })} />
-        <Field label="Height, steps" value={String(height)} inputMode="numeric" onDone={(t) => even(t, 2) !== undefined && resize({ height: even(t, 2)! })} />
+        <Field
+          wide
+          label="Title"
+          value={unit.title}
+          onDone={(title) => act(edited({ kind: 'changeUnit', unit: unit.id, set: { title } }))}
+        />
+        <Field
+          label="Width, steps"
+          value={String(width)}
+          inputMode="numeric"
+          onDone={(t) => even(t, 2) !== undefined && resize({ width: even(t, 2)! })}
+        />
+        <Field
+          label="Height, steps"
+          value={String(height)}
+          inputMode="numeric"
+          onDone={(t) => even(t, 2) !== undefined && resize({ height: even(t, 2)! })}
+        />
       </div>
       <div className="mt-2 flex flex-wrap items-center gap-1.5 text-[13px]">
         <span className="text-muted">Texts</span>
         <Button onClick={() => texts('above')}>above</Button>
         <Button onClick={() => texts('below')}>below</Button>
         <span className="ml-2 text-muted">Title strip</span>
-        <Button aria-pressed={strip > 0} onClick={() => act(edited({ kind: 'changeDrawing', drawing: drawing.id, body: { strip: strip > 0 ? 0 : 1 } }))}>
+        <Button
+          aria-pressed={strip > 0}
+          onClick={() =>
+            act(edited({ kind: 'changeDrawing', drawing: drawing.id, body: { strip: strip > 0 ? 0 : 1 } }))
+          }
+        >
           {strip > 0 ? 'shown' : 'hidden'}
         </Button>
         <Button tone="bad" className="ml-auto" onClick={() => act(edited({ kind: 'removeUnit', unit: unit.id }))}>

@@ -16,7 +16,8 @@ export interface ViewControl {
   live: RefObject<View>;
   panBy: (dx: number, dy: number) => void;
   zoomBy: (factor: number, cx?: number, cy?: number) => void;
-  show: (units: readonly { x: number; y: number; halfWidth: number; halfHeight: number }[]) => void;
+  /** Brings units into view, above `below` pixels that a card takes. */
+  show: (units: readonly { x: number; y: number; halfWidth: number; halfHeight: number }[], below?: number) => void;
   toSheet: (clientX: number, clientY: number) => { x: number; y: number };
 }
 
@@ -62,7 +63,7 @@ export function useView(frame: RefObject<HTMLDivElement | null>, sheet: RefObjec
   );
 
   const show = useCallback<ViewControl['show']>(
-    (units) => {
+    (units, below = 28) => {
       const box = frame.current?.getBoundingClientRect();
       if (!box || units.length === 0) return;
       const left = Math.min(...units.map((u) => u.x - u.halfWidth)) - 100;
@@ -70,10 +71,14 @@ export function useView(frame: RefObject<HTMLDivElement | null>, sheet: RefObjec
       const top = Math.min(...units.map((u) => u.y - u.halfHeight)) - 100;
       const base = Math.max(...units.map((u) => u.y + u.halfHeight)) + 100;
       // The bar of units above and the card below keep their room.
-      const room = { top: 52, base: 24 };
+      const room = { top: 52, base: below };
       const height = box.height - room.top - room.base;
       const scale = Math.min(0.28, box.width / (right - left), height / (base - top));
-      live.current = { scale, x: (box.width - (left + right) * scale) / 2, y: room.top + (height - (top + base) * scale) / 2 };
+      live.current = {
+        scale,
+        x: (box.width - (left + right) * scale) / 2,
+        y: room.top + (height - (top + base) * scale) / 2,
+      };
       apply();
     },
     [apply, frame],
@@ -108,5 +113,8 @@ export function inView(units: readonly PlacedUnit[], view: View, width: number, 
   const margin = 200;
   const [left, top] = [-view.x / view.scale - margin, -view.y / view.scale - margin];
   const [right, base] = [left + width / view.scale + 2 * margin, top + height / view.scale + 2 * margin];
-  return units.filter((u) => u.x + u.halfWidth > left && u.x - u.halfWidth < right && u.y + u.halfHeight > top && u.y - u.halfHeight < base);
+  return units.filter(
+    (u) =>
+      u.x + u.halfWidth > left && u.x - u.halfWidth < right && u.y + u.halfHeight > top && u.y - u.halfHeight < base,
+  );
 }

@@ -18,7 +18,16 @@ const STARTS: Record<Family['kind'], Family> = {
   grid: { kind: 'grid', rows: 8, columns: 8, pitch: 0.8, diameter: 0.4, body: { w: 7, h: 7 }, without: '' },
   inline: { kind: 'inline', count: 9, pitch: 2.54, length: 1.8, width: 1.6, drill: 0.9, body: { w: 23, h: 3 } },
   outline: { kind: 'outline', leads: 5, pitch: 0.95, span: 2.4, length: 1.1, width: 0.6, body: { w: 1.6, h: 2.9 } },
-  header: { kind: 'header', rows: 2, columns: 5, pitch: 2.54, diameter: 1.7, drill: 1, body: { w: 12.7, h: 5.08 }, numbering: 'zigzag' },
+  header: {
+    kind: 'header',
+    rows: 2,
+    columns: 5,
+    pitch: 2.54,
+    diameter: 1.7,
+    drill: 1,
+    body: { w: 12.7, h: 5.08 },
+    numbering: 'zigzag',
+  },
 };
 
 const KINDS = [
@@ -30,7 +39,19 @@ const KINDS = [
   { value: 'header', label: 'header, n x m' },
 ] as const;
 
-const WORDS: Record<string, string> = { count: 'Leads', leads: 'Leads', pitch: 'Pitch', span: 'Span, pad centres', length: 'Pad length', width: 'Pad width', diameter: 'Pad diameter', rows: 'Rows', columns: 'Columns', without: 'Missing balls', drill: 'Drill' };
+const WORDS: Record<string, string> = {
+  count: 'Leads',
+  leads: 'Leads',
+  pitch: 'Pitch',
+  span: 'Span, pad centres',
+  length: 'Pad length',
+  width: 'Pad width',
+  diameter: 'Pad diameter',
+  rows: 'Rows',
+  columns: 'Columns',
+  without: 'Missing balls',
+  drill: 'Drill',
+};
 
 /** Makes a land: by its short name, or by the datasheet's dimensions in mm; shows at once what is impossible and why. */
 export function LandForm({ pkg, onDone }: { pkg: Package | undefined; onDone: () => void }) {
@@ -62,7 +83,8 @@ export function LandForm({ pkg, onDone }: { pkg: Package | undefined; onDone: ()
     if (!made.ok) return;
     const title = name.trim() || (pkg?.name ?? 'package');
     const fresh = asNew || !pkg;
-    if (fresh && part.packages.some((p) => p.id === title)) return setMessage(`There is a package ${title} already. Give this one another name.`);
+    if (fresh && part.packages.some((p) => p.id === title))
+      return setMessage(`There is a package ${title} already. Give this one another name.`);
     put(fresh ? title : pkg.id, { id: fresh ? title : pkg.id, name: title, land: made.value }, fresh);
   };
   const fromFile = async () => {
@@ -73,31 +95,81 @@ export function LandForm({ pkg, onDone }: { pkg: Package | undefined; onDone: ()
     const title = name.trim() || (pkg?.name ?? file.name.replace(/\.\w+$/, ''));
     put(pkg?.id ?? title, { id: pkg?.id ?? title, name: title, land: { pads: pads.value } }, !pkg);
   };
-  const setNumber = (key: string, text: string) => setFamily({ ...family, [key]: key === 'without' ? text : Number(text.replace(',', '.')) } as Family);
+  const setNumber = (key: string, text: string) =>
+    setFamily({ ...family, [key]: key === 'without' ? text : Number(text.replace(',', '.')) } as Family);
   const numbers = Object.entries(family).filter(([key]) => key in WORDS);
   return (
-    <Card label="Land" title="Land" aside="dimensions in mm, as the datasheet gives them" className="mx-4 mb-2 shrink-0">
+    <Card
+      label="Land"
+      title="Land"
+      aside="dimensions in mm, as the datasheet gives them"
+      className="mx-4 mb-2 shrink-0"
+    >
       <div className="grid grid-cols-6 items-end gap-2">
         <div className="col-span-2">
           <label htmlFor="land-name" className="mb-0.5 block text-[12px] text-muted">
             Package, by short name
           </label>
-          <input id="land-name" value={name} placeholder="SO-14, LQFP-64, BGA-484, HDR-2x5…" onChange={(e) => byName(e.target.value)} onKeyDown={(e) => e.key === 'Enter' && take(false)} className="w-full rounded-md border border-line px-2 py-1 font-mono text-[13px]" />
+          <input
+            id="land-name"
+            value={name}
+            placeholder="SO-14, LQFP-64, BGA-484, HDR-2x5…"
+            onChange={(e) => byName(e.target.value)}
+            onKeyDown={(e) => e.key === 'Enter' && take(false)}
+            className="w-full rounded-md border border-line px-2 py-1 font-mono text-[13px]"
+          />
         </div>
         <div className="col-span-2">
-          <Choice label="Family" value={family.kind} options={KINDS} onChange={(k) => setFamily(STARTS[k as Family['kind']])} />
+          <Choice
+            label="Family"
+            value={family.kind}
+            options={KINDS}
+            onChange={(k) => setFamily(STARTS[k as Family['kind']])}
+          />
         </div>
         {numbers.map(([key, value]) => (
-          <Field key={`${family.kind} ${key}`} label={WORDS[key]!} value={String(value ?? '')} onDone={(t) => setNumber(key, t)} inputMode={key === 'without' ? 'text' : 'decimal'} />
+          <Field
+            key={`${family.kind} ${key}`}
+            label={WORDS[key]!}
+            value={String(value ?? '')}
+            onDone={(t) => setNumber(key, t)}
+            inputMode={key === 'without' ? 'text' : 'decimal'}
+          />
         ))}
-        <Field label="Body width" value={String(family.body.w)} inputMode="decimal" onDone={(t) => setFamily({ ...family, body: { ...family.body, w: Number(t) } })} />
-        <Field label="Body height" value={String(family.body.h)} inputMode="decimal" onDone={(t) => setFamily({ ...family, body: { ...family.body, h: Number(t) } })} />
-        {family.kind === 'header' ? <Choice label="Numbering" value={family.numbering} options={[{ value: 'zigzag', label: 'zig-zag, odd and even' }, { value: 'rows', label: 'row by row' }, { value: 'around', label: 'around' }]} onChange={(n) => setFamily({ ...family, numbering: n as 'zigzag' })} /> : null}
+        <Field
+          label="Body width"
+          value={String(family.body.w)}
+          inputMode="decimal"
+          onDone={(t) => setFamily({ ...family, body: { ...family.body, w: Number(t) } })}
+        />
+        <Field
+          label="Body height"
+          value={String(family.body.h)}
+          inputMode="decimal"
+          onDone={(t) => setFamily({ ...family, body: { ...family.body, h: Number(t) } })}
+        />
+        {family.kind === 'header' ? (
+          <Choice
+            label="Numbering"
+            value={family.numbering}
+            options={[
+              { value: 'zigzag', label: 'zig-zag, odd and even' },
+              { value: 'rows', label: 'row by row' },
+              { value: 'around', label: 'around' },
+            ]}
+            onChange={(n) => setFamily({ ...family, numbering: n as 'zigzag' })}
+          />
+        ) : null}
         {family.kind === 'dual' || family.kind === 'quad' ? (
-          <Field label="Exposed pad, w x h" value={family.exposed ? `${family.exposed.w} x ${family.exposed.h}` : ''} placeholder="none" onDone={(t) => setFamily(withExposed(family, t))} />
+          <Field
+            label="Exposed pad, w x h"
+            value={family.exposed ? `${family.exposed.w} x ${family.exposed.h}` : ''}
+            placeholder="none"
+            onDone={(t) => setFamily(withExposed(family, t))}
+          />
         ) : null}
       </div>
-      {message ?? (made.ok ? null : sayProblem(made.problems[0]!)) ? (
+      {(message ?? (made.ok ? null : sayProblem(made.problems[0]!))) ? (
         <p role="alert" className="mt-2 text-[13px] text-brick">
           {message ?? (made.ok ? '' : sayProblem(made.problems[0]!))}
         </p>
@@ -115,7 +187,9 @@ export function LandForm({ pkg, onDone }: { pkg: Package | undefined; onDone: ()
         <Button tone="quiet" onClick={onDone}>
           Close
         </Button>
-        <span className="text-[13px] text-muted">{made.ok ? `${made.value.pads.length} pads; first at ${made.value.pads[0]!.x}, ${made.value.pads[0]!.y}` : ''}</span>
+        <span className="text-[13px] text-muted">
+          {made.ok ? `${made.value.pads.length} pads; first at ${made.value.pads[0]!.x}, ${made.value.pads[0]!.y}` : ''}
+        </span>
       </div>
     </Card>
   );
@@ -124,5 +198,7 @@ export function LandForm({ pkg, onDone }: { pkg: Package | undefined; onDone: ()
 function withExposed(family: Extract<Family, { kind: 'dual' | 'quad' }>, text: string): Family {
   const match = /^\s*([\d.,]+)\s*[x×*]\s*([\d.,]+)\s*$/.exec(text);
   const { exposed: _before, ...rest } = family;
-  return match ? { ...rest, exposed: { w: Number(match[1]!.replace(',', '.')), h: Number(match[2]!.replace(',', '.')) } } : rest;
+  return match
+    ? { ...rest, exposed: { w: Number(match[1]!.replace(',', '.')), h: Number(match[2]!.replace(',', '.')) } }
+    : rest;
 }

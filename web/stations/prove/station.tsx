@@ -11,9 +11,25 @@ import { Button } from '../../ui/button';
 import { Empty } from '../../ui/card';
 import { FindingRow } from './finding-row';
 
-const FAMILY_WORDS: Record<string, string> = { identity: 'Identity', pins: 'Pins', types: 'Electrical types', doubts: 'Doubts', units: 'Units', pads: 'Pads', nodes: 'Model nodes', waivers: 'Waivers' };
+const FAMILY_WORDS: Record<string, string> = {
+  identity: 'Identity',
+  pins: 'Pins',
+  types: 'Electrical types',
+  doubts: 'Doubts',
+  units: 'Units',
+  pads: 'Pads',
+  nodes: 'Model nodes',
+  waivers: 'Waivers',
+};
 /** The station where a family of findings is mended by hand. */
-const STATION_OF: Record<string, string> = { pins: 'read', doubts: 'read', types: 'read', units: 'arrange', pads: 'join', nodes: 'join' };
+const STATION_OF: Record<string, string> = {
+  pins: 'read',
+  doubts: 'read',
+  types: 'read',
+  units: 'arrange',
+  pads: 'join',
+  nodes: 'join',
+};
 const familyOf = new Map(RULES.map((r) => [r.id, r.family]));
 
 /** Prove: every finding with its place, its mend and its waiver. */
@@ -34,7 +50,17 @@ export function ProveStation() {
 
   useEffect(() => {
     const errors = ordered.filter((f) => f.severity === 'error').length;
-    act(nextSet({ next: ordered.length > 0 ? (errors > 0 ? `Next: ${errors} ${errors === 1 ? 'error' : 'errors'}. Press N` : 'Next: look at the rest, or release. Alt+5') : 'Nothing open. Next: release. Alt+5', note: '' }));
+    act(
+      nextSet({
+        next:
+          ordered.length > 0
+            ? errors > 0
+              ? `Next: ${errors} ${errors === 1 ? 'error' : 'errors'}. Press N`
+              : 'Next: look at the rest, or release. Alt+5'
+            : 'Nothing open. Next: release. Alt+5',
+        note: '',
+      }),
+    );
   }, [act, ordered]);
 
   const go = (to: number) => {
@@ -42,7 +68,9 @@ export function ProveStation() {
     setAt(next);
     const finding = ordered[next];
     if (finding?.where.pin) act(selected([finding.where.pin]));
-    list.current?.querySelector(`[data-finding="${CSS.escape(finding?.id ?? '')}"]`)?.scrollIntoView({ block: 'nearest' });
+    list.current
+      ?.querySelector(`[data-finding="${CSS.escape(finding?.id ?? '')}"]`)
+      ?.scrollIntoView({ block: 'nearest' });
   };
   const mend = (finding: Finding, i: number) => {
     const wanted = finding.mends[i];
@@ -58,11 +86,46 @@ export function ProveStation() {
   };
 
   useCommands([
-    { id: 'next-finding', title: 'Next finding', key: 'N or ↓', group: 'Prove', can: () => ordered.length > 0, run: () => go(at + 1) },
-    { id: 'previous-finding', title: 'Previous finding', key: 'Shift+N or ↑', group: 'Prove', can: () => ordered.length > 0, run: () => go(at - 1) },
-    { id: 'show-finding', title: 'Go to its place', key: 'Enter', group: 'Prove', can: () => current !== undefined && waiving === null && !(document.activeElement instanceof HTMLButtonElement), run: () => show(current!) },
-    { id: 'waive', title: 'Waive it with a reason', key: 'W', group: 'Prove', can: () => current !== undefined && !readOnly, run: () => setWaiving(current!.id) },
-    ...(current?.mends ?? []).map((m, i) => ({ id: `mend-${i}`, title: `Mend: ${m.label}`, key: String(i + 1), group: 'Prove', can: () => !readOnly, run: () => mend(current!, i) })),
+    {
+      id: 'next-finding',
+      title: 'Next finding',
+      key: 'N or ↓',
+      group: 'Prove',
+      can: () => ordered.length > 0,
+      run: () => go(at + 1),
+    },
+    {
+      id: 'previous-finding',
+      title: 'Previous finding',
+      key: 'Shift+N or ↑',
+      group: 'Prove',
+      can: () => ordered.length > 0,
+      run: () => go(at - 1),
+    },
+    {
+      id: 'show-finding',
+      title: 'Go to its place',
+      key: 'Enter',
+      group: 'Prove',
+      can: () => current !== undefined && waiving === null && !(document.activeElement instanceof HTMLButtonElement),
+      run: () => show(current!),
+    },
+    {
+      id: 'waive',
+      title: 'Waive it with a reason',
+      key: 'W',
+      group: 'Prove',
+      can: () => current !== undefined && !readOnly,
+      run: () => setWaiving(current!.id),
+    },
+    ...(current?.mends ?? []).map((m, i) => ({
+      id: `mend-${i}`,
+      title: `Mend: ${m.label}`,
+      key: String(i + 1),
+      group: 'Prove',
+      can: () => !readOnly,
+      run: () => mend(current!, i),
+    })),
   ]);
 
   if (!checks) return <p className="p-6 text-muted">Checking…</p>;
@@ -70,7 +133,11 @@ export function ProveStation() {
   return (
     <div ref={list} className="h-full overflow-y-auto px-5 py-4">
       <header className="mb-3 flex items-baseline gap-4">
-        <h1 className="text-lg font-bold">{ordered.length === 0 ? 'Nothing is open' : `${ordered.length} ${ordered.length === 1 ? 'finding' : 'findings'}`}</h1>
+        <h1 className="text-lg font-bold">
+          {ordered.length === 0
+            ? 'Nothing is open'
+            : `${ordered.length} ${ordered.length === 1 ? 'finding' : 'findings'}`}
+        </h1>
         <p className="text-muted">
           {count('error')} errors, {count('warning')} warnings, {count('note')} notes; {RULES.length} rules were asked
           {checks.waived.length > 0 ? `; ${checks.waived.length} waived` : ''}
@@ -111,7 +178,10 @@ export function ProveStation() {
           </h2>
           <ul className="rounded-lg border border-line bg-sunken">
             {checks.waived.map(({ finding, waiver }) => (
-              <li key={finding.id} className="flex items-center gap-3 border-b border-line px-3 py-1.5 text-[13px] last:border-b-0">
+              <li
+                key={finding.id}
+                className="flex items-center gap-3 border-b border-line px-3 py-1.5 text-[13px] last:border-b-0"
+              >
                 <span className="flex-1">
                   {finding.message} <em>{waiver.reason}</em>
                 </span>

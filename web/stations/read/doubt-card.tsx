@@ -9,10 +9,23 @@ import { selected } from '../../store/view-slice';
 import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
 
-const FIELD_WORDS: Record<Doubt['field'], string> = { number: 'number', name: 'name', type: 'type', activeLow: 'active level', description: 'description', group: 'group' };
+const FIELD_WORDS: Record<Doubt['field'], string> = {
+  number: 'number',
+  name: 'name',
+  type: 'type',
+  activeLow: 'active level',
+  description: 'description',
+  group: 'group',
+};
 
 const valueOf = (pin: Pin, field: Doubt['field'], number: string): string =>
-  field === 'activeLow' ? (pin.activeLow ? 'active low' : 'active high') : field === 'number' ? number : ((pin[field] as string | undefined) ?? '');
+  field === 'activeLow'
+    ? pin.activeLow
+      ? 'active low'
+      : 'active high'
+    : field === 'number'
+      ? number
+      : ((pin[field] as string | undefined) ?? '');
 
 /** One doubt at a time: the reason, what stands, the other candidates, one key each. */
 export function DoubtCard() {
@@ -45,10 +58,38 @@ export function DoubtCard() {
   const choices = current ? [stands, ...(current.doubt.candidates ?? []).filter((c) => c !== stands)].slice(0, 6) : [];
 
   useCommands([
-    { id: 'next-doubt', title: 'Next doubt', key: 'N or Alt+N', group: 'Doubts', can: () => doubts.length > 0, run: () => go(own >= 0 || selection.length === 0 ? (selection.length === 0 ? at : at + 1) : at) },
-    { id: 'previous-doubt', title: 'Previous doubt', key: 'Shift+N', group: 'Doubts', can: () => doubts.length > 0, run: () => go(at - 1) },
-    ...choices.map((c, i) => ({ id: `choose-${i}`, title: i === 0 ? `Keep ${c}` : `Take ${c}`, key: String(i + 1), group: 'Doubts', can: () => current !== undefined, run: () => settle(i === 0 ? undefined : c) })),
-    { id: 'type-doubt', title: 'Type another value', key: '0', group: 'Doubts', can: () => current !== undefined, run: () => typed.current?.focus() },
+    {
+      id: 'next-doubt',
+      title: 'Next doubt',
+      key: 'N or Alt+N',
+      group: 'Doubts',
+      can: () => doubts.length > 0,
+      run: () => go(own >= 0 || selection.length === 0 ? (selection.length === 0 ? at : at + 1) : at),
+    },
+    {
+      id: 'previous-doubt',
+      title: 'Previous doubt',
+      key: 'Shift+N',
+      group: 'Doubts',
+      can: () => doubts.length > 0,
+      run: () => go(at - 1),
+    },
+    ...choices.map((c, i) => ({
+      id: `choose-${i}`,
+      title: i === 0 ? `Keep ${c}` : `Take ${c}`,
+      key: String(i + 1),
+      group: 'Doubts',
+      can: () => current !== undefined,
+      run: () => settle(i === 0 ? undefined : c),
+    })),
+    {
+      id: 'type-doubt',
+      title: 'Type another value',
+      key: '0',
+      group: 'Doubts',
+      can: () => current !== undefined,
+      run: () => typed.current?.focus(),
+    },
   ]);
   useEffect(() => setIndex((i) => Math.min(i, Math.max(0, doubts.length - 1))), [doubts.length]);
   if (!current) return null;
@@ -60,7 +101,8 @@ export function DoubtCard() {
         tone="doubt"
         title={
           <>
-            Doubt {at + 1} of {doubts.length}: {FIELD_WORDS[doubt.field]} of <span className="font-mono">{pin.name || '(no name)'}</span>
+            Doubt {at + 1} of {doubts.length}: {FIELD_WORDS[doubt.field]} of{' '}
+            <span className="font-mono">{pin.name || '(no name)'}</span>
           </>
         }
         aside={`terminal ${padsIn(pin, packageId).join(', ') || '–'}`}
@@ -68,7 +110,12 @@ export function DoubtCard() {
         <p className="mb-2 text-[13px]">{doubt.reason}</p>
         <div className="flex flex-wrap items-center gap-1.5">
           {choices.map((c, i) => (
-            <Button key={c} tone={i === 0 ? 'main' : 'plain'} keyName={String(i + 1)} onClick={() => settle(i === 0 ? undefined : c)}>
+            <Button
+              key={c}
+              tone={i === 0 ? 'main' : 'plain'}
+              keyName={String(i + 1)}
+              onClick={() => settle(i === 0 ? undefined : c)}
+            >
               {i === 0 ? `keep ${c || 'empty'}` : c}
             </Button>
           ))}

@@ -9,7 +9,17 @@ interface Props {
   onPackage: (name: string) => void;
 }
 
-const ROLES: ColumnRole[] = ['number', 'name', 'type', 'description', 'group', 'alternates', 'rail', 'activeLow', 'ignore'];
+const ROLES: ColumnRole[] = [
+  'number',
+  'name',
+  'type',
+  'description',
+  'group',
+  'alternates',
+  'rail',
+  'activeLow',
+  'ignore',
+];
 const ROLE_WORDS: Partial<Record<ColumnRole, string>> = { activeLow: 'active low', ignore: 'leave out' };
 const TONES: Partial<Record<ColumnRole, string>> = {
   number: 'bg-green text-on-green',
@@ -28,9 +38,23 @@ export function ProposalView({ proposal, onRole, onPackage }: Props) {
     for (const t of proposal.terminals) map.set(t.origin?.line ?? 0, [...(map.get(t.origin?.line ?? 0) ?? []), t]);
     return map;
   }, [proposal]);
-  // eslint-disable-next-line react-hooks/incompatible-library
-  const list = useVirtualizer({ count: table.rows.length, getScrollElement: () => scroller.current, estimateSize: () => ROW, overscan: 16 });
-  const widths = useMemo(() => table.columns.map((c, i) => Math.min(44, Math.max(13, c.heading.length, ...table.rows.slice(0, 200).map((r) => (r.cells[i] ?? '').length)) + 2)), [table]);
+   
+  const list = useVirtualizer({
+    count: table.rows.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => ROW,
+    overscan: 16,
+  });
+  const widths = useMemo(
+    () =>
+      table.columns.map((c, i) =>
+        Math.min(
+          44,
+          Math.max(13, c.heading.length, ...table.rows.slice(0, 200).map((r) => (r.cells[i] ?? '').length)) + 2,
+        ),
+      ),
+    [table],
+  );
   const grid = `56px ${widths.map((w) => `${w}ch`).join(' ')} minmax(300px, 1fr)`;
   return (
     <div className="flex h-full flex-col px-4 pb-3">
@@ -38,24 +62,47 @@ export function ProposalView({ proposal, onRole, onPackage }: Props) {
         <div className="mb-2 flex flex-wrap items-center gap-2" role="radiogroup" aria-label="Package">
           <span className="text-muted">Package:</span>
           {proposal.packages.map((p) => (
-            <label key={p.name} className={`flex cursor-pointer items-center gap-1.5 rounded-md border px-2 py-0.5 ${p.name === proposal.package ? 'border-green bg-green-wash' : 'border-line bg-surface'}`}>
-              <input type="radio" name="package" checked={p.name === proposal.package} onChange={() => onPackage(p.name)} />
+            <label
+              key={p.name}
+              className={`flex cursor-pointer items-center gap-1.5 rounded-md border px-2 py-0.5 ${p.name === proposal.package ? 'border-green bg-green-wash' : 'border-line bg-surface'}`}
+            >
+              <input
+                type="radio"
+                name="package"
+                checked={p.name === proposal.package}
+                onChange={() => onPackage(p.name)}
+              />
               {p.name || 'unnamed'} <span className="text-muted">{p.pinCount}</span>
             </label>
           ))}
         </div>
       ) : null}
       {/* A table of many rows is scrolled by the keyboard too. */}
-      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-      <div ref={scroller} role="region" aria-label="Table as read" tabIndex={0} className="min-h-0 flex-1 overflow-auto rounded-lg border border-line bg-surface">
+      {}
+      <div
+        ref={scroller}
+        role="region"
+        aria-label="Table as read"
+        tabIndex={0}
+        className="min-h-0 flex-1 overflow-auto rounded-lg border border-line bg-surface"
+      >
         <div role="table" aria-rowcount={table.rows.length} style={{ minWidth: 'max-content' }}>
-          <div role="row" className="sticky top-0 z-10 grid items-stretch border-b border-line bg-surface" style={{ gridTemplateColumns: grid }}>
+          <div
+            role="row"
+            className="sticky top-0 z-10 grid items-stretch border-b border-line bg-surface"
+            style={{ gridTemplateColumns: grid }}
+          >
             <div role="columnheader" className="px-2 py-1 text-[12px] text-muted">
               Line
             </div>
             {table.columns.map((c, i) => (
               <div key={i} role="columnheader" className="px-1 py-1">
-                <select aria-label={`Role of column ${c.heading || i + 1}`} value={c.role} onChange={(e) => onRole(i, e.target.value as ColumnRole)} className={`w-full rounded px-1 py-0.5 text-[12px] font-semibold ${TONES[c.role] ?? 'bg-sunken'}`}>
+                <select
+                  aria-label={`Role of column ${c.heading || i + 1}`}
+                  value={c.role}
+                  onChange={(e) => onRole(i, e.target.value as ColumnRole)}
+                  className={`w-full rounded px-1 py-0.5 text-[12px] font-semibold ${TONES[c.role] ?? 'bg-sunken'}`}
+                >
                   {ROLES.map((r) => (
                     <option key={r} value={r} className="bg-surface text-ink">
                       {ROLE_WORDS[r] ?? r}
@@ -74,12 +121,22 @@ export function ProposalView({ proposal, onRole, onPackage }: Props) {
               const row = table.rows[item.index]!;
               const became = byLine.get(row.line) ?? [];
               return (
-                <div key={item.key} role="row" className={`absolute inset-x-0 grid items-center border-b border-line text-[13px] ${row.taken ? '' : 'bg-sunken text-muted'}`} style={{ transform: `translateY(${item.start}px)`, height: ROW, gridTemplateColumns: grid }}>
+                <div
+                  key={item.key}
+                  role="row"
+                  className={`absolute inset-x-0 grid items-center border-b border-line text-[13px] ${row.taken ? '' : 'bg-sunken text-muted'}`}
+                  style={{ transform: `translateY(${item.start}px)`, height: ROW, gridTemplateColumns: grid }}
+                >
                   <span role="cell" className="px-2 font-mono text-[12px] text-muted">
                     {row.line}
                   </span>
                   {table.columns.map((c, i) => (
-                    <span key={i} role="cell" title={row.cells[i]} className={`truncate px-2 ${c.role === 'number' || c.role === 'name' ? 'font-mono' : ''} ${c.role === 'ignore' ? 'opacity-50' : ''}`}>
+                    <span
+                      key={i}
+                      role="cell"
+                      title={row.cells[i]}
+                      className={`truncate px-2 ${c.role === 'number' || c.role === 'name' ? 'font-mono' : ''} ${c.role === 'ignore' ? 'opacity-50' : ''}`}
+                    >
                       {row.cells[i]}
                     </span>
                   ))}
@@ -103,13 +160,21 @@ function Became({ terminals, packageName, taken }: { terminals: Terminal[]; pack
   const doubts = terminals.flatMap((t) => t.doubts);
   return (
     <>
-      <span className="font-mono text-muted">{terminals.length === 1 ? (first.numbers[packageName] ?? '–') : `${terminals.length} terminals`}</span>
-      <PinName name={terminals.length === 1 ? first.name : `${first.name} … ${terminals.at(-1)!.name}`} activeLow={!!first.activeLow} />
+      <span className="font-mono text-muted">
+        {terminals.length === 1 ? (first.numbers[packageName] ?? '–') : `${terminals.length} terminals`}
+      </span>
+      <PinName
+        name={terminals.length === 1 ? first.name : `${first.name} … ${terminals.at(-1)!.name}`}
+        activeLow={!!first.activeLow}
+      />
       <span className="flex items-center gap-1">
         <TypeMark type={first.type} /> {first.type}
       </span>
       {doubts.length > 0 ? (
-        <span className="truncate border-b-2 border-amber-line bg-amber-wash px-1 text-[12px]" title={doubts[0]!.reason}>
+        <span
+          className="truncate border-b-2 border-amber-line bg-amber-wash px-1 text-[12px]"
+          title={doubts[0]!.reason}
+        >
           {doubts.length === 1 ? 'in doubt' : `${doubts.length} doubts`}
         </span>
       ) : (

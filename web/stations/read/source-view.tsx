@@ -26,29 +26,53 @@ export function SourceView() {
   const lines = useMemo(() => (text ?? '').split(/\r\n?|\n/), [text]);
   const pinsOfLine = useMemo(() => {
     const map = new Map<number, string[]>();
-    for (const p of part.pins) if (p.origin?.line && p.origin.source === source?.digest) map.set(p.origin.line, [...(map.get(p.origin.line) ?? []), p.id]);
+    for (const p of part.pins)
+      if (p.origin?.line && p.origin.source === source?.digest)
+        map.set(p.origin.line, [...(map.get(p.origin.line) ?? []), p.id]);
     return map;
   }, [part.pins, source]);
   const lit = new Set(selection.flatMap((id) => pins.get(id)?.origin?.line ?? []));
   const scroller = useRef<HTMLDivElement>(null);
-  // eslint-disable-next-line react-hooks/incompatible-library
-  const list = useVirtualizer({ count: lines.length, getScrollElement: () => scroller.current, estimateSize: () => ROW, overscan: 20 });
+   
+  const list = useVirtualizer({
+    count: lines.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => ROW,
+    overscan: 20,
+  });
   const focusLine = pins.get(selection.at(-1) ?? '')?.origin?.line;
   useEffect(() => {
     if (focusLine !== undefined) list.scrollToIndex(focusLine - 1, { align: 'auto' });
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [focusLine]);
 
-  if (!source) return <Empty title="These pins were set by hand">No source is kept with this part. Paste or drop a pin table to read one.</Empty>;
+  if (!source)
+    return (
+      <Empty title="These pins were set by hand">
+        No source is kept with this part. Paste or drop a pin table to read one.
+      </Empty>
+    );
   if (text === undefined) return <p className="p-6 text-muted">Fetching the source…</p>;
-  if (text === null) return <Empty title="The source is not in this browser">{source.name} was read elsewhere. Read it again here and its lines are shown beside the pins.</Empty>;
+  if (text === null)
+    return (
+      <Empty title="The source is not in this browser">
+        {source.name} was read elsewhere. Read it again here and its lines are shown beside the pins.
+      </Empty>
+    );
   return (
     <div className="flex h-full flex-col px-4 pb-3">
       <p className="mb-1 text-[13px] text-muted">
-        <strong className="text-ink">{source.name}</strong>, {lines.length} lines. Choose a line or a pin to see where it came from.
+        <strong className="text-ink">{source.name}</strong>, {lines.length} lines. Choose a line or a pin to see where
+        it came from.
       </p>
-      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-      <div ref={scroller} role="region" aria-label="Source" tabIndex={0} className="min-h-0 flex-1 overflow-auto rounded-lg border border-line bg-surface py-2">
+      {}
+      <div
+        ref={scroller}
+        role="region"
+        aria-label="Source"
+        tabIndex={0}
+        className="min-h-0 flex-1 overflow-auto rounded-lg border border-line bg-surface py-2"
+      >
         <div className="relative min-w-max" style={{ height: list.getTotalSize() }}>
           {list.getVirtualItems().map((item) => {
             const line = item.index + 1;
@@ -65,7 +89,9 @@ export function SourceView() {
                 style={{ transform: `translateY(${item.start}px)`, height: ROW }}
                 className={`absolute inset-x-0 flex items-center text-left font-mono text-[13px] whitespace-pre ${isLit ? 'bg-green-wash' : doubtful ? 'bg-amber-wash' : own ? 'hover:bg-sunken' : 'text-muted'}`}
               >
-                <span className="w-14 shrink-0 border-r border-line pr-2 text-right text-[12px] text-muted">{line}</span>
+                <span className="w-14 shrink-0 border-r border-line pr-2 text-right text-[12px] text-muted">
+                  {line}
+                </span>
                 <span className="px-3">{lines[item.index]}</span>
               </button>
             );

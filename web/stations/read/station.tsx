@@ -49,7 +49,13 @@ export function ReadStation() {
   useEffect(() => {
     if (!source) return;
     let stale = false;
-    const { result, cancel } = cancellable<Result<Proposal>>((core) => core.readText(source.text, { file: source.name, ...(roles ? { roles } : {}), ...(packageName === undefined ? {} : { package: packageName }) }));
+    const { result, cancel } = cancellable<Result<Proposal>>((core) =>
+      core.readText(source.text, {
+        file: source.name,
+        ...(roles ? { roles } : {}),
+        ...(packageName === undefined ? {} : { package: packageName }),
+      }),
+    );
     setBusy(() => cancel);
     void result.then((read) => {
       if (stale) return;
@@ -71,32 +77,62 @@ export function ReadStation() {
     const digest = await keepSource(source.name, source.text);
     const titled = fromTitle(part, source.text);
     const edits = [
-      ...(titled.description !== part.description || titled.name !== part.name ? [{ kind: 'setFields' as const, set: { name: titled.name, description: titled.description } }] : []),
+      ...(titled.description !== part.description || titled.name !== part.name
+        ? [{ kind: 'setFields' as const, set: { name: titled.name, description: titled.description } }]
+        : []),
       takeProposal(part, proposal, { digest, name: source.name, kind: 'text' }),
     ];
     act(edited({ kind: 'batch', title: `take ${proposal.terminals.length} pins`, edits }));
     act(packageChosen(null));
     const open = proposal.terminals.reduce((n, t) => n + t.doubts.length, 0);
-    act(say(`Took ${terminalsIn(proposal).length} terminals from ${source.name}${open > 0 ? `, ${open} in doubt` : ''}.`));
+    act(
+      say(`Took ${terminalsIn(proposal).length} terminals from ${source.name}${open > 0 ? `, ${open} in doubt` : ''}.`),
+    );
     setSource(undefined);
     setPasting(false);
   };
 
   const takeFiles = async ([file]: File[]) => {
     if (!file) return;
-    if (file.size > 40_000_000) return setProblems([{ code: 'input-large', params: { size: Math.round(file.size / 1e6), limit: 4 }, at: { file: file.name } }]);
+    if (file.size > 40_000_000)
+      return setProblems([
+        { code: 'input-large', params: { size: Math.round(file.size / 1e6), limit: 4 }, at: { file: file.name } },
+      ]);
     setSource({ text: await readFileText(file), name: file.name });
   };
   const choose = () => void chooseFiles('.csv,.tsv,.txt,.md,text/*').then(takeFiles);
 
   useEffect(() => {
-    const next = proposal ? 'Next: look it over and take it' : part.pins.length === 0 ? 'Next: paste or drop a pin table' : doubts.length > 0 ? `Next: ${doubts.length} ${doubts.length === 1 ? 'doubt' : 'doubts'}. Press N` : 'Next: arrange the pins. Alt+2';
+    const next = proposal
+      ? 'Next: look it over and take it'
+      : part.pins.length === 0
+        ? 'Next: paste or drop a pin table'
+        : doubts.length > 0
+          ? `Next: ${doubts.length} ${doubts.length === 1 ? 'doubt' : 'doubts'}. Press N`
+          : 'Next: arrange the pins. Alt+2';
     act(nextSet({ next, note: proposal ? `${terminalsIn(proposal).length} terminals read` : '' }));
   }, [act, proposal, part.pins.length, doubts.length]);
 
   useCommands([
-    { id: 'take', title: 'Take the table as read', key: 'Alt+Enter', group: 'Read', can: () => proposal !== null && !readOnly, run: () => void take() },
-    { id: 'paste', title: 'Paste a pin table', key: 'Alt+V', group: 'Read', can: () => !readOnly, run: () => { setSource(undefined); setPasting(true); } },
+    {
+      id: 'take',
+      title: 'Take the table as read',
+      key: 'Alt+Enter',
+      group: 'Read',
+      can: () => proposal !== null && !readOnly,
+      run: () => void take(),
+    },
+    {
+      id: 'paste',
+      title: 'Paste a pin table',
+      key: 'Alt+V',
+      group: 'Read',
+      can: () => !readOnly,
+      run: () => {
+        setSource(undefined);
+        setPasting(true);
+      },
+    },
     { id: 'file', title: 'Read a pin table from a file…', group: 'Read', can: () => !readOnly, run: choose },
   ]);
 
@@ -107,7 +143,8 @@ export function ReadStation() {
         {proposal && source ? (
           <>
             <span className="rounded-md border border-green bg-surface px-2.5 py-1">
-              <strong>{source.name}</strong> <span className="text-muted">{terminalsIn(proposal).length} terminals</span>
+              <strong>{source.name}</strong>{' '}
+              <span className="text-muted">{terminalsIn(proposal).length} terminals</span>
             </span>
             <Button tone="main" keyName="Alt+Enter" disabled={readOnly} onClick={() => void take()}>
               Take {terminalsIn(proposal).length} terminals
@@ -139,7 +176,12 @@ export function ReadStation() {
             onPackage={setPackageName}
           />
         ) : empty ? (
-          <PasteBox start={source?.text ?? ''} onText={(text) => setSource({ text, name: 'pasted text' })} onChoose={choose} disabled={readOnly} />
+          <PasteBox
+            start={source?.text ?? ''}
+            onText={(text) => setSource({ text, name: 'pasted text' })}
+            onChoose={choose}
+            disabled={readOnly}
+          />
         ) : (
           <SourceView />
         )}
@@ -152,8 +194,13 @@ export function ReadStation() {
 function Problems({ problems }: { problems: Problem[] }) {
   if (problems.length === 0) return null;
   return (
-    <div role="alert" className="mx-4 mb-2 max-h-32 shrink-0 overflow-y-auto rounded-md border border-amber-line bg-amber-wash px-3 py-1.5 text-[13px]">
-      <p className="font-semibold">{problems.length === 1 ? 'One thing to look at' : `${problems.length} things to look at`}</p>
+    <div
+      role="alert"
+      className="mx-4 mb-2 max-h-32 shrink-0 overflow-y-auto rounded-md border border-amber-line bg-amber-wash px-3 py-1.5 text-[13px]"
+    >
+      <p className="font-semibold">
+        {problems.length === 1 ? 'One thing to look at' : `${problems.length} things to look at`}
+      </p>
       <ul>
         {problems.slice(0, 40).map((p, i) => (
           <li key={i}>{sayProblem(p)}</li>

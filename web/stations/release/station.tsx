@@ -24,10 +24,10 @@ export function ReleaseStation() {
   const readOnly = useStore((s) => s.part.readOnly);
   const doubts = useStore(selectDoubts);
   const suggested = useMemo(() => suggestVersion(part), [part]);
-  const [version, setVersion] = useState(suggested);
+  const [typed, setVersion] = useState<string | null>(null);
+  const version = typed ?? suggested;
   const [note, setNote] = useState('');
   const [problems, setProblems] = useState<Problem[]>([]);
-  useEffect(() => setVersion(suggested), [suggested]);
 
   const errors = checks?.findings.filter((f) => f.severity === 'error') ?? [];
   const last = latestRelease(part);
@@ -35,7 +35,16 @@ export function ReleaseStation() {
   const unchanged = last?.digest === digest;
   const blocked = errors.length > 0 || doubts.length > 0 || part.pins.length === 0;
   useEffect(() => {
-    act(nextSet({ next: blocked ? `Next: ${errors.length} ${errors.length === 1 ? 'error' : 'errors'} to settle. Alt+4` : unchanged ? 'Released as it stands' : 'Next: say what this release is', note: '' }));
+    act(
+      nextSet({
+        next: blocked
+          ? `Next: ${errors.length} ${errors.length === 1 ? 'error' : 'errors'} to settle. Alt+4`
+          : unchanged
+            ? 'Released as it stands'
+            : 'Next: say what this release is',
+        note: '',
+      }),
+    );
   }, [act, blocked, errors.length, unchanged]);
 
   const release = () => {
@@ -45,13 +54,29 @@ export function ReleaseStation() {
     act(edited({ kind: 'addRelease', release: made.value }));
     act(say(`Released ${part.name} ${made.value.version}.`));
     setNote('');
+    setVersion(null);
     void saveNow();
   };
-  const bundle = async (r: Release) => download(`${fileName(part.name)}-${r.version}.zip`, await core.bundle(r), 'application/zip');
+  const bundle = async (r: Release) =>
+    download(`${fileName(part.name)}-${r.version}.zip`, await core.bundle(r), 'application/zip');
 
   useCommands([
-    { id: 'release', title: 'Release the part', key: 'Alt+Enter', group: 'Release', can: () => !blocked && !readOnly, run: release },
-    { id: 'bundle', title: 'Download the latest bundle', key: 'B', group: 'Release', can: () => last !== undefined, run: () => void bundle(last!) },
+    {
+      id: 'release',
+      title: 'Release the part',
+      key: 'Alt+Enter',
+      group: 'Release',
+      can: () => !blocked && !readOnly,
+      run: release,
+    },
+    {
+      id: 'bundle',
+      title: 'Download the latest bundle',
+      key: 'B',
+      group: 'Release',
+      can: () => last !== undefined,
+      run: () => void bundle(last!),
+    },
   ]);
 
   const sorted = [...part.releases].sort((a, b) => compareVersions(b.version, a.version));
@@ -59,10 +84,18 @@ export function ReleaseStation() {
     <div className="h-full overflow-y-auto px-5 py-4">
       <div className="mx-auto grid max-w-4xl grid-cols-[1fr_340px] gap-6 max-[1150px]:grid-cols-1">
         <section aria-label="New release" className="rounded-lg border border-line bg-surface p-4">
-          <h1 className="mb-1 text-lg font-bold">{unchanged ? `Version ${last.version} is what stands here` : last ? 'Release what has changed' : 'Release the part'}</h1>
+          <h1 className="mb-1 text-lg font-bold">
+            {unchanged
+              ? `Version ${last.version} is what stands here`
+              : last
+                ? 'Release what has changed'
+                : 'Release the part'}
+          </h1>
           <p className="mb-3 text-[13px] text-muted">
-            A release is frozen: {part.pins.length} pins, {part.units.length} units, {part.packages.length} {part.packages.length === 1 ? 'package' : 'packages'}
-            {part.models.length > 0 ? ', one model' : ''}, under the digest <span className="font-mono">{digest.slice(0, 12)}…</span>
+            A release is frozen: {part.pins.length} pins, {part.units.length} units, {part.packages.length}{' '}
+            {part.packages.length === 1 ? 'package' : 'packages'}
+            {part.models.length > 0 ? ', one model' : ''}, under the digest{' '}
+            <span className="font-mono">{digest.slice(0, 12)}…</span>
           </p>
           {blocked ? (
             <div role="alert" className="mb-3 rounded-md border border-brick bg-brick-wash px-3 py-2">
@@ -71,7 +104,10 @@ export function ReleaseStation() {
                 {part.pins.length === 0 ? <li>The part has no pins.</li> : null}
                 {doubts.length > 0 ? (
                   <li>
-                    {doubts.length} {doubts.length === 1 ? 'doubt is' : 'doubts are'} open. <Link className="text-green underline" to={`/part/${id}/read`}>Settle them in Read</Link>
+                    {doubts.length} {doubts.length === 1 ? 'doubt is' : 'doubts are'} open.{' '}
+                    <Link className="text-green underline" to={`/part/${id}/read`}>
+                      Settle them in Read
+                    </Link>
                   </li>
                 ) : null}
                 {errors.slice(0, 5).map((f) => (
@@ -98,16 +134,33 @@ export function ReleaseStation() {
                 <label htmlFor="version" className="mb-0.5 block text-[12px] text-muted">
                   Version
                 </label>
-                <input id="version" value={version} onChange={(e) => setVersion(e.target.value)} className="w-full rounded-md border border-line px-2 py-1 font-mono" />
+                <input
+                  id="version"
+                  value={version}
+                  onChange={(e) => setVersion(e.target.value)}
+                  className="w-full rounded-md border border-line px-2 py-1 font-mono"
+                />
               </div>
               <div>
                 <label htmlFor="note" className="mb-0.5 block text-[12px] text-muted">
                   What this release is
                 </label>
-                <input id="note" value={note} onChange={(e) => setNote(e.target.value)} placeholder={last ? 'What has changed since, and for whom' : 'First release, for …'} className="w-full rounded-md border border-line px-2 py-1" />
+                <input
+                  id="note"
+                  value={note}
+                  onChange={(e) => setNote(e.target.value)}
+                  placeholder={last ? 'What has changed since, and for whom' : 'First release, for …'}
+                  className="w-full rounded-md border border-line px-2 py-1"
+                />
               </div>
             </div>
-            <p className="mb-3 text-[12.5px] text-muted">{last ? (suggested.endsWith('.0') ? 'Suggested: a new first figure, because pins or connect points changed and boards drawn with the old symbol would differ.' : 'Suggested: the next second figure, because no pin and no connect point changed.') : 'Suggested: 1.0, the first.'}</p>
+            <p className="mb-3 text-[12.5px] text-muted">
+              {last
+                ? suggested.endsWith('.0')
+                  ? 'Suggested: a new first figure, because pins or connect points changed and boards drawn with the old symbol would differ.'
+                  : 'Suggested: the next second figure, because no pin and no connect point changed.'
+                : 'Suggested: 1.0, the first.'}
+            </p>
             {problems.map((p) => (
               <p key={p.code} role="alert" className="mb-2 text-[13px] text-brick">
                 {sayProblem(p)}
@@ -135,7 +188,12 @@ export function ReleaseStation() {
               </li>
             ))}
           </ol>
-          {sorted.length === 0 ? <p className="text-[13px] text-muted">The bundle holds the part file, an SVG per unit, the pin list, the SPICE library and a manifest with their digests.</p> : null}
+          {sorted.length === 0 ? (
+            <p className="text-[13px] text-muted">
+              The bundle holds the part file, an SVG per unit, the pin list, the SPICE library and a manifest with their
+              digests.
+            </p>
+          ) : null}
         </section>
       </div>
     </div>

@@ -8,7 +8,7 @@ export type Gesture =
   | { state: 'idle' }
   | { state: 'pointing'; pin: string; port: string; unit: string; x: number; y: number }
   | { state: 'dragging'; pin: string; port: string; unit: string; target: Target | undefined }
-  | { state: 'pressing'; x: number; y: number; add: boolean }
+  | { state: 'pressing'; x: number; y: number; add: boolean; onUnit: boolean }
   | { state: 'boxing'; x1: number; y1: number; x2: number; y2: number; add: boolean }
   | { state: 'panning'; x: number; y: number };
 

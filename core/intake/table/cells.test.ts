@@ -1,0 +1,153 @@
+import { readActiveLow } from './active-low';
+import { packageIn, roleOfHeading } from './headings';
+import { alternatesIn, cleanName, expandNames, findVectors, listAlternates } from './names';
+import { readNumberCell } from './numbers';
+
+describe('number cells', () => {
+  it.each<[string, string[]]>([
+    ['7', ['7']],
+    ['A1', ['A1']],
+    ['AB12', ['AB12']],
+    ['5, 12, 31', ['5', '12', '31']],
+    ['5,12,31', ['5', '12', '31']],
+    ['5; 12', ['5', '12']],
+    ['1 2 3', ['1', '2', '3']],
+    ['3 and 4', ['3', '4']],
+    ['10–13', ['10', '11', '12', '13']],
+    ['10-13', ['10', '11', '12', '13']],
+    ['10 - 13', ['10', '11', '12', '13']],
+    ['10 to 13', ['10', '11', '12', '13']],
+    ['10..12', ['10', '11', '12']],
+    ['13-10', ['13', '12', '11', '10']],
+    ['1-2, 5', ['1', '2', '5']],
+    ['A1-A3', ['A1', 'A2', 'A3']],
+    ['A1 to A3', ['A1', 'A2', 'A3']],
+    ['A1, B2, C3', ['A1', 'B2', 'C3']],
+    ['5(1)', ['5']],
+    ['5²', ['5']],
+    ['12*', ['12']],
+    ['MP1', ['MP1']],
+    ['EP (33)', ['33']],
+  ])('%s', (text, numbers) => expect(readNumberCell(text)).toEqual({ kind: 'list', numbers }));
+  it.each(['', '-', '–', '—', 'n/a', 'N.A.', 'none', 'x'])('“%s” is none', (text) =>
+    expect(readNumberCell(text)).toEqual({ kind: 'none' }),
+  );
+  it.each(['EP', 'PAD', 'Exposed pad', 'exposed thermal pad', 'Thermal pad', 'EPAD'])('%s is an exposed pad', (text) =>
+    expect(readNumberCell(text)).toEqual({ kind: 'pad' }),
+  );
+  it.each(['3.3', 'Supply voltage', '2.7 V', 'A1-B3', '1-99999', 'D[7:0]'])('“%s” is no number', (text) =>
+    expect(readNumberCell(text)).toEqual({ kind: 'unread' }),
+  );
+});
+
+describe('names', () => {
+  const notes = { marks: new Set(['1', '*']), vectors: new Set(['D']) };
+  it.each<[string, string]>([
+    ['VDD(1)', 'VDD'],
+    ['VDD (1)', 'VDD'],
+    ['VDD¹', 'VDD'],
+    ['VDD†', 'VDD'],
+    ['OUT*', 'OUT'],
+    ['D(0)', 'D(0)'],
+    ['  A   B ', 'A B'],
+    ['V+', 'V+'],
+    ['DATA[3]', 'DATA[3]'],
+    ['C\u0305S\u0305', 'CS'],
+  ])('cleans %s to %s', (text, name) => expect(cleanName(text, notes).name).toBe(name));
+  it('sees an overbar', () => expect(cleanName('C\u0305S\u0305', notes).overbar).toBe(true));
+  it('doubts a mark that no footnote explains', () =>
+    expect(cleanName('IN(2)', notes)).toMatchObject({ name: 'IN', unsure: 'IN(2)' }));
+  it('knows a vector by several indices', () => expect([...findVectors(['D(0)', 'D(1)', 'A(1)'])]).toEqual(['D']));
+
+  it.each<[string, number, string[]]>([
+    ['D0–D3', 4, ['D0', 'D1', 'D2', 'D3']],
+    ['D0-D3', 4, ['D0', 'D1', 'D2', 'D3']],
+    ['D0 to D3', 4, ['D0', 'D1', 'D2', 'D3']],
+    ['D3..D0', 4, ['D3', 'D2', 'D1', 'D0']],
+    ['D[3:0]', 4, ['D3', 'D2', 'D1', 'D0']],
+    ['DQ<0:1>', 2, ['DQ0', 'DQ1']],
+    ['A(1:0)_N', 2, ['A1_N', 'A0_N']],
+    ['IN0P–IN2P', 3, ['IN0P', 'IN1P', 'IN2P']],
+    ['D0-3', 4, ['D0', 'D1', 'D2', 'D3']],
+    ['D0-3', 1, ['D0-3']],
+    ['A, B, C', 3, ['A', 'B', 'C']],
+    ['A/B', 2, ['A', 'B']],
+    ['PA0/ADC0', 1, ['PA0/ADC0']],
+    ['USB_D-', 1, ['USB_D-']],
+    ['VSS', 3, ['VSS']],
+  ])('expands %s over %i numbers', (cell, numbers, names) => expect(expandNames(cell, numbers)).toEqual(names));
+
+  it.each<[string, string[]]>([
+    ['PA0/ADC0/TIM1', ['ADC0', 'TIM1']],
+    ['R/W', []],
+    ['/CS', []],
+    ['VDD', []],
+  ])('finds the alternates of %s', (name, list) => expect(alternatesIn(name)).toEqual(list));
+  it('reads a column of alternates', () => expect(listAlternates('ADC0, TIM1; –')).toEqual(['ADC0', 'TIM1']));
+});
+
+describe('active low', () => {
+  const names = new Set(['TX_P', 'TX_N', 'CK_N', 'OUT_A', 'OUT_B', 'RESET_N']);
+  it.each<[string, string, boolean]>([
+    ['CS#', '', true],
+    ['/CS', '', true],
+    ['nRESET', 'Reset input', true],
+    ['RESET_N', '', true],
+    ['SPI1_CS_N', '', true],
+    ['IRQ_B', 'Interrupt', true],
+    ['CS', 'Chip select, active low', true],
+    ['RESET', 'Active-low reset input', true],
+    ['OE*', 'Output enable', true],
+    ['TX_N', 'Negative output', false],
+    ['OUT_B', 'Output of channel B', false],
+    ['CLK', 'Clock', false],
+    ['EN', 'Enable, active high', false],
+  ])('%s (%s) is %s', (name, description, activeLow) =>
+    expect(readActiveLow(name, false, description, names).activeLow).toBe(activeLow),
+  );
+  it.each<[string, string]>([
+    ['DATA_N', 'Data'],
+    ['RESET_N', 'Reset, active high'],
+    ['POL', 'Selects active-low mode of the output'],
+  ])('asks about %s (%s)', (name, description) =>
+    expect(readActiveLow(name, false, description, names).unsure).toBeDefined(),
+  );
+  it('believes an overbar', () =>
+    expect(readActiveLow('X', true, '', names)).toEqual({ activeLow: true, because: 'overbar' }));
+});
+
+describe('headings', () => {
+  it.each<[string, ReturnType<typeof roleOfHeading>]>([
+    ['Pin No.', 'number'],
+    ['BALL', 'ambiguous'],
+    ['Pin(s)', 'ambiguous'],
+    ['Symbol', 'name'],
+    ['I/O', 'type'],
+    ['Pin Type²', 'type'],
+    ['Functional Description', 'description'],
+    ['Function', 'ambiguous'],
+    ['Alternate functions', 'alternates'],
+    ['Supply domain', 'rail'],
+    ['Bank', 'group'],
+    ['Active level', 'activeLow'],
+    ['Minimum', undefined],
+    ['', undefined],
+  ])('“%s”', (text, role) => expect(roleOfHeading(text)).toBe(role));
+
+  it.each<[string, string | undefined, number | undefined]>([
+    ['SO-14', 'SO-14', 14],
+    ['TSSOP20', 'TSSOP20', 20],
+    ['48-QFN', '48-QFN', 48],
+    ['LQFP 64', 'LQFP 64', 64],
+    ['SOT-23-5', 'SOT-23-5', 5],
+    ['SOT-23', 'SOT-23', undefined],
+    ['SO-8-EP', 'SO-8-EP', 8],
+    ['BGA-484 array', 'BGA-484', 484],
+    ['DIP', 'DIP', undefined],
+    ['from 4 to 7', undefined, undefined],
+    ['VDD', undefined, undefined],
+  ])('the package in “%s”', (text, name, count) => {
+    expect(packageIn(text)?.name).toBe(name);
+    expect(packageIn(text)?.count).toBe(count);
+  });
+});

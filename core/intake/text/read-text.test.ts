@@ -1,0 +1,293 @@
+import fc from 'fast-check';
+import { sayProblem } from '../../part';
+import { byNumber, read, refused } from '../../test/samples';
+import { readText, terminalsIn } from '..';
+
+/** The same five rows in every layout that people paste. */
+const LAYOUTS: [string, string][] = [
+  [
+    'commas',
+    'Pin,Name,Type,Description\n1,VDD,P,Supply voltage\n2,GND,G,Ground\n3,IN+,I,"Positive input, buffered"\n4,IN-,I,Negative input\n5,OUT,O,Output of the buffer\n',
+  ],
+  [
+    'semicolons',
+    'Pin;Name;Type;Description\n1;VDD;P;Supply voltage\n2;GND;G;Ground\n3;IN+;I;Positive input, buffered\n4;IN-;I;Negative input\n5;OUT;O;Output of the buffer\n',
+  ],
+  [
+    'tabs',
+    'Pin\tName\tType\tDescription\n1\tVDD\tP\tSupply voltage\n2\tGND\tG\tGround\n3\tIN+\tI\tPositive input, buffered\n4\tIN-\tI\tNegative input\n5\tOUT\tO\tOutput of the buffer',
+  ],
+  [
+    'bars',
+    '| Pin | Name | Type | Description |\n|-----|------|------|---|\n| 1 | VDD | P | Supply voltage |\n| 2 | GND | G | Ground |\n| 3 | IN+ | I | Positive input, buffered |\n| 4 | IN- | I | Negative input |\n| 5 | OUT | O | Output of the buffer |',
+  ],
+  [
+    'blanks',
+    'Pin  Name  Type  Description\n1    VDD   P     Supply voltage\n2    GND   G     Ground\n3    IN+   I     Positive input, buffered\n4    IN-   I     Negative input\n5    OUT   O     Output of the buffer',
+  ],
+  [
+    'single blanks',
+    'Pin Name Type Description\n1 VDD P Supply voltage\n2 GND G Ground\n3 IN+ I Positive input, buffered\n4 IN- I Negative input\n5 OUT O Output of the buffer',
+  ],
+  [
+    'columns in another order',
+    'Description;I/O;Symbol;No.\nSupply voltage;P;VDD;1\nGround;G;GND;2\nPositive input, buffered;I;IN+;3\nNegative input;I;IN-;4\nOutput of the buffer;O;OUT;5',
+  ],
+  [
+    'old Mac line ends',
+    'Pin,Name,Type,Description\r1,VDD,P,Supply voltage\r2,GND,G,Ground\r3,IN+,I,"Positive input, buffered"\r4,IN-,I,Negative input\r5,OUT,O,Output of the buffer',
+  ],
+  [
+    'a byte order mark and a title',
+    '\uFEFFTF0001 buffer, 5 leads\n\nPin,Name,Type,Description\r\n1,VDD,P,Supply voltage\r\n2,GND,G,Ground\r\n3,IN+,I,"Positive input, buffered"\r\n4,IN-,I,Negative input\r\n5,OUT,O,Output of the buffer\r\n',
+  ],
+  [
+    'a quoted cell over two lines',
+    'Pin,Name,Type,Description\n1,VDD,P,"Supply\nvoltage"\n2,GND,G,Ground\n3,IN+,I,"Positive input, buffered"\n4,IN-,I,Negative input\n5,OUT,O,Output of the buffer',
+  ],
+];
+
+it.each(LAYOUTS)('reads a table with %s', (_name, text) => {
+  const proposal = read(text);
+  expect(terminalsIn(proposal).map((t) => [t.numbers[proposal.package], t.name, t.type, t.description])).toEqual([
+    ['1', 'VDD', 'supply-in', 'Supply voltage'],
+    ['2', 'GND', 'ground', 'Ground'],
+    ['3', 'IN+', 'input', 'Positive input, buffered'],
+    ['4', 'IN-', 'input', 'Negative input'],
+    ['5', 'OUT', 'output', 'Output of the buffer'],
+  ]);
+  expect(terminalsIn(proposal).flatMap((t) => t.doubts)).toEqual([]);
+  expect(proposal.problems.map(sayProblem)).toEqual([]);
+  expect(proposal.pairs).toEqual([['3', '4']]);
+});
+
+/** Headings in the wordings of many datasheets. */
+it.each([
+  ['Pin No.', 'Pin Name', 'Pin Type', 'Pin Description'],
+  ['PIN #', 'SIGNAL', 'DIR', 'FUNCTION'],
+  ['Ball', 'Ball Name', 'I/O', 'Purpose'],
+  ['Terminal No.', 'Terminal Name', 'Type(1)', 'Remarks'],
+  ['No.', 'Symbol', 'I/O', 'Functional description'],
+  ['Lead', 'Mnemonic', 'Class', 'Notes'],
+  ['Pad number', 'Designation', 'Direction', 'Comment'],
+  ['Contact', 'Signal name', 'In/Out', 'Meaning'],
+  ['Number', 'Name', 'Kind', 'Details'],
+  ['#', 'Label', 'Electrical type', 'Explanation'],
+])('understands the headings %s, %s, %s, %s', (number, name, type, description) => {
+  const pins = byNumber(
+    read(`${number},${name},${type},${description}\n1,CLK,I,Clock input\n2,Q,O,Data output\n3,GND,G,Ground\n`),
+  );
+  expect(pins['1']).toMatchObject({ name: 'CLK', type: 'input', description: 'Clock input' });
+  expect(pins['2']).toMatchObject({ name: 'Q', type: 'output' });
+});
+
+it.each([
+  ['Pin over names', 'Pin,No.,Type\nCLK,1,I\nQ,2,O\nGND,3,G\n'],
+  ['Terminal over numbers', 'Terminal,Function,Type\n1,CLK,I\n2,Q,O\n3,GND,G\n'],
+  ['no heading at all', '1,CLK,I\n2,Q,O\n3,GND,G\n'],
+  ['no heading, blanks', '1   CLK   I\n2   Q     O\n3   GND   G\n'],
+  ['a heading in two lines', 'Pin,Pin,Pin\nNo.,Name,Type\n1,CLK,I\n2,Q,O\n3,GND,G\n'],
+  [
+    'a heading in two aligned lines',
+    'Pin   Pin    Pin\nNo.   Name   Type\n1     CLK    I\n2     Q      O\n3     GND    G\n',
+  ],
+  ['a heading that comes again', 'Pin,Name,Type\n1,CLK,I\n2,Q,O\nPin,Name,Type\n3,GND,G\n'],
+])('decides by the cells where there is %s', (_name, text) => {
+  expect(terminalsIn(read(text)).map((t) => `${Object.values(t.numbers)[0]} ${t.name} ${t.type}`)).toEqual([
+    '1 CLK input',
+    '2 Q output',
+    '3 GND ground',
+  ]);
+});
+
+describe('groups, continuations and notes', () => {
+  const text = `TF0001 converter, TSSOP-8
+
+Pin  Name   Type  Description
+Analog inputs
+1    AIN    AI    Analog input of the converter, with
+                  a range of 0 V to 2.5 V
+Supplies:
+2    VDD(1) P     Supply voltage
+3    GND    G     Ground
+
+(1) Bypass with 100 nF.
+Note: pins 4 to 8 are not shown.
+`;
+  const proposal = read(text);
+  const pins = byNumber(proposal);
+  it('gives rows the heading that they stand under', () =>
+    expect([pins['1']!.group, pins['2']!.group, pins['3']!.group]).toEqual(['Analog inputs', 'Supplies', 'Supplies']));
+  it('joins a line that goes on with the row above', () =>
+    expect(pins['1']!.description).toBe('Analog input of the converter, with a range of 0 V to 2.5 V'));
+  it('takes footnote marks off', () => expect(pins['2']!.name).toBe('VDD'));
+  it('takes no note for a row', () => expect(terminalsIn(proposal)).toHaveLength(3));
+  it('takes the package from the title and misses its pins', () => {
+    expect(proposal.package).toBe('TSSOP-8');
+    expect(proposal.problems.map(sayProblem).join(' ')).toMatch(/TSSOP-8 should have 8 terminals; 3 were read/);
+  });
+  it('keeps the line of each row', () => expect(pins['2']!.origin).toEqual({ line: 8 }));
+});
+
+it('reads a group column before headings', () => {
+  expect(byNumber(read('Pin,Name,Group\n1,A,Port\n2,B,Port\n'))['2']!.group).toBe('Port');
+});
+
+describe('several packages', () => {
+  const text =
+    'Pin number,,,Name,I/O,Function\nLQFP-64,QFN-48,BGA-64,,,\n1,1,A1,PA0/ADC0,I/O,Port bit\n2,-,B1,PA1,I/O,Port bit\n3,2,C1,VDD,S,Supply\n4,3,n/a,VSS,G,Ground\n';
+  it('takes the first unless another is asked', () => {
+    expect(read(text).packages).toEqual([
+      { name: 'LQFP-64', pinCount: 4 },
+      { name: 'QFN-48', pinCount: 3 },
+      { name: 'BGA-64', pinCount: 3 },
+    ]);
+    expect(read(text).package).toBe('LQFP-64');
+  });
+  it.each(['QFN-48', 'qfn48', '48-QFN', 'QFN 48'])('finds the package by %s', (name) => {
+    const proposal = read(text, { package: name });
+    expect(terminalsIn(proposal).map((t) => t.numbers['QFN-48'])).toEqual(['1', '2', '3']);
+  });
+  it('leaves out what is not bonded out', () =>
+    expect(terminalsIn(read(text, { package: 'QFN-48' })).map((t) => t.name)).toEqual(['PA0/ADC0', 'VDD', 'VSS']));
+  it('refuses a package that is not there', () =>
+    expect(refused(readText(text, { package: 'SO-8', file: 'f.csv' }))[0]).toBe(
+      'f.csv: There is no package "SO-8" in it. It has LQFP-64, QFN-48, BGA-64.',
+    ));
+  it('keeps alternate functions beside the printed name', () =>
+    expect(byNumber(read(text))['1']).toMatchObject({ name: 'PA0/ADC0', alternates: ['ADC0'] }));
+});
+
+describe('what the source has wrong', () => {
+  it.each<[string, string, RegExp]>([
+    ['a number twice', 'Pin,Name,Type\n1,A,I\n1,B,I\n', /line 3: Number 1 stands twice: A, B/],
+    ['a gap', 'Pin,Name,Type\n1,A,I\n2,B,I\n5,C,I\n', /jump from 2 to 5; 3 to 4 are missing/],
+    ['a first number that is missing', 'Pin,Name,Type\n2,A,I\n3,B,I\n', /jump from 0 to 2; 1 is missing/],
+    [
+      'more names than numbers',
+      'Pin,Name,Type\n1-3,D0–D7,I/O\n9,A,I\n10,B,I\n',
+      /line 2: "D0–D7" has 8 names and 3 numbers/,
+    ],
+    ['a quote that is not closed', 'Pin,Name,Type\n1,A,I\n2,"B,I\n', /closing quote/],
+    [
+      'a count that the text gives',
+      '5-pin part\nPin,Name,Type\n1,A,I\n2,B,I\n',
+      /should have 5 terminals; 2 were read/,
+    ],
+    [
+      'control characters',
+      'Pin,Name,Type,Description\n1,A\u0007,I,Input of something\n2,B,I,Input of something\n',
+      /control characters/,
+    ],
+  ])('says %s', (_name, text, says) =>
+    expect(read(text, { file: 'f.csv' }).problems.map(sayProblem).join('\n')).toMatch(says),
+  );
+
+  it('puts a doubt on each number that stands twice', () => {
+    expect(terminalsIn(read('Pin,Name,Type\n1,A,I\n1,B,I\n')).map((t) => t.doubts.map((d) => d.field))).toEqual([
+      ['number'],
+      ['number'],
+    ]);
+  });
+
+  it.each<[string, string, RegExp]>([
+    ['nothing', '  \n\n', /nothing in it/],
+    ['prose', 'The part is small.\nIt has many uses.\n', /No pin table/],
+    ['a table of something else', 'Parameter,Min,Max,Unit\nSupply,2.7,5.5,V\nCurrent,1,2,mA\n', /No pin table/],
+    ['binary', 'PK\u0000\u0001\u0002', /not text/],
+    ['a PDF', '%PDF-1.7\n…', /PDF files are not read yet/],
+    ['an IBIS file', '[IBIS Ver] 5.0\n', /IBIS files are not read yet/],
+    ['too much', 'x'.repeat(10_000_000), /10 MB; 4 MB is the most/],
+  ])('refuses %s with one clear sentence', (_name, text, says) => {
+    const said = refused(readText(text, { file: 'f.txt' }));
+    expect(said).toHaveLength(1);
+    expect(said[0]).toMatch(/^f\.txt: /);
+    expect(said[0]).toMatch(says);
+  });
+});
+
+it('finds the pin table among decoys', () => {
+  const text = `Absolute maximum ratings
+Symbol  Parameter       Min   Max   Unit
+VDD     Supply voltage  -0.3  6     V
+IO      Output current        20    mA
+
+Pin functions
+Pin  Name  Type  Description
+1    VDD   P     Supply voltage
+2    GND   G     Ground
+3    OUT   O     Output
+
+Ordering
+Order code  Package  Quantity
+TF0001-D    SO-8     100
+`;
+  expect(terminalsIn(read(text)).map((t) => t.name)).toEqual(['VDD', 'GND', 'OUT']);
+});
+
+it('lets a person change what a column is', () => {
+  const text = 'Pin,Name,Alias\n1,A,ALPHA\n2,B,BETA\n';
+  expect(byNumber(read(text, { roles: ['number', 'alternates', 'name'] }))['1']).toMatchObject({
+    name: 'ALPHA',
+    alternates: ['A'],
+  });
+  expect(read(text).table!.columns.map((c) => c.role)).toEqual(['number', 'name', 'ignore']);
+});
+
+it('shows each row with what became of it', () => {
+  const { table } = read('Pin,Name,Type\nInputs\n1,A,I\n2,B,I\n');
+  expect(table!.rows.map((r) => [r.line, r.taken])).toEqual([
+    [2, false],
+    [3, true],
+    [4, true],
+  ]);
+});
+
+it('reads 1,200 rows in the order of the source', () => {
+  const rows = Array.from({ length: 1200 }, (_, i) => `${i + 1},IO${i},I/O,Input/output ${i}`);
+  const terminals = terminalsIn(read(`Pin,Name,Type,Description\n${rows.join('\n')}`));
+  expect(terminals).toHaveLength(1200);
+  expect(terminals[1199]).toMatchObject({ name: 'IO1199', type: 'bidirectional', doubts: [] });
+});
+
+it('property: any text is read or refused, never thrown at, and no terminal is without number and name', () => {
+  const cell = fc.oneof(
+    fc.constantFrom(
+      '1',
+      '2',
+      'A1',
+      'VDD',
+      'D0–D7',
+      '10-17',
+      '-',
+      'EP',
+      'I',
+      'Pin',
+      'Name',
+      'Type',
+      '"',
+      '|',
+      '(1)',
+      '<b>',
+    ),
+    fc.string({ maxLength: 12 }),
+  );
+  const table = fc
+    .tuple(
+      fc.constantFrom(',', '\t', ';', '|', '  ', ' '),
+      fc.array(fc.array(cell, { maxLength: 6 }), { maxLength: 14 }),
+    )
+    .map(([d, rows]) => rows.map((r) => r.join(d)).join('\n'));
+  fc.assert(
+    fc.property(fc.oneof(table, fc.string()), (text) => {
+      const result = readText(text);
+      if (!result.ok) return expect(result.problems.length).toBeGreaterThan(0);
+      for (const t of terminalsIn(result.value)) {
+        expect(t.numbers[result.value.package]).toMatch(/\S/);
+        expect(t.name).toMatch(/\S/);
+      }
+      result.value.problems.map(sayProblem);
+    }),
+    { numRuns: 400 },
+  );
+});

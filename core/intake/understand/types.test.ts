@@ -1,0 +1,121 @@
+import type { ElectricalType } from '../../part';
+import { inferType } from './infer-type';
+import { readLegend } from './legend';
+import { findPairs } from './pairs';
+import { evidenceOfCode } from './type-codes';
+
+const none = new Map<string, string>();
+
+/** name, type column, description → type, and whether it must be sure. */
+const SURE: [string, string | undefined, string, ElectricalType][] = [
+  ['CLK', 'I', 'Clock input', 'input'],
+  ['D0', 'I/O', 'Data bus', 'bidirectional'],
+  ['Q', 'O', '', 'output'],
+  ['VDD', 'P', 'Supply voltage', 'supply-in'],
+  ['GND', 'P', 'Ground', 'ground'],
+  ['VSS', 'S', '', 'ground'],
+  ['VDD', 'PWR', '', 'supply-in'],
+  ['AGND', 'G', 'Analog ground', 'ground'],
+  ['REFOUT', 'AO', '2.5 V reference output; bypass to AGND', 'supply-out'],
+  ['VOUT', 'P', 'Regulated output', 'supply-out'],
+  ['VCAP', 'P', 'Output of the core regulator; bypass with 2.2 uF', 'supply-out'],
+  ['CPOUT', 'O', 'Charge-pump output rail', 'supply-out'],
+  ['ALERT', 'O', 'Alert output, open-drain', 'open-drain'],
+  ['INT', 'OD', 'Interrupt request', 'open-drain'],
+  ['DOUT', 'O', 'Serial data output, three-state while CS is high', 'three-state'],
+  ['SDO', 'OZ', 'Serial data output', 'three-state'],
+  ['XIN', 'AI', 'Crystal terminal', 'passive'],
+  ['XOUT', 'AO', 'Crystal oscillator terminal', 'passive'],
+  ['BOOT', 'P', 'Bootstrap capacitor connection', 'passive'],
+  ['ISET', 'I', 'Connect a resistor of 10 kohm to ground', 'passive'],
+  ['LX', 'O', 'Connect the inductor here', 'passive'],
+  ['K1', 'passive', 'Cathode of diode 1', 'passive'],
+  ['NC', '-', 'No internal connection', 'no-connect'],
+  ['NC', 'NC', '', 'no-connect'],
+  ['NC', '', 'Not connected', 'no-connect'],
+  ['DNC', '-', 'Do not connect', 'reserved'],
+  ['TEST', 'I', 'Factory test; tie to ground', 'reserved'],
+  ['RSVD', '', 'Reserved; leave open', 'reserved'],
+  ['PA0', 'I/O', 'General-purpose port', 'bidirectional'],
+  ['OE', 'I', 'Output enable', 'input'],
+  ['EN', 'DI', 'Enable of the output driver', 'input'],
+  ['AIN', 'A', 'Analog input', 'input'],
+  ['VREF', 'A', 'Reference voltage input', 'input'],
+  ['VIN', 'P', 'Input supply of the regulator', 'supply-in'],
+  ['V-', 'P', 'Negative supply', 'supply-in'],
+  ['EP', 'G', 'Exposed pad, connect to ground', 'ground'],
+  ['OUT', 'Output', '', 'output'],
+  ['IN', 'Digital input', '', 'input'],
+  ['SW', 'Bidirectional', '', 'bidirectional'],
+  ['VDDIO', 'Power supply', '', 'supply-in'],
+  ['VDD', undefined, '', 'supply-in'],
+  ['GND', undefined, '', 'ground'],
+  ['OUT', undefined, 'Output of the amplifier', 'output'],
+  ['IN+', undefined, 'Non-inverting input', 'input'],
+];
+
+it.each(SURE)('%s, type “%s”, “%s” is %s, without a doubt', (name, code, description, type) => {
+  const found = inferType(name, code, description, none);
+  expect(found.type).toBe(type);
+  expect(found.doubt).toBeUndefined();
+  expect(found.because).not.toBe('');
+});
+
+/** What speaks against itself or says too little must be asked, whatever is concluded. */
+const ASKED: [string, string | undefined, string][] = [
+  ['GND', 'I', ''],
+  ['VCC', 'I', 'Positive'],
+  ['NC', 'O', ''],
+  ['GAIN', '', 'Gain strap; see Table 9'],
+  ['FOO', '', ''],
+  ['FOO', undefined, ''],
+  ['BAR', 'QQ', 'Does something'],
+  ['CTRL', 'O', 'Control input of the switch'],
+  ['SDA', 'I/O', 'Serial data, open-drain'],
+  ['X7', 'A', ''],
+];
+
+it.each(ASKED)('%s, type “%s”, “%s” is asked, with candidates', (name, code, description) => {
+  const { doubt } = inferType(name, code, description, none);
+  expect(doubt?.reason).toMatch(/\.$/);
+  expect(doubt?.candidates?.length).toBeGreaterThan(1);
+});
+
+it('says unspecified only where nothing tells', () => expect(inferType('FOO', '', '', none).type).toBe('unspecified'));
+
+describe('a legend of the document', () => {
+  const legend = readLegend([
+    'AI = analog input, DOZ = three-state output, P = passive',
+    'X: crystal terminal; Y: ground',
+  ]);
+  it.each<[string, string, ElectricalType]>([
+    ['K', 'P', 'passive'],
+    ['DO', 'DOZ', 'three-state'],
+    ['Z1', 'Y', 'ground'],
+  ])('outweighs the usual meaning: %s with %s is %s', (name, code, type) =>
+    expect(inferType(name, code, '', legend).type).toBe(type),
+  );
+  it('is not read out of prose', () =>
+    expect(readLegend(['Note: keep the pad open', 'Remark: see page 3'])).toEqual(new Map()));
+  it('gives its words as the reason', () =>
+    expect(evidenceOfCode('AI', legend)[0]!.because).toBe('code AI = “analog input”'));
+});
+
+describe('pairs', () => {
+  it.each<[string[], [string, string][]]>([
+    [['IN+', 'IN-'], [['IN+', 'IN-']]],
+    [['AIN1−', 'AIN1+'], [['AIN1+', 'AIN1−']]],
+    [['TX_P', 'TX_N', 'RX_P'], [['TX_P', 'TX_N']]],
+    [['INP', 'INN'], [['INP', 'INN']]],
+    [
+      ['L0P', 'L0N', 'L1P', 'L1N'],
+      [
+        ['L0P', 'L0N'],
+        ['L1P', 'L1N'],
+      ],
+    ],
+    [['TXP0', 'TXN0'], [['TXP0', 'TXN0']]],
+    [['USB_DP', 'USB_DM'], [['USB_DP', 'USB_DM']]],
+    [['CLK', 'CLR'], []],
+  ])('of %j', (names, pairs) => expect(findPairs(names)).toEqual(pairs));
+});
