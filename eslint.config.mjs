@@ -23,13 +23,7 @@ const outsideCore = [
 
 export default tseslint.config(
   {
-    ignores: [
-      'dist/**',
-      'node_modules/**',
-      'test-results/**',
-      'playwright-report/**',
-      'core/intake/text/papaparse.d.ts',
-    ],
+    ignores: ['dist/**', 'node_modules/**', 'test-results/**', 'playwright-report/**', 'core/intake/text/papaparse.d.ts'],
   },
   ...tseslint.configs.recommended,
   {
@@ -71,10 +65,7 @@ export default tseslint.config(
         'setTimeout',
         'Date',
       ],
-      'no-restricted-properties': [
-        'error',
-        { object: 'Math', property: 'random', message: 'Same input, same output.' },
-      ],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Same input, same output.' }],
     },
   },
   {

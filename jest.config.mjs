@@ -1,7 +1,7 @@
 export default {
   testMatch: ['<rootDir>/{core,cli,server,web,demo}/**/*.test.ts'],
   transform: {
-    '^.+\\.(ts|tsx|mjs)$': [
+    '^.+\\.[tjm]+sx?$': [
       '@swc/jest',
       {
         jsc: {

@@ -19,8 +19,7 @@ export function must<T>(result: Result<T>, file?: string): T {
 export function refusalOf(problems: readonly Problem[], file?: string): Refusal {
   const [first, ...rest] = problems;
   const more = rest.length > 0 ? ` (and ${rest.length} more)` : '';
-  const placed =
-    first!.at?.file === undefined && file !== undefined ? { ...first!, at: { ...first!.at, file } } : first!;
+  const placed = first!.at?.file === undefined && file !== undefined ? { ...first!, at: { ...first!.at, file } } : first!;
   // Formats that are not read yet are wrong usage of this version, not a fault of the file.
   return new Refusal(sayProblem(placed) + more, first!.code === 'input-format' ? 2 : 1);
 }

@@ -66,9 +66,7 @@ export function joinModel(part: Part, fileName: string, source: string, chosen: 
 const hurried = (part: Part): Part['units'] =>
   part.units.map((u, i) => {
     const [lost, ...rest] = Object.entries(u.binding);
-    return i === 0 && lost
-      ? { ...u, binding: Object.fromEntries(rest.map(([port, pin], k) => [port, k === 6 ? rest[5]![1] : pin])) }
-      : u;
+    return i === 0 && lost ? { ...u, binding: Object.fromEntries(rest.map(([port, pin], k) => [port, k === 6 ? rest[5]![1] : pin])) } : u;
   });
 
 export const DEMO: Record<string, DemoPart> = {
@@ -156,9 +154,7 @@ export const DEMO: Record<string, DemoPart> = {
   },
   TF9048: {
     source: 'TF9048.csv',
-    steps: [
-      about('Mesh radio', 'integrated circuit', 'U', 'TF9048 datasheet, revision A', { keywords: ['radio', 'mesh'] }),
-    ],
+    steps: [about('Mesh radio', 'integrated circuit', 'U', 'TF9048 datasheet, revision A', { keywords: ['radio', 'mesh'] })],
   },
   TF8484: {
     source: 'TF8484.csv',

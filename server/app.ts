@@ -106,10 +106,7 @@ const ENCODINGS = [
 
 async function encodingOf(file: string, accepted: string): Promise<(typeof ENCODINGS)[number] | undefined> {
   for (const encoding of ENCODINGS)
-    if (
-      new RegExp(`\\b${encoding.name}\\b(?!;\\s*q=0(?:[,\\s]|$))`).test(accepted) &&
-      (await isFile(`${file}${encoding.suffix}`))
-    )
+    if (new RegExp(`\\b${encoding.name}\\b(?!;\\s*q=0(?:[,\\s]|$))`).test(accepted) && (await isFile(`${file}${encoding.suffix}`)))
       return encoding;
   return undefined;
 }

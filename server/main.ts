@@ -27,8 +27,7 @@ async function choosePort(): Promise<number> {
   const asked = options.port === undefined ? undefined : Number(options.port);
   if (asked !== undefined && !(Number.isInteger(asked) && asked >= 0 && asked < 65536))
     fail(`--port ${options.port}: give a whole number from 0 to 65535.`);
-  for (let port = asked ?? FIRST_PORT; port < (asked ?? FIRST_PORT) + 50; port++)
-    if (port === 0 || (await isFree(port))) return port;
+  for (let port = asked ?? FIRST_PORT; port < (asked ?? FIRST_PORT) + 50; port++) if (port === 0 || (await isFree(port))) return port;
   return fail('No free port was found. Give one with --port.');
 }
 
@@ -39,9 +38,7 @@ function fail(message: string): never {
 
 const app = makeApp(fileURLToPath(new URL('../web', import.meta.url)), log);
 const server = serve({ fetch: app.fetch, port: await choosePort(), hostname: options.host }, ({ port }) => {
-  process.stdout.write(
-    `Green Kite is at http://${options.host === '127.0.0.1' ? 'localhost' : options.host}:${port}/ (Ctrl+C stops it)\n`,
-  );
+  process.stdout.write(`Green Kite is at http://${options.host === '127.0.0.1' ? 'localhost' : options.host}:${port}/ (Ctrl+C stops it)\n`);
 });
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.on(signal, () => {

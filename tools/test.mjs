@@ -9,8 +9,7 @@ const jestReport = join(scratch, 'jest.json');
 const browserReport = join(scratch, 'browser.json');
 const count = { passed: 0, failed: 0 };
 
-const run = (command, env = {}) =>
-  spawnSync('npx', command, { stdio: 'inherit', env: { ...process.env, ...env } }).status === 0;
+const run = (command, env = {}) => spawnSync('npx', command, { stdio: 'inherit', env: { ...process.env, ...env } }).status === 0;
 const read = (file) => {
   try {
     return JSON.parse(readFileSync(file, 'utf8'));

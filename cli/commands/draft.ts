@@ -21,9 +21,7 @@ export function draft(source: string, options: Options): void {
   const text = readTextFile(source);
   const fileName = source.split(/[\\/]/).pop()!;
   const asked = options.package === undefined ? {} : { package: options.package };
-  const { part, proposal } = must(
-    draftPart(text, stem(source).toUpperCase(), fileName, { file: source, ...asked }, rules),
-  );
+  const { part, proposal } = must(draftPart(text, stem(source).toUpperCase(), fileName, { file: source, ...asked }, rules));
   const { findings } = checkPart(part, rules);
   const units = part.units.map((u) => ({ label: u.label, title: u.title, pins: Object.keys(u.binding).length }));
   const doubts = part.pins.reduce((n, p) => n + p.doubts.length, 0);

@@ -16,8 +16,7 @@ const TARGETS = ['svg', 'csv', 'spice', 'bundle'];
 /** `export PART --to FORMAT -o PATH`. An SVG of several units gets one file a unit beside PATH. */
 export function exportPart(file: string, options: { to: string; output: string; json: boolean }): void {
   if (LATER.includes(options.to)) throw new Refusal(`${options.to} is not written yet; ${TARGETS.join(', ')} are.`, 2);
-  if (!TARGETS.includes(options.to))
-    throw new Refusal(`--to ${options.to}: ${[...TARGETS, ...LATER].join(', ')} are known.`, 2);
+  if (!TARGETS.includes(options.to)) throw new Refusal(`--to ${options.to}: ${[...TARGETS, ...LATER].join(', ')} are known.`, 2);
   const part = must(safeParsePart(readTextFile(file), file));
   const written = writeAs(part, options.to, options.output, file);
   print(options, { written }, () => written.map((w) => `${w.path}  ${w.sha256}`));
@@ -31,8 +30,7 @@ function writeAs(part: Part, to: string, path: string, file: string): Written {
       return writeSvgs(part, path, file);
     case 'spice': {
       const library = writeSpiceLibrary(part);
-      if (library === '')
-        throw new Refusal(`${file}: No model is joined, so there is no SPICE library to write. Join a model first.`);
+      if (library === '') throw new Refusal(`${file}: No model is joined, so there is no SPICE library to write. Join a model first.`);
       return [writeFile(path, library)];
     }
     default: {
@@ -53,10 +51,7 @@ function writeSvgs(part: Part, path: string, file: string): Written {
 }
 
 /** `release PART --version V --note TEXT -o FOLDER`: the bundle, and the part file with the release recorded in it. */
-export function release(
-  file: string,
-  options: { version: string; note: string; output: string; rules?: string; json: boolean },
-): void {
+export function release(file: string, options: { version: string; note: string; output: string; rules?: string; json: boolean }): void {
   const part = must(safeParsePart(readTextFile(file), file));
   const today = new Date().toISOString().slice(0, 10);
   const made = makeRelease(part, options.version, options.note, today, readRules(options.rules));

@@ -10,9 +10,7 @@ interface Options {
 
 /** `intake FILE`: one record per package terminal. */
 export function intake(file: string, options: Options): void {
-  const proposal = must(
-    readText(readTextFile(file), { file, ...(options.package === undefined ? {} : { package: options.package }) }),
-  );
+  const proposal = must(readText(readTextFile(file), { file, ...(options.package === undefined ? {} : { package: options.package }) }));
   const pins = terminalsIn(proposal).map((t) => ({
     number: t.numbers[proposal.package]!,
     name: t.name,
@@ -32,9 +30,6 @@ export function intake(file: string, options: Options): void {
   };
   if (!options.json) tellProblems(proposal.problems);
   print(options, document, () =>
-    table([
-      ['number', 'name', 'type', 'doubts'],
-      ...pins.map((p) => [p.number, p.name, p.type, p.doubts.map((d) => d.field).join(' ')]),
-    ]),
+    table([['number', 'name', 'type', 'doubts'], ...pins.map((p) => [p.number, p.name, p.type, p.doubts.map((d) => d.field).join(' ')])]),
   );
 }

@@ -7,8 +7,7 @@ import { must, Refusal } from '../refusal';
 
 /** `pads FILE`: the pads of a CSV file in mm. */
 export function pads(file: string, options: { json: boolean }): void {
-  if (/\.(xml|cvg|ipc|356)$/i.test(file))
-    throw new Refusal(`${file}: Only CSV pads are read yet. Save the pads as CSV.`, 2);
+  if (/\.(xml|cvg|ipc|356)$/i.test(file)) throw new Refusal(`${file}: Only CSV pads are read yet. Save the pads as CSV.`, 2);
   const list = must(readPadsCsv(readTextFile(file), file)).map(({ number, x, y, w, h, shape, drill }) => ({
     number,
     x,

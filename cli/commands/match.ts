@@ -14,8 +14,7 @@ function readPins(file: string): MatchPin[] {
     skipEmptyLines: true,
     transformHeader: (h) => h.trim().toLowerCase(),
   });
-  if (data.length === 0 || !('number' in data[0]!) || !('name' in data[0]!))
-    throw refusalOf([problem('pins-column', {}, { file })]);
+  if (data.length === 0 || !('number' in data[0]!) || !('name' in data[0]!)) throw refusalOf([problem('pins-column', {}, { file })]);
   return data.map((row): MatchPin => {
     const type = (row['type'] ?? '').trim() as ElectricalType;
     return {

@@ -29,9 +29,7 @@ export function arrangePart(part: Part, rules: HouseRules): Edit & { kind: 'take
     const { titles, channels } = plan.channels;
     const drawn = drawChannel(`d1`, channels.members, titles, rules);
     drawings.push(drawn.drawing);
-    channels.members.forEach((member, i) =>
-      add(titles[i]!, drawn.drawing, bindChannel(drawn, channels.members[0]!, member)),
-    );
+    channels.members.forEach((member, i) => add(titles[i]!, drawn.drawing, bindChannel(drawn, channels.members[0]!, member)));
   }
   for (const { title, groups } of plan.units) {
     const single = plan.units.length === 1 && !plan.channels;
@@ -43,8 +41,7 @@ export function arrangePart(part: Part, rules: HouseRules): Edit & { kind: 'take
   return { kind: 'takeArrangement', units, drawings };
 }
 
-const shortTitle = (part: Part): string =>
-  part.description && part.description.length <= 28 ? part.description : part.name;
+const shortTitle = (part: Part): string => (part.description && part.description.length <= 28 ? part.description : part.name);
 
 /** One drawing for all channels: pins of the first channel, as wide as the longest name in any. */
 function drawChannel(id: string, members: Map<string, Pin>[], titles: string[], rules: HouseRules): DrawnUnit {
@@ -52,9 +49,7 @@ function drawChannel(id: string, members: Map<string, Pin>[], titles: string[], 
   const roleOfPin = new Map([...first].map(([role, pin]) => [pin.id, role]));
   const group: PinGroup = { title: titles[0]!, pins: [...first.values()], power: false };
   const longestTitle = titles.reduce((a, b) => (b.length > a.length ? b : a), '');
-  return drawPins(id, [group], longestTitle, rules, new Map(), (pin) =>
-    members.map((m) => m.get(roleOfPin.get(pin.id)!)!),
-  );
+  return drawPins(id, [group], longestTitle, rules, new Map(), (pin) => members.map((m) => m.get(roleOfPin.get(pin.id)!)!));
 }
 
 function bindChannel(drawn: DrawnUnit, first: Map<string, Pin>, member: Map<string, Pin>): Record<string, string> {
@@ -72,13 +67,9 @@ export function tidyUnit(part: Part, unitId: string, rules: HouseRules): Edit & 
   const byId = new Map(part.pins.map((p) => [p.id, p]));
   const pins = Object.values(unit.binding).flatMap((id) => byId.get(id) ?? []);
   const ordered = part.pins.filter((p) => pins.includes(p));
-  const portOf = new Map(
-    Object.entries(unit.binding).map(([port, pin]) => [pin, drawing.ports.find((p) => p.id === port)!]),
-  );
+  const portOf = new Map(Object.entries(unit.binding).map(([port, pin]) => [pin, drawing.ports.find((p) => p.id === port)!]));
   const fixed = new Map(
-    ordered
-      .filter((p) => p.byHand?.includes('place'))
-      .map((p) => [p.id, { side: portOf.get(p.id)!.side, at: portOf.get(p.id)!.at }]),
+    ordered.filter((p) => p.byHand?.includes('place')).map((p) => [p.id, { side: portOf.get(p.id)!.side, at: portOf.get(p.id)!.at }]),
   );
   const sharers = part.units.filter((u) => u.drawing === drawing.id && u.id !== unitId);
   const also = (pin: Pin) => sharers.flatMap((u) => byId.get(u.binding[portOf.get(pin.id)!.id] ?? '') ?? []);

@@ -49,8 +49,7 @@ function byReading(signals: readonly Pin[], read: (typeof READINGS)[number]): Ch
     const key = [...members.keys()].sort(compareNatural).join(' ');
     sets.set(key, [...(sets.get(key) ?? []), role]);
   }
-  const [key, names] =
-    [...sets].sort((a, b) => b[1].length * b[0].split(' ').length - a[1].length * a[0].split(' ').length)[0] ?? [];
+  const [key, names] = [...sets].sort((a, b) => b[1].length * b[0].split(' ').length - a[1].length * a[0].split(' ').length)[0] ?? [];
   if (!key || !names || names.length < 2) return undefined;
   const indices = key.split(' ');
   if (indices.length < 2 || indices.length > 16) return undefined;
@@ -60,9 +59,7 @@ function byReading(signals: readonly Pin[], read: (typeof READINGS)[number]): Ch
 
 const equal = (members: Map<string, Pin>[]): boolean =>
   members.every((m) =>
-    [...m].every(
-      ([role, pin]) => pin.type === members[0]!.get(role)!.type && pin.activeLow === members[0]!.get(role)!.activeLow,
-    ),
+    [...m].every(([role, pin]) => pin.type === members[0]!.get(role)!.type && pin.activeLow === members[0]!.get(role)!.activeLow),
   );
 
 const OUTPUTS = new Set<Pin['type']>(['output', 'three-state', 'open-drain', 'open-source']);

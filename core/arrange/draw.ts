@@ -25,9 +25,7 @@ export function drawPins(
   widest?: (pin: Pin) => Pin[],
 ): DrawnUnit {
   const blocks = sideBlocks(withoutFixed(groups, fixed), rules);
-  const held = groups
-    .flatMap((g) => g.pins)
-    .flatMap((pin) => (fixed.has(pin.id) ? [{ pin, ...fixed.get(pin.id)! }] : []));
+  const held = groups.flatMap((g) => g.pins).flatMap((pin) => (fixed.has(pin.id) ? [{ pin, ...fixed.get(pin.id)! }] : []));
   const height = bodyHeight(blocks, held, rules);
   const placed = [
     ...held,
@@ -62,12 +60,7 @@ function bodyHeight(blocks: Record<Side, Pin[][]>, held: Held[], rules: HouseRul
   const rows = Math.max(rowsOf(blocks.left, rules) + extra('left'), rowsOf(blocks.right, rules) + extra('right'), 1);
   const reach = Math.max(0, ...upright.map((h) => Math.max((h.at + STRIP + 1) * 2, (-h.at + 1) * 2)));
   const uprightNames = [...blocks.top, ...blocks.base].flat().map((p) => nameSpace(p));
-  const need = Math.max(
-    rows + STRIP + 1,
-    reach,
-    uprightNames.length > 0 ? Math.ceil(Math.max(...uprightNames) / STEP) * 2 + 2 : 0,
-    4,
-  );
+  const need = Math.max(rows + STRIP + 1, reach, uprightNames.length > 0 ? Math.ceil(Math.max(...uprightNames) / STEP) * 2 + 2 : 0, 4);
   return need + (need % 2);
 }
 
@@ -91,8 +84,7 @@ function along(side: Side, blocks: readonly Pin[][], height: number, held: Held[
 }
 
 /** Room from the body's edge to the end of a pin's name, in hundredths of a step. */
-const nameSpace = (pin: Pin): number =>
-  NAME_INSET + insideWidth(marksOf(pin)) + textWidth(nameOnDrawing(pin), NAME_SIZE);
+const nameSpace = (pin: Pin): number => NAME_INSET + insideWidth(marksOf(pin)) + textWidth(nameOnDrawing(pin), NAME_SIZE);
 
 function bodyWidth(placed: Held[], title: string, widest?: (pin: Pin) => Pin[]): number {
   const longest = (side: Side) =>
@@ -104,10 +96,7 @@ function bodyWidth(placed: Held[], title: string, widest?: (pin: Pin) => Pin[]):
         .map(nameSpace),
     );
   const names = longest('left') + longest('right') + STEP;
-  const upright = Math.max(
-    0,
-    ...placed.filter((p) => p.side === 'top' || p.side === 'base').map((p) => Math.abs(p.at) + 1),
-  );
+  const upright = Math.max(0, ...placed.filter((p) => p.side === 'top' || p.side === 'base').map((p) => Math.abs(p.at) + 1));
   const need = Math.max(Math.ceil(names / STEP), Math.ceil((textWidth(title, NAME_SIZE) + 60) / STEP), upright * 2, 4);
   return need + (need % 2);
 }

@@ -105,10 +105,7 @@ export function moveToUnitEdit(
       .map(([port]) => port),
   );
   const still = drawing.ports.filter((p) => !own.has(p.id));
-  const free =
-    at === undefined
-      ? freeSlots({ ...drawing, ports: still }, side, pins.length)
-      : pins.map((_, i) => at + i * forward(side));
+  const free = at === undefined ? freeSlots({ ...drawing, ports: still }, side, pins.length) : pins.map((_, i) => at + i * forward(side));
   const places = pins.map((pin, i) => ({ pin, side, at: free[i]! }));
   const pushed = pushAway(still, side, new Set(free));
   const landed: Port[] = places.map((p, i) => ({ id: `new${i}`, side, at: p.at, length }));

@@ -93,9 +93,6 @@ export function inDrawnOrder(pins: readonly Pin[]): Pin[] {
   const stem = (p: Pin) => first.get(letters(key(p)))!;
   return pins
     .map((pin, i) => ({ pin, i }))
-    .sort(
-      (a, b) =>
-        stem(a.pin) - stem(b.pin) || compareNatural(key(a.pin), key(b.pin)) || half(a.pin) - half(b.pin) || a.i - b.i,
-    )
+    .sort((a, b) => stem(a.pin) - stem(b.pin) || compareNatural(key(a.pin), key(b.pin)) || half(a.pin) - half(b.pin) || a.i - b.i)
     .map(({ pin }) => pin);
 }

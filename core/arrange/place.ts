@@ -48,8 +48,7 @@ export function sideBlocks(groups: readonly PinGroup[], rules: HouseRules): Reco
     }
   }
   even(sides, powerOnly);
-  const weight = (b: Block) =>
-    b.role === 'supply' ? 0 : b.role === 'ground' ? 2 : b.group.title === 'Not used' ? 3 : 1;
+  const weight = (b: Block) => (b.role === 'supply' ? 0 : b.role === 'ground' ? 2 : b.group.title === 'Not used' ? 3 : 1);
   const ordered = (blocks: Block[]) =>
     blocks
       .map((b, i) => ({ b, i }))
@@ -80,14 +79,11 @@ const count = (blocks: Block[]): number => blocks.reduce((n, b) => n + b.pins.le
 
 function even(sides: Record<Side, Block[]>, any: boolean): void {
   for (let turn = 0; turn < 200; turn++) {
-    const [heavy, light] =
-      count(sides.left) > count(sides.right) ? [sides.left, sides.right] : [sides.right, sides.left];
+    const [heavy, light] = count(sides.left) > count(sides.right) ? [sides.left, sides.right] : [sides.right, sides.left];
     const excess = count(heavy) - count(light);
     if (excess <= 8) return;
     const movable = heavy.filter((b) => any || FREE.includes(b.role));
-    const whole = movable
-      .filter((b) => (b.pins.length + 1) * 2 <= excess + 4)
-      .sort((a, b) => b.pins.length - a.pins.length)[0];
+    const whole = movable.filter((b) => (b.pins.length + 1) * 2 <= excess + 4).sort((a, b) => b.pins.length - a.pins.length)[0];
     if (whole) {
       heavy.splice(heavy.indexOf(whole), 1);
       light.push(whole);

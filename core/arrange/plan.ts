@@ -54,9 +54,7 @@ const sizeOf = (groups: PinGroup[]): number => groups.reduce((n, g) => n + g.pin
 function splitGroup(group: PinGroup, most: number): PinGroup[] {
   const count = Math.ceil(group.pins.length / most);
   if (count <= 1) return [group];
-  const cuts = Array.from({ length: count + 1 }, (_, i) =>
-    cutBetweenPairs(group.pins, Math.round((i * group.pins.length) / count)),
-  );
+  const cuts = Array.from({ length: count + 1 }, (_, i) => cutBetweenPairs(group.pins, Math.round((i * group.pins.length) / count)));
   return Array.from({ length: count }, (_, i) => ({
     ...group,
     title: `${group.title}, part ${i + 1}`,
@@ -82,11 +80,7 @@ function packPower(power: readonly Pin[], most: number): PlannedUnit[] {
     return [
       {
         title: 'Supplies',
-        groups: [
-          ...supplies,
-          ...grounds,
-          ...(idle.length > 0 ? [{ title: 'Not used', pins: idle, power: false }] : []),
-        ],
+        groups: [...supplies, ...grounds, ...(idle.length > 0 ? [{ title: 'Not used', pins: idle, power: false }] : [])],
       },
     ];
   const split = (groups: PinGroup[], title: string) =>

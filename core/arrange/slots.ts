@@ -116,5 +116,4 @@ export function heightFor(drawing: Drawing, moves: readonly Move[] = []): number
 }
 
 /** The units that a pin is drawn in. */
-export const unitsWithPin = (part: Part, pinId: string) =>
-  part.units.filter((u) => Object.values(u.binding).includes(pinId));
+export const unitsWithPin = (part: Part, pinId: string) => part.units.filter((u) => Object.values(u.binding).includes(pinId));

@@ -47,9 +47,7 @@ export function checkPart(part: Part, rules: HouseRules = DEFAULT_RULES): CheckR
   const all = RULES.flatMap((rule): Finding[] => {
     const severity = rules.severities[rule.id] ?? rule.severity;
     if (severity === 'off') return [];
-    return rule
-      .find(facts)
-      .map((raw) => ({ mends: [], ...raw, id: idOf(rule.id, raw.where), rule: rule.id, severity }));
+    return rule.find(facts).map((raw) => ({ mends: [], ...raw, id: idOf(rule.id, raw.where), rule: rule.id, severity }));
   });
   const waivers = new Map(part.waivers.map((w) => [w.finding, w]));
   const waived: CheckResult['waived'] = [];

@@ -49,8 +49,7 @@ export const identityRules: Rule[] = [
     severity: 'warning',
     title: 'No datasheet is named',
     why: 'Without it nobody can check the symbol against its source.',
-    find: ({ part }) =>
-      part.datasheet?.title.trim() ? [] : [{ where: { field: 'datasheet' }, message: 'No datasheet is named.' }],
+    find: ({ part }) => (part.datasheet?.title.trim() ? [] : [{ where: { field: 'datasheet' }, message: 'No datasheet is named.' }]),
   },
   {
     id: 'reference-form',

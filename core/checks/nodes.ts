@@ -205,10 +205,7 @@ export const nodeRules: Rule[] = [
       return facts.part.pins
         .filter(
           (p) =>
-            !tied.has(p.id) &&
-            ['input', 'output', 'bidirectional', 'three-state', 'open-drain', 'open-source', 'passive'].includes(
-              p.type,
-            ),
+            !tied.has(p.id) && ['input', 'output', 'bidirectional', 'three-state', 'open-drain', 'open-source', 'passive'].includes(p.type),
         )
         .map((p) => ({ where: { pin: p.id }, message: `${pinText(p)} is on no node of the model.` }));
     },

@@ -23,8 +23,7 @@ const exposedMend = (part: Part, packageId: string): Mend[] => {
 };
 
 /** True where two pads touch; boxes are enough, since rounded pads touch no sooner. */
-const touch = (a: Pad, b: Pad): boolean =>
-  Math.abs(a.x - b.x) < (a.w + b.w) / 2 && Math.abs(a.y - b.y) < (a.h + b.h) / 2;
+const touch = (a: Pad, b: Pad): boolean => Math.abs(a.x - b.x) < (a.w + b.w) / 2 && Math.abs(a.y - b.y) < (a.h + b.h) / 2;
 
 /** Pads sorted by x, each compared with those that can still reach it: quick for a thousand balls. */
 function touchingPads(pads: readonly Pad[]): [Pad, Pad][] {
@@ -102,9 +101,7 @@ export const padRules: Rule[] = [
         const found = new Set(pkg.land.pads.filter((p) => !p.mechanical).map((p) => p.number)).size;
         // The exposed pad is not counted in a package's name.
         if (expected === undefined || found === 0 || found === expected || found === expected + 1) return [];
-        return [
-          { where: { package: pkg.id }, message: `${pkg.name} should have ${expected} pads; its land has ${found}.` },
-        ];
+        return [{ where: { package: pkg.id }, message: `${pkg.name} should have ${expected} pads; its land has ${found}.` }];
       }),
   },
   {

@@ -48,10 +48,7 @@ export const typeRules: Rule[] = [
     why: 'Grounds are checked as grounds only when they are typed so.',
     find: ({ part }) =>
       part.pins
-        .filter(
-          (p) =>
-            GROUND_NAME.test(p.name) && !is(p, 'ground', 'unspecified') && !(is(p, 'supply-in') && /VSS/i.test(p.name)),
-        )
+        .filter((p) => GROUND_NAME.test(p.name) && !is(p, 'ground', 'unspecified') && !(is(p, 'supply-in') && /VSS/i.test(p.name)))
         .map((p) => ({
           where: { pin: p.id },
           message: `${pinText(p)} is named like a ground and typed ${p.type}.`,
@@ -145,9 +142,7 @@ export const typeRules: Rule[] = [
         supplies.some((p) => /^V(EE|-|−|S-|S−|SS)|^-V/i.test(p.name))
       )
         return [];
-      return [
-        { where: { pin: supplies[0]!.id }, message: `${pinText(supplies[0]!)} is a supply, and no pin is a ground.` },
-      ];
+      return [{ where: { pin: supplies[0]!.id }, message: `${pinText(supplies[0]!)} is a supply, and no pin is a ground.` }];
     },
   },
   {

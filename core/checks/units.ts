@@ -12,8 +12,7 @@ const drawn = ({ part }: Facts): { unit: Unit; drawing: Drawing }[] => {
 };
 
 /** One unit per drawing, for rules about the drawing itself. */
-const onceADrawing = (facts: Facts) =>
-  drawn(facts).filter((d, i, all) => all.findIndex((e) => e.drawing === d.drawing) === i);
+const onceADrawing = (facts: Facts) => drawn(facts).filter((d, i, all) => all.findIndex((e) => e.drawing === d.drawing) === i);
 
 const placeMend = (facts: Facts, pin: Pin): { label: string; edit: Edit }[] => {
   const first = drawn(facts)[0];
@@ -23,8 +22,7 @@ const placeMend = (facts: Facts, pin: Pin): { label: string; edit: Edit }[] => {
     ...first.drawing,
     ports: [...first.drawing.ports, { id: 'new', side: 'right', at, length: 1 }],
   });
-  const grow: Edit[] =
-    height > first.drawing.body.height ? [{ kind: 'changeDrawing', drawing: first.drawing.id, body: { height } }] : [];
+  const grow: Edit[] = height > first.drawing.body.height ? [{ kind: 'changeDrawing', drawing: first.drawing.id, body: { height } }] : [];
   const move: Edit = {
     kind: 'moveToUnit',
     unit: first.unit.id,
@@ -92,9 +90,7 @@ export const unitRules: Rule[] = [
     find: ({ placesOf, pinById }) =>
       [...placesOf]
         .filter(
-          ([id, places]) =>
-            places.length > 1 &&
-            !(pinById.get(id)?.shared && new Set(places.map((p) => p.unit.id)).size === places.length),
+          ([id, places]) => places.length > 1 && !(pinById.get(id)?.shared && new Set(places.map((p) => p.unit.id)).size === places.length),
         )
         .flatMap(([id, places]) => {
           const pin = pinById.get(id);
@@ -255,9 +251,7 @@ export const unitRules: Rule[] = [
       [...groupBy(drawn(facts), (d) => d.drawing.id)].flatMap(([, same]) =>
         same[0]!.drawing.ports.flatMap((port) => {
           const pins = same.map((s) => facts.pinById.get(s.unit.binding[port.id] ?? ''));
-          const odd = pins.findIndex(
-            (p) => p && pins[0] && (p.type !== pins[0].type || !!p.activeLow !== !!pins[0].activeLow),
-          );
+          const odd = pins.findIndex((p) => p && pins[0] && (p.type !== pins[0].type || !!p.activeLow !== !!pins[0].activeLow));
           if (odd < 0) return [];
           return [
             {
@@ -291,19 +285,10 @@ export const unitRules: Rule[] = [
           size: l.size,
           anchor: l.anchor,
           role: l.kind,
-          text:
-            l.kind === 'reference'
-              ? `${facts.part.reference}?${unit.label}`
-              : l.kind === 'value'
-                ? facts.part.name
-                : '',
+          text: l.kind === 'reference' ? `${facts.part.reference}?${unit.label}` : l.kind === 'value' ? facts.part.name : '',
         }));
-        const clash = texts.some((a, i) =>
-          texts.slice(i + 1).some((b) => a.text && b.text && overlap(boundsOf([a]), boundsOf([b]))),
-        );
-        return clash
-          ? [{ where: { unit: unit.id }, message: `Reference and value overlap in unit ${unit.label}.` }]
-          : [];
+        const clash = texts.some((a, i) => texts.slice(i + 1).some((b) => a.text && b.text && overlap(boundsOf([a]), boundsOf([b]))));
+        return clash ? [{ where: { unit: unit.id }, message: `Reference and value overlap in unit ${unit.label}.` }] : [];
       }),
   },
   {
@@ -319,9 +304,7 @@ export const unitRules: Rule[] = [
           if (!pin) return [];
           const marks = port.marks ?? [];
           const negated = marks.includes('negation') || marks.includes('polarity');
-          const driven = (['open-drain', 'open-source', 'three-state'] as const).find(
-            (m) => marks.includes(m) !== (pin.type === m),
-          );
+          const driven = (['open-drain', 'open-source', 'three-state'] as const).find((m) => marks.includes(m) !== (pin.type === m));
           if (negated === !!pin.activeLow && driven === undefined) return [];
           const said =
             negated !== !!pin.activeLow

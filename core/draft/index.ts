@@ -41,8 +41,6 @@ export function fromTitle(part: Part, text: string): Part {
   return {
     ...part,
     name: match[1]!,
-    ...(description && part.description === ''
-      ? { description: description[0]!.toUpperCase() + description.slice(1) }
-      : {}),
+    ...(description && part.description === '' ? { description: description[0]!.toUpperCase() + description.slice(1) } : {}),
   };
 }

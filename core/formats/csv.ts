@@ -22,18 +22,7 @@ export function writePinCsv(part: Part): string {
   const unnumbered = part.pins
     .filter((p) => Object.values(p.pads).every((n) => n.length === 0))
     .map((pin) => ({ pkg: '', number: '', pin }));
-  const head = csvRow([
-    'package',
-    'number',
-    'name',
-    'active low',
-    'type',
-    'group',
-    'unit',
-    'side',
-    'description',
-    'alternates',
-  ]);
+  const head = csvRow(['package', 'number', 'name', 'active low', 'type', 'group', 'unit', 'side', 'description', 'alternates']);
   const body = [...rows, ...unnumbered].map(({ pkg, number, pin }) => {
     const { unit, side } = place.get(pin.id) ?? { unit: '', side: '' };
     return csvRow([

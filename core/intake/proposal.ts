@@ -30,8 +30,7 @@ export interface Proposal {
   table?: TableView;
 }
 
-export type ColumnRole =
-  'number' | 'name' | 'type' | 'description' | 'group' | 'alternates' | 'rail' | 'activeLow' | 'ignore';
+export type ColumnRole = 'number' | 'name' | 'type' | 'description' | 'group' | 'alternates' | 'rail' | 'activeLow' | 'ignore';
 
 export interface Column {
   role: ColumnRole;

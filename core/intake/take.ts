@@ -9,16 +9,12 @@ export function takeProposal(part: Part, proposal: Proposal, source?: Source): E
   const packages = proposal.packages.map(({ name }, i) => packageFor(part, name, i));
   const idOf = new Map(packages.map((p, i) => [proposal.packages[i]!.name, p.id]));
   const known = new Map(
-    part.pins.flatMap((pin) =>
-      Object.entries(pin.pads).flatMap(([pkg, pads]) => pads.map((pad) => [`${pkg} ${pad}`, pin] as const)),
-    ),
+    part.pins.flatMap((pin) => Object.entries(pin.pads).flatMap(([pkg, pads]) => pads.map((pad) => [`${pkg} ${pad}`, pin] as const))),
   );
   const taken = new Set(part.pins.map((p) => p.id));
   const used = new Set<string>();
   const pins = proposal.terminals.map((terminal) => {
-    const pads = Object.fromEntries(
-      Object.entries(terminal.numbers).map(([name, number]) => [idOf.get(name)!, [number]]),
-    );
+    const pads = Object.fromEntries(Object.entries(terminal.numbers).map(([name, number]) => [idOf.get(name)!, [number]]));
     const before = Object.entries(pads)
       .map(([pkg, [pad]]) => known.get(`${pkg} ${pad}`))
       .find((p) => p && !used.has(p.id));
@@ -35,13 +31,7 @@ function packageFor(part: Part, name: string, index: number): Package {
   return there ?? { id: name === '' ? 'package' : name, name: name === '' ? 'package' : name, land: { pads: [] } };
 }
 
-function pinOf(
-  terminal: Terminal,
-  id: string,
-  pads: Pin['pads'],
-  before: Pin | undefined,
-  source: Source | undefined,
-): Pin {
+function pinOf(terminal: Terminal, id: string, pads: Pin['pads'], before: Pin | undefined, source: Source | undefined): Pin {
   const { numbers: _numbers, origin, ...read } = terminal;
   const pin: Pin = {
     id,
@@ -51,9 +41,7 @@ function pinOf(
   };
   if (!before?.byHand) return before?.shared ? { ...pin, shared: true } : pin;
   const kept = before.byHand.filter((f) => f !== 'number' && f !== 'place');
-  const hand = Object.fromEntries(
-    kept.map((field) => [field, before[field as keyof Pin]]).filter(([, v]) => v !== undefined),
-  );
+  const hand = Object.fromEntries(kept.map((field) => [field, before[field as keyof Pin]]).filter(([, v]) => v !== undefined));
   return {
     ...pin,
     ...hand,

@@ -48,8 +48,7 @@ function padsOf(family: Family): Pad[] {
   }
 }
 
-const spread = (count: number, pitch: number): number[] =>
-  Array.from({ length: count }, (_, i) => ((count - 1) / 2 - i) * pitch);
+const spread = (count: number, pitch: number): number[] => Array.from({ length: count }, (_, i) => ((count - 1) / 2 - i) * pitch);
 
 function dual(f: Extract<Family, { kind: 'dual' }>): Pad[] {
   const ys = spread(f.count / 2, f.pitch);
@@ -211,25 +210,14 @@ function impossible(f: Family): Problem[] {
   if ('width' in f && f.kind !== 'outline')
     need(f.width >= f.pitch, 'The pad width', f.width, `it must be under the pitch of ${f.pitch}, or pads touch`);
   if ('diameter' in f)
-    need(
-      f.diameter >= f.pitch,
-      'The pad diameter',
-      f.diameter,
-      `it must be under the pitch of ${f.pitch}, or pads touch`,
-    );
-  if ('span' in f)
-    need(f.span <= f.length, 'The span', f.span, `it must be over the pad length of ${f.length}, or the rows touch`);
+    need(f.diameter >= f.pitch, 'The pad diameter', f.diameter, `it must be under the pitch of ${f.pitch}, or pads touch`);
+  if ('span' in f) need(f.span <= f.length, 'The span', f.span, `it must be over the pad length of ${f.length}, or the rows touch`);
   if ('drill' in f && f.drill !== undefined) {
     const smallest = 'diameter' in f ? f.diameter : Math.min(f.length, f.width);
     need(f.drill >= smallest, 'The drill', f.drill, `it must be under the pad's ${smallest}`);
   }
   if ('exposed' in f && f.exposed)
-    need(
-      f.exposed.w >= f.span - f.length,
-      'The exposed pad',
-      f.exposed.w,
-      `only ${round(f.span - f.length)} is free between the rows`,
-    );
+    need(f.exposed.w >= f.span - f.length, 'The exposed pad', f.exposed.w, `only ${round(f.span - f.length)} is free between the rows`);
   if (f.kind === 'quad')
     need(
       ((f.count / 4 - 1) * f.pitch + f.width) / 2 > f.span / 2 - f.length / 2 && f.count > 4,

@@ -3,9 +3,7 @@ const LETTERS = 'ABCDEFGHJKLMNPRTUVWY';
 
 /** The letters of a row, counted from 0: A, B, …, Y, AA, AB, … */
 export const rowLetters = (index: number): string =>
-  index < LETTERS.length
-    ? LETTERS[index]!
-    : rowLetters(Math.floor(index / LETTERS.length) - 1) + LETTERS[index % LETTERS.length]!;
+  index < LETTERS.length ? LETTERS[index]! : rowLetters(Math.floor(index / LETTERS.length) - 1) + LETTERS[index % LETTERS.length]!;
 
 /** Ball names that a text leaves out: single ones and rectangles, `A1, C3-F6`. Undefined where a piece is no ball. */
 export function ballsIn(text: string): Set<string> | undefined {

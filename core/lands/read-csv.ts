@@ -73,12 +73,7 @@ function columnOf(heading: string): Heading {
   return column ? { column, perUnit: PER_UNIT[unit?.[1]!.toLowerCase() ?? 'mm']! } : undefined;
 }
 
-function padOf(
-  cells: string[],
-  columns: Heading[],
-  at: { file: string | undefined; line: number },
-  problems: Problem[],
-): Pad {
+function padOf(cells: string[], columns: Heading[], at: { file: string | undefined; line: number }, problems: Problem[]): Pad {
   const cell = (column: Column) => {
     const i = columns.findIndex((c) => c?.column === column);
     return { text: cells[i] ?? '', perUnit: columns[i]?.perUnit ?? 1 };
@@ -99,13 +94,7 @@ function padOf(
   const shapeText = cell('shape').text.toLowerCase();
   const shape = shapeText === '' ? 'rect' : SHAPES[shapeText];
   if (!shape)
-    problems.push(
-      problem(
-        'land-value',
-        { what: 'The shape', value: shapeText, need: 'rect, roundrect, oval and circle are known' },
-        at,
-      ),
-    );
+    problems.push(problem('land-value', { what: 'The shape', value: shapeText, need: 'rect, roundrect, oval and circle are known' }, at));
   const drill = ['', '0', '-'].includes(cell('drill').text) ? undefined : length('drill', true);
   return {
     number: cell('number').text,

@@ -119,8 +119,7 @@ const FAMILIES: [RegExp, Maker][] = [
   ],
   [
     /^(V|W)?(SON|DFN)$/,
-    (count) =>
-      ({ ...dual(0.5, 2.9, 0.7, 0.28, 3)(count, ''), exposed: { w: 1.6, h: round((count / 2) * 0.5) } }) as Family,
+    (count) => ({ ...dual(0.5, 2.9, 0.7, 0.28, 3)(count, ''), exposed: { w: 1.6, h: round((count / 2) * 0.5) } }) as Family,
   ],
 ];
 
@@ -137,17 +136,13 @@ export interface NamedFamily {
  */
 export function familyFromName(text: string): Result<NamedFamily> {
   const name = text.trim().toUpperCase();
-  const hint =
-    'Names like SO-14, TSSOP-20, LQFP-64, QFN-48, BGA-64, SOT-23-5, DIP-8, SIP-9 and HDR-2x5 are known; or give the dimensions.';
+  const hint = 'Names like SO-14, TSSOP-20, LQFP-64, QFN-48, BGA-64, SOT-23-5, DIP-8, SIP-9 and HDR-2x5 are known; or give the dimensions.';
   const no = () => refuse(problem('land-family', { text, hint }));
   const header = /^(?:HDR|HEADER|PINHDR|CONN)[- ]?(\d)X(\d{1,3})$/.exec(name);
   if (header) return ok({ name: text.trim(), family: headerFamily(Number(header[1]), Number(header[2])) });
   const small = /^(SOT-?23|SOT-?323|SOT-?353|SOT-?363|SC-?70|SC-?59)(?:-(\d))?$/.exec(name);
   if (small) {
-    const family = outline(small[1]!.includes('23') && !small[1]!.includes('323') ? 0.95 : 0.65, 2.4)(
-      Number(small[2] ?? 3),
-      '',
-    );
+    const family = outline(small[1]!.includes('23') && !small[1]!.includes('323') ? 0.95 : 0.65, 2.4)(Number(small[2] ?? 3), '');
     return family ? ok({ name: text.trim(), family }) : no();
   }
   const match = /^([A-Z]+)[- ]?(\d{1,4})(W?)(-?EP)?$/.exec(name) ?? swap(/^(\d{1,4})[- ]?([A-Z]+)(-?EP)?$/.exec(name));
@@ -164,8 +159,7 @@ export function familyFromName(text: string): Result<NamedFamily> {
   return ok({ name: text.trim(), family });
 }
 
-const swap = (m: RegExpExecArray | null): string[] | undefined =>
-  m ? [m[0], m[2]!, m[1]!, '', m[3] ?? ''] : undefined;
+const swap = (m: RegExpExecArray | null): string[] | undefined => (m ? [m[0], m[2]!, m[1]!, '', m[3] ?? ''] : undefined);
 
 function headerFamily(rows: number, columns: number): Family {
   return {

@@ -16,18 +16,7 @@ export const canonicalFrozen = (part: FrozenPart | Part): string => `${write(fro
 /** Lists whose members are opened over several lines, because lists of their own stand in them. */
 const OPENED = new Set(['units', 'drawings', 'packages', 'models', 'releases']);
 /** Lists that are written one member a line. */
-const LINES = new Set([
-  'pins',
-  'ports',
-  'strokes',
-  'labels',
-  'pads',
-  'fields',
-  'sources',
-  'companions',
-  'accessories',
-  'waivers',
-]);
+const LINES = new Set(['pins', 'ports', 'strokes', 'labels', 'pads', 'fields', 'sources', 'companions', 'accessories', 'waivers']);
 
 function write(value: object, indent: string): string {
   const inner = `${indent}  `;

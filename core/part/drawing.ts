@@ -4,15 +4,7 @@ export const SIDES = ['left', 'right', 'top', 'base'] as const;
 export type Side = (typeof SIDES)[number];
 
 /** Qualifying symbols of IEC 60617-12 / IEEE 91 that can stand at or inside a pin. */
-export const MARKS = [
-  'negation',
-  'polarity',
-  'clock',
-  'open-drain',
-  'open-source',
-  'three-state',
-  'hysteresis',
-] as const;
+export const MARKS = ['negation', 'polarity', 'clock', 'open-drain', 'open-source', 'three-state', 'hysteresis'] as const;
 export type Mark = (typeof MARKS)[number];
 
 /**

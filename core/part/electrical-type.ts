@@ -28,5 +28,4 @@ export type ElectricalType = z.infer<typeof electricalTypeSchema>;
 export const drives = (type: ElectricalType): boolean => type === 'output' || type === 'supply-out';
 
 /** True for pins that carry power: supplies in and out, and grounds. */
-export const carriesPower = (type: ElectricalType): boolean =>
-  type === 'supply-in' || type === 'supply-out' || type === 'ground';
+export const carriesPower = (type: ElectricalType): boolean => type === 'supply-in' || type === 'supply-out' || type === 'ground';

@@ -11,8 +11,7 @@ export const nodeTieSchema = z.union([
 export type NodeTie = z.infer<typeof nodeTieSchema>;
 
 /** The pins on a node: the one that stands for it first. */
-export const pinsOnNode = (tie: NodeTie | undefined): string[] =>
-  tie && 'pin' in tie ? [tie.pin, ...(tie.also ?? [])] : [];
+export const pinsOnNode = (tie: NodeTie | undefined): string[] => (tie && 'pin' in tie ? [tie.pin, ...(tie.also ?? [])] : []);
 
 /** A SPICE source, the model chosen in it, and, per unit, what each of its nodes is tied to. */
 export const modelSchema = z.object({

@@ -20,8 +20,7 @@ export function safePartFromJson(json: unknown, file?: string): Result<Part> {
   if (typeof json !== 'object' || json === null || Array.isArray(json))
     return refuse(problem('part-shape', { path: 'the file', expected: 'expected one part object' }, { file }));
   const raw = json as Record<string, unknown>;
-  if (schemaOf(raw) > SCHEMA_VERSION)
-    return refuse(problem('part-newer', { schema: schemaOf(raw), known: SCHEMA_VERSION }, { file }));
+  if (schemaOf(raw) > SCHEMA_VERSION) return refuse(problem('part-newer', { schema: schemaOf(raw), known: SCHEMA_VERSION }, { file }));
   const parsed = partSchema.safeParse(migrate(raw));
   if (!parsed.success) return refuse(...shapeProblems(parsed.error, 'part-shape', file));
   const broken = referenceProblems(parsed.data, file);
@@ -47,11 +46,7 @@ export function shapeProblems(error: z.ZodError, code: 'part-shape' | 'rules-sha
   return error.issues.slice(0, 20).map((issue) => {
     const path = issue.path.map((step) => (typeof step === 'number' ? `[${step}]` : `.${String(step)}`)).join('');
     const where = path.replace(/^\./, '') || 'the file';
-    return problem(
-      code,
-      { path: where, expected: issue.message.replace(/^Invalid input: /, '') },
-      { file, path: where },
-    );
+    return problem(code, { path: where, expected: issue.message.replace(/^Invalid input: /, '') }, { file, path: where });
   });
 }
 
@@ -71,8 +66,7 @@ function referenceProblems(part: Part, file?: string): Problem[] {
   ids('unit', 'units', part.units);
   ids('package', 'packages', part.packages);
   ids('model', 'models', part.models);
-  const missing = (path: string, what: string, id: string) =>
-    found.push(problem('part-reference', { path, what, id }, { file, path }));
+  const missing = (path: string, what: string, id: string) => found.push(problem('part-reference', { path, what, id }, { file, path }));
   const ports = new Map(part.drawings.map((d) => [d.id, ids('port', `drawings.${d.id}.ports`, d.ports)]));
   part.units.forEach((unit, i) => {
     if (!drawings.has(unit.drawing)) missing(`units[${i}].drawing`, 'the drawing', unit.drawing);

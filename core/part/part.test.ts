@@ -76,28 +76,14 @@ describe('reading a part', () => {
     ['cut off', bytes.slice(0, 200), /x\.json.*not JSON/],
     ['a list', '[]', /expected one part object/],
     ['a name of another kind', broken((r) => (r['name'] = 5)), /name: expected string/],
-    [
-      'half a step',
-      broken((r) => ((r['drawings'] as { ports: Port[] }[])[0]!.ports[0]!.at = 0.5)),
-      /drawings\[0\]\.ports\[0\]\.at/,
-    ],
-    [
-      'a body that is not even',
-      broken((r) => ((r['drawings'] as { body: { width: number } }[])[0]!.body.width = 7)),
-      /body\.width/,
-    ],
+    ['half a step', broken((r) => ((r['drawings'] as { ports: Port[] }[])[0]!.ports[0]!.at = 0.5)), /drawings\[0\]\.ports\[0\]\.at/],
+    ['a body that is not even', broken((r) => ((r['drawings'] as { body: { width: number } }[])[0]!.body.width = 7)), /body\.width/],
     ['a type nobody knows', broken((r) => ((r['pins'] as { type: string }[])[0]!.type = 'magic')), /pins\[0\]\.type/],
     ['a newer schema', broken((r) => (r['schema'] = 99)), /schema 99/],
     ['a drawing that is missing', broken((r) => (r['drawings'] = [])), /names the drawing/],
-    [
-      'a pin that is missing',
-      broken((r) => ((r['units'] as { binding: object }[])[0]!.binding = { t1: 'ghost' })),
-      /the pin "ghost"/,
-    ],
+    ['a pin that is missing', broken((r) => ((r['units'] as { binding: object }[])[0]!.binding = { t1: 'ghost' })), /the pin "ghost"/],
     ['a pin id twice', broken((r) => (r['pins'] as object[]).push((r['pins'] as object[])[0]!)), /stands twice/],
-  ])('refuses %s and says where', (_what, text, says) =>
-    expect(refused(safeParsePart(text, 'x.json')).join(' ')).toMatch(says),
-  );
+  ])('refuses %s and says where', (_what, text, says) => expect(refused(safeParsePart(text, 'x.json')).join(' ')).toMatch(says));
 
   it('never throws on any text', () => {
     fc.assert(fc.property(fc.oneof(fc.string(), fc.json()), (text) => void safeParsePart(text)));
@@ -144,23 +130,14 @@ describe('names and places', () => {
     ],
   ])('orders %j naturally', (list, expected) => expect([...list].sort(compareNatural)).toEqual(expected));
   it('orders terminals: numbers, balls by row length, the rest', () =>
-    expect(['AA1', 'EP', 'B2', '10', 'A12', '9'].sort(compareTerminals)).toEqual([
-      '9',
-      '10',
-      'A12',
-      'B2',
-      'AA1',
-      'EP',
-    ]));
+    expect(['AA1', 'EP', 'B2', '10', 'A12', '9'].sort(compareTerminals)).toEqual(['9', '10', 'A12', 'B2', 'AA1', 'EP']));
   it.each<[Port['side'], number, { x: number; y: number }]>([
     ['left', 1, { x: -6, y: 1 }],
     ['right', -1, { x: 6, y: -1 }],
     ['top', 2, { x: 2, y: 5 }],
     ['base', 0, { x: 0, y: -5 }],
   ])('puts a %s port’s connect point on the grid', (side, at, point) =>
-    expect(connectPoint({ shape: 'block', width: 8, height: 6, strip: 1 }, { id: 't', side, at, length: 2 })).toEqual(
-      point,
-    ),
+    expect(connectPoint({ shape: 'block', width: 8, height: 6, strip: 1 }, { id: 't', side, at, length: 2 })).toEqual(point),
   );
   it('counts ids and labels', () => {
     expect(freshId('p', new Set(['p1', 'p3']))).toBe('p4');
@@ -168,9 +145,7 @@ describe('names and places', () => {
     expect([0, 25, 26, 701, 702].map(unitLabel)).toEqual(['A', 'Z', 'AA', 'ZZ', 'AAA']);
   });
   it('says problems in one line, whatever they hold', () => {
-    const said = sayProblem(
-      problem('row-skipped', { text: 'a\nb\u0000'.repeat(90), why: 'x' }, { file: 'f.csv', line: 3 }),
-    );
+    const said = sayProblem(problem('row-skipped', { text: 'a\nb\u0000'.repeat(90), why: 'x' }, { file: 'f.csv', line: 3 }));
     expect(said).toMatch(/^f\.csv, line 3: Row "/);
     expect(said).not.toMatch(/[\n\u0000]/);
     expect(said.length).toBeLessThan(200);

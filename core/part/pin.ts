@@ -57,5 +57,4 @@ export type Pin = z.infer<typeof pinSchema>;
 export const nameOnDrawing = (pin: Pin): string => pin.drawnName ?? pin.name;
 
 /** The pads of a pin in one package; none where it is not bonded out there. */
-export const padsIn = (pin: Pin, packageId: string | undefined): string[] =>
-  packageId === undefined ? [] : (pin.pads[packageId] ?? []);
+export const padsIn = (pin: Pin, packageId: string | undefined): string[] => (packageId === undefined ? [] : (pin.pads[packageId] ?? []));

@@ -9,9 +9,5 @@ export const sortedRecord = <V extends z.ZodType>(value: V) =>
   z
     .record(z.string(), value)
     .transform(
-      (record) =>
-        Object.fromEntries(Object.entries(record).sort(([a], [b]) => compareNatural(a, b))) as Record<
-          string,
-          z.output<V>
-        >,
+      (record) => Object.fromEntries(Object.entries(record).sort(([a], [b]) => compareNatural(a, b))) as Record<string, z.output<V>>,
     );

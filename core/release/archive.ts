@@ -52,5 +52,4 @@ export function readArchive(bytes: Uint8Array, file?: string): Result<{ parts: P
 }
 
 /** Absolute paths, drive letters, backslashes and parent folders. */
-const leadsOut = (path: string): boolean =>
-  /^([/\\]|[a-z]:)/i.test(path) || path.includes('\\') || path.split('/').includes('..');
+const leadsOut = (path: string): boolean => /^([/\\]|[a-z]:)/i.test(path) || path.includes('\\') || path.split('/').includes('..');

@@ -42,8 +42,7 @@ const ZIP_TIME = '1980-01-01T00:00:00';
 /** Packs files as a zip archive, in the order of their paths. */
 export function packZip(files: readonly BundleFile[]): Uint8Array {
   const entries: Zippable = {};
-  for (const f of [...files].sort((a, b) => (a.path < b.path ? -1 : 1)))
-    entries[f.path] = [f.bytes, { mtime: ZIP_TIME, level: 9 }];
+  for (const f of [...files].sort((a, b) => (a.path < b.path ? -1 : 1))) entries[f.path] = [f.bytes, { mtime: ZIP_TIME, level: 9 }];
   return zipSync(entries);
 }
 

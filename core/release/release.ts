@@ -25,13 +25,7 @@ export function releaseStops(part: Part, rules: HouseRules = DEFAULT_RULES): Pro
 }
 
 /** Freezes a part under a version. `date` is an ISO 8601 calendar date. Refuses while an error or a doubt is open. */
-export function makeRelease(
-  part: Part,
-  version: string,
-  note: string,
-  date: string,
-  rules: HouseRules = DEFAULT_RULES,
-): Result<Release> {
+export function makeRelease(part: Part, version: string, note: string, date: string, rules: HouseRules = DEFAULT_RULES): Result<Release> {
   const problems = [
     ...(isVersion(version) ? [] : [problem('release-version', { version })]),
     ...(part.releases.some((r) => r.version === version) ? [problem('release-taken', { version })] : []),

@@ -106,12 +106,10 @@ export const MARK_SHAPES: Record<Mark, MarkShape> = {
 };
 
 /** Room that marks outside the body take from the pin's line, in hundredths of a step. */
-export const outsideWidth = (marks: readonly Mark[]): number =>
-  marks.includes('negation') ? 40 : marks.includes('polarity') ? 45 : 0;
+export const outsideWidth = (marks: readonly Mark[]): number => (marks.includes('negation') ? 40 : marks.includes('polarity') ? 45 : 0);
 
 /** Room that marks inside the body take before the name, in hundredths of a step. */
-export const insideWidth = (marks: readonly Mark[]): number =>
-  marks.filter((m) => MARK_SHAPES[m].place === 'inside').length * MARK_WIDTH;
+export const insideWidth = (marks: readonly Mark[]): number => marks.filter((m) => MARK_SHAPES[m].place === 'inside').length * MARK_WIDTH;
 
 /** The marks of a pin, turned to its side, with the pin meeting the body at (x, y). */
 export function drawMarks(marks: readonly Mark[], side: Side, x: number, y: number): Primitive[] {

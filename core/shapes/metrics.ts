@@ -5,5 +5,4 @@
 export const ADVANCE = 0.632;
 
 /** The width of a text set at `size` (hundredths of a step), in hundredths of a step. Combining marks have no width. */
-export const textWidth = (text: string, size: number): number =>
-  [...text.replace(/\p{M}/gu, '')].length * ADVANCE * size;
+export const textWidth = (text: string, size: number): number => [...text.replace(/\p{M}/gu, '')].length * ADVANCE * size;

@@ -3,8 +3,7 @@ import { drawMarks, insideWidth, outsideWidth } from './marks';
 import { NAME_INSET, NAME_SIZE, NUMBER_SIZE, STEP, type Primitive, type TextPrimitive } from './picture';
 
 /** True where a name shows its low-active sense by an overbar; a name that carries a mark of its own shows that. */
-export const hasOverbar = (pin: Pin): boolean =>
-  pin.activeLow === true && !/^[/!~\\]|[#*]$|_N$|_B$|^n[A-Z]/.test(nameOnDrawing(pin));
+export const hasOverbar = (pin: Pin): boolean => pin.activeLow === true && !/^[/!~\\]|[#*]$|_N$|_B$|^n[A-Z]/.test(nameOnDrawing(pin));
 
 /** The number that stands over a pin's line: its pads in the package in view; a bundle says how many. */
 export function numberText(pads: readonly string[]): string {

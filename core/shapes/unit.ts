@@ -40,10 +40,8 @@ export function drawBody(drawing: Drawing, title: string): Primitive[] {
 export function drawStrokes(drawing: Drawing): Primitive[] {
   return drawing.strokes.map((s): Primitive => {
     const [x, y] = s.points[0]!;
-    if (s.kind === 'circle')
-      return { kind: 'circle', x, y, r: s.radius ?? STEP, weight: 'body', ...(s.filled ? { filled: true } : {}) };
-    if (s.kind === 'polygon')
-      return { kind: 'polygon', points: s.points, weight: 'body', ...(s.filled ? { filled: true } : {}) };
+    if (s.kind === 'circle') return { kind: 'circle', x, y, r: s.radius ?? STEP, weight: 'body', ...(s.filled ? { filled: true } : {}) };
+    if (s.kind === 'polygon') return { kind: 'polygon', points: s.points, weight: 'body', ...(s.filled ? { filled: true } : {}) };
     return { kind: 'polyline', points: s.points, weight: 'body' };
   });
 }
@@ -62,8 +60,7 @@ export function drawLabels(part: Part, unit: Unit, drawing: Drawing): Primitive[
 }
 
 function labelText(part: Part, unit: Unit, label: Drawing['labels'][number]): string {
-  if (label.kind === 'reference')
-    return `${part.reference || '?'}${part.reference ? '?' : ''}${part.units.length > 1 ? unit.label : ''}`;
+  if (label.kind === 'reference') return `${part.reference || '?'}${part.reference ? '?' : ''}${part.units.length > 1 ? unit.label : ''}`;
   if (label.kind === 'value') return part.name;
   return part.fields.find((f) => f.name === label.field)?.value ?? '';
 }

@@ -30,8 +30,7 @@ const LIMIT = 32_000_000;
  * between), `*` starts a comment line, `;` and a free-standing `$` an inline comment.
  */
 export function readCards(source: string, file?: string): Result<Cards> {
-  if (source.length > LIMIT)
-    return refuse(problem('input-large', { size: Math.round(source.length / 1e6), limit: LIMIT / 1e6 }, { file }));
+  if (source.length > LIMIT) return refuse(problem('input-large', { size: Math.round(source.length / 1e6), limit: LIMIT / 1e6 }, { file }));
   if (source.trim() === '') return refuse(problem('input-empty', {}, { file }));
   if (/^\s*<(!doctype|html|head|\?xml)/i.test(source)) return refuse(problem('spice-web-page', {}, { file }));
   if (source.includes('\u0000')) return refuse(problem('input-binary', {}, { file }));

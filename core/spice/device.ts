@@ -55,9 +55,7 @@ export function cardType(type: string, params: ReadonlyMap<string, string>): Car
   if (!found) return undefined;
   if (type.toLowerCase() === 'vdmos' && params.has('pchan')) return { ...found, device: 'pmos' };
   const breakdown = Number.parseFloat(params.get('bv') ?? '');
-  return found.device === 'diode' && breakdown > 0 && breakdown < 100 && params.has('ibv')
-    ? { ...found, device: 'zener' }
-    : found;
+  return found.device === 'diode' && breakdown > 0 && breakdown < 100 && params.has('ibv') ? { ...found, device: 'zener' } : found;
 }
 
 const WORDS: [Device, RegExp][] = [
@@ -74,21 +72,12 @@ const WORDS: [Device, RegExp][] = [
 ];
 
 /** What a subcircuit models: by its comments and name first, by its nodes where they are plain. `other` where nothing tells. */
-export function deviceOf(
-  name: string,
-  nodes: readonly string[],
-  docs: readonly string[],
-  comments: readonly string[],
-): Device {
+export function deviceOf(name: string, nodes: readonly string[], docs: readonly string[], comments: readonly string[]): Device {
   const said = WORDS.find(([, words]) => words.test(comments.join('\n')) || words.test(name.replace(/_/g, ' ')));
   if (said) return said[0];
   const all = [...nodes, ...docs].map((t) => t.toLowerCase());
   const has = (shape: RegExp) => all.some((t) => shape.test(t));
-  if (
-    has(/^(in\+|inp|non-?inverting( input)?|\+in)$/) &&
-    has(/^(in-|inn|inverting( input)?|-in)$/) &&
-    has(/^(out|output)$/)
-  )
+  if (has(/^(in\+|inp|non-?inverting( input)?|\+in)$/) && has(/^(in-|inn|inverting( input)?|-in)$/) && has(/^(out|output)$/))
     return 'opamp';
   const set = [...nodes]
     .map((n) => n.toLowerCase())

@@ -45,8 +45,8 @@ export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[]
     return reason === undefined;
   });
   const units = [...new Set(live.map((p) => p.unit).filter((u) => u !== null))];
-  const signals = live.filter((p) => p.unit !== null).length;
-  const perUnit = units.length > 1 && nodes.length < signals;
+  // A model with fewer nodes than the part has signals is of one channel.
+  const perUnit = units.length > 1 && nodes.length < new Set(live.map((p) => p.name)).size;
   if (!perUnit) matchOne(live, nodes, units.length === 1 ? units[0]! : null, false, out);
   else
     for (const unit of units)
@@ -66,22 +66,14 @@ function noNodeReason(pin: MatchPin): string | undefined {
   if (pin.type === 'no-connect') return 'it is not connected inside';
   if (pin.type === 'reserved') return 'it is reserved';
   if (/^(ep|epad|pad|exposed pad|thermal pad)$/i.test(pin.name)) return 'a thermal pad carries no signal';
-  if (/^mp\d*$|^mounting/i.test(pin.number) || /mechanical|mounting/i.test(pin.name))
-    return 'a mechanical pad carries no signal';
+  if (/^mp\d*$|^mounting/i.test(pin.number) || /mechanical|mounting/i.test(pin.name)) return 'a mechanical pad carries no signal';
   return undefined;
 }
 
-function matchOne(
-  pins: readonly MatchPin[],
-  nodes: readonly ModelNode[],
-  unit: string | null,
-  channel: boolean,
-  out: Matching,
-): void {
+function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: string | null, channel: boolean, out: Matching): void {
   // Pins of one name and kind are one signal: they share a node.
   const signals = new Map<string, MatchPin[]>();
-  for (const pin of pins)
-    signals.set(`${pin.name} ${pin.type}`, [...(signals.get(`${pin.name} ${pin.type}`) ?? []), pin]);
+  for (const pin of pins) signals.set(`${pin.name} ${pin.type}`, [...(signals.get(`${pin.name} ${pin.type}`) ?? []), pin]);
   const rows = [...signals.values()];
   const likeness = rows.map(([first]) => nodes.map((node) => alike(first!, node, channel)));
   const chosen = assign(likeness.map((row) => row.map((l) => l.score)));
@@ -106,8 +98,7 @@ function matchOne(
   const freeNodes = nodes.filter((_, i) => !takenNodes.has(i)).map((n) => n.name);
   for (const { members, reason } of open)
     for (const pin of members)
-      if (freeNodes.length === 0)
-        out.left.push({ pin: pin.number, reason: 'every node of the model has its pin already' });
+      if (freeNodes.length === 0) out.left.push({ pin: pin.number, reason: 'every node of the model has its pin already' });
       else out.asks.push({ pin: pin.number, reason: `${reason} Free: ${freeNodes.join(', ')}.` });
 }
 
@@ -137,8 +128,7 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
   const plain = names.map(plainName);
   if (contradicts(pin, node)) return { score: 0, because: '' };
   if (plain.includes(plainName(node.name))) return { score: 1, because: `node ${node.name} has its name` };
-  if (node.doc !== '' && plain.includes(plainName(node.doc)))
-    return { score: 0.97, because: `line ${node.docLine}: “${node.doc}”` };
+  if (node.doc !== '' && plain.includes(plainName(node.doc))) return { score: 0.97, because: `line ${node.docLine}: “${node.doc}”` };
   const own = new Set(names.flatMap((n) => [...rolesOf(n)]));
   if (own.size === 0 && pin.description) for (const role of rolesOf(pin.description)) own.add(role);
   for (const role of rolesByType(pin)) own.add(role);
@@ -146,8 +136,7 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
   const named = /^\d+$/.test(node.name) ? new Set<string>() : rolesOf(node.name);
   if (shares(own, said)) return { score: 0.92, because: `line ${node.docLine}: “${node.doc}”` };
   if (said.size > 0) return { score: 0.1, because: '' };
-  if (shares(own, named))
-    return { score: 0.88, because: `node ${node.name} reads as ${[...own].find((r) => named.has(r))}` };
+  if (shares(own, named)) return { score: 0.88, because: `node ${node.name} reads as ${[...own].find((r) => named.has(r))}` };
   const overlap = commonWords(`${pin.name} ${pin.description ?? ''}`, `${node.name} ${node.doc}`);
   return overlap.length > 0
     ? { score: Math.min(0.55 + 0.1 * (overlap.length - 1), 0.8), because: `both say ${overlap.join(', ')}` }
@@ -158,20 +147,12 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
 function contradicts(pin: MatchPin, node: ModelNode): boolean {
   const roles = new Set([...rolesOf(node.doc), ...(/^\d+$/.test(node.name) ? [] : rolesOf(node.name))]);
   const power = ['supply+', 'supply-', 'ground'].some((r) => roles.has(r));
-  if (
-    power &&
-    roles.size === 1 &&
-    !isSupply(pin) &&
-    pin.type !== 'supply-out' &&
-    pin.type !== 'unspecified' &&
-    pin.type !== 'passive'
-  )
+  if (power && roles.size === 1 && !isSupply(pin) && pin.type !== 'supply-out' && pin.type !== 'unspecified' && pin.type !== 'passive')
     return true;
   return pin.type === 'ground' && roles.has('supply+') && !roles.has('ground') && roles.size === 1;
 }
 
-const rolesByType = (pin: MatchPin): string[] =>
-  pin.type === 'ground' && rolesOf(pin.name).size === 0 ? ['ground'] : [];
+const rolesByType = (pin: MatchPin): string[] => (pin.type === 'ground' && rolesOf(pin.name).size === 0 ? ['ground'] : []);
 
 const shares = (a: ReadonlySet<string>, b: ReadonlySet<string>): boolean => [...a].some((role) => b.has(role));
 
@@ -191,7 +172,6 @@ export const withoutIndex = (name: string): string =>
 function merged(m: Matching): Matching {
   const paired = new Set(m.pairs.map((p) => p.pin));
   const seen = new Set<string>();
-  const once = (list: { pin: string; reason: string }[]) =>
-    list.filter((e) => !paired.has(e.pin) && !seen.has(e.pin) && !!seen.add(e.pin));
+  const once = (list: { pin: string; reason: string }[]) => list.filter((e) => !paired.has(e.pin) && !seen.has(e.pin) && !!seen.add(e.pin));
   return { pairs: m.pairs, asks: once(m.asks), left: once(m.left) };
 }

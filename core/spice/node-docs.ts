@@ -31,8 +31,7 @@ export function mineNodeDocs(header: Header): Map<string, NodeDoc> {
 
 type Found = [string, NodeDoc][];
 
-const LEAD =
-  /^(connections?|pins?|pinout|nodes?|node order|pin order|order|terminals?|external nodes?|pin connections?)\b[\s:=-]*/i;
+const LEAD = /^(connections?|pin connections?|node order|pin order|external nodes?|pinout|pins?|nodes?|order|terminals?)\b[\s:=-]*/i;
 
 /**
  * ```
@@ -74,10 +73,7 @@ function lists({ nodes }: Header, comments: Comment[]): Found {
       continue;
     }
     const body = text.replace(LEAD, '').trim();
-    const entry =
-      /^(?:node|pin|terminal)?\s*["'(]?([^\s"'()=:]+)["')]?\s*(?:=|:|->|-{1,2}(?=\s)|–|—|\s{2,}|\t)\s*(.+)$/i.exec(
-        body,
-      );
+    const entry = /^(?:node|pin|terminal)?\s*["'(]?([^\s"'()=:]+)["')]?\s*(?:=|:|->|-{1,2}(?=\s)|–|—|\s{2,}|\t)\s*(.+)$/i.exec(body);
     const node = entry ? byName.get(entry[1]!.toLowerCase()) : undefined;
     if (node !== undefined && entry) {
       found.push([node, { doc: tidy(entry[2]!), line }]);
@@ -145,12 +141,9 @@ function inline({ nodes, raw }: Header): Found {
       .filter((w) => w !== '')
       .slice(i === 0 ? 2 : 0);
     const own = words.filter((w) => nodes.some((n) => n.toLowerCase() === w.toLowerCase()));
-    if (own.length === 1)
-      found.push([nodes.find((n) => n.toLowerCase() === own[0]!.toLowerCase())!, { doc: tidy(comment), line }]);
+    if (own.length === 1) found.push([nodes.find((n) => n.toLowerCase() === own[0]!.toLowerCase())!, { doc: tidy(comment), line }]);
     const all = own.length > 1 ? split(comment.replace(LEAD, ''), own.length) : undefined;
-    all?.forEach((doc, k) =>
-      found.push([nodes.find((n) => n.toLowerCase() === own[k]!.toLowerCase())!, { doc, line }]),
-    );
+    all?.forEach((doc, k) => found.push([nodes.find((n) => n.toLowerCase() === own[k]!.toLowerCase())!, { doc, line }]));
   });
   return found;
 }

@@ -30,8 +30,9 @@ export function matchPinsOf(part: Part): MatchPin[] {
 /** Whether a model is bound once for the whole part or once in each unit that has signals. */
 export function bindingUnits(part: Part, nodeCount: number): string[] {
   const signals = new Set(part.pins.filter(isSignal).map((p) => p.id));
+  const supplies = new Set(part.pins.filter((p) => carriesPower(p.type)).map((p) => p.name));
   const signalUnits = part.units.filter((u) => Object.values(u.binding).some((id) => signals.has(id)));
-  return signalUnits.length > 1 && nodeCount < signals.size ? signalUnits.map((u) => u.id) : [WHOLE_PART];
+  return signalUnits.length > 1 && nodeCount < signals.size + supplies.size ? signalUnits.map((u) => u.id) : [WHOLE_PART];
 }
 
 export interface TieProposal {

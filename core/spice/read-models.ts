@@ -60,8 +60,7 @@ export function readModels(source: string, file?: string): Result<ModelList> {
       problems.push(problem('spice-unsafe', { card: card.text }, { file, line: card.line }));
     if (top && /^[a-z]/i.test(word)) top.atTop = false;
   }
-  for (const { model } of open)
-    problems.push(problem('spice-unterminated', { name: model.name }, { file, line: model.line }));
+  for (const { model } of open) problems.push(problem('spice-unterminated', { name: model.name }, { file, line: model.line }));
   if (models.length === 0) return refuse(...(problems.length > 0 ? problems : [problem('spice-none', {}, { file })]));
   return ok({ models: models.sort((a, b) => a.line - b.line), problems });
 }
@@ -73,8 +72,7 @@ function openSubckt(card: Card, problems: Problem[], file?: string): Open {
     .replace(/[()]/g, (c, at: number, all: string) => (all.slice(0, at).includes('=') ? c : ' '));
   const words = text.match(/[^\s={}'"]+=(?:\{[^}]*\}|'[^']*'|"[^"]*"|\S*)|\S+/g) ?? [];
   const name = words[1] ?? '';
-  if (name === '')
-    problems.push(problem('spice-card', { text: card.text, why: 'it has no name' }, { file, line: card.line }));
+  if (name === '') problems.push(problem('spice-card', { text: card.text, why: 'it has no name' }, { file, line: card.line }));
   const rest = words.slice(2);
   const until = rest.findIndex((w) => w.includes('=') || /^(params|optional|text):?$/i.test(w));
   const nodes = (until < 0 ? rest : rest.slice(0, until)).filter((w) => w !== ',');
@@ -84,9 +82,7 @@ function openSubckt(card: Card, problems: Problem[], file?: string): Open {
   });
   const twice = nodes.find((n, i) => nodes.findIndex((m) => m.toLowerCase() === n.toLowerCase()) !== i);
   if (twice !== undefined)
-    problems.push(
-      problem('spice-card', { text: card.text, why: `node ${twice} stands twice` }, { file, line: card.line }),
-    );
+    problems.push(problem('spice-card', { text: card.text, why: `node ${twice} stands twice` }, { file, line: card.line }));
   return {
     card,
     model: { name, nodes: nodes.map((n) => ({ name: n, doc: '' })), params, line: card.line },
@@ -124,9 +120,7 @@ function close(open: Open[], models: SpiceModel[], card: Card, problems: Problem
 function readModelCard(card: Card, open: Open[], models: SpiceModel[], problems: Problem[], file?: string): void {
   const match = /^\.model\s+(\S+)\s+(?:ako:\s*\S+\s+)?([a-z]+)\s*\(?(.*?)\)?\s*$/i.exec(card.text);
   if (!match)
-    return void problems.push(
-      problem('spice-card', { text: card.text, why: 'it has no name or no type' }, { file, line: card.line }),
-    );
+    return void problems.push(problem('spice-card', { text: card.text, why: 'it has no name or no type' }, { file, line: card.line }));
   const [, name = '', type = '', rest = ''] = match;
   const params = [...rest.replace(/\s*=\s*/g, '=').matchAll(/([a-z_]\w*)=(\{[^}]*\}|\S+)/gi)].map((m) => ({
     name: m[1]!,

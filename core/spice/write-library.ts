@@ -21,9 +21,7 @@ function writeModel(part: FrozenPart, model: Model): string {
   return [
     `* ${oneLine(part.name)}: ${oneLine(part.description)}`,
     `* Terminals in the order of their numbers:`,
-    ...pins.map(
-      (p) => `*   ${names.get(p.id)} = ${oneLine(p.name)}, ${padsIn(p, part.packages[0]?.id).join(' ') || 'no pad'}`,
-    ),
+    ...pins.map((p) => `*   ${names.get(p.id)} = ${oneLine(p.name)}, ${padsIn(p, part.packages[0]?.id).join(' ') || 'no pad'}`),
     `.subckt ${subckt} ${pins.map((p) => names.get(p.id)).join(' ')}`,
     ...calls.flat(),
     `.ends ${subckt}`,
@@ -38,9 +36,7 @@ const oneLine = (text: string): string => text.replace(/\s+/g, ' ').trim();
 const clean = (name: string): string => name.replace(/[^A-Za-z0-9_]+/g, '_').replace(/^(\d)/, 'N$1');
 
 const tiedPins = (model: Model): Set<string> =>
-  new Set(
-    Object.values(model.ties).flatMap((ties) => Object.values(ties).flatMap((tie) => ('pin' in tie ? [tie.pin] : []))),
-  );
+  new Set(Object.values(model.ties).flatMap((ties) => Object.values(ties).flatMap((tie) => ('pin' in tie ? [tie.pin] : []))));
 
 const byNumber = (part: FrozenPart) => (a: Pin, b: Pin) => {
   const number = (p: Pin) => padsIn(p, part.packages[0]?.id)[0] ?? '';

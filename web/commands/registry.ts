@@ -78,9 +78,7 @@ export function handleKey(e: KeyboardEvent): void {
   const inText = typing(e.target);
   if (inText && !/^(Ctrl|Alt)\+/.test(name)) return;
   if (inText && /^Ctrl\+(Shift\+)?[ZYACVX]$/.test(name)) return;
-  const command = [...all]
-    .reverse()
-    .find((c) => c.key !== undefined && c.key.split(' or ').includes(name) && (c.can?.() ?? true));
+  const command = [...all].reverse().find((c) => c.key !== undefined && c.key.split(' or ').includes(name) && (c.can?.() ?? true));
   if (!command) return;
   e.preventDefault();
   command.run();

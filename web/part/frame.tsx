@@ -140,9 +140,7 @@ function Trouble() {
   if (trouble === null && !readOnly) return null;
   return (
     <div role="alert" className="flex items-center gap-3 border-b border-amber-line bg-amber-wash px-4 py-1.5">
-      <span className="flex-1">
-        {trouble ?? 'This part is open in another tab. Here you can look at it; changes are made there.'}
-      </span>
+      <span className="flex-1">{trouble ?? 'This part is open in another tab. Here you can look at it; changes are made there.'}</span>
       {readOnly ? <Button onClick={() => window.location.reload()}>Try again</Button> : null}
       <Button onClick={() => download(`${fileName(part.name)}.kite.json`, canonicalPart(part), 'application/json')}>
         Download the part

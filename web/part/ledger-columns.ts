@@ -1,7 +1,6 @@
 import { ELECTRICAL_TYPES, padsIn, type Edit, type ElectricalType, type Pin } from '../../core/part';
 
-export type ColumnId =
-  'number' | 'name' | 'type' | 'description' | 'origin' | 'unit' | 'side' | 'pads' | 'node' | 'findings' | 'group';
+export type ColumnId = 'number' | 'name' | 'type' | 'description' | 'origin' | 'unit' | 'side' | 'pads' | 'node' | 'findings' | 'group';
 
 export interface LedgerColumn {
   id: ColumnId;

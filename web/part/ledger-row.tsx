@@ -49,17 +49,7 @@ interface PinProps {
   editor: { column: ColumnId; element: ReactNode } | null;
 }
 
-export const PinRow = memo(function PinRow({
-  pin,
-  columns,
-  style,
-  index,
-  selected,
-  cursor,
-  onClick,
-  onOpen,
-  editor,
-}: PinProps) {
+export const PinRow = memo(function PinRow({ pin, columns, style, index, selected, cursor, onClick, onOpen, editor }: PinProps) {
   return (
     <div
       id={`pin-${pin.id}`}
@@ -89,8 +79,7 @@ export const PinRow = memo(function PinRow({
   );
 });
 
-const doubtful = (pin: Pin, ...fields: string[]): string | undefined =>
-  pin.doubts.find((d) => fields.includes(d.field))?.reason;
+const doubtful = (pin: Pin, ...fields: string[]): string | undefined => pin.doubts.find((d) => fields.includes(d.field))?.reason;
 
 function Cell({ column, pin }: { column: ColumnId; pin: Pin }) {
   switch (column) {
@@ -131,20 +120,9 @@ function Cell({ column, pin }: { column: ColumnId; pin: Pin }) {
 }
 
 /** A doubtful cell is underlined and marked, never only coloured. */
-function Doubted({
-  reason,
-  title,
-  children,
-}: {
-  reason: string | undefined;
-  title?: string | undefined;
-  children: ReactNode;
-}) {
+function Doubted({ reason, title, children }: { reason: string | undefined; title?: string | undefined; children: ReactNode }) {
   return (
-    <span
-      title={reason ?? title}
-      className={`truncate ${reason === undefined ? '' : 'border-b-2 border-amber-line bg-amber-wash px-0.5'}`}
-    >
+    <span title={reason ?? title} className={`truncate ${reason === undefined ? '' : 'border-b-2 border-amber-line bg-amber-wash px-0.5'}`}>
       {children}
       {reason === undefined ? null : <span className="sr-only"> in doubt</span>}
     </span>
@@ -173,11 +151,7 @@ function PadsCell({ pin }: { pin: Pin }) {
   const pads = padsIn(pin, useStore(selectPackageId));
   const joined = useStore(selectPadJoined).has(pin.id);
   if (pads.length === 0) return <span className="text-amber">none</span>;
-  return (
-    <span className={`truncate font-mono ${joined ? '' : 'text-amber'}`}>
-      {joined ? pads.join(',') : `${pads.join(',')} loose`}
-    </span>
-  );
+  return <span className={`truncate font-mono ${joined ? '' : 'text-amber'}`}>{joined ? pads.join(',') : `${pads.join(',')} loose`}</span>;
 }
 
 function NodeCell({ pin }: { pin: Pin }) {
@@ -191,9 +165,5 @@ function NodeCell({ pin }: { pin: Pin }) {
 
 function FindingsCell({ pin }: { pin: Pin }) {
   const count = useStore(selectFindingsByPin).get(pin.id) ?? 0;
-  return count === 0 ? (
-    <span className="text-muted">–</span>
-  ) : (
-    <span className="font-semibold text-brick">{count}</span>
-  );
+  return count === 0 ? <span className="text-muted">–</span> : <span className="font-semibold text-brick">{count}</span>;
 }

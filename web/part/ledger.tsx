@@ -34,11 +34,8 @@ export function Ledger() {
   const [editing, setEditing] = useState<{ pin: Pin; column: ColumnId; start: string } | null>(null);
   const scroller = useRef<HTMLDivElement>(null);
   const query = useDeferredValue(filter);
-  const rows = useMemo(
-    () => ledgerRows(part.pins, packageId, query, folded, sort),
-    [part.pins, packageId, query, folded, sort],
-  );
-   
+  const rows = useMemo(() => ledgerRows(part.pins, packageId, query, folded, sort), [part.pins, packageId, query, folded, sort]);
+
   const list = useVirtualizer({
     count: rows.length,
     getScrollElement: () => scroller.current,
@@ -78,8 +75,7 @@ export function Ledger() {
     const pin = pinAt(row)!;
     const add = e.ctrlKey || e.metaKey;
     if (e.shiftKey) act(selected([...new Set([...selection, ...range(cursor.row, row)])]));
-    else if (add)
-      act(selected(selectedSet.has(pin.id) ? selection.filter((id) => id !== pin.id) : [...selection, pin.id]));
+    else if (add) act(selected(selectedSet.has(pin.id) ? selection.filter((id) => id !== pin.id) : [...selection, pin.id]));
     else act(selected([pin.id]));
     setCursor({ row, column });
   };
@@ -102,8 +98,7 @@ export function Ledger() {
     const { pin, column } = editing!;
     setEditing(null);
     scroller.current?.focus();
-    const others =
-      selectedSet.has(pin.id) && selection.length > 1 ? part.pins.filter((p) => selectedSet.has(p.id)) : [pin];
+    const others = selectedSet.has(pin.id) && selection.length > 1 ? part.pins.filter((p) => selectedSet.has(p.id)) : [pin];
     // What is typed into one cell of a selection is typed into all of it, where that makes sense.
     const targets = column === 'number' || column === 'pads' || column === 'name' ? [pin] : others;
     if (text !== cellText(column, pin, packageId) || targets.length > 1)
@@ -219,8 +214,7 @@ export function Ledger() {
       F2: () => startEdit(),
     };
     if (plain && steps[e.key]) steps[e.key]!();
-    else if (!plain && e.key.toLowerCase() === 'a')
-      act(selected(rows.flatMap((r) => (r.kind === 'pin' ? [r.pin.id] : []))));
+    else if (!plain && e.key.toLowerCase() === 'a') act(selected(rows.flatMap((r) => (r.kind === 'pin' ? [r.pin.id] : []))));
     else if (plain && e.key.length === 1 && e.key !== ' ' && e.key !== '?') startEdit(e.key);
     else return;
     e.preventDefault();
@@ -230,11 +224,7 @@ export function Ledger() {
   const groups = new Set(part.pins.map((p) => p.group ?? '')).size;
   const active = pinAt(cursor.row);
   return (
-    <aside
-      aria-label="Ledger"
-      className="relative flex shrink-0 flex-col border-r border-line bg-surface"
-      style={{ width: ledgerWidth }}
-    >
+    <aside aria-label="Ledger" className="relative flex shrink-0 flex-col border-r border-line bg-surface" style={{ width: ledgerWidth }}>
       <div className="flex h-[38px] shrink-0 items-center gap-2 px-3">
         <h2 className="font-bold">Ledger</h2>
         <span className="truncate text-[13px] text-muted">
@@ -265,10 +255,7 @@ export function Ledger() {
         onKeyDown={onKeyDown}
         onCopy={(e) => {
           const chosen = rows.flatMap((r) => (r.kind === 'pin' && selectedSet.has(r.pin.id) ? [r.pin] : []));
-          e.clipboardData.setData(
-            'text/plain',
-            chosen.map((p) => columns.map((c) => cellText(c.id, p, packageId)).join('\t')).join('\n'),
-          );
+          e.clipboardData.setData('text/plain', chosen.map((p) => columns.map((c) => cellText(c.id, p, packageId)).join('\t')).join('\n'));
           e.preventDefault();
         }}
         onPaste={(e) => {
@@ -296,9 +283,7 @@ export function Ledger() {
                 tabIndex={-1}
                 className="w-full truncate text-left hover:text-ink"
                 onClick={() =>
-                  setSort((s) =>
-                    s?.column !== c.id ? { column: c.id, down: false } : s.down ? null : { column: c.id, down: true },
-                  )
+                  setSort((s) => (s?.column !== c.id ? { column: c.id, down: false } : s.down ? null : { column: c.id, down: true }))
                 }
               >
                 {c.title}

@@ -34,9 +34,7 @@ export function Particulars() {
         onChange={(category) =>
           set({
             category,
-            ...(part.reference === '' && REFERENCE_LETTERS[category]
-              ? { reference: REFERENCE_LETTERS[category][0]! }
-              : {}),
+            ...(part.reference === '' && REFERENCE_LETTERS[category] ? { reference: REFERENCE_LETTERS[category][0]! } : {}),
           })
         }
       />
@@ -60,12 +58,7 @@ export function Particulars() {
       />
       <Field label="House part number" value={part.houseNumber ?? ''} onDone={(houseNumber) => set({ houseNumber })} />
       <Field label="Base name" value={part.baseName ?? ''} onDone={(baseName) => set({ baseName })} />
-      <Field
-        wide
-        label="Keywords, separated by commas"
-        value={part.keywords.join(', ')}
-        onDone={(text) => set({ keywords: list(text) })}
-      />
+      <Field wide label="Keywords, separated by commas" value={part.keywords.join(', ')} onDone={(text) => set({ keywords: list(text) })} />
       {part.fields.map((field, i) => (
         <Field
           key={field.name}
@@ -75,10 +68,7 @@ export function Particulars() {
           onDone={(value) => set({ fields: part.fields.map((f, k) => (k === i ? { ...f, value } : f)) })}
         />
       ))}
-      <AddField
-        onAdd={(name) => set({ fields: [...part.fields, { name, value: '' }] })}
-        taken={part.fields.map((f) => f.name)}
-      />
+      <AddField onAdd={(name) => set({ fields: [...part.fields, { name, value: '' }] })} taken={part.fields.map((f) => f.name)} />
       <Extras />
     </div>
   );

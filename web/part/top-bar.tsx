@@ -99,9 +99,7 @@ function Tail({ id }: { id: string }) {
                 <span className="flex h-[23px] items-center">
                   <Bow done={done} active={isActive} />
                 </span>
-                <span className={isActive ? 'underline decoration-green decoration-2 underline-offset-2' : ''}>
-                  {s.title}
-                </span>
+                <span className={isActive ? 'underline decoration-green decoration-2 underline-offset-2' : ''}>{s.title}</span>
                 <span className={`text-[11.5px] font-normal ${warn ? 'text-amber' : 'text-muted'}`}>{count}</span>
               </>
             )}
@@ -119,13 +117,7 @@ function History() {
   const redoTitle = future.length > 0 ? `Redo: ${future[0]!.title}` : 'Nothing to redo';
   return (
     <>
-      <Button
-        tone="quiet"
-        aria-label={undoTitle}
-        title={undoTitle}
-        disabled={past.length === 0 || readOnly}
-        onClick={() => act(undone())}
-      >
+      <Button tone="quiet" aria-label={undoTitle} title={undoTitle} disabled={past.length === 0 || readOnly} onClick={() => act(undone())}>
         <Turn />
       </Button>
       <Button
@@ -159,7 +151,5 @@ const Turn = () => (
 function Saved() {
   const { part, saved, trouble, readOnly } = useStore((s) => s.part);
   const text = readOnly ? 'looking only' : trouble !== null ? 'not saved' : part === saved ? 'saved' : 'saving…';
-  return (
-    <span className={`w-20 text-right text-[13px] ${trouble !== null ? 'text-brick' : 'text-muted'}`}>{text}</span>
-  );
+  return <span className={`w-20 text-right text-[13px] ${trouble !== null ? 'text-brick' : 'text-muted'}`}>{text}</span>;
 }

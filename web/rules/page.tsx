@@ -27,9 +27,7 @@ export function RulesPage() {
   const set = (change: Partial<HouseRules>) => {
     const next = { ...rules, ...change };
     act(rulesSet(next));
-    void keepRules(next).catch(() =>
-      act(say('The rules could not be saved in this browser. Export them to keep them.', 'bad')),
-    );
+    void keepRules(next).catch(() => act(say('The rules could not be saved in this browser. Export them to keep them.', 'bad')));
   };
   const number = (text: string, least: number, most: number, put: (n: number) => void) => {
     const n = Number(text.replace(',', '.'));
@@ -57,11 +55,7 @@ export function RulesPage() {
         <h1 className="text-base font-bold">House rules</h1>
         <div className="ml-auto flex gap-2">
           <Button onClick={() => void importRules()}>Import…</Button>
-          <Button
-            onClick={() => download('house-rules.json', `${JSON.stringify(rules, null, 2)}\n`, 'application/json')}
-          >
-            Export
-          </Button>
+          <Button onClick={() => download('house-rules.json', `${JSON.stringify(rules, null, 2)}\n`, 'application/json')}>Export</Button>
           <Button tone="bad" onClick={() => set(DEFAULT_RULES)}>
             Back to the defaults
           </Button>
@@ -72,11 +66,7 @@ export function RulesPage() {
           <section aria-label="Drawing" className="rounded-lg border border-line bg-surface p-4">
             <h2 className="mb-2 font-semibold">Drawing</h2>
             <div className="grid grid-cols-3 gap-3">
-              <Field
-                label="Grid step, mm"
-                value={String(rules.stepMm)}
-                onDone={(t) => number(t, 0.1, 10, (stepMm) => set({ stepMm }))}
-              />
+              <Field label="Grid step, mm" value={String(rules.stepMm)} onDone={(t) => number(t, 0.1, 10, (stepMm) => set({ stepMm }))} />
               <Field
                 label="Pin length, steps"
                 value={String(rules.pinLength)}
@@ -161,12 +151,7 @@ export function RulesPage() {
   );
 }
 
-function withSeverity(
-  rules: HouseRules,
-  id: string,
-  severity: Severity | 'off',
-  usual: Severity,
-): HouseRules['severities'] {
+function withSeverity(rules: HouseRules, id: string, severity: Severity | 'off', usual: Severity): HouseRules['severities'] {
   const { [id]: _before, ...others } = rules.severities;
   return severity === usual ? others : { ...others, [id]: severity };
 }

@@ -52,29 +52,17 @@ export const ShelfCard = memo(function ShelfCard({ summary: s, picked, onPick, o
 });
 
 function State({ state }: { state: string }) {
-  const tone =
-    state === 'draft' ? 'bg-sunken text-muted' : state === 'proven' ? 'bg-green-wash' : 'bg-green text-on-green';
+  const tone = state === 'draft' ? 'bg-sunken text-muted' : state === 'proven' ? 'bg-green-wash' : 'bg-green text-on-green';
   return <span className={`rounded-full px-2 text-[12px] ${tone}`}>{state}</span>;
 }
 
 function Thumbnail({ summary: s }: { summary: Summary }) {
-  if (s.drawing.length === 0)
-    return <span className="grid h-32 place-items-center text-[13px] text-muted">Not drawn yet</span>;
+  if (s.drawing.length === 0) return <span className="grid h-32 place-items-center text-[13px] text-muted">Not drawn yet</span>;
   const box = boundsOf(s.drawing);
   const margin = 60;
-  const view = [
-    box.left - margin,
-    -box.top - margin,
-    box.right - box.left + 2 * margin,
-    box.top - box.base + 2 * margin,
-  ];
+  const view = [box.left - margin, -box.top - margin, box.right - box.left + 2 * margin, box.top - box.base + 2 * margin];
   return (
-    <svg
-      viewBox={view.join(' ')}
-      className="drawing thumbnail h-32 w-full p-2"
-      role="img"
-      aria-label={`First unit of ${s.name}`}
-    >
+    <svg viewBox={view.join(' ')} className="drawing thumbnail h-32 w-full p-2" role="img" aria-label={`First unit of ${s.name}`}>
       <Primitives items={s.drawing} />
     </svg>
   );

@@ -88,8 +88,7 @@ export function ShelfPage() {
     act(say(`Deleted ${names}.`, 'plain', { label: 'Undo', run: () => void restoreParts(removed).then(refresh) }));
   };
 
-  const toggle = (id: string) =>
-    setPicked((was) => new Set(was.has(id) ? [...was].filter((p) => p !== id) : [...was, id]));
+  const toggle = (id: string) => setPicked((was) => new Set(was.has(id) ? [...was].filter((p) => p !== id) : [...was, id]));
 
   useCommands([
     { id: 'start', title: 'Start a part', key: 'Alt+P', group: 'Shelf', run: () => void start() },
@@ -118,11 +117,7 @@ export function ShelfPage() {
   ]);
 
   return (
-    <Drop
-      label="Drop part files or archives to add them"
-      onFiles={(f) => void take(f)}
-      className="flex h-full flex-col"
-    >
+    <Drop label="Drop part files or archives to add them" onFiles={(f) => void take(f)} className="flex h-full flex-col">
       <header className="flex h-14 shrink-0 items-center gap-4 border-b border-line bg-surface px-4">
         <KiteMark />
         <h1 className="text-base font-bold">Shelf</h1>
@@ -167,13 +162,7 @@ export function ShelfPage() {
         ) : null}
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-4">
           {shown.map((s) => (
-            <ShelfCard
-              key={s.id}
-              summary={s}
-              picked={picked.has(s.id)}
-              onPick={() => toggle(s.id)}
-              onDelete={() => void remove([s.id])}
-            />
+            <ShelfCard key={s.id} summary={s} picked={picked.has(s.id)} onPick={() => toggle(s.id)} onDelete={() => void remove([s.id])} />
           ))}
         </ul>
       </main>

@@ -19,11 +19,7 @@ export async function saveNow(): Promise<void> {
       const done = await savePart(id, part, store.getState().view.rules, revision);
       if (done === 'behind') {
         store.dispatch(lockLost());
-        store.dispatch(
-          saveFailed(
-            'Another tab has changed this part since. What you see here is not saved; download it to keep it.',
-          ),
-        );
+        store.dispatch(saveFailed('Another tab has changed this part since. What you see here is not saved; download it to keep it.'));
       } else store.dispatch(saveDone({ id, part, revision: done }));
     } catch (error) {
       store.dispatch(saveFailed(sayStorageError(error)));

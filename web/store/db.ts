@@ -29,8 +29,7 @@ export const db = new Store();
 
 /** A storage failure in words that say what to do. */
 export function sayStorageError(error: unknown): string {
-  const name =
-    (error as { name?: string; inner?: { name?: string } }).inner?.name ?? (error as { name?: string }).name ?? '';
+  const name = (error as { name?: string; inner?: { name?: string } }).inner?.name ?? (error as { name?: string }).name ?? '';
   if (/quota/i.test(name)) return 'The browser has no room left to save. Download the part now, then free space.';
   if (/security|notallowed|invalidstate|missingapi|opentfailed|openfailed/i.test(name))
     return 'This browser does not let the page save. Download the part to keep it.';

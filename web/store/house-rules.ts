@@ -8,5 +8,4 @@ export async function loadRules(): Promise<HouseRules> {
   return parsed.success ? parsed.data : DEFAULT_RULES;
 }
 
-export const keepRules = async (rules: HouseRules): Promise<void> =>
-  void (await db.settings.put({ key: 'rules', value: rules }));
+export const keepRules = async (rules: HouseRules): Promise<void> => void (await db.settings.put({ key: 'rules', value: rules }));

@@ -9,8 +9,7 @@ const listener = createListenerMiddleware();
 export const store = configureStore({
   reducer: { part: partReducer, view: viewReducer },
   // Edits and parts are plain data by their own schemas; walking thousands of pins on each action costs frames.
-  middleware: (defaults) =>
-    defaults({ serializableCheck: false, immutableCheck: { warnAfter: 200 } }).prepend(listener.middleware),
+  middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: { warnAfter: 200 } }).prepend(listener.middleware),
 });
 
 export type RootState = ReturnType<typeof store.getState>;

@@ -4,12 +4,7 @@ import { db } from './db';
 import type { PartRecord, Summary } from './records';
 
 /** Saves a part and what the Shelf shows of it. Refuses to overwrite what another tab saved since. */
-export async function savePart(
-  id: string,
-  part: Part,
-  rules: HouseRules,
-  revision: number,
-): Promise<number | 'behind'> {
+export async function savePart(id: string, part: Part, rules: HouseRules, revision: number): Promise<number | 'behind'> {
   const summary = await core.summarize(id, part, rules, Date.now());
   return db.transaction('rw', db.parts, db.summaries, async () => {
     const stored = await db.parts.get(id);

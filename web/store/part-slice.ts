@@ -72,9 +72,7 @@ const slice = createSlice({
     },
     saveDone(state, { payload }: PayloadAction<{ id: string; part: Part; revision: number }>) {
       const before = original(state)!;
-      return before.id === payload.id
-        ? { ...before, saved: payload.part, revision: payload.revision, trouble: null }
-        : before;
+      return before.id === payload.id ? { ...before, saved: payload.part, revision: payload.revision, trouble: null } : before;
     },
     saveFailed: (state, { payload }: PayloadAction<string>) => ({ ...original(state)!, trouble: payload }),
     lockLost: (state) => ({ ...original(state)!, readOnly: true }),

@@ -45,14 +45,7 @@ export function summarize(id: string, part: Part, rules: HouseRules, updated: nu
     name: part.name,
     maker: part.maker,
     description: part.description,
-    words: [
-      part.name,
-      part.maker,
-      part.description,
-      ...part.keywords,
-      ...part.orderCodes,
-      ...part.pins.map((p) => p.name),
-    ]
+    words: [part.name, part.maker, part.description, ...part.keywords, ...part.orderCodes, ...part.pins.map((p) => p.name)]
       .join(' ')
       .toLowerCase(),
     state: stateOf(part, count('error')),

@@ -12,10 +12,7 @@ export const selectSelectedSet = createSelector([selectSelection], (ids) => new 
 export const selectPackageId = (s: RootState): string | undefined =>
   s.part.part.packages.find((p) => p.id === s.view.package)?.id ?? s.part.part.packages[0]?.id;
 
-export const selectPinById = createSelector(
-  [selectPart],
-  (part): ReadonlyMap<string, Pin> => new Map(part.pins.map((p) => [p.id, p])),
-);
+export const selectPinById = createSelector([selectPart], (part): ReadonlyMap<string, Pin> => new Map(part.pins.map((p) => [p.id, p])));
 
 /** Where each pin is drawn, as the ledger shows it: "A left". */
 export const selectPlaces = createSelector([selectPart], (part) => {
@@ -25,10 +22,7 @@ export const selectPlaces = createSelector([selectPart], (part) => {
     for (const [portId, pin] of Object.entries(unit.binding)) {
       const port = drawings.get(unit.drawing)?.get(portId);
       if (port)
-        places.set(pin, [
-          ...(places.get(pin) ?? []),
-          { unit: unit.id, label: unit.label, side: port.side, at: port.at, port: portId },
-        ]);
+        places.set(pin, [...(places.get(pin) ?? []), { unit: unit.id, label: unit.label, side: port.side, at: port.at, port: portId }]);
     }
   return places;
 });
@@ -46,9 +40,7 @@ export const selectNodes = createSelector([selectPart], (part) => {
 export const selectPadJoined = createSelector([selectPart, selectPackageId], (part, packageId) => {
   const land = new Set(part.packages.find((p) => p.id === packageId)?.land.pads.map((p) => p.number));
   return new Set(
-    part.pins
-      .filter((p) => padsIn(p, packageId).length > 0 && padsIn(p, packageId).every((n) => land.has(n)))
-      .map((p) => p.id),
+    part.pins.filter((p) => padsIn(p, packageId).length > 0 && padsIn(p, packageId).every((n) => land.has(n))).map((p) => p.id),
   );
 });
 
@@ -59,9 +51,7 @@ export const selectFindingsByPin = createSelector([(s: RootState) => s.view.chec
   return byPin;
 });
 
-export const selectDoubts = createSelector([selectPart], (part) =>
-  part.pins.flatMap((pin) => pin.doubts.map((doubt) => ({ pin, doubt }))),
-);
+export const selectDoubts = createSelector([selectPart], (part) => part.pins.flatMap((pin) => pin.doubts.map((doubt) => ({ pin, doubt }))));
 
 export const selectState = createSelector([selectPart, (s: RootState) => s.view.checks], (part, checks) =>
   stateOf(part, checks?.findings.filter((f) => f.severity === 'error').length ?? 1),

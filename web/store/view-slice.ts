@@ -57,9 +57,7 @@ const slice = createSlice({
       state.ledgerWidth = Math.min(720, Math.max(260, payload));
     },
     groupFolded(state, { payload }: PayloadAction<string>) {
-      state.folded = state.folded.includes(payload)
-        ? state.folded.filter((g) => g !== payload)
-        : [...state.folded, payload];
+      state.folded = state.folded.includes(payload) ? state.folded.filter((g) => g !== payload) : [...state.folded, payload];
     },
     checked: (state, { payload }: PayloadAction<CheckResult | null>) => ({ ...state, checks: payload }),
     rulesSet: (state, { payload }: PayloadAction<HouseRules>) => ({ ...state, rules: payload }),
@@ -85,17 +83,6 @@ const slice = createSlice({
   },
 });
 
-export const {
-  selected,
-  packageChosen,
-  unitChosen,
-  ledgerResized,
-  groupFolded,
-  checked,
-  rulesSet,
-  said,
-  toastGone,
-  nextSet,
-  viewReset,
-} = slice.actions;
+export const { selected, packageChosen, unitChosen, ledgerResized, groupFolded, checked, rulesSet, said, toastGone, nextSet, viewReset } =
+  slice.actions;
 export const viewReducer = slice.reducer;

@@ -29,9 +29,7 @@ export function Button({ tone = 'plain', keyName, className = '', children, ...r
 /** A key as it is printed on buttons and in lists. */
 export function Key({ name, onMain = false }: { name: string; onMain?: boolean }) {
   return (
-    <kbd
-      className={`rounded border px-1 font-mono text-[11px] leading-4 ${onMain ? 'border-current' : 'border-line bg-paper text-muted'}`}
-    >
+    <kbd className={`rounded border px-1 font-mono text-[11px] leading-4 ${onMain ? 'border-current' : 'border-line bg-paper text-muted'}`}>
       {name}
     </kbd>
   );

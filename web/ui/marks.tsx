@@ -19,12 +19,7 @@ export function Bow({ done, active }: { done: number; active: boolean }) {
       <clipPath id={id}>
         <rect x="0" y="0" width={2 + 26 * Math.min(1, done)} height="18" />
       </clipPath>
-      <path
-        d="M2 2 15 9 2 16ZM28 2 15 9 28 16Z"
-        className="fill-surface stroke-green"
-        strokeWidth="1.4"
-        strokeLinejoin="round"
-      />
+      <path d="M2 2 15 9 2 16ZM28 2 15 9 28 16Z" className="fill-surface stroke-green" strokeWidth="1.4" strokeLinejoin="round" />
       <path d="M2 2 15 9 2 16ZM28 2 15 9 28 16Z" className="fill-green" clipPath={`url(#${id})`} />
       <circle cx="15" cy="9" r="2.4" className="fill-ink" />
     </svg>
@@ -51,14 +46,7 @@ const TYPE_PATHS: Record<ElectricalType, string> = {
 export function TypeMark({ type }: { type: ElectricalType }) {
   return (
     <svg width="14" height="14" viewBox="0 0 14 14" aria-hidden="true" className="inline-block shrink-0">
-      <path
-        d={TYPE_PATHS[type]}
-        fill="none"
-        stroke="currentColor"
-        strokeWidth="1.4"
-        strokeLinecap="round"
-        strokeLinejoin="round"
-      />
+      <path d={TYPE_PATHS[type]} fill="none" stroke="currentColor" strokeWidth="1.4" strokeLinecap="round" strokeLinejoin="round" />
     </svg>
   );
 }

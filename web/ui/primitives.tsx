@@ -37,19 +37,10 @@ function Text({ p }: { p: Extract<Primitive, { kind: 'text' }> }) {
   const bold = p.role === 'title' || p.role === 'reference';
   return (
     <g transform={turn}>
-      <text
-        x={p.x}
-        y={-p.y + p.size * 0.335}
-        fontSize={p.size}
-        textAnchor={p.anchor}
-        className={p.role}
-        fontWeight={bold ? 700 : 400}
-      >
+      <text x={p.x} y={-p.y + p.size * 0.335} fontSize={p.size} textAnchor={p.anchor} className={p.role} fontWeight={bold ? 700 : 400}>
         {p.text}
       </text>
-      {p.overbar ? (
-        <line x1={from} y1={-p.y - p.size * 0.48} x2={from + width} y2={-p.y - p.size * 0.48} className="mark-open" />
-      ) : null}
+      {p.overbar ? <line x1={from} y1={-p.y - p.size * 0.48} x2={from + width} y2={-p.y - p.size * 0.48} className="mark-open" /> : null}
     </g>
   );
 }

@@ -14,12 +14,7 @@ export interface ActiveLow {
 }
 
 /** Whether a terminal is active low: by an overbar, by the description, or by a mark on a name whose function agrees. */
-export function readActiveLow(
-  name: string,
-  overbar: boolean,
-  description: string,
-  names: ReadonlySet<string>,
-): ActiveLow {
+export function readActiveLow(name: string, overbar: boolean, description: string, names: ReadonlySet<string>): ActiveLow {
   if (overbar) return { activeLow: true, because: 'overbar' };
   const main = name.split('/')[0] === '' ? name : name.split('/')[0]!;
   const mark = markOf(main, names);

@@ -55,8 +55,7 @@ describe('names', () => {
     ['C\u0305S\u0305', 'CS'],
   ])('cleans %s to %s', (text, name) => expect(cleanName(text, notes).name).toBe(name));
   it('sees an overbar', () => expect(cleanName('C\u0305S\u0305', notes).overbar).toBe(true));
-  it('doubts a mark that no footnote explains', () =>
-    expect(cleanName('IN(2)', notes)).toMatchObject({ name: 'IN', unsure: 'IN(2)' }));
+  it('doubts a mark that no footnote explains', () => expect(cleanName('IN(2)', notes)).toMatchObject({ name: 'IN', unsure: 'IN(2)' }));
   it('knows a vector by several indices', () => expect([...findVectors(['D(0)', 'D(1)', 'A(1)'])]).toEqual(['D']));
 
   it.each<[string, number, string[]]>([
@@ -102,18 +101,13 @@ describe('active low', () => {
     ['OUT_B', 'Output of channel B', false],
     ['CLK', 'Clock', false],
     ['EN', 'Enable, active high', false],
-  ])('%s (%s) is %s', (name, description, activeLow) =>
-    expect(readActiveLow(name, false, description, names).activeLow).toBe(activeLow),
-  );
+  ])('%s (%s) is %s', (name, description, activeLow) => expect(readActiveLow(name, false, description, names).activeLow).toBe(activeLow));
   it.each<[string, string]>([
     ['DATA_N', 'Data'],
     ['RESET_N', 'Reset, active high'],
     ['POL', 'Selects active-low mode of the output'],
-  ])('asks about %s (%s)', (name, description) =>
-    expect(readActiveLow(name, false, description, names).unsure).toBeDefined(),
-  );
-  it('believes an overbar', () =>
-    expect(readActiveLow('X', true, '', names)).toEqual({ activeLow: true, because: 'overbar' }));
+  ])('asks about %s (%s)', (name, description) => expect(readActiveLow(name, false, description, names).unsure).toBeDefined());
+  it('believes an overbar', () => expect(readActiveLow('X', true, '', names)).toEqual({ activeLow: true, because: 'overbar' }));
 });
 
 describe('headings', () => {

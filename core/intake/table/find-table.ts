@@ -36,9 +36,7 @@ export function findTable(grid: Grid): FoundTable | undefined {
     const same = candidates.filter((t) => keyOf(t) === key);
     const rows = same.flatMap((t) => t.rows);
     const taken = new Set(rows.map((r) => r.line));
-    const heads = new Set(
-      headers.filter((_, i) => same.includes(candidates[i]!)).flatMap((h) => grid.rows.slice(h.at, h.at + h.depth)),
-    );
+    const heads = new Set(headers.filter((_, i) => same.includes(candidates[i]!)).flatMap((h) => grid.rows.slice(h.at, h.at + h.depth)));
     return { ...best.t, rows, around: grid.rows.filter((r) => !taken.has(r.line) && !heads.has(r)) };
   }
   return withoutHeader(grid);
@@ -63,11 +61,7 @@ function headerAt(grid: Grid, at: number): Header | undefined {
   const next = grid.rows[at + 1];
   if (next && isHeadingRow(row) && !isBlank(next)) {
     const joined = joinHeads(grid, row, next);
-    if (
-      joined &&
-      worth(joined.cells) > (single ? worth(single.cells) : 0) &&
-      !next.cells.some((c) => looksLikeNumbers(c))
-    )
+    if (joined && worth(joined.cells) > (single ? worth(single.cells) : 0) && !next.cells.some((c) => looksLikeNumbers(c)))
       return { ...joined, at, depth: 2 };
   }
   return single;
@@ -82,13 +76,7 @@ const isHeadingRow = (row: GridRow): boolean =>
 function asHeader(grid: Grid, row: GridRow, at: number): Header | undefined {
   if (worth(row.cells) >= 2) return { at, depth: 1, cells: row.cells, ...(row.starts ? { starts: row.starts } : {}) };
   const words = row.cells.join(' ').split(/\s+/);
-  if (
-    grid.layout === 'aligned' &&
-    row.cells.length <= 2 &&
-    words.length >= 2 &&
-    words.length <= 6 &&
-    worth(words) === words.length
-  )
+  if (grid.layout === 'aligned' && row.cells.length <= 2 && words.length >= 2 && words.length <= 6 && worth(words) === words.length)
     return { at, depth: 1, cells: words, tight: true };
   return undefined;
 }
@@ -145,8 +133,7 @@ function under(grid: Grid, header: Header, until = grid.rows.length): FoundTable
       continue;
     }
     const fitted = fit(grid, header, row);
-    if (blanks > 0 && rows.length > 0 && !continues(fitted, header.cells.length, nextFilled(grid, first + i + 1)))
-      break;
+    if (blanks > 0 && rows.length > 0 && !continues(fitted, header.cells.length, nextFilled(grid, first + i + 1))) break;
     blanks = 0;
     rows.push(fitted);
   }
@@ -160,22 +147,18 @@ function continues(row: GridRow, columns: number, below: GridRow | undefined): b
   const hasNumber = (r: GridRow) => r.cells.some((c) => looksLikeNumbers(c));
   if (hasNumber(row)) return true;
   const [only, ...others] = filled(row);
-  const isHeading =
-    only !== undefined && others.length === 0 && columns > 1 && only.length < 50 && !/[.;]$|=/.test(only);
+  const isHeading = only !== undefined && others.length === 0 && columns > 1 && only.length < 50 && !/[.;]$|=/.test(only);
   return isHeading && below !== undefined && hasNumber(below);
 }
 
-const nextFilled = (grid: Grid, from: number): GridRow | undefined =>
-  grid.rows.slice(from, from + 4).find((r) => !isBlank(r));
+const nextFilled = (grid: Grid, from: number): GridRow | undefined => grid.rows.slice(from, from + 4).find((r) => !isBlank(r));
 
 function fit(grid: Grid, header: Header, row: GridRow): GridRow {
   if (header.tight) {
-    const cells =
-      row.cells.length >= header.cells.length ? row.cells : splitWords(row.cells.join(' '), header.cells.length);
+    const cells = row.cells.length >= header.cells.length ? row.cells : splitWords(row.cells.join(' '), header.cells.length);
     return { line: row.line, cells: pad(cells, header.cells.length) };
   }
-  if (grid.layout !== 'aligned' || !header.starts)
-    return { line: row.line, cells: pad(row.cells, header.cells.length) };
+  if (grid.layout !== 'aligned' || !header.starts) return { line: row.line, cells: pad(row.cells, header.cells.length) };
   return { line: row.line, cells: fitToColumns(row, header.starts), ...(row.starts ? { starts: row.starts } : {}) };
 }
 
@@ -200,8 +183,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     const cells = body.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
     return cells.length === 0 ? 0 : cells.filter(test).length / cells.length;
   };
-  const isNumbers = (i: number) =>
-    share(i, (c) => readNumberCell(c).kind !== 'unread') >= 0.7 && share(i, looksLikeNumbers) >= 0.3;
+  const isNumbers = (i: number) => share(i, (c) => readNumberCell(c).kind !== 'unread') >= 0.7 && share(i, looksLikeNumbers) >= 0.3;
   const settled: (ColumnRole | undefined)[] = roles.map((role, i) => {
     if (role !== 'ambiguous') return role;
     if (isNumbers(i)) return 'number';
@@ -217,8 +199,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     const type = settled.indexOf('type');
     if (functions.length > 1) settled[functions[0]!] = 'name';
     else if (type >= 0 && !rows.slice(0, 20).some((r) => isTypeCode(r.cells[type] ?? ''))) settled[type] = 'name';
-    else if (functions.length === 1 && share(functions[0]!, (c) => !/\s/.test(c)) > 0.5)
-      settled[functions[0]!] = 'name';
+    else if (functions.length === 1 && share(functions[0]!, (c) => !/\s/.test(c)) > 0.5) settled[functions[0]!] = 'name';
   }
   if (!has('number')) {
     const numbers = headings.findIndex((_, i) => settled[i] === undefined && isNumbers(i));
@@ -266,15 +247,15 @@ function withoutHeader(grid: Grid): FoundTable | undefined {
 /** `1 VDD`, one blank apart. */
 function tightWithoutHeader(grid: Grid): FoundTable | undefined {
   if (grid.layout !== 'aligned') return undefined;
-  const body = grid.rows.filter(
-    (r) => /^\S+\s+\S+/.test(r.cells.join(' ')) && looksLikeNumbers(r.cells.join(' ').split(/\s+/)[0]!),
-  );
+  const body = grid.rows.filter((r) => /^\S+\s+\S+/.test(r.cells.join(' ')) && looksLikeNumbers(r.cells.join(' ').split(/\s+/)[0]!));
   if (body.length < 2) return undefined;
   const rows = body.map((r) => ({ line: r.line, cells: pad(splitWords(r.cells.join(' '), 3), 3) }));
   const codes = rows.filter((r) => isTypeCode(r.cells[2]!)).length;
-  const columns: Column[] = (['number', 'name', codes * 2 > rows.length ? 'type' : 'description'] as const).map(
-    (role) => ({ role, heading: '', packageName: '' }),
-  );
+  const columns: Column[] = (['number', 'name', codes * 2 > rows.length ? 'type' : 'description'] as const).map((role) => ({
+    role,
+    heading: '',
+    packageName: '',
+  }));
   const taken = new Set(rows.map((r) => r.line));
   return { columns, rows, around: grid.rows.filter((r) => !taken.has(r.line)), headerLine: undefined };
 }
@@ -301,14 +282,6 @@ function guessColumns(rows: readonly GridRow[], width: number): Column[] | undef
   if (!name) return undefined;
   const description = rest.filter((s) => s !== type && s !== name).sort((a, b) => b.words - a.words)[0];
   const roleAt = (i: number): ColumnRole =>
-    i === number.i
-      ? 'number'
-      : i === name.i
-        ? 'name'
-        : i === type?.i
-          ? 'type'
-          : i === description?.i
-            ? 'description'
-            : 'ignore';
+    i === number.i ? 'number' : i === name.i ? 'name' : i === type?.i ? 'type' : i === description?.i ? 'description' : 'ignore';
   return stats.map((s) => ({ role: roleAt(s.i), heading: '', packageName: '' }));
 }

@@ -39,9 +39,7 @@ export function roleOfHeading(heading: string): ColumnRole | 'ambiguous' | undef
 
 const FAMILY =
   'SOIC|SOP|SSOP|TSSOP|MSOP|VSSOP|HTSSOP|QSOP|SOT|SC|TO|DIP|PDIP|CDIP|SDIP|SIP|SO|LQFP|TQFP|QFP|HQFP|VQFP|PLCC|LCC|QFN|VQFN|WQFN|UQFN|TQFN|DFN|WDFN|SON|WSON|VSON|LGA|BGA|FBGA|TFBGA|UFBGA|LFBGA|VFBGA|CSP|WLCSP|DSBGA|PGA|CBGA|FCBGA|PBGA';
-const PACKAGE = new RegExp(
-  `\\b(?:(\\d{1,4})[- ]?(?:pin |ball |lead )?(${FAMILY})|(${FAMILY})[- ]?(\\d{1,4})(?:-(\\d{1,2}))?(?:-?EP)?)\\b`,
-);
+const PACKAGE = new RegExp(`\\b(?:(\\d{1,4})[- ]?(?:pin |ball |lead )?(${FAMILY})|(${FAMILY})[- ]?(\\d{1,4})(?:-(\\d{1,2}))?(?:-?EP)?)\\b`);
 const BARE = new RegExp(`^(${FAMILY})$`, 'i');
 
 export interface PackageName {

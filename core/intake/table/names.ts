@@ -40,8 +40,7 @@ export function cleanName(text: string, notes: Notes): { name: string; overbar: 
 }
 
 const INDEX_RANGE = /^(.*?)\s?[[(<](\d{1,4})\s*(?::|-|–|—|\.\.+|…|to)\s*(\d{1,4})[\])>](.*)$/;
-const NAME_RANGE =
-  /^(.*?)(\d{1,4})([A-Z+\-−_]*)\s*(?:–|—|-|−|to|thru|through|\.\.+|…|~|:)\s*(.*?)(\d{1,4})([A-Z+\-−_]*)$/i;
+const NAME_RANGE = /^(.*?)(\d{1,4})([A-Z+\-−_]*)\s*(?:–|—|-|−|to|thru|through|\.\.+|…|~|:)\s*(.*?)(\d{1,4})([A-Z+\-−_]*)$/i;
 
 /**
  * The names in a name cell: a bus range as its elements in the printed direction, a list as its members.

@@ -66,13 +66,11 @@ function kindOf(row: GridRow, columns: readonly Column[]): RowKind {
     if (numberCells.length === 1 && numbered && at('name') === '' && !/^(ep|pad|thermal|exposed)/i.test(cells[0]!))
       return /\d/.test(cells[0]!) ? 'odd' : 'heading';
     if (row.starts) return at('description') !== '' && (row.starts[0] ?? 0) > 4 ? 'continuation' : 'heading';
-    return at('description') === cells[0] ||
-      (at('name') === cells[0] && columns.findIndex((c) => c.role === 'name') > 0)
+    return at('description') === cells[0] || (at('name') === cells[0] && columns.findIndex((c) => c.role === 'name') > 0)
       ? 'continuation'
       : 'heading';
   }
-  if (cells.filter((c) => roleOfHeading(c) !== undefined || packageIn(c)?.name === c).length === cells.length)
-    return 'header';
+  if (cells.filter((c) => roleOfHeading(c) !== undefined || packageIn(c)?.name === c).length === cells.length) return 'header';
   if (numbered) return 'row';
   if (at('name') !== '' && /exposed|thermal|paddle|^e-?pad$|^ep$/i.test(at('name'))) return 'row';
   if (isNote(cells[0]!)) return 'note';
@@ -84,8 +82,7 @@ function kindOf(row: GridRow, columns: readonly Column[]): RowKind {
     numberCells.some((c) => c !== '')
   )
     return 'note';
-  if (numberCells.every((c) => c === '') && at('name') !== '' && at('type') === '' && at('description') === '')
-    return 'continuation';
+  if (numberCells.every((c) => c === '') && at('name') !== '' && at('type') === '' && at('description') === '') return 'continuation';
   return 'odd';
 }
 
@@ -104,9 +101,7 @@ const cleanHeading = (text: string): string =>
 
 function entryOf(row: GridRow, columns: readonly Column[], group: string | undefined): Entry {
   const first = (role: Column['role']) => row.cells[columns.findIndex((c) => c.role === role)]?.trim() ?? '';
-  const joined = columns
-    .flatMap((c, i) => (c.role === 'description' ? [row.cells[i]?.trim() ?? ''] : []))
-    .filter((t) => t !== '');
+  const joined = columns.flatMap((c, i) => (c.role === 'description' ? [row.cells[i]?.trim() ?? ''] : [])).filter((t) => t !== '');
   return {
     line: row.line,
     group: first('group') || group,
@@ -131,9 +126,7 @@ function continueRow(entry: Entry | undefined, row: GridRow, context: Context): 
     if (text === '') return;
     if (column.role === 'description') entry.description = `${entry.description} ${text}`.trim();
     else if (column.role === 'name')
-      entry.name = /[,/–-]$/.test(entry.name)
-        ? `${entry.name} ${text}`
-        : `${entry.name}${text.startsWith('/') ? '' : ' '}${text}`;
+      entry.name = /[,/–-]$/.test(entry.name) ? `${entry.name} ${text}` : `${entry.name}${text.startsWith('/') ? '' : ' '}${text}`;
     else if (column.role === 'alternates') entry.alternates = `${entry.alternates}, ${text}`;
     else if (column.role === 'type') entry.type = `${entry.type ?? ''} ${text}`.trim();
   });
@@ -168,11 +161,7 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
     doubts.push({ field: 'name', reason: 'The name cell is empty.' });
   if (!fits && !single) {
     context.problems.push(
-      problem(
-        'count-mismatch',
-        { name: printed, names: expanded.length, numbers: most },
-        { file: context.file, line: entry.line },
-      ),
+      problem('count-mismatch', { name: printed, names: expanded.length, numbers: most }, { file: context.file, line: entry.line }),
     );
     doubts.push({ field: 'name', reason: `${expanded.length} names stand for ${most} numbers.` });
   }
@@ -189,8 +178,7 @@ function numbersOf(cell: NumberCell, name: string, entry: Entry, context: Contex
   if (cell.kind === 'list') return cell.numbers;
   if (cell.kind === 'pad') return ['EP'];
   // A dash where the number would be: an exposed pad that the drawing gives no number.
-  if (cell.kind === 'none')
-    return entry.numbers.length === 1 && /exposed|thermal|paddle|^e-?pad$|^ep$/i.test(name) ? ['EP'] : [];
+  if (cell.kind === 'none') return entry.numbers.length === 1 && /exposed|thermal|paddle|^e-?pad$|^ep$/i.test(name) ? ['EP'] : [];
   const text = entry.numbers.find((n) => n.cell === cell)?.text ?? '';
   context.problems.push(problem('number-unread', { text }, { file: context.file, line: entry.line }));
   return [];
@@ -210,8 +198,7 @@ function terminal(
   const activeLow = low.activeLow || /^(l|low|active low|-)$/i.test(entry.activeLow);
   const type = inferType(name, entry.type, description, context.legend);
   const alternates = [...alternatesIn(name), ...listAlternates(entry.alternates)];
-  if (low.unsure)
-    doubts.push({ field: 'activeLow', reason: `${low.unsure}.`, candidates: ['active low', 'active high'] });
+  if (low.unsure) doubts.push({ field: 'activeLow', reason: `${low.unsure}.`, candidates: ['active low', 'active high'] });
   if (type.doubt) doubts.push(type.doubt);
   return {
     numbers,

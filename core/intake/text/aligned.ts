@@ -17,8 +17,7 @@ export function alignedRow(text: string, line: number): GridRow {
  */
 export function fitToColumns(row: GridRow, heads: readonly number[]): string[] {
   const out: string[] = heads.map(() => '');
-  const { cells, starts } =
-    row.cells.length > 1 ? splitAtHeads(row, heads) : { cells: row.cells, starts: row.starts ?? [] };
+  const { cells, starts } = row.cells.length > 1 ? splitAtHeads(row, heads) : { cells: row.cells, starts: row.starts ?? [] };
   let from = 0;
   cells.forEach((cell, i) => {
     const room = heads.length - (cells.length - i);

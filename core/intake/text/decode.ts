@@ -13,8 +13,7 @@ export function decodeText(bytes: Uint8Array): string {
 
 function utf16(bytes: Uint8Array, high: 0 | 1): string {
   const parts: string[] = [];
-  for (let i = 2; i + 1 < bytes.length; i += 2)
-    parts.push(String.fromCharCode((bytes[i + 1 - high]! << 8) | bytes[i + high]!));
+  for (let i = 2; i + 1 < bytes.length; i += 2) parts.push(String.fromCharCode((bytes[i + 1 - high]! << 8) | bytes[i + high]!));
   return parts.join('');
 }
 
@@ -22,16 +21,7 @@ function utf16(bytes: Uint8Array, high: 0 | 1): string {
 function isUtf8(bytes: Uint8Array): boolean {
   for (let i = 0; i < bytes.length; i++) {
     const lead = bytes[i]!;
-    const more =
-      lead < 0x80
-        ? 0
-        : lead >= 0xc2 && lead < 0xe0
-          ? 1
-          : lead >= 0xe0 && lead < 0xf0
-            ? 2
-            : lead >= 0xf0 && lead < 0xf5
-              ? 3
-              : -1;
+    const more = lead < 0x80 ? 0 : lead >= 0xc2 && lead < 0xe0 ? 1 : lead >= 0xe0 && lead < 0xf0 ? 2 : lead >= 0xf0 && lead < 0xf5 ? 3 : -1;
     if (more < 0) return false;
     for (let k = 0; k < more; k++) if ((bytes[++i]! & 0xc0) !== 0x80) return false;
   }

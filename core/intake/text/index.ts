@@ -18,10 +18,7 @@ export function readText(text: string, options: TextOptions = {}): Result<Propos
   const clean = cleanText(text, options.file);
   if (!clean.ok) return clean;
   const { lines, problems } = clean.value;
-  const grids = [
-    toGrid(lines, problems, options.file),
-    ...(hasGaps(lines) ? [toGrid(lines.map(spread), [], options.file)] : []),
-  ];
+  const grids = [toGrid(lines, problems, options.file), ...(hasGaps(lines) ? [toGrid(lines.map(spread), [], options.file)] : [])];
   const found = grids.map((grid) => ({ grid, table: findTable(grid) })).find((g) => g.table !== undefined);
   if (!found?.table) return refuse(problem('table-none', {}, { file: options.file }));
   return understand(found.grid, found.table, lines, problems, options);
@@ -31,13 +28,7 @@ export function readText(text: string, options: TextOptions = {}): Result<Propos
 const hasGaps = (lines: string[]): boolean => lines.filter((l) => / {2,}/.test(l.trim())).length > lines.length / 3;
 const spread = (line: string): string => line.replace(/[,;|]/g, (c) => (c === '|' ? ' ' : c));
 
-function understand(
-  grid: Grid,
-  table: FoundTable,
-  lines: string[],
-  problems: Problem[],
-  options: TextOptions,
-): Result<Proposal> {
+function understand(grid: Grid, table: FoundTable, lines: string[], problems: Problem[], options: TextOptions): Result<Proposal> {
   const columns = table.columns.map((c, i) => ({ ...c, role: options.roles?.[i] ?? c.role }));
   const around = table.around.map((r) => lines[r.line - 1] ?? r.cells.join(' '));
   const titled = around
@@ -46,8 +37,7 @@ function understand(
     .map(packageIn)
     .find((p) => p !== undefined && p.name.length > 2);
   const numberColumns = columns.filter((c) => c.role === 'number');
-  if (numberColumns.length === 1 && numberColumns[0]!.packageName === '')
-    numberColumns[0]!.packageName = titled?.name ?? '';
+  if (numberColumns.length === 1 && numberColumns[0]!.packageName === '') numberColumns[0]!.packageName = titled?.name ?? '';
   numberColumns.forEach((c, i) => {
     if (numberColumns.length > 1 && c.packageName === '') c.packageName = c.heading || `package ${i + 1}`;
   });
@@ -80,9 +70,7 @@ function understand(
     table: viewOf(table, columns, taken, grid),
   };
   proposal.pairs = pairNumbers(terminals, chosen);
-  problems.push(
-    ...checkCompleteness(proposal, countDeclared(around)).map((p) => ({ ...p, at: { file: options.file, ...p.at } })),
-  );
+  problems.push(...checkCompleteness(proposal, countDeclared(around)).map((p) => ({ ...p, at: { file: options.file, ...p.at } })));
   return ok(proposal);
 }
 
@@ -105,8 +93,7 @@ const countDeclared = (around: string[]): number | undefined => {
 function footnoteMarks(lines: readonly string[]): Set<string> {
   const marks = new Set<string>();
   for (const line of lines) {
-    const match =
-      /^[\s"|,;]*(?:\((\d)\)|\[(\d)\]|(\d)\)|(\*))\s*\S/.exec(line) ?? /^\s*notes?:?\s*\(?(\d)[).:]/i.exec(line);
+    const match = /^[\s"|,;]*(?:\((\d)\)|\[(\d)\]|(\d)\)|(\*))\s*\S/.exec(line) ?? /^\s*notes?:?\s*\(?(\d)[).:]/i.exec(line);
     const mark = match?.slice(1).find((m) => m !== undefined);
     if (mark) marks.add(mark);
   }

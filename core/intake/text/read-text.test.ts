@@ -74,9 +74,7 @@ it.each([
   ['Number', 'Name', 'Kind', 'Details'],
   ['#', 'Label', 'Electrical type', 'Explanation'],
 ])('understands the headings %s, %s, %s, %s', (number, name, type, description) => {
-  const pins = byNumber(
-    read(`${number},${name},${type},${description}\n1,CLK,I,Clock input\n2,Q,O,Data output\n3,GND,G,Ground\n`),
-  );
+  const pins = byNumber(read(`${number},${name},${type},${description}\n1,CLK,I,Clock input\n2,Q,O,Data output\n3,GND,G,Ground\n`));
   expect(pins['1']).toMatchObject({ name: 'CLK', type: 'input', description: 'Clock input' });
   expect(pins['2']).toMatchObject({ name: 'Q', type: 'output' });
 });
@@ -87,10 +85,7 @@ it.each([
   ['no heading at all', '1,CLK,I\n2,Q,O\n3,GND,G\n'],
   ['no heading, blanks', '1   CLK   I\n2   Q     O\n3   GND   G\n'],
   ['a heading in two lines', 'Pin,Pin,Pin\nNo.,Name,Type\n1,CLK,I\n2,Q,O\n3,GND,G\n'],
-  [
-    'a heading in two aligned lines',
-    'Pin   Pin    Pin\nNo.   Name   Type\n1     CLK    I\n2     Q      O\n3     GND    G\n',
-  ],
+  ['a heading in two aligned lines', 'Pin   Pin    Pin\nNo.   Name   Type\n1     CLK    I\n2     Q      O\n3     GND    G\n'],
   ['a heading that comes again', 'Pin,Name,Type\n1,CLK,I\n2,Q,O\nPin,Name,Type\n3,GND,G\n'],
 ])('decides by the cells where there is %s', (_name, text) => {
   expect(terminalsIn(read(text)).map((t) => `${Object.values(t.numbers)[0]} ${t.name} ${t.type}`)).toEqual([
@@ -163,31 +158,14 @@ describe('what the source has wrong', () => {
     ['a number twice', 'Pin,Name,Type\n1,A,I\n1,B,I\n', /line 3: Number 1 stands twice: A, B/],
     ['a gap', 'Pin,Name,Type\n1,A,I\n2,B,I\n5,C,I\n', /jump from 2 to 5; 3 to 4 are missing/],
     ['a first number that is missing', 'Pin,Name,Type\n2,A,I\n3,B,I\n', /jump from 0 to 2; 1 is missing/],
-    [
-      'more names than numbers',
-      'Pin,Name,Type\n1-3,D0–D7,I/O\n9,A,I\n10,B,I\n',
-      /line 2: "D0–D7" has 8 names and 3 numbers/,
-    ],
+    ['more names than numbers', 'Pin,Name,Type\n1-3,D0–D7,I/O\n9,A,I\n10,B,I\n', /line 2: "D0–D7" has 8 names and 3 numbers/],
     ['a quote that is not closed', 'Pin,Name,Type\n1,A,I\n2,"B,I\n', /closing quote/],
-    [
-      'a count that the text gives',
-      '5-pin part\nPin,Name,Type\n1,A,I\n2,B,I\n',
-      /should have 5 terminals; 2 were read/,
-    ],
-    [
-      'control characters',
-      'Pin,Name,Type,Description\n1,A\u0007,I,Input of something\n2,B,I,Input of something\n',
-      /control characters/,
-    ],
-  ])('says %s', (_name, text, says) =>
-    expect(read(text, { file: 'f.csv' }).problems.map(sayProblem).join('\n')).toMatch(says),
-  );
+    ['a count that the text gives', '5-pin part\nPin,Name,Type\n1,A,I\n2,B,I\n', /should have 5 terminals; 2 were read/],
+    ['control characters', 'Pin,Name,Type,Description\n1,A\u0007,I,Input of something\n2,B,I,Input of something\n', /control characters/],
+  ])('says %s', (_name, text, says) => expect(read(text, { file: 'f.csv' }).problems.map(sayProblem).join('\n')).toMatch(says));
 
   it('puts a doubt on each number that stands twice', () => {
-    expect(terminalsIn(read('Pin,Name,Type\n1,A,I\n1,B,I\n')).map((t) => t.doubts.map((d) => d.field))).toEqual([
-      ['number'],
-      ['number'],
-    ]);
+    expect(terminalsIn(read('Pin,Name,Type\n1,A,I\n1,B,I\n')).map((t) => t.doubts.map((d) => d.field))).toEqual([['number'], ['number']]);
   });
 
   it.each<[string, string, RegExp]>([
@@ -252,31 +230,11 @@ it('reads 1,200 rows in the order of the source', () => {
 
 it('property: any text is read or refused, never thrown at, and no terminal is without number and name', () => {
   const cell = fc.oneof(
-    fc.constantFrom(
-      '1',
-      '2',
-      'A1',
-      'VDD',
-      'D0–D7',
-      '10-17',
-      '-',
-      'EP',
-      'I',
-      'Pin',
-      'Name',
-      'Type',
-      '"',
-      '|',
-      '(1)',
-      '<b>',
-    ),
+    fc.constantFrom('1', '2', 'A1', 'VDD', 'D0–D7', '10-17', '-', 'EP', 'I', 'Pin', 'Name', 'Type', '"', '|', '(1)', '<b>'),
     fc.string({ maxLength: 12 }),
   );
   const table = fc
-    .tuple(
-      fc.constantFrom(',', '\t', ';', '|', '  ', ' '),
-      fc.array(fc.array(cell, { maxLength: 6 }), { maxLength: 14 }),
-    )
+    .tuple(fc.constantFrom(',', '\t', ';', '|', '  ', ' '), fc.array(fc.array(cell, { maxLength: 6 }), { maxLength: 14 }))
     .map(([d, rows]) => rows.map((r) => r.join(d)).join('\n'));
   fc.assert(
     fc.property(fc.oneof(table, fc.string()), (text) => {

@@ -16,19 +16,14 @@ export function checkCompleteness(proposal: Proposal, declared?: number): Proble
 
 function twice(terminals: Terminal[], packageName: string): Problem[] {
   const byNumber = new Map<string, Terminal[]>();
-  for (const t of terminals)
-    byNumber.set(t.numbers[packageName]!, [...(byNumber.get(t.numbers[packageName]!) ?? []), t]);
+  for (const t of terminals) byNumber.set(t.numbers[packageName]!, [...(byNumber.get(t.numbers[packageName]!) ?? []), t]);
   return [...byNumber]
     .filter(([, same]) => same.length > 1)
     .map(([number, same]) => {
       for (const t of same)
         if (!t.doubts.some((d) => d.field === 'number'))
           t.doubts.push({ field: 'number', reason: `Number ${number} stands ${same.length} times.` });
-      return problem(
-        'number-twice',
-        { number, names: [...new Set(same.map((t) => t.name))].join(', ') },
-        { line: same[1]!.origin?.line },
-      );
+      return problem('number-twice', { number, names: [...new Set(same.map((t) => t.name))].join(', ') }, { line: same[1]!.origin?.line });
     });
 }
 

@@ -94,8 +94,7 @@ function sharpen(told: Evidence[], words: Evidence[], named: Evidence[]): Voices
   }
   // A column that says OZ and a text that says "output" agree: the broader word counts for the narrower.
   const exact = told.length === 1 && told[0]!.weight >= 6 ? told[0]!.type : undefined;
-  const narrowed = (e: Evidence): Evidence =>
-    exact !== undefined && COVERS[exact]?.includes(e.type) ? { ...e, type: exact } : e;
+  const narrowed = (e: Evidence): Evidence => (exact !== undefined && COVERS[exact]?.includes(e.type) ? { ...e, type: exact } : e);
   for (const e of words) add(narrowed(e));
   for (const e of named.map(narrowed))
     add(told.length > 0 || spoken.some((s) => s !== e) ? { ...e, weight: e.weight * (e.weight >= 5 ? 0.8 : 0.6) } : e);
@@ -116,12 +115,7 @@ function agrees(best: ElectricalType, other: ElectricalType, told: Evidence[]): 
   return inClass && told.every((e) => e.weight <= 3.2);
 }
 
-function reasonOf(
-  weight: number,
-  because: string,
-  rivals: [ElectricalType, { reasons: string[] }][],
-  unheard?: string,
-): string {
+function reasonOf(weight: number, because: string, rivals: [ElectricalType, { reasons: string[] }][], unheard?: string): string {
   const rival = rivals[0];
   if (rival) return `${because} speaks for one, ${[...new Set(rival[1].reasons)].join(', ')} for ${rival[0]}.`;
   if (unheard?.trim() === '') return `The type cell is empty; taken from ${because}.`;

@@ -5,14 +5,11 @@
 export function readLegend(lines: readonly string[]): Map<string, string> {
   const legend = new Map<string, string>();
   for (const line of lines) {
-    const entries = [
-      ...line.matchAll(/(?:^|[\s,;:(])([A-Z][A-Z0-9/]{0,5})\s*[=:–]\s*([A-Za-z][A-Za-z /-]*(?:\([^)]*\))?)/g),
-    ];
+    const entries = [...line.matchAll(/(?:^|[\s,;:(])([A-Z][A-Z0-9/]{0,5})\s*[=:–]\s*([A-Za-z][A-Za-z /-]*(?:\([^)]*\))?)/g)];
     const equals = [...line.matchAll(/=/g)].length;
     // One lone `X: word` is a remark; two and more, or an equals sign, are a legend.
     if (entries.length < 2 && equals === 0) continue;
-    for (const [, code = '', words = ''] of entries)
-      legend.set(code.replace(/\s/g, ''), words.trim().replace(/\s+(and|or)$/, ''));
+    for (const [, code = '', words = ''] of entries) legend.set(code.replace(/\s/g, ''), words.trim().replace(/\s+(and|or)$/, ''));
   }
   return legend;
 }

@@ -11,10 +11,7 @@ type Meaning = ElectricalType | 'power' | 'analog' | 'digital' | 'unsaid';
 const CODES: Record<string, Meaning> = Object.fromEntries(
   (
     [
-      [
-        'input',
-        'I IN INP AI AIN DI DIN I/P IPU IPD IPUPD IS IST ISMT IA ID ICMOS ITTL ST CI CLK RFI RFIN HI LI IC IL AIDI',
-      ],
+      ['input', 'I IN INP AI AIN DI DIN I/P IPU IPD IPUPD IS IST ISMT IA ID ICMOS ITTL ST CI CLK RFI RFIN HI LI IC IL AIDI'],
       ['output', 'O OUT AO AOUT DO DOUT O/P OA OPP PP OCMOS OTTL CO RFO RFOUT HO LO'],
       [
         'bidirectional',
@@ -70,11 +67,7 @@ export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>
 
 function phrase(text: string, because: string): Evidence[] {
   if (/^\s*(analog(ue)?|digital)( signal)?\s*$/i.test(text)) return meant('analog', because);
-  if (
-    /^\s*(power|supply|power supply|power pins?|supply pins?|power\s*(\/|and|or)\s*ground|supply voltage)\s*$/i.test(
-      text,
-    )
-  )
+  if (/^\s*(power|supply|power supply|power pins?|supply pins?|power\s*(\/|and|or)\s*ground|supply voltage)\s*$/i.test(text))
     return meant('power', because);
   return wordsOfType(text).map((e) => ({ ...e, weight: Math.max(e.weight, 6), because }));
 }

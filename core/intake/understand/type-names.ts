@@ -48,7 +48,5 @@ export function evidenceOfName(name: string): Evidence[] {
     .replace(/^[/!~\\]|[#*]$/g, '')
     .replace(/^n(?=[A-Z]{2})/, '')
     .replace(/_[NB]$/, '');
-  return NAMES.filter((n) => n.name.test(main) || n.name.test(name)).map((n) =>
-    evidence(n.type, n.weight, `name ${name}`),
-  );
+  return NAMES.filter((n) => n.name.test(main) || n.name.test(name)).map((n) => evidence(n.type, n.weight, `name ${name}`));
 }

@@ -20,8 +20,7 @@ const WORDINGS: Wording[] = [
   {
     type: 'no-connect',
     weight: 7,
-    words:
-      /\bno[- ]connect(ion)?s?\b|\bnot connected\b|\bunconnected\b|\bunused (pin|lead|terminal)\b|^\s*n\.?c\.?\s*$/i,
+    words: /\bno[- ]connect(ion)?s?\b|\bnot connected\b|\bunconnected\b|\bunused (pin|lead|terminal)\b|^\s*n\.?c\.?\s*$/i,
     unless: /\bdo not\b/i,
   },
   {
@@ -52,8 +51,7 @@ const WORDINGS: Wording[] = [
     weight: 7,
     words:
       /^(?!.*\b(supply|power|ground|output|input)\b.{0,60}\b(bypass|decoupl))(.*\b)?(connect|place|put|attach|wire|needs?|requires?)\b.{0,40}\b(resistor|capacitor|inductor|coil|crystal|thermistor|ferrite)\b/i,
-    unless:
-      /\b(bypass|decoupl\w*|pull-?up|pull-?down|supply|regulator output|ldo output|reference output|open[- ](drain|collector))\b/i,
+    unless: /\b(bypass|decoupl\w*|pull-?up|pull-?down|supply|regulator output|ldo output|reference output|open[- ](drain|collector))\b/i,
   },
   {
     type: 'passive',
@@ -102,8 +100,7 @@ const WORDINGS: Wording[] = [
   {
     type: 'three-state',
     weight: 7,
-    words:
-      /\b(three|tri|3)[- ]?state(d|able)?\b|\bhigh[- ]impedance (when|while|if|unless|output)\b|\bhi-?z (when|while|if|unless)\b/i,
+    words: /\b(three|tri|3)[- ]?state(d|able)?\b|\bhigh[- ]impedance (when|while|if|unless|output)\b|\bhi-?z (when|while|if|unless)\b/i,
     unless: /\b(input|bidirectional|input\/output|i\/o)\b|\bthree[- ]state (control|enable)/i,
   },
   {
@@ -130,8 +127,7 @@ const WORDINGS: Wording[] = [
     type: 'input',
     weight: 5,
     words: /\binputs?\b/i,
-    unless:
-      /\binput (supply|power|ground)\b|\binputs? ?(\/|and|or) ?outputs?\b|\b(to|of|from|at|by|with) (the |an? )?(\w+ )?inputs?\b/i,
+    unless: /\binput (supply|power|ground)\b|\binputs? ?(\/|and|or) ?outputs?\b|\b(to|of|from|at|by|with) (the |an? )?(\w+ )?inputs?\b/i,
   },
   {
     type: 'input',

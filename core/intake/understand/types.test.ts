@@ -84,21 +84,14 @@ it.each(ASKED)('%s, type “%s”, “%s” is asked, with candidates', (name, c
 it('says unspecified only where nothing tells', () => expect(inferType('FOO', '', '', none).type).toBe('unspecified'));
 
 describe('a legend of the document', () => {
-  const legend = readLegend([
-    'AI = analog input, DOZ = three-state output, P = passive',
-    'X: crystal terminal; Y: ground',
-  ]);
+  const legend = readLegend(['AI = analog input, DOZ = three-state output, P = passive', 'X: crystal terminal; Y: ground']);
   it.each<[string, string, ElectricalType]>([
     ['K', 'P', 'passive'],
     ['DO', 'DOZ', 'three-state'],
     ['Z1', 'Y', 'ground'],
-  ])('outweighs the usual meaning: %s with %s is %s', (name, code, type) =>
-    expect(inferType(name, code, '', legend).type).toBe(type),
-  );
-  it('is not read out of prose', () =>
-    expect(readLegend(['Note: keep the pad open', 'Remark: see page 3'])).toEqual(new Map()));
-  it('gives its words as the reason', () =>
-    expect(evidenceOfCode('AI', legend)[0]!.because).toBe('code AI = “analog input”'));
+  ])('outweighs the usual meaning: %s with %s is %s', (name, code, type) => expect(inferType(name, code, '', legend).type).toBe(type));
+  it('is not read out of prose', () => expect(readLegend(['Note: keep the pad open', 'Remark: see page 3'])).toEqual(new Map()));
+  it('gives its words as the reason', () => expect(evidenceOfCode('AI', legend)[0]!.because).toBe('code AI = “analog input”'));
 });
 
 describe('pairs', () => {

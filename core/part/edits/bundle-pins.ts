@@ -16,9 +16,7 @@ export const bundlePins: EditRule<BundlePins> = {
     const merged: Pin = {
       ...first,
       pads: unitePads(members),
-      alternates: [...new Set([...(first.alternates ?? []), ...rest.map((p) => p.name)])].filter(
-        (n) => n !== first.name,
-      ),
+      alternates: [...new Set([...(first.alternates ?? []), ...rest.map((p) => p.name)])].filter((n) => n !== first.name),
       doubts: members.flatMap((p) => p.doubts),
     };
     if (merged.alternates?.length === 0) delete merged.alternates;
@@ -30,7 +28,6 @@ export const bundlePins: EditRule<BundlePins> = {
 
 function unitePads(pins: Pin[]): Pin['pads'] {
   const united: Pin['pads'] = {};
-  for (const pin of pins)
-    for (const [pkg, pads] of Object.entries(pin.pads)) united[pkg] = [...(united[pkg] ?? []), ...pads];
+  for (const pin of pins) for (const [pkg, pads] of Object.entries(pin.pads)) united[pkg] = [...(united[pkg] ?? []), ...pads];
   return united;
 }

@@ -10,11 +10,7 @@ export interface EditRule<E> {
 export class EditError extends Error {}
 
 /** Replaces the members with the given ids; throws where one is not there. */
-export function replaceById<T extends { id: string }>(
-  list: readonly T[],
-  ids: readonly string[],
-  change: (member: T) => T,
-): T[] {
+export function replaceById<T extends { id: string }>(list: readonly T[], ids: readonly string[], change: (member: T) => T): T[] {
   const wanted = new Set(ids);
   const out = list.map((member) => (wanted.delete(member.id) ? change(member) : member));
   if (wanted.size > 0) throw new EditError(`nothing has the id ${[...wanted].join(', ')}`);

@@ -14,8 +14,7 @@ export interface TakeArrangement {
 export const takeArrangement: EditRule<TakeArrangement> = {
   apply(part, { units, drawings, shared = [] }) {
     const toShare = new Set(shared);
-    const pins =
-      toShare.size === 0 ? part.pins : part.pins.map((p) => (toShare.has(p.id) ? { ...p, shared: true } : p));
+    const pins = toShare.size === 0 ? part.pins : part.pins.map((p) => (toShare.has(p.id) ? { ...p, shared: true } : p));
     return { ...part, pins, units, drawings };
   },
   describe: ({ units }) => `arrange ${plural(units.length, 'unit')}`,

@@ -32,9 +32,7 @@ export function unplace(part: Part, pinIds: ReadonlySet<string>, only?: string):
     gone.set(unit.drawing, new Set(entries.filter(([, pin]) => pinIds.has(pin)).map(([port]) => port)));
     return { ...unit, binding: Object.fromEntries(entries.filter(([, pin]) => !pinIds.has(pin))) };
   });
-  const drawings = apart.drawings.map((d) =>
-    gone.has(d.id) ? { ...d, ports: d.ports.filter((p) => !gone.get(d.id)!.has(p.id)) } : d,
-  );
+  const drawings = apart.drawings.map((d) => (gone.has(d.id) ? { ...d, ports: d.ports.filter((p) => !gone.get(d.id)!.has(p.id)) } : d));
   return { ...apart, units, drawings };
 }
 

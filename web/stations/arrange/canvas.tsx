@@ -40,22 +40,14 @@ export function Canvas({ part, units, view, frame, sheet, still }: Props) {
   const storedPins = useStore(selectPinById);
   const next = useStore((s) => s.view.next);
   const readOnly = useStore((s) => s.part.readOnly);
-  const pins = useMemo(
-    () => (still ? new Map(part.pins.map((p) => [p.id, p])) : storedPins),
-    [still, part.pins, storedPins],
-  );
-  const joins = useMemo(
-    () => ({ packageId, pads: padJoined, nodes, findings }),
-    [packageId, padJoined, nodes, findings],
-  );
+  const pins = useMemo(() => (still ? new Map(part.pins.map((p) => [p.id, p])) : storedPins), [still, part.pins, storedPins]);
+  const joins = useMemo(() => ({ packageId, pads: padJoined, nodes, findings }), [packageId, padJoined, nodes, findings]);
   const [gesture, setGesture] = useState<Gesture>(idle);
   const [size, setSize] = useState({ width: 900, height: 700 });
   const space = useRef(false);
 
   useEffect(() => {
-    const observer = new ResizeObserver(([entry]) =>
-      setSize({ width: entry!.contentRect.width, height: entry!.contentRect.height }),
-    );
+    const observer = new ResizeObserver(([entry]) => setSize({ width: entry!.contentRect.width, height: entry!.contentRect.height }));
     if (frame.current) observer.observe(frame.current);
     return () => observer.disconnect();
   }, [frame]);
@@ -86,8 +78,7 @@ export function Canvas({ part, units, view, frame, sheet, still }: Props) {
       if (add) act(selected(selectedSet.has(pin) ? selection.filter((id) => id !== pin) : [...selection, pin]));
       else if (!selectedSet.has(pin)) act(selected([pin]));
       act(unitChosen(unit));
-      if (!still && !readOnly)
-        setGesture({ state: 'pointing', pin, port: port.dataset['port']!, unit, x: e.clientX, y: e.clientY });
+      if (!still && !readOnly) setGesture({ state: 'pointing', pin, port: port.dataset['port']!, unit, x: e.clientX, y: e.clientY });
       return;
     }
     if (unit) act(unitChosen(unit));
@@ -147,12 +138,7 @@ export function Canvas({ part, units, view, frame, sheet, still }: Props) {
       );
       const held = source.drawing.ports.find((p) => p.id === g.port)!;
       if (held.side !== target.side || held.at !== target.at) act(edited(moveEdit(source.drawing, moves, 'move pins')));
-    } else
-      act(
-        edited(
-          moveToUnitEdit(part, moving.length > 0 ? moving : [g.pin], target.unit.unit.id, target.side, target.at, 2),
-        ),
-      );
+    } else act(edited(moveToUnitEdit(part, moving.length > 0 ? moving : [g.pin], target.unit.unit.id, target.side, target.at, 2)));
   };
 
   const visible = inView(units, view.settled, size.width, size.height);
@@ -180,20 +166,9 @@ export function Canvas({ part, units, view, frame, sheet, still }: Props) {
         onPointerLeave={() => gesture.state === 'idle' && act(nextSet({ next, note: '' }))}
         onPointerCancel={() => setGesture(idle)}
       >
-        <g
-          ref={sheet}
-          transform={`translate(${view.live.current.x} ${view.live.current.y}) scale(${view.live.current.scale})`}
-        >
+        <g ref={sheet} transform={`translate(${view.live.current.x} ${view.live.current.y}) scale(${view.live.current.scale})`}>
           {visible.map((u) => (
-            <UnitView
-              key={u.unit.id}
-              part={part}
-              placed={u}
-              pins={pins}
-              selected={selectedSet}
-              joins={joins}
-              small={small}
-            />
+            <UnitView key={u.unit.id} part={part} placed={u} pins={pins} selected={selectedSet} joins={joins} small={small} />
           ))}
           {gesture.state === 'boxing' ? (
             <rect

@@ -18,17 +18,7 @@ interface Props {
 }
 
 /** A pin on the stage, with its kite tip. It is drawn again only when something of its own changes. */
-export const PortView = memo(function PortView({
-  body,
-  port,
-  pin,
-  pads,
-  selected,
-  padJoined,
-  nodeJoined,
-  bad,
-  small,
-}: Props) {
+export const PortView = memo(function PortView({ body, port, pin, pads, selected, padJoined, nodeJoined, bad, small }: Props) {
   const items = drawPort(body, port, pin, pads === '' ? [] : pads.split(','));
   const { x, y } = connectPoint(body, port);
   const flat = port.side === 'left' || port.side === 'right';
@@ -38,9 +28,7 @@ export const PortView = memo(function PortView({
   const top = port.side === 'top' ? cy - 30 : port.side === 'base' ? cy - hy : cy - hy / 2;
   return (
     <g data-port={port.id} data-pin={pin?.id} className="cursor-grab">
-      {selected ? (
-        <rect className="halo" x={left} y={top} width={flat ? hx + 30 : hx} height={flat ? hy : hy + 30} rx={30} />
-      ) : null}
+      {selected ? <rect className="halo" x={left} y={top} width={flat ? hx + 30 : hx} height={flat ? hy : hy + 30} rx={30} /> : null}
       <rect x={left} y={top} width={flat ? hx + 30 : hx} height={flat ? hy : hy + 30} fill="transparent" />
       <Primitives items={small ? items.filter((p) => p.kind !== 'text') : items} />
       <Tip x={cx} y={cy} padJoined={padJoined} nodeJoined={nodeJoined} bad={bad} />
@@ -49,19 +37,7 @@ export const PortView = memo(function PortView({
 });
 
 /** The kite at a connect point: left half for pads, right half for the model's node, a thick brick outline for a finding. */
-function Tip({
-  x,
-  y,
-  padJoined,
-  nodeJoined,
-  bad,
-}: {
-  x: number;
-  y: number;
-  padJoined: boolean;
-  nodeJoined: boolean;
-  bad: boolean;
-}) {
+function Tip({ x, y, padJoined, nodeJoined, bad }: { x: number; y: number; padJoined: boolean; nodeJoined: boolean; bad: boolean }) {
   const [w, h] = [22, 28];
   return (
     <g className={bad ? '[&_.tip]:stroke-brick' : ''}>

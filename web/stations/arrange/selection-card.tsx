@@ -1,12 +1,4 @@
-import {
-  SIDES,
-  ELECTRICAL_TYPES,
-  MARKS,
-  type Edit,
-  type ElectricalType,
-  type Mark,
-  type Side,
-} from '../../../core/part';
+import { SIDES, ELECTRICAL_TYPES, MARKS, type Edit, type ElectricalType, type Mark, type Side } from '../../../core/part';
 import { moveToUnitEdit } from '../../../core/arrange';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
@@ -107,9 +99,7 @@ export function SelectionCard({ onSend, onNudge, onNatural, onReverse, onGap, on
                 { value: '', label: units.size > 1 ? 'several units' : 'to unit…' },
                 ...part.units.map((u) => ({ value: u.id, label: `unit ${u.label}` })),
               ]}
-              onChange={(unit) =>
-                unit && act(edited(moveToUnitEdit(part, selection, unit, 'right', undefined, rules.pinLength)))
-              }
+              onChange={(unit) => unit && act(edited(moveToUnitEdit(part, selection, unit, 'right', undefined, rules.pinLength)))}
             />
           ) : null}
         </div>
@@ -129,10 +119,7 @@ export function SelectionCard({ onSend, onNudge, onNatural, onReverse, onGap, on
             hideLabel
             label="Mark"
             value=""
-            options={[
-              { value: '', label: 'marks…' },
-              ...MARKS.map((m) => ({ value: m, label: `${marks.has(m) ? '✓ ' : ''}${m}` })),
-            ]}
+            options={[{ value: '', label: 'marks…' }, ...MARKS.map((m) => ({ value: m, label: `${marks.has(m) ? '✓ ' : ''}${m}` }))]}
             onChange={(m) => m && toMarks(m as Mark)}
           />
         </div>

@@ -118,8 +118,7 @@ export function ArrangeStation() {
   };
   const orderBy = (names: 'natural' | 'reverse') =>
     withPorts('order pins', (drawing, ports) => {
-      const pinOf = (port: string) =>
-        part.pins.find((p) => part.units.some((u) => u.drawing === drawing.id && u.binding[port] === p.id))!;
+      const pinOf = (port: string) => part.pins.find((p) => part.units.some((u) => u.drawing === drawing.id && u.binding[port] === p.id))!;
       if (names === 'natural') {
         const portOf = new Map(ports.map((port) => [pinOf(port), port]));
         return reorder(
@@ -144,10 +143,7 @@ export function ArrangeStation() {
     );
   const gap = () =>
     withPorts('open a gap', (d, ports) =>
-      openGap(
-        d,
-        [...ports].sort((a, b) => d.ports.find((p) => p.id === b)!.at - d.ports.find((p) => p.id === a)!.at)[0]!,
-      ),
+      openGap(d, [...ports].sort((a, b) => d.ports.find((p) => p.id === b)!.at - d.ports.find((p) => p.id === a)!.at)[0]!),
     );
   const zoomTo = (ids: string[]) => {
     const wanted = units.filter((u) => Object.values(u.unit.binding).some((pin) => ids.includes(pin)));
@@ -239,8 +235,7 @@ export function ArrangeStation() {
     { id: 'zoom-out', title: 'Zoom out', key: '-', group: 'View', run: () => view.zoomBy(0.8) },
   ]);
 
-  if (part.pins.length === 0)
-    return <Empty title="Nothing to arrange yet">Read a pin table first, or add pins in the ledger.</Empty>;
+  if (part.pins.length === 0) return <Empty title="Nothing to arrange yet">Read a pin table first, or add pins in the ledger.</Empty>;
   return (
     <div className="relative h-full">
       <Canvas part={shownPart} units={units} view={view} frame={frame} sheet={sheet} still={proposal?.shown ?? false} />
@@ -263,12 +258,7 @@ export function ArrangeStation() {
             <span className="text-muted">{Object.keys(u.binding).length}</span>
           </button>
         ))}
-        <Button
-          keyName="P"
-          tone={part.units.length === 0 ? 'main' : 'plain'}
-          disabled={readOnly}
-          onClick={() => void plan()}
-        >
+        <Button keyName="P" tone={part.units.length === 0 ? 'main' : 'plain'} disabled={readOnly} onClick={() => void plan()}>
           Plan units
         </Button>
         {unit ? (
@@ -348,9 +338,7 @@ function ProposalCard({
     >
       <p className="mb-2 line-clamp-3 font-mono text-[13px]">{changed.slice(0, 24).join(', ')}</p>
       {changed.length > 0 ? (
-        <p className="mb-2 text-[13px] text-muted">
-          {byHand > 0 ? `${byHand} of them you placed by hand.` : 'Pins you placed stay.'}
-        </p>
+        <p className="mb-2 text-[13px] text-muted">{byHand > 0 ? `${byHand} of them you placed by hand.` : 'Pins you placed stay.'}</p>
       ) : null}
       <div className="flex gap-1.5">
         {changed.length > 0 ? (

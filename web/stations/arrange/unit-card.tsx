@@ -38,11 +38,7 @@ export function UnitCard({ unit }: { unit: Unit }) {
     <Card
       label="Unit"
       title={`Unit ${unit.label}`}
-      aside={
-        sharers.length > 1
-          ? `one drawing for ${sharers.map((u) => u.label).join(', ')}`
-          : `${Object.keys(unit.binding).length} pins`
-      }
+      aside={sharers.length > 1 ? `one drawing for ${sharers.map((u) => u.label).join(', ')}` : `${Object.keys(unit.binding).length} pins`}
       className="w-[420px]"
     >
       <div className="grid grid-cols-4 gap-2">
@@ -72,9 +68,7 @@ export function UnitCard({ unit }: { unit: Unit }) {
         <span className="ml-2 text-muted">Title strip</span>
         <Button
           aria-pressed={strip > 0}
-          onClick={() =>
-            act(edited({ kind: 'changeDrawing', drawing: drawing.id, body: { strip: strip > 0 ? 0 : 1 } }))
-          }
+          onClick={() => act(edited({ kind: 'changeDrawing', drawing: drawing.id, body: { strip: strip > 0 ? 0 : 1 } }))}
         >
           {strip > 0 ? 'shown' : 'hidden'}
         </Button>

@@ -26,9 +26,7 @@ export const UnitView = memo(function UnitView({ part, placed, pins, selected, j
   const still = [...drawBody(drawing, unit.title), ...drawStrokes(drawing), ...drawLabels(part, unit, drawing)];
   return (
     <g transform={`translate(${x} ${y})`} data-unit={unit.id}>
-      <Primitives
-        items={small ? still.filter((p) => p.kind !== 'text' || p.role === 'reference' || p.role === 'title') : still}
-      />
+      <Primitives items={small ? still.filter((p) => p.kind !== 'text' || p.role === 'reference' || p.role === 'title') : still} />
       {drawing.ports.map((port) => {
         const pin = pins.get(unit.binding[port.id] ?? '');
         return (

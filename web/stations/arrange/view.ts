@@ -114,7 +114,6 @@ export function inView(units: readonly PlacedUnit[], view: View, width: number, 
   const [left, top] = [-view.x / view.scale - margin, -view.y / view.scale - margin];
   const [right, base] = [left + width / view.scale + 2 * margin, top + height / view.scale + 2 * margin];
   return units.filter(
-    (u) =>
-      u.x + u.halfWidth > left && u.x - u.halfWidth < right && u.y + u.halfHeight > top && u.y - u.halfHeight < base,
+    (u) => u.x + u.halfWidth > left && u.x - u.halfWidth < right && u.y + u.halfHeight > top && u.y - u.halfHeight < base,
   );
 }

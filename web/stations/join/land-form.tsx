@@ -99,12 +99,7 @@ export function LandForm({ pkg, onDone }: { pkg: Package | undefined; onDone: ()
     setFamily({ ...family, [key]: key === 'without' ? text : Number(text.replace(',', '.')) } as Family);
   const numbers = Object.entries(family).filter(([key]) => key in WORDS);
   return (
-    <Card
-      label="Land"
-      title="Land"
-      aside="dimensions in mm, as the datasheet gives them"
-      className="mx-4 mb-2 shrink-0"
-    >
+    <Card label="Land" title="Land" aside="dimensions in mm, as the datasheet gives them" className="mx-4 mb-2 shrink-0">
       <div className="grid grid-cols-6 items-end gap-2">
         <div className="col-span-2">
           <label htmlFor="land-name" className="mb-0.5 block text-[12px] text-muted">
@@ -120,12 +115,7 @@ export function LandForm({ pkg, onDone }: { pkg: Package | undefined; onDone: ()
           />
         </div>
         <div className="col-span-2">
-          <Choice
-            label="Family"
-            value={family.kind}
-            options={KINDS}
-            onChange={(k) => setFamily(STARTS[k as Family['kind']])}
-          />
+          <Choice label="Family" value={family.kind} options={KINDS} onChange={(k) => setFamily(STARTS[k as Family['kind']])} />
         </div>
         {numbers.map(([key, value]) => (
           <Field
@@ -198,7 +188,5 @@ export function LandForm({ pkg, onDone }: { pkg: Package | undefined; onDone: ()
 function withExposed(family: Extract<Family, { kind: 'dual' | 'quad' }>, text: string): Family {
   const match = /^\s*([\d.,]+)\s*[x×*]\s*([\d.,]+)\s*$/.exec(text);
   const { exposed: _before, ...rest } = family;
-  return match
-    ? { ...rest, exposed: { w: Number(match[1]!.replace(',', '.')), h: Number(match[2]!.replace(',', '.')) } }
-    : rest;
+  return match ? { ...rest, exposed: { w: Number(match[1]!.replace(',', '.')), h: Number(match[2]!.replace(',', '.')) } } : rest;
 }

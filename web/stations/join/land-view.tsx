@@ -26,11 +26,7 @@ export function LandView({ part, pkg, onPad }: Props) {
     return map;
   }, [part.pins, pkg?.id]);
   if (!pkg || pkg.land.pads.length === 0)
-    return (
-      <Empty title="No land yet">
-        Make it from a short name like SO-14, or from the dimensions in the datasheet, with L.
-      </Empty>
-    );
+    return <Empty title="No land yet">Make it from a short name like SO-14, or from the dimensions in the datasheet, with L.</Empty>;
   const { land } = pkg;
   const w = Math.max(land.courtyard?.w ?? 0, ...land.pads.map((p) => (Math.abs(p.x) + p.w / 2) * 2)) * 1.06;
   const h = Math.max(land.courtyard?.h ?? 0, ...land.pads.map((p) => (Math.abs(p.y) + p.h / 2) * 2)) * 1.06;
@@ -64,14 +60,7 @@ export function LandView({ part, pkg, onPad }: Props) {
           />
         ) : null}
         {land.pads.map((pad, i) => (
-          <PadView
-            key={i}
-            pad={pad}
-            owner={owners.get(pad.number)?.name}
-            lit={lit.has(pad.number)}
-            thin={thin}
-            onPad={onPad}
-          />
+          <PadView key={i} pad={pad} owner={owners.get(pad.number)?.name} lit={lit.has(pad.number)} thin={thin} onPad={onPad} />
         ))}
         {land.pads.length <= 130 && land.family !== 'grid' && land.family !== 'header' && land.family !== 'inline'
           ? land.pads.map((pad, i) => (
@@ -83,13 +72,7 @@ export function LandView({ part, pkg, onPad }: Props) {
               .filter((p) => lit.has(p.number))
               .slice(0, 12)
               .map((pad) => (
-                <Callout
-                  key={pad.number}
-                  pad={pad}
-                  text={`${pad.number} ${owners.get(pad.number)?.name ?? ''}`}
-                  thin={thin}
-                  half={w / 2}
-                />
+                <Callout key={pad.number} pad={pad} text={`${pad.number} ${owners.get(pad.number)?.name ?? ''}`} thin={thin} half={w / 2} />
               ))
           : null}
       </svg>
@@ -153,9 +136,7 @@ const PadView = memo(function PadView({
         strokeWidth={lit ? thin * 3 : thin}
         strokeDasharray={owner === undefined && !pad.mechanical ? `${thin * 4} ${thin * 3}` : undefined}
       />
-      {pad.drill ? (
-        <circle cx={pad.x} cy={-pad.y} r={pad.drill / 2} className="fill-paper stroke-muted" strokeWidth={thin} />
-      ) : null}
+      {pad.drill ? <circle cx={pad.x} cy={-pad.y} r={pad.drill / 2} className="fill-paper stroke-muted" strokeWidth={thin} /> : null}
       <text
         x={pad.x}
         y={-pad.y + font * 0.34}
@@ -171,25 +152,13 @@ const PadView = memo(function PadView({
 });
 
 /** The pin's name inside the body beside its pad, so that the drawing reads like the datasheet's. */
-const PadName = memo(function PadName({
-  pad,
-  name,
-  lit,
-  thin,
-}: {
-  pad: Pad;
-  name: string | undefined;
-  lit: boolean;
-  thin: number;
-}) {
+const PadName = memo(function PadName({ pad, name, lit, thin }: { pad: Pad; name: string | undefined; lit: boolean; thin: number }) {
   if (name === undefined || (pad.x === 0 && pad.y === 0)) return null;
   const flat = pad.w >= pad.h;
   const size = Math.min(Math.min(pad.w, pad.h) * 0.7, thin * 15);
   const text = name.length > 12 ? `${name.slice(0, 11)}…` : name;
   const gap = thin * 5;
-  const [x, y] = flat
-    ? [pad.x - Math.sign(pad.x) * (pad.w / 2 + gap), -pad.y]
-    : [pad.x, -pad.y + Math.sign(pad.y) * (pad.h / 2 + gap)];
+  const [x, y] = flat ? [pad.x - Math.sign(pad.x) * (pad.w / 2 + gap), -pad.y] : [pad.x, -pad.y + Math.sign(pad.y) * (pad.h / 2 + gap)];
   const anchor = flat ? (pad.x < 0 ? 'start' : 'end') : pad.y < 0 ? 'start' : 'end';
   return (
     <text
@@ -214,15 +183,7 @@ function Callout({ pad, text, thin, half }: { pad: Pad; text: string; thin: numb
   const y = -pad.y - pad.h / 2 - size * 1.7;
   return (
     <g className="pointer-events-none">
-      <rect
-        x={x}
-        y={y}
-        width={width}
-        height={size * 1.4}
-        rx={thin * 3}
-        className="fill-surface stroke-green"
-        strokeWidth={thin}
-      />
+      <rect x={x} y={y} width={width} height={size * 1.4} rx={thin * 3} className="fill-surface stroke-green" strokeWidth={thin} />
       <text x={x + width / 2} y={y + size} fontSize={size} textAnchor="middle" className="fill-ink font-mono">
         {text}
       </text>

@@ -41,12 +41,7 @@ export function ModelForm({ onDone }: { onDone: () => void }) {
     onDone();
   };
   return (
-    <Card
-      label="SPICE model"
-      title="SPICE model"
-      aside="drop a file here, paste its text, or choose it"
-      className="mx-4 mb-2 shrink-0"
-    >
+    <Card label="SPICE model" title="SPICE model" aside="drop a file here, paste its text, or choose it" className="mx-4 mb-2 shrink-0">
       <Drop label="Drop the model file" onFiles={(f) => void fromFiles(f)}>
         <div className="grid grid-cols-[1fr_320px] gap-3">
           <div>
@@ -63,9 +58,7 @@ export function ModelForm({ onDone }: { onDone: () => void }) {
             />
           </div>
           <div className="max-h-32 overflow-y-auto">
-            {models.length === 0 ? (
-              <p className="text-[13px] text-muted">The models of the file are listed here.</p>
-            ) : null}
+            {models.length === 0 ? <p className="text-[13px] text-muted">The models of the file are listed here.</p> : null}
             <ul className="flex flex-col gap-1">
               {models.slice(0, 200).map((m) => (
                 <li key={`${m.name} ${m.line}`}>
@@ -86,9 +79,7 @@ export function ModelForm({ onDone }: { onDone: () => void }) {
           </p>
         ) : null}
         <div className="mt-2 flex gap-2">
-          <Button onClick={() => void chooseFiles('.lib,.cir,.mod,.sub,.txt,.spi,.sp').then(fromFiles)}>
-            Choose a file…
-          </Button>
+          <Button onClick={() => void chooseFiles('.lib,.cir,.mod,.sub,.txt,.spi,.sp').then(fromFiles)}>Choose a file…</Button>
           {current ? (
             <Button
               tone="bad"
@@ -101,9 +92,7 @@ export function ModelForm({ onDone }: { onDone: () => void }) {
             </Button>
           ) : null}
           {current && models.length === 0 ? (
-            <Button onClick={() => void read(current.source, current.fileName)}>
-              Choose another model of {current.fileName}
-            </Button>
+            <Button onClick={() => void read(current.source, current.fileName)}>Choose another model of {current.fileName}</Button>
           ) : null}
           <Button tone="quiet" onClick={onDone}>
             Close

@@ -30,33 +30,20 @@ export function JoinStation() {
   const focused = pins.get(selection.at(-1) ?? '');
   const [groupChosen, setGroup] = useState<string | null | undefined>();
   // A large part is looked at group by group: the one of the pin in focus, until another is chosen.
-  const group =
-    groupChosen !== undefined
-      ? groupChosen
-      : part.pins.length > MANY
-        ? (focused?.group ?? part.pins[0]?.group ?? null)
-        : null;
+  const group = groupChosen !== undefined ? groupChosen : part.pins.length > MANY ? (focused?.group ?? part.pins[0]?.group ?? null) : null;
   const pkg = part.packages.find((p) => p.id === packageId);
   const model = part.models[0];
   const chosen = useChosenModel();
-  const bindings = useMemo(
-    () => (model && chosen ? bindingUnits(part, chosen.nodes.length) : []),
-    [part, model, chosen],
-  );
+  const bindings = useMemo(() => (model && chosen ? bindingUnits(part, chosen.nodes.length) : []), [part, model, chosen]);
   const [unitKey, setUnitKey] = useState<string | null>(null);
   const binding = bindings.find((b) => b === unitKey) ?? bindings[0];
 
   const met = useMemo(() => (packageId === undefined ? undefined : meetPads(part, packageId)), [part, packageId]);
-  const proposal = useMemo(
-    () => (model && chosen ? proposeTies(part, model, chosen) : undefined),
-    [part, model, chosen],
-  );
+  const proposal = useMemo(() => (model && chosen ? proposeTies(part, model, chosen) : undefined), [part, model, chosen]);
   const offers = proposal?.ties ?? [];
   const exposed = packageId === undefined ? undefined : joinExposedPad(part, packageId);
   const untied =
-    model && chosen
-      ? bindings.reduce((n, b) => n + chosen.nodes.filter((node) => model.ties[b]?.[node.name] === undefined).length, 0)
-      : 0;
+    model && chosen ? bindings.reduce((n, b) => n + chosen.nodes.filter((node) => model.ties[b]?.[node.name] === undefined).length, 0) : 0;
   const loose = [
     ...new Set([
       ...(met?.numbersWithoutPad.map((l) => l.pin) ?? []),
@@ -133,9 +120,7 @@ export function JoinStation() {
 
   if (part.pins.length === 0)
     return (
-      <Empty title="Nothing to join yet">
-        Read a pin table first. Its numbers are joined to the pads as soon as there is a land.
-      </Empty>
+      <Empty title="Nothing to join yet">Read a pin table first. Its numbers are joined to the pads as soon as there is a land.</Empty>
     );
   const groups = [...new Set(part.pins.map((p) => p.group ?? ''))];
   return (
@@ -153,20 +138,10 @@ export function JoinStation() {
             <span className="text-muted">{p.land.pads.length === 0 ? 'no land' : `${p.land.pads.length} pads`}</span>
           </button>
         ))}
-        <Button
-          keyName="L"
-          aria-expanded={open === 'land'}
-          disabled={readOnly}
-          onClick={() => setOpen(open === 'land' ? null : 'land')}
-        >
+        <Button keyName="L" aria-expanded={open === 'land'} disabled={readOnly} onClick={() => setOpen(open === 'land' ? null : 'land')}>
           {pkg && pkg.land.pads.length > 0 ? 'Change the land' : 'Make the land'}
         </Button>
-        <Button
-          keyName="M"
-          aria-expanded={open === 'model'}
-          disabled={readOnly}
-          onClick={() => setOpen(open === 'model' ? null : 'model')}
-        >
+        <Button keyName="M" aria-expanded={open === 'model'} disabled={readOnly} onClick={() => setOpen(open === 'model' ? null : 'model')}>
           {model ? `Model ${model.chosen}` : 'Add a SPICE model'}
         </Button>
         {groups.length > 1 ? (
@@ -174,10 +149,7 @@ export function JoinStation() {
             hideLabel
             label="Group in view"
             value={group ?? '*'}
-            options={[
-              { value: '*', label: 'all groups' },
-              ...groups.map((g) => ({ value: g, label: g || 'no group' })),
-            ]}
+            options={[{ value: '*', label: 'all groups' }, ...groups.map((g) => ({ value: g, label: g || 'no group' }))]}
             onChange={(g) => setGroup(g === '*' ? null : g)}
           />
         ) : null}
@@ -273,9 +245,7 @@ function LooseCard({ pkg, padsWithoutPin }: { pkg: Package | undefined; padsWith
       className="max-w-lg"
     >
       <p className="mb-2 text-[13px]">
-        {pin
-          ? `Choose the pad that ${pin.name} stands on:`
-          : 'Select a pin, then choose its pad here or in the drawing.'}
+        {pin ? `Choose the pad that ${pin.name} stands on:` : 'Select a pin, then choose its pad here or in the drawing.'}
       </p>
       <div className="flex max-h-20 flex-wrap gap-1 overflow-y-auto">
         {padsWithoutPin.slice(0, 60).map((pad) => (
@@ -315,14 +285,10 @@ function useChosenModel(): SpiceModel | undefined {
   useEffect(() => {
     if (source === undefined) return;
     let stale = false;
-    void core
-      .readModels(source)
-      .then((read) => !stale && setList({ source, models: read.ok ? read.value.models : [] }));
+    void core.readModels(source).then((read) => !stale && setList({ source, models: read.ok ? read.value.models : [] }));
     return () => {
       stale = true;
     };
   }, [source]);
-  return source !== undefined && list?.source === source
-    ? list.models.find((m) => m.name === model?.chosen)
-    : undefined;
+  return source !== undefined && list?.source === source ? list.models.find((m) => m.name === model?.chosen) : undefined;
 }

@@ -1,14 +1,5 @@
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
-import {
-  nameOnDrawing,
-  padsIn,
-  pinsOnNode,
-  WHOLE_PART,
-  type NodeTie,
-  type Package,
-  type Part,
-  type Pin,
-} from '../../../core/part';
+import { nameOnDrawing, padsIn, pinsOnNode, WHOLE_PART, type NodeTie, type Package, type Part, type Pin } from '../../../core/part';
 import type { SpiceModel, TieProposal } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
@@ -58,25 +49,20 @@ export function Threads({ part, pkg, chosen, binding, group, offers }: Props) {
           .filter((id) => ids.has(id))
           .map((id): Thread => ({ from: `pin ${id}`, to: `node ${node}`, tone: 'tied' })),
       ),
-      ...offers.flatMap((o) =>
-        'pin' in o.tie ? [{ from: `pin ${o.tie.pin}`, to: `node ${o.node}`, tone: 'offered' as const }] : [],
-      ),
+      ...offers.flatMap((o) => ('pin' in o.tie ? [{ from: `pin ${o.tie.pin}`, to: `node ${o.node}`, tone: 'offered' as const }] : [])),
     ];
   }, [shown, padJoined, pkg, ties, offers]);
 
   const frame = useRef<HTMLDivElement>(null);
   const paths = useThreadPaths(frame, threads, `${shown.length} ${selection.join()}`);
   const tie = (node: string, to: NodeTie | null) =>
-    model &&
-    binding !== undefined &&
-    act(edited({ kind: 'tieNodes', model: model.id, ties: [{ unit: binding, node, tie: to }] }));
+    model && binding !== undefined && act(edited({ kind: 'tieNodes', model: model.id, ties: [{ unit: binding, node, tie: to }] }));
   const pin = part.pins.find((p) => p.id === selection.at(-1));
   const joinPad = (pad: string) => {
     if (!pkg) return;
     const owner = part.pins.filter((p) => padsIn(p, pkg.id).includes(pad));
     if (owner.length > 0) act(selected(owner.map((p) => p.id)));
-    else if (pin && !padJoined.has(pin.id))
-      act(edited({ kind: 'joinPads', package: pkg.id, joins: [{ pin: pin.id, pads: [pad] }] }));
+    else if (pin && !padJoined.has(pin.id)) act(edited({ kind: 'joinPads', package: pkg.id, joins: [{ pin: pin.id, pads: [pad] }] }));
   };
 
   return (
@@ -105,13 +91,7 @@ export function Threads({ part, pkg, chosen, binding, group, offers }: Props) {
       </section>
       <Column title={group === null ? 'Pins' : group || 'No group'} label="Pins in view">
         {shown.map((p) => (
-          <PinPill
-            key={p.id}
-            pin={p}
-            selected={selectedSet.has(p.id)}
-            loose={!padJoined.has(p.id)}
-            onClick={() => act(selected([p.id]))}
-          />
+          <PinPill key={p.id} pin={p} selected={selectedSet.has(p.id)} loose={!padJoined.has(p.id)} onClick={() => act(selected([p.id]))} />
         ))}
       </Column>
       <Column
@@ -136,9 +116,7 @@ export function Threads({ part, pkg, chosen, binding, group, offers }: Props) {
                 <button
                   type="button"
                   className="block w-full text-left"
-                  onClick={() =>
-                    tied.length > 0 ? act(selected(tied.map((p) => p.id))) : pin && tie(node.name, { pin: pin.id })
-                  }
+                  onClick={() => (tied.length > 0 ? act(selected(tied.map((p) => p.id))) : pin && tie(node.name, { pin: pin.id }))}
                 >
                   <span className="font-mono text-[13px] font-bold">
                     {i + 1} {node.name}
@@ -175,17 +153,7 @@ function Column({ title, label, children }: { title: string; label: string; chil
   );
 }
 
-function PinPill({
-  pin,
-  selected: on,
-  loose,
-  onClick,
-}: {
-  pin: Pin;
-  selected: boolean;
-  loose: boolean;
-  onClick: () => void;
-}) {
+function PinPill({ pin, selected: on, loose, onClick }: { pin: Pin; selected: boolean; loose: boolean; onClick: () => void }) {
   return (
     <button
       type="button"
@@ -280,10 +248,7 @@ function useThreadPaths(
           const [a, b] = [ends.get(thread.from), ends.get(thread.to)];
           if (!a || !b) return [];
           const fromPad = thread.from.startsWith('pad ');
-          const [x1, y1] = [
-            fromPad ? a.left + a.width / 2 - base.left : a.right - base.left,
-            a.top + a.height / 2 - base.top,
-          ];
+          const [x1, y1] = [fromPad ? a.left + a.width / 2 - base.left : a.right - base.left, a.top + a.height / 2 - base.top];
           const [x2, y2] = [b.left - base.left, b.top + b.height / 2 - base.top];
           const pull = Math.max(24, (x2 - x1) * 0.45);
           return [

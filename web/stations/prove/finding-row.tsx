@@ -43,9 +43,7 @@ export function FindingRow({
       {/* The list's keys act on the active finding; the pointer only makes a row the active one. */}
       {/* eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-static-element-interactions */}
       <div className="flex items-start gap-3 px-3 py-1.5" onClick={onFocus}>
-        <span
-          className={`mt-0.5 w-16 shrink-0 rounded px-1.5 text-center text-[12px] font-semibold ${TONES[f.severity]}`}
-        >
+        <span className={`mt-0.5 w-16 shrink-0 rounded px-1.5 text-center text-[12px] font-semibold ${TONES[f.severity]}`}>
           {f.severity}
         </span>
         <div className="min-w-0 flex-1">

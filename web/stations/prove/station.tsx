@@ -68,9 +68,7 @@ export function ProveStation() {
     setAt(next);
     const finding = ordered[next];
     if (finding?.where.pin) act(selected([finding.where.pin]));
-    list.current
-      ?.querySelector(`[data-finding="${CSS.escape(finding?.id ?? '')}"]`)
-      ?.scrollIntoView({ block: 'nearest' });
+    list.current?.querySelector(`[data-finding="${CSS.escape(finding?.id ?? '')}"]`)?.scrollIntoView({ block: 'nearest' });
   };
   const mend = (finding: Finding, i: number) => {
     const wanted = finding.mends[i];
@@ -134,9 +132,7 @@ export function ProveStation() {
     <div ref={list} className="h-full overflow-y-auto px-5 py-4">
       <header className="mb-3 flex items-baseline gap-4">
         <h1 className="text-lg font-bold">
-          {ordered.length === 0
-            ? 'Nothing is open'
-            : `${ordered.length} ${ordered.length === 1 ? 'finding' : 'findings'}`}
+          {ordered.length === 0 ? 'Nothing is open' : `${ordered.length} ${ordered.length === 1 ? 'finding' : 'findings'}`}
         </h1>
         <p className="text-muted">
           {count('error')} errors, {count('warning')} warnings, {count('note')} notes; {RULES.length} rules were asked
@@ -178,10 +174,7 @@ export function ProveStation() {
           </h2>
           <ul className="rounded-lg border border-line bg-sunken">
             {checks.waived.map(({ finding, waiver }) => (
-              <li
-                key={finding.id}
-                className="flex items-center gap-3 border-b border-line px-3 py-1.5 text-[13px] last:border-b-0"
-              >
+              <li key={finding.id} className="flex items-center gap-3 border-b border-line px-3 py-1.5 text-[13px] last:border-b-0">
                 <span className="flex-1">
                   {finding.message} <em>{waiver.reason}</em>
                 </span>

@@ -101,8 +101,7 @@ export function DoubtCard() {
         tone="doubt"
         title={
           <>
-            Doubt {at + 1} of {doubts.length}: {FIELD_WORDS[doubt.field]} of{' '}
-            <span className="font-mono">{pin.name || '(no name)'}</span>
+            Doubt {at + 1} of {doubts.length}: {FIELD_WORDS[doubt.field]} of <span className="font-mono">{pin.name || '(no name)'}</span>
           </>
         }
         aside={`terminal ${padsIn(pin, packageId).join(', ') || '–'}`}
@@ -110,12 +109,7 @@ export function DoubtCard() {
         <p className="mb-2 text-[13px]">{doubt.reason}</p>
         <div className="flex flex-wrap items-center gap-1.5">
           {choices.map((c, i) => (
-            <Button
-              key={c}
-              tone={i === 0 ? 'main' : 'plain'}
-              keyName={String(i + 1)}
-              onClick={() => settle(i === 0 ? undefined : c)}
-            >
+            <Button key={c} tone={i === 0 ? 'main' : 'plain'} keyName={String(i + 1)} onClick={() => settle(i === 0 ? undefined : c)}>
               {i === 0 ? `keep ${c || 'empty'}` : c}
             </Button>
           ))}

@@ -15,8 +15,8 @@ export function PasteBox({ start, onText, onChoose, disabled }: Props) {
     <div className="mx-auto flex h-full max-w-3xl flex-col gap-3 px-6 pt-4 pb-8">
       <h2 className="text-lg font-semibold">Bring the pin table as it is</h2>
       <p className="text-muted">
-        Paste it from the datasheet or a spreadsheet, or drop a CSV or text file anywhere here. Columns are found by
-        their headings and by what stands in them; bus ranges and number lists become single terminals.
+        Paste it from the datasheet or a spreadsheet, or drop a CSV or text file anywhere here. Columns are found by their headings and by
+        what stands in them; bus ranges and number lists become single terminals.
       </p>
       <label htmlFor="paste-box" className="sr-only">
         Pin table
@@ -26,9 +26,7 @@ export function PasteBox({ start, onText, onChoose, disabled }: Props) {
         value={text}
         disabled={disabled}
         spellCheck={false}
-        placeholder={
-          'Pin  Name   Type  Description\n1    AIN1+  AI    Positive bridge input\n2    AIN1-  AI    Negative bridge input\n…'
-        }
+        placeholder={'Pin  Name   Type  Description\n1    AIN1+  AI    Positive bridge input\n2    AIN1-  AI    Negative bridge input\n…'}
         onChange={(e) => setText(e.target.value)}
         onPaste={(e) => {
           const pasted = e.clipboardData.getData('text/plain');

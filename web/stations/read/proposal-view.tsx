@@ -9,17 +9,7 @@ interface Props {
   onPackage: (name: string) => void;
 }
 
-const ROLES: ColumnRole[] = [
-  'number',
-  'name',
-  'type',
-  'description',
-  'group',
-  'alternates',
-  'rail',
-  'activeLow',
-  'ignore',
-];
+const ROLES: ColumnRole[] = ['number', 'name', 'type', 'description', 'group', 'alternates', 'rail', 'activeLow', 'ignore'];
 const ROLE_WORDS: Partial<Record<ColumnRole, string>> = { activeLow: 'active low', ignore: 'leave out' };
 const TONES: Partial<Record<ColumnRole, string>> = {
   number: 'bg-green text-on-green',
@@ -38,7 +28,7 @@ export function ProposalView({ proposal, onRole, onPackage }: Props) {
     for (const t of proposal.terminals) map.set(t.origin?.line ?? 0, [...(map.get(t.origin?.line ?? 0) ?? []), t]);
     return map;
   }, [proposal]);
-   
+
   const list = useVirtualizer({
     count: table.rows.length,
     getScrollElement: () => scroller.current,
@@ -48,10 +38,7 @@ export function ProposalView({ proposal, onRole, onPackage }: Props) {
   const widths = useMemo(
     () =>
       table.columns.map((c, i) =>
-        Math.min(
-          44,
-          Math.max(13, c.heading.length, ...table.rows.slice(0, 200).map((r) => (r.cells[i] ?? '').length)) + 2,
-        ),
+        Math.min(44, Math.max(13, c.heading.length, ...table.rows.slice(0, 200).map((r) => (r.cells[i] ?? '').length)) + 2),
       ),
     [table],
   );
@@ -66,12 +53,7 @@ export function ProposalView({ proposal, onRole, onPackage }: Props) {
               key={p.name}
               className={`flex cursor-pointer items-center gap-1.5 rounded-md border px-2 py-0.5 ${p.name === proposal.package ? 'border-green bg-green-wash' : 'border-line bg-surface'}`}
             >
-              <input
-                type="radio"
-                name="package"
-                checked={p.name === proposal.package}
-                onChange={() => onPackage(p.name)}
-              />
+              <input type="radio" name="package" checked={p.name === proposal.package} onChange={() => onPackage(p.name)} />
               {p.name || 'unnamed'} <span className="text-muted">{p.pinCount}</span>
             </label>
           ))}
@@ -163,18 +145,12 @@ function Became({ terminals, packageName, taken }: { terminals: Terminal[]; pack
       <span className="font-mono text-muted">
         {terminals.length === 1 ? (first.numbers[packageName] ?? '–') : `${terminals.length} terminals`}
       </span>
-      <PinName
-        name={terminals.length === 1 ? first.name : `${first.name} … ${terminals.at(-1)!.name}`}
-        activeLow={!!first.activeLow}
-      />
+      <PinName name={terminals.length === 1 ? first.name : `${first.name} … ${terminals.at(-1)!.name}`} activeLow={!!first.activeLow} />
       <span className="flex items-center gap-1">
         <TypeMark type={first.type} /> {first.type}
       </span>
       {doubts.length > 0 ? (
-        <span
-          className="truncate border-b-2 border-amber-line bg-amber-wash px-1 text-[12px]"
-          title={doubts[0]!.reason}
-        >
+        <span className="truncate border-b-2 border-amber-line bg-amber-wash px-1 text-[12px]" title={doubts[0]!.reason}>
           {doubts.length === 1 ? 'in doubt' : `${doubts.length} doubts`}
         </span>
       ) : (

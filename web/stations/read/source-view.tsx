@@ -27,13 +27,12 @@ export function SourceView() {
   const pinsOfLine = useMemo(() => {
     const map = new Map<number, string[]>();
     for (const p of part.pins)
-      if (p.origin?.line && p.origin.source === source?.digest)
-        map.set(p.origin.line, [...(map.get(p.origin.line) ?? []), p.id]);
+      if (p.origin?.line && p.origin.source === source?.digest) map.set(p.origin.line, [...(map.get(p.origin.line) ?? []), p.id]);
     return map;
   }, [part.pins, source]);
   const lit = new Set(selection.flatMap((id) => pins.get(id)?.origin?.line ?? []));
   const scroller = useRef<HTMLDivElement>(null);
-   
+
   const list = useVirtualizer({
     count: lines.length,
     getScrollElement: () => scroller.current,
@@ -47,11 +46,7 @@ export function SourceView() {
   }, [focusLine]);
 
   if (!source)
-    return (
-      <Empty title="These pins were set by hand">
-        No source is kept with this part. Paste or drop a pin table to read one.
-      </Empty>
-    );
+    return <Empty title="These pins were set by hand">No source is kept with this part. Paste or drop a pin table to read one.</Empty>;
   if (text === undefined) return <p className="p-6 text-muted">Fetching the source…</p>;
   if (text === null)
     return (
@@ -62,8 +57,7 @@ export function SourceView() {
   return (
     <div className="flex h-full flex-col px-4 pb-3">
       <p className="mb-1 text-[13px] text-muted">
-        <strong className="text-ink">{source.name}</strong>, {lines.length} lines. Choose a line or a pin to see where
-        it came from.
+        <strong className="text-ink">{source.name}</strong>, {lines.length} lines. Choose a line or a pin to see where it came from.
       </p>
       {}
       <div
@@ -89,9 +83,7 @@ export function SourceView() {
                 style={{ transform: `translateY(${item.start}px)`, height: ROW }}
                 className={`absolute inset-x-0 flex items-center text-left font-mono text-[13px] whitespace-pre ${isLit ? 'bg-green-wash' : doubtful ? 'bg-amber-wash' : own ? 'hover:bg-sunken' : 'text-muted'}`}
               >
-                <span className="w-14 shrink-0 border-r border-line pr-2 text-right text-[12px] text-muted">
-                  {line}
-                </span>
+                <span className="w-14 shrink-0 border-r border-line pr-2 text-right text-[12px] text-muted">{line}</span>
                 <span className="px-3">{lines[item.index]}</span>
               </button>
             );

@@ -85,9 +85,7 @@ export function ReadStation() {
     act(edited({ kind: 'batch', title: `take ${proposal.terminals.length} pins`, edits }));
     act(packageChosen(null));
     const open = proposal.terminals.reduce((n, t) => n + t.doubts.length, 0);
-    act(
-      say(`Took ${terminalsIn(proposal).length} terminals from ${source.name}${open > 0 ? `, ${open} in doubt` : ''}.`),
-    );
+    act(say(`Took ${terminalsIn(proposal).length} terminals from ${source.name}${open > 0 ? `, ${open} in doubt` : ''}.`));
     setSource(undefined);
     setPasting(false);
   };
@@ -95,9 +93,7 @@ export function ReadStation() {
   const takeFiles = async ([file]: File[]) => {
     if (!file) return;
     if (file.size > 40_000_000)
-      return setProblems([
-        { code: 'input-large', params: { size: Math.round(file.size / 1e6), limit: 4 }, at: { file: file.name } },
-      ]);
+      return setProblems([{ code: 'input-large', params: { size: Math.round(file.size / 1e6), limit: 4 }, at: { file: file.name } }]);
     setSource({ text: await readFileText(file), name: file.name });
   };
   const choose = () => void chooseFiles('.csv,.tsv,.txt,.md,text/*').then(takeFiles);
@@ -143,8 +139,7 @@ export function ReadStation() {
         {proposal && source ? (
           <>
             <span className="rounded-md border border-green bg-surface px-2.5 py-1">
-              <strong>{source.name}</strong>{' '}
-              <span className="text-muted">{terminalsIn(proposal).length} terminals</span>
+              <strong>{source.name}</strong> <span className="text-muted">{terminalsIn(proposal).length} terminals</span>
             </span>
             <Button tone="main" keyName="Alt+Enter" disabled={readOnly} onClick={() => void take()}>
               Take {terminalsIn(proposal).length} terminals
@@ -198,9 +193,7 @@ function Problems({ problems }: { problems: Problem[] }) {
       role="alert"
       className="mx-4 mb-2 max-h-32 shrink-0 overflow-y-auto rounded-md border border-amber-line bg-amber-wash px-3 py-1.5 text-[13px]"
     >
-      <p className="font-semibold">
-        {problems.length === 1 ? 'One thing to look at' : `${problems.length} things to look at`}
-      </p>
+      <p className="font-semibold">{problems.length === 1 ? 'One thing to look at' : `${problems.length} things to look at`}</p>
       <ul>
         {problems.slice(0, 40).map((p, i) => (
           <li key={i}>{sayProblem(p)}</li>

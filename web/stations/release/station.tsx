@@ -57,8 +57,7 @@ export function ReleaseStation() {
     setVersion(null);
     void saveNow();
   };
-  const bundle = async (r: Release) =>
-    download(`${fileName(part.name)}-${r.version}.zip`, await core.bundle(r), 'application/zip');
+  const bundle = async (r: Release) => download(`${fileName(part.name)}-${r.version}.zip`, await core.bundle(r), 'application/zip');
 
   useCommands([
     {
@@ -85,17 +84,12 @@ export function ReleaseStation() {
       <div className="mx-auto grid max-w-4xl grid-cols-[1fr_340px] gap-6 max-[1150px]:grid-cols-1">
         <section aria-label="New release" className="rounded-lg border border-line bg-surface p-4">
           <h1 className="mb-1 text-lg font-bold">
-            {unchanged
-              ? `Version ${last.version} is what stands here`
-              : last
-                ? 'Release what has changed'
-                : 'Release the part'}
+            {unchanged ? `Version ${last.version} is what stands here` : last ? 'Release what has changed' : 'Release the part'}
           </h1>
           <p className="mb-3 text-[13px] text-muted">
             A release is frozen: {part.pins.length} pins, {part.units.length} units, {part.packages.length}{' '}
             {part.packages.length === 1 ? 'package' : 'packages'}
-            {part.models.length > 0 ? ', one model' : ''}, under the digest{' '}
-            <span className="font-mono">{digest.slice(0, 12)}…</span>
+            {part.models.length > 0 ? ', one model' : ''}, under the digest <span className="font-mono">{digest.slice(0, 12)}…</span>
           </p>
           {blocked ? (
             <div role="alert" className="mb-3 rounded-md border border-brick bg-brick-wash px-3 py-2">
@@ -190,8 +184,7 @@ export function ReleaseStation() {
           </ol>
           {sorted.length === 0 ? (
             <p className="text-[13px] text-muted">
-              The bundle holds the part file, an SVG per unit, the pin list, the SPICE library and a manifest with their
-              digests.
+              The bundle holds the part file, an SVG per unit, the pin list, the SPICE library and a manifest with their digests.
             </p>
           ) : null}
         </section>

@@ -1,0 +1,367 @@
+import fc from 'fast-check';
+import {
+  applyEdit,
+  connectPoint,
+  DEFAULT_RULES,
+  ELECTRICAL_TYPES,
+  emptyPart,
+  type Drawing,
+  type HouseRules,
+  type Part,
+  type Pin,
+} from '../part';
+import { drawPort, textBox } from '../shapes';
+import { AMP_TABLE, pinNamed, provenPart } from '../test/samples';
+import {
+  addUnit,
+  arrangePart,
+  closeUp,
+  dropPorts,
+  findChannels,
+  freeSlots,
+  groupPins,
+  heightFor,
+  inDrawnOrder,
+  marksOf,
+  moveEdit,
+  moveToUnitEdit,
+  nudge,
+  openGap,
+  placesChanged,
+  reorder,
+  sendToSide,
+  slotsOf,
+  tidyUnit,
+  unitsWithPin,
+} from '.';
+
+const pin = (name: string, type: Pin['type'] = 'input', more: Partial<Pin> = {}): Pin => ({
+  id: `id ${name} ${more.pads?.['p']?.[0] ?? ''}`,
+  name,
+  type,
+  pads: {},
+  doubts: [],
+  ...more,
+});
+const partOf = (pins: Pin[]): Part => ({ ...emptyPart('TF0001'), pins });
+const arranged = (pins: Pin[], rules: HouseRules = DEFAULT_RULES): Part => {
+  const part = partOf(pins);
+  return applyEdit(part, arrangePart(part, rules));
+};
+const sideOf = (part: Part, name: string): string => {
+  const p = pinNamed(part, name);
+  const unit = unitsWithPin(part, p.id)[0]!;
+  const port = Object.entries(unit.binding).find(([, id]) => id === p.id)![0];
+  return `${unit.label} ${part.drawings.find((d) => d.id === unit.drawing)!.ports.find((q) => q.id === port)!.side}`;
+};
+
+describe('channels', () => {
+  const io = (names: string[]): Pin[] => names.map((n) => pin(n, /OUT|Y|Q/.test(n) ? 'output' : 'input'));
+  it.each<[string, string[], string[]]>([
+    ['a leading digit', ['1A', '1Y', '2A', '2Y', '3A', '3Y'], ['1', '2', '3']],
+    ['an inner digit', ['IN1+', 'IN1-', 'OUT1', 'IN2+', 'IN2-', 'OUT2'], ['1', '2']],
+    ['a trailing digit', ['IN1', 'OUT1', 'IN2', 'OUT2'], ['1', '2']],
+    ['a letter', ['INA', 'OUTA', 'INB', 'OUTB'], ['A', 'B']],
+    ['a letter before a sign', ['INA+', 'INA-', 'OUTA', 'INB+', 'INB-', 'OUTB'], ['A', 'B']],
+  ])('are known by %s', (_how, names, indices) => expect(findChannels(io(names))?.indices).toEqual(indices));
+  it.each<[string, Pin[]]>([
+    ['a bus', ['D0', 'D1', 'D2', 'D3'].map((n) => pin(n, 'bidirectional'))],
+    ['two ports', ['PA0', 'PA1', 'PB0', 'PB1'].map((n) => pin(n, 'bidirectional'))],
+    ['channels of other types', [pin('IN1'), pin('OUT1', 'output'), pin('IN2'), pin('OUT2', 'open-drain')]],
+    [
+      'a few equal pins of many',
+      [
+        ...['IN1', 'OUT1', 'IN2', 'OUT2'].map((n) => pin(n, n[0] === 'O' ? 'output' : 'input')),
+        ...'ABCDEFGH'.split('').map((n) => pin(`SIG${n}X`)),
+      ],
+    ],
+  ])('are not %s', (_what, pins) => expect(findChannels(pins)).toBeUndefined());
+  it('may be passive', () => expect(findChannels(['A1', 'K1', 'A2', 'K2'].map((n) => pin(n, 'passive')))?.indices).toEqual(['1', '2']));
+});
+
+describe('planning', () => {
+  it('draws equal channels once and binds them, supplies apart', () => {
+    const part = provenPart();
+    expect(part.units.map((u) => [u.label, u.title, Object.keys(u.binding).length])).toEqual([
+      ['A', 'Channel 1', 3],
+      ['B', 'Channel 2', 3],
+      ['C', 'Supplies', 2],
+    ]);
+    expect(part.units[0]!.drawing).toBe(part.units[1]!.drawing);
+    expect(part.drawings).toHaveLength(2);
+    const names = (i: number) => part.drawings[0]!.ports.map((p) => part.pins.find((x) => x.id === part.units[i]!.binding[p.id])!.name);
+    expect(names(1)).toEqual(names(0).map((n) => n.replace('1', '2')));
+  });
+  it('keeps a small part in one unit', () =>
+    expect(arranged([pin('IN'), pin('OUT', 'output'), pin('VDD', 'supply-in'), pin('GND', 'ground')]).units).toHaveLength(1));
+  it('splits a part with too many pins and puts its supplies apart', () => {
+    const pins = [
+      ...Array.from({ length: 40 }, (_, i) => pin(`PA${i}`, 'bidirectional')),
+      ...Array.from({ length: 40 }, (_, i) => pin(`PB${i}`, 'bidirectional')),
+      pin('VDD', 'supply-in'),
+      pin('GND', 'ground'),
+    ];
+    const part = arranged(pins);
+    expect(part.units.map((u) => u.title)).toEqual(['Port A', 'Port B', 'Supplies']);
+  });
+  it('keeps to the most pins that a unit may have, and never cuts a pair', () => {
+    const pins = Array.from({ length: 61 }, (_, i) => [
+      pin(`L${i}P`, 'bidirectional', { group: 'Bank' }),
+      pin(`L${i}N`, 'bidirectional', { group: 'Bank' }),
+    ]).flat();
+    const part = arranged(pins, { ...DEFAULT_RULES, maxPinsPerUnit: 42 });
+    for (const unit of part.units) expect(Object.keys(unit.binding).length).toBeLessThanOrEqual(42);
+    for (let i = 0; i < 61; i++) expect(sideOf(part, `L${i}N`)).toBe(sideOf(part, `L${i}P`));
+  });
+  it('splits grounds that are too many', () => {
+    const pins = [
+      pin('A'),
+      pin('B', 'output'),
+      ...Array.from({ length: 300 }, (_, i) =>
+        pin(i < 150 ? 'VSS' : 'VDD', i < 150 ? 'ground' : 'supply-in', { pads: { p: [String(i)] } }),
+      ),
+    ];
+    const titles = arranged(pins).units.map((u) => u.title);
+    expect(titles.some((t) => /Grounds/.test(t))).toBe(true);
+    expect(titles.some((t) => /Supplies/.test(t))).toBe(true);
+  });
+  it.each<[string, Pin[], string[]]>([
+    ['headings', [pin('X', 'input', { group: 'Two' }), pin('Y', 'input', { group: 'One' })], ['Two', 'One']],
+    ['prefixes', [pin('SPI_A'), pin('SPI_B'), pin('SPI_C'), pin('Z')], ['SPI', 'Inputs']],
+    ['ports', [pin('PA0', 'bidirectional'), pin('PA1', 'bidirectional'), pin('PA2', 'bidirectional')], ['Port A']],
+    ['rails', [pin('VDD', 'supply-in'), pin('GND', 'ground'), pin('CLK')], ['Supplies', 'Clock']],
+    ['what is not used', [pin('NC', 'no-connect'), pin('IN')], ['Not used', 'Inputs']],
+  ])('groups by %s', (_how, pins, titles) => expect(groupPins(pins).map((g) => g.title)).toEqual(titles));
+  it.each<[string[], string[]]>([
+    [
+      ['D10', 'D2', 'D1'],
+      ['D1', 'D2', 'D10'],
+    ],
+    [
+      ['IN-', 'IN+'],
+      ['IN+', 'IN-'],
+    ],
+    [
+      ['CS', 'SCLK', 'DIN'],
+      ['CS', 'SCLK', 'DIN'],
+    ],
+    [
+      ['L1N', 'L1P', 'L0N', 'L0P'],
+      ['L0P', 'L0N', 'L1P', 'L1N'],
+    ],
+  ])('orders %j', (names, expected) => expect(inDrawnOrder(names.map((n) => pin(n))).map((p) => p.name)).toEqual(expected));
+});
+
+describe('placing', () => {
+  const part = arranged([
+    pin('VDD', 'supply-in'),
+    pin('IN'),
+    pin('OUT', 'output'),
+    pin('GND', 'ground'),
+    pin('CS', 'input', { group: 'Serial port', activeLow: true }),
+    pin('SDA', 'bidirectional', { group: 'Serial port' }),
+  ]);
+  it.each([
+    ['IN', 'A left'],
+    ['OUT', 'A right'],
+    ['VDD', 'A left'],
+    ['CS', 'A right'],
+    ['SDA', 'A right'],
+  ])('puts %s to %s', (name, place) => expect(sideOf(part, name)).toBe(place));
+  it('stands supplies above and grounds below', () => {
+    const at = (name: string) => part.drawings[0]!.ports.find((p) => part.units[0]!.binding[p.id] === pinNamed(part, name).id)!.at;
+    expect(at('VDD')).toBeGreaterThan(at('IN'));
+    expect(at('IN')).toBeGreaterThan(at('GND'));
+  });
+  it('follows the house rules', () => {
+    const rules: HouseRules = {
+      ...DEFAULT_RULES,
+      sides: { ...DEFAULT_RULES.sides, input: 'right', ground: 'base', supply: 'top' },
+      pinLength: 3,
+      pitch: 2,
+    };
+    const other = arranged(part.pins, rules);
+    expect([sideOf(other, 'IN'), sideOf(other, 'GND'), sideOf(other, 'VDD')]).toEqual(['A right', 'A base', 'A top']);
+    expect(other.drawings[0]!.ports.every((p) => p.length === 3)).toBe(true);
+  });
+  it.each<[string, Partial<Pin>, string[]]>([
+    ['active low', { activeLow: true }, ['negation']],
+    ['a clock', { name: 'SCLK' }, ['clock']],
+    ['a Schmitt input', { description: 'Input with hysteresis' }, ['hysteresis']],
+    ['an open drain', { type: 'open-drain' }, ['open-drain']],
+    ['a three-state output, low', { type: 'three-state', activeLow: true }, ['negation', 'three-state']],
+    ['a plain input', {}, []],
+  ])('marks %s', (_what, more, marks) => expect(marksOf(pin('X', 'input', more))).toEqual(marks));
+});
+
+describe('tidying', () => {
+  const part = provenPart();
+  const d = part.drawings[1]!;
+  it('changes nothing that is tidy', () => expect(placesChanged(part, applyEdit(part, tidyUnit(part, 'u3', DEFAULT_RULES)))).toEqual([]));
+  it('leaves what a person placed', () => {
+    const [first] = d.ports;
+    const moved = applyEdit(part, {
+      kind: 'movePorts',
+      drawing: d.id,
+      moves: [{ port: first!.id, side: 'right', at: -1 }],
+    });
+    const tidy = applyEdit(moved, tidyUnit(moved, 'u3', DEFAULT_RULES));
+    expect(tidy.drawings[1]!.ports.find((p) => p.id === first!.id)).toMatchObject({ side: 'right', at: -1 });
+    expect(tidy.units).toEqual(moved.units);
+  });
+  it('says which pins would change their place', () => {
+    const messy = applyEdit(part, { kind: 'changePins', changes: [] });
+    const away = {
+      ...messy,
+      drawings: messy.drawings.map((x) => (x.id === d.id ? { ...x, ports: x.ports.map((p, i) => ({ ...p, at: p.at - i })) } : x)),
+    };
+    expect(placesChanged(away, applyEdit(away, tidyUnit(away, 'u3', DEFAULT_RULES))).length).toBeGreaterThan(0);
+  });
+  it('adds an empty unit under the next free label', () =>
+    expect(applyEdit(part, addUnit(part, 'Spare')).units.at(-1)).toMatchObject({
+      label: 'D',
+      title: 'Spare',
+      binding: {},
+    }));
+});
+
+describe('work by hand', () => {
+  const ports = (...list: [string, 'left' | 'right' | 'top' | 'base', number][]) =>
+    list.map(([id, side, at]) => ({ id, side, at, length: 2 }));
+  const drawing: Drawing = {
+    id: 'd',
+    body: { shape: 'block', width: 8, height: 8, strip: 1 },
+    ports: ports(['a', 'left', 2], ['b', 'left', 1], ['c', 'left', -1], ['r', 'right', 2]),
+    strokes: [],
+    labels: [],
+  };
+  const after = (moves: { port: string; side: string; at: number }[]) =>
+    Object.fromEntries(drawing.ports.map((p) => [p.id, moves.find((m) => m.port === p.id)?.at ?? p.at]));
+
+  it('knows the places of each side', () => {
+    expect(slotsOf(drawing, 'left')).toEqual([2, 1, 0, -1, -2, -3]);
+    expect(slotsOf(drawing, 'top')).toEqual([-3, -2, -1, 0, 1, 2, 3]);
+    expect(freeSlots(drawing, 'left', 4)).toEqual([0, -2, -3, -4]);
+  });
+  it.each<[string, string[], 1 | -1, object]>([
+    ['down into a free place', ['b'], -1, { a: 2, b: 0, c: -1, r: 2 }],
+    ['down past a neighbour', ['a'], -1, { a: 1, b: 2, c: -1, r: 2 }],
+    ['a block past a neighbour', ['a', 'b'], -1, { a: 1, b: 0, c: -1, r: 2 }],
+    ['up against the end', ['a'], 1, { a: 2, b: 1, c: -1, r: 2 }],
+  ])('nudges %s', (_what, ids, by, expected) => expect(after(nudge(drawing, ids, by))).toEqual(expected));
+  it.each<[string, string[], 'left' | 'right', object]>([
+    ['to a free place at the same height', ['b'], 'right', { b: 1 }],
+    ['to the next free place', ['a'], 'right', { a: 1 }],
+  ])('sends %s', (_what, ids, side, expected) => expect(after(sendToSide(drawing, ids, side))).toMatchObject(expected));
+  it('sends several without putting two at one place', () => {
+    const moves = sendToSide(drawing, ['a', 'b', 'c'], 'right');
+    expect(new Set([...moves.map((m) => m.at), 2]).size).toBe(4);
+  });
+  it('reorders onto the places that the pins have', () =>
+    expect(after(reorder(drawing, ['c', 'a', 'b']))).toEqual({ c: 2, a: 1, b: -1, r: 2 }));
+  it.each<[string, string[], string, 'left' | 'right', number, object]>([
+    ['pushing on whoever stands there', ['c'], 'c', 'left', 2, { c: 2, a: 1, b: 0 }],
+    ['onto the other side', ['a', 'b'], 'a', 'right', 2, { a: 2, b: 1, r: 0 }],
+    ['keeping its gaps', ['a', 'c'], 'a', 'left', 1, { a: 1, c: -2, b: 0 }],
+  ])('drops a block %s', (_what, ids, held, side, at, expected) =>
+    expect(after(dropPorts(drawing, ids, held, side, at))).toMatchObject(expected),
+  );
+  it('opens and closes gaps', () => {
+    expect(after(openGap(drawing, 'b'))).toEqual({ a: 2, b: 0, c: -2, r: 2 });
+    expect(after(closeUp(drawing, ['a', 'b', 'c']))).toEqual({ a: 2, b: 1, c: 0, r: 2 });
+    expect(openGap(drawing, 'nobody')).toEqual([]);
+  });
+  it('grows the body where pins reach beyond it', () => {
+    const moves = [{ port: 'c', side: 'left' as const, at: -6 }];
+    expect(heightFor(drawing, moves)).toBe(14);
+    expect(moveEdit(drawing, moves, 'move')).toMatchObject({
+      kind: 'batch',
+      edits: [{ body: { height: 14 } }, { kind: 'movePorts' }],
+    });
+    expect(moveEdit(drawing, [{ port: 'c', side: 'left', at: 0 }], 'move').kind).toBe('movePorts');
+  });
+  it('moves pins to another unit, the drawing of equal units becoming its own', () => {
+    const part = provenPart();
+    const out = pinNamed(part, 'OUT1');
+    const moved = applyEdit(part, moveToUnitEdit(part, [out.id], 'u3', 'right', undefined, 2));
+    expect(sideOf(moved, 'OUT1')).toBe('C right');
+    expect(moved.units[0]!.drawing).not.toBe(moved.units[1]!.drawing);
+    expect(sideOf(moved, 'OUT2')).toBe(sideOf(part, 'OUT2'));
+  });
+});
+
+/** Any pinout, as a planner may meet it. */
+const anyPins = fc
+  .array(
+    fc.tuple(
+      fc.constantFrom('D', 'IO1_L', 'PA', 'VDD', 'VSS', 'IN', 'OUT', 'NC', 'A_RATHER_LONG_SIGNAL_NAME_'),
+      fc.nat(40),
+      fc.constantFrom(...ELECTRICAL_TYPES),
+      fc.constantFrom(undefined, 'Bank 1', 'Serial port'),
+      fc.boolean(),
+    ),
+    { minLength: 1, maxLength: 160 },
+  )
+  .map((list) =>
+    list.map(([stem, n, type, group, activeLow], i): Pin => ({
+      id: `p${i}`,
+      name: `${stem}${n}`,
+      type,
+      pads: { p: [String(i)] },
+      doubts: [],
+      ...(group ? { group } : {}),
+      ...(activeLow ? { activeLow } : {}),
+    })),
+  );
+
+describe('property: any pinout', () => {
+  const rules = fc
+    .record({
+      pinLength: fc.integer({ min: 1, max: 5 }),
+      pitch: fc.integer({ min: 1, max: 2 }),
+      groupGap: fc.integer({ min: 0, max: 2 }),
+      maxPinsPerUnit: fc.integer({ min: 8, max: 80 }),
+    })
+    .map((r): HouseRules => ({ ...DEFAULT_RULES, ...r }));
+  it('holds each pin exactly once, on the grid, at its own place, centred, names apart; and is the same again', () => {
+    fc.assert(
+      fc.property(anyPins, rules, (pins, house) => {
+        const part = partOf(pins);
+        const edit = arrangePart(part, house);
+        expect(arrangePart(part, house)).toEqual(edit);
+        const done = applyEdit(part, edit);
+        const bound = done.units.flatMap((u) => Object.values(u.binding)).sort();
+        expect(bound).toEqual(pins.map((p) => p.id).sort());
+        for (const unit of done.units) checkDrawing(done, unit.drawing, unit.binding);
+      }),
+      { numRuns: 120 },
+    );
+  });
+});
+
+function checkDrawing(part: Part, id: string, binding: Record<string, string>): void {
+  const drawing = part.drawings.find((d) => d.id === id)!;
+  expect([drawing.body.width % 2, drawing.body.height % 2]).toEqual([0, 0]);
+  const points = drawing.ports.map((p) => connectPoint(drawing.body, p));
+  for (const p of points) expect(Number.isInteger(p.x) && Number.isInteger(p.y)).toBe(true);
+  expect(new Set(points.map((p) => `${p.x} ${p.y}`)).size).toBe(points.length);
+  for (const port of drawing.ports) expect(slotsOf(drawing, port.side)).toContain(port.at);
+  const boxes = drawing.ports.map((port) => {
+    const name = drawPort(
+      drawing.body,
+      port,
+      part.pins.find((p) => p.id === binding[port.id]),
+      [],
+    ).find((p) => p.kind === 'text');
+    return name?.kind === 'text' ? textBox(name) : undefined;
+  });
+  boxes.forEach((a, i) =>
+    boxes.slice(i + 1).forEach((b) => {
+      if (!a || !b) return;
+      const apart = Math.min(a.right, b.right) - Math.max(a.left, b.left) <= 1 || Math.min(a.top, b.top) - Math.max(a.base, b.base) <= 1;
+      expect(apart).toBe(true);
+    }),
+  );
+}
+
+it('keeps AMP_TABLE as the sample that the others lean on', () => expect(AMP_TABLE.split('\n')).toHaveLength(10));

@@ -1,0 +1,237 @@
+import { applyEdit, DEFAULT_RULES, type Drawing, type Edit, type Part, type Pin } from '../part';
+import { AMP_MODEL, pinNamed, provenPart } from '../test/samples';
+import { checkPart, FAMILIES, RULES, waiverEdit, whereText, type Finding } from '.';
+
+const proven = provenPart();
+const pkg = proven.packages[0]!;
+const id = (name: string) => pinNamed(proven, name).id;
+const all = {
+  '1': { pin: id('IN1+') },
+  '2': { pin: id('IN1-') },
+  '3': { pin: id('VDD') },
+  '4': { pin: id('VSS') },
+  '5': { pin: id('OUT1') },
+};
+const second = {
+  '1': { pin: id('IN2+') },
+  '2': { pin: id('IN2-') },
+  '3': { pin: id('VDD') },
+  '4': { pin: id('VSS') },
+  '5': { pin: id('OUT2') },
+};
+const joined = applyEdit(proven, {
+  kind: 'setModel',
+  model: { id: 'm1', fileName: 'a.lib', source: AMP_MODEL, chosen: 'AMP1', ties: { u1: all, u2: second } },
+});
+
+const find = (part: Part, rule: string, rules = DEFAULT_RULES): Finding[] => checkPart(part, rules).findings.filter((f) => f.rule === rule);
+const withPin =
+  (name: string, set: Partial<Pin>) =>
+  (part: Part): Part => ({ ...part, pins: part.pins.map((p) => (p.name === name ? { ...p, ...set } : p)) });
+const withDrawing =
+  (i: number, change: (d: Drawing) => Drawing) =>
+  (part: Part): Part => ({ ...part, drawings: part.drawings.map((d, k) => (k === i ? change(d) : d)) });
+const withEdit =
+  (edit: Edit) =>
+  (part: Part): Part =>
+    applyEdit(part, edit);
+const withTies = (unit: string, node: string, tie: Part['models'][number]['ties'][string][string] | null) =>
+  withEdit({ kind: 'tieNodes', model: 'm1', ties: [{ unit, node, tie }] });
+const withFields = (set: Extract<Edit, { kind: 'setFields' }>['set']) => withEdit({ kind: 'setFields', set });
+const withPads =
+  (change: (pads: Part['packages'][number]['land']['pads']) => Part['packages'][number]['land']['pads']) =>
+  (part: Part): Part => ({ ...part, packages: part.packages.map((p) => ({ ...p, land: { ...p.land, pads: change(p.land.pads) } })) });
+
+/** Every rule with a part that trips it, what it says, and whether its first mend settles it. */
+const TRIPS: [rule: string, trip: (part: Part) => Part, says: RegExp, mends?: boolean][] = [
+  ['field-empty', withFields({ maker: ' ' }), /maker is empty/],
+  ['datasheet-missing', withFields({ datasheet: { title: '' } }), /No datasheet/],
+  ['reference-form', withFields({ reference: 'u1' }), /“u1”/],
+  ['reference-letters', withFields({ reference: 'R' }), /U or IC is usual/, true],
+  ['order-code-twice', withFields({ orderCodes: ['A', 'B', 'A'] }), /A stands twice/, true],
+  ['base-name-suffix', withFields({ baseName: 'TF0002-SO8' }), /carries the package/],
+  [
+    'field-twice',
+    withFields({
+      fields: [
+        { name: 'Height', value: '1' },
+        { name: 'Height', value: '2' },
+      ],
+    }),
+    /Height stands twice/,
+  ],
+  ['no-pins', (p) => ({ ...p, pins: [], units: [] }), /no pins/],
+  [
+    'number-twice',
+    withEdit({ kind: 'joinPads', package: pkg.id, joins: [{ pin: id('VDD'), pads: ['1'] }] }),
+    /Number 1 of SO-8 stands 2 times: OUT1, VDD/,
+  ],
+  ['number-gap', withEdit({ kind: 'removePins', pins: [id('IN1+')] }), /number 3/],
+  ['name-missing', withPin('VDD', { name: '' }), /number 8 has no name/],
+  ['name-form', withPin('VDD', { name: 'V<b>' }), /V<b>/],
+  ['name-lookalike', (p) => withPin('IN2+', { name: 'I00' })(withPin('IN1+', { name: 'IO0' })(p)), /IO0 and I00 look alike/],
+  ['name-types', (p) => withPin('OUT2', { name: 'OUT1', type: 'input' })(p), /output and as input/, true],
+  ['pin-without-pad', withPin('VDD', { pads: {} }), /VDD has no number/],
+  ['alternate-twice', withPin('VDD', { alternates: ['A', 'A'] }), /twice/, true],
+  ['type-unspecified', withPin('IN1+', { type: 'unspecified' }), /IN1\+ \(3\) has no electrical type/, true],
+  ['supply-name-type', withPin('VDD', { type: 'input' }), /named like a supply and typed input/, true],
+  ['ground-name-type', withPin('VSS', { type: 'passive' }), /named like a ground and typed passive/, true],
+  ['no-connect-name', withPin('IN2+', { name: 'NC', type: 'output' }), /typed output/, true],
+  ['active-low-name', withPin('IN1+', { name: 'CS#' }), /not flagged/, true],
+  ['active-low-power', withPin('VDD', { activeLow: true }), /flagged active low/, true],
+  ['output-bundled', withEdit({ kind: 'bundlePins', pins: [id('OUT1'), id('OUT2')] }), /joins 2 outputs/, true],
+  ['no-ground', withPin('VSS', { type: 'input', name: 'X' }), /no pin is a ground/],
+  ['no-supply', withPin('VDD', { type: 'input', name: 'X' }), /no pin is a supply/],
+  ['pair-types', withPin('IN1-', { type: 'output' }), /IN1\+ is input and IN1- is output/, true],
+  ['doubt-open', withPin('VDD', { doubts: [{ field: 'type', reason: 'Perhaps.', candidates: ['ground'] }] }), /in doubt\. Perhaps/, true],
+  [
+    'pin-undrawn',
+    withEdit({ kind: 'addPins', pins: [{ id: 'x', name: 'NEW', type: 'input', pads: {}, doubts: [] }] }),
+    /NEW is drawn in no unit/,
+    true,
+  ],
+  [
+    'pin-drawn-twice',
+    (p) => ({ ...p, units: p.units.map((u) => (u.id === 'u2' ? { ...u, binding: { ...u.binding, t1: p.units[0]!.binding['t1']! } } : u)) }),
+    /drawn in A and B/,
+  ],
+  ['shared-signal', withPin('IN1+', { shared: true }), /typed input and marked shared/, true],
+  ['port-unbound', (p) => ({ ...p, units: p.units.map((u) => (u.id === 'u3' ? { ...u, binding: {} } : u)) }), /Unit C draws a pin/],
+  ['place-twice', withDrawing(0, (d) => ({ ...d, ports: d.ports.map((q) => ({ ...q, side: 'left', at: 0 })) })), /one place/, false],
+  [
+    'place-outside',
+    withDrawing(1, (d) => ({ ...d, ports: d.ports.map((q, i) => (i === 0 ? { ...q, at: 30 } : q)) })),
+    /beyond the body/,
+    true,
+  ],
+  [
+    'unit-empty',
+    (p) => ({
+      ...p,
+      units: [...p.units, { id: 'u9', label: 'Z', title: '', drawing: 'd9', binding: {} }],
+      drawings: [...p.drawings, { ...p.drawings[0]!, id: 'd9', ports: [] }],
+    }),
+    /Unit Z has no pins/,
+    true,
+  ],
+  ['unit-label-twice', withEdit({ kind: 'changeUnit', unit: 'u2', set: { label: 'A' } }), /2 units have the label A/],
+  ['units-unequal', withPin('OUT2', { type: 'open-drain' }), /OUT2 \(7\) in unit B is open-drain/],
+  ['names-overlap', withDrawing(0, (d) => ({ ...d, body: { ...d.body, width: 2 } })), /overlap in unit A/],
+  [
+    'texts-overlap',
+    withDrawing(0, (d) => ({ ...d, labels: d.labels.map((l) => ({ ...l, x: 0, y: 0, anchor: 'start' as const })) })),
+    /overlap in unit A/,
+  ],
+  ['mark-type', withPin('OUT1', { activeLow: true }), /lacks the mark/, true],
+  [
+    'pair-apart',
+    withEdit({ kind: 'moveToUnit', unit: 'u3', places: [{ pin: id('IN1-'), side: 'left', at: -2 }], length: 2 }),
+    /IN1\+ is in unit A and IN1- in unit C/,
+  ],
+  ['no-package', (p) => ({ ...p, packages: [] }), /no package/],
+  ['land-missing', (p) => ({ ...p, packages: [{ ...pkg, land: { pads: [] } }] }), /SO-8 has no pads yet/, true],
+  ['pad-without-pin', withEdit({ kind: 'joinPads', package: pkg.id, joins: [{ pin: id('VDD'), pads: [] }] }), /Pad 8 of SO-8 has no pin/],
+  ['number-without-pad', withEdit({ kind: 'joinPads', package: pkg.id, joins: [{ pin: id('VDD'), pads: ['EP'] }] }), /has no pad EP/, true],
+  ['pad-count', (p) => ({ ...p, packages: [{ ...p.packages[0]!, name: 'SO-14' }] }), /should have 14 pads; its land has 8/],
+  ['pads-touch', withPads((pads) => pads.map((p) => ({ ...p, h: 2 }))), /touch/],
+  ['pad-number-twice', withPads((pads) => [...pads, { ...pads[0]!, x: 20 }]), /2 pads of SO-8 have the number 1/],
+  ['pad-unnumbered', withPads((pads) => [...pads, { ...pads[0]!, number: ' ', x: 20 }]), /without a number/],
+  ['model-gone', (p) => ({ ...p, models: [{ ...p.models[0]!, chosen: 'GONE' }] }), /has no model GONE/, true],
+  ['node-untied', withTies('u1', '4', null), /Node 4 \(negative supply\) of AMP1 has no pin in unit A/, true],
+  ['node-no-connect', withPin('IN1+', { type: 'no-connect' }), /not connected inside and is joined to node 1/, true],
+  ['node-two-signals', withTies('u1', '1', { pin: id('IN1+'), also: [id('IN2+')] }), /not the same signal/],
+  ['pin-two-nodes', withTies('u1', '2', { pin: id('IN1+') }), /on the nodes 1 and 2 in unit A/],
+  [
+    'ties-unequal',
+    (p) => withTies('u2', '1', { pin: id('IN2-') })(withTies('u2', '2', { pin: id('IN2+') })(p)),
+    /another place in unit B than in unit A/,
+  ],
+  ['node-role', (p) => withTies('u1', '1', { pin: id('IN1-') })(withTies('u1', '2', { pin: id('IN1+') })(p)), /“non-inverting input”/],
+  ['pin-without-node', withTies('u1', '1', { to: 'ground' }), /IN1\+ \(3\) is on no node/],
+  [
+    'waiver-lapsed',
+    (p) => ({ ...p, waivers: [{ finding: 'field-empty', rule: 'field-empty', reason: 'fine', digest: 'old' }] }),
+    /has lapsed/,
+    true,
+  ],
+];
+
+it('a part in order has no finding at all', () => {
+  expect(checkPart(joined).findings.filter((f) => f.rule !== 'node-role')).toEqual([]);
+  expect(checkPart(proven).findings).toEqual([]);
+});
+
+describe.each(TRIPS)('%s', (rule, trip, says, mends) => {
+  const tripped = trip(joined);
+  it('finds what it is for, and says it', () => {
+    const found = find(tripped, rule);
+    expect(found.map((f) => f.message).join('\n')).toMatch(says);
+    expect(find(joined, rule)).toEqual([]);
+  });
+  it('says where in words', () =>
+    expect(
+      find(tripped, rule)
+        .map((f) => whereText(tripped, f.where))
+        .join(''),
+    ).toMatch(/\w/));
+  if (mends) {
+    it('is settled by its first mend', () => {
+      const [first] = find(tripped, rule);
+      const after = applyEdit(tripped, first!.mends[0]!.edit);
+      expect(find(after, rule).map((f) => f.id)).not.toContain(first!.id);
+    });
+  }
+});
+
+it('has a part for every rule', () => expect(TRIPS.map(([rule]) => rule).sort()).toEqual(RULES.map((r) => r.id).sort()));
+
+describe('the registry', () => {
+  it('has over thirty rules, each with a name of its own, a title and a reason', () => {
+    expect(RULES.length).toBeGreaterThan(30);
+    expect(new Set(RULES.map((r) => r.id)).size).toBe(RULES.length);
+    for (const r of RULES) {
+      expect(r.id).toMatch(/^[a-z]+(-[a-z]+)+$/);
+      expect(r.why).toMatch(/\.$/);
+      expect(r.title).not.toMatch(/\.$/);
+    }
+  });
+  it('has rules in every family', () => expect(new Set(RULES.map((r) => r.family))).toEqual(new Set(FAMILIES)));
+});
+
+describe('severities', () => {
+  const tripped = withFields({ maker: '', datasheet: { title: '' } })(proven);
+  it('stand with the gravest first', () => expect(checkPart(tripped).findings.map((f) => f.severity)).toEqual(['error', 'warning']));
+  it('are what the house rules say', () => {
+    const rules = { ...DEFAULT_RULES, severities: { 'field-empty': 'note' as const, 'datasheet-missing': 'off' as const } };
+    expect(checkPart(tripped, rules).findings.map((f) => [f.rule, f.severity])).toEqual([['field-empty', 'note']]);
+  });
+  it('require the fields that the house wants', () => {
+    const rules = { ...DEFAULT_RULES, required: ['Height', 'keywords'] };
+    expect(find(proven, 'field-empty', rules).map((f) => f.where.field)).toEqual(['Height', 'keywords']);
+    expect(find(withFields({ fields: [{ name: 'height', value: '1 mm' }], keywords: ['a'] })(proven), 'field-empty', rules)).toEqual([]);
+  });
+});
+
+describe('waivers', () => {
+  const tripped = withPin('VSS', { name: 'V SS' })(proven);
+  const finding = find(tripped, 'name-form')[0]!;
+  const waived = applyEdit(tripped, waiverEdit(tripped, finding, 'the datasheet prints it so'));
+  it('take the finding away and keep its reason', () => {
+    const result = checkPart(waived);
+    expect(result.findings).toEqual([]);
+    expect(result.waived.map((w) => w.waiver.reason)).toEqual(['the datasheet prints it so']);
+  });
+  it('hold while other things change', () => expect(checkPart(withFields({ maker: 'Another' })(waived)).waived).toHaveLength(1));
+  it('lapse when what they waive changes', () => {
+    const changed = withPin('V SS', { activeLow: true })(waived);
+    expect(checkPart(changed).findings.map((f) => f.rule)).toEqual(expect.arrayContaining(['name-form', 'waiver-lapsed']));
+  });
+  it('lapse when what they waived is gone', () =>
+    expect(checkPart(withPin('V SS', { name: 'VSS' })(waived)).findings.map((f) => f.rule)).toEqual(['waiver-lapsed']));
+  it('cover one finding and no other', () => expect(find(withPin('VDD', { name: 'V DD' })(waived), 'name-form')).toHaveLength(1));
+});
+
+it('gives the same findings for the same part, in the same order', () => {
+  const tripped = TRIPS.slice(0, 7).reduce((p, [, trip]) => trip(p), joined);
+  expect(checkPart(tripped)).toEqual(checkPart(JSON.parse(JSON.stringify(tripped)) as Part));
+});
