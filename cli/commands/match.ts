@@ -12,7 +12,7 @@ function readPins(file: string): MatchPin[] {
   const { data } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: true,
-    transformHeader: (h) => h.trim().toLowerCase(),
+    transformHeader: (h) => h.trim().toLowerCase().replace(/^pin$/, 'number'),
   });
   if (data.length === 0 || !('number' in data[0]!) || !('name' in data[0]!)) throw refusalOf([problem('pins-column', {}, { file })]);
   return data.map((row): MatchPin => {

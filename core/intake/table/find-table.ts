@@ -230,13 +230,17 @@ function scoreOf(t: FoundTable): number {
   return good * (0.5 + good / Math.max(1, t.rows.length));
 }
 
+/** Without headings only a text that is nearly all rows is taken for a table: prose and program text have numbers too. */
+const mostly = (body: readonly GridRow[], grid: Grid): boolean =>
+  body.length >= 2 && body.length >= grid.rows.filter((r) => !isBlank(r)).length * 0.7;
+
 /** A block without headings: what the columns hold tells what they are. */
 function withoutHeader(grid: Grid): FoundTable | undefined {
   const counts = grid.rows.filter((r) => filled(r).length > 1).map((r) => r.cells.length);
   const width = Math.max(0, ...counts);
   if (width < 2) return tightWithoutHeader(grid);
   const body = grid.rows.filter((r) => r.cells.some((c) => looksLikeNumbers(c)) && filled(r).length > 1);
-  if (body.length < 2) return tightWithoutHeader(grid);
+  if (!mostly(body, grid)) return tightWithoutHeader(grid);
   const rows = body.map((r) => ({ line: r.line, cells: pad(r.cells, width) }));
   const columns = guessColumns(rows, width);
   if (!columns) return undefined;
@@ -248,7 +252,7 @@ function withoutHeader(grid: Grid): FoundTable | undefined {
 function tightWithoutHeader(grid: Grid): FoundTable | undefined {
   if (grid.layout !== 'aligned') return undefined;
   const body = grid.rows.filter((r) => /^\S+\s+\S+/.test(r.cells.join(' ')) && looksLikeNumbers(r.cells.join(' ').split(/\s+/)[0]!));
-  if (body.length < 2) return undefined;
+  if (!mostly(body, grid)) return undefined;
   const rows = body.map((r) => ({ line: r.line, cells: pad(splitWords(r.cells.join(' '), 3), 3) }));
   const codes = rows.filter((r) => isTypeCode(r.cells[2]!)).length;
   const columns: Column[] = (['number', 'name', codes * 2 > rows.length ? 'type' : 'description'] as const).map((role) => ({
@@ -275,7 +279,7 @@ function guessColumns(rows: readonly GridRow[], width: number): Column[] | undef
     };
   });
   const number = [...stats].sort((a, b) => b.numbers - a.numbers)[0];
-  if (!number || number.numbers < 0.5) return undefined;
+  if (!number || number.numbers < 0.8) return undefined;
   const rest = stats.filter((s) => s !== number && s.count > 0);
   const type = rest.filter((s) => s.codes > 0.7).sort((a, b) => b.codes - a.codes)[0];
   const name = rest.filter((s) => s !== type).sort((a, b) => b.ident - a.ident || a.i - b.i)[0] ?? type;

@@ -1,0 +1,107 @@
+import { applyEdit, type Pin } from '../../core/part';
+import { pinNamed, provenPart } from '../../core/test/samples';
+import { cellEdits, cellText, COLUMNS, typeFromText, type ColumnId } from './ledger-columns';
+import { ledgerRows } from './ledger-rows';
+
+const part = provenPart();
+const packageId = part.packages[0]!.id;
+const grouped: Pin[] = part.pins.map((p, i) => ({ ...p, group: i < 4 ? 'One' : 'Two' }));
+const shown = (rows: ReturnType<typeof ledgerRows>) => rows.map((r) => (r.kind === 'pin' ? r.pin.name : `[${r.title} ${r.count}]`));
+
+describe('rows', () => {
+  it('stand in one list where there are no groups', () => expect(ledgerRows(part.pins, packageId, '', [], null)).toHaveLength(8));
+  it('stand under their groups', () =>
+    expect(shown(ledgerRows(grouped, packageId, '', [], null))).toEqual([
+      '[One 4]',
+      'OUT1',
+      'IN1-',
+      'IN1+',
+      'VSS',
+      '[Two 4]',
+      'IN2+',
+      'IN2-',
+      'OUT2',
+      'VDD',
+    ]));
+  it('fold', () =>
+    expect(shown(ledgerRows(grouped, packageId, '', ['One'], null))).toEqual(['[One 4]', '[Two 4]', 'IN2+', 'IN2-', 'OUT2', 'VDD']));
+  it.each<[string, string[]]>([
+    ['out', ['OUT1', 'OUT2', 'IN1-', 'IN1+', 'IN2+', 'IN2-'].sort()],
+    ['supply', ['VDD']],
+    ['ground', ['VSS']],
+    ['in1 inverting', ['IN1+', 'IN1-']],
+    ['doubt', []],
+    ['nothing', []],
+  ])('are filtered by “%s” over all that a pin says', (filter, names) => {
+    const found = shown(ledgerRows(part.pins, packageId, filter, [], null)).sort();
+    if (filter === 'out') expect(found).toEqual(expect.arrayContaining(['OUT1', 'OUT2']));
+    else expect(found).toEqual([...names].sort());
+  });
+  it.each<[ColumnId, boolean, string]>([
+    ['number', true, 'VDD'],
+    ['name', false, 'IN1+'],
+    ['type', false, 'VSS'],
+  ])('are sorted by %s, down: %s', (column, down, first) =>
+    expect(shown(ledgerRows(grouped, packageId, '', [], { column, down }))[0]).toBe(first),
+  );
+});
+
+describe('typing a type', () => {
+  it.each([
+    ['input', 'input'],
+    ['I', 'input'],
+    ['o', 'output'],
+    ['i/o', 'bidirectional'],
+    ['NC', 'no-connect'],
+    ['supply', 'supply-in'],
+    ['gr', 'ground'],
+    ['', 'unspecified'],
+  ])('“%s” is %s', (text, type) => expect(typeFromText(text)).toBe(type));
+  it('what is none is none', () => expect(typeFromText('magic')).toBeUndefined());
+});
+
+describe('editing cells', () => {
+  const edit = (column: ColumnId, name: string, text: string) => cellEdits(column, [{ pin: pinNamed(part, name), text }], packageId);
+  it.each<[ColumnId, string, Partial<Pin>]>([
+    ['name', ' VCC ', { name: 'VCC', byHand: ['name'] }],
+    ['type', 'p', { type: 'supply-in', byHand: ['type'] }],
+    ['description', 'Supply', { description: 'Supply' }],
+    ['group', 'Power', { group: 'Power' }],
+    ['number', '8, 9', { pads: { [packageId]: ['8', '9'] } }],
+    ['pads', '7;8', { pads: { [packageId]: ['7', '8'] } }],
+  ])('puts “%s” and says who did it', (column, text, expected) => {
+    const { edits } = edit(column, 'VDD', text);
+    expect(pinNamed(edits.reduce(applyEdit, part), column === 'name' ? 'VCC' : 'VDD')).toMatchObject(expected);
+  });
+  it('refuses what is no type, and keeps the others', () => {
+    const { edits, refused } = cellEdits(
+      'type',
+      [
+        { pin: pinNamed(part, 'VDD'), text: 'magic' },
+        { pin: pinNamed(part, 'VSS'), text: 'g' },
+      ],
+      packageId,
+    );
+    expect([edits.length, refused.length, refused[0]]).toEqual([1, 1, expect.stringMatching(/“magic” is no electrical type/)]);
+  });
+  it('needs a package for a number', () =>
+    expect(cellEdits('number', [{ pin: part.pins[0]!, text: '1' }], undefined)).toEqual({
+      edits: [],
+      refused: [expect.stringMatching(/no package yet/)],
+    }));
+  it('leaves columns alone that are not edited', () => expect(edit('findings', 'VDD', '5').edits).toEqual([]));
+});
+
+describe('columns', () => {
+  it.each(Object.keys(COLUMNS))('suit the station %s, number and name first', (station) =>
+    expect(COLUMNS[station]!.slice(0, 2).map((c) => c.id)).toEqual(['number', 'name']),
+  );
+  it.each<[ColumnId, string]>([
+    ['number', '8'],
+    ['name', 'VDD'],
+    ['type', 'supply-in'],
+    ['description', 'Supply voltage'],
+    ['group', ''],
+    ['findings', ''],
+  ])('%s of a pin is “%s”', (column, text) => expect(cellText(column, pinNamed(part, 'VDD'), packageId)).toBe(text));
+});
