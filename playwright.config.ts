@@ -7,7 +7,7 @@ export default defineConfig({
   testDir: 'e2e',
   fullyParallel: true,
   workers: 2,
-  timeout: 60_000,
+  timeout: 45_000,
   expect: { timeout: 10_000 },
   reporter: 'list',
   use: {

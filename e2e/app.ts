@@ -31,7 +31,7 @@ Serial port
 21   IRQ#    OD    Interrupt request
 Control
 22   RESET#  DI    Reset input
-23   MODE          Mode strap; see Table 4
+23   GAIN          Gain strap; see Table 4
 24   SYNC    DI    Synchronisation input
 25   XIN     A     Crystal terminal
 26   XOUT    A     Crystal terminal
@@ -79,7 +79,7 @@ export async function openPart(page: Page, name: string, station: string): Promi
 export async function startPart(page: Page): Promise<void> {
   await openShelf(page);
   await page.getByRole('button', { name: /Start a part/ }).click();
-  await expect(page.getByLabel('Pin table')).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Pin table' })).toBeVisible();
 }
 
 /** Pastes text into a field as a person does, through the clipboard event. */

@@ -26,17 +26,17 @@ test('ten megabytes pasted are refused with the reason, and the page stays alive
   await startPart(page);
   await paste(page, '#paste-box', 'row,of,text\n'.repeat(850_000));
   await expect(page.getByRole('alert')).toContainText(/10(\.\d)? MB; 4 MB is the most/);
-  await page.getByLabel('Pin table').fill('Pin,Name,Type\n1,A,I\n2,B,O\n');
+  await page.getByRole('textbox', { name: 'Pin table' }).fill('Pin,Name,Type\n1,A,I\n2,B,O\n');
   await page.getByRole('button', { name: 'Read the table' }).click();
   await expect(page.getByRole('button', { name: /Take 2 terminals/ })).toBeVisible();
 });
 
 test('text without a table keeps what was typed and says what is missing', async ({ page }) => {
   await startPart(page);
-  await page.getByLabel('Pin table').fill('Dear librarian,\nthere is no table here.');
+  await page.getByRole('textbox', { name: 'Pin table' }).fill('Dear librarian,\nthere is no table here.');
   await page.getByRole('button', { name: 'Read the table' }).click();
   await expect(page.getByRole('alert')).toContainText('No pin table was found. A table needs a column of pin numbers and one of names.');
-  await expect(page.getByLabel('Pin table')).toHaveValue(/Dear librarian/);
+  await expect(page.getByRole('textbox', { name: 'Pin table' })).toHaveValue(/Dear librarian/);
 });
 
 const shelf = 'section[aria-label="Drop part files or archives to add them"]';

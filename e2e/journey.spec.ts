@@ -25,8 +25,8 @@ test('from a pasted pin table to a released part', async ({ page }) => {
   await test.step('Read: settle the doubt', async () => {
     await expect(next(page)).toHaveText('Next: 1 doubt. Press N');
     await page.keyboard.press('n');
-    await expect(page.getByRole('region', { name: 'Doubt' })).toContainText('type of MODE');
-    await expect(page.locator('button.bg-green-wash')).toContainText('Mode strap; see Table 4');
+    await expect(page.getByRole('region', { name: 'Doubt' })).toContainText('type of GAIN');
+    await expect(page.locator('button.bg-green-wash')).toContainText('Gain strap; see Table 4');
     await page
       .getByRole('region', { name: 'Doubt' })
       .getByRole('button', { name: /keep input/ })

@@ -5,7 +5,7 @@ import { next, openPart, openShelf, TABLE_33 } from './app';
 test('from a pasted pin table to a released part by keyboard alone', async ({ page }) => {
   await openShelf(page);
   await page.keyboard.press('Alt+p');
-  await expect(page.getByLabel('Pin table')).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Pin table' })).toBeVisible();
   await page.evaluate((text) => navigator.clipboard.writeText(text), TABLE_33);
   for (let i = 0; i < 40 && !(await page.locator('#paste-box').evaluate((el) => el === document.activeElement)); i++)
     await page.keyboard.press('Tab');
@@ -26,13 +26,13 @@ test('from a pasted pin table to a released part by keyboard alone', async ({ pa
   await page.keyboard.press('Alt+l');
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('ArrowDown');
-  await expect(page.locator('footer')).toContainText('S2P selected');
+  await expect(page.locator('footer')).toContainText('XIN selected');
   await page.keyboard.press('Tab');
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
   await page.keyboard.press('Shift+ArrowRight');
-  await expect(page.getByRole('row', { name: /S2P/ })).toContainText('A right');
+  await expect(page.getByRole('row', { name: /XIN/ })).toContainText('A right');
   await page.keyboard.press('Control+z');
-  await expect(page.getByRole('row', { name: /S2P/ })).toContainText('A left');
+  await expect(page.getByRole('row', { name: /XIN/ })).toContainText('A left');
 
   await page.keyboard.press('Alt+3');
   await page.keyboard.press('l');
@@ -110,9 +110,9 @@ test('the ledger is edited like a spreadsheet', async ({ page }) => {
     await page.getByRole('gridcell', { name: 'DGND', exact: true }).click();
     await page.getByRole('gridcell', { name: 'AGND', exact: true }).click({ modifiers: ['Shift'] });
     await page.keyboard.press('Control+d');
-    await expect(page.getByRole('row', { name: /DGND/ })).toHaveCount(2);
+    await expect(page.getByRole('gridcell', { name: 'DGND', exact: true })).toHaveCount(2);
     await page.keyboard.press('Control+z');
-    await expect(page.getByRole('row', { name: /AGND/ })).toHaveCount(1);
+    await expect(page.getByRole('gridcell', { name: 'AGND', exact: true })).toHaveCount(1);
   });
   await test.step('rows are filtered and sorted', async () => {
     await page.getByLabel('Filter the ledger').fill('serial');

@@ -19,7 +19,7 @@ const VIEWS: [string, (page: Page) => Promise<void>][] = [
     'Arrange',
     async (page) => {
       await openPart(page, 'TF3064', 'arrange');
-      await page.locator('[data-port]').first().click();
+      await page.locator('[data-port] .tip').first().click({ force: true });
     },
   ],
   ['Join', (page) => openPart(page, 'TF2204', 'join')],

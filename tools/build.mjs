@@ -39,9 +39,10 @@ if (!cliOnly) {
   const kept = files.filter((f) => f !== 'service-worker.js' && !f.endsWith('.map') && !f.endsWith('.woff'));
   writeFileSync(
     worker,
-    readFileSync(worker, 'utf8')
-      .replace('"__VERSION__"', JSON.stringify(version.digest('hex').slice(0, 12)))
-      .replace('["__FILES__"]', JSON.stringify(kept.map((f) => (f === 'index.html' ? '/' : `/${f}`)))),
+    fill(readFileSync(worker, 'utf8'), {
+      __VERSION__: version.digest('hex').slice(0, 12),
+      __FILES__: kept.map((f) => (f === 'index.html' ? '/' : `/${f}`)),
+    }),
   );
   for (const f of files.filter((name) => /\.(js|css|html|svg|json|webmanifest)$/.test(name))) {
     const data = readFileSync(join(out, f));
@@ -49,6 +50,15 @@ if (!cliOnly) {
     writeFileSync(join(out, `${f}.gz`), gzipSync(data, { level: 9 }));
     writeFileSync(join(out, `${f}.br`), brotliCompressSync(data, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }));
   }
+}
+
+/** Puts values in place of their quoted names; a name that is not there is a fault of the build. */
+function fill(text, values) {
+  return Object.entries(values).reduce((filled, [name, value]) => {
+    const place = Array.isArray(value) ? new RegExp(`\\[['"]${name}['"]\\]`) : new RegExp(`['"]${name}['"]`);
+    if (!place.test(filled)) throw new Error(`the service worker has no place for ${name}`);
+    return filled.replace(place, () => JSON.stringify(value));
+  }, text);
 }
 
 function walk(folder) {

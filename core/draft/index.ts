@@ -27,6 +27,9 @@ export function draftPart(
   return ok({ part: applyEdit(taken, arrangePart(taken, rules)), proposal: read.value });
 }
 
+/** A name that nobody chose: the source may give the part its own. */
+const PLACEHOLDER = /^NEW-\d+$/;
+
 /** "TF2204 quad Schmitt line receiver, SO-14" as a first line gives the name as printed and the description. */
 export function fromTitle(part: Part, text: string): Part {
   const first =
@@ -36,7 +39,7 @@ export function fromTitle(part: Part, text: string): Part {
       .find((l) => l.trim() !== '')
       ?.replace(/^[#*\s"]+|["\s,;]+$/g, '') ?? '';
   const match = /^([A-Z]{2,}[A-Z0-9-]*\d[A-Z0-9-]*)\b[\s:,–-]*(.*)$/i.exec(first);
-  if (!match || match[1]!.toLowerCase() !== part.name.toLowerCase()) return part;
+  if (!match || (match[1]!.toLowerCase() !== part.name.toLowerCase() && !PLACEHOLDER.test(part.name))) return part;
   const description = match[2]!.split(/[,;.]/)[0]!.trim();
   return {
     ...part,

@@ -134,9 +134,9 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
   for (const role of rolesByType(pin)) own.add(role);
   const said = rolesOf(node.doc);
   const named = /^\d+$/.test(node.name) ? new Set<string>() : rolesOf(node.name);
-  if (shares(own, said)) return { score: 0.92, because: `line ${node.docLine}: “${node.doc}”` };
+  if (shares(own, said)) return { score: 0.86, because: `line ${node.docLine}: “${node.doc}”` };
   if (said.size > 0) return { score: 0.1, because: '' };
-  if (shares(own, named)) return { score: 0.88, because: `node ${node.name} reads as ${[...own].find((r) => named.has(r))}` };
+  if (shares(own, named)) return { score: 0.82, because: `node ${node.name} reads as ${[...own].find((r) => named.has(r))}` };
   const overlap = commonWords(`${pin.name} ${pin.description ?? ''}`, `${node.name} ${node.doc}`);
   return overlap.length > 0
     ? { score: Math.min(0.55 + 0.1 * (overlap.length - 1), 0.8), because: `both say ${overlap.join(', ')}` }

@@ -404,8 +404,8 @@ describe('a part with a model', () => {
   it.each<[string, Part['models'][number]['ties'][string][string] | null, RegExp]>([
     ['ground', { to: 'ground' }, /^XA IN1P IN1N VDD 0 OUT1 AMP1$/m],
     ['a rail', { to: 'rail', rail: 'V NEG' }, /^XA IN1P IN1N VDD V_NEG OUT1 AMP1$/m],
-    ['open', { to: 'open' }, /^XA IN1P IN1N VDD open_A_N4 OUT1 AMP1\nRopen_A_N4 open_A_N4 0 1G$/m],
-    ['nothing said', null, /^Ropen_A_N4 open_A_N4 0 1G$/m],
+    ['open', { to: 'open' }, /^XA IN1P IN1N VDD open_A_4 OUT1 AMP1\nRopen_A_4 open_A_4 0 1G$/m],
+    ['nothing said', null, /^Ropen_A_4 open_A_4 0 1G$/m],
   ])('is written with a node tied to %s', (_to, tie, says) =>
     expect(writeSpiceLibrary(applyEdit(joined, { kind: 'tieNodes', model: 'm1', ties: [{ unit: 'u1', node: '4', tie }] }))).toMatch(says),
   );

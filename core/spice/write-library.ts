@@ -33,7 +33,9 @@ function writeModel(part: FrozenPart, model: Model): string {
 }
 
 const oneLine = (text: string): string => text.replace(/\s+/g, ' ').trim();
-const clean = (name: string): string => name.replace(/[^A-Za-z0-9_]+/g, '_').replace(/^(\d)/, 'N$1');
+const plainWord = (text: string): string => text.replace(/[^A-Za-z0-9_]+/g, '_');
+/** A name that every SPICE takes: it starts with a letter. */
+const clean = (name: string): string => plainWord(name).replace(/^(\d)/, 'N$1');
 
 const tiedPins = (model: Model): Set<string> =>
   new Set(Object.values(model.ties).flatMap((ties) => Object.values(ties).flatMap((tie) => ('pin' in tie ? [tie.pin] : []))));
@@ -52,7 +54,7 @@ function nodeNames(part: FrozenPart): Map<string, string> {
     part.pins.map((p) => {
       const name = plain(p);
       const twice = counts.get(name.toLowerCase())! > 1;
-      return [p.id, twice ? `${name}_${clean(padsIn(p, part.packages[0]?.id)[0] ?? p.id)}` : name];
+      return [p.id, twice ? `${name}_${plainWord(padsIn(p, part.packages[0]?.id)[0] ?? p.id)}` : name];
     }),
   );
 }
@@ -75,7 +77,7 @@ function call(
     if (tie && 'pin' in tie) return names.get(tie.pin) ?? '0';
     if (tie?.to === 'ground') return '0';
     if (tie?.to === 'rail') return clean(tie.rail);
-    const open = `open_${label}_${clean(name)}`;
+    const open = `open_${label}_${plainWord(name)}`;
     extra.push(`R${open} ${open} 0 ${OPEN_OHMS}`);
     return open;
   });

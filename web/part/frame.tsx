@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { Link, Outlet, useNavigate, useParams } from 'react-router';
 import { canonicalPart } from '../../core/part';
 import { fileName } from '../../core/formats';
 import { useCommands } from '../commands/registry';
@@ -9,7 +9,7 @@ import { sayStorageError } from '../store/db';
 import { loadPart } from '../store/library';
 import { closed, lockLost, opened, redone, saveFailed, undone } from '../store/part-slice';
 import { selectPart } from '../store/selectors';
-import { nextSet, selected, viewReset } from '../store/view-slice';
+import { selected, viewReset } from '../store/view-slice';
 import { Button } from '../ui/button';
 import { download } from '../ui/files';
 import { nextTheme } from '../ui/theme';
@@ -25,11 +25,9 @@ export function PartFrame() {
   const state = useOpenPart(id!);
   const navigate = useNavigate();
   const act = useAct();
-  const location = useLocation();
   const part = useStore(selectPart);
   const { past, future, readOnly } = useStore((s) => s.part);
 
-  useEffect(() => void act(nextSet({ next: '', note: '' })), [act, location.pathname]);
   useEffect(() => {
     document.title = `${part.name} · Green Kite`;
     return () => {

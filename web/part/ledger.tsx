@@ -348,14 +348,14 @@ export function Ledger() {
             );
           })}
         </div>
-        {part.pins.length === 0 ? (
-          <div className="p-4 text-[13px] text-muted">
-            No pins yet. Paste or drop a pin table in Read, or <Button onClick={addPin}>add a pin</Button>
-          </div>
-        ) : rows.length === 0 ? (
-          <p className="p-4 text-[13px] text-muted">No pin has “{filter}”.</p>
-        ) : null}
       </div>
+      {part.pins.length === 0 ? (
+        <div className="shrink-0 grow-[20] p-4 text-[13px] text-muted">
+          No pins yet. Paste or drop a pin table in Read, or <Button onClick={addPin}>add a pin</Button>
+        </div>
+      ) : rows.length === 0 ? (
+        <p className="shrink-0 grow-[20] p-4 text-[13px] text-muted">No pin has “{filter}”.</p>
+      ) : null}
       <Resizer />
     </aside>
   );
