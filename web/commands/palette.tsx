@@ -41,7 +41,18 @@ function CommandList({ onDone }: { onDone: () => void }) {
   return (
     <>
       <Dialog.Title className="sr-only">Find or do</Dialog.Title>
-      <Menu label="Find or do" loop>
+      <Menu
+        label="Find or do"
+        loop
+        filter={(value, search) =>
+          search
+            .toLowerCase()
+            .split(/\s+/)
+            .every((w) => value.toLowerCase().includes(w))
+            ? 1
+            : 0
+        }
+      >
         <Menu.Input
           placeholder="Find a part, a pin, or something to do"
           className="w-full rounded-t-xl border-b border-line bg-transparent px-4 py-3 text-base outline-none"

@@ -16,13 +16,13 @@ const column = (id: ColumnId, title: string, grow: number, editable = false): Le
   grow,
   editable,
 });
-const NUMBER = column('number', 'No.', 11, true);
+const NUMBER = column('number', 'No.', 10, true);
 const NAME = column('name', 'Name', 30, true);
-const TYPE = column('type', 'Type', 27, true);
+const TYPE = column('type', 'Type', 32, true);
 
 /** The columns that suit each station. */
 export const COLUMNS: Record<string, LedgerColumn[]> = {
-  read: [NUMBER, NAME, TYPE, column('description', 'Description', 32, true)],
+  read: [NUMBER, NAME, TYPE, column('description', 'Description', 28, true)],
   arrange: [NUMBER, NAME, TYPE, column('unit', 'Drawn', 18)],
   join: [NUMBER, NAME, column('pads', 'Pads', 20, true), column('node', 'Node', 28)],
   prove: [NUMBER, NAME, TYPE, column('findings', 'Findings', 16)],

@@ -94,7 +94,7 @@ function Cell({ column, pin }: { column: ColumnId; pin: Pin }) {
     case 'type':
       return (
         <Doubted reason={doubtful(pin, 'type')} title={pin.because?.['type']}>
-          <span className="flex items-center gap-1.5">
+          <span className="flex items-center gap-1">
             <TypeMark type={pin.type} />
             {pin.type}
           </span>

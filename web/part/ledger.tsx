@@ -263,7 +263,7 @@ export function Ledger() {
           e.preventDefault();
           paste(e.clipboardData.getData('text/plain'));
         }}
-        className="min-h-0 flex-1 overflow-x-hidden overflow-y-auto"
+        className="min-h-0 flex-1 overflow-x-hidden overflow-y-auto select-none"
       >
         <div
           role="row"

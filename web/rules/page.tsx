@@ -125,19 +125,21 @@ export function RulesPage() {
           </section>
           <section aria-label="Findings" className="rounded-lg border border-line bg-surface p-4">
             <h2 className="mb-2 font-semibold">
-              Findings <span className="font-normal text-muted">{RULES.length} rules</span>
+              Findings <span className="font-normal text-muted">{RULES.length} rules; bold ones differ from the defaults</span>
             </h2>
             <ul className="flex flex-col gap-1">
               {RULES.map((r) => (
                 <li key={r.id} className="grid grid-cols-[1fr_120px] items-center gap-3 text-[13px]">
-                  <span title={r.why}>{r.title}</span>
+                  <span title={r.why} className={rules.severities[r.id] === undefined ? '' : 'font-semibold'}>
+                    {r.title}
+                  </span>
                   <Choice
                     hideLabel
                     label={`Severity of ${r.id}`}
                     value={rules.severities[r.id] ?? r.severity}
                     options={[...SEVERITIES, 'off'].map((s) => ({
                       value: s,
-                      label: s === r.severity ? `${s} (default)` : s,
+                      label: s,
                     }))}
                     onChange={(s) => set({ severities: withSeverity(rules, r.id, s as Severity | 'off', r.severity) })}
                   />

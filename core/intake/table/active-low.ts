@@ -23,6 +23,11 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
     return /\b(selects?|sets?|configur\w+|chooses?|for)\s+(an?\s+|the\s+)?$/i.test(description.slice(0, said.index))
       ? { activeLow: false, unsure: `“${said[0]}” may tell of another signal` }
       : { activeLow: true, because: `“${said[0]}”` };
+  const other = name
+    .split('/')
+    .slice(1)
+    .find((part) => part !== main && markOf(part, names));
+  if (!mark && other !== undefined && main !== '') return { activeLow: false, unsure: `${other} is marked active low, ${main} is not` };
   if (!mark) return { activeLow: false };
   if (SAYS_HIGH.test(description))
     return {

@@ -210,7 +210,8 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   return headings.map((heading, i) => {
     let role = settled[i] ?? 'ignore';
     if (role === 'name' && names > 1) {
-      role = seenName ? 'alternates' : 'name';
+      // Of two names the second is the function in words, or else another name.
+      role = !seenName ? 'name' : share(i, (c) => /\s/.test(c)) > 0.3 ? 'description' : 'alternates';
       seenName = true;
     }
     return { role, heading: heading.trim(), packageName: role === 'number' ? (packageIn(heading)?.name ?? '') : '' };

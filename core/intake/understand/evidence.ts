@@ -16,3 +16,12 @@ export const evidence = (type: ElectricalType, weight: number, because: string):
   weight,
   because,
 });
+
+/** Broader words that a narrower type covers: an output that is called three-state is one thing said twice. */
+export const COVERS: Partial<Record<ElectricalType, ElectricalType[]>> = {
+  'three-state': ['output'],
+  'open-drain': ['output'],
+  'open-source': ['output'],
+  bidirectional: ['input', 'output', 'three-state'],
+  passive: ['input', 'output', 'bidirectional', 'supply-in', 'ground'],
+};

@@ -1,5 +1,5 @@
 import type { Doubt, ElectricalType } from '../../part';
-import { evidence, type Evidence } from './evidence';
+import { COVERS, evidence, type Evidence } from './evidence';
 import { evidenceOfCode } from './type-codes';
 import { evidenceOfName } from './type-names';
 import { wordsOfType } from './type-words';
@@ -39,14 +39,6 @@ const REFINES: Partial<Record<ElectricalType, ElectricalType[]>> = {
   reserved: ['no-connect', 'input', 'output', 'bidirectional', 'passive'],
 };
 
-/** Broader words that a column's exact code covers. */
-const COVERS: Partial<Record<ElectricalType, ElectricalType[]>> = {
-  'three-state': ['output'],
-  'open-drain': ['output'],
-  'open-source': ['output'],
-  bidirectional: ['input', 'output', 'three-state'],
-};
-
 export function inferType(
   name: string,
   code: string | undefined,
@@ -72,7 +64,7 @@ export function inferType(
     because,
     doubt: {
       field: 'type',
-      reason: reasonOf(weight, because, rivals, unheard || empty ? code : undefined),
+      reason: reasonOf(type, weight, because, rivals, unheard || empty ? code : undefined),
       candidates,
     },
   };
@@ -115,13 +107,17 @@ function agrees(best: ElectricalType, other: ElectricalType, told: Evidence[]): 
   return inClass && told.every((e) => e.weight <= 3.2);
 }
 
-function reasonOf(weight: number, because: string, rivals: [ElectricalType, { reasons: string[] }][], unheard?: string): string {
+function reasonOf(type: ElectricalType, weight: number, because: string, rivals: Rival[], unheard?: string): string {
   const rival = rivals[0];
-  if (rival) return `${because} speaks for one, ${[...new Set(rival[1].reasons)].join(', ')} for ${rival[0]}.`;
+  if (rival) return `${capital(because)} says ${type}; ${[...new Set(rival[1].reasons)].join(', ')} says ${rival[0]}.`;
   if (unheard?.trim() === '') return `The type cell is empty; taken from ${because}.`;
   if (unheard !== undefined) return `The type “${unheard}” is not known; taken from ${because}.`;
   return weight < ENOUGH ? `Only ${because} speaks for it.` : `Taken from ${because}.`;
 }
+
+type Rival = [ElectricalType, { reasons: string[] }];
+
+const capital = (text: string): string => (text[0] ?? '').toUpperCase() + text.slice(1);
 
 function nothingKnown(code: string | undefined, description: string): TypeConclusion {
   const reason = code?.trim()

@@ -1,5 +1,5 @@
 import type { ElectricalType } from '../../part';
-import { evidence, type Evidence } from './evidence';
+import { COVERS, evidence, type Evidence } from './evidence';
 import { wordsOfType } from './type-words';
 
 /** A code that names a class of types and not one: the name and the description decide within it. */
@@ -69,7 +69,9 @@ function phrase(text: string, because: string): Evidence[] {
   if (/^\s*(analog(ue)?|digital)( signal)?\s*$/i.test(text)) return meant('analog', because);
   if (/^\s*(power|supply|power supply|power pins?|supply pins?|power\s*(\/|and|or)\s*ground|supply voltage)\s*$/i.test(text))
     return meant('power', because);
-  return wordsOfType(text).map((e) => ({ ...e, weight: Math.max(e.weight, 6), because }));
+  const found = wordsOfType(text);
+  const covered = (e: Evidence) => found.some((other) => COVERS[other.type]?.includes(e.type));
+  return found.filter((e) => !covered(e)).map((e) => ({ ...e, weight: Math.max(e.weight, 6), because }));
 }
 
 function meant(meaning: Meaning, because: string): Evidence[] {

@@ -49,9 +49,9 @@ export function SelectionCard({ onSend, onNudge, onNatural, onReverse, onGap, on
   return (
     <Card
       label="Selection"
-      className="w-[420px]"
+
       title={
-        <span className="max-w-80 truncate">
+        <span className="max-w-full truncate">
           {pins.slice(0, 4).map((p) => (
             <span key={p.id} className="mr-2">
               <PinName name={p.name} activeLow={!!p.activeLow} />
@@ -61,9 +61,9 @@ export function SelectionCard({ onSend, onNudge, onNatural, onReverse, onGap, on
       }
       aside={pins.length > 1 ? `${pins.length} pins` : first.because?.['type']}
     >
-      <div className="grid grid-cols-[52px_1fr] items-center gap-y-1.5 text-[13px]">
+      <div className="grid grid-cols-[40px_1fr] items-center gap-y-1.5 text-[13px]">
         <span className="text-muted">Side</span>
-        <div className="flex gap-1.5">
+        <div className="flex flex-wrap gap-1">
           {SIDES.map((side) => (
             <Button
               key={side}
@@ -76,18 +76,18 @@ export function SelectionCard({ onSend, onNudge, onNatural, onReverse, onGap, on
           ))}
         </div>
         <span className="text-muted">Order</span>
-        <div className="flex gap-1.5">
+        <div className="flex flex-wrap gap-1">
           <Button onClick={() => onNudge(1)} aria-label="Move up">
-            up ↑
+            up
           </Button>
           <Button onClick={() => onNudge(-1)} aria-label="Move down">
-            down ↓
+            down
           </Button>
           <Button onClick={onNatural}>by name</Button>
           <Button onClick={onReverse}>reverse</Button>
         </div>
         <span className="text-muted">Room</span>
-        <div className="flex gap-1.5">
+        <div className="flex flex-wrap gap-1">
           <Button onClick={onGap}>gap before</Button>
           <Button onClick={onCloseUp}>close up</Button>
           {part.units.length > 1 ? (
@@ -104,7 +104,7 @@ export function SelectionCard({ onSend, onNudge, onNatural, onReverse, onGap, on
           ) : null}
         </div>
         <span className="text-muted">Type</span>
-        <div className="flex gap-1.5">
+        <div className="flex flex-wrap gap-1">
           <Choice
             hideLabel
             label="Type"
@@ -124,7 +124,7 @@ export function SelectionCard({ onSend, onNudge, onNatural, onReverse, onGap, on
           />
         </div>
         <span className="text-muted">Group</span>
-        <div className="w-56">
+        <div>
           <Field
             label=""
             aria-label="Group"

@@ -34,8 +34,8 @@ interface Proposal {
   shown: boolean;
 }
 
-/** The height in pixels that the unit's card takes at the foot of the stage. */
-const CARD = 186;
+/** The width in pixels that a card takes at the right of the stage. */
+const CARD = 300;
 
 /** Arrange: all units on the grid; by hand, by key, or by a proposal that is shown before it is taken. */
 export function ArrangeStation() {
@@ -147,7 +147,7 @@ export function ArrangeStation() {
     );
   const zoomTo = (ids: string[]) => {
     const wanted = units.filter((u) => Object.values(u.unit.binding).some((pin) => ids.includes(pin)));
-    view.show(wanted.length > 0 ? wanted : units, 236);
+    view.show(wanted.length > 0 ? wanted : units, CARD);
   };
 
   const can = () => selection.length > 0 && !readOnly && !proposal?.shown;
@@ -278,7 +278,7 @@ export function ArrangeStation() {
           <Button onClick={() => act(selected(undrawn.map((p) => p.id)))}>Select them</Button>
         </Card>
       ) : null}
-      <div className="pointer-events-none absolute inset-x-4 bottom-4 flex items-end justify-between gap-4 [&>*]:pointer-events-auto">
+      <div className="pointer-events-none absolute right-4 bottom-4 flex w-[272px] flex-col gap-3 [&>*]:pointer-events-auto">
         {selection.length > 0 && !proposal?.shown ? (
           <SelectionCard
             onSend={send}
@@ -290,9 +290,7 @@ export function ArrangeStation() {
           />
         ) : chosenUnit ? (
           <UnitCard unit={chosenUnit} key={chosenUnit.id} />
-        ) : (
-          <span />
-        )}
+        ) : null}
         {proposal ? (
           <ProposalCard
             proposal={proposal}
@@ -334,7 +332,6 @@ function ProposalCard({
           ? `${title} would change nothing`
           : `${title} would change ${changed.length} ${changed.length === 1 ? 'place' : 'places'}`
       }
-      className="w-72"
     >
       <p className="mb-2 line-clamp-3 font-mono text-[13px]">{changed.slice(0, 24).join(', ')}</p>
       {changed.length > 0 ? (

@@ -39,9 +39,8 @@ export function UnitCard({ unit }: { unit: Unit }) {
       label="Unit"
       title={`Unit ${unit.label}`}
       aside={sharers.length > 1 ? `one drawing for ${sharers.map((u) => u.label).join(', ')}` : `${Object.keys(unit.binding).length} pins`}
-      className="w-[420px]"
     >
-      <div className="grid grid-cols-4 gap-2">
+      <div className="grid grid-cols-2 gap-2">
         <Field
           wide
           label="Title"
@@ -72,7 +71,7 @@ export function UnitCard({ unit }: { unit: Unit }) {
         >
           {strip > 0 ? 'shown' : 'hidden'}
         </Button>
-        <Button tone="bad" className="ml-auto" onClick={() => act(edited({ kind: 'removeUnit', unit: unit.id }))}>
+        <Button tone="bad" onClick={() => act(edited({ kind: 'removeUnit', unit: unit.id }))}>
           Remove unit
         </Button>
       </div>

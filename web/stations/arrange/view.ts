@@ -16,8 +16,8 @@ export interface ViewControl {
   live: RefObject<View>;
   panBy: (dx: number, dy: number) => void;
   zoomBy: (factor: number, cx?: number, cy?: number) => void;
-  /** Brings units into view, above `below` pixels that a card takes. */
-  show: (units: readonly { x: number; y: number; halfWidth: number; halfHeight: number }[], below?: number) => void;
+  /** Brings units into view, left of the pixels that a card takes. */
+  show: (units: readonly { x: number; y: number; halfWidth: number; halfHeight: number }[], card?: number) => void;
   toSheet: (clientX: number, clientY: number) => { x: number; y: number };
 }
 
@@ -63,20 +63,21 @@ export function useView(frame: RefObject<HTMLDivElement | null>, sheet: RefObjec
   );
 
   const show = useCallback<ViewControl['show']>(
-    (units, below = 28) => {
+    (units, card = 0) => {
       const box = frame.current?.getBoundingClientRect();
       if (!box || units.length === 0) return;
       const left = Math.min(...units.map((u) => u.x - u.halfWidth)) - 100;
       const right = Math.max(...units.map((u) => u.x + u.halfWidth)) + 100;
       const top = Math.min(...units.map((u) => u.y - u.halfHeight)) - 100;
       const base = Math.max(...units.map((u) => u.y + u.halfHeight)) + 100;
-      // The bar of units above and the card below keep their room.
-      const room = { top: 52, base: below };
+      // The bar of units above and a card at the right keep their room.
+      const room = { top: 52, base: 28, right: card };
       const height = box.height - room.top - room.base;
-      const scale = Math.min(0.28, box.width / (right - left), height / (base - top));
+      const width = box.width - room.right;
+      const scale = Math.min(0.28, width / (right - left), height / (base - top));
       live.current = {
         scale,
-        x: (box.width - (left + right) * scale) / 2,
+        x: (width - (left + right) * scale) / 2,
         y: room.top + (height - (top + base) * scale) / 2,
       };
       apply();

@@ -30,12 +30,15 @@ export function LandView({ part, pkg, onPad }: Props) {
   const { land } = pkg;
   const w = Math.max(land.courtyard?.w ?? 0, ...land.pads.map((p) => (Math.abs(p.x) + p.w / 2) * 2)) * 1.06;
   const h = Math.max(land.courtyard?.h ?? 0, ...land.pads.map((p) => (Math.abs(p.y) + p.h / 2) * 2)) * 1.06;
-  const thin = Math.max(w, h) / 400;
+  const named = land.pads.length <= 130 && land.family !== 'grid' && land.family !== 'header' && land.family !== 'inline';
+  // Over an exposed pad names would be unreadable: there they stand outside.
+  const outside = named && land.pads.some((p) => p.x === 0 && p.y === 0);
+  const thin = (Math.max(w, h) * (outside ? 1.3 : 1)) / 400;
   const lit = new Set([...owners].filter(([, o]) => o.ids.some((id) => selected.has(id))).map(([pad]) => pad));
   return (
     <figure className="flex h-full min-h-0 flex-col">
       <svg
-        viewBox={`${-w / 2} ${-h / 2} ${w} ${h}`}
+        viewBox={outside ? `${-w * 0.65} ${-h * 0.65} ${w * 1.3} ${h * 1.3}` : `${-w / 2} ${-h / 2} ${w} ${h}`}
         className="min-h-0 flex-1"
         role="group"
         aria-label={`Land of ${pkg.name}, seen from the top`}
@@ -50,21 +53,13 @@ export function LandView({ part, pkg, onPad }: Props) {
             strokeWidth={thin * 1.6}
           />
         ) : null}
-        {land.firstPad && land.body ? (
-          <circle
-            cx={Math.max(-land.body.w / 2 + thin * 22, Math.min(land.body.w / 2 - thin * 22, land.firstPad.x))}
-            cy={-Math.max(-land.body.h / 2 + thin * 22, Math.min(land.body.h / 2 - thin * 22, land.firstPad.y))}
-            r={thin * 6}
-            className="fill-none stroke-ink"
-            strokeWidth={thin}
-          />
-        ) : null}
+        {land.pads[0] ? <FirstPad pad={land.pads[0]} thin={thin} /> : null}
         {land.pads.map((pad, i) => (
           <PadView key={i} pad={pad} owner={owners.get(pad.number)?.name} lit={lit.has(pad.number)} thin={thin} onPad={onPad} />
         ))}
-        {land.pads.length <= 130 && land.family !== 'grid' && land.family !== 'header' && land.family !== 'inline'
+        {named
           ? land.pads.map((pad, i) => (
-              <PadName key={i} pad={pad} name={owners.get(pad.number)?.name} lit={lit.has(pad.number)} thin={thin} />
+              <PadName key={i} pad={pad} name={owners.get(pad.number)?.name} lit={lit.has(pad.number)} thin={thin} outside={outside} />
             ))
           : null}
         {land.pads.length > 130
@@ -104,7 +99,7 @@ const PadView = memo(function PadView({
       : pad.shape === 'roundrect'
         ? Math.min(pad.w, pad.h) / 5
         : 0;
-  const size = Math.min(pad.h * 0.72, (pad.w * 1.3) / Math.max(2, pad.number.length), Math.max(pad.h, pad.w) * 0.42);
+  const size = Math.min(pad.h * 0.72, (pad.w * 1.3) / Math.max(2, pad.number.length), Math.max(pad.h, pad.w) * 0.42, thin * 26);
   const turn = pad.h > pad.w * 1.6;
   const font = turn ? Math.min(pad.w * 0.72, pad.h * 0.42) : size;
   const state = pad.mechanical ? 'mechanical' : owner === undefined ? 'no pin' : owner;
@@ -152,28 +147,50 @@ const PadView = memo(function PadView({
 });
 
 /** The pin's name inside the body beside its pad, so that the drawing reads like the datasheet's. */
-const PadName = memo(function PadName({ pad, name, lit, thin }: { pad: Pad; name: string | undefined; lit: boolean; thin: number }) {
+const PadName = memo(function PadName({
+  pad,
+  name,
+  lit,
+  thin,
+  outside,
+}: {
+  pad: Pad;
+  name: string | undefined;
+  lit: boolean;
+  thin: number;
+  outside: boolean;
+}) {
   if (name === undefined || (pad.x === 0 && pad.y === 0)) return null;
   const flat = pad.w >= pad.h;
   const size = Math.min(Math.min(pad.w, pad.h) * 0.7, thin * 15);
   const text = name.length > 12 ? `${name.slice(0, 11)}…` : name;
-  const gap = thin * 5;
-  const [x, y] = flat ? [pad.x - Math.sign(pad.x) * (pad.w / 2 + gap), -pad.y] : [pad.x, -pad.y + Math.sign(pad.y) * (pad.h / 2 + gap)];
-  const anchor = flat ? (pad.x < 0 ? 'start' : 'end') : pad.y < 0 ? 'start' : 'end';
+  const out = outside ? -1 : 1;
+  const reach = (flat ? pad.w : pad.h) / 2 + thin * 5;
+  const [x, y] = flat ? [pad.x - Math.sign(pad.x) * reach * out, -pad.y] : [pad.x, -pad.y + Math.sign(pad.y) * reach * out];
+  // Turned texts read upwards: what stands below the pad ends at it.
+  const before = flat ? pad.x * out < 0 : pad.y * out < 0;
+  const turn = flat ? undefined : `rotate(-90 ${x} ${y})`;
   return (
     <text
       x={x}
       y={y}
       dy={size * 0.34}
       fontSize={size}
-      textAnchor={anchor}
-      transform={flat ? undefined : `rotate(-90 ${x} ${y})`}
+      textAnchor={before ? 'start' : 'end'}
+      transform={turn}
       className={`pointer-events-none font-mono ${lit ? 'fill-ink font-bold' : 'fill-muted'}`}
     >
       {text}
     </text>
   );
 });
+
+/** The mark of the first pad: a small triangle outside that points to it. */
+function FirstPad({ pad, thin }: { pad: Pad; thin: number }) {
+  const [s, gap] = [thin * 8, thin * 6];
+  const [x, y] = [pad.x - pad.w / 2, -pad.y - pad.h / 2 - gap];
+  return <path d={`M${x} ${y - s}H${x + s * 1.6}L${x + s * 0.8} ${y}Z`} className="fill-ink" />;
+}
 
 /** The number and name of a lit pad in large, where the pads themselves are too small to read. */
 function Callout({ pad, text, thin, half }: { pad: Pad; text: string; thin: number; half: number }) {

@@ -42,11 +42,11 @@ export function FindingRow({
     <li data-finding={f.id} className={`border-b border-line last:border-b-0 ${active ? 'bg-green-wash/60' : ''}`}>
       {/* The list's keys act on the active finding; the pointer only makes a row the active one. */}
       {/* eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-static-element-interactions */}
-      <div className="flex items-start gap-3 px-3 py-1.5" onClick={onFocus}>
+      <div className={`flex gap-x-3 gap-y-1 px-3 py-1.5 ${active ? 'flex-wrap items-start' : 'items-center'}`} onClick={onFocus}>
         <span className={`mt-0.5 w-16 shrink-0 rounded px-1.5 text-center text-[12px] font-semibold ${TONES[f.severity]}`}>
           {f.severity}
         </span>
-        <div className="min-w-0 flex-1">
+        <div className={`min-w-0 ${active ? 'w-[calc(100%-5rem)]' : 'flex-1'}`}>
           <p className="text-[13.5px]">{f.message}</p>
           {active ? (
             <p className="text-[12.5px] text-muted">
@@ -54,7 +54,7 @@ export function FindingRow({
             </p>
           ) : null}
         </div>
-        <div className="flex shrink-0 flex-wrap justify-end gap-1.5">
+        <div className={`flex shrink-0 flex-wrap gap-1.5 ${active ? 'ml-[76px]' : 'justify-end'}`}>
           {(active ? f.mends : f.mends.slice(0, 1)).map((m, i) => (
             <Button
               key={m.label}

@@ -1,6 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef } from 'react';
-import type { ColumnRole, Proposal, Terminal } from '../../../core/intake';
+import type { Column, ColumnRole, Proposal, Terminal } from '../../../core/intake';
 import { PinName, TypeMark } from '../../ui/marks';
 
 interface Props {
@@ -18,6 +18,14 @@ const TONES: Partial<Record<ColumnRole, string>> = {
   description: 'bg-muted text-surface',
 };
 const ROW = 25;
+/** Pixels of the column that says what became of a row; it stays in view at the right. */
+const READ_AS = 330;
+
+/** Pixels of a source column: wide enough for its cells within reason, and for the choice of its role. */
+const columnWidth = (column: Column, cells: string[]): number => {
+  const most = column.role === 'description' ? 230 : 170;
+  return Math.min(most, Math.max(98, ...cells.map((c) => c.length * 7.4 + 18)));
+};
 
 /** The table as it was understood: what each column is, and beside each row what became of it. */
 export function ProposalView({ proposal, onRole, onPackage }: Props) {
@@ -38,11 +46,14 @@ export function ProposalView({ proposal, onRole, onPackage }: Props) {
   const widths = useMemo(
     () =>
       table.columns.map((c, i) =>
-        Math.min(44, Math.max(13, c.heading.length, ...table.rows.slice(0, 200).map((r) => (r.cells[i] ?? '').length)) + 2),
+        columnWidth(
+          c,
+          table.rows.slice(0, 200).map((r) => r.cells[i] ?? ''),
+        ),
       ),
     [table],
   );
-  const grid = `56px ${widths.map((w) => `${w}ch`).join(' ')} minmax(300px, 1fr)`;
+  const grid = `52px ${widths.map((w) => `${w}px`).join(' ')} minmax(${READ_AS}px, 1fr)`;
   return (
     <div className="flex h-full flex-col px-4 pb-3">
       {proposal.packages.length > 1 ? (
@@ -94,7 +105,7 @@ export function ProposalView({ proposal, onRole, onPackage }: Props) {
                 <div className="truncate px-1 text-[12px] text-muted">{c.heading || '(no heading)'}</div>
               </div>
             ))}
-            <div role="columnheader" className="border-l border-line px-3 py-1 text-[12px] text-muted">
+            <div role="columnheader" className="sticky right-0 border-l border-line bg-surface px-3 py-1 text-[12px] text-muted">
               Read as
             </div>
           </div>
@@ -122,7 +133,10 @@ export function ProposalView({ proposal, onRole, onPackage }: Props) {
                       {row.cells[i]}
                     </span>
                   ))}
-                  <span role="cell" className="flex items-center gap-2 truncate border-l border-line px-3">
+                  <span
+                    role="cell"
+                    className={`sticky right-0 flex h-full items-center gap-2 truncate border-l border-line px-3 ${row.taken ? 'bg-surface' : 'bg-sunken'}`}
+                  >
                     <Became terminals={became} packageName={proposal.package} taken={row.taken} />
                   </span>
                 </div>

@@ -1,0 +1,27 @@
+import { FAMILIES, RULES } from '../core/checks';
+
+const TITLES: Record<(typeof FAMILIES)[number], string> = {
+  identity: 'Identity',
+  pins: 'Pins',
+  types: 'Electrical types',
+  doubts: 'Doubts',
+  units: 'Units',
+  pads: 'Pads',
+  nodes: 'Model nodes',
+  waivers: 'Waivers',
+};
+
+/** The page of all checks, made of the registry; a test holds the written page against it. */
+export function checksPage(): string {
+  const families = FAMILIES.map((family) => {
+    const rows = RULES.filter((r) => r.family === family).map((r) => `| \`${r.id}\` | ${r.severity} | ${r.title} | ${r.why} |`);
+    return [`## ${TITLES[family]}`, '', '| rule | severity | what it finds | why it matters |', '|---|---|---|---|', ...rows].join('\n');
+  });
+  const intro = [
+    '# Checks',
+    '',
+    `Made by \`npm run docs\` from \`core/checks\`. ${RULES.length} rules; the house rules can give each another severity or turn it off. An open error`,
+    'stops a release. A finding can be waived with a reason; the waiver lapses when what it waives changes.',
+  ].join('\n');
+  return `${[intro, ...families].join('\n\n')}\n`;
+}

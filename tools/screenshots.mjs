@@ -1,0 +1,108 @@
+// Takes the pictures of docs/screenshots from the demo library: build first, then `npm run screenshots`.
+import { spawn } from 'node:child_process';
+import { chromium } from '@playwright/test';
+
+const PORT = 4690;
+const server = spawn('node', ['dist/server/server.mjs', '--port', String(PORT)], { stdio: 'ignore' });
+const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox'] });
+
+async function visit(colorScheme = 'light') {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, colorScheme, reducedMotion: 'reduce' })).newPage();
+  for (let i = 0; i < 40; i++) {
+    const up = await page.goto(`http://localhost:${PORT}/`).catch(() => undefined);
+    if (up) break;
+    await new Promise((resolve) => setTimeout(resolve, 250));
+  }
+  await page.getByRole('link', { name: /TF8484/ }).waitFor();
+  const open = async (name, station) => {
+    if (new URL(page.url()).pathname !== '/') await page.goto(`http://localhost:${PORT}/`);
+    const href = await page.locator('li a', { has: page.locator(`strong:text-is("${name}")`) }).getAttribute('href');
+    await page.goto(`http://localhost:${PORT}${href.replace(/\w+$/, station)}`);
+    await page.getByRole('complementary', { name: 'Ledger' }).waitFor();
+    await page.waitForTimeout(700);
+  };
+  const shot = (name) => page.screenshot({ path: `docs/screenshots/${name}.png` });
+  return { page, open, shot };
+}
+
+const wanted = process.argv.slice(2);
+const VIEWS = {
+  shelf: async ({ shot }) => shot('shelf'),
+  'read-table': async ({ page, open, shot }) => {
+    await open('TF3064', 'read');
+    await page.keyboard.press('Alt+v');
+    await page.getByRole('textbox', { name: 'Pin table' }).fill((await import('node:fs')).readFileSync('demo/sources/TF3064.csv', 'utf8'));
+    await page.getByRole('button', { name: 'Read the table' }).click();
+    await page.getByRole('table').waitFor();
+    await page.waitForTimeout(300);
+    await shot('read-table');
+  },
+  'read-doubt': async ({ page, open, shot }) => {
+    await open('TF7311', 'read');
+    await page.keyboard.press('Alt+n');
+    await page.waitForTimeout(300);
+    await shot('read-doubt');
+  },
+  arrange: async ({ page, open, shot }) => {
+    await open('TF7311', 'arrange');
+    await page.getByRole('gridcell', { name: 'AIN1+', exact: true }).click();
+    await page.getByRole('gridcell', { name: 'AIN1-', exact: true }).click({ modifiers: ['Shift'] });
+    await page.waitForTimeout(300);
+    await shot('arrange');
+  },
+  'arrange-484': async ({ open, shot }) => {
+    await open('TF8484', 'arrange');
+    await shot('arrange-484');
+  },
+  join: async ({ page, open, shot }) => {
+    await open('TF1502', 'join');
+    await page.getByRole('gridcell', { name: 'BOOT', exact: true }).click();
+    await page.waitForTimeout(300);
+    await shot('join');
+  },
+  'join-484': async ({ page, open, shot }) => {
+    await open('TF8484', 'join');
+    await page
+      .getByRole('textbox', { name: 'Filter the ledger' })
+      .or(page.getByRole('searchbox', { name: 'Filter the ledger' }))
+      .fill('IO0_L0P');
+    await page.getByRole('gridcell', { name: 'IO0_L0P', exact: true }).first().click();
+    await page.waitForTimeout(400);
+    await shot('join-484');
+  },
+  prove: async ({ page, open, shot }) => {
+    await open('TF2204-X', 'prove');
+    for (let i = 0; i < 9; i++) await page.keyboard.press('n');
+    await page.waitForTimeout(300);
+    await shot('prove');
+  },
+  release: async ({ open, shot }) => {
+    await open('TF2204', 'release');
+    await shot('release');
+  },
+  'house-rules': async ({ page, shot }) => {
+    await page.goto(`http://localhost:${PORT}/rules`);
+    await page.waitForTimeout(300);
+    await shot('house-rules');
+  },
+  palette: async ({ page, open, shot }) => {
+    await open('TF3064', 'arrange');
+    await page.keyboard.press('Control+k');
+    await page.keyboard.type('order');
+    await page.waitForTimeout(300);
+    await shot('palette');
+  },
+  'arrange-dark': async ({ open, shot }) => {
+    await open('TF2204', 'arrange');
+    await shot('arrange-dark');
+  },
+};
+
+for (const [name, take] of Object.entries(VIEWS)) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue;
+  const visitor = await visit(name.endsWith('dark') ? 'dark' : 'light');
+  await take(visitor);
+  await visitor.page.context().close();
+}
+await browser.close();
+server.kill();
