@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { openPart } from './app';
 
 /** Counts the elements of pins that change while something is done. */
@@ -12,7 +12,7 @@ const watch = `(() => {
     }
   }).observe(document.querySelector('svg.drawing'), { subtree: true, childList: true, attributes: true, characterData: true });
 })()`;
-const touched = (page: import('@playwright/test').Page) => page.evaluate(() => (window as unknown as { __seen: Set<string> }).__seen.size);
+const touched = (page: Page) => page.evaluate(() => (window as unknown as { __seen: Set<string> }).__seen.size);
 
 test('the 484-ball part pans, zooms, selects and moves without drawing untouched pins again', async ({ page }) => {
   await openPart(page, 'TF8484', 'arrange');

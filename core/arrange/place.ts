@@ -1,13 +1,6 @@
 import type { HouseRules, Mark, Pin, Side, SideRole } from '../part';
 import { cutBetweenPairs, type PinGroup } from './groups';
 
-/** A pin with its side and its place along it (grid steps, y upwards on left and right), before the body is sized. */
-export interface Placed {
-  pin: Pin;
-  side: Side;
-  at: number;
-}
-
 /** A place that a person chose: it stays. */
 export type Fixed = ReadonlyMap<string, { side: Side; at: number }>;
 

@@ -1,3 +1,3 @@
-export { csvCell, csvRow, writePinCsv } from './csv';
+export { csvCell, writePinCsv } from './csv';
 export { fileName } from './file-name';
 export { unitSvg, xmlText } from './svg';

@@ -1,4 +1,4 @@
-import { compareTerminals, freshId, type Edit, type Package, type Part, type Pin, type Source } from '../part';
+import { freshId, type Edit, type Package, type Part, type Pin, type Source } from '../part';
 import type { Proposal, Terminal } from './proposal';
 
 /**
@@ -49,14 +49,4 @@ function pinOf(terminal: Terminal, id: string, pads: Pin['pads'], before: Pin | 
     because: { ...pin.because, ...Object.fromEntries(kept.map((f) => [f, before.because?.[f] ?? 'set by hand'])) },
     doubts: pin.doubts.filter((d) => !kept.some((f) => f === d.field)),
   };
-}
-
-/** The pins of a part in the order of their numbers in one package; pins without a pad there stand last. */
-export function pinsByNumber(part: Part, packageId: string | undefined): Pin[] {
-  const number = (p: Pin) => (packageId === undefined ? undefined : p.pads[packageId]?.[0]);
-  return [...part.pins].sort((a, b) => {
-    const [x, y] = [number(a), number(b)];
-    if (x === undefined || y === undefined) return x === y ? 0 : x === undefined ? 1 : -1;
-    return compareTerminals(x, y);
-  });
 }

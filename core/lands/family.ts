@@ -64,4 +64,3 @@ export const familySchema = z.discriminatedUnion('kind', [
   }),
 ]);
 export type Family = z.infer<typeof familySchema>;
-export type FamilyKind = Family['kind'];

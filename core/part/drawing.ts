@@ -29,7 +29,6 @@ export const strokeSchema = z.object({
   radius: z.number().int().positive().optional(),
   filled: z.boolean().optional(),
 });
-export type Stroke = z.infer<typeof strokeSchema>;
 
 /** A text place, in hundredths of a grid step. `reference` shows the letters, `?` and the unit's label. */
 export const labelSchema = z.object({

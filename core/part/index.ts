@@ -1,14 +1,14 @@
 export * from './canonical';
 export * from './drawing';
 export * from './electrical-type';
-export { applyEdit, describeEdit, inverseOf, type Batch, type Edit } from './edits';
+export { applyEdit, describeEdit, inverseOf, type Edit } from './edits';
 export { EditError } from './edits/edit-rule';
 export * from './fresh-id';
 export * from './house-rules';
 export * from './land';
 export * from './model';
 export * from './natural';
-export { parseJson, parsePart, safeParsePart, safePartFromJson } from './parse';
+export { parsePart, safeParsePart } from './parse';
 export * from './part';
 export * from './pin';
 export * from './problem';

@@ -16,7 +16,7 @@ export function parsePart(text: string): Part {
   return result.value;
 }
 
-export function safePartFromJson(json: unknown, file?: string): Result<Part> {
+function safePartFromJson(json: unknown, file?: string): Result<Part> {
   if (typeof json !== 'object' || json === null || Array.isArray(json))
     return refuse(problem('part-shape', { path: 'the file', expected: 'expected one part object' }, { file }));
   const raw = json as Record<string, unknown>;

@@ -9,7 +9,6 @@ import { sortedRecord } from './sorted-record';
 export const SCHEMA_VERSION = 1;
 
 export const fieldSchema = z.object({ name: z.string().min(1), value: z.string(), drawn: z.boolean().optional() });
-export type Field = z.infer<typeof fieldSchema>;
 
 /** A unit: one drawing, bound to pins of the part. `binding` is pin id by port id. */
 export const unitSchema = z.object({

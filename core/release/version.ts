@@ -28,7 +28,7 @@ export function suggestVersion(part: Part): string {
 type Shape = Pick<Part, 'pins' | 'units' | 'drawings'>;
 
 /** True where a schematic or a board made with the old state would come out differently with the new one. */
-export const breaks = (before: Shape, after: Shape): boolean => wiring(before) !== wiring(after);
+const breaks = (before: Shape, after: Shape): boolean => wiring(before) !== wiring(after);
 
 function wiring({ pins, units, drawings }: Shape): string {
   const terminals = pins.map((p) => [p.name, p.type, Object.entries(p.pads).sort()]).sort();

@@ -1,6 +1,6 @@
 export { boundsOf, textBox, type Box } from './bounds';
 export { MARK_SHAPES, insideWidth, outsideWidth } from './marks';
 export { ADVANCE, textWidth } from './metrics';
-export { MARK_WIDTH, NAME_INSET, NAME_SIZE, NUMBER_SIZE, STEP, type Primitive, type Weight } from './picture';
+export { NAME_INSET, NAME_SIZE, STEP, type Primitive, type Weight } from './picture';
 export { drawPort, hasOverbar, numberText } from './port';
 export { drawBody, drawLabels, drawStrokes, drawUnit } from './unit';

@@ -1,5 +1,5 @@
 /** What a model describes. */
-export const DEVICES = [
+const DEVICES = [
   'opamp',
   'comparator',
   'nmos',

@@ -1,7 +1,7 @@
 import { arrangePart } from '../arrange';
 import { readText, takeProposal, terminalsIn, type Proposal, type Terminal, type TextOptions } from '../intake';
 import { familyFromName, generateLand } from '../lands';
-import { applyEdit, DEFAULT_RULES, emptyPart, sayProblem, type Edit, type Part, type Result } from '../part';
+import { applyEdit, DEFAULT_RULES, emptyPart, sayProblem, type Part, type Result } from '../part';
 
 /** The value of a result that must be good; says the problems where it is not. */
 export function good<T>(result: Result<T>): T {
@@ -21,8 +21,6 @@ export const read = (text: string, options?: TextOptions): Proposal => good(read
 export function byNumber(proposal: Proposal): Record<string, Terminal> {
   return Object.fromEntries(terminalsIn(proposal).map((t) => [t.numbers[proposal.package]!, t]));
 }
-
-export const edits = (part: Part, ...list: Edit[]): Part => list.reduce(applyEdit, part);
 
 export const AMP_TABLE = `Pin,Name,Type,Description
 1,OUT1,O,Output of amplifier 1

@@ -1,4 +1,4 @@
-import { compareTerminals, problem, type Problem } from '../../part';
+import { problem, type Problem } from '../../part';
 import { packageIn } from '../table/headings';
 import { terminalsIn, type Proposal, type Terminal } from '../proposal';
 
@@ -56,7 +56,3 @@ function count(numbers: string[], packageName: string, declared?: number): Probl
   if (found === expected || (!isGrid && found - extra === expected)) return [];
   return [problem('count-package', { package: packageName || `with ${expected} terminals`, expected, found })];
 }
-
-/** Pads in order, for anyone who shows them. */
-export const inNumberOrder = (terminals: Terminal[], packageName: string): Terminal[] =>
-  [...terminals].sort((a, b) => compareTerminals(a.numbers[packageName] ?? '', b.numbers[packageName] ?? ''));
