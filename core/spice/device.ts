@@ -1,25 +1,23 @@
 /** What a model describes. */
-const DEVICES = [
-  'opamp',
-  'comparator',
-  'nmos',
-  'pmos',
-  'npn',
-  'pnp',
-  'njf',
-  'pjf',
-  'diode',
-  'zener',
-  'resistor',
-  'capacitor',
-  'inductor',
-  'switch',
-  'logic',
-  'regulator',
-  'transformer',
-  'other',
-] as const;
-export type Device = (typeof DEVICES)[number];
+export type Device =
+  | 'opamp'
+  | 'comparator'
+  | 'nmos'
+  | 'pmos'
+  | 'npn'
+  | 'pnp'
+  | 'njf'
+  | 'pjf'
+  | 'diode'
+  | 'zener'
+  | 'resistor'
+  | 'capacitor'
+  | 'inductor'
+  | 'switch'
+  | 'logic'
+  | 'regulator'
+  | 'transformer'
+  | 'other';
 
 interface CardType {
   device: Device;

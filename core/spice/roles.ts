@@ -5,11 +5,11 @@
 const ROLES: [role: string, words: RegExp][] = [
   [
     'in-',
-    /^(in-|inn|-in|vin-|v-in|inm|in_n|in_neg|inneg|inminus|ain-|minus)$|^in(\d*)-$|(?<!non[- ]?)\binverting\b|\bnegative (signal |analog )?input\b/,
+    /^(-|in-|inn|-in|vin-|v-in|inm|in_n|in_neg|inneg|inminus|ain-|minus)$|^in(\d*)-$|(?<!non[- ]?)\binverting\b|\bnegative (signal |analog )?input\b/,
   ],
   [
     'in+',
-    /^(in\+|inp|\+in|vin\+|in_p|in_pos|inpos|inplus|ain\+|plus)$|^in(\d*)\+$|\bnon-?\s?inverting\b|\bpositive (signal |analog )?input\b/,
+    /^(\+|in\+|inp|\+in|vin\+|in_p|in_pos|inpos|inplus|ain\+|plus)$|^in(\d*)\+$|\bnon-?\s?inverting\b|\bpositive (signal |analog )?input\b/,
   ],
   [
     'supply+',
@@ -50,7 +50,8 @@ const normal = (text: string): string => text.toLowerCase().replace(/[−–]/g,
 
 /** The roles that a text can have; single letters have several (C is a cathode or a collector). */
 export function rolesOf(text: string): Set<string> {
-  const plain = normal(text);
+  // An open collector is a kind of output, no collector.
+  const plain = normal(text).replace(/open[- ](collector|drain|source|emitter)\s*/g, '');
   const found = ROLES.filter(([, words]) => words.test(plain)).map(([role]) => role);
   const out = new Set(found);
   // "inverting input" is no plain input, a "gate drive output" no gate; the more special role stands alone.

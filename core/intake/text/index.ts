@@ -30,6 +30,9 @@ const spread = (line: string): string => line.replace(/[,;|]/g, (c) => (c === '|
 
 function understand(grid: Grid, table: FoundTable, lines: string[], problems: Problem[], options: TextOptions): Result<Proposal> {
   const columns = table.columns.map((c, i) => ({ ...c, role: options.roles?.[i] ?? c.role }));
+  // A person who takes the last name or number column away is told what is missing, and nothing is read into the rest.
+  if (!['name', 'number'].every((role) => columns.some((c) => c.role === role)))
+    return refuse(problem('table-none', {}, { file: options.file }));
   const around = table.around.map((r) => lines[r.line - 1] ?? r.cells.join(' '));
   const titled = around
     .slice(0, 12)

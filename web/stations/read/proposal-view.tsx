@@ -5,6 +5,9 @@ import { PinName, TypeMark } from '../../ui/marks';
 
 interface Props {
   proposal: Proposal;
+  /** What the person chose, before the table has followed. */
+  roles: ColumnRole[] | undefined;
+  chosen: string | undefined;
   onRole: (column: number, role: ColumnRole) => void;
   onPackage: (name: string) => void;
 }
@@ -28,7 +31,9 @@ const columnWidth = (column: Column, cells: string[]): number => {
 };
 
 /** The table as it was understood: what each column is, and beside each row what became of it. */
-export function ProposalView({ proposal, onRole, onPackage }: Props) {
+export function ProposalView({ proposal, roles, chosen, onRole, onPackage }: Props) {
+  const inView = chosen ?? proposal.package;
+  const roleAt = (i: number, read: ColumnRole) => roles?.[i] ?? read;
   const table = proposal.table!;
   const scroller = useRef<HTMLDivElement>(null);
   const byLine = useMemo(() => {
@@ -62,9 +67,9 @@ export function ProposalView({ proposal, onRole, onPackage }: Props) {
           {proposal.packages.map((p) => (
             <label
               key={p.name}
-              className={`flex cursor-pointer items-center gap-1.5 rounded-md border px-2 py-0.5 ${p.name === proposal.package ? 'border-green bg-green-wash' : 'border-line bg-surface'}`}
+              className={`flex cursor-pointer items-center gap-1.5 rounded-md border px-2 py-0.5 ${p.name === inView ? 'border-green bg-green-wash' : 'border-line bg-surface'}`}
             >
-              <input type="radio" name="package" checked={p.name === proposal.package} onChange={() => onPackage(p.name)} />
+              <input type="radio" name="package" checked={p.name === inView} onChange={() => onPackage(p.name)} />
               {p.name || 'unnamed'} <span className="text-muted">{p.pinCount}</span>
             </label>
           ))}
@@ -92,9 +97,9 @@ export function ProposalView({ proposal, onRole, onPackage }: Props) {
               <div key={i} role="columnheader" className="px-1 py-1">
                 <select
                   aria-label={`Role of column ${c.heading || i + 1}`}
-                  value={c.role}
+                  value={roleAt(i, c.role)}
                   onChange={(e) => onRole(i, e.target.value as ColumnRole)}
-                  className={`w-full rounded px-1 py-0.5 text-[12px] font-semibold ${TONES[c.role] ?? 'bg-sunken'}`}
+                  className={`w-full rounded px-1 py-0.5 text-[12px] font-semibold ${TONES[roleAt(i, c.role)] ?? 'bg-sunken'}`}
                 >
                   {ROLES.map((r) => (
                     <option key={r} value={r} className="bg-surface text-ink">

@@ -167,7 +167,9 @@ export function ReadStation() {
         {proposal ? (
           <ProposalView
             proposal={proposal}
-            onRole={(i, role) => setRoles(proposal.table!.columns.map((c, k) => (k === i ? role : c.role)))}
+            roles={roles}
+            chosen={packageName}
+            onRole={(i, role) => setRoles((was) => (was ?? proposal.table!.columns.map((c) => c.role)).map((r, k) => (k === i ? role : r)))}
             onPackage={setPackageName}
           />
         ) : empty ? (

@@ -1,0 +1,140 @@
+import { expect, test } from '@playwright/test';
+import { next, openPart, openShelf, paste, startPart } from './app';
+
+test('Read: a column that was taken for another is put right, and the table follows', async ({ page }) => {
+  await startPart(page);
+  await paste(page, '#paste-box', 'Pin,Name,Alias\n1,A,ALPHA\n2,B,BETA\n3,C,GAMMA\n');
+  await page.getByLabel('Role of column Name').selectOption('alternates');
+  await page.getByLabel('Role of column Alias').selectOption('name');
+  await page.getByRole('button', { name: /Take 3 terminals/ }).click();
+  await expect(page.getByRole('gridcell', { name: 'ALPHA', exact: true })).toBeVisible();
+});
+
+test('Read: the package in view is chosen before the table is taken', async ({ page }) => {
+  await startPart(page);
+  await paste(page, '#paste-box', 'Name,SO-8,QFN-8,Type\nA,1,3,I\nB,2,-,I\nC,3,1,I\n');
+  await expect(page.getByRole('button', { name: /Take 3 terminals/ })).toBeVisible();
+  await page.getByRole('radio', { name: /QFN-8/ }).check();
+  await expect(page.getByRole('button', { name: /Take 2 terminals/ })).toBeVisible();
+});
+
+test('Read: a line of the source leads to its pin, and back', async ({ page }) => {
+  await openPart(page, 'TF7311', 'read');
+  await page.getByRole('region', { name: 'Source' }).getByText('Serial clock input').click();
+  await expect(page.getByRole('row', { selected: true })).toContainText('SCLK');
+  await page.getByRole('gridcell', { name: 'DOUT', exact: true }).click();
+  await expect(page.locator('button.bg-green-wash')).toContainText('DOUT');
+});
+
+test('Arrange: pins are sent, ordered and moved to another unit by the card', async ({ page }) => {
+  await openPart(page, 'TF3064', 'arrange');
+  await page.getByRole('gridcell', { name: /^NRST/ }).click();
+  const card = page.getByRole('region', { name: 'Selection' });
+  await card.getByRole('button', { name: 'right', exact: true }).click();
+  await expect(page.getByRole('row', { selected: true })).toContainText('A right');
+  await card.getByRole('button', { name: 'top', exact: true }).click();
+  await expect(page.getByRole('row', { selected: true })).toContainText('A top');
+  await card.getByLabel('Unit').selectOption({ label: 'unit B' });
+  await expect(page.getByRole('row', { selected: true })).toContainText('B right');
+  await card.getByLabel('Type', { exact: true }).selectOption('passive');
+  await expect(page.getByRole('row', { selected: true })).toContainText('passive');
+  for (let i = 0; i < 4; i++) await page.keyboard.press('Control+z');
+  await expect(page.getByRole('row', { selected: true })).toContainText('A left');
+});
+
+test('Arrange: planning anew is a proposal that is shown before it is taken', async ({ page }) => {
+  await openPart(page, 'TF1502', 'arrange');
+  await page.getByRole('gridcell', { name: 'HO', exact: true }).click();
+  await page.getByRole('button', { name: 'left', exact: true }).click();
+  await expect(page.getByRole('row', { selected: true })).toContainText('A left');
+  await page.getByRole('button', { name: /Plan units/ }).click();
+  const proposal = page.getByRole('region', { name: 'Proposal' });
+  await expect(proposal).toContainText('HO');
+  await expect(proposal).toContainText('you placed by hand');
+  await proposal.getByRole('button', { name: 'Show', exact: true }).click();
+  await expect(page.getByRole('row', { selected: true })).toContainText('A left');
+  await proposal.getByRole('button', { name: /Take/ }).click();
+  await expect(page.getByRole('row', { selected: true })).toContainText('A right');
+});
+
+test('Arrange: a unit is renamed and resized', async ({ page }) => {
+  await openPart(page, 'TF5501', 'arrange');
+  await page.getByRole('button', { name: /^A / }).click();
+  const card = page.getByRole('region', { name: 'Unit' });
+  await card.getByLabel('Title').fill('LDO');
+  await card.getByLabel('Width, steps').fill('15');
+  await page.keyboard.press('Enter');
+  await expect(card.getByLabel('Width, steps')).toHaveValue('16');
+  await expect(page.locator('svg.drawing')).toContainText('LDO');
+});
+
+test('Join: a node is tied by hand, and taken pins are not offered again', async ({ page }) => {
+  await openPart(page, 'TF5501', 'join');
+  const nodes = page.getByRole('region', { name: 'Model nodes' });
+  const first = nodes.getByLabel('Tied to').first();
+  await expect(first.locator('option')).toHaveText(['not tied', 'EN', 'ground', 'open, 1 Gohm']);
+  await first.selectOption('');
+  await expect(next(page)).toContainText('1 suggested tie');
+  await expect(page.getByRole('region', { name: 'Suggested ties' })).toContainText('EN → 1');
+  await expect(page.getByRole('region', { name: 'Suggested ties' })).toContainText('“enable”');
+  await first.selectOption('ground');
+  await expect(page.getByRole('region', { name: 'Suggested ties' })).toHaveCount(0);
+});
+
+test('Join: a loose thread is found by one key and tied', async ({ page }) => {
+  await openPart(page, 'TF7311', 'join');
+  await page.getByRole('gridcell', { name: 'DIN', exact: true }).click();
+  await page.getByRole('row', { selected: true }).getByRole('gridcell').nth(2).dblclick();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('99');
+  await page.keyboard.press('Enter');
+  await expect(next(page)).toContainText('loose');
+  await page.keyboard.press('Alt+n');
+  await expect(page.getByRole('row', { selected: true })).toContainText('DIN');
+  await page.getByRole('region', { name: 'Pads without a pin' }).getByRole('button', { name: '15', exact: true }).click();
+  await expect(page.getByRole('link', { name: /Join/ })).toContainText('20/20 pads');
+});
+
+test('Prove: findings are mended by a key, waived with a reason, and lead to their place', async ({ page }) => {
+  await openPart(page, 'TF2204-X', 'prove');
+  const title = page.getByRole('heading', { level: 1 });
+  const count = async () => Number((await title.textContent())!.split(' ')[0]);
+  const before = await count();
+  await page.getByText('Reference Q is unusual').click();
+  await page.keyboard.press('1');
+  await expect.poll(count).toBe(before - 1);
+  await page.getByText('No datasheet is named.').click();
+  await page.keyboard.press('w');
+  await page.getByLabel('It may stand because').fill('none is published');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Waived' })).toContainText('none is published');
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByText('No datasheet is named.')).toBeVisible();
+  await page.getByText('IO0 and I00 look alike').click();
+  await page.getByRole('listitem').filter({ hasText: 'IO0 and I00' }).getByRole('button', { name: /Show/ }).click();
+  await expect(page).toHaveURL(/\/read$/);
+  await expect(page.getByRole('row', { selected: true })).toContainText('I00');
+});
+
+test('House rules: a severity turned off is no finding, and a new pin length is planned', async ({ page }) => {
+  await openShelf(page);
+  await page.getByRole('link', { name: 'House rules' }).click();
+  await page.getByLabel('Pin length, steps').fill('4');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Severity of doubt-open').selectOption('off');
+  await page.getByLabel('Pin pitch, steps').fill('99');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('status')).toContainText('Give a number from 1 to 4');
+  await openPart(page, 'TF7311', 'arrange');
+  await expect(page.getByRole('link', { name: /Prove/ })).toContainText('proven');
+  const length = () =>
+    page
+      .locator('[data-port] line')
+      .first()
+      .evaluate((l) => Math.abs(Number(l.getAttribute('x1')) - Number(l.getAttribute('x2'))));
+  expect(await length()).toBe(200);
+  await page.getByRole('button', { name: /Tidy A/ }).click();
+  await page.getByRole('region', { name: 'Proposal' }).waitFor();
+  await page.getByRole('button', { name: /Plan units/ }).click();
+  await expect(page.getByRole('region', { name: 'Proposal' })).toBeVisible();
+});
