@@ -5,30 +5,14 @@ import { join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { build } from 'vite';
+import { nodeBuild } from './node-build.mjs';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const cliOnly = process.argv.includes('--cli');
 
-const node = (entry, outDir, name) =>
-  build({
-    root,
-    configFile: false,
-    logLevel: 'warn',
-    publicDir: false,
-    build: {
-      ssr: entry,
-      outDir,
-      emptyOutDir: true,
-      target: 'node20',
-      minify: true,
-      rollupOptions: { output: { entryFileNames: name, codeSplitting: false } },
-    },
-    ssr: { noExternal: true, target: 'node' },
-  });
-
-await node(join(root, 'cli/main.ts'), join(root, 'dist/cli'), 'green-kite.mjs');
+await nodeBuild('cli/main.ts', 'dist/cli', 'green-kite.mjs', { minify: true });
 if (!cliOnly) {
-  await node(join(root, 'server/main.ts'), join(root, 'dist/server'), 'server.mjs');
+  await nodeBuild('server/main.ts', 'dist/server', 'server.mjs', { minify: true });
   await build({ root: join(root, 'web'), configFile: join(root, 'vite.config.ts'), logLevel: 'warn' });
   const out = join(root, 'dist/web');
   const files = walk(out).map((f) => relative(out, f).split('\\').join('/'));

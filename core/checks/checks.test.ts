@@ -195,7 +195,7 @@ describe('the registry', () => {
       expect(r.title).not.toMatch(/\.$/);
     }
   });
-  it('has rules in every family', () => expect(new Set(RULES.map((r) => r.family))).toEqual(new Set(FAMILIES)));
+  it('has rules in every family', () => expect(new Set(RULES.map((r) => r.family))).toEqual(new Set(Object.keys(FAMILIES))));
 });
 
 describe('severities', () => {

@@ -32,12 +32,23 @@ export interface Finding extends RawFinding {
   mends: Mend[];
 }
 
-export const FAMILIES = ['identity', 'pins', 'types', 'doubts', 'units', 'pads', 'nodes', 'waivers'] as const;
+/** Families of rules with their titles, in the order that findings are shown. */
+export const FAMILIES = {
+  identity: 'Identity',
+  pins: 'Pins',
+  types: 'Electrical types',
+  doubts: 'Doubts',
+  units: 'Units',
+  pads: 'Pads',
+  nodes: 'Model nodes',
+  waivers: 'Waivers',
+} as const;
+export type FamilyId = keyof typeof FAMILIES;
 
 /** One rule as a plain object. `find` looks at the whole part and gives what is wrong. */
 export interface Rule {
   id: string;
-  family: (typeof FAMILIES)[number];
+  family: FamilyId;
   severity: Severity;
   title: string;
   why: string;

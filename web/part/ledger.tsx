@@ -1,18 +1,19 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useLocation } from 'react-router';
-import { freshId, type Pin } from '../../core/part';
-import { useCommands } from '../commands/registry';
+import type { Pin } from '../../core/part';
 import { useAct, useStore } from '../store';
 import { edited } from '../store/part-slice';
 import { selectDoubts, selectPackageId, selectPart, selectSelectedSet, selectSelection } from '../store/selectors';
-import { groupFolded, ledgerResized, selected } from '../store/view-slice';
+import { groupFolded, selected } from '../store/view-slice';
 import { Button } from '../ui/button';
 import { say } from '../ui/toasts';
 import { cellEdits, cellText, COLUMNS, type ColumnId } from './ledger-columns';
 import { LedgerCellEditor } from './ledger-editor';
 import { GroupRow, PinRow } from './ledger-row';
+import { Resizer } from './ledger-resizer';
 import { ledgerRows, type Sort } from './ledger-rows';
+import { useLedgerCommands } from './use-ledger-commands';
 
 const ROW = 24;
 
@@ -130,75 +131,7 @@ export function Ledger() {
     }
   };
 
-  const fillDown = () => {
-    const column = columns[cursor.column];
-    const chosen = rows.flatMap((r) => (r.kind === 'pin' && selectedSet.has(r.pin.id) ? [r.pin] : []));
-    if (!column?.editable || chosen.length < 2) return;
-    put(
-      column.id,
-      chosen.slice(1).map((pin) => ({ pin, text: cellText(column.id, chosen[0]!, packageId) })),
-    );
-  };
-
-  const addPin = () => {
-    const id = freshId('p', new Set(part.pins.map((p) => p.id)));
-    const group = part.pins.find((p) => p.id === focus)?.group;
-    act(
-      edited({
-        kind: 'addPins',
-        pins: [{ id, name: '', type: 'unspecified', pads: {}, doubts: [], ...(group ? { group } : {}) }],
-        ...(focus ? { after: focus } : {}),
-      }),
-    );
-    act(selected([id]));
-  };
-  const removePins = () => {
-    act(edited({ kind: 'removePins', pins: selection }));
-    act(say(`Removed ${selection.length} ${selection.length === 1 ? 'pin' : 'pins'}. Ctrl+Z brings them back.`));
-    act(selected([]));
-  };
-
-  useCommands([
-    {
-      id: 'filter',
-      title: 'Filter the ledger',
-      key: 'Ctrl+F',
-      group: 'Ledger',
-      run: () => document.getElementById('ledger-filter')?.focus(),
-    },
-    { id: 'ledger', title: 'Go to the ledger', key: 'Alt+L', group: 'Ledger', run: () => scroller.current?.focus() },
-    {
-      id: 'fill-down',
-      title: 'Fill the column down the selection',
-      key: 'Ctrl+D',
-      group: 'Ledger',
-      can: () => selection.length > 1,
-      run: fillDown,
-    },
-    { id: 'add-pin', title: 'Add a pin', key: 'Alt+A', group: 'Ledger', can: () => !readOnly, run: addPin },
-    {
-      id: 'remove-pins',
-      title: 'Remove the selected pins',
-      key: 'Alt+Del',
-      group: 'Ledger',
-      can: () => selection.length > 0 && !readOnly,
-      run: removePins,
-    },
-    {
-      id: 'bundle',
-      title: 'Bundle the selected pins into one',
-      group: 'Ledger',
-      can: () => selection.length > 1 && !readOnly,
-      run: () => act(edited({ kind: 'bundlePins', pins: selection })),
-    },
-    {
-      id: 'split',
-      title: 'Split the bundle',
-      group: 'Ledger',
-      can: () => selection.length === 1 && !readOnly,
-      run: () => act(edited({ kind: 'splitPin', pin: selection[0]! })),
-    },
-  ]);
+  const { addPin } = useLedgerCommands({ column: columns[cursor.column], rows, put, focusGrid: () => scroller.current?.focus() });
 
   const onKeyDown = (e: React.KeyboardEvent) => {
     if (editing || e.altKey) return;
@@ -358,33 +291,5 @@ export function Ledger() {
       ) : null}
       <Resizer />
     </aside>
-  );
-}
-
-function Resizer() {
-  const act = useAct();
-  const width = useStore((s) => s.view.ledgerWidth);
-  return (
-    // A separator that can be focused and moved is a control of its own in WAI-ARIA 1.2.
-    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
-    <div
-      role="separator"
-      aria-orientation="vertical"
-      aria-label="Width of the ledger"
-      aria-valuenow={width}
-      aria-valuemin={260}
-      aria-valuemax={720}
-
-      tabIndex={0}
-      onKeyDown={(e) => {
-        if (e.key === 'ArrowLeft') act(ledgerResized(width - 16));
-        if (e.key === 'ArrowRight') act(ledgerResized(width + 16));
-      }}
-      onPointerDown={(e) => e.currentTarget.setPointerCapture(e.pointerId)}
-      onPointerMove={(e) => {
-        if (e.currentTarget.hasPointerCapture(e.pointerId)) act(ledgerResized(e.clientX));
-      }}
-      className="absolute inset-y-0 -right-1 z-20 w-2 cursor-col-resize hover:bg-green/30"
-    />
   );
 }

@@ -17,23 +17,23 @@ export const moveToUnit: EditRule<MoveToUnit> = {
   apply(part, { unit: unitId, places, length }) {
     if (!part.units.some((u) => u.id === unitId)) throw new EditError(`there is no unit ${unitId}`);
     const free = ownDrawing(unplace(part, new Set(places.map((p) => p.pin))), unitId);
-    return places.reduce((p, place) => addPort(p, unitId, place, length), free);
+    return places.reduce((p, spot) => addPort(p, unitId, spot, length), free);
   },
   describe: ({ places }) => `draw ${plural(places.length, 'pin')} in a unit`,
 };
 
-function addPort(part: Part, unitId: string, place: MoveToUnit['places'][number], length: number): Part {
+function addPort(part: Part, unitId: string, spot: MoveToUnit['places'][number], length: number): Part {
   const unit = part.units.find((u) => u.id === unitId)!;
   const drawing = part.drawings.find((d) => d.id === unit.drawing)!;
   const port: Port = {
     id: freshId('t', new Set(drawing.ports.map((p) => p.id))),
-    side: place.side,
-    at: place.at,
+    side: spot.side,
+    at: spot.at,
     length: drawing.ports[0]?.length ?? length,
   };
   return {
     ...part,
     drawings: part.drawings.map((d) => (d === drawing ? { ...d, ports: [...d.ports, port] } : d)),
-    units: part.units.map((u) => (u === unit ? { ...u, binding: { ...u.binding, [port.id]: place.pin } } : u)),
+    units: part.units.map((u) => (u === unit ? { ...u, binding: { ...u.binding, [port.id]: spot.pin } } : u)),
   };
 }

@@ -1,7 +1,6 @@
 import { useState } from 'react';
-import { sayProblem, type Package } from '../../../core/part';
+import { applyEdit, padsIn, sayProblem, type Edit, type Package } from '../../../core/part';
 import { familyFromName, generateLand, joinExposedPad, type Family } from '../../../core/lands';
-import { applyEdit, type Edit } from '../../../core/part';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectPart } from '../../store/selectors';
@@ -69,12 +68,13 @@ export function LandForm({ pkg, onDone }: { pkg: Package | undefined; onDone: ()
     if (read.ok) setFamily(read.value.family);
     setMessage(text.trim() === '' || read.ok ? null : sayProblem(read.problems[0]!));
   };
-  const put = (id: string, next: Package, isNew: boolean) => {
+  const put = (id: string, next: Package, added: boolean) => {
     const set: Edit = { kind: 'setPackage', package: next };
-    const edits: Edit[] = [set];
-    // A second package of the same pinout starts with the same numbers, to be compared and changed.
-    if (isNew && part.packages.length === 0) edits.push({ kind: 'joinPads', package: id, joins: [] });
-    const exposed = joinExposedPad(applyEdit(part, set), id);
+    const known = new Set(next.land.pads.map((p) => p.number));
+    // Another package of the same pinout starts with the numbers of the one in view, to be compared and changed.
+    const numbered = added && pkg ? part.pins.map((p) => ({ pin: p.id, pads: padsIn(p, pkg.id).filter((n) => known.has(n)) })) : [];
+    const edits: Edit[] = [set, { kind: 'joinPads', package: id, joins: numbered.filter((j) => j.pads.length > 0) }];
+    const exposed = joinExposedPad(edits.reduce(applyEdit, part), id);
     act(edited({ kind: 'batch', title: `land of ${next.name}`, edits: exposed ? [...edits, exposed] : edits }));
     act(packageChosen(id));
     onDone();

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { RULES, waiverEdit, whereText, type Finding } from '../../../core/checks';
+import { FAMILIES, RULES, waiverEdit, whereText, type FamilyId, type Finding } from '../../../core/checks';
 import type { Severity } from '../../../core/part';
 import { useCommands } from '../../commands/registry';
 import { useAct, useStore } from '../../store';
@@ -11,16 +11,6 @@ import { Button } from '../../ui/button';
 import { Empty } from '../../ui/card';
 import { FindingRow } from './finding-row';
 
-const FAMILY_WORDS: Record<string, string> = {
-  identity: 'Identity',
-  pins: 'Pins',
-  types: 'Electrical types',
-  doubts: 'Doubts',
-  units: 'Units',
-  pads: 'Pads',
-  nodes: 'Model nodes',
-  waivers: 'Waivers',
-};
 /** The station where a family of findings is mended by hand. */
 const STATION_OF: Record<string, string> = {
   pins: 'read',
@@ -140,9 +130,9 @@ export function ProveStation() {
         </p>
       </header>
       {groups.map(({ family, findings }) => (
-        <section key={family} aria-label={FAMILY_WORDS[family]} className="mb-4">
+        <section key={family} aria-label={FAMILIES[family]} className="mb-4">
           <h2 className="mb-1 font-semibold">
-            {FAMILY_WORDS[family]} <span className="font-normal text-muted">{findings.length}</span>
+            {FAMILIES[family]} <span className="font-normal text-muted">{findings.length}</span>
           </h2>
           <ul className="overflow-hidden rounded-lg border border-line bg-surface">
             {findings.map((f) => (
@@ -190,8 +180,8 @@ export function ProveStation() {
   );
 }
 
-function byFamily(findings: readonly Finding[]): { family: string; findings: Finding[] }[] {
-  const groups = new Map<string, Finding[]>();
+function byFamily(findings: readonly Finding[]): { family: FamilyId; findings: Finding[] }[] {
+  const groups = new Map<FamilyId, Finding[]>();
   for (const f of findings) {
     const family = familyOf.get(f.rule) ?? 'identity';
     groups.set(family, [...(groups.get(family) ?? []), f]);
