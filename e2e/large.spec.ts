@@ -25,7 +25,7 @@ test('the 484-ball part pans, zooms, selects and moves without drawing untouched
   for (let i = 0; i < 5; i++) await page.mouse.wheel(0, 20);
   expect(await touched(page)).toBe(0);
 
-  const pin = page.locator('[data-unit] [data-pin]').first();
+  const pin = page.locator('[data-unit="u3"] [data-pin]').first();
   await pin.click();
   await expect(page.locator('footer')).toContainText('selected');
   await page.waitForTimeout(200);

@@ -73,7 +73,8 @@ export function ReadStation() {
   }, [source, roles, packageName]);
 
   const take = async () => {
-    if (!proposal || !source) return;
+    // What is shown must be what is taken: not while a changed column is still being followed.
+    if (!proposal || !source || busy) return;
     const digest = await keepSource(source.name, source.text);
     const titled = fromTitle(part, source.text);
     const edits = [
@@ -115,7 +116,7 @@ export function ReadStation() {
       title: 'Take the table as read',
       key: 'Alt+Enter',
       group: 'Read',
-      can: () => proposal !== null && !readOnly,
+      can: () => proposal !== null && busy === null && !readOnly,
       run: () => void take(),
     },
     {
@@ -141,7 +142,7 @@ export function ReadStation() {
             <span className="rounded-md border border-green bg-surface px-2.5 py-1">
               <strong>{source.name}</strong> <span className="text-muted">{terminalsIn(proposal).length} terminals</span>
             </span>
-            <Button tone="main" keyName="Alt+Enter" disabled={readOnly} onClick={() => void take()}>
+            <Button tone="main" keyName="Alt+Enter" disabled={readOnly || busy !== null} onClick={() => void take()}>
               Take {terminalsIn(proposal).length} terminals
             </Button>
             <Button onClick={() => setSource(undefined)}>Leave it</Button>
