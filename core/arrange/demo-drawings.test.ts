@@ -47,7 +47,11 @@ it('the bridge converter', () =>
 it('the regulator', () => expect(sketch(part('TF5501'), 'A')).toEqual(['IN | OUT', '|', 'EN |', '|', 'NR |', '|', 'GND |', '|']));
 
 it('the heater driver', () =>
-  expect(sketch(part('TF1502'), 'A').filter((row) => row !== '|').map((row) => row.split(' ')[0])).toEqual(expect.arrayContaining(['VDD', 'IN', 'DIS', 'BOOT', 'GND'])));
+  expect(
+    sketch(part('TF1502'), 'A')
+      .filter((row) => row !== '|')
+      .map((row) => row.split(' ')[0]),
+  ).toEqual(expect.arrayContaining(['VDD', 'IN', 'DIS', 'BOOT', 'GND'])));
 
 it('a channel of the isolator', () => expect(sketch(part('TF6120'), 'A')).toEqual(['IN1 | OUT1', '|']));
 
@@ -58,17 +62,20 @@ it('the connector, odd and even contacts in their order', () => {
   for (const name of ['TETHER+', 'TETHER-', 'TENSION+', 'EXC-', 'REEL_A', 'SHIELD']) expect(names).toContain(name);
 });
 
-it.each(['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H', 'I', 'J', 'K', 'L'])('unit %s of the vision array keeps its pairs beside each other', (label) => {
-  const p = part('TF8484');
-  const unit = p.units.find((u) => u.label === label)!;
-  const ports = p.drawings.find((d) => d.id === unit.drawing)!.ports;
-  const place = new Map(ports.map((q) => [p.pins.find((x) => x.id === unit.binding[q.id])!.name, q]));
-  for (const [name, positive] of place) {
-    if (!/_L\d+P$/.test(name)) continue;
-    const negative = place.get(name.replace(/P$/, 'N'));
-    if (negative) expect([negative.side, positive.at - negative.at]).toEqual([positive.side, 1]);
-  }
-});
+it.each(['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H', 'I', 'J', 'K', 'L'])(
+  'unit %s of the vision array keeps its pairs beside each other',
+  (label) => {
+    const p = part('TF8484');
+    const unit = p.units.find((u) => u.label === label)!;
+    const ports = p.drawings.find((d) => d.id === unit.drawing)!.ports;
+    const place = new Map(ports.map((q) => [p.pins.find((x) => x.id === unit.binding[q.id])!.name, q]));
+    for (const [name, positive] of place) {
+      if (!/_L\d+P$/.test(name)) continue;
+      const negative = place.get(name.replace(/P$/, 'N'));
+      if (negative) expect([negative.side, positive.at - negative.at]).toEqual([positive.side, 1]);
+    }
+  },
+);
 
 it('no unit of the vision array is taller than a sheet takes', () => {
   for (const d of part('TF8484').drawings) expect(d.body.height).toBeLessThanOrEqual(60);

@@ -33,6 +33,7 @@ const MESSAGES = {
   'input-binary': 'This is not text. Save the pin table as CSV or paste it.',
   'input-format': '{format} files are not read yet. Save the pin table as CSV or paste its text.',
   'table-none': 'No pin table was found. A table needs a column of pin numbers and one of names.',
+  'table-large': 'It names over {limit} terminals, more than any package has. Check the ranges in the number column.',
   'package-unknown': 'There is no package "{name}" in it. It has {known}.',
   'row-quote': 'A quoted cell is never closed. Add the closing quote.',
   'row-skipped': 'Row "{text}" was left out: {why}.',

@@ -28,12 +28,20 @@ interface Entry {
   activeLow: string;
 }
 
+/** More terminals than any package has; a table with more has a slip in its ranges, and reading on would only cost time. */
+export const MOST_TERMINALS = 60_000;
+
 /** Reads the rows of a pin table to terminals. `taken` gets the lines that became terminals. */
 export function readRows(rows: readonly GridRow[], context: Context, taken: Set<number>): Terminal[] {
   const entries = gather(rows, context, taken);
   const names = new Set(entries.map((e) => e.name));
   const notes: Notes = { marks: context.marks, vectors: findVectors(entries.map((e) => e.name)) };
-  return entries.flatMap((entry) => terminalsOf(entry, notes, names, context));
+  const terminals: Terminal[] = [];
+  for (const entry of entries) {
+    for (const terminal of terminalsOf(entry, notes, names, context)) terminals.push(terminal);
+    if (terminals.length > MOST_TERMINALS) break;
+  }
+  return terminals;
 }
 
 /** First pass: group headings, repeated headers and continuation lines are told apart from rows. */

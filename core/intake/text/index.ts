@@ -6,7 +6,7 @@ import type { Proposal, TableView, Terminal, TextOptions } from '../proposal';
 import { findTable, type FoundTable } from '../table/find-table';
 import type { Grid } from '../table/grid';
 import { packageIn } from '../table/headings';
-import { readRows } from '../table/rows';
+import { MOST_TERMINALS, readRows } from '../table/rows';
 import { cleanText } from './clean';
 import { toGrid } from './layout';
 
@@ -47,6 +47,7 @@ function understand(grid: Grid, table: FoundTable, lines: string[], problems: Pr
   const taken = new Set<number>();
   const context = { columns, legend: readLegend(around), marks: footnoteMarks(lines), file: options.file, problems };
   const terminals = readRows(table.rows, context, taken);
+  if (terminals.length > MOST_TERMINALS) return refuse(problem('table-large', { limit: MOST_TERMINALS }, { file: options.file }));
   if (terminals.length === 0) return refuse(problem('table-none', {}, { file: options.file }));
   const names = [...new Set(numberColumns.map((c) => c.packageName))];
   const packages = names
