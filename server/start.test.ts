@@ -7,7 +7,8 @@ const running: ChildProcess[] = [];
 const holding: Server[] = [];
 
 beforeAll(() => {
-  if (spawnSync('node', ['bin/stale', 'dist/server/server.mjs', 'server'], { cwd: root }).status === 0) execFileSync('node', ['tools/build.mjs'], { cwd: root });
+  if (spawnSync('node', ['bin/stale', 'dist/server/server.mjs', 'server'], { cwd: root }).status === 0)
+    execFileSync('node', ['tools/build.mjs'], { cwd: root });
 }, 120_000);
 afterAll(() => {
   for (const child of running) child.kill();
@@ -43,7 +44,10 @@ it('takes the next port where one is taken', async () => {
 
 it('listens on this machine only unless told otherwise', async () => {
   await start('--port', '4731');
-  const listening = spawnSync('node', ['-e', `require('node:net').connect(4731, '::1').on('connect', () => process.exit(0)).on('error', () => process.exit(7))`]);
+  const listening = spawnSync('node', [
+    '-e',
+    `require('node:net').connect(4731, '::1').on('connect', () => process.exit(0)).on('error', () => process.exit(7))`,
+  ]);
   expect(listening.status).toBe(7);
 });
 

@@ -56,7 +56,7 @@ export function PinName({ name, activeLow }: { name: string; activeLow: boolean 
   const marked = /^[/!~\\]|[#*]$|_N$|_B$|^n[A-Z]/.test(name);
   return (
     <span className="font-mono">
-      <span className={activeLow && !marked ? 'border-t border-current' : ''}>{name || '(no name)'}</span>
+      <span className={activeLow && !marked ? 'overline decoration-1' : ''}>{name || '(no name)'}</span>
       {activeLow ? <span className="sr-only"> active low</span> : null}
     </span>
   );

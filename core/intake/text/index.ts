@@ -8,7 +8,7 @@ import type { Grid } from '../table/grid';
 import { packageIn } from '../table/headings';
 import { MOST_TERMINALS, readRows } from '../table/rows';
 import { cleanText } from './clean';
-import { toGrid } from './layout';
+import { alignedGrid, toGrid } from './layout';
 
 /**
  * Reads a pin table from text: comma, semicolon or tab separated, between bars, or aligned with blanks.
@@ -18,15 +18,12 @@ export function readText(text: string, options: TextOptions = {}): Result<Propos
   const clean = cleanText(text, options.file);
   if (!clean.ok) return clean;
   const { lines, problems } = clean.value;
-  const grids = [toGrid(lines, problems, options.file), ...(hasGaps(lines) ? [toGrid(lines.map(spread), [], options.file)] : [])];
+  // A comma in every description can look like a delimiter: where the cells give no table, the blanks may.
+  const grids = [toGrid(lines, problems, options.file), alignedGrid(lines)];
   const found = grids.map((grid) => ({ grid, table: findTable(grid) })).find((g) => g.table !== undefined);
   if (!found?.table) return refuse(problem('table-none', {}, { file: options.file }));
   return understand(found.grid, found.table, lines, problems, options);
 }
-
-/** Prose with commas above an aligned table can look like CSV; blanks in runs say that a second look is due. */
-const hasGaps = (lines: string[]): boolean => lines.filter((l) => / {2,}/.test(l.trim())).length > lines.length / 3;
-const spread = (line: string): string => line.replace(/[,;|]/g, (c) => (c === '|' ? ' ' : c));
 
 function understand(grid: Grid, table: FoundTable, lines: string[], problems: Problem[], options: TextOptions): Result<Proposal> {
   const columns = table.columns.map((c, i) => ({ ...c, role: options.roles?.[i] ?? c.role }));

@@ -13,10 +13,13 @@ const DELIMITERS: { layout: Layout; delimiter: string }[] = [
 /** Splits lines into cells. Which delimiter is used is decided by how evenly the lines have it. */
 export function toGrid(lines: string[], problems: Problem[], file?: string): Grid {
   const best = DELIMITERS.map((d) => ({ ...d, score: evenness(lines, d.delimiter) })).sort((a, b) => b.score - a.score)[0]!;
-  if (best.score < 0.5) return { layout: 'aligned', rows: lines.map((text, i) => alignedRow(text, i + 1)) };
+  if (best.score < 0.5) return alignedGrid(lines);
   if (best.layout === 'pipe') return { layout: 'pipe', rows: lines.map(pipeRow) };
   return { layout: best.layout, rows: delimited(lines, best.delimiter, problems, file) };
 }
+
+/** Lines as cells by their runs of blanks, whatever commas stand in them. */
+export const alignedGrid = (lines: string[]): Grid => ({ layout: 'aligned', rows: lines.map((text, i) => alignedRow(text, i + 1)) });
 
 /**
  * The share of filled lines that have the delimiter as often as the most usual line does (or, for commas in prose,

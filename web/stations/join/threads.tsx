@@ -68,7 +68,7 @@ export function Threads({ part, pkg, chosen, binding, group, offers }: Props) {
   return (
     <div
       ref={frame}
-      className="relative grid h-full grid-cols-[minmax(260px,1.25fr)_150px_minmax(190px,0.9fr)] gap-x-14 overflow-hidden px-4"
+      className="relative grid h-full grid-cols-[minmax(170px,1.25fr)_minmax(104px,150px)_minmax(140px,0.9fr)] gap-x-8 xl:gap-x-14 overflow-hidden px-4"
     >
       <svg className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden="true">
         {paths.map(({ thread, d }) => {
