@@ -238,7 +238,7 @@ export const DEMO: Record<string, DemoPart> = {
                     k === 1
                       ? { ...p, at: d.ports[1]!.at, side: d.ports[1]!.side }
                       : k === 3
-                        ? { ...p, at: 40 }
+                        ? { ...p, at: 9 }
                         : k === 4
                           ? { ...p, marks: ['open-drain' as const] }
                           : p,

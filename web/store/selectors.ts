@@ -105,3 +105,17 @@ export const selectTail = createSelector(
     };
   },
 );
+
+const NEXT: Record<string, string> = {
+  read: 'Next: settle the doubts. Alt+1',
+  arrange: 'Next: arrange the pins. Alt+2',
+  join: 'Next: join the pads. Alt+3',
+  prove: 'Next: settle the findings. Alt+4',
+  release: 'Next: release the part. Alt+5',
+};
+
+/** What is to be done when a station has nothing left: the first of the others that is not done. */
+export const selectNext = createSelector(
+  [selectTail],
+  (tail) => NEXT[Object.keys(tail).find((s) => tail[s]!.done < 1) ?? ''] ?? 'Nothing is left to do',
+);

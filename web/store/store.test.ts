@@ -4,7 +4,7 @@ import { checkPart } from '../../core/checks';
 import { makeRelease } from '../../core/release';
 import { closed, edited, lockLost, opened, partReducer, redone, saveDone, saveFailed, undone, type PartState } from './part-slice';
 import { stateOf, summarize } from './records';
-import { selectDoubts, selectNodes, selectPackageId, selectPadJoined, selectPlaces, selectTail } from './selectors';
+import { selectDoubts, selectNext, selectNodes, selectPackageId, selectPadJoined, selectPlaces, selectTail } from './selectors';
 import { groupFolded, ledgerResized, selected, viewReducer, viewReset } from './view-slice';
 import { sayStorageError } from './db';
 
@@ -131,4 +131,19 @@ describe('the view', () => {
   });
   it('forgets the selection of another part', () =>
     expect(viewReducer(viewReducer(start, selected(['p1'])), viewReset()).selection).toEqual([]));
+});
+
+describe('what comes next', () => {
+  it.each<[string, typeof part, RegExp]>([
+    ['of a part with nothing', { ...part, pins: [], units: [], packages: [] }, /Alt\+1/],
+    [
+      'of a part with a doubt',
+      { ...part, pins: part.pins.map((p) => ({ ...p, doubts: [{ field: 'type' as const, reason: 'x' }] })) },
+      /settle the doubts/,
+    ],
+    ['of pins that are not drawn', { ...part, units: [] }, /arrange the pins/],
+    ['of a part without a land', { ...part, packages: [{ ...part.packages[0]!, land: { pads: [] } }] }, /join the pads/],
+    ['of a part with a finding', { ...part, maker: '' }, /settle the findings/],
+    ['of a part in order', part, /release the part/],
+  ])('%s', (_what, p, says) => expect(selectNext(root(p))).toMatch(says));
 });

@@ -16,7 +16,7 @@ import type { Drawing, Side } from '../../../core/part';
 import { useCommands } from '../../commands/registry';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
-import { selectPart, selectPlaces, selectSelection } from '../../store/selectors';
+import { selectNext, selectPart, selectPlaces, selectSelection } from '../../store/selectors';
 import { nextSet, selected, unitChosen } from '../../store/view-slice';
 import { Button } from '../../ui/button';
 import { Card, Empty } from '../../ui/card';
@@ -43,6 +43,7 @@ export function ArrangeStation() {
   const part = useStore(selectPart);
   const selection = useStore(selectSelection);
   const places = useStore(selectPlaces);
+  const onward = useStore(selectNext);
   const rules = useStore((s) => s.view.rules);
   const readOnly = useStore((s) => s.part.readOnly);
   const chosen = useStore((s) => s.view.unit);
@@ -75,12 +76,12 @@ export function ArrangeStation() {
             : undrawn.length > 0
               ? `Next: ${undrawn.length} ${undrawn.length === 1 ? 'pin is' : 'pins are'} not drawn`
               : part.pins.length > 0
-                ? 'Next: join the pads. Alt+3'
+                ? onward
                 : '',
         note: '',
       }),
     );
-  }, [act, part.pins.length, part.units.length, undrawn.length]);
+  }, [act, part.pins.length, part.units.length, undrawn.length, onward]);
 
   const plan = async () => {
     const edit = await core.arrange(part, rules);

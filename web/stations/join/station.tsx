@@ -5,7 +5,7 @@ import { bindingUnits, proposeTies, tieEdit, type SpiceModel } from '../../../co
 import { useCommands } from '../../commands/registry';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
-import { selectPackageId, selectPart, selectPinById, selectSelection } from '../../store/selectors';
+import { selectNext, selectPackageId, selectPart, selectPinById, selectSelection } from '../../store/selectors';
 import { nextSet, packageChosen, selected } from '../../store/view-slice';
 import { Button } from '../../ui/button';
 import { Card, Empty } from '../../ui/card';
@@ -24,6 +24,7 @@ export function JoinStation() {
   const part = useStore(selectPart);
   const packageId = useStore(selectPackageId);
   const pins = useStore(selectPinById);
+  const onward = useStore(selectNext);
   const selection = useStore(selectSelection);
   const readOnly = useStore((s) => s.part.readOnly);
   const [open, setOpen] = useState<'land' | 'model' | null>(null);
@@ -62,12 +63,12 @@ export function JoinStation() {
             ? `Next: ${offers.length} suggested ${offers.length === 1 ? 'tie' : 'ties'} to look at`
             : untied > 0
               ? `Next: ${untied} ${untied === 1 ? 'node is' : 'nodes are'} not tied`
-              : 'Next: prove the part. Alt+4';
+              : onward;
     const note = pkg
       ? `${(pkg.land.pads.length - (met?.padsWithoutPin.length ?? 0)).toString()} of ${pkg.land.pads.length} pads joined${chosen ? `, ${chosen.nodes.length * bindings.length - untied} of ${chosen.nodes.length * bindings.length} nodes tied` : ''}`
       : '';
     act(nextSet({ next, note }));
-  }, [act, pkg, met, loose.length, offers.length, untied, chosen, bindings.length]);
+  }, [act, pkg, met, loose.length, offers.length, untied, chosen, bindings.length, onward]);
 
   const nextLoose = () => {
     const at = loose.indexOf(selection.at(-1) ?? '');

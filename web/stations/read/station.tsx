@@ -6,7 +6,7 @@ import { useCommands } from '../../commands/registry';
 import { useAct, useStore } from '../../store';
 import { keepSource } from '../../store/library';
 import { edited } from '../../store/part-slice';
-import { selectDoubts, selectPart } from '../../store/selectors';
+import { selectDoubts, selectNext, selectPart } from '../../store/selectors';
 import { nextSet, packageChosen } from '../../store/view-slice';
 import { Button } from '../../ui/button';
 import { Drop } from '../../ui/drop';
@@ -28,6 +28,7 @@ export function ReadStation() {
   const id = useStore((s) => s.part.id)!;
   const readOnly = useStore((s) => s.part.readOnly);
   const doubts = useStore(selectDoubts);
+  const onward = useStore(selectNext);
   const [source, setSourceState] = useState(drafts.get(id));
   const [pasting, setPasting] = useState(false);
   const [roles, setRoles] = useState<ColumnRole[] | undefined>();
@@ -106,9 +107,9 @@ export function ReadStation() {
         ? 'Next: paste or drop a pin table'
         : doubts.length > 0
           ? `Next: ${doubts.length} ${doubts.length === 1 ? 'doubt' : 'doubts'}. Press N`
-          : 'Next: arrange the pins. Alt+2';
+          : onward;
     act(nextSet({ next, note: proposal ? `${terminalsIn(proposal).length} terminals read` : '' }));
-  }, [act, proposal, part.pins.length, doubts.length]);
+  }, [act, proposal, part.pins.length, doubts.length, onward]);
 
   useCommands([
     {
