@@ -1,6 +1,7 @@
 import { defineConfig } from '@playwright/test';
 
-const PORT = 4699;
+/** Chosen once and handed on to the workers by the environment, so that two runs on a machine do not meet. */
+const PORT = (process.env['KITE_TEST_PORT'] ??= String(4800 + (process.pid % 900)));
 
 /** Drives Debian's Chromium against the built application. */
 export default defineConfig({

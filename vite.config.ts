@@ -12,5 +12,7 @@ export default defineConfig({
     assetsInlineLimit: 0,
     chunkSizeWarningLimit: 900,
   },
+  // The core and the demo library stand beside `web`.
+  server: { fs: { allow: ['..'] } },
   worker: { format: 'es' },
 });

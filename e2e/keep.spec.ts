@@ -21,6 +21,21 @@ test('a reload and a killed tab lose nothing', async ({ page, context }) => {
   await expect(again.getByRole('gridcell', { name: 'NOISE', exact: true })).toBeVisible();
 });
 
+test('an edit made in the moment of leaving is kept, and the Shelf shows it', async ({ page }) => {
+  await openPart(page, 'TF5501', 'prove');
+  await page.getByRole('button', { name: 'TF5501', exact: true }).click();
+  await page.getByRole('dialog', { name: 'Particulars' }).getByLabel('Description').fill('Left in a hurry');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Alt+0');
+  await expect(page.getByText('Left in a hurry')).toBeVisible();
+  await page.goBack();
+  await page.getByRole('link', { name: /Read/ }).click();
+  await expect(page.getByText('looking only')).toHaveCount(0);
+  await page.keyboard.press('Alt+0');
+  await page.reload();
+  await expect(page.getByText('Left in a hurry')).toBeVisible();
+});
+
 test('undo and redo go through everything', async ({ page }) => {
   await openPart(page, 'TF1502', 'arrange');
   const first = page.locator('[data-port]').first();

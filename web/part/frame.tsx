@@ -7,7 +7,7 @@ import { useAct, useStore } from '../store';
 import { saveNow } from '../store/autosave';
 import { sayStorageError } from '../store/db';
 import { loadPart } from '../store/library';
-import { closed, lockLost, opened, redone, saveFailed, undone } from '../store/part-slice';
+import { closed, opened, redone, saveFailed, undone } from '../store/part-slice';
 import { selectPart } from '../store/selectors';
 import { selected, viewReset } from '../store/view-slice';
 import { Button } from '../ui/button';
@@ -112,7 +112,7 @@ function useOpenPart(id: string): 'opening' | 'open' | 'missing' {
     let release = () => {};
     void (async () => {
       try {
-        const claim = await claimPart(id, () => act(lockLost()));
+        const claim = await claimPart(id);
         release = claim.release;
         const record = await loadPart(id);
         if (gone) return release();

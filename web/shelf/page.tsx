@@ -1,4 +1,5 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { liveQuery } from 'dexie';
+import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { emptyPart, sayProblem, type Part } from '../../core/part';
 import { useCommands } from '../commands/registry';
@@ -25,15 +26,17 @@ export function ShelfPage() {
   const [query, setQuery] = useState('');
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
 
-  const refresh = useCallback(async () => {
-    try {
-      setSummaries((await db.summaries.toArray()).sort((a, b) => a.name.localeCompare(b.name)));
-    } catch (error) {
-      setSummaries([]);
-      act(say(sayStorageError(error), 'bad'));
-    }
+  // Follows the store by itself: what a part's own tab or another tab saves is shown at once.
+  useEffect(() => {
+    const watch = liveQuery(() => db.summaries.toArray()).subscribe({
+      next: (list) => setSummaries(list.sort((a, b) => a.name.localeCompare(b.name))),
+      error: (error) => {
+        setSummaries([]);
+        act(say(sayStorageError(error), 'bad'));
+      },
+    });
+    return () => watch.unsubscribe();
   }, [act]);
-  useEffect(() => void refresh(), [refresh]);
 
   const shown = useMemo(() => {
     const words = query.toLowerCase().split(/\s+/).filter(Boolean);
@@ -62,7 +65,6 @@ export function ShelfPage() {
     }
     if (parts.length === 0) return;
     await addParts(parts, rules);
-    await refresh();
     act(
       say(
         `Added ${parts
@@ -83,9 +85,8 @@ export function ShelfPage() {
   const remove = async (ids: string[]) => {
     const removed = await removeParts(ids);
     setPicked(new Set());
-    await refresh();
     const names = removed.records.map((r) => r.part.name).join(', ');
-    act(say(`Deleted ${names}.`, 'plain', { label: 'Undo', run: () => void restoreParts(removed).then(refresh) }));
+    act(say(`Deleted ${names}.`, 'plain', { label: 'Undo', run: () => void restoreParts(removed) }));
   };
 
   const toggle = (id: string) => setPicked((was) => new Set(was.has(id) ? [...was].filter((p) => p !== id) : [...was, id]));
