@@ -28,7 +28,11 @@ export default tseslint.config(
   ...tseslint.configs.recommended,
   {
     plugins: { 'import-x': importX },
-    settings: { 'import-x/resolver-next': [createTypeScriptImportResolver({ project: 'tsconfig.json' })] },
+    settings: {
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
+      'import-x/extensions': ['.ts', '.tsx'],
+      'import-x/resolver-next': [createTypeScriptImportResolver({ project: 'tsconfig.json' })],
+    },
     rules: {
       'import-x/no-cycle': ['error', { ignoreExternal: true }],
       '@typescript-eslint/consistent-type-imports': 'error',

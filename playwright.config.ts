@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { defineConfig } from '@playwright/test';
 
 /** Chosen once and handed on to the workers by the environment, so that two runs on a machine do not meet. */
@@ -16,7 +17,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     permissions: ['clipboard-read', 'clipboard-write'],
     launchOptions: {
-      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      executablePath: execFileSync('which', ['chromium'], { encoding: 'utf8' }).trim(),
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -1,10 +1,13 @@
 // Takes the pictures of docs/screenshots from the demo library: build first, then `npm run screenshots`.
-import { spawn } from 'node:child_process';
+import { execFileSync, spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
 
 const PORT = 4690;
 const server = spawn('node', ['dist/server/server.mjs', '--port', String(PORT)], { stdio: 'ignore' });
-const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox'] });
+const browser = await chromium.launch({
+  executablePath: execFileSync('which', ['chromium'], { encoding: 'utf8' }).trim(),
+  args: ['--no-sandbox'],
+});
 
 async function visit(colorScheme = 'light') {
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, colorScheme, reducedMotion: 'reduce' })).newPage();

@@ -1,4 +1,5 @@
 import { padsIn, type Drawing, type Part, type Pin, type Unit } from '../part';
+import { arcPoints } from './arc';
 import { NAME_SIZE, STEP, type Primitive } from './picture';
 import { drawPort } from './port';
 
@@ -42,7 +43,7 @@ export function drawStrokes(drawing: Drawing): Primitive[] {
     const [x, y] = s.points[0]!;
     if (s.kind === 'circle') return { kind: 'circle', x, y, r: s.radius ?? STEP, weight: 'body', ...(s.filled ? { filled: true } : {}) };
     if (s.kind === 'polygon') return { kind: 'polygon', points: s.points, weight: 'body', ...(s.filled ? { filled: true } : {}) };
-    return { kind: 'polyline', points: s.points, weight: 'body' };
+    return { kind: 'polyline', points: s.kind === 'arc' ? arcPoints(s.points) : s.points, weight: 'body' };
   });
 }
 
