@@ -119,10 +119,13 @@ function Cell({ column, pin }: { column: ColumnId; pin: Pin }) {
   }
 }
 
-/** A doubtful cell is underlined and marked, never only coloured. */
+/** The room above a name is for its overbar, which a cut-off box would take away. A doubtful cell is underlined and marked, never only coloured. */
 function Doubted({ reason, title, children }: { reason: string | undefined; title?: string | undefined; children: ReactNode }) {
   return (
-    <span title={reason ?? title} className={`truncate ${reason === undefined ? '' : 'border-b-2 border-amber-line bg-amber-wash px-0.5'}`}>
+    <span
+      title={reason ?? title}
+      className={`-mt-1 truncate pt-1 ${reason === undefined ? '' : 'border-b-2 border-amber-line bg-amber-wash px-0.5'}`}
+    >
       {children}
       {reason === undefined ? null : <span className="sr-only"> in doubt</span>}
     </span>

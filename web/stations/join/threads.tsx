@@ -161,7 +161,7 @@ function PinPill({ pin, selected: on, loose, onClick }: { pin: Pin; selected: bo
       aria-pressed={on}
       title={pin.description}
       onClick={onClick}
-      className={`shrink-0 truncate rounded-full border bg-surface px-3 py-px text-[13px] leading-5 ${on ? 'border-green bg-green-wash ring-2 ring-halo/70' : loose ? 'border-dashed border-amber-line' : 'border-line'}`}
+      className={`shrink-0 truncate rounded-full border bg-surface px-3 pt-px text-[13px] leading-[22px] ${on ? 'border-green bg-green-wash ring-2 ring-halo/70' : loose ? 'border-dashed border-amber-line' : 'border-line'}`}
     >
       <PinName name={nameOnDrawing(pin)} activeLow={!!pin.activeLow} />
       {loose ? <span className="sr-only"> loose</span> : null}
