@@ -1,6 +1,6 @@
 import { carriesPower, nameOnDrawing, type Drawing, type Edit, type Pin, type Port, type Unit } from '../part';
 import { findPairs } from '../intake';
-import { freeSlots, heightFor, marksOf, slotsOf } from '../arrange';
+import { freeSlots, heightFor, marksOf, moveToUnitEdit, slotsOf } from '../arrange';
 import { boundsOf, drawPort, textBox, type Box } from '../shapes';
 import { groupBy } from './pins';
 import { pinText, type Facts, type RawFinding, type Rule } from './rule';
@@ -15,24 +15,12 @@ const drawn = ({ part }: Facts): { unit: Unit; drawing: Drawing }[] => {
 const onceADrawing = (facts: Facts) => drawn(facts).filter((d, i, all) => all.findIndex((e) => e.drawing === d.drawing) === i);
 
 const placeMend = (facts: Facts, pin: Pin): { label: string; edit: Edit }[] => {
-  const first = drawn(facts)[0];
+  const first = drawn(facts)[0]?.unit;
   if (!first) return [];
-  const at = freeSlots(first.drawing, 'right', 1)[0]!;
-  const height = heightFor({
-    ...first.drawing,
-    ports: [...first.drawing.ports, { id: 'new', side: 'right', at, length: 1 }],
-  });
-  const grow: Edit[] = height > first.drawing.body.height ? [{ kind: 'changeDrawing', drawing: first.drawing.id, body: { height } }] : [];
-  const move: Edit = {
-    kind: 'moveToUnit',
-    unit: first.unit.id,
-    places: [{ pin: pin.id, side: 'right', at }],
-    length: facts.rules.pinLength,
-  };
   return [
     {
-      label: `draw it in unit ${first.unit.label}`,
-      edit: { kind: 'batch', title: 'draw a pin', edits: [...grow, move] },
+      label: `draw it in unit ${first.label}`,
+      edit: moveToUnitEdit(facts.part, [pin.id], first.id, 'right', undefined, facts.rules.pinLength),
     },
   ];
 };

@@ -1,4 +1,4 @@
-import { compareTerminals, type Part } from '../part';
+import { compareTerminals, placesOf, type Part } from '../part';
 
 /** A CSV cell by RFC 4180; a cell that a spreadsheet would take for a formula is given a leading apostrophe. */
 export function csvCell(text: string): string {
@@ -13,7 +13,7 @@ export const csvRow = (cells: readonly string[]): string => `${cells.map(csvCell
  * package, number, name, active low, type, group, unit, side, description, alternates.
  */
 export function writePinCsv(part: Part): string {
-  const place = places(part);
+  const places = placesOf(part);
   const rows = part.packages.flatMap((pkg) =>
     part.pins
       .flatMap((pin) => (pin.pads[pkg.id] ?? []).map((number) => ({ pkg: pkg.name, number, pin })))
@@ -24,7 +24,8 @@ export function writePinCsv(part: Part): string {
     .map((pin) => ({ pkg: '', number: '', pin }));
   const head = csvRow(['package', 'number', 'name', 'active low', 'type', 'group', 'unit', 'side', 'description', 'alternates']);
   const body = [...rows, ...unnumbered].map(({ pkg, number, pin }) => {
-    const { unit, side } = place.get(pin.id) ?? { unit: '', side: '' };
+    const drawn = places.get(pin.id) ?? [];
+    const [unit, side] = [drawn.map((d) => d.unit.label).join(' '), drawn[0]?.port.side ?? ''];
     return csvRow([
       pkg,
       number,
@@ -39,18 +40,4 @@ export function writePinCsv(part: Part): string {
     ]);
   });
   return head + body.join('');
-}
-
-function places(part: Part): Map<string, { unit: string; side: string }> {
-  const out = new Map<string, { unit: string; side: string }>();
-  for (const unit of part.units) {
-    const ports = part.drawings.find((d) => d.id === unit.drawing)?.ports ?? [];
-    for (const port of ports) {
-      const pin = unit.binding[port.id];
-      if (pin === undefined) continue;
-      const before = out.get(pin);
-      out.set(pin, { unit: before ? `${before.unit} ${unit.label}` : unit.label, side: before?.side ?? port.side });
-    }
-  }
-  return out;
 }

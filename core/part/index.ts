@@ -11,4 +11,5 @@ export * from './natural';
 export { parsePart, safeParsePart } from './parse';
 export * from './part';
 export * from './pin';
+export * from './places';
 export * from './problem';

@@ -144,7 +144,7 @@ function NumberCell({ pin }: { pin: Pin }) {
 function DrawnCell({ pin }: { pin: Pin }) {
   const places = useStore(selectPlaces).get(pin.id);
   return places ? (
-    <span className="truncate">{places.map((p) => `${p.label} ${p.side}`).join(', ')}</span>
+    <span className="truncate">{places.map((p) => `${p.unit.label} ${p.port.side}`).join(', ')}</span>
   ) : (
     <span className="text-amber">not drawn</span>
   );

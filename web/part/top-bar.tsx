@@ -1,10 +1,11 @@
 import { Popover } from 'radix-ui';
-import { Link, NavLink, useParams } from 'react-router';
+import { NavLink, useParams } from 'react-router';
 import { useAct, useStore } from '../store';
 import { redone, undone } from '../store/part-slice';
 import { selectPart, selectState, selectTail } from '../store/selectors';
 import { Button, Key } from '../ui/button';
-import { Bow, KiteMark } from '../ui/marks';
+import { Bow } from '../ui/marks';
+import { ShelfLink } from '../ui/shelf-link';
 import { Particulars } from './particulars';
 
 export const STATIONS = [
@@ -22,13 +23,7 @@ export function TopBar() {
   return (
     <header className="flex h-14 shrink-0 items-center border-b border-line bg-surface px-3">
       <div className="flex min-w-0 flex-1 items-center gap-2">
-        <Link to="/" className="flex items-center gap-2 rounded-md px-1 font-bold hover:bg-sunken">
-          <KiteMark />
-          Shelf
-        </Link>
-        <span aria-hidden="true" className="text-muted">
-          /
-        </span>
+        <ShelfLink />
         <Popover.Root>
           <Popover.Trigger
             className="min-w-0 truncate rounded-md px-1.5 py-0.5 font-mono text-[16px] font-bold hover:bg-sunken"

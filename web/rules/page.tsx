@@ -1,4 +1,3 @@
-import { Link } from 'react-router';
 import { RULES } from '../../core/checks';
 import {
   DEFAULT_RULES,
@@ -17,7 +16,7 @@ import { rulesSet } from '../store/view-slice';
 import { Button } from '../ui/button';
 import { Choice, Field } from '../ui/field';
 import { chooseFiles, download, readFileText } from '../ui/files';
-import { KiteMark } from '../ui/marks';
+import { ShelfLink } from '../ui/shelf-link';
 import { say } from '../ui/toasts';
 
 /** The house rules: how symbols are drawn, which fields are required, how grave each finding is. */
@@ -45,13 +44,7 @@ export function RulesPage() {
   return (
     <div className="flex h-full flex-col">
       <header className="flex h-14 shrink-0 items-center gap-4 border-b border-line bg-surface px-4">
-        <Link to="/" className="flex items-center gap-2 rounded-md px-1 font-bold hover:bg-sunken">
-          <KiteMark />
-          Shelf
-        </Link>
-        <span aria-hidden="true" className="text-muted">
-          /
-        </span>
+        <ShelfLink />
         <h1 className="text-base font-bold">House rules</h1>
         <div className="ml-auto flex gap-2">
           <Button onClick={() => void importRules()}>Import…</Button>

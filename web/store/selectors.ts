@@ -1,5 +1,5 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { padsIn, pinsOnNode, type Part, type Pin } from '../../core/part';
+import { padsIn, pinsOnNode, placesOf, type Part, type Pin } from '../../core/part';
 import { meetPads } from '../../core/lands';
 import { stateOf } from './records';
 import type { RootState } from './index';
@@ -15,17 +15,7 @@ export const selectPackageId = (s: RootState): string | undefined =>
 export const selectPinById = createSelector([selectPart], (part): ReadonlyMap<string, Pin> => new Map(part.pins.map((p) => [p.id, p])));
 
 /** Where each pin is drawn, as the ledger shows it: "A left". */
-export const selectPlaces = createSelector([selectPart], (part) => {
-  const drawings = new Map(part.drawings.map((d) => [d.id, new Map(d.ports.map((p) => [p.id, p]))]));
-  const places = new Map<string, { unit: string; label: string; side: string; at: number; port: string }[]>();
-  for (const unit of part.units)
-    for (const [portId, pin] of Object.entries(unit.binding)) {
-      const port = drawings.get(unit.drawing)?.get(portId);
-      if (port)
-        places.set(pin, [...(places.get(pin) ?? []), { unit: unit.id, label: unit.label, side: port.side, at: port.at, port: portId }]);
-    }
-  return places;
-});
+export const selectPlaces = createSelector([selectPart], placesOf);
 
 /** The model node that each pin is on, by pin id. */
 export const selectNodes = createSelector([selectPart], (part) => {

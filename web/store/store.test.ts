@@ -72,7 +72,8 @@ describe('saving', () => {
 });
 
 describe('what is shown', () => {
-  it('the places of pins', () => expect(selectPlaces(root()).get(pinNamed(part, 'IN1+').id)).toMatchObject([{ label: 'A', side: 'left' }]));
+  it('the places of pins', () =>
+    expect(selectPlaces(root()).get(pinNamed(part, 'IN1+').id)).toMatchObject([{ unit: { label: 'A' }, port: { side: 'left' } }]));
   it('the first package while none is chosen', () => expect(selectPackageId(root())).toBe(part.packages[0]!.id));
   it('the first package when the chosen one is gone', () =>
     expect(selectPackageId(root(part, { package: 'gone' }))).toBe(part.packages[0]!.id));

@@ -19,10 +19,14 @@ export function readText(text: string, options: TextOptions = {}): Result<Propos
   if (!clean.ok) return clean;
   const { lines, problems } = clean.value;
   // A comma in every description can look like a delimiter: where the cells give no table, the blanks may.
-  const grids = [toGrid(lines, problems, options.file), alignedGrid(lines)];
-  const found = grids.map((grid) => ({ grid, table: findTable(grid) })).find((g) => g.table !== undefined);
-  if (!found?.table) return refuse(problem('table-none', {}, { file: options.file }));
+  const found = tableIn(toGrid(lines, problems, options.file)) ?? tableIn(alignedGrid(lines));
+  if (!found) return refuse(problem('table-none', {}, { file: options.file }));
   return understand(found.grid, found.table, lines, problems, options);
+}
+
+function tableIn(grid: Grid): { grid: Grid; table: FoundTable } | undefined {
+  const table = findTable(grid);
+  return table && { grid, table };
 }
 
 function understand(grid: Grid, table: FoundTable, lines: string[], problems: Problem[], options: TextOptions): Result<Proposal> {

@@ -28,8 +28,8 @@ export function SelectionCard({ onSend, onNudge, onNatural, onReverse, onGap, on
   const pins = selection.flatMap((id) => byId.get(id) ?? []);
   const [first] = pins;
   if (!first) return null;
-  const sides = new Set(pins.flatMap((p) => places.get(p.id)?.map((q) => q.side) ?? []));
-  const units = new Set(pins.flatMap((p) => places.get(p.id)?.map((q) => q.unit) ?? []));
+  const sides = new Set(pins.flatMap((p) => places.get(p.id)?.map((q) => q.port.side) ?? []));
+  const units = new Set(pins.flatMap((p) => places.get(p.id)?.map((q) => q.unit.id) ?? []));
   const types = new Set(pins.map((p) => p.type));
   const groups = new Set(pins.map((p) => p.group ?? ''));
   const ports = portsOf(part, selection);
