@@ -84,7 +84,7 @@ for (const later of ['diff', 'trial'])
 process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
 
 try {
-  program.parse();
+  await program.parseAsync();
 } catch (error) {
   if (error instanceof CommanderError) process.exitCode = error.exitCode === 0 ? 0 : 2;
   else if (error instanceof Refusal) {

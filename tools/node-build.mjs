@@ -18,7 +18,8 @@ export async function nodeBuild(entry, outDir, name, options = {}) {
       ...options,
       rollupOptions: { output: { entryFileNames: name, codeSplitting: false } },
     },
-    ssr: { noExternal: true, target: 'node' },
+    // The readers of PDF and workbooks are large and seldom needed: they stay where they are installed and are loaded on demand.
+    ssr: { noExternal: true, external: ['pdfjs-dist', '@e965/xlsx'], target: 'node' },
   });
   return at(`${outDir}/${name}`);
 }

@@ -1,16 +1,26 @@
-import { readText, terminalsIn } from '../../core/intake';
-import { readTextFile } from '../files';
+import { terminalsIn } from '../../core/intake';
 import { print, problemJson, table, tellProblems } from '../output';
-import { must } from '../refusal';
+import { must, Refusal } from '../refusal';
+import { readSource } from '../source';
 
 interface Options {
   package?: string;
+  sheet?: string;
+  page?: string;
   json: boolean;
 }
 
 /** `intake FILE`: one record per package terminal. */
-export function intake(file: string, options: Options): void {
-  const proposal = must(readText(readTextFile(file), { file, ...(options.package === undefined ? {} : { package: options.package }) }));
+export async function intake(file: string, options: Options): Promise<void> {
+  const page = options.page === undefined ? undefined : Number(options.page);
+  if (page !== undefined && !(Number.isInteger(page) && page > 0)) throw new Refusal(`green-kite: "${options.page}" is no page number.`, 2);
+  const proposal = must(
+    await readSource(file, {
+      ...(options.package === undefined ? {} : { package: options.package }),
+      ...(options.sheet === undefined ? {} : { sheet: options.sheet }),
+      ...(page === undefined ? {} : { page }),
+    }),
+  );
   const pins = terminalsIn(proposal).map((t) => ({
     number: t.numbers[proposal.package]!,
     name: t.name,

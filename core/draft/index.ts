@@ -1,5 +1,5 @@
 import { arrangePart } from '../arrange';
-import { readText, takeProposal, type Proposal, type TextOptions } from '../intake';
+import { readText, takeProposal, type Proposal, type ReadOptions } from '../intake';
 import { applyEdit, DEFAULT_RULES, emptyPart, ok, type HouseRules, type Part, type Result } from '../part';
 import { sha256 } from '../release';
 
@@ -16,7 +16,7 @@ export function draftPart(
   text: string,
   name: string,
   fileName: string,
-  options: TextOptions = {},
+  options: ReadOptions = {},
   rules: HouseRules = DEFAULT_RULES,
 ): Result<Draft> {
   const read = readText(text, { ...options, file: options.file ?? fileName });

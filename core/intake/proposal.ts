@@ -1,4 +1,8 @@
 import type { Doubt, ElectricalType, Origin, Problem } from '../part';
+import type { RowPlace } from './table/grid';
+
+/** x, y, width, height in points. */
+type Box = NonNullable<Origin['box']>;
 
 /**
  * A terminal that a source names, before it becomes a pin of a part. `numbers` gives its number by package name;
@@ -16,6 +20,8 @@ export interface Terminal {
   origin?: Origin;
   because: Record<string, string>;
   doubts: Doubt[];
+  /** How sure the type is, 0 to 1. */
+  confidence?: number;
 }
 
 /** What a reader concluded from a source: the same shape from every format. */
@@ -28,6 +34,8 @@ export interface Proposal {
   problems: Problem[];
   /** The table as it was understood, for a person to correct. */
   table?: TableView;
+  /** All tables that look like a pinout, where the source has several. */
+  tables?: TableChoice[];
 }
 
 export type ColumnRole = 'number' | 'name' | 'type' | 'description' | 'group' | 'alternates' | 'rail' | 'activeLow' | 'ignore';
@@ -43,17 +51,39 @@ export interface Column {
 export interface TableView {
   columns: Column[];
   /** Rows with the source's line; `taken` is false for headings and rows that were left out. */
-  rows: { line: number; cells: string[]; taken: boolean }[];
+  rows: { line: number; cells: string[]; taken: boolean; place?: RowPlace }[];
+}
+
+/** A table that was found, for a person to choose. */
+export interface TableChoice {
+  /** Its caption, or its headings. */
+  title: string;
+  page?: number;
+  sheet?: string;
+  rows: number;
+  taken: boolean;
+  /** On pages: where it stands, a box in points for each page that it is on. */
+  areas?: { page: number; box: Box; columns: number[] }[];
 }
 
 /** The terminals that a package has, in the source's order. */
 export const terminalsIn = (proposal: Proposal, packageName = proposal.package): Terminal[] =>
   proposal.terminals.filter((t) => t.numbers[packageName] !== undefined);
 
-export interface TextOptions {
+export interface ReadOptions {
+  file?: string;
   /** The package to take as the one in view. */
   package?: string;
   /** Column roles set by a person; they replace what was understood. */
   roles?: ColumnRole[];
-  file?: string;
+  /** Which of the tables that were found to read; without it the best one. */
+  tables?: number[];
+  /** Rows, by line, that a person leaves out, or takes although they were left out. */
+  without?: number[];
+  including?: number[];
+  /** The sheet or page to look at alone. */
+  sheet?: string;
+  page?: number;
+  /** A region that a person drew around a table, in points. */
+  region?: { page: number; box: Box };
 }

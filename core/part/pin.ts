@@ -3,13 +3,18 @@ import { electricalTypeSchema } from './electrical-type';
 import { sortedRecord } from './sorted-record';
 
 /** Where a cell stands in its source. Lines and pages count from 1; `box` is x, y, width, height on the page. */
+const boxSchema = z.tuple([z.number(), z.number(), z.number(), z.number()]);
+
 export const originSchema = z.object({
   source: z.string().optional(),
   page: z.number().int().positive().optional(),
   line: z.number().int().positive().optional(),
   sheet: z.string().optional(),
   cell: z.string().optional(),
-  box: z.tuple([z.number(), z.number(), z.number(), z.number()]).optional(),
+  /** x, y, width, height in points on the page as displayed, from its upper left corner. */
+  box: boxSchema.optional(),
+  /** By field: the cell's box on the page, or its address on the sheet. */
+  cells: sortedRecord(z.union([boxSchema, z.string()])).optional(),
 });
 export type Origin = z.infer<typeof originSchema>;
 
@@ -47,6 +52,8 @@ export const pinSchema = z.object({
   origin: originSchema.optional(),
   /** The words that each conclusion came from, by field. */
   because: sortedRecord(z.string()).optional(),
+  /** How sure the type is that was concluded, 0 to 1. */
+  confidence: z.number().min(0).max(1).optional(),
   /** Fields that a person set; no automatic work may overwrite them unasked. */
   byHand: z.array(z.enum(BY_HAND)).optional(),
   doubts: z.array(doubtSchema).default([]),

@@ -3,6 +3,8 @@ export interface Place {
   file?: string | undefined;
   line?: number | undefined;
   page?: number | undefined;
+  /** An address on a sheet. */
+  cell?: string | undefined;
   path?: string | undefined;
 }
 
@@ -33,6 +35,17 @@ const MESSAGES = {
   'input-binary': 'This is not text. Save the pin table as CSV or paste it.',
   'input-format': '{format} files are not read yet. Save the pin table as CSV or paste its text.',
   'table-none': 'No pin table was found. A table needs a column of pin numbers and one of names.',
+  'map-unnamed': '{found} balls were read from a ball map without a list; their types come from their names only.',
+  'pdf-encrypted': 'It is locked with a password. Save an unlocked copy and read that.',
+  'pdf-broken': 'It is damaged or no PDF. Download it again.',
+  'pdf-image': 'Its pages are pictures without text. Read a copy with text, or one that was put through text recognition.',
+  'pdf-none': 'No pin table was found on its {pages} page(s). Draw a box around the table, or paste it.',
+  'pdf-large': 'It has {pages} pages; {limit} is the most. Cut it down to the pages with the pin table.',
+  'sheet-none': 'There is no sheet "{name}"; it has {known}.',
+  'sheet-large': 'Sheet "{name}" has over {limit} filled cells. Cut it down to the pin table.',
+  'sheet-broken': 'It is damaged or no workbook. Save it again as .xlsx.',
+  'sheet-encrypted': 'It is locked with a password. Save an unlocked copy and read that.',
+  'page-none': 'There is no page {page}; it has {pages}.',
   'table-large': 'It names over {limit} terminals, more than any package has. Check the ranges in the number column.',
   'package-unknown': 'There is no package "{name}" in it. It has {known}.',
   'row-quote': 'A quoted cell is never closed. Add the closing quote.',
@@ -75,6 +88,7 @@ export function sayProblem({ code, at, params }: Problem): string {
     at?.file,
     at?.page === undefined ? undefined : `page ${at.page}`,
     at?.line === undefined ? undefined : `line ${at.line}`,
+    at?.cell === undefined ? undefined : `cell ${at.cell}`,
   ].filter((p) => p !== undefined);
   return place.length > 0 ? `${place.join(', ')}: ${sentence}` : sentence;
 }

@@ -1,5 +1,5 @@
 import { arrangePart } from '../arrange';
-import { readText, takeProposal, terminalsIn, type Proposal, type Terminal, type TextOptions } from '../intake';
+import { readText, takeProposal, terminalsIn, type Proposal, type Terminal, type ReadOptions } from '../intake';
 import { familyFromName, generateLand } from '../lands';
 import { applyEdit, DEFAULT_RULES, emptyPart, sayProblem, type Part, type Result } from '../part';
 
@@ -15,7 +15,7 @@ export function refused(result: Result<unknown>): string[] {
   return result.problems.map(sayProblem);
 }
 
-export const read = (text: string, options?: TextOptions): Proposal => good(readText(text, options));
+export const read = (text: string, options?: ReadOptions): Proposal => good(readText(text, options));
 
 /** Terminals in the package in view, by number. */
 export function byNumber(proposal: Proposal): Record<string, Terminal> {

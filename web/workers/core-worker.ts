@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import { checkPart } from '../../core/checks';
 import { arrangePart, tidyUnit } from '../../core/arrange';
-import { readText, type TextOptions } from '../../core/intake';
+import { readText, type ReadOptions } from '../../core/intake';
 import { readPadsCsv } from '../../core/lands';
 import { safeParsePart, type HouseRules, type Part, type Release } from '../../core/part';
 import { bundleZip, packLibrary, readArchive, sha256 } from '../../core/release';
@@ -10,7 +10,7 @@ import { summarize } from '../store/records';
 
 /** All computation that may take over 20 ms, away from the screen's thread. */
 const api = {
-  readText: (text: string, options: TextOptions) => readText(text, options),
+  readText: (text: string, options: ReadOptions) => readText(text, options),
   check: (part: Part, rules: HouseRules) => checkPart(part, rules),
   arrange: (part: Part, rules: HouseRules) => arrangePart(part, rules),
   tidy: (part: Part, unit: string, rules: HouseRules) => tidyUnit(part, unit, rules),

@@ -2,7 +2,7 @@ import type { Column, ColumnRole } from '../proposal';
 import { fitToColumns, splitWords } from '../text/aligned';
 import { isTypeCode } from '../understand/type-codes';
 import { filled, isBlank, type Grid, type GridRow } from './grid';
-import { packageIn, roleOfHeading } from './headings';
+import { headingWorth, packageIn, packageOfHeading, roleOfHeading } from './headings';
 import { looksLikeNumbers, readNumberCell } from './numbers';
 
 export interface FoundTable {
@@ -61,7 +61,7 @@ function headerAt(grid: Grid, at: number): Header | undefined {
   const next = grid.rows[at + 1];
   if (next && isHeadingRow(row) && !isBlank(next)) {
     const joined = joinHeads(grid, row, next);
-    if (joined && worth(joined.cells) > (single ? worth(single.cells) : 0) && !next.cells.some((c) => looksLikeNumbers(c)))
+    if (joined && headingWorth(joined.cells) > (single ? headingWorth(single.cells) : 0) && !next.cells.some((c) => looksLikeNumbers(c)))
       return { ...joined, at, depth: 2 };
   }
   return single;
@@ -70,24 +70,15 @@ function headerAt(grid: Grid, at: number): Header | undefined {
 /** The upper of two heading rows is headings only: short, and at least one that says something of a column. */
 const isHeadingRow = (row: GridRow): boolean =>
   filled(row).length > 0 &&
-  filled(row).every((c) => c.length <= 24) &&
+  filled(row).every((c) => c.length <= 24 && !looksLikeNumbers(c)) &&
   filled(row).some((c) => roleOfHeading(c) !== undefined || packageIn(c)?.name === c);
 
 function asHeader(grid: Grid, row: GridRow, at: number): Header | undefined {
-  if (worth(row.cells) >= 2) return { at, depth: 1, cells: row.cells, ...(row.starts ? { starts: row.starts } : {}) };
+  if (headingWorth(row.cells) >= 2) return { at, depth: 1, cells: row.cells, ...(row.starts ? { starts: row.starts } : {}) };
   const words = row.cells.join(' ').split(/\s+/);
-  if (grid.layout === 'aligned' && row.cells.length <= 2 && words.length >= 2 && words.length <= 6 && worth(words) === words.length)
+  if (grid.layout === 'aligned' && row.cells.length <= 2 && words.length >= 2 && words.length <= 6 && headingWorth(words) === words.length)
     return { at, depth: 1, cells: words, tight: true };
   return undefined;
-}
-
-/** How many cells of a row are headings; 0 where it cannot be one: no number or name column, or a number in it. */
-function worth(cells: readonly string[]): number {
-  const roles = cells.map((c) => roleOfHeading(c) ?? (packageIn(c) && c.length < 24 ? 'number' : undefined));
-  const known = roles.filter((r) => r !== undefined).length;
-  const hasKey = roles.some((r) => r === 'number' || r === 'name' || r === 'ambiguous');
-  if (!hasKey || cells.some((c) => /^\d+$/.test(c.trim())) || cells.some((c) => c.length > 60)) return 0;
-  return known >= 2 && known * 2 >= cells.filter((c) => c.trim() !== '').length ? known : 0;
 }
 
 /** Joins two heading rows: `Pin` over `No.`, or one wide heading over several packages. */
@@ -101,7 +92,10 @@ function joinHeads(grid: Grid, upper: GridRow, lower: GridRow): Omit<Header, 'at
       const under = lower.cells[i]?.trim() ?? '';
       last = top || last;
       // A merged heading stands in its first cell only; the empty ones beside it belong to it when they have a package under them.
-      return under === '' ? top : packageIn(under) ? under : `${top} ${under}`.trim();
+      if (under === '' || under === top) return top;
+      if (packageIn(under)) return under;
+      const isSpanned = top === '' && roleOfHeading(last) === 'number' && roleOfHeading(under) === undefined;
+      return `${isSpanned ? last : top} ${under}`.trim();
     });
     return { cells };
   }
@@ -156,10 +150,10 @@ const nextFilled = (grid: Grid, from: number): GridRow | undefined => grid.rows.
 function fit(grid: Grid, header: Header, row: GridRow): GridRow {
   if (header.tight) {
     const cells = row.cells.length >= header.cells.length ? row.cells : splitWords(row.cells.join(' '), header.cells.length);
-    return { line: row.line, cells: pad(cells, header.cells.length) };
+    return { ...row, cells: pad(cells, header.cells.length) };
   }
-  if (grid.layout !== 'aligned' || !header.starts) return { line: row.line, cells: pad(row.cells, header.cells.length) };
-  return { line: row.line, cells: fitToColumns(row, header.starts), ...(row.starts ? { starts: row.starts } : {}) };
+  if (grid.layout !== 'aligned' || !header.starts) return { ...row, cells: pad(row.cells, header.cells.length) };
+  return { ...row, cells: fitToColumns(row, header.starts) };
 }
 
 /** Cells under the columns; what stands beyond the last column is joined to it, never dropped. */
@@ -214,12 +208,12 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
       role = !seenName ? 'name' : share(i, (c) => /\s/.test(c)) > 0.3 ? 'description' : 'alternates';
       seenName = true;
     }
-    return { role, heading: heading.trim(), packageName: role === 'number' ? (packageIn(heading)?.name ?? '') : '' };
+    return { role, heading: heading.trim(), packageName: role === 'number' ? packageOfHeading(heading) : '' };
   });
 }
 
 /** How good a pin table this is: rows with both a number and a name. */
-function scoreOf(t: FoundTable): number {
+export function scoreOf(t: FoundTable): number {
   const numbers = t.columns.map((c, i) => (c.role === 'number' ? i : -1)).filter((i) => i >= 0);
   const name = t.columns.findIndex((c) => c.role === 'name');
   if (numbers.length === 0 || name < 0) return 0;
@@ -242,7 +236,7 @@ function withoutHeader(grid: Grid): FoundTable | undefined {
   if (width < 2) return tightWithoutHeader(grid);
   const body = grid.rows.filter((r) => r.cells.some((c) => looksLikeNumbers(c)) && filled(r).length > 1);
   if (!mostly(body, grid)) return tightWithoutHeader(grid);
-  const rows = body.map((r) => ({ line: r.line, cells: pad(r.cells, width) }));
+  const rows = body.map((r) => ({ ...r, cells: pad(r.cells, width) }));
   const columns = guessColumns(rows, width);
   if (!columns) return undefined;
   const taken = new Set(rows.map((r) => r.line));

@@ -1,13 +1,32 @@
-/** A row of a source as cells, before anything is understood. `line` counts from 1. */
+import type { Origin } from '../../part';
+
+/**
+ * A row of a source as cells, before anything is understood. `line` counts from 1 and names the row: the line of a text,
+ * the row of a sheet, or, on pages, a count over all rows. Cells may hold line breaks.
+ */
 export interface GridRow {
   line: number;
   cells: string[];
   /** For aligned text: the column where each cell starts. */
   starts?: number[];
+  /** Where the row stands, for sources that have more than lines. */
+  place?: RowPlace;
+  /** Cells that go on from the row above: one cell over several rows. */
+  same?: boolean[];
+  /** Some text ran over a column's edge, so that its cell is not sure. */
+  crossed?: boolean;
+}
+
+/** Where a row's cells stand: boxes on a page in points, or addresses on a sheet; one for each cell. */
+export interface RowPlace {
+  page?: number;
+  sheet?: string;
+  boxes?: (Origin['box'] | undefined)[];
+  refs?: (string | undefined)[];
 }
 
 /** How a source separates its cells. */
-export type Layout = 'comma' | 'semicolon' | 'tab' | 'pipe' | 'aligned';
+export type Layout = 'comma' | 'semicolon' | 'tab' | 'pipe' | 'aligned' | 'cells';
 
 export interface Grid {
   layout: Layout;

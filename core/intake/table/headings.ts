@@ -22,17 +22,48 @@ const normal = (heading: string): string =>
   heading
     .toLowerCase()
     .replace(/\(s\)/g, 's')
-    .replace(/[¹²³⁰-⁹]|\(\d\)|\[\d\]/g, '')
+    .replace(/[¹²³⁰-⁹⁽⁾ᵃ-ᶠ]|\(\d\)|\[\d\]/g, '')
     .replace(/i\s*\/\s*o/g, 'io')
     .replace(/[._:;/()[\]*-]+/g, ' ')
     .replace(/\s+/g, ' ')
     .trim();
+
+/** `Pin No. 64-pin`, `Ball BGA64`: a heading for numbers with the package after it. */
+const NUMBER_OF = /^(?:pin|ball|terminal|pad|lead|contact)s?(?: (?:no|nos|number|numbers|#))? (.{2,24})$/;
+
+/** The package that a heading over numbers names; empty where it names none. */
+export function packageOfHeading(heading: string): string {
+  const known = packageIn(heading)?.name;
+  if (known !== undefined) return known;
+  const rest = NUMBER_OF.exec(normal(heading))?.[1];
+  return rest === undefined || WORDINGS.number.test(normal(heading)) ? '' : heading.trim().slice(-rest.length).trim();
+}
+
+/**
+ * How many cells of a row are headings; 0 where it cannot be one: no number or name column, a number in it, or words
+ * that stand over limits, registers or orders and never over pins.
+ */
+export function headingWorth(cells: readonly string[]): number {
+  const roles = cells.map((c) => roleOfHeading(c) ?? (packageIn(c) && c.length < 24 ? 'number' : undefined));
+  const known = roles.filter((r) => r !== undefined).length;
+  const hasKey = roles.some((r) => r === 'number' || r === 'name' || r === 'ambiguous');
+  if (!hasKey || cells.some((c) => /^\d+$/.test(c.trim())) || cells.some((c) => c.length > 60)) return 0;
+  if (cells.some((c) => OTHER_TABLE.test(normal(c)))) return 0;
+  return known >= 2 && known * 2 >= cells.filter((c) => c.trim() !== '').length ? known : 0;
+}
+
+/** What stands over the columns of ratings, characteristics, registers and ordering tables. */
+const OTHER_TABLE =
+  /^(min|max|typ|minimum|maximum|typical|min max|unit|units|value|values|limit|limits|rating|ratings|parameter|parameters|condition|conditions|test conditions?|bits?|bit (no|name|number|position|field)|field|address|addr|offset|reset( value)?|register( name)?|access|r w|order code|order(ing|able)?( part)?( no| number| code)?|part number|device|marking|quantity|qty|packing|dimension|inches|mm|millimeters|millimetres|symbol min|coverage|theta ja|status|lead finish|temp range|temperature range|step|byte|opcode|command|instruction)$/;
 
 /** What a heading says of its column; `ambiguous` where the cells must decide; undefined where it says nothing. */
 export function roleOfHeading(heading: string): ColumnRole | 'ambiguous' | undefined {
   const text = normal(heading);
   if (text === '') return undefined;
   if (AMBIGUOUS.test(text)) return 'ambiguous';
+  const numbered = NUMBER_OF.exec(text)?.[1];
+  if (numbered && /^(?:[a-z]*\d[a-z0-9 ]*|[a-z]{0,5}(?:qfn|qfp|bga|sop|soic|csp|son|lga|dip|plcc))(?: package)?$/.test(numbered))
+    return 'number';
   for (const role of Object.keys(WORDINGS) as (keyof typeof WORDINGS)[]) if (WORDINGS[role].test(text)) return role;
   return undefined;
 }

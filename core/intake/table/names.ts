@@ -7,7 +7,7 @@ export interface Notes {
 }
 
 const BRACKETED = /^(.+?)\s?[([<](\d{1,3})[)\]>]$/;
-const SUPERSCRIPTS = /[¹²³⁰-⁹†‡§]+(?:\s*,\s*[¹²³⁰-⁹†‡§]+)*$/;
+const SUPERSCRIPTS = /(?:[¹²³⁰-⁹⁽⁾ᵃ-ᶠ†‡§]+|⁽[^⁾]*⁾)(?:\s*,\s*[¹²³⁰-⁹⁽⁾ᵃ-ᶠ†‡§]+)*$/;
 
 export function findVectors(names: string[]): Set<string> {
   const indices = new Map<string, Set<string>>();
@@ -19,9 +19,9 @@ export function findVectors(names: string[]): Set<string> {
 }
 
 /** Takes footnote marks off a name and collapses white space. `unsure` where a mark could belong to the name. */
-export function cleanName(text: string, notes: Notes): { name: string; overbar: boolean; unsure?: string } {
+export function cleanName(text: string, notes: Notes): { name: string; overbar: boolean; partly?: boolean; unsure?: string } {
   const spaced = text.replace(/\s+/g, ' ').trim();
-  const overbar = /[\u0305\u0304\u0332]/.test(spaced);
+  const { overbar, partly } = readBar(spaced);
   let name = spaced
     .replace(/[\u0305\u0304\u0332]/g, '')
     .replace(SUPERSCRIPTS, '')
@@ -36,7 +36,25 @@ export function cleanName(text: string, notes: Notes): { name: string; overbar: 
     }
   }
   if (name.endsWith('*') && notes.marks.has('*')) name = name.slice(0, -1).trim();
-  return unsure === undefined ? { name, overbar } : { name, overbar, unsure };
+  return { name, overbar, ...(partly ? { partly } : {}), ...(unsure === undefined ? {} : { unsure }) };
+}
+
+/**
+ * Whether a name stands under an overbar. In `PA0/RST` with a bar over RST only, the printed name itself is not low-active;
+ * `partly` where a bar covers some of it, as in `R/W` with a bar over W: that says two things.
+ */
+function readBar(text: string): { overbar: boolean; partly: boolean } {
+  const share = (part: string) => {
+    const bars = part.match(/[\u0305\u0304\u0332]/g)?.length ?? 0;
+    return bars / Math.max(1, part.replace(/[\u0305\u0304\u0332]|[^A-Za-z0-9\u0305]/g, '').length);
+  };
+  const parts = text.split('/');
+  const [main = ''] = parts;
+  const isShort = parts.length > 1 && parts.some((p) => p.replace(/\u0305/g, '').trim().length <= 1);
+  const shares = parts.map(share);
+  if (shares.every((s) => s === 0)) return { overbar: false, partly: false };
+  if (isShort) return { overbar: shares.every((s) => s > 0.7), partly: !shares.every((s) => s > 0.7) };
+  return { overbar: share(main) > 0.6, partly: share(main) > 0 && share(main) < 0.75 };
 }
 
 const INDEX_RANGE = /^(.*?)\s?[[(<](\d{1,4})\s*(?::|-|–|—|\.\.+|…|to)\s*(\d{1,4})[\])>](.*)$/;

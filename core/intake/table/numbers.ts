@@ -23,7 +23,8 @@ export function readNumberCell(text: string): NumberCell {
       const run = expand(range);
       if (!run) return { kind: 'unread' };
       numbers.push(...run);
-    } else if (TOKEN.test(token) && (/\d/.test(token) || joined === token || /^(EP|TAB)$/i.test(token))) numbers.push(token);
+    } else if (TOKEN.test(token) && !/^[A-Z]?[a-z]+$/.test(token) && (/\d/.test(token) || joined === token || /^(EP|TAB)$/i.test(token)))
+      numbers.push(token);
     else return { kind: 'unread' };
     if (numbers.length > MOST) return { kind: 'unread' };
   }
@@ -39,7 +40,7 @@ function expand([, prefix = '', from, last = '', to]: RegExpExecArray): string[]
 }
 
 /** Takes footnote marks off a number cell: `5(1)`, `7²`, `12*`. */
-const stripNotes = (text: string): string => text.replace(/[¹²³⁰-⁹†‡§*]+/g, '').replace(/(\w)\s*(\(\d\)|\[\d\])/g, '$1');
+const stripNotes = (text: string): string => text.replace(/[¹²³⁰-⁹⁽⁾ᵃ-ᶠ†‡§*]+/g, '').replace(/(\w)\s*(\(\d\)|\[\d\])/g, '$1');
 
 /** True for cells that hold terminal numbers beyond doubt: digits, or a ball's row and column. */
 export const looksLikeNumbers = (text: string): boolean => {

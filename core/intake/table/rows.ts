@@ -1,11 +1,13 @@
-import { problem, type Doubt, type Problem } from '../../part';
+import { problem, type Doubt, type Origin, type Problem } from '../../part';
 import type { Column, Terminal } from '../proposal';
 import { inferType } from '../understand/infer-type';
 import { readActiveLow } from './active-low';
 import { filled, type GridRow } from './grid';
 import { roleOfHeading, packageIn } from './headings';
 import { alternatesIn, cleanName, expandNames, findVectors, listAlternates, type Notes } from './names';
+import { isNote } from './notes';
 import { readNumberCell, type NumberCell } from './numbers';
+import { tenths, unite, type Box } from './box';
 
 export interface Context {
   columns: Column[];
@@ -13,11 +15,16 @@ export interface Context {
   marks: ReadonlySet<string>;
   file: string | undefined;
   problems: Problem[];
+  /** Rows that a person left out, and rows that they took although they look like none. */
+  without?: ReadonlySet<number>;
+  including?: ReadonlySet<number>;
 }
 
 /** A row as read: what each column held, its group, the lines it stands on. */
 interface Entry {
   line: number;
+  rows: GridRow[];
+  crossed: boolean;
   group: string | undefined;
   numbers: { packageName: string; text: string; cell: NumberCell }[];
   name: string;
@@ -48,16 +55,39 @@ export function readRows(rows: readonly GridRow[], context: Context, taken: Set<
 function gather(rows: readonly GridRow[], context: Context, taken: Set<number>): Entry[] {
   const entries: Entry[] = [];
   let group: string | undefined;
-  for (const row of rows) {
-    const kind = kindOf(row, context.columns);
+  let above: GridRow | undefined;
+  for (const given of rows) {
+    if (context.without?.has(given.line)) continue;
+    const goesOn = above !== undefined && sharesNumbers(given, context.columns);
+    const row = goesOn ? given : withShared(given, above);
+    const kind = goesOn ? 'continuation' : context.including?.has(row.line) ? 'row' : kindOf(row, context.columns);
     if (kind === 'heading') group = cleanHeading(filled(row)[0]!);
     else if (kind === 'continuation') continueRow(entries.at(-1), row, context);
     else if (kind === 'row') {
       entries.push(entryOf(row, context.columns, group));
       taken.add(row.line);
     } else if (kind === 'odd') skipped(row, 'it has no number that could be read', context);
+    if (!goesOn) above = row;
   }
   return entries;
+}
+
+/** True where a cell with the row's number began in the row above: then both are one terminal. */
+function sharesNumbers(row: GridRow, columns: readonly Column[]): boolean {
+  const numbers = columns.flatMap((c, i) => (c.role === 'number' ? [i] : []));
+  return row.same !== undefined && numbers.every((i) => row.same![i] && (row.cells[i] ?? '') === '');
+}
+
+/** A cell over several rows counts in each of them. */
+function withShared(row: GridRow, above: GridRow | undefined): GridRow {
+  if (!above || !row.same?.some(Boolean)) return row;
+  const from = (i: number) => row.same![i] && (row.cells[i] ?? '') === '';
+  const boxes = row.place?.boxes?.map((b, i) => (from(i) ? above.place?.boxes?.[i] : b));
+  return {
+    ...row,
+    cells: row.cells.map((c, i) => (from(i) ? (above.cells[i] ?? '') : c)),
+    ...(row.place ? { place: { ...row.place, ...(boxes ? { boxes } : {}) } } : {}),
+  };
 }
 
 type RowKind = 'row' | 'heading' | 'continuation' | 'note' | 'header' | 'odd';
@@ -94,12 +124,6 @@ function kindOf(row: GridRow, columns: readonly Column[]): RowKind {
   return 'odd';
 }
 
-/** A footnote or a remark under the table. */
-const isNote = (text: string): boolean =>
-  /^(\(\d+\)|\[\d+\]|[¹²³⁰-⁹†‡§*]+\s?\w|\d\)\s|notes?\b|remarks?\b|legend\b|source\b|see\b)/i.test(text) ||
-  (text.length > 60 && /[.;]$/.test(text)) ||
-  /^\w{1,4}\s*=\s*\w/.test(text);
-
 const cleanHeading = (text: string): string =>
   text
     .replace(/[:–—-]+\s*$/, '')
@@ -109,39 +133,56 @@ const cleanHeading = (text: string): string =>
 
 function entryOf(row: GridRow, columns: readonly Column[], group: string | undefined): Entry {
   const first = (role: Column['role']) => row.cells[columns.findIndex((c) => c.role === role)]?.trim() ?? '';
-  const joined = columns.flatMap((c, i) => (c.role === 'description' ? [row.cells[i]?.trim() ?? ''] : [])).filter((t) => t !== '');
+  const joined = columns.flatMap((c, i) => (c.role === 'description' ? [inWords(row.cells[i])] : [])).filter((t) => t !== '');
+  const numbers = columns.flatMap((c, i) => {
+    const text = row.cells[i]?.trim() ?? '';
+    return c.role === 'number' ? [{ packageName: c.packageName, text, cell: readNumberCell(text) }] : [];
+  });
   return {
     line: row.line,
-    group: first('group') || group,
-    numbers: columns.flatMap((c, i) => {
-      const text = row.cells[i]?.trim() ?? '';
-      return c.role === 'number' ? [{ packageName: c.packageName, text, cell: readNumberCell(text) }] : [];
-    }),
-    name: first('name'),
-    type: columns.some((c) => c.role === 'type') ? first('type') : undefined,
+    rows: [row],
+    crossed: row.crossed ?? false,
+    group: inWords(first('group')) || group,
+    numbers,
+    name: joinName(first('name')),
+    type: columns.some((c) => c.role === 'type') ? inWords(first('type')) : undefined,
     description: joined.join('. ').replace(/\.\. /g, '. '),
     alternates: first('alternates'),
-    rail: first('rail'),
-    activeLow: first('activeLow'),
+    rail: inWords(first('rail')),
+    activeLow: inWords(first('activeLow')),
   };
 }
+
+const inWords = (text: string | undefined): string => (text ?? '').replace(/\s+/g, ' ').trim();
+
+/** A name broken over lines: after a stroke, an underscore or a dash nothing stands between the parts. */
+const joinName = (text: string): string =>
+  text
+    .replace(/\s*([/_])\s*\n\s*/g, '$1')
+    .replace(/\s*\n\s*([/_)])/g, '$1')
+    .replace(/\s+/g, ' ');
 
 /** Lines that only go on with the row above: more description, or more numbers of a list that ended in a comma. */
 function continueRow(entry: Entry | undefined, row: GridRow, context: Context): void {
   if (!entry) return skipped(row, 'it stands before the first row', context);
+  entry.rows.push(row);
   context.columns.forEach((column, i) => {
-    const text = row.cells[i]?.trim() ?? '';
+    const text = inWords(row.cells[i]);
     if (text === '') return;
     if (column.role === 'description') entry.description = `${entry.description} ${text}`.trim();
     else if (column.role === 'name')
-      entry.name = /[,/–-]$/.test(entry.name) ? `${entry.name} ${text}` : `${entry.name}${text.startsWith('/') ? '' : ' '}${text}`;
+      entry.name = joinName(
+        /[/–-]$/.test(entry.name) && !text.startsWith('/')
+          ? `${entry.name}${text}`
+          : `${entry.name}${text.startsWith('/') ? '' : ' '}${text}`,
+      );
     else if (column.role === 'alternates') entry.alternates = `${entry.alternates}, ${text}`;
     else if (column.role === 'type') entry.type = `${entry.type ?? ''} ${text}`.trim();
   });
 }
 
 function skipped(row: GridRow, why: string, { problems, file }: Context): void {
-  problems.push(problem('row-skipped', { text: filled(row).join(' | '), why }, { file, line: row.line }));
+  problems.push(problem('row-skipped', { text: filled(row).join(' | '), why }, { file, ...whereOf(row) }));
 }
 
 /** Second pass: one entry to its terminals, names to numbers first to first as printed. */
@@ -167,9 +208,18 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
     });
   if (clean.name === '' && lists.some((l) => l.numbers.some((n) => n !== 'EP')))
     doubts.push({ field: 'name', reason: 'The name cell is empty.' });
+  if ((/[/,_–-]$/.test(clean.name) && !/\w[+−-]$/.test(clean.name)) || /[A-Z0-9]–$/.test(clean.name))
+    doubts.push({ field: 'name', reason: `“${clean.name}” ends as if it went on.` });
+  if (clean.partly)
+    doubts.push({ field: 'activeLow', reason: 'A bar stands over a part of the name.', candidates: ['active low', 'active high'] });
+  if (entry.crossed) doubts.push({ field: 'name', reason: 'Text runs over the edge of a column in its row.' });
   if (!fits && !single) {
     context.problems.push(
-      problem('count-mismatch', { name: printed, names: expanded.length, numbers: most }, { file: context.file, line: entry.line }),
+      problem(
+        'count-mismatch',
+        { name: printed, names: expanded.length, numbers: most },
+        { file: context.file, ...whereOf(entry.rows[0]!) },
+      ),
     );
     doubts.push({ field: 'name', reason: `${expanded.length} names stand for ${most} numbers.` });
   }
@@ -188,7 +238,7 @@ function numbersOf(cell: NumberCell, name: string, entry: Entry, context: Contex
   // A dash where the number would be: an exposed pad that the drawing gives no number.
   if (cell.kind === 'none') return entry.numbers.length === 1 && /exposed|thermal|paddle|^e-?pad$|^ep$/i.test(name) ? ['EP'] : [];
   const text = entry.numbers.find((n) => n.cell === cell)?.text ?? '';
-  context.problems.push(problem('number-unread', { text }, { file: context.file, line: entry.line }));
+  context.problems.push(problem('number-unread', { text }, { file: context.file, ...whereOf(entry.rows[0]!) }));
   return [];
 }
 
@@ -217,8 +267,49 @@ function terminal(
     ...(entry.group ? { group: entry.group } : {}),
     ...(alternates.length > 0 ? { alternates } : {}),
     ...(entry.rail && !/^[-–—]$/.test(entry.rail) ? { rail: entry.rail } : {}),
-    origin: { line: entry.line },
+    origin: originOf(entry, context.columns, Object.keys(numbers)),
     because: { type: type.because, ...(low.because ? { activeLow: low.because } : {}) },
     doubts,
+    confidence: type.confidence,
   };
+}
+
+/** A problem's place: a line where the source has lines, or else its page, or its cell. */
+const whereOf = (row: GridRow): { line?: number; page?: number; cell?: string } => {
+  const ref = row.place?.refs?.find((r) => r !== undefined);
+  if (row.place?.page !== undefined) return { page: row.place.page };
+  return ref === undefined ? { line: row.line } : { cell: ref };
+};
+
+const FIELDS = ['number', 'name', 'type', 'description', 'group'] as const;
+
+function originOf(entry: Entry, columns: readonly Column[], packages: readonly string[]): Origin {
+  const at: Partial<Record<(typeof FIELDS)[number], number>> = {};
+  for (const field of FIELDS) {
+    const isOwn = (c: Column) => c.role === field && (field !== 'number' || packages.includes(c.packageName));
+    const index = columns.findIndex(isOwn);
+    if (index >= 0) at[field] = index;
+  }
+  return placeOf(entry.rows[0]!, at, entry.rows.slice(1));
+}
+
+/** The origin of a row's terminals: its line, or its page and boxes, or its sheet and cells; `at` gives the columns. */
+export function placeOf(row: GridRow, at: Partial<Record<(typeof FIELDS)[number], number>>, more: readonly GridRow[] = []): Origin {
+  const { place } = row;
+  if (!place) return { line: row.line };
+  const parts = Object.entries(at);
+  if (place.refs) {
+    const cells = Object.fromEntries(parts.flatMap(([field, i]) => (place.refs![i] ? [[field, place.refs![i]!]] : [])));
+    const cell = cells['name'] ?? cells['number'];
+    return {
+      ...(place.sheet ? { sheet: place.sheet } : {}),
+      ...(cell ? { cell } : {}),
+      ...(Object.keys(cells).length > 0 ? { cells } : {}),
+    };
+  }
+  const boxOf = (i: number) =>
+    unite([row, ...more].flatMap((r): Box[] => (r.place?.page === place.page && r.place?.boxes?.[i] ? [r.place.boxes[i]] : [])));
+  const cells = Object.fromEntries(parts.flatMap(([field, i]) => (boxOf(i) ? [[field, tenths(boxOf(i)!)]] : [])));
+  const box = unite(Object.values(cells));
+  return { page: place.page!, ...(box ? { box: tenths(box) } : {}), ...(Object.keys(cells).length > 1 ? { cells } : {}) };
 }

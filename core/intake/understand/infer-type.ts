@@ -19,6 +19,8 @@ import { wordsOfType } from './type-words';
 export interface TypeConclusion {
   type: ElectricalType;
   because: string;
+  /** The share of the evidence that speaks for it, 0 to 1; lower where the evidence is thin. */
+  confidence: number;
   doubt?: Doubt;
 }
 
@@ -55,13 +57,16 @@ export function inferType(
   const [type, { weight, reasons }] = best;
   const rivals = tally.slice(1).filter(([other, voice]) => voice.weight >= weight * NEAR && !agrees(type, other, told));
   const because = [...new Set(reasons)].join(', ');
+  const against = rivals.reduce((sum, [, voice]) => sum + voice.weight, 0);
+  const confidence = Math.round((weight / (weight + against)) * Math.min(1, 0.4 + weight / 10) * 100) / 100;
   const empty = code !== undefined && /^[-–—\s]*$/.test(code);
   const unheard = !!code && code.trim() !== '' && told.length === 0 && !/^[-–—]+$/.test(code.trim());
-  if (weight >= ENOUGH && rivals.length === 0 && !((unheard || empty) && weight < 5)) return { type, because };
+  if (weight >= ENOUGH && rivals.length === 0 && !((unheard || empty) && weight < 5)) return { type, because, confidence };
   const candidates = [...new Set([type, ...tally.slice(1, 4).map(([t]) => t), ...USUAL])].slice(0, 4);
   return {
     type,
     because,
+    confidence,
     doubt: {
       field: 'type',
       reason: reasonOf(type, weight, because, rivals, unheard || empty ? code : undefined),
@@ -128,6 +133,7 @@ function nothingKnown(code: string | undefined, description: string): TypeConclu
   return {
     type: 'unspecified',
     because: 'nothing says it',
+    confidence: 0,
     doubt: { field: 'type', reason, candidates: ['input', 'output', 'passive'] },
   };
 }

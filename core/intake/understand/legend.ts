@@ -13,3 +13,10 @@ export function readLegend(lines: readonly string[]): Map<string, string> {
   }
   return legend;
 }
+
+/** A row of a legend's table, `I | Input pin`, as a legend's line; none where the cells are no code with its words. */
+export function legendLine(cells: readonly string[]): string[] {
+  const [code, words] = cells.slice(-2).map((c) => c.replace(/\s+/g, ' ').trim());
+  const isEntry = cells.length >= 2 && cells.length <= 3 && code && words && /^[A-Z][A-Z0-9/]{0,5}$/.test(code) && /^[A-Za-z]/.test(words);
+  return isEntry ? [`${code} = ${words}`] : [];
+}

@@ -1,0 +1,200 @@
+import { packageIn, roleOfHeading } from '../table/headings';
+import { isNote } from '../table/notes';
+import { looksLikeNumbers } from '../table/numbers';
+import { unite, type Box } from '../table/box';
+import type { Block, PageRowAt } from './block';
+import { edgesUnder } from './columns';
+import { headerAt, type PageHeader } from './headers';
+import { segmentsOf, textOf, type Line } from './lines';
+import type { Rule } from './page';
+import type { Region } from './regions';
+import { cutLine, keyColumns, rowsFrom, type CellLine } from './rows';
+import { boxOf } from './words';
+
+/** A table that was not over where its region ended, so that the next region may go on with it. */
+export interface OpenTable {
+  header: PageHeader;
+  /** The edges, from the region's left. */
+  edges: number[];
+  keys: number[];
+}
+
+/** Finds tables by their headings in a region's lines, and the rows that go on with a table of the region before. */
+export function blocksIn(
+  region: Region,
+  rules: readonly Rule[],
+  open: OpenTable | undefined,
+): { blocks: Block[]; open: OpenTable | undefined } {
+  const blocks: Block[] = [];
+  const { lines } = region;
+  let at = 0;
+  let current: OpenTable | undefined;
+  if (open) {
+    const end = continuation(lines, open, region.left);
+    if (end > 0) {
+      const edges = open.edges.map((e) => e + region.left);
+      blocks.push(blockOf(region, lines.slice(0, end), edges, undefined, rules, open.keys, true));
+      at = end;
+      if (end === lines.length) current = open;
+    }
+  }
+  while (at < lines.length) {
+    const header = headerAt(lines, at);
+    if (!header) {
+      at++;
+      continue;
+    }
+    const first = at + header.depth;
+    const end = endOf(lines, first, header, region);
+    const body = [...lines.slice(first, end)];
+    const { left, right } = sideways(region, header, lines.slice(at, end));
+    const edges = edgesUnder(header, body, left, right);
+    const cells = body.map((l) => cutLine(l, edges));
+    const keys = keysOf(header, cells, edges.length - 1);
+    const prose = body.findIndex((l) => flowsOver(l, edges, keys));
+    if (prose >= 0) {
+      body.splice(prose);
+    }
+    if (keys.length > 0 && body.length > 0) {
+      blocks.push({
+        ...blockOf(region, body, edges, header, rules, keys, false, lines.slice(at, first)),
+        captions: captionsAbove(lines, at),
+      });
+      current = end >= lines.length && prose < 0 ? { header, edges: edges.map((e) => e - region.left), keys } : undefined;
+      at = prose >= 0 ? first + prose : end;
+    } else at = first;
+  }
+  return { blocks, open: current };
+}
+
+/** A table is as wide as its region, unless text that is none of it stands beside its heading. */
+function sideways(region: Region, header: PageHeader, lines: readonly Line[]): { left: number; right: number } {
+  const [first, last] = [header.heads[0]!, header.heads.at(-1)!];
+  const heading = lines.slice(0, header.depth).flatMap((l) => segmentsOf(l));
+  const before = heading.filter((s) => s.x1 < first.x0 - 2).map((s) => s.x1);
+  const after = heading.filter((s) => s.x0 > last.x1 + 2).map((s) => s.x0);
+  return {
+    left: before.length > 0 ? Math.max(...before) + 2 : region.left,
+    right: after.length > 0 ? Math.min(...after) - 2 : region.right,
+  };
+}
+
+function keysOf(header: PageHeader, cells: readonly CellLine[], columns: number): number[] {
+  const keys = keyColumns(cells, columns);
+  const said = header.heads.flatMap((h, i) => (roleOfHeading(h.text) === 'number' || packageIn(h.text) ? [i] : []));
+  const both = keys.filter((k) => said.includes(k) || roleOfHeading(header.heads[k]?.text ?? '') === 'ambiguous');
+  return both.length > 0 ? both : keys;
+}
+
+export const captionsAbove = (lines: readonly Line[], at: number): string[] =>
+  lines
+    .slice(Math.max(0, at - 6), at)
+    .reverse()
+    .map(textOf);
+
+/** Where a table's lines end: at a note, at prose, at another heading or caption, or at a wide gap that no row follows. */
+function endOf(lines: readonly Line[], from: number, header: PageHeader, region: Region): number {
+  const bodySize = lines[from]?.size ?? 9;
+  let widest = 0;
+  for (let at = from; at < lines.length; at++) {
+    const line = lines[at]!;
+    const text = textOf(line);
+    const gap = line.base - lines[at - 1]!.base;
+    if (/^(table|figure|fig\.)\s*\d/i.test(text) || line.size > 1.3 * bodySize || isNoteLine(line, text) || isProse(line, region))
+      return at;
+    const next = headerAt(lines, at);
+    if (next && next.worth >= Math.min(3, header.worth)) return at;
+    const limit = Math.max(3.6 * bodySize, 2.2 * widest);
+    if (at > from && gap > limit && !hasRowSoon(lines, at)) return at;
+    if (at > from && gap < 6 * bodySize) widest = Math.max(widest, gap);
+  }
+  return lines.length;
+}
+
+const isNoteLine = (line: Line, text: string): boolean => isNote(text) && (text.length > 24 || line.words.length > 3);
+
+/** Full lines of words without a wide gap, ending like a sentence or going on for long. */
+function isProse(line: Line, region: Region): boolean {
+  const segments = segmentsOf(line, 0.8);
+  const [only] = segments;
+  if (segments.length > 1 || !only || line.words.length < 7) return false;
+  return only.x0 < region.left + 0.12 * (region.right - region.left) && only.x1 - only.x0 > 0.42 * (region.right - region.left);
+}
+
+/** Prose runs over the edges of columns as if they were not there; a row of cells leaves white at them. */
+function flowsOver(line: Line, edges: readonly number[], keys: readonly number[]): boolean {
+  if (line.words.length < 6) return false;
+  const cut = cutLine(line, edges);
+  if (keys.some((k) => looksLikeNumbers(cut.cells[k]!))) return false;
+  const passed = edges.slice(1, -1).flatMap((edge) => {
+    const before = line.words.filter((w) => (w.x0 + w.x1) / 2 < edge).at(-1);
+    const after = line.words.find((w) => (w.x0 + w.x1) / 2 >= edge);
+    return before && after ? [after.x0 - before.x1 < 0.5 * line.size] : [];
+  });
+  return passed.length >= 2 && passed.filter(Boolean).length >= 0.7 * passed.length;
+}
+
+const hasRowSoon = (lines: readonly Line[], at: number): boolean =>
+  lines.slice(at, at + 2).some((l) => {
+    const segments = segmentsOf(l);
+    return segments.length >= 2 && segments.some((s) => looksLikeNumbers(s.text)) && l.words.length > 1;
+  });
+
+/** How many of a region's first lines go on with a table: rows with a number where numbers stood, and lines between them. */
+function continuation(lines: readonly Line[], open: OpenTable, left: number): number {
+  const edges = open.edges.map((e) => e + left);
+  if (headerAt(lines, 0) || headerAt(lines, 1)) return 0;
+  let end = 0;
+  let rows = 0;
+  for (let at = 0; at < lines.length; at++) {
+    const line = lines[at]!;
+    const text = textOf(line);
+    if (/^(table|figure)\s*\d/i.test(text) || isNoteLine(line, text) || headerAt(lines, at)) break;
+    if (at > 0 && line.base - lines[at - 1]!.base > 4.5 * line.size && !hasRowSoon(lines, at)) break;
+    const cut = cutLine(line, edges);
+    const isRow = open.keys.some((k) => looksLikeNumbers(cut.cells[k] ?? '')) && cut.cells.filter((c) => c !== '').length > 1;
+    if (isRow) rows++;
+    if (!isRow && rows === 0 && at > 3) return 0;
+    end = at + 1;
+  }
+  return rows >= 1 ? end : 0;
+}
+
+function blockOf(
+  region: Region,
+  body: readonly Line[],
+  edges: number[],
+  header: PageHeader | undefined,
+  rules: readonly Rule[],
+  keys: readonly number[],
+  goesOn: boolean,
+  headLines: readonly Line[] = [],
+): Block {
+  const own = body.map((l) => cutLine(within(l, edges), edges)).filter((l) => l.cells.some((c) => c !== ''));
+  const rows: PageRowAt[] = rowsFrom(own, keys, ruledBetween(rules, edges));
+  const boxes = [...headLines, ...body].flatMap((l) => within(l, edges).words.map(boxOf)) as Box[];
+  if (header)
+    rows.unshift({ cells: header.heads.map((h) => h.text), boxes: header.heads.map(() => undefined), crossed: false, apart: false });
+  return { page: region.page, box: unite(boxes) ?? [0, 0, 0, 0], edges, rows, captions: [], ...(goesOn ? { goesOn } : {}) };
+}
+
+const within = (line: Line, edges: readonly number[]): Line => ({
+  ...line,
+  words: line.words.filter((w) => (w.x0 + w.x1) / 2 > edges[0]! - 2 && (w.x0 + w.x1) / 2 < edges.at(-1)! + 2),
+});
+
+/** Heights of lines that are ruled over most of the table's width. */
+function ruledBetween(rules: readonly Rule[], edges: readonly number[]): number[] {
+  const [left, right] = [edges[0]!, edges.at(-1)!];
+  const byHeight = new Map<number, number>();
+  for (const r of rules) {
+    if (r.y1 !== r.y2) continue;
+    const length = Math.min(r.x2, right) - Math.max(r.x1, left);
+    const y = Math.round(r.y1);
+    if (length > 0) byHeight.set(y, (byHeight.get(y) ?? 0) + length);
+  }
+  return [...byHeight]
+    .filter(([, length]) => length > 0.55 * (right - left))
+    .map(([y]) => y)
+    .sort((a, b) => a - b);
+}

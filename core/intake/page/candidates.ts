@@ -1,0 +1,43 @@
+import { roleOfHeading, packageIn } from '../table/headings';
+import { looksLikeNumbers } from '../table/numbers';
+import type { DocumentPage } from './page';
+
+/**
+ * The pages that can hold a pin table or a ball map, by their text alone: only their ruled lines are worth fetching. A
+ * page after such a page counts too while its lines begin with terminal numbers, as a table without repeated heads does.
+ */
+export function pagesWorthRuling(pages: readonly DocumentPage[]): number[] {
+  let before = false;
+  return pages.flatMap((page) => {
+    const texts = page.runs.map((r) => r.text.trim()).filter((t) => t !== '' && t.length < 40);
+    const worth = hasHeadings(texts) || hasMap(texts) || (before && hasNumbers(texts));
+    before = worth;
+    return worth ? [page.number] : [];
+  });
+}
+
+function hasHeadings(texts: readonly string[]): boolean {
+  let [number, name, other] = [false, false, false];
+  for (const text of texts) {
+    const isSingle = /^(pin|ball|terminal|lead|pad|no\.?|number|name|symbol|signal|mnemonic|function)s?$/i.test(text);
+    const role = roleOfHeading(text);
+    if (
+      role === 'number' ||
+      role === 'ambiguous' ||
+      /^(pin|ball|terminal|lead|contact)/i.test(text) ||
+      (packageIn(text) && text.length < 20)
+    )
+      number = true;
+    if (role === 'name' || (role === 'ambiguous' && number) || (isSingle && role !== 'number')) name = true;
+    if (role !== undefined && role !== 'number') other = true;
+  }
+  return number && (name || other);
+}
+
+/** Single numbers in sequence and single letters: the edges of a ball map. */
+function hasMap(texts: readonly string[]): boolean {
+  const all = new Set(texts.flatMap((t) => t.split(/\s+/)));
+  return ['A', 'B', 'C', '1', '2', '3'].every((t) => all.has(t));
+}
+
+const hasNumbers = (texts: readonly string[]): boolean => texts.filter((t) => looksLikeNumbers(t.split(/\s+/)[0] ?? '')).length >= 3;

@@ -1,0 +1,58 @@
+import { headingWorth } from '../table/headings';
+import { looksLikeNumbers } from '../table/numbers';
+import type { Grid, GridRow } from '../table/grid';
+import { unfold } from '../table/unfold';
+import type { Box } from '../table/box';
+import type { Block } from './block';
+
+/** Blocks that are one table, page after page. */
+export type Chain = Block[];
+
+/**
+ * Puts blocks together to tables: a block that was found as a continuation joins the one before it, and so does a ruled
+ * block with the same column widths on the next page or in the next text column, unless it has a heading of its own that differs.
+ */
+export function chainsOf(blocks: readonly Block[]): Chain[] {
+  const chains: Chain[] = [];
+  for (const block of blocks) {
+    const last = chains.at(-1);
+    if (last && (block.goesOn || follows(block, last))) last.push(block);
+    else chains.push([block]);
+  }
+  return chains;
+}
+
+function follows(block: Block, chain: Chain): boolean {
+  const before = chain.at(-1)!;
+  const isNext = block.page === before.page + 1 || (block.page === before.page && block.box[0] > before.box[0] + before.box[2]);
+  if (!isNext || block.edges.length !== before.edges.length) return false;
+  const heads = headOf(block);
+  // The same heading over as many columns goes on, even where the columns became wider.
+  if (heads !== undefined) return heads === headOf(chain[0]!);
+  const shift = block.edges[0]! - before.edges[0]!;
+  if (!block.edges.every((e, i) => Math.abs(e - before.edges[i]! - shift) < 6)) return false;
+  return block.rows.slice(0, 3).some((r) => r.cells.some((c) => looksLikeNumbers(c)));
+}
+
+const headOf = (block: Block): string | undefined => {
+  const row = block.rows.slice(0, 2).find((r) => headingWorth(r.cells) >= 2);
+  return row?.cells.join('|').toLowerCase().replace(/\s+/g, ' ');
+};
+
+/** A chain as a grid of cells. `from` is the number of its first row, so that rows of all chains are told apart. */
+export function gridOf(chain: Chain, from: number, back: (page: number, box: Box) => Box): Grid {
+  const rows: GridRow[] = [];
+  for (const block of chain)
+    for (const row of block.rows) {
+      const line = from + rows.length;
+      if (row.apart) rows.push({ line, cells: row.cells.map(() => '') });
+      rows.push({
+        line: from + rows.length,
+        cells: row.cells,
+        place: { page: block.page, boxes: row.boxes.map((b) => b && back(block.page, b)) },
+        ...(row.same ? { same: row.same } : {}),
+        ...(row.crossed ? { crossed: true } : {}),
+      });
+    }
+  return unfold({ layout: 'cells', rows });
+}

@@ -1,0 +1,46 @@
+import { segmentsOf, type Line } from './lines';
+import type { PageHeader } from './headers';
+
+/**
+ * Where the columns under a heading part: for each two neighbouring headings the stretch between them that the fewest
+ * lines run through, and of those the widest. Gives the edges from `left` to `right`, in points.
+ */
+export function edgesUnder(header: PageHeader, body: readonly Line[], left: number, right: number): number[] {
+  const width = Math.ceil(right - left) + 2;
+  const through = new Uint16Array(width);
+  for (const line of body)
+    for (const s of segmentsOf(line, 0.5)) {
+      const from = Math.max(0, Math.floor(s.x0 - left));
+      const to = Math.min(width - 1, Math.ceil(s.x1 - left));
+      for (let x = from; x <= to; x++) through[x]!++;
+    }
+  for (const h of header.heads) {
+    // A heading itself is a line that no edge should cut.
+    for (let x = Math.max(0, Math.floor(h.x0 - left)); x <= Math.min(width - 1, Math.ceil(h.x1 - left)); x++) through[x]!++;
+  }
+  const edges = header.heads.slice(1).map((next, i) => {
+    const from = Math.max(0, Math.floor(header.heads[i]!.x0 - left) + 1);
+    const to = Math.min(width - 1, Math.ceil(next.x1 - left) - 1);
+    return left + clearest(through, from, to);
+  });
+  return [left, ...edges, right];
+}
+
+/** The middle of the clearest stretch; the widest of equally clear ones. */
+function clearest(through: Uint16Array, from: number, to: number): number {
+  let least = Infinity;
+  for (let x = from; x <= to; x++) least = Math.min(least, through[x]!);
+  let best = { from, length: 0 };
+  for (let x = from; x <= to;) {
+    if (through[x]! > least) {
+      x++;
+      continue;
+    }
+    let end = x;
+    while (end <= to && through[end]! === least) end++;
+    if (end - x > best.length) best = { from: x, length: end - x };
+    x = end;
+  }
+  // A little left of the next column: cells are ragged on the right and even on the left.
+  return best.from + best.length * 0.6;
+}

@@ -1,0 +1,62 @@
+import type { DocumentPage } from './page';
+import { textOf, type Line } from './lines';
+import type { Lattice } from './ruled';
+
+/** The strips at a page's top and bottom where running heads stand, as a share of its height. */
+const STRIP = 0.11;
+
+const shape = (line: Line): string => textOf(line).replace(/\d+/g, '#').replace(/\s+/g, ' ');
+
+interface PageLines {
+  page: DocumentPage;
+  lines: Line[];
+  lattices: readonly Lattice[];
+}
+
+/**
+ * Takes running heads and feet away: the outermost lines of a page that stand, but for their figures, at the same height
+ * on another page too, and apart from what follows. Lines of a ruled table are none, and neither are lines as near to
+ * their neighbours as the rows of a table.
+ */
+export function withoutFurniture(pages: readonly PageLines[]): Line[][] {
+  const seen = new Map<string, Set<number>>();
+  const keyOf = (line: Line) => `${shape(line)} ${Math.round(line.base / 4)}`;
+  for (const { page, lines } of pages)
+    for (const line of lines) if (inStrip(line, page)) seen.set(keyOf(line), (seen.get(keyOf(line)) ?? new Set()).add(page.number));
+  const repeats = (line: Line) => (seen.get(keyOf(line))?.size ?? 0) > 1;
+  return pages.map((own) => {
+    const { lines } = own;
+    const pitch = usualGap(lines);
+    let [from, to] = [0, lines.length];
+    const isApart = (a: Line | undefined, b: Line | undefined) => !a || !b || Math.abs(b.base - a.base) > 1.7 * pitch;
+    const block = (at: number, step: 1 | -1) => {
+      // A running head can have two lines; what counts is that white stands after the last of them.
+      let end = at;
+      while (lines[end] && isFurniture(lines[end]!, own) && repeats(lines[end]!)) {
+        if (isApart(lines[end], lines[end + step])) return end + step;
+        end += step;
+        if (Math.abs(end - at) > 3) return at;
+      }
+      return at;
+    };
+    for (let next = block(from, 1); next !== from; next = block(from, 1)) from = next;
+    for (let next = block(to - 1, -1); next !== to - 1; next = block(to - 1, -1)) to = next + 1;
+    return from > 0 || to < lines.length ? lines.slice(from, Math.max(from, to)) : lines;
+  });
+}
+
+const inStrip = (line: Line, page: DocumentPage): boolean => line.base < STRIP * page.height || line.base > (1 - STRIP) * page.height;
+
+const isFurniture = (line: Line, { page, lattices }: PageLines): boolean =>
+  inStrip(line, page) &&
+  !lattices.some(
+    (l) => line.base > l.ys[0]! && line.base < l.ys.at(-1)! && line.words.some((w) => w.x0 > l.xs[0]! - 2 && w.x1 < l.xs.at(-1)! + 2),
+  );
+
+function usualGap(lines: readonly Line[]): number {
+  const gaps = lines
+    .slice(1)
+    .map((l, i) => l.base - lines[i]!.base)
+    .sort((a, b) => a - b);
+  return gaps[Math.floor(gaps.length / 2)] ?? 12;
+}

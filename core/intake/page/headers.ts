@@ -1,0 +1,77 @@
+import { headingWorth, packageIn, roleOfHeading } from '../table/headings';
+import { segmentsOf, textOf, type Line, type Segment } from './lines';
+
+/** A heading over columns: where each heading starts and ends, and how many lines it takes. */
+export interface PageHeader {
+  at: number;
+  depth: number;
+  heads: { text: string; x0: number; x1: number }[];
+  worth: number;
+}
+
+/** How wide a gap parts two headings, in font sizes: the usual one, then tighter ones. */
+const GAPS = [0.55, 0.36, 0.2];
+
+/** The heading that starts at a line, if one does. Headings may take up to three lines; a title above them is none. */
+export function headerAt(lines: readonly Line[], at: number): PageHeader | undefined {
+  const best = bestAt(lines, at);
+  if (!best || best.depth === 1) return best;
+  const below = bestAt(lines, at + 1);
+  return below && below.worth >= best.worth && below.depth < best.depth && !namesPackages(best, below) ? undefined : best;
+}
+
+/** The line above brought what the headings below lack: packages over their numbers, or headings of columns. */
+const namesPackages = (best: PageHeader, below: PageHeader): boolean => best.heads.length > below.heads.length;
+
+function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
+  if (at >= lines.length) return undefined;
+  const first = lines[at]!;
+  if (first.words.length > 40 || /^(table|figure|fig\.?)\s*\d/i.test(textOf(first))) return undefined;
+  let best: PageHeader | undefined;
+  for (const gap of GAPS) {
+    for (let depth = 1; depth <= (gap === GAPS[0] ? 3 : 1) && at + depth <= lines.length; depth++) {
+      const group = lines.slice(at, at + depth);
+      if (
+        depth > 1 &&
+        (group.at(-1)!.base - group.at(-2)!.base > 2.1 * first.size || Math.abs(group.at(-1)!.size - first.size) > 0.15 * first.size)
+      )
+        break;
+      const heads = stack(group.map((l) => segmentsOf(l, gap)));
+      const kept = trim(heads);
+      const worth = headingWorth(kept.map((h) => h.text));
+      if (worth >= 2 && worth > (best?.worth ?? 0)) best = { at, depth, heads: kept, worth };
+    }
+    if (best) return best;
+  }
+  return best;
+}
+
+type Head = PageHeader['heads'][number];
+
+/** Puts heading lines over each other: a lone heading goes to the column under it, a wide one to all of them. */
+function stack(lines: Segment[][]): Head[] {
+  const heads: Head[] = lines.at(-1)!.map(({ text, x0, x1 }) => ({ text, x0, x1 }));
+  for (const upper of lines.slice(0, -1).reverse())
+    for (const seg of upper) {
+      const under = heads.filter((h) => Math.min(h.x1, seg.x1) - Math.max(h.x0, seg.x0) > 0.5);
+      // What stands over no column is a heading only if it says so: captions stand there too.
+      if (under.length === 0 && (roleOfHeading(seg.text) !== undefined || packageIn(seg.text)?.name === seg.text))
+        heads.push({ text: seg.text, x0: seg.x0, x1: seg.x1 });
+      for (const h of under) {
+        h.text = under.length > 1 && headingWorth([seg.text, h.text]) >= 2 ? h.text : `${seg.text} ${h.text}`;
+        if (under.length === 1) {
+          h.x0 = Math.min(h.x0, seg.x0);
+          h.x1 = Math.max(h.x1, seg.x1);
+        }
+      }
+    }
+  return heads.sort((a, b) => a.x0 - b.x0);
+}
+
+/** Takes prose of a neighbouring column away from the ends. */
+function trim(heads: Head[]): Head[] {
+  let [from, to] = [0, heads.length];
+  while (from < to && heads[from]!.text.length > 34) from++;
+  while (to > from && heads[to - 1]!.text.length > 34) to--;
+  return heads.slice(from, to);
+}

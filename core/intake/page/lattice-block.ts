@@ -1,0 +1,81 @@
+import { looksLikeNumbers } from '../table/numbers';
+import type { PageRowAt } from './block';
+import { linesOf } from './lines';
+import { unite, type Box } from '../table/box';
+import { cellLines, columnAt, keyColumns, rowsFrom, type CellLine } from './rows';
+import type { Cell, Lattice } from './ruled';
+import { boxOf, type Word } from './words';
+
+/** The rows of a ruled table: its cells are given, only cells that hold several rows are taken apart. */
+export function latticeRows(lattice: Lattice, words: readonly Word[]): PageRowAt[] {
+  const { xs, ys, cells } = lattice;
+  const inside = words.filter((w) => within(w, xs, ys));
+  const columns = xs.length - 1;
+  const cellAt = new Map<number, Cell>();
+  for (const cell of cells)
+    for (let r = cell.row; r < cell.row + cell.rows; r++)
+      for (let c = cell.col; c < cell.col + cell.cols; c++) cellAt.set(r * columns + c, cell);
+  const wordsIn = new Map<Cell, Word[]>();
+  let crossing = new Set<Cell>();
+  for (const word of inside) {
+    const row = columnAt(word.sideways ? (word.top + word.base) / 2 : word.base - 0.3 * word.size, ys);
+    const col = columnAt((word.x0 + word.x1) / 2, xs);
+    const cell = cellAt.get(row * columns + col)!;
+    wordsIn.set(cell, [...(wordsIn.get(cell) ?? []), word]);
+    const slack = word.estimated ? 0.6 * word.size : 2;
+    if (word.x1 > xs[cell.col + cell.cols]! + slack || word.x0 < xs[cell.col]! - slack) crossing = crossing.add(cell);
+  }
+  const texts = new Map(cells.map((c) => [c, textOfCell(wordsIn.get(c) ?? [])]));
+  const rows: PageRowAt[] = [];
+  for (let row = 0; row < ys.length - 1; row++) {
+    const own = Array.from({ length: columns }, (_, c) => cellAt.get(row * columns + c)!);
+    const apart = splitBand(own, row, lattice, wordsIn);
+    if (apart) {
+      rows.push(...apart);
+      continue;
+    }
+    const filled = own.map((cell, c) => (cell.col === c ? texts.get(cell)! : { text: '' }));
+    rows.push({
+      cells: filled.map((f) => f.text),
+      boxes: filled.map((f) => ('box' in f ? f.box : undefined)),
+      crossed: own.some((c) => crossing.has(c)),
+      apart: false,
+      same: own.map((cell) => cell.row < row),
+    });
+  }
+  return rows.filter((r) => r.cells.some((c) => c !== ''));
+}
+
+const within = (w: Word, xs: readonly number[], ys: readonly number[]): boolean => {
+  const x = (w.x0 + w.x1) / 2;
+  const y = w.sideways ? (w.top + w.base) / 2 : w.base - 0.3 * w.size;
+  return x > xs[0]! - 1 && x < xs.at(-1)! + 1 && y > ys[0]! - 1 && y < ys.at(-1)! + 1;
+};
+
+function textOfCell(words: readonly Word[]): { text: string; box?: Box } {
+  const box = unite(words.map(boxOf));
+  const sideways = words.filter((w) => w.sideways).sort((a, b) => a.x0 - b.x0 || b.base - a.base);
+  const lines = linesOf(words).map((l) => l.words.map((w) => w.text).join(' '));
+  return { text: [...sideways.map((w) => w.text), ...lines].join('\n'), ...(box ? { box } : {}) };
+}
+
+/**
+ * A band between two ruled lines that holds several rows: there are at least two numbers under each other, and each has
+ * other cells beside it on its own line. Undefined where the band is one row.
+ */
+function splitBand(own: readonly Cell[], row: number, { xs, ys }: Lattice, wordsIn: ReadonlyMap<Cell, Word[]>): PageRowAt[] | undefined {
+  if (own.some((c) => c.rows > 1 || c.row !== row || c.cols > 1)) return undefined;
+  const words = own.flatMap((c) => wordsIn.get(c) ?? []).filter((w) => !w.sideways);
+  if (words.length < 4) return undefined;
+  const lines = cellLines(words, xs);
+  if (lines.length < 2) return undefined;
+  const keys = keyColumns(lines, xs.length - 1);
+  const anchors = lines.filter((l) => isRow(l, keys));
+  const numbered = lines.filter((l) => keys.some((k) => looksLikeNumbers(l.cells[k]!)));
+  const tall = ys[row + 1]! - ys[row]!;
+  if (anchors.length < 2 || anchors.length < numbered.length || tall < 1.5 * lines[0]!.size) return undefined;
+  return rowsFrom(lines, keys);
+}
+
+const isRow = (l: CellLine, keys: readonly number[]): boolean =>
+  keys.some((k) => looksLikeNumbers(l.cells[k]!)) && l.cells.some((c, i) => !keys.includes(i) && /^\S{1,40}$/.test(c));

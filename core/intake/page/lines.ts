@@ -1,0 +1,52 @@
+import type { Word } from './words';
+
+/** Words on one baseline, from left to right. */
+export interface Line {
+  words: Word[];
+  base: number;
+  size: number;
+}
+
+/** A stretch of a line without a wide gap. */
+export interface Segment {
+  text: string;
+  x0: number;
+  x1: number;
+  words: Word[];
+}
+
+/** Puts words into lines. Baselines nearer than a quarter of the font size are one line. */
+export function linesOf(words: readonly Word[]): Line[] {
+  const lines: Line[] = [];
+  for (const word of [...words].filter((w) => !w.sideways).sort((a, b) => a.base - b.base || a.x0 - b.x0)) {
+    const last = lines.at(-1);
+    if (last && word.base - last.base < 0.25 * Math.min(word.size, last.size)) {
+      last.words.push(word);
+      last.size = Math.max(last.size, word.size);
+    } else lines.push({ words: [word], base: word.base, size: word.size });
+  }
+  for (const line of lines) line.words.sort((a, b) => a.x0 - b.x0);
+  return lines;
+}
+
+/** Cuts a line where the gap between words is over `wide` font sizes. */
+export function segmentsOf(line: Line, wide = 0.55): Segment[] {
+  const segments: Segment[] = [];
+  for (const word of line.words) {
+    const last = segments.at(-1);
+    if (last && word.x0 - last.x1 <= wide * Math.max(word.size, line.size * 0.8)) {
+      last.text += ` ${word.text}`;
+      last.x1 = Math.max(last.x1, word.x1);
+      last.words.push(word);
+    } else segments.push({ text: word.text, x0: word.x0, x1: word.x1, words: [word] });
+  }
+  return segments;
+}
+
+export const textOf = (line: Line): string => line.words.map((w) => w.text).join(' ');
+
+/** A line as text whose cells stand apart by blanks, for legends and notes. */
+export const spacedText = (line: Line): string =>
+  segmentsOf(line, 0.9)
+    .map((s) => s.text)
+    .join('   ');

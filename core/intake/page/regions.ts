@@ -1,0 +1,59 @@
+import type { DocumentPage } from './page';
+import { linesOf, segmentsOf, type Line } from './lines';
+import type { Word } from './words';
+
+/** A stretch of a page that is read from top to bottom: the whole page, or one of its two text columns. */
+export interface Region {
+  page: number;
+  left: number;
+  right: number;
+  lines: Line[];
+}
+
+/** The regions of a page in reading order. */
+export function regionsOf(page: DocumentPage, lines: readonly Line[]): Region[] {
+  const words = lines.flatMap((l) => l.words);
+  if (words.length === 0) return [];
+  const gutter = gutterOf(page, lines);
+  const whole = spanOf(words);
+  if (gutter === undefined) return [{ page: page.number, ...whole, lines: [...lines] }];
+  const [left, right] = [words.filter((w) => (w.x0 + w.x1) / 2 < gutter), words.filter((w) => (w.x0 + w.x1) / 2 >= gutter)];
+  return [left, right].map((half) => ({ page: page.number, ...spanOf(half), lines: linesOf(half) }));
+}
+
+const spanOf = (words: readonly Word[]) => ({
+  left: Math.min(...words.map((w) => w.x0)) - 4,
+  right: Math.max(...words.map((w) => w.x1)) + 4,
+});
+
+/** How wide the white between two text columns is at least, in points. */
+const WIDE = 9;
+const LEAST_LINES = 8;
+
+/**
+ * The middle of the white between two text columns. Both sides must have lines that fill their side, as prose does;
+ * the columns of one table do not.
+ */
+function gutterOf(page: DocumentPage, lines: readonly Line[]): number | undefined {
+  if (lines.length < LEAST_LINES) return undefined;
+  const { left, right } = spanOf(lines.flatMap((l) => l.words));
+  let best: { x: number; crossing: number } | undefined;
+  for (let x = page.width * 0.36; x <= page.width * 0.64; x += 2) {
+    const crossing = lines.filter((l) => segmentsOf(l, 0.9).some((s) => s.x0 < x + WIDE / 2 && s.x1 > x - WIDE / 2)).length;
+    if (!best || crossing < best.crossing) best = { x, crossing };
+  }
+  if (!best || best.crossing > 0.25 * lines.length) return undefined;
+  const at = best.x;
+  const beside = lines.filter((l) => !segmentsOf(l, 0.9).some((s) => s.x0 < at + WIDE / 2 && s.x1 > at - WIDE / 2));
+  const full = (from: number, to: number) =>
+    beside.filter((l) => {
+      const own = l.words.filter((w) => w.x0 >= from && w.x1 <= to);
+      if (own.length < 4) return false;
+      const gaps = own.slice(1).map((w, i) => w.x0 - own[i]!.x1);
+      return own.at(-1)!.x1 - own[0]!.x0 > 0.62 * (to - from) && Math.max(...gaps) < 1.2 * l.size;
+    }).length;
+  const sides = [full(left, best.x), full(best.x, right)];
+  const tall = (from: number, to: number) => lines.filter((l) => l.words.some((w) => w.x0 >= from && w.x1 <= to)).length >= LEAST_LINES;
+  const isProse = Math.max(...sides) >= 6 && Math.min(...sides) >= 3 && tall(left, best.x) && tall(best.x, right);
+  return isProse ? best.x : undefined;
+}

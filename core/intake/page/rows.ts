@@ -1,0 +1,220 @@
+import { looksLikeNumbers, readNumberCell } from '../table/numbers';
+import { unite, type Box } from '../table/box';
+import { linesOf, type Line } from './lines';
+import { boxOf, type Word } from './words';
+
+/** A text line cut into a table's columns. */
+export interface CellLine {
+  base: number;
+  size: number;
+  cells: string[];
+  boxes: (Box | undefined)[];
+  crossed: boolean;
+}
+
+/** A row of a table on a page; cells that had several lines hold line breaks. `apart` where a wide gap stands above it. */
+export interface PageRow {
+  cells: string[];
+  boxes: (Box | undefined)[];
+  crossed: boolean;
+  apart: boolean;
+}
+
+/** Cuts a line at column edges. A word belongs where its middle is. */
+export function cutLine(line: Line, edges: readonly number[]): CellLine {
+  const count = edges.length - 1;
+  const words: Word[][] = Array.from({ length: count }, () => []);
+  let crossed = false;
+  for (const word of line.words) {
+    const at = columnAt((word.x0 + word.x1) / 2, edges);
+    words[at]!.push(word);
+    const slack = word.estimated ? 0.6 * word.size : 1.5;
+    const over = (edge: number) => word.x0 < edge - slack && word.x1 > edge + slack;
+    if (edges.slice(1, -1).some(over)) crossed = true;
+  }
+  return {
+    base: line.base,
+    size: line.size,
+    cells: words.map((w) => w.map((x) => x.text).join(' ')),
+    boxes: words.map((w) => unite(w.map(boxOf))),
+    crossed,
+  };
+}
+
+export function columnAt(x: number, edges: readonly number[]): number {
+  let at = 0;
+  while (at < edges.length - 2 && x >= edges[at + 1]!) at++;
+  return at;
+}
+
+export const cellLines = (words: readonly Word[], edges: readonly number[]): CellLine[] => linesOf(words).map((l) => cutLine(l, edges));
+
+const isDash = (text: string): boolean => readNumberCell(text).kind === 'none' && text !== '';
+const OPEN = /[,;&/–-]$/;
+
+/** Columns that hold terminal numbers in most of their lines. */
+export function keyColumns(lines: readonly { cells: string[] }[], columns: number): number[] {
+  return Array.from({ length: columns }, (_, i) => i).filter((i) => {
+    const texts = lines.flatMap((l) => (l.cells[i] ? l.cells[i].split('\n') : []));
+    const bare = texts.map((t) => t.replace(OPEN, '').trim());
+    const numbers = bare.filter((t) => looksLikeNumbers(t)).length;
+    return (
+      numbers >= 1 && numbers >= 0.35 * texts.length && numbers + bare.filter((t) => isDash(t) || t === '').length >= 0.6 * texts.length
+    );
+  });
+}
+
+/**
+ * Puts text lines together to rows. A row has one line with a number, its anchor, and lines that go on with its cells.
+ *
+ * Where row gaps are wider than line gaps, the gaps tell. Where all lines are evenly spaced, lines follow the anchor
+ * above them, unless lines stand before the first anchor: then cells are centred, and each anchor has as many lines
+ * above as below. `rules` are the heights of lines ruled between rows, which tell best.
+ */
+export function rowsFrom(lines: readonly CellLine[], keys: readonly number[], rules: readonly number[] = []): PageRow[] {
+  if (lines.length === 0) return [];
+  const anchors = lines.map((_, i) => isAnchor(lines, i, keys));
+  const bands = ruledBands(lines, anchors, rules) ?? spacedBands(lines, anchors) ?? followed(lines, anchors);
+  const pitch = usualGap(lines);
+  return bands.flatMap((band) => {
+    const first = lines.indexOf(band[0]!);
+    const gap = first > 0 ? band[0]!.base - lines[first - 1]!.base : 0;
+    return [{ ...merge(band), apart: gap > 2.1 * pitch }];
+  });
+}
+
+function isAnchor(lines: readonly CellLine[], at: number, keys: readonly number[]): boolean {
+  const line = lines[at]!;
+  const cells = keys.map((k) => line.cells[k] ?? '');
+  const numbered = cells.some((c) => ['list', 'pad'].includes(readNumberCell(c.replace(OPEN, '')).kind) && c !== '');
+  if (!numbered) return false;
+  const before = lines[at - 1];
+  if (!before) return true;
+  const isTight = line.base - before.base < 1.6 * line.size;
+  // `1, 5,` over `9, 12`: the list of the row above goes on.
+  if (
+    isTight &&
+    keys.some((k) => OPEN.test(before.cells[k] ?? '') && (line.cells[k] ?? '') !== '' && readNumberCell(before.cells[k]!).kind !== 'none')
+  )
+    return false;
+  const others = line.cells.filter((c, i) => c !== '' && !keys.includes(i));
+  return others.length > 0 || !isTight;
+}
+
+const usualGap = (lines: readonly CellLine[]): number => {
+  const gaps = lines
+    .slice(1)
+    .map((l, i) => l.base - lines[i]!.base)
+    .sort((a, b) => a - b);
+  return gaps[Math.floor(gaps.length / 2)] ?? 12;
+};
+
+/** Rows between ruled lines, where the lines part most anchors from the next. */
+function ruledBands(lines: readonly CellLine[], anchors: readonly boolean[], rules: readonly number[]): CellLine[][] | undefined {
+  if (rules.length === 0) return undefined;
+  const bandOf = (l: CellLine) => rules.filter((y) => y < l.base - 0.3 * l.size).length;
+  const bands = new Map<number, CellLine[]>();
+  const counts = new Map<number, number>();
+  lines.forEach((l, i) => {
+    bands.set(bandOf(l), [...(bands.get(bandOf(l)) ?? []), l]);
+    if (anchors[i]) counts.set(bandOf(l), (counts.get(bandOf(l)) ?? 0) + 1);
+  });
+  const single = [...counts.values()].filter((n) => n === 1).length;
+  if (counts.size < 2 || single < 0.8 * counts.size) return undefined;
+  return [...bands.entries()]
+    .sort((a, b) => a[0] - b[0])
+    .flatMap(([key, band]) =>
+      (counts.get(key) ?? 0) <= 1
+        ? [band]
+        : followed(
+            band,
+            band.map((l) => anchors[lines.indexOf(l)]!),
+          ),
+    );
+}
+
+/** Rows parted by wider gaps: every group of near lines has one anchor at most. */
+function spacedBands(lines: readonly CellLine[], anchors: readonly boolean[]): CellLine[][] | undefined {
+  const gaps = lines.slice(1).map((l, i) => l.base - lines[i]!.base);
+  if (anchors.every(Boolean) || gaps.length < 2) return undefined;
+  const least = Math.min(...gaps.filter((g) => g > 0.55 * lines[0]!.size));
+  const split: CellLine[][] = [[lines[0]!]];
+  const count: number[] = [anchors[0] ? 1 : 0];
+  lines.slice(1).forEach((line, i) => {
+    // Lines of neighbouring cells that are half a line apart belong together too.
+    if (gaps[i]! > 1.22 * least) {
+      split.push([]);
+      count.push(0);
+    }
+    split.at(-1)!.push(line);
+    if (anchors[i + 1]) count[count.length - 1]!++;
+  });
+  const total = anchors.filter(Boolean).length;
+  return count.filter((n) => n === 1).length === total && split.some((band) => band.length > 1) ? split : undefined;
+}
+
+/** Evenly spaced lines. Lines that stand alone and full (headings of groups) stay rows of their own. */
+function followed(lines: readonly CellLine[], anchors: readonly boolean[]): CellLine[][] {
+  const firstAnchor = anchors.indexOf(true);
+  const before = firstAnchor > 0 ? lines.slice(0, firstAnchor) : [];
+  const centred = before.length > 0 && before.every((l) => l.cells[0] === '' && l.cells.filter((c) => c !== '').length <= 2);
+  if (centred) return centredRows(lines, anchors);
+  const rows: CellLine[][] = [];
+  lines.forEach((line, i) => {
+    const last = rows.at(-1);
+    const filled = line.cells.flatMap((c, k) => (c === '' ? [] : [k]));
+    const above = last?.at(-1);
+    // What stands in the first column alone may be a heading; what stands further in goes on with its row.
+    const goesOn =
+      last !== undefined && !anchors[i] && above !== undefined && line.base - above.base < 2 * line.size && continues(line, filled, last);
+    if (goesOn) last.push(line);
+    else rows.push([line]);
+  });
+  return rows;
+}
+
+function continues(line: CellLine, filled: readonly number[], row: readonly CellLine[]): boolean {
+  if (line.crossed) return false;
+  const first = filled[0] ?? 0;
+  const above =
+    row
+      .map((l) => l.cells[first] ?? '')
+      .filter((c) => c !== '')
+      .at(-1) ?? '';
+  if (OPEN.test(above) || /_$/.test(above) || /^[/_,)]/.test(line.cells[first] ?? '')) return true;
+  if (filled.length === 1 && first === 0) return false;
+  return first >= 1;
+}
+
+/** Each anchor has as many lines above it as below it. */
+function centredRows(lines: readonly CellLine[], anchors: readonly boolean[]): CellLine[][] {
+  const rows: CellLine[][] = [];
+  let pending: CellLine[] = [];
+  let owed = 0;
+  lines.forEach((line, i) => {
+    if (anchors[i]) {
+      rows.push([...pending, line]);
+      owed = pending.length;
+      pending = [];
+    } else if (owed > 0) {
+      rows.at(-1)!.push(line);
+      owed--;
+    } else pending.push(line);
+  });
+  return pending.length > 0 ? [...rows, ...pending.map((l) => [l])] : rows;
+}
+
+function merge(band: readonly CellLine[]): Omit<PageRow, 'apart'> {
+  const count = band[0]!.cells.length;
+  const columns = Array.from({ length: count }, (_, i) => i);
+  return {
+    cells: columns.map((i) =>
+      band
+        .map((l) => l.cells[i]!)
+        .filter((c) => c !== '')
+        .join('\n'),
+    ),
+    boxes: columns.map((i) => unite(band.flatMap((l) => (l.boxes[i] ? [l.boxes[i]] : [])))),
+    crossed: band.some((l) => l.crossed),
+  };
+}

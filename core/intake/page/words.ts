@@ -1,0 +1,229 @@
+import type { Box } from '../table/box';
+import type { DocumentPage, Rule, Run } from './page';
+
+/** A word on a page: characters with no gap between them. */
+export interface Word {
+  text: string;
+  x0: number;
+  x1: number;
+  /** The baseline. */
+  base: number;
+  size: number;
+  /** Set sideways: its box is given by `x0`, `x1`, `top` and `base`. */
+  sideways?: boolean;
+  top: number;
+  /** Its place within a longer run is an estimate. */
+  estimated?: boolean;
+}
+
+/** Characters nearer than this, in font sizes, belong to one word. pdf.js puts blanks into wider gaps itself. */
+const JOIN = 0.13;
+/** Smaller than this share of its neighbour, a word is a superscript or subscript. */
+const SMALL = 0.84;
+
+export const boxOf = (w: Word): Box => [w.x0, w.top, w.x1 - w.x0, w.base + w.size * 0.22 - w.top];
+
+/**
+ * The words of an upright page: runs are cut at blanks, pieces without a gap are joined, raised small characters become
+ * superscript characters of the word before them, lowered ones become plain characters of it.
+ */
+export function wordsAndRules(page: DocumentPage): { words: Word[]; rules: Rule[] } {
+  const { words, drawn } = readWords(page);
+  return {
+    words,
+    rules: takeOverbars(
+      words,
+      (page.rules ?? []).filter((r) => !drawn.has(r)),
+    ),
+  };
+}
+
+function readWords(page: DocumentPage): { words: Word[]; drawn: Set<Rule> } {
+  const pieces = page.runs.flatMap(cut);
+  const upright = pieces.filter((p) => !p.sideways);
+  const drawn = underscores(upright, page.rules ?? []);
+  const flat = joinPieces([...upright, ...drawn.map((d) => d.word)]);
+  return { words: [...attachSmall(flat), ...pieces.filter((p) => p.sideways)], drawn: new Set(drawn.map((d) => d.rule)) };
+}
+
+/** Relative widths of characters in common text faces, for places within a run. */
+const widthOf = (c: string): number =>
+  c === ' ' || /[ijl.,:;'|!ftI()[\]/\\-]/.test(c) ? 0.31 : /[mwMW@%]/.test(c) ? 0.86 : /[A-Z0-9+=#&]/.test(c) ? 0.63 : 0.53;
+
+function cut(run: Run): Word[] {
+  const text = run.text.replace(/[\u00a0\u2000-\u200a\u202f\t]/g, ' ');
+  if (run.turns !== 0) return sideways(run, text);
+  if (!text.includes(' ')) return text === '' ? [] : [wordAt(run, text, run.x, run.x + run.width)];
+  const widths = [...text].map(widthOf);
+  const total = widths.reduce((a, b) => a + b, 0) || 1;
+  const words: Word[] = [];
+  let from = 0;
+  let at = 0;
+  let current = '';
+  const end = (to: number) => {
+    if (current !== '')
+      words.push({ ...wordAt(run, current, run.x + (run.width * from) / total, run.x + (run.width * to) / total), estimated: true });
+    current = '';
+  };
+  [...text].forEach((c, i) => {
+    if (c === ' ') end(at);
+    else {
+      if (current === '') from = at;
+      current += c;
+    }
+    at += widths[i]!;
+  });
+  end(at);
+  return words;
+}
+
+const wordAt = (run: Run, text: string, x0: number, x1: number): Word => ({
+  text,
+  x0,
+  x1,
+  base: run.y,
+  size: run.size,
+  top: run.y - run.size * 0.78,
+});
+
+/** Sideways text is kept whole: it stands in headings, over narrow columns. */
+function sideways(run: Run, text: string): Word[] {
+  if (run.turns === 2 || text.trim() === '' || text.length > 40) return [];
+  const up = run.turns === 3;
+  const x0 = up ? run.x - run.size * 0.78 : run.x - run.size * 0.22;
+  const top = up ? run.y - run.width : run.y;
+  return [{ text: text.trim(), x0, x1: x0 + run.size, base: top + run.width, size: run.size, top, sideways: true }];
+}
+
+/** Underscores that are drawn as short lines on the baseline, right behind a character, as some typesetters do. */
+function underscores(pieces: readonly Word[], rules: readonly Rule[]): { word: Word; rule: Rule }[] {
+  return rules.flatMap((rule) => {
+    const width = rule.x2 - rule.x1;
+    if (rule.y1 !== rule.y2 || width < 1.5 || width > 8) return [];
+    const near = pieces.find((p) => {
+      const drop = rule.y1 - p.base;
+      return (
+        width > 0.18 * p.size &&
+        width < 0.75 * p.size &&
+        drop > -0.06 * p.size &&
+        drop < 0.32 * p.size &&
+        Math.abs(p.x1 - rule.x1) < 0.3 * p.size
+      );
+    });
+    return near ? [{ rule, word: { text: '_', x0: near.x1, x1: rule.x2, base: near.base, size: near.size, top: near.top } }] : [];
+  });
+}
+
+/** Joins pieces on one baseline that touch. */
+function joinPieces(pieces: Word[]): Word[] {
+  const sorted = [...pieces].sort((a, b) => a.base - b.base || a.x0 - b.x0);
+  const words: Word[] = [];
+  for (let i = 0; i < sorted.length;) {
+    const base = sorted[i]!.base;
+    let k = i;
+    while (k < sorted.length && sorted[k]!.base - base < 0.12 * sorted[i]!.size) k++;
+    const line = sorted.slice(i, k).sort((a, b) => a.x0 - b.x0);
+    for (const piece of line) {
+      const last = words.at(-1);
+      const gap = last ? piece.x0 - last.x1 : Infinity;
+      const isNear =
+        last !== undefined && Math.abs(last.base - piece.base) < 0.12 * piece.size && Math.abs(last.size - piece.size) < 0.1 * piece.size;
+      if (isNear && piece.text === last.text && Math.abs(piece.x0 - last.x0) < 0.08 * piece.size) continue; // bold, drawn twice
+      // Beside a drawn underscore the places of neighbours are estimates.
+      const most = last?.text.endsWith('_') ? 0.3 : JOIN;
+      if (isNear && gap < most * piece.size && gap > -0.35 * piece.size) {
+        last.text += piece.text;
+        last.x1 = Math.max(last.x1, piece.x1);
+      } else words.push({ ...piece });
+    }
+    i = k;
+  }
+  return words;
+}
+
+const RAISED: Record<string, string> = {
+  ...Object.fromEntries([...'0123456789'].map((d, i) => [d, '⁰¹²³⁴⁵⁶⁷⁸⁹'[i]!])),
+  '(': '⁽',
+  ')': '⁾',
+  ',': '⁾',
+  a: 'ᵃ',
+  b: 'ᵇ',
+  c: 'ᶜ',
+  d: 'ᵈ',
+  e: 'ᵉ',
+  f: 'ᶠ',
+};
+
+/** Small words beside a larger one: raised ones are notes on it, lowered ones belong to its name. */
+function attachSmall(words: Word[]): Word[] {
+  const taken = new Set<Word>();
+  const byX = [...words].sort((a, b) => a.x0 - b.x0);
+  for (const small of byX) {
+    const host = hostOf(small, byX, taken);
+    if (!host) continue;
+    const lift = host.base - small.base;
+    const raised = lift > 0.12 * host.size;
+    host.text += raised ? [...small.text].map((c) => RAISED[c] ?? c).join('') : small.text;
+    host.x1 = small.x1;
+    taken.add(small);
+  }
+  return words.filter((w) => !taken.has(w));
+}
+
+function hostOf(small: Word, byX: readonly Word[], taken: ReadonlySet<Word>): Word | undefined {
+  if (small.text.length > 12) return undefined;
+  return byX.find((w) => {
+    if (w === small || taken.has(w) || small.size > SMALL * w.size) return false;
+    const gap = small.x0 - w.x1;
+    const lift = w.base - small.base;
+    return gap > -0.3 * w.size && gap < 0.22 * w.size && lift > -0.4 * w.size && lift < 0.75 * w.size;
+  });
+}
+
+/** How far from the text, in font sizes, an overbar may stand or end. */
+const REACH = 0.35;
+
+/**
+ * Lines drawn over words are overbars: the characters under them get a combining overline (U+0305). Such a line stands
+ * alone, over its word and not over a cell; the lines that are left are given back.
+ */
+function takeOverbars(words: readonly Word[], rules: readonly Rule[]): Rule[] {
+  const uprights = rules.filter((r) => r.x1 === r.x2 || r.x2 - r.x1 < 0.5);
+  return rules.filter((rule) => {
+    const width = rule.x2 - rule.x1;
+    if (rule.y1 !== rule.y2 || width > 160 || width < 2) return true;
+    const touches = (r: Rule) =>
+      Math.min(Math.abs(r.x1 - rule.x1), Math.abs(r.x1 - rule.x2)) < 1.2 && r.y1 - 1.2 <= rule.y1 && r.y2 + 1.2 >= rule.y1;
+    if (uprights.some(touches)) return true;
+    const goesOn = (r: Rule) =>
+      r !== rule && Math.abs(r.y1 - rule.y1) < 0.4 && r.y1 === r.y2 && (Math.abs(r.x1 - rule.x2) < 1 || Math.abs(r.x2 - rule.x1) < 1);
+    if (rules.some(goesOn)) return true;
+    const word = words.find((w) => !w.sideways && liesOver(rule, w));
+    if (!word) return true;
+    bar(word, rule);
+    return false;
+  });
+}
+
+function liesOver(rule: Rule, w: Word): boolean {
+  const above = w.base - rule.y1;
+  if (above < 0.55 * w.size || above > 1.3 * w.size) return false;
+  const reach = REACH * w.size;
+  return rule.x1 >= w.x0 - reach && rule.x2 <= w.x1 + reach && Math.min(rule.x2, w.x1) - Math.max(rule.x1, w.x0) > 0.3 * w.size;
+}
+
+function bar(word: Word, rule: Rule): void {
+  const characters = [...word.text];
+  const widths = characters.map((c) => (/[⁰¹²³⁴-⁹⁽⁾ᵃ-ᶠ]/.test(c) ? 0.35 : widthOf(c)));
+  const total = widths.reduce((a, b) => a + b, 0);
+  let at = word.x0;
+  word.text = characters
+    .map((c, i) => {
+      const wide = ((word.x1 - word.x0) * widths[i]!) / total;
+      const middle = at + wide / 2;
+      at += wide;
+      const isNote = /[⁰¹²³⁴-⁹⁽⁾ᵃ-ᶠ]/.test(c);
+      return !isNote && middle > rule.x1 && middle < rule.x2 ? `${c}\u0305` : c;
+    })
+    .join('');
+}

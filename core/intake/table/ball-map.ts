@@ -1,0 +1,116 @@
+import { problem, type Problem, type Result } from '../../part';
+import type { Proposal, ReadOptions, Terminal } from '../proposal';
+import { inferType } from '../understand/infer-type';
+import { readActiveLow } from './active-low';
+import type { Grid, GridRow } from './grid';
+import { packageIn } from './headings';
+import { alternatesIn, cleanName, findVectors } from './names';
+import { readNumberCell } from './numbers';
+import { placeOf } from './rows';
+import { propose } from './understand';
+
+/** A matrix of balls: numbers over its columns, letters beside its rows, names in its cells. */
+export interface BallMap {
+  /** Cell index by column number as printed. */
+  columns: { at: number; number: string }[];
+  rows: { row: GridRow; letter: string; at: number }[];
+}
+
+const LETTERS = /^(?:[A-HJ-NPRT-WY]|A[A-HJ-NPRT-WY]|B[A-HJ-NPRT-WY])$/;
+/** Fewer columns or rows than this are a table of something else. */
+const LEAST = 3;
+
+/** Finds a ball map in a grid: a row of numbers in sequence with lettered rows under (or over) it. */
+export function findBallMap(grid: Grid): BallMap | undefined {
+  for (const [at, row] of grid.rows.entries()) {
+    const columns = columnNumbers(row);
+    if (!columns) continue;
+    const below = letteredRows(grid.rows.slice(at + 1), columns);
+    const rows = below.length >= LEAST ? below : letteredRows(grid.rows.slice(0, at).reverse(), columns);
+    if (rows.length >= LEAST && mostlyNames(rows, columns)) return { columns, rows };
+  }
+  return undefined;
+}
+
+function columnNumbers(row: GridRow): BallMap['columns'] | undefined {
+  const columns = row.cells.flatMap((c, at) => (/^\d{1,2}$/.test(c.trim()) ? [{ at, number: c.trim() }] : []));
+  if (columns.length < LEAST || columns.length < row.cells.filter((c) => c.trim() !== '').length - 2) return undefined;
+  const steps = columns.slice(1).map((c, i) => Number(c.number) - Number(columns[i]!.number));
+  return steps.every((s) => s === 1) || steps.every((s) => s === -1) ? columns : undefined;
+}
+
+function letteredRows(rows: readonly GridRow[], columns: BallMap['columns']): BallMap['rows'] {
+  const found: BallMap['rows'] = [];
+  for (const row of rows) {
+    const at = row.cells.findIndex((c, i) => LETTERS.test(c.trim()) && !columns.some((col) => col.at === i));
+    if (at < 0) {
+      if (row.cells.every((c) => c.trim() === '')) continue;
+      if (found.length > 0) break;
+      continue;
+    }
+    const letter = row.cells[at]!.trim();
+    if (found.some((f) => f.letter === letter)) break;
+    found.push({ row, letter, at });
+  }
+  return found;
+}
+
+/** Names and not measures: most filled cells begin with a letter or a sign of a supply. */
+function mostlyNames(rows: BallMap['rows'], columns: BallMap['columns']): boolean {
+  const cells = rows.flatMap((r) => columns.map((c) => r.row.cells[c.at]?.trim() ?? '')).filter((c) => c !== '');
+  return cells.length >= LEAST * LEAST && cells.filter((c) => /[A-Za-z]/.test(c) && c.length < 40).length >= 0.8 * cells.length;
+}
+
+/** Reads a ball map where a grid holds one and no list; undefined where it holds none. */
+export function readBallMap(
+  grid: Grid,
+  problems: Problem[],
+  options: ReadOptions,
+  titles: readonly string[] = [],
+): Result<Proposal> | undefined {
+  const map = findBallMap(grid);
+  if (!map) return undefined;
+  const cells = map.rows.flatMap(({ row, letter }) => map.columns.map((c) => ({ row, number: `${letter}${c.number}`, at: c.at })));
+  const texts = cells.map(({ row, at }) => joinName(row.cells[at] ?? ''));
+  const names = new Set(texts);
+  const notes = { marks: new Set<string>(), vectors: findVectors(texts) };
+  const around = titles.length > 0 ? titles : grid.rows.slice(0, 12).map((r) => r.cells.join(' '));
+  const packageName = around.map(packageIn).find((p) => p !== undefined && p.name.length > 2)?.name ?? '';
+  const terminals = cells.flatMap(({ row, number, at }, i): Terminal[] => {
+    if (readNumberCell(texts[i]!).kind === 'none') return [];
+    const { name, overbar, unsure } = cleanName(texts[i]!, notes);
+    const low = readActiveLow(name, overbar, '', names);
+    const type = inferType(name, undefined, '', new Map());
+    const alternates = alternatesIn(name);
+    const doubts = [
+      ...(unsure
+        ? [{ field: 'name' as const, reason: `“${unsure}” could carry a footnote mark or an index.`, candidates: [name, unsure] }]
+        : []),
+      ...(low.unsure ? [{ field: 'activeLow' as const, reason: `${low.unsure}.`, candidates: ['active low', 'active high'] }] : []),
+      ...(row.crossed ? [{ field: 'name' as const, reason: 'Its text runs over the edge of its cell.' }] : []),
+      ...(type.doubt ? [type.doubt] : []),
+    ];
+    return [
+      {
+        numbers: { [packageName]: number },
+        name,
+        ...(low.activeLow ? { activeLow: true } : {}),
+        type: type.type,
+        ...(alternates.length > 0 ? { alternates } : {}),
+        origin: placeOf(row, { name: at }),
+        because: { type: type.because, ...(low.because ? { activeLow: low.because } : {}) },
+        doubts,
+      },
+    ];
+  });
+  if (terminals.length === 0) return undefined;
+  const view = {
+    columns: map.rows[0]!.row.cells.map(() => ({ role: 'ignore' as const, heading: '', packageName: '' })),
+    rows: map.rows.map(({ row }) => ({ line: row.line, cells: row.cells, taken: true, ...(row.place ? { place: row.place } : {}) })),
+  };
+  if (!packageName) problems.push(problem('map-unnamed', { found: terminals.length }, { file: options.file }));
+  return propose(terminals, [packageName], { problems, table: view }, options);
+}
+
+/** A name that is broken over lines in its narrow cell is one name. */
+const joinName = (text: string): string => text.replace(/\s*\n\s*/g, '').trim();

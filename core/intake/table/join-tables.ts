@@ -1,0 +1,71 @@
+import { ok, type Result } from '../../part';
+import type { Proposal, ReadOptions, Terminal } from '../proposal';
+import { propose } from './understand';
+
+/**
+ * Puts the proposals of several tables together. Tables whose numbers are all different are parts of one pinout. Tables
+ * of different packages give one pinout with several packages, terminals matched by their names in order. A table that
+ * lists the same numbers again is compared, and what differs becomes a doubt that shows both.
+ */
+export function joinTables(read: readonly Proposal[], options: ReadOptions): Result<Proposal> | undefined {
+  const [first, ...others] = read;
+  if (!first) return undefined;
+  let joined = first;
+  for (const other of others) {
+    const same = other.packages.every((p) => joined.packages.some((q) => q.name === p.name));
+    const numbers = new Set(joined.terminals.map((t) => t.numbers[joined.package]));
+    const again = other.terminals.filter((t) => numbers.has(t.numbers[other.package]));
+    if (!same && other.packages.length === 1 && again.length > 0.3 * other.terminals.length) joined = withPackage(joined, other);
+    else if (again.length <= 0.05 * other.terminals.length)
+      joined = {
+        ...joined,
+        terminals: [...joined.terminals, ...renamed(other, joined)],
+        problems: [...joined.problems, ...other.problems],
+        table: joinedView(joined, other)!,
+      };
+    else if (again.length >= 0.8 * Math.min(other.terminals.length, joined.terminals.length)) compare(joined, other);
+  }
+  if (joined === first && read.length === 1) return ok(first);
+  const names = joined.packages.map((p) => p.name);
+  const problems = joined.problems.filter((p) => !['number-gap', 'count-package', 'number-twice'].includes(p.code));
+  for (const t of joined.terminals) t.doubts = t.doubts.filter((d) => !/^Number \S+ stands \d+ times\.$/.test(d.reason));
+  return propose(joined.terminals, names, { problems, ...(joined.table ? { table: joined.table } : {}) }, options);
+}
+
+const joinedView = (a: Proposal, b: Proposal): Proposal['table'] =>
+  a.table && b.table ? { columns: a.table.columns, rows: [...a.table.rows, ...b.table.rows] } : a.table;
+
+/** Parts of one pinout count in the same package, whatever the part's own caption named. */
+function renamed(other: Proposal, joined: Proposal): Terminal[] {
+  if (other.packages.length !== 1 || joined.packages.length !== 1) return other.terminals;
+  const [from, to] = [other.packages[0]!.name, joined.packages[0]!.name];
+  return other.terminals.map((t) => (from === to ? t : { ...t, numbers: { [to]: t.numbers[from]! } }));
+}
+
+/** The same pinout in one more package: a name's first terminal is its first there, and so on. */
+function withPackage(joined: Proposal, other: Proposal): Proposal {
+  const waiting = new Map<string, Terminal[]>();
+  for (const t of other.terminals) waiting.set(t.name, [...(waiting.get(t.name) ?? []), t]);
+  const merged = joined.terminals.map((t) => {
+    const [match] = waiting.get(t.name)?.splice(0, 1) ?? [];
+    return match ? { ...t, numbers: { ...t.numbers, ...match.numbers } } : t;
+  });
+  const rest = [...waiting.values()].flat();
+  return {
+    ...joined,
+    packages: [...joined.packages, ...other.packages],
+    terminals: [...merged, ...rest],
+    problems: [...joined.problems, ...other.problems],
+  };
+}
+
+/** A second list of the same terminals in one document. */
+function compare(joined: Proposal, other: Proposal): void {
+  const there = new Map(other.terminals.map((t) => [t.numbers[other.package], t]));
+  for (const t of joined.terminals) {
+    const twin = there.get(t.numbers[joined.package]);
+    if (!twin || twin.name === t.name || t.name.split('/').includes(twin.name) || twin.name.split('/').includes(t.name)) continue;
+    if (!t.doubts.some((d) => d.field === 'name'))
+      t.doubts.push({ field: 'name', reason: `Another table of the document says “${twin.name}”.`, candidates: [t.name, twin.name] });
+  }
+}

@@ -1,0 +1,125 @@
+import { carriesPower, ok, problem, refuse, type Problem, type Result } from '../../part';
+import type { Column, Proposal, ReadOptions, TableView, Terminal } from '../proposal';
+import { checkCompleteness } from '../understand/completeness';
+import { readLegend } from '../understand/legend';
+import { findPairs } from '../understand/pairs';
+import type { FoundTable } from './find-table';
+import { packageIn } from './headings';
+import { MOST_TERMINALS, readRows } from './rows';
+
+/** What a document says around a table, by what it can tell. */
+export interface Surroundings {
+  /** Captions and titles, the nearest first: they can name the package. */
+  titles: readonly string[];
+  /** Lines that can explain type codes. */
+  legend: readonly string[];
+  /** Lines that can be footnotes. */
+  notes: readonly string[];
+}
+
+/** Reads a table that was found to a proposal. Refused where a column or the package that is asked for is not there. */
+export function understandTable(table: FoundTable, around: Surroundings, problems: Problem[], options: ReadOptions): Result<Proposal> {
+  const columns = table.columns.map((c, i) => ({ ...c, role: options.roles?.[i] ?? c.role }));
+  // A person who takes the last name or number column away is told what is missing, and nothing is read into the rest.
+  if (!['name', 'number'].every((role) => columns.some((c) => c.role === role)))
+    return refuse(problem('table-none', {}, { file: options.file }));
+  namePackages(columns, around.titles);
+  const taken = new Set<number>();
+  const context = {
+    columns,
+    legend: readLegend(around.legend),
+    marks: footnoteMarks(around.notes),
+    file: options.file,
+    problems,
+    without: new Set(options.without),
+    including: new Set(options.including),
+  };
+  const terminals = readRows(table.rows, context, taken);
+  if (terminals.length > MOST_TERMINALS) return refuse(problem('table-large', { limit: MOST_TERMINALS }, { file: options.file }));
+  if (terminals.length === 0) return refuse(problem('table-none', {}, { file: options.file }));
+  const names = [...new Set(columns.filter((c) => c.role === 'number').map((c) => c.packageName))];
+  const view = { columns, rows: viewRows(table, taken) };
+  return propose(terminals, names, { problems, declared: countDeclared(around.titles), table: view }, options);
+}
+
+interface Understood {
+  problems: Problem[];
+  /** How many terminals the text around says there are. */
+  declared?: number | undefined;
+  table?: TableView;
+  pairs?: [string, string][];
+}
+
+/** Makes a proposal of terminals: the packages with their counts, the one in view, pairs, and what is incomplete. */
+export function propose(terminals: Terminal[], names: readonly string[], known: Understood, options: ReadOptions): Result<Proposal> {
+  const counts = new Map<string, number>();
+  for (const t of terminals) for (const name of Object.keys(t.numbers)) counts.set(name, (counts.get(name) ?? 0) + 1);
+  const packages = names.flatMap((name) => (counts.has(name) ? [{ name, pinCount: counts.get(name)! }] : []));
+  const chosen = choosePackage(
+    packages.map((p) => p.name),
+    options.package,
+  );
+  if (chosen === undefined) {
+    const all = names.map((n) => n || 'one unnamed package').join(', ');
+    return refuse(problem('package-unknown', { name: options.package!, known: all }, { file: options.file }));
+  }
+  const { problems } = known;
+  const proposal: Proposal = { packages, package: chosen, terminals, pairs: [], problems, ...(known.table ? { table: known.table } : {}) };
+  proposal.pairs = known.pairs ?? pairNumbers(terminals, chosen);
+  problems.push(...checkCompleteness(proposal, known.declared).map((p) => ({ ...p, at: { file: options.file, ...p.at } })));
+  return ok(proposal);
+}
+
+/** A single number column counts in the package that the titles name; of several, each has a name. */
+function namePackages(columns: Column[], titles: readonly string[]): void {
+  const titled = titles.map(packageIn).find((p) => p !== undefined && p.name.length > 2);
+  const numbers = columns.filter((c) => c.role === 'number');
+  if (numbers.length === 1 && numbers[0]!.packageName === '') numbers[0]!.packageName = titled?.name ?? '';
+  numbers.forEach((c, i) => {
+    if (numbers.length > 1 && c.packageName === '') c.packageName = c.heading.replace(/\s+/g, ' ') || `package ${i + 1}`;
+  });
+}
+
+/** The asked package by its name, written with or without dashes and blanks; the first where none is asked. */
+function choosePackage(names: string[], asked: string | undefined): string | undefined {
+  if (asked === undefined) return names[0];
+  const plain = (s: string) => s.toLowerCase().replace(/[^a-z0-9]/g, '');
+  const swapped = (s: string) => plain(s).replace(/^(\d+)(?:pin|ball|lead)?([a-z]+)$/, '$2$1');
+  const match = names.find((n) => plain(n) === plain(asked) || swapped(n) === swapped(asked));
+  // A table that names no package can be any; the name asked for is not contradicted.
+  return match ?? (names.length === 1 && names[0] === '' ? '' : undefined);
+}
+
+const countDeclared = (titles: readonly string[]): number | undefined => {
+  const match = /\b(\d{1,4})[- ](?:pin|lead|ball|terminal)s?\b/i.exec(titles.slice(0, 12).join('\n'));
+  return match ? Number(match[1]) : undefined;
+};
+
+/** The marks that footnote lines start with. */
+function footnoteMarks(lines: readonly string[]): Set<string> {
+  const marks = new Set<string>();
+  for (const line of lines) {
+    const match = /^[\s"|,;]*(?:\((\d)\)|\[(\d)\]|(\d)\)|(\*))\s*\S/.exec(line) ?? /^\s*notes?:?\s*\(?(\d)[).:]/i.exec(line);
+    const mark = match?.slice(1).find((m) => m !== undefined);
+    if (mark) marks.add(mark);
+  }
+  return marks;
+}
+
+function pairNumbers(terminals: Terminal[], packageName: string): [string, string][] {
+  const number = new Map(terminals.filter((t) => !carriesPower(t.type)).map((t) => [t.name, t.numbers[packageName]]));
+  return findPairs([...number.keys()]).flatMap(([p, n]): [string, string][] => {
+    const [a, b] = [number.get(p), number.get(n)];
+    return a !== undefined && b !== undefined ? [[a, b]] : [];
+  });
+}
+
+const viewRows = (table: FoundTable, taken: ReadonlySet<number>): TableView['rows'] =>
+  table.rows
+    .filter((r) => r.line !== table.headerLine)
+    .map((r) => ({
+      line: r.line,
+      cells: r.cells.map((c) => c.trim()),
+      taken: taken.has(r.line),
+      ...(r.place ? { place: r.place } : {}),
+    }));

@@ -1,0 +1,56 @@
+import { headingWorth } from './headings';
+import { isBlank, type Grid, type GridRow } from './grid';
+
+/** How far down the heading of a table may stand that is looked at here. */
+const LOOK = 400;
+
+/**
+ * A table set in two or more columns side by side, `Pin Name Pin Name`, as one table with its parts under each other.
+ * Other grids are given back as they are.
+ */
+export function unfold(grid: Grid): Grid {
+  for (const [at, row] of grid.rows.slice(0, LOOK).entries()) {
+    const parts = partsOf(row);
+    if (!parts) continue;
+    const below = grid.rows.slice(at + 1);
+    const stop = below.findIndex((r, i) => isBlank(r) && isBlank(below[i + 1] ?? r));
+    const body = stop < 0 ? below : below.slice(0, stop);
+    const stacked = parts.flatMap((part, i) =>
+      (i === 0 ? [row, ...body] : body).map((r) => slice(r, part)).filter((r) => !isBlank(r) || i === 0),
+    );
+    return { layout: grid.layout, rows: [...grid.rows.slice(0, at), ...stacked, ...(stop < 0 ? [] : below.slice(stop))] };
+  }
+  return grid;
+}
+
+type Part = { from: number; to: number };
+
+function partsOf(row: GridRow): Part[] | undefined {
+  if (row.cells.length < 4) return undefined;
+  const heads = row.cells.map((c) => c.trim().toLowerCase().replace(/\s+/g, ' '));
+  const filledAt = heads.flatMap((h, i) => (h === '' ? [] : [i]));
+  for (let size = 2; size <= filledAt.length / 2; size++) {
+    if (filledAt.length % size !== 0) continue;
+    const first = filledAt.slice(0, size).map((i) => heads[i]);
+    if (!filledAt.every((i, k) => heads[i] === first[k % size]) || headingWorth(first as string[]) < 2) continue;
+    const starts = filledAt.filter((_, k) => k % size === 0);
+    return starts.map((from, k) => ({ from, to: starts[k + 1] ?? row.cells.length }));
+  }
+  return undefined;
+}
+
+const slice = (row: GridRow, { from, to }: Part): GridRow => ({
+  ...row,
+  cells: row.cells.slice(from, to),
+  ...(row.starts ? { starts: row.starts.slice(from, to) } : {}),
+  ...(row.same ? { same: row.same.slice(from, to) } : {}),
+  ...(row.place
+    ? {
+        place: {
+          ...row.place,
+          ...(row.place.boxes ? { boxes: row.place.boxes.slice(from, to) } : {}),
+          ...(row.place.refs ? { refs: row.place.refs.slice(from, to) } : {}),
+        },
+      }
+    : {}),
+});
