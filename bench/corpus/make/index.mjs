@@ -1,0 +1,26 @@
+// Makes the corpus's documents and their truth files: `node bench/corpus/make [ID…]`. Needs the producers installed;
+// reading and scoring the corpus does not.
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { documents } from './documents.mjs';
+
+const folder = fileURLToPath(new URL('..', import.meta.url));
+const wanted = process.argv.slice(2);
+mkdirSync(`${folder}/documents`, { recursive: true });
+for (const d of documents.filter((x) => wanted.length === 0 || wanted.includes(x.id))) {
+  const truth = {
+    file: d.file,
+    ...(d.package ? { package: d.package } : {}),
+    ...(d.held ? { held: true } : {}),
+    ...(d.without ? { without: d.without } : {}),
+    pins: d.truth,
+  };
+  try {
+    await d.make(`${folder}/documents/${d.file}`);
+    const lines = d.truth.map((p) => `    ${JSON.stringify(p)}`).join(',\n');
+    const head = JSON.stringify({ ...truth, pins: undefined }, null, 2).replace(/\n\}$/, '');
+    writeFileSync(`${folder}/documents/${d.id}.truth.json`, `${head},\n  "pins": [\n${lines}\n  ]\n}\n`);
+  } catch (error) {
+    console.error(`${d.id}: ${error.message}`);
+  }
+}
