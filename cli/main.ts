@@ -1,5 +1,6 @@
 import { Command, CommanderError } from 'commander';
 import { check } from './commands/check';
+import { diff } from './commands/diff';
 import { draft } from './commands/draft';
 import { exportPart, release } from './commands/export';
 import { intake } from './commands/intake';
@@ -72,7 +73,13 @@ program
   .option('--rules <file>')
   .option(...JSON_FLAG)
   .action(release);
-for (const later of ['diff', 'trial'])
+program
+  .command('diff <old> <new>')
+  .description('compare two sources or two part files')
+  .option('--package <name>')
+  .option(...JSON_FLAG)
+  .action(diff);
+for (const later of ['trial'])
   program
     .command(`${later} [args...]`, { hidden: true })
     .allowUnknownOption()

@@ -2,7 +2,7 @@ import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { readPdf, type PdfLibrary } from '../adapters/pdf';
 import { readWorkbook } from '../adapters/workbook';
-import { decodeText, formatOf, readSheets, readText, type Proposal, type ReadOptions } from '../core/intake';
+import { decodeText, formatOf, readSheets, readSourceText, type Proposal, type ReadOptions } from '../core/intake';
 import type { Result } from '../core/part';
 import { readBytes } from './files';
 
@@ -22,7 +22,7 @@ export async function readSource(path: string, options: ReadOptions): Promise<Re
       return book.ok ? readSheets(book.value, withFile) : book;
     }
     default:
-      return readText(decodeText(bytes), withFile);
+      return readSourceText(decodeText(bytes), withFile);
   }
 }
 

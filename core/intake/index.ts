@@ -1,4 +1,6 @@
 export { readText } from './text';
+export { readSourceText, textKind, type TextKind } from './read-source-text';
+export { readHtml, isHtmlTable } from './html';
 export { readPages, pagesWorthRuling, MOST_PAGES, type DocumentPage, type Rule, type Run } from './page';
 export { decodeText } from './text/decode';
 export { takeProposal } from './take';
@@ -7,3 +9,4 @@ export { findPairs } from './understand/pairs';
 export { packageIn } from './table/headings';
 export { readSheets, type Sheet } from './sheet';
 export { formatOf, type SourceFormat } from './format';
+export * from './compare';

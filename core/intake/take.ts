@@ -31,7 +31,24 @@ function packageFor(part: Part, name: string, index: number): Package {
   return there ?? { id: name === '' ? 'package' : name, name: name === '' ? 'package' : name, land: { pads: [] } };
 }
 
-function pinOf(terminal: Terminal, id: string, pads: Pin['pads'], before: Pin | undefined, source: Source | undefined): Pin {
+/**
+ * The package of a part that a source counts in: by its name, written with or without dashes, or its only one. `proposal`
+ * helps where a source names its packages in its own way: then the package with the same numbers is meant.
+ */
+export function packageOf(part: Part, name: string, proposal?: Proposal): Package {
+  const plain = (s: string) => s.toLowerCase().replace(/[^a-z0-9]/g, '');
+  const named = part.packages.find((p) => plain(p.name) === plain(name));
+  if (named) return named;
+  if (proposal) {
+    const numbers = new Set(proposal.terminals.map((t) => t.numbers[name]));
+    const shared = (p: Package) => part.pins.filter((pin) => pin.pads[p.id]?.some((n) => numbers.has(n))).length;
+    const best = [...part.packages].sort((a, b) => shared(b) - shared(a))[0];
+    if (best) return best;
+  }
+  return (part.packages.length === 1 ? part.packages[0] : undefined) ?? packageFor(part, name, 0);
+}
+
+export function pinOf(terminal: Terminal, id: string, pads: Pin['pads'], before: Pin | undefined, source: Source | undefined): Pin {
   const { numbers: _numbers, origin, ...read } = terminal;
   const pin: Pin = {
     id,

@@ -264,7 +264,7 @@ add(
         }
       });
     }),
-  { package: 'BGA-49', truth: () => truthOf(parts.TF5048, 'BGA-49').map((t) => ({ ...t, name: t.name.split('/')[0] })), without: ['type'] },
+  { package: 'BGA-49', truth: () => truthOf(parts.TF5048, 'BGA-49').map((t) => ({ ...t, name: t.name.split('/')[0] })), without: ['type', 'activeLow'] },
 );
 add('drawn-legend', 'TF4032', (out) => {
   const codes = { G: 'S', I: 'L', OD: 'K', NC: 'U', X: 'E', P: 'S', OT: 'H', PO: 'S', R: 'F' };

@@ -12,9 +12,6 @@ export interface CleanText {
 export function cleanText(text: string, file?: string): Result<CleanText> {
   if (text.length > TEXT_LIMIT)
     return refuse(problem('input-large', { size: megabytes(text.length), limit: megabytes(TEXT_LIMIT) }, { file }));
-  const format = formatByMagic(text);
-  if (format) return refuse(problem('input-format', { format }, { file }));
-
   const controls = text.match(/[\u0000-\u0008\u000e-\u001f]/g)?.length ?? 0;
   if (text.includes('\u0000') || controls > text.length / 50) return refuse(problem('input-binary', {}, { file }));
 
@@ -28,13 +25,3 @@ export function cleanText(text: string, file?: string): Result<CleanText> {
 }
 
 const megabytes = (characters: number): number => Math.round(characters / 100_000) / 10;
-
-/** Names a document format by its first bytes, where somebody handed in a file that is no text table. */
-function formatByMagic(text: string): string | undefined {
-  if (text.startsWith('%PDF-')) return 'PDF';
-  if (text.startsWith('PK\u0003\u0004')) return 'Workbook and archive';
-  if (/^\s*(\|.*)?\[IBIS Ver\]/im.test(text.slice(0, 2000))) return 'IBIS';
-  if (/^\s*entity\s+\w+\s+is\b/im.test(text.slice(0, 20_000)) && /PIN_MAP/i.test(text)) return 'BSDL';
-  if (/^\s*<(!doctype|html)/i.test(text)) return 'HTML';
-  return undefined;
-}

@@ -13,12 +13,12 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
     weight: 5,
     name: /^[ADPI]?V(CC|DD|BAT|IO|PP|EE|BB|LOGIC|DDA|DDIO|CCIO|CCINT|CCAUX|DDQ|S(?!S)|SUP|SUPPLY|BUS|M|PA|RF|PLL)(_?[A-Z0-9]+)?\+?$|^(AVDD|DVDD|IOVDD|DVCC|AVCC|PVDD|PVIN|AVIN|VIN|VBAT|VPWR|HVDD|LVDD|OVDD)(_?[A-Z0-9]+)?$|^[A-Z]{1,5}_?V(DD|CC)\d*$|^V[+\-−]$|^[+\-−]VS?$|^VS[+\-−]$|^VDD[A-Z0-9_.]*$|^VCC[A-Z0-9_.]*$|^V\d+P\d+$/i,
   },
-  { type: 'no-connect', weight: 5, name: /^N\.?\/?C\.?\d*$|^NIC$/i },
+  { type: 'no-connect', weight: 5, name: /^N\.?\/?C\.?_?\d*$|^NC_[A-Z0-9]+$|^NIC$/i },
   { type: 'reserved', weight: 6, name: /^(DNC|DNU|RSVD?|RESERVED|RFU|RES)[_\d]*$/i },
   {
     type: 'supply-out',
     weight: 4,
-    name: /^(REF_?OUT|VREF_?OUT|VREF_?O|LDO_?OUT|VREG(_?OUT)?|REG_?OUT|VREGOUT|VOUT_?LDO|VLDO\d*)$/i,
+    name: /^(REF_?OUT|VREF_?OUT|VREF_?O|LDO_?OUT|VREG(_?OUT)?|REG_?OUT|VREGOUT|VOUT_?LDO|VLDO\d*|[ADP]?V(DD|CC)[A-Z]{0,4}_?OUT|VCAP\d*)$/i,
   },
   {
     type: 'passive',

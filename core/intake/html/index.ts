@@ -1,0 +1,129 @@
+import { Parser } from 'htmlparser2';
+import { problem, refuse, type Problem, type Result } from '../../part';
+import type { Proposal, ReadOptions } from '../proposal';
+import { readBallMap } from '../table/ball-map';
+import { findTable, scoreOf } from '../table/find-table';
+import { isBlank, type Grid, type GridRow } from '../table/grid';
+import { joinTables } from '../table/join-tables';
+import { understandTable } from '../table/understand';
+import { unfold } from '../table/unfold';
+
+interface Cell {
+  text: string;
+  cols: number;
+  rows: number;
+}
+
+interface Page {
+  tables: Cell[][][];
+  /** Text outside of tables. */
+  around: string[];
+}
+
+/** More than this many columns or rows are not spanned by one cell of a pin table. */
+const MOST_SPAN = 1000;
+const RAISED: Record<string, string> = Object.fromEntries([...'0123456789()'].map((d, i) => [d, '⁰¹²³⁴⁵⁶⁷⁸⁹⁽⁾'[i]!]));
+
+/** True for text that is HTML with a table in it, as browsers and spreadsheets put it on the clipboard. */
+export const isHtmlTable = (text: string): boolean => /<table[\s>]/i.test(text) && /<t[dh][\s>]/i.test(text);
+
+/** Reads a pin table from HTML: spans are honoured, raised digits and overlines are kept, scripts and styles are dropped. */
+export function readHtml(html: string, options: ReadOptions = {}): Result<Proposal> {
+  const { file } = options;
+  const page = tablesOf(html);
+  const problems: Problem[] = [];
+  const grids = page.tables.map((rows, i) => unfold(gridOf(rows, i * 100_000)));
+  const found = grids.flatMap((grid) => {
+    const table = findTable(grid);
+    return table ? [{ table, grid, score: scoreOf(table) }] : [];
+  });
+  if (found.length === 0) {
+    for (const grid of grids) {
+      const map = readBallMap(grid, problems, options, page.around);
+      if (map) return map;
+    }
+    return refuse(problem('html-none', {}, { file }));
+  }
+  const best = [...found].sort((a, b) => b.score - a.score)[0]!;
+  const key = (f: (typeof found)[number]) => f.table.columns.map((c) => `${c.role} ${c.packageName}`).join('|');
+  const read = found
+    .filter((f) => f === best || key(f) === key(best))
+    .map(({ table }) => {
+      const outside = table.around.filter((r) => !isBlank(r)).map((r) => r.cells.join(' '));
+      const around = [...page.around, ...outside];
+      return understandTable(table, { titles: around.slice(0, 14), legend: around, notes: around }, [], options);
+    });
+  const joined = joinTables(
+    read.flatMap((r) => (r.ok ? [r.value] : [])),
+    options,
+  );
+  return joined ?? read[0]!;
+}
+
+function tablesOf(html: string): Page {
+  const page: Page = { tables: [], around: [] };
+  let depth = 0;
+  let rows: Cell[][] = [];
+  let cell: Cell | undefined;
+  let [skipped, raised, barred] = [0, 0, 0];
+  const overlines: boolean[] = [];
+  const write = (text: string) => {
+    if (skipped > 0) return;
+    const shown = [...text].map((c) => (raised > 0 ? (RAISED[c] ?? c) : c) + (barred > 0 && /\S/.test(c) ? '\u0305' : '')).join('');
+    if (cell) cell.text += shown;
+    else if (depth === 0 && text.trim() !== '') page.around.push(text.trim());
+  };
+  const span = (value: string | undefined) => Math.min(MOST_SPAN, Math.max(1, parseInt(value ?? '1', 10) || 1));
+  const parser = new Parser(
+    {
+      onopentag(name, attributes) {
+        const isBar = /overline/i.test(attributes['style'] ?? '') || /^(overline|bar)$/i.test(attributes['class'] ?? '');
+        if (!['br', 'img', 'input', 'meta', 'link', 'hr', 'col'].includes(name)) overlines.push(isBar);
+        if (isBar) barred++;
+        if (['script', 'style', 'noscript', 'template', 'title'].includes(name)) skipped++;
+        else if (name === 'table' && depth++ === 0) rows = [];
+        else if (depth === 1 && name === 'tr') rows.push([]);
+        else if (depth === 1 && (name === 'td' || name === 'th')) {
+          if (rows.length === 0) rows.push([]);
+          cell = { text: '', cols: span(attributes['colspan']), rows: span(attributes['rowspan']) };
+          rows.at(-1)!.push(cell);
+        } else if (name === 'sup') raised++;
+        else if (name === 'br' || name === 'p' || name === 'li') write('\n');
+      },
+      ontext: (text) => write(text.replace(/\s+/g, ' ')),
+      onclosetag(name) {
+        if (!['br', 'img', 'input', 'meta', 'link', 'hr', 'col'].includes(name) && overlines.pop()) barred--;
+        if (['script', 'style', 'noscript', 'template', 'title'].includes(name)) skipped--;
+        else if (name === 'table' && depth > 0 && --depth === 0) page.tables.push(rows);
+        else if (depth === 1 && (name === 'td' || name === 'th')) cell = undefined;
+        else if (name === 'sup') raised = Math.max(0, raised - 1);
+      },
+    },
+    { decodeEntities: true, lowerCaseTags: true },
+  );
+  parser.end(html);
+  return page;
+}
+
+/** Puts cells in their columns: a cell over several rows or columns takes their places (HTML, 4.9.12). */
+function gridOf(rows: readonly Cell[][], from: number): Grid {
+  const out: GridRow[] = rows.map((_, i) => ({ line: from + i + 1, cells: [], same: [] }));
+  const taken = rows.map(() => new Set<number>());
+  rows.forEach((row, r) => {
+    let col = 0;
+    for (const cell of row) {
+      while (taken[r]!.has(col)) col++;
+      const text = cell.text.replace(/[ \t]*\n[ \t]*/g, '\n').trim();
+      for (let dr = 0; dr < cell.rows && r + dr < rows.length; dr++)
+        for (let dc = 0; dc < cell.cols; dc++) {
+          taken[r + dr]!.add(col + dc);
+          out[r + dr]!.cells[col + dc] = dr === 0 && dc === 0 ? text : '';
+          out[r + dr]!.same![col + dc] = dr > 0;
+        }
+      col += cell.cols;
+    }
+  });
+  const width = out.reduce((n, r) => Math.max(n, r.cells.length), 0);
+  for (const r of out) r.cells = Array.from({ length: width }, (_, i) => r.cells[i] ?? '');
+  return { layout: 'cells', rows: out };
+}
