@@ -315,7 +315,7 @@ add(
     { columns: ['name', 'numbers', 'type'], heads: ['Name', 'LQFP-48', 'QFN-32', 'BGA-49', 'Type'] },
     { columns: [50, 200, 260, 320, 380], rules: 'all', repeat: true },
   ),
-  { held: true, package: 'BGA-49' },
+  { without: ['type', 'activeLow'], held: true, package: 'BGA-49' },
 );
 add('drawn-sparse', 'TF2108', drawn('TF2108', BASIC, { columns: [50, 130, 250, 330], rules: 'none', pad: 9, size: 11 }), { held: true });
 add('drawn-long', 'TF1733', (out) =>

@@ -32,7 +32,9 @@ export function drawTable(doc, { heads, rows }, o) {
       at += doc.widthOfString(c);
     }
   };
-  const wrap = (text, width) => {
+  const wrap = (given, width) => {
+    // The standard fonts have no minus sign.
+    const text = given.replace(/−/g, '–');
     const lines = [''];
     for (const part of text.split('\n').flatMap((l, i) => (i ? ['\n', ...l.split(' ')] : l.split(' ')))) {
       if (part === '\n') lines.push('');

@@ -1,4 +1,4 @@
-import { packageIn, roleOfHeading } from '../table/headings';
+import { headsOtherTable, packageIn, roleOfHeading } from '../table/headings';
 import { isNote } from '../table/notes';
 import { looksLikeNumbers } from '../table/numbers';
 import { unite, type Box } from '../table/box';
@@ -111,6 +111,14 @@ function endOf(lines: readonly Line[], from: number, header: PageHeader, region:
   return lines.length;
 }
 
+/** A caption, a larger title, a note, or the heading of a table that is no pinout. */
+const isOver = (line: Line, text: string, bodySize: number): boolean =>
+  /^(table|figure|fig\.)\s*\d/i.test(text) ||
+  line.size > 1.3 * bodySize ||
+  isNoteLine(line, text) ||
+  headsOtherTable(segmentsOf(line).map((s) => s.text)) ||
+  headsOtherTable(line.words.map((w) => w.text));
+
 const isNoteLine = (line: Line, text: string): boolean => isNote(text) && (text.length > 24 || line.words.length > 3);
 
 /** Full lines of words without a wide gap, ending like a sentence or going on for long. */
@@ -149,7 +157,7 @@ function continuation(lines: readonly Line[], open: OpenTable, left: number): nu
   for (let at = 0; at < lines.length; at++) {
     const line = lines[at]!;
     const text = textOf(line);
-    if (/^(table|figure)\s*\d/i.test(text) || isNoteLine(line, text) || headerAt(lines, at)) break;
+    if (isOver(line, text, lines[0]!.size) || headerAt(lines, at)) break;
     if (at > 0 && line.base - lines[at - 1]!.base > 4.5 * line.size && !hasRowSoon(lines, at)) break;
     const cut = cutLine(line, edges);
     const isRow = open.keys.some((k) => looksLikeNumbers(cut.cells[k] ?? '')) && cut.cells.filter((c) => c !== '').length > 1;

@@ -21,9 +21,23 @@ export function edgesUnder(header: PageHeader, body: readonly Line[], left: numb
   const edges = header.heads.slice(1).map((next, i) => {
     const from = Math.max(0, Math.floor(header.heads[i]!.x0 - left) + 1);
     const to = Math.min(width - 1, Math.ceil(next.x1 - left) - 1);
+    // Headings with hardly a gap between them: lines run through there too, and cells begin under their heading.
+    if (next.x0 - header.heads[i]!.x1 < 0.45 * (body[0]?.size ?? 9)) return clearOfWords(body, header.heads[i]!.x0, next) ?? next.x0 - 1;
     return left + clearest(through, from, to);
   });
   return [left, ...edges, right];
+}
+
+/** The place near a heading's left end that the fewest words run through. */
+function clearOfWords(body: readonly Line[], from: number, next: { x0: number; x1: number }): number | undefined {
+  const words = body.flatMap((l) => l.words.filter((w) => w.x1 > from && w.x0 < next.x1));
+  let best: { x: number; cut: number } | undefined;
+  for (let x = next.x0 + 4; x > Math.max(from + 2, next.x0 - 12); x -= 0.5) {
+    const cut = words.filter((w) => w.x0 < x - 0.2 && w.x1 > x + 0.2).length;
+    const away = Math.abs(x - (next.x0 - 1)) / 50;
+    if (!best || cut + away < best.cut) best = { x, cut: cut + away };
+  }
+  return best?.x;
 }
 
 /** The middle of the clearest stretch; the widest of equally clear ones. */

@@ -36,7 +36,7 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
         (group.at(-1)!.base - group.at(-2)!.base > 2.1 * first.size || Math.abs(group.at(-1)!.size - first.size) > 0.15 * first.size)
       )
         break;
-      const heads = stack(group.map((l) => segmentsOf(l, gap)));
+      const heads = stack(group.map((l) => segmentsOf(l, gap).flatMap(apartByWords)));
       const kept = trim(heads);
       const worth = headingWorth(kept.map((h) => h.text));
       if (worth >= 2 && worth > (best?.worth ?? 0)) best = { at, depth, heads: kept, worth };
@@ -47,6 +47,20 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
 }
 
 type Head = PageHeader['heads'][number];
+
+/** `Type Description` set so tightly that no gap is left: two headings, where the whole is none and each part is one. */
+function apartByWords(segment: Segment): Segment[] {
+  const { words } = segment;
+  if (words.length < 2 || words.length > 5 || roleOfHeading(segment.text) !== undefined) return [segment];
+  for (let at = 1; at < words.length; at++) {
+    const [left, right] = [words.slice(0, at), words.slice(at)];
+    const [a, b] = [left, right].map((w) => w.map((x) => x.text).join(' '));
+    if (roleOfHeading(a!) === undefined || roleOfHeading(b!) === undefined) continue;
+    const piece = (w: typeof words, text: string): Segment => ({ text, words: w, x0: w[0]!.x0, x1: w.at(-1)!.x1 });
+    return [piece(left, a!), piece(right, b!)];
+  }
+  return [segment];
+}
 
 /** Puts heading lines over each other: a lone heading goes to the column under it, a wide one to all of them. */
 function stack(lines: Segment[][]): Head[] {

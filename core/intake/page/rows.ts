@@ -74,13 +74,25 @@ export function keyColumns(lines: readonly { cells: string[] }[], columns: numbe
 export function rowsFrom(lines: readonly CellLine[], keys: readonly number[], rules: readonly number[] = []): PageRow[] {
   if (lines.length === 0) return [];
   const anchors = lines.map((_, i) => isAnchor(lines, i, keys));
-  const bands = ruledBands(lines, anchors, rules) ?? spacedBands(lines, anchors) ?? followed(lines, anchors);
+  const parted = ruledBands(lines, anchors, rules) ?? spacedBands(lines, anchors);
+  const bands = parted ?? followed(lines, anchors);
   const pitch = usualGap(lines);
   return bands.flatMap((band) => {
     const first = lines.indexOf(band[0]!);
     const gap = first > 0 ? band[0]!.base - lines[first - 1]!.base : 0;
-    return [{ ...merge(band), apart: gap > 2.1 * pitch }];
+    const row = merge(band);
+    const isOwn = parted !== undefined && band.length === 1 && !anchors[first];
+    return [{ ...(isOwn ? asHeading(row) : row), apart: gap > 2.1 * pitch }];
   });
+}
+
+/** A lone text in a row of its own is a group's heading wherever it stands: centred ones are over an inner column. */
+function asHeading(row: Omit<PageRow, 'apart'>): Omit<PageRow, 'apart'> {
+  const filledAt = row.cells.flatMap((c, i) => (c === '' ? [] : [i]));
+  const [at] = filledAt;
+  if (filledAt.length !== 1 || at === undefined || at === 0 || row.cells[at]!.length > 48 || /[.;:,]$|^[A-Z0-9_/[\]:–-]*[\d_][A-Z0-9_/[\]:–-]*$/.test(row.cells[at]!)) return row;
+  const first = <T>(list: readonly T[], none: T): T[] => list.map((_, i) => (i === 0 ? list[at]! : none));
+  return { ...row, cells: first(row.cells, ''), boxes: first<Box | undefined>(row.boxes, undefined), crossed: false };
 }
 
 function isAnchor(lines: readonly CellLine[], at: number, keys: readonly number[]): boolean {

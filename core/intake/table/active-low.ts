@@ -46,6 +46,9 @@ function markOf(name: string, names: ReadonlySet<string>): { mark: string; stem:
   if (/\w\*$/.test(name)) return { mark: '*', stem: name.slice(0, -1), sure: false };
   const leading = /^n_?([A-Z][A-Z0-9_]*)$/.exec(name);
   if (leading) return { mark: 'n', stem: tail(leading[1]!), sure: false };
+  // `NRST`, `SPI_CSN`: only for stems that are low-active everywhere, and not for half of a pair such as CSP and CSN.
+  const capital = /^(.*_)?N(RE?SE?T|TRST|CS|SS|CE|OE|WE|RD|WR|IRQ|INT|MR|SHDN|FAULT|SLEEP)\d*$/.exec(name) ?? /^(.*_)?(CS|SS|RE?SE?T|TRST|IRQ|INT|SHDN|FAULT|SLEEP)N\d*$/.exec(name);
+  if (capital && !names.has(name.replace(/N(\d*)$/, 'P$1'))) return { mark: 'N', stem: capital[2]!, sure: true };
   const trailing = /^(.+?)_(N|B|L)$/.exec(name) ?? /^([A-Z]{2,}.*?)(n)$/.exec(name);
   if (!trailing) return undefined;
   const [, stem = '', letter = ''] = trailing;

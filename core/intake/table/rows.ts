@@ -208,7 +208,8 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
     });
   if (clean.name === '' && lists.some((l) => l.numbers.some((n) => n !== 'EP')))
     doubts.push({ field: 'name', reason: 'The name cell is empty.' });
-  if ((/[/,_–-]$/.test(clean.name) && !/\w[+−-]$/.test(clean.name)) || /[A-Z0-9]–$/.test(clean.name))
+  // `GPIO0–` over a list of numbers is a range that lost its end; `V–` and `IN1–` alone are names.
+  if (/[/,_]$/.test(clean.name) || (most > 1 && /[–-]$/.test(clean.name)))
     doubts.push({ field: 'name', reason: `“${clean.name}” ends as if it went on.` });
   if (clean.partly)
     doubts.push({ field: 'activeLow', reason: 'A bar stands over a part of the name.', candidates: ['active low', 'active high'] });
