@@ -12,7 +12,9 @@ export default {
       },
     ],
   },
-  // These two ship ES modules only; swc turns them into what Jest loads.
-  transformIgnorePatterns: ['node_modules/(?!(@noble/hashes|hono|@hono)/)'],
+  // These ship ES modules only; swc turns them into what Jest loads.
+  transformIgnorePatterns: [
+    'node_modules/(?!(@noble/hashes|hono|@hono|htmlparser2|domhandler|domutils|dom-serializer|domelementtype|entities)/)',
+  ],
   testEnvironment: 'node',
 };

@@ -1,17 +1,7 @@
 // Text runs and ruled lines of a PDF, taken from pdf.js. Finding and understanding tables is the core's work; this file
 // only puts what pdf.js gives into the core's plain shapes, in the same way in the browser's worker and in the terminal.
 import type { PDFDocumentProxy, PDFPageProxy } from 'pdfjs-dist';
-import {
-  MOST_PAGES,
-  pagesWorthRuling,
-  readPages,
-  type DocumentPage,
-  type Proposal,
-  type ReadOptions,
-  type Rule,
-  type Run,
-} from '../core/intake';
-import { problem, refuse, type Result } from '../core/part';
+import { pagesWorthRuling, type DocumentPage, type Rule, type Run } from '../core/intake';
 
 /** What is needed of the library: the terminal and the worker load it each in their own way. */
 export type PdfLibrary = Pick<typeof import('pdfjs-dist'), 'getDocument' | 'OPS'>;
@@ -192,43 +182,26 @@ function addLine([ax, ay]: Point, [bx, by]: Point, rules: Rule[]): void {
 /** How a long document is told about while it is read: pages done, of how many. */
 export type Progress = (done: number, of: number) => void;
 
-/** Opens a document, takes its text and the rules of the pages that can hold a pin table, and reads it. */
-export async function readPdf(
-  library: PdfLibrary,
-  bytes: Uint8Array,
-  data: PdfData,
-  options: ReadOptions,
-  progress?: Progress,
-): Promise<Result<Proposal>> {
-  const { file } = options;
-  const opened = await openPdf(library, bytes, data);
-  if (!opened.ok) return refuse(problem(`pdf-${opened.why}`, {}, { file }));
-  const { document } = opened;
-  try {
-    if (document.numPages > MOST_PAGES) return refuse(problem('pdf-large', { pages: document.numPages, limit: MOST_PAGES }, { file }));
-    return readPages(await pagesOf(library, document, options, progress), options);
-  } finally {
-    await document.loadingTask.destroy();
-  }
-}
-
-/** The pages as the core wants them. A page that a person drew on is ruled too. */
-export async function pagesOf(
-  library: PdfLibrary,
-  document: PDFDocumentProxy,
-  options: ReadOptions,
-  progress?: Progress,
-): Promise<DocumentPage[]> {
+/** The pages as the core wants them: text of all, rules of those that can hold a pin table. */
+export async function pagesOf(library: PdfLibrary, document: PDFDocumentProxy, progress?: Progress): Promise<DocumentPage[]> {
   const pages: DocumentPage[] = [];
   for (let number = 1; number <= document.numPages; number++) {
     pages.push(await pageText(document, number));
     progress?.(number, document.numPages);
   }
-  const ruled = new Set([
-    ...pagesWorthRuling(pages),
-    ...(options.region ? [options.region.page] : []),
-    ...(options.page ? [options.page] : []),
-  ]);
-  for (const page of pages) if (ruled.has(page.number)) page.rules = await pageRules(library, document, page.number);
+  await addRules(library, document, pages, pagesWorthRuling(pages));
   return pages;
+}
+
+/** Fetches the rules of pages that have none yet. */
+export async function addRules(
+  library: PdfLibrary,
+  document: PDFDocumentProxy,
+  pages: DocumentPage[],
+  numbers: readonly number[],
+): Promise<void> {
+  for (const number of numbers) {
+    const page = pages[number - 1];
+    if (page && !page.rules) page.rules = await pageRules(library, document, number);
+  }
 }

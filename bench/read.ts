@@ -40,7 +40,7 @@ export async function score(truth: Truth, told: string[]): Promise<Tally> {
     told.push(`refused: ${read.problems.map(sayProblem).join(' ')}`);
     return tally;
   }
-  const { value: proposal } = read;
+  const { proposal } = read.value;
   const fields = FIELDS.filter((f) => !truth.without?.includes(f) && (f !== 'group' || truth.pins.some((p) => p.group)));
   const left = new Map<string, Terminal[]>();
   for (const t of terminalsIn(proposal)) left.set(t.numbers[proposal.package]!, [...(left.get(t.numbers[proposal.package]!) ?? []), t]);

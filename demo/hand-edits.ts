@@ -71,7 +71,7 @@ const hurried = (part: Part): Part['units'] =>
 
 export const DEMO: Record<string, DemoPart> = {
   TF2204: {
-    source: 'TF2204.txt',
+    source: 'TF2204.pdf',
     model: 'TF2204_CH',
     steps: [
       about('Quad Schmitt line receiver', 'integrated circuit', 'U', 'TF2204 datasheet, revision C', {
@@ -83,7 +83,7 @@ export const DEMO: Record<string, DemoPart> = {
     release: { version: '1.0', note: 'First release, for the line sensors.', date: '2026-10-05' },
   },
   TF7311: {
-    source: 'TF7311.txt',
+    source: 'TF7311.pdf',
     steps: [
       about('24-bit bridge converter', 'integrated circuit', 'U', 'TF7311 datasheet, revision A', {
         keywords: ['converter', 'bridge', 'tension'],
@@ -92,7 +92,7 @@ export const DEMO: Record<string, DemoPart> = {
     ],
   },
   TF3064: {
-    source: 'TF3064.csv',
+    source: 'TF3064.xlsx',
     steps: [
       about('Flight logger microcontroller', 'integrated circuit', 'U', 'TF3064 datasheet, revision D', {
         keywords: ['microcontroller', 'logger'],
@@ -113,7 +113,7 @@ export const DEMO: Record<string, DemoPart> = {
     ],
   },
   TF1502: {
-    source: 'TF1502.txt',
+    source: 'TF1502.pdf',
     model: 'TF1502',
     steps: [
       about('Half-bridge heater driver', 'integrated circuit', 'U', 'TF1502 datasheet, revision B', {
@@ -153,11 +153,11 @@ export const DEMO: Record<string, DemoPart> = {
     ],
   },
   TF9048: {
-    source: 'TF9048.csv',
+    source: 'TF9048.pdf',
     steps: [about('Mesh radio', 'integrated circuit', 'U', 'TF9048 datasheet, revision A', { keywords: ['radio', 'mesh'] })],
   },
   TF8484: {
-    source: 'TF8484.csv',
+    source: 'TF8484.bsd',
     steps: [
       about('Cloud-camera vision array', 'integrated circuit', 'U', 'TF8484 datasheet, revision B', {
         keywords: ['camera', 'array'],
@@ -166,7 +166,7 @@ export const DEMO: Record<string, DemoPart> = {
     ],
   },
   TF6120: {
-    source: 'TF6120.csv',
+    source: 'TF6120.ibs',
     steps: [
       about('Dual digital isolator', 'integrated circuit', 'U', 'TF6120 datasheet, revision A', {
         keywords: ['isolator'],

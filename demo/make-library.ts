@@ -1,17 +1,21 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { checkPart } from '../core/checks';
-import { draftPart } from '../core/draft';
+import { readSource } from '../cli/source';
+import { draftFrom } from '../core/draft';
 import { applyEdit, canonicalPart, sayProblem, type Part } from '../core/part';
-import { makeRelease } from '../core/release';
+import { makeRelease, sha256 } from '../core/release';
 import { DEMO, joinModel, type DemoPart } from './hand-edits';
 
 /** A demo part: drafted from its source by the program, then what was done by hand. */
-export function makeDemoPart(name: string, demo: DemoPart, sources: string): Part {
+export async function makeDemoPart(name: string, demo: DemoPart, sources: string): Promise<Part> {
   const read = (file: string) => readFileSync(resolve(sources, file), 'utf8');
-  const drafted = draftPart(read(demo.source), name, demo.source);
-  if (!drafted.ok) throw new Error(drafted.problems.map(sayProblem).join(' '));
-  let part = demo.steps.reduce((p, step) => applyEdit(p, step(p)), drafted.value.part);
+  const source = await readSource(resolve(sources, demo.source), {});
+  if (!source.ok) throw new Error(source.problems.map(sayProblem).join(' '));
+  const { proposal, kind } = source.value;
+  const digest = sha256(readFileSync(resolve(sources, demo.source)));
+  const drafted = draftFrom(proposal, name, { digest, name: demo.source, kind });
+  let part = demo.steps.reduce((p, step) => applyEdit(p, step(p)), drafted);
   if (demo.model) {
     const file = `${name.replace('-X', '')}.lib`;
     part = joinModel(part, file, read(file), demo.model);
@@ -22,9 +26,9 @@ export function makeDemoPart(name: string, demo: DemoPart, sources: string): Par
   return applyEdit(part, { kind: 'addRelease', release: made.value });
 }
 
-export function makeLibrary(folder: string): void {
+export async function makeLibrary(folder: string): Promise<void> {
   for (const [name, demo] of Object.entries(DEMO)) {
-    const part = makeDemoPart(name, demo, resolve(folder, 'sources'));
+    const part = await makeDemoPart(name, demo, resolve(folder, 'sources'));
     writeFileSync(resolve(folder, 'library', `${part.name}.kite.json`), canonicalPart(part));
     const { findings } = checkPart(part);
     console.log(`${part.name}: ${part.pins.length} pins, ${part.units.length} units, ${findings.length} findings`);
@@ -32,4 +36,4 @@ export function makeLibrary(folder: string): void {
 }
 
 const folder = process.argv[2];
-if (folder !== undefined && process.argv[1]?.endsWith('make-library.mjs')) makeLibrary(folder);
+if (folder !== undefined && process.argv[1]?.endsWith('make-library.mjs')) void makeLibrary(folder);

@@ -20,7 +20,7 @@ if (!cliOnly) {
   const version = createHash('sha256');
   for (const f of files) version.update(f).update(readFileSync(join(out, f)));
   const worker = join(out, 'service-worker.js');
-  const kept = files.filter((f) => f !== 'service-worker.js' && !f.endsWith('.map') && !f.endsWith('.woff'));
+  const kept = files.filter((f) => f !== 'service-worker.js' && !f.endsWith('.map') && !f.endsWith('.woff') && !f.startsWith('pdf/cmaps/'));
   writeFileSync(
     worker,
     fill(readFileSync(worker, 'utf8'), {

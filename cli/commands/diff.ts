@@ -30,5 +30,5 @@ async function listed(path: string, { package: name }: Options): Promise<Listed[
     const part = must(safeParsePart(decodeText(readBytes(path)), path));
     return listedOfPart(part, name);
   }
-  return listedOf(must(await readSource(path, name === undefined ? {} : { package: name })));
+  return listedOf(must(await readSource(path, name === undefined ? {} : { package: name })).proposal);
 }

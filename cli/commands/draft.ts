@@ -1,9 +1,11 @@
 import { checkPart } from '../../core/checks';
-import { draftPart } from '../../core/draft';
+import { draftFrom } from '../../core/draft';
 import { canonicalPart, DEFAULT_RULES, safeParseRules, type HouseRules } from '../../core/part';
-import { readTextFile, stem, writeFile } from '../files';
+import { sha256 } from '../../core/release';
+import { readBytes, readTextFile, stem, writeFile } from '../files';
 import { print, tellProblems } from '../output';
 import { must } from '../refusal';
+import { readSource } from '../source';
 
 interface Options {
   output: string;
@@ -16,12 +18,12 @@ export const readRules = (file: string | undefined): HouseRules =>
   file === undefined ? DEFAULT_RULES : must(safeParseRules(readTextFile(file), file));
 
 /** `draft SOURCE -o PART`: reads, plans units, arranges and writes a part file. */
-export function draft(source: string, options: Options): void {
+export async function draft(source: string, options: Options): Promise<void> {
   const rules = readRules(options.rules);
-  const text = readTextFile(source);
-  const fileName = source.split(/[\\/]/).pop()!;
   const asked = options.package === undefined ? {} : { package: options.package };
-  const { part, proposal } = must(draftPart(text, stem(source).toUpperCase(), fileName, { file: source, ...asked }, rules));
+  const { proposal, kind } = must(await readSource(source, asked));
+  const origin = { digest: sha256(readBytes(source)), name: source.split(/[\\/]/).pop()!, kind };
+  const part = draftFrom(proposal, stem(source).toUpperCase(), origin, rules);
   const { findings } = checkPart(part, rules);
   const units = part.units.map((u) => ({ label: u.label, title: u.title, pins: Object.keys(u.binding).length }));
   const doubts = part.pins.reduce((n, p) => n + p.doubts.length, 0);

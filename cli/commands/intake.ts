@@ -14,7 +14,7 @@ interface Options {
 export async function intake(file: string, options: Options): Promise<void> {
   const page = options.page === undefined ? undefined : Number(options.page);
   if (page !== undefined && !(Number.isInteger(page) && page > 0)) throw new Refusal(`green-kite: "${options.page}" is no page number.`, 2);
-  const proposal = must(
+  const { proposal } = must(
     await readSource(file, {
       ...(options.package === undefined ? {} : { package: options.package }),
       ...(options.sheet === undefined ? {} : { sheet: options.sheet }),
@@ -27,7 +27,9 @@ export async function intake(file: string, options: Options): Promise<void> {
     ...(t.activeLow ? { activeLow: true } : {}),
     type: t.type,
     ...(t.description ? { description: t.description } : {}),
-    ...(t.group ? { group: t.group } : {}),
+    ...(t.group && t.because['group'] === undefined ? { group: t.group } : {}),
+    ...(t.group && t.because['group'] !== undefined ? { belongsTo: t.group } : {}),
+    ...(t.rail ? { rail: t.rail } : {}),
     ...(t.origin ? { origin: t.origin } : {}),
     doubts: t.doubts,
   }));

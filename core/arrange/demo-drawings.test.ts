@@ -30,14 +30,14 @@ it('the bridge converter', () =>
     'DVDD | REFIN-',
     '| REFOUT',
     'AIN1+ |',
-    'AIN1- | DRDY# negation open-drain',
-    'AIN2+ | CS# negation',
+    'AIN1- | DRDY negation open-drain',
+    'AIN2+ | CS negation',
     'AIN2- | SCLK clock',
     '| DIN',
     'GAIN | DOUT three-state',
     'XIN |',
     'XOUT |',
-    'PWDN# negation |',
+    'PWDN negation |',
     '|',
     'DGND |',
     'AGND |',
@@ -62,7 +62,7 @@ it('the connector, odd and even contacts in their order', () => {
   for (const name of ['TETHER+', 'TETHER-', 'TENSION+', 'EXC-', 'REEL_A', 'SHIELD']) expect(names).toContain(name);
 });
 
-it.each(['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H', 'I', 'J', 'K', 'L'])(
+it.each(['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H', 'I', 'J', 'K'])(
   'unit %s of the vision array keeps its pairs beside each other',
   (label) => {
     const p = part('TF8484');

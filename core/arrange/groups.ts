@@ -1,5 +1,6 @@
 import { carriesPower, compareNatural, type Pin } from '../part';
 import { findPairs } from '../intake/understand/pairs';
+import { countStems, interfaceOf, stemsOf } from '../intake/understand/signals';
 
 /** Pins that belong together in a drawing, in their drawn order. */
 export interface PinGroup {
@@ -13,7 +14,7 @@ export interface PinGroup {
  * with others. What is left goes by direction. Groups stand in the order of their first pin.
  */
 export function groupPins(pins: readonly Pin[]): PinGroup[] {
-  const stems = countStems(pins);
+  const stems = countStems(pins.map((p) => p.name));
   const groups = new Map<string, Pin[]>();
   for (const pin of pins) {
     const title = titleOf(pin, stems);
@@ -32,35 +33,10 @@ function titleOf(pin: Pin, stems: ReadonlyMap<string, number>): string {
   if (pin.type === 'no-connect' || pin.type === 'reserved') return 'Not used';
   const stem = stemsOf(pin.name).find((s) => (stems.get(s) ?? 0) >= 3);
   if (stem) return stem;
-  const work = WORK.find((w) => w.name.test(pin.name));
-  return work?.title ?? BY_TYPE[pin.type] ?? 'Signals';
+  return interfaceOf(pin.name) ?? BY_TYPE[pin.type] ?? 'Signals';
 }
-
-const WORK = [
-  { title: 'Clock', name: /^(XTAL|XIN|XOUT|OSC|CLK|CLKIN|MCLK|REFCLK|X[IO12]$)/i },
-  { title: 'Serial port', name: /^(n?CS|n?SS|SCLK|SCK|SDI|SDO|MOSI|MISO|SCL|SDA|DIN|DOUT|TXD?|RXD?|n?DRDY)[#_N]*$/i },
-  { title: 'Debug', name: /^(TCK|TDI|TDO|TMS|n?TRST|SWDIO|SWCLK|SWO)/i },
-  { title: 'Control', name: /^(n?RE?SE?T|EN|n?SHDN|n?PWDN|MODE|SEL|BOOT|n?OE|n?CE)\w*[#]?$/i },
-];
 
 const BY_TYPE: Partial<Record<Pin['type'], string>> = { input: 'Inputs', output: 'Outputs' };
-
-/** Words that several names may share, most telling first: `SPI1` of SPI1_CLK, `Port A` of PA3, `DQ` of DQ7. */
-function stemsOf(name: string): string[] {
-  const main = name.split('/')[0] || name;
-  const port = /^P([A-K])\d{1,2}$/.exec(main);
-  if (port) return [`Port ${port[1]}`];
-  const parts = main.split('_');
-  const prefix = parts.length > 1 ? [parts.slice(0, -1).join('_'), parts[0]!] : [];
-  const bus = /^n?([A-Z]+?)_?[[(<]?\d+[\])>]?[PN+\-−]?$/i.exec(main)?.[1];
-  return [...prefix, ...(bus ? [bus] : [])];
-}
-
-function countStems(pins: readonly Pin[]): Map<string, number> {
-  const counts = new Map<string, number>();
-  for (const pin of pins) for (const stem of new Set(stemsOf(pin.name))) counts.set(stem, (counts.get(stem) ?? 0) + 1);
-  return counts;
-}
 
 /** The cut nearest to `at` that leaves no pair in two. */
 export function cutBetweenPairs(pins: readonly Pin[], at: number): number {

@@ -1,4 +1,4 @@
-import { carriesPower, type HouseRules, type Pin } from '../part';
+import { carriesPower, type HouseRules, type Pin, nameOnDrawing } from '../part';
 import { findChannels, type Channels } from './channels';
 import { cutBetweenPairs, groupPins, type PinGroup } from './groups';
 
@@ -91,6 +91,6 @@ function packPower(power: readonly Pin[], most: number): PlannedUnit[] {
 /** One group per rail, named by it. */
 function railGroups(pins: readonly Pin[]): PinGroup[] {
   const rails = new Map<string, Pin[]>();
-  for (const pin of pins) rails.set(pin.name, [...(rails.get(pin.name) ?? []), pin]);
+  for (const pin of pins) rails.set(nameOnDrawing(pin), [...(rails.get(nameOnDrawing(pin)) ?? []), pin]);
   return [...rails].map(([title, members]) => ({ title, pins: members, power: true }));
 }

@@ -1,6 +1,6 @@
 import { arrangePart } from '../arrange';
-import { readText, takeProposal, type Proposal, type ReadOptions } from '../intake';
-import { applyEdit, DEFAULT_RULES, emptyPart, ok, type HouseRules, type Part, type Result } from '../part';
+import { readSourceText, takeProposal, textKind, type Proposal, type ReadOptions } from '../intake';
+import { applyEdit, DEFAULT_RULES, emptyPart, ok, type HouseRules, type Part, type Result, type Source } from '../part';
 import { sha256 } from '../release';
 
 export interface Draft {
@@ -8,10 +8,7 @@ export interface Draft {
   proposal: Proposal;
 }
 
-/**
- * A part from a source in one go: read, taken, arranged. `name` is the part's name unless the source's first line
- * starts with it in another case; a description that follows it there is taken too.
- */
+/** A part from a text in one go: read, taken, arranged. */
 export function draftPart(
   text: string,
   name: string,
@@ -19,12 +16,20 @@ export function draftPart(
   options: ReadOptions = {},
   rules: HouseRules = DEFAULT_RULES,
 ): Result<Draft> {
-  const read = readText(text, { ...options, file: options.file ?? fileName });
+  const read = readSourceText(text, { ...options, file: options.file ?? fileName });
   if (!read.ok) return read;
-  const source = { digest: sha256(text), name: fileName, kind: 'text' };
-  const titled = fromTitle(emptyPart(name), text);
-  const taken = applyEdit(titled, takeProposal(titled, read.value, source));
-  return ok({ part: applyEdit(taken, arrangePart(taken, rules)), proposal: read.value });
+  const source = { digest: sha256(text), name: fileName, kind: textKind(text) };
+  return ok({ part: draftFrom(read.value, name, source, rules), proposal: read.value });
+}
+
+/**
+ * A part from what was read: taken and arranged. `name` is the part's name unless the source's title starts with it in
+ * another case; a description that follows it there is taken too.
+ */
+export function draftFrom(proposal: Proposal, name: string, source: Source, rules: HouseRules = DEFAULT_RULES): Part {
+  const titled = fromTitle(emptyPart(name), proposal.title ?? '');
+  const taken = applyEdit(titled, takeProposal(titled, proposal, source));
+  return applyEdit(taken, arrangePart(taken, rules));
 }
 
 /** A name that nobody chose: the source may give the part its own. */

@@ -1,12 +1,12 @@
 export { readText } from './text';
 export { readSourceText, textKind, type TextKind } from './read-source-text';
-export { readHtml, isHtmlTable } from './html';
+export { isHtmlTable, sheetsOfHtml } from './html';
 export { readPages, pagesWorthRuling, MOST_PAGES, type DocumentPage, type Rule, type Run } from './page';
 export { decodeText } from './text/decode';
 export { takeProposal } from './take';
-export { terminalsIn, type Column, type ColumnRole, type Proposal, type Terminal, type ReadOptions } from './proposal';
+export { terminalsIn, type Column, type ColumnRole, type Proposal, type TableChoice, type Terminal, type ReadOptions } from './proposal';
 export { findPairs } from './understand/pairs';
 export { packageIn } from './table/headings';
-export { readSheets, type Sheet } from './sheet';
+export { readSheets, cellRef, type Sheet } from './sheet';
 export { formatOf, type SourceFormat } from './format';
 export * from './compare';

@@ -17,7 +17,11 @@ export interface Terminal {
   group?: string;
   alternates?: string[];
   rail?: string;
+  /** The name that a drawing shows, where it is shorter: VSS for the element VSS[7] of a supply. */
+  drawnName?: string;
   origin?: Origin;
+  /** The row of the table that it was read from, by its line. */
+  row?: number;
   because: Record<string, string>;
   doubts: Doubt[];
   /** How sure the type is, 0 to 1. */
@@ -34,6 +38,8 @@ export interface Proposal {
   problems: Problem[];
   /** The table as it was understood, for a person to correct. */
   table?: TableView;
+  /** The source's first words, which often name the part: `TF2204 quad line receiver`. */
+  title?: string;
   /** All tables that look like a pinout, where the source has several. */
   tables?: TableChoice[];
 }
@@ -50,8 +56,8 @@ export interface Column {
 
 export interface TableView {
   columns: Column[];
-  /** Rows with the source's line; `taken` is false for headings and rows that were left out. */
-  rows: { line: number; cells: string[]; taken: boolean; place?: RowPlace }[];
+  /** Rows with the source's line; `taken` is false for rows that were left out and for headings of groups. */
+  rows: { line: number; cells: string[]; taken: boolean; heading?: boolean; place?: RowPlace }[];
 }
 
 /** A table that was found, for a person to choose. */
@@ -62,8 +68,8 @@ export interface TableChoice {
   sheet?: string;
   rows: number;
   taken: boolean;
-  /** On pages: where it stands, a box in points for each page that it is on. */
-  areas?: { page: number; box: Box; columns: number[] }[];
+  /** On pages: where it stands on each page that it is on, with a box for each column, in points. */
+  areas?: { page: number; box: Box; columns: Box[] }[];
 }
 
 /** The terminals that a package has, in the source's order. */

@@ -49,7 +49,7 @@ export function packageOf(part: Part, name: string, proposal?: Proposal): Packag
 }
 
 export function pinOf(terminal: Terminal, id: string, pads: Pin['pads'], before: Pin | undefined, source: Source | undefined): Pin {
-  const { numbers: _numbers, origin, ...read } = terminal;
+  const { numbers: _numbers, row: _row, origin, ...read } = terminal;
   const pin: Pin = {
     id,
     pads,

@@ -220,7 +220,7 @@ function impossible(f: Family): Problem[] {
     need(f.exposed.w >= f.span - f.length, 'The exposed pad', f.exposed.w, `only ${round(f.span - f.length)} is free between the rows`);
   if (f.kind === 'quad')
     need(
-      ((f.count / 4 - 1) * f.pitch + f.width) / 2 > f.span / 2 - f.length / 2 && f.count > 4,
+      ((f.count / 4 - 1) * f.pitch + f.width) / 2 > f.span / 2 - f.length / 2,
       'The span',
       f.span,
       'it leaves the corner pads on each other',

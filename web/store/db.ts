@@ -6,17 +6,19 @@ interface Setting {
   value: unknown;
 }
 
-interface SourceText {
+/** A source's bytes by their digest. Sources kept by earlier versions have their text instead. */
+interface KeptSource {
   digest: string;
   name: string;
-  text: string;
+  bytes?: Uint8Array;
+  text?: string;
 }
 
 /** The browser's own store: parts, what the Shelf shows of them, the sources they were read from, and settings. */
 class Store extends Dexie {
   parts!: EntityTable<PartRecord, 'id'>;
   summaries!: EntityTable<Summary, 'id'>;
-  sources!: EntityTable<SourceText, 'digest'>;
+  sources!: EntityTable<KeptSource, 'digest'>;
   settings!: EntityTable<Setting, 'key'>;
 
   constructor() {

@@ -51,7 +51,7 @@ export const restoreParts = ({ records, summaries }: Removed): Promise<void> =>
   });
 
 const demoFiles = import.meta.glob<string>('../../demo/library/*.kite.json', { query: '?raw', import: 'default' });
-const demoSources = import.meta.glob<string>('../../demo/sources/*.{txt,csv}', { query: '?raw', import: 'default' });
+const demoSources = import.meta.glob<string>('../../demo/sources/*.{txt,csv,pdf,xlsx,bsd,ibs}', { query: '?url', import: 'default' });
 
 /** On the first visit: the demo library, with the sources that its evidence points to. */
 export async function loadDemoOnce(rules: HouseRules): Promise<void> {
@@ -64,17 +64,35 @@ export async function loadDemoOnce(rules: HouseRules): Promise<void> {
     parts.flatMap((p) => (p.ok ? [p.value] : [])),
     rules,
   );
-  const sources = await Promise.all(
-    Object.entries(demoSources).map(async ([path, load]) => ({ name: path.split('/').pop()!, text: await load() })),
+  await Promise.all(
+    Object.entries(demoSources).map(async ([path, load]) => {
+      const response = await fetch(await load());
+      await keepSource(path.split('/').pop()!, new Uint8Array(await response.arrayBuffer()));
+    }),
   );
-  for (const { name, text } of sources) await keepSource(name, text);
 }
 
-/** Keeps a source's text by its digest, so that evidence can be shown again. */
-export async function keepSource(name: string, text: string): Promise<string> {
-  const digest = await core.digest(text);
-  await db.sources.put({ digest, name, text });
+/** Keeps a source by its digest, so that evidence can be shown again. */
+export async function keepSource(name: string, bytes: Uint8Array): Promise<string> {
+  const digest = await core.digest(bytes);
+  await db.sources.put({ digest, name, bytes });
   return digest;
 }
 
-export const loadSource = (digest: string) => db.sources.get(digest);
+export interface SourceFile {
+  name: string;
+  bytes: Uint8Array;
+}
+
+/** A kept source; undefined where this browser does not have it. */
+export async function loadSource(digest: string): Promise<SourceFile | undefined> {
+  const kept = await db.sources.get(digest);
+  return kept && { name: kept.name, bytes: kept.bytes ?? new TextEncoder().encode(kept.text ?? '') };
+}
+
+/** The sources that parts were read from, as far as this browser has them. */
+export async function sourcesOf(parts: readonly Part[]): Promise<{ digest: string; name: string; bytes: Uint8Array }[]> {
+  const digests = [...new Set(parts.flatMap((p) => p.sources.map((s) => s.digest)))];
+  const found = await Promise.all(digests.map(async (digest) => ({ digest, file: await loadSource(digest) })));
+  return found.flatMap(({ digest, file }) => (file ? [{ digest, ...file }] : []));
+}

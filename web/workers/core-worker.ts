@@ -1,16 +1,18 @@
 import { expose } from 'comlink';
 import { checkPart } from '../../core/checks';
 import { arrangePart, tidyUnit } from '../../core/arrange';
-import { readText, type ReadOptions } from '../../core/intake';
+import { compareWithSource, reviseEdit, revisionOf, type Proposal } from '../../core/intake';
 import { readPadsCsv } from '../../core/lands';
-import { safeParsePart, type HouseRules, type Part, type Release } from '../../core/part';
+import { safeParsePart, type HouseRules, type Part, type Release, type Source } from '../../core/part';
 import { bundleZip, packLibrary, readArchive, sha256 } from '../../core/release';
 import { readModels } from '../../core/spice';
 import { summarize } from '../store/records';
 
 /** All computation that may take over 20 ms, away from the screen's thread. */
 const api = {
-  readText: (text: string, options: ReadOptions) => readText(text, options),
+  reviseEdit: (part: Part, proposal: Proposal, chosen: ReadonlySet<string>, source: Source) => reviseEdit(part, proposal, chosen, source),
+  revisionOf: (part: Part, proposal: Proposal) => revisionOf(part, proposal),
+  compareWithSource: (part: Part, proposal: Proposal, name: string) => compareWithSource(part, proposal, name),
   check: (part: Part, rules: HouseRules) => checkPart(part, rules),
   arrange: (part: Part, rules: HouseRules) => arrangePart(part, rules),
   tidy: (part: Part, unit: string, rules: HouseRules) => tidyUnit(part, unit, rules),
@@ -21,7 +23,7 @@ const api = {
   bundle: (release: Pick<Release, 'version' | 'note' | 'digest' | 'frozen'>) => bundleZip(release),
   readModels: (source: string, file?: string) => readModels(source, file),
   readPads: (text: string, file?: string) => readPadsCsv(text, file),
-  digest: (text: string) => sha256(text),
+  digest: (data: string | Uint8Array) => sha256(data),
 };
 
 export type CoreApi = typeof api;

@@ -4,7 +4,7 @@ import { parts, truthOf } from './parts.mjs';
 import { printNames, printNumbers, printTable } from './print.mjs';
 import { datasheet, tableHtml } from './html.mjs';
 import { chromium, ghostscript, groff, latex, libreoffice, weasyprint } from './producers.mjs';
-import { document, drawTable, heading, prose } from './pdfkit.mjs';
+import { document, drawTable, heading, prose } from '../../../tools/draw-pdf.mjs';
 
 const BASIC = { columns: ['number', 'name', 'type', 'description'], heads: ['Pin', 'Name', 'Type', 'Description'] };
 const FULL = { columns: ['number', 'name', 'type', 'description'], heads: ['Pin No.', 'Symbol', 'I/O', 'Function'] };
@@ -264,7 +264,11 @@ add(
         }
       });
     }),
-  { package: 'BGA-49', truth: () => truthOf(parts.TF5048, 'BGA-49').map((t) => ({ ...t, name: t.name.split('/')[0] })), without: ['type', 'activeLow'] },
+  {
+    package: 'BGA-49',
+    truth: () => truthOf(parts.TF5048, 'BGA-49').map((t) => ({ ...t, name: t.name.split('/')[0] })),
+    without: ['type', 'activeLow'],
+  },
 );
 add('drawn-legend', 'TF4032', (out) => {
   const codes = { G: 'S', I: 'L', OD: 'K', NC: 'U', X: 'E', P: 'S', OT: 'H', PO: 'S', R: 'F' };

@@ -1,4 +1,4 @@
-import { problem, refuse, type Doubt, type ElectricalType, type Problem, type Result } from '../../part';
+import { carriesPower, problem, refuse, type Doubt, type ElectricalType, type Problem, type Result } from '../../part';
 import type { Proposal, ReadOptions, Terminal } from '../proposal';
 import { readActiveLow } from '../table/active-low';
 import { propose } from '../table/understand';
@@ -34,7 +34,9 @@ export function readBsdl(text: string, options: ReadOptions = {}): Result<Propos
   const terminals = terminalsOf(bsdl, problems, file);
   const names = bsdl.maps.map((m) => m.name);
   const view = options.package === undefined ? names[0] : names.find((n) => n.toLowerCase() === options.package!.toLowerCase());
-  return propose(terminals, names, { problems, pairs: pairsOf(bsdl, terminals, view ?? names[0]!) }, options);
+  const title = /^\s*--+\s*(.*\S)/.exec(text)?.[1];
+  const named = title?.toLowerCase().startsWith(bsdl.entity.toLowerCase()) ? title : bsdl.entity;
+  return propose(terminals, names, { problems, title: named, pairs: pairsOf(bsdl, terminals, view ?? names[0]!) }, options);
 }
 
 const nameOf = (port: Port, index: number | undefined): string => (index === undefined ? port.name : `${port.name}[${index}]`);
@@ -59,7 +61,10 @@ function terminalsOf(bsdl: Bsdl, problems: Problem[], file: string | undefined):
       mapped.add(entry.port.toLowerCase());
       const indices = port.indices ?? entry.pins.map(() => undefined);
       const fits = indices.length === entry.pins.length;
-      if (!fits) problems.push(problem('count-mismatch', { name: port.name, names: indices.length, numbers: entry.pins.length }, { file, line: entry.line }));
+      if (!fits)
+        problems.push(
+          problem('count-mismatch', { name: port.name, names: indices.length, numbers: entry.pins.length }, { file, line: entry.line }),
+        );
       entry.pins.forEach((pin, i) => {
         const index = indices[i];
         // Several pins of one bit are several terminals; which is which does not matter as they carry one signal.
@@ -81,18 +86,29 @@ function terminalsOf(bsdl: Bsdl, problems: Problem[], file: string | undefined):
   return [...terminals.values()];
 }
 
-function terminalOf(port: Port, index: number | undefined, cells: readonly RegisterCell[], names: ReadonlySet<string>, isReset: boolean): Terminal {
+function terminalOf(
+  port: Port,
+  index: number | undefined,
+  cells: readonly RegisterCell[],
+  names: ReadonlySet<string>,
+  isReset: boolean,
+): Terminal {
   const { type, because, doubt, confidence } = typeOf(port, cells);
   const low = readActiveLow(port.name, false, '', names);
   const doubts: Doubt[] = doubt ? [doubt] : [];
   if (low.unsure) doubts.push({ field: 'activeLow', reason: `${low.unsure}.`, candidates: ['active low', 'active high'] });
   // The standard's TRST* is low-active (IEEE 1149.1-2013, 4.6.1), but a file has no words for it.
   if (isReset && !low.activeLow)
-    doubts.push({ field: 'activeLow', reason: 'The test reset is active low in the standard; the file does not say it.', candidates: ['active low', 'active high'] });
+    doubts.push({
+      field: 'activeLow',
+      reason: 'The test reset is active low in the standard; the file does not say it.',
+      candidates: ['active low', 'active high'],
+    });
   const activeLow = low.activeLow || isReset;
   return {
     numbers: {},
     name: nameOf(port, index),
+    ...(index !== undefined && (carriesPower(type) || type === 'no-connect') ? { drawnName: port.name } : {}),
     ...(activeLow ? { activeLow } : {}),
     type,
     because: { type: because, ...(low.because ? { activeLow: low.because } : isReset ? { activeLow: 'TAP_SCAN_RESET' } : {}) },
@@ -106,7 +122,13 @@ function typeOf(port: Port, cells: readonly RegisterCell[]): ReturnType<typeof i
   if (said === undefined) {
     const named = inferType(port.name, undefined, '', new Map());
     return named.doubt
-      ? { ...named, doubt: { ...named.doubt, reason: `A linkage port, and ${named.type === 'unspecified' ? 'its name does not tell' : `only ${named.because} speaks for it`}.` } }
+      ? {
+          ...named,
+          doubt: {
+            ...named.doubt,
+            reason: `A linkage port, and ${named.type === 'unspecified' ? 'its name does not tell' : `only ${named.because} speaks for it`}.`,
+          },
+        }
       : { ...named, because: `linkage, ${named.because}` };
   }
   const out = cells.find((c) => /^OUTPUT[23]$/.test(c.function));

@@ -73,8 +73,7 @@ function entityOf(c: Cursor, file: string | undefined): Bsdl {
   return bsdl;
 }
 
-const DIRECTIONS =
-  /^(in|out|inout|buffer|linkage|linkage_(in|out|inout|buffer|mechanical)|power_(0|pos|neg)|vref_(in|out))$/i;
+const DIRECTIONS = /^(in|out|inout|buffer|linkage|linkage_(in|out|inout|buffer|mechanical)|power_(0|pos|neg)|vref_(in|out))$/i;
 
 function portsOf(c: Cursor): Port[] {
   const ports: Port[] = [];
@@ -107,7 +106,8 @@ function rangeOf(c: Cursor): number[] {
   if (!isDown && !c.is('to')) c.fail('“to” or “downto”');
   c.next();
   const to = Number(c.word('a number').text);
-  if (!Number.isInteger(from) || !Number.isInteger(to) || Math.abs(to - from) > MOST || (isDown ? to > from : from > to)) c.fail('a range in its direction');
+  if (!Number.isInteger(from) || !Number.isInteger(to) || Math.abs(to - from) > MOST || (isDown ? to > from : from > to))
+    c.fail('a range in its direction');
   c.expect(')');
   return Array.from({ length: Math.abs(to - from) + 1 }, (_, i) => (isDown ? from - i : from + i));
 }
@@ -216,7 +216,7 @@ function cellsOf(c: Cursor): RegisterCell[] {
     c.expect(',');
     const kind = c.word('a cell’s function').text.toUpperCase();
     const rest: string[] = [];
-    for (let depth = 0; !c.done && !(depth === 0 && c.is(')')); ) {
+    for (let depth = 0; !c.done && !(depth === 0 && c.is(')'));) {
       const token = c.next()!;
       if (token.text === '(') depth++;
       if (token.text === ')') depth--;

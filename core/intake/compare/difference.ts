@@ -33,7 +33,12 @@ export const listedOf = (proposal: Proposal): Listed[] =>
 export function listedOfPart(part: Part, packageName?: string): Listed[] {
   const found = part.packages.find((p) => p.name === packageName) ?? part.packages[0];
   return part.pins.flatMap((pin) =>
-    (found ? (pin.pads[found.id] ?? []) : []).map((number) => ({ number, name: pin.name, type: pin.type, activeLow: pin.activeLow ?? false })),
+    (found ? (pin.pads[found.id] ?? []) : []).map((number) => ({
+      number,
+      name: pin.name,
+      type: pin.type,
+      activeLow: pin.activeLow ?? false,
+    })),
   );
 }
 

@@ -28,7 +28,8 @@ interface Match {
 
 /**
  * What a newly read revision changes in a part, pin by pin. A pin is the same where number and name are; else where its
- * name stands once in both, it has moved; else where its number is the same, it was renamed.
+ * name stands once in both, it has moved; else where its number is the same, it was renamed; else where type and description
+ * are the same and stand once, it has moved and was renamed.
  */
 export function revisionOf(part: Part, proposal: Proposal): RevisionChange[] {
   return matches(part, proposal).flatMap(changesOf);
@@ -56,6 +57,11 @@ function matches(part: Part, proposal: Proposal): Match[] {
   join((t, p) => p.name === t.name && at(t, p));
   join((t, p) => p.name === t.name && names.has(t.name) && known.has(t.name));
   join(at);
+  // Moved and renamed at once: what it does stands once among those that are left on both sides.
+  const said = single(terminals.filter((t) => !pairs.has(t)).map((t) => `${t.type} ${t.description ?? ''}`));
+  const knownAs = single([...left].map((p) => `${p.type} ${p.description ?? ''}`));
+  const does = (x: { type: string; description?: string | undefined }) => `${x.type} ${x.description}`;
+  join((t, p) => t.description !== undefined && does(t) === does(p) && said.has(does(t)) && knownAs.has(does(p)));
   return [
     ...terminals.map((terminal): Match => {
       const pin = pairs.get(terminal);
@@ -69,7 +75,8 @@ const level = (low: boolean | undefined): string => (low ? 'active low' : 'activ
 
 function changesOf({ pin, terminal, number, before }: Match): RevisionChange[] {
   if (!pin) return [{ id: `added ${number}`, kind: 'added', number, name: terminal!.name, from: '', to: terminal!.name, byHand: false }];
-  if (!terminal) return [{ id: `removed ${pin.id}`, kind: 'removed', number, name: pin.name, from: pin.name, to: '', byHand: false, pin: pin.id }];
+  if (!terminal)
+    return [{ id: `removed ${pin.id}`, kind: 'removed', number, name: pin.name, from: pin.name, to: '', byHand: false, pin: pin.id }];
   const hand = (field: NonNullable<Pin['byHand']>[number]) => pin.byHand?.includes(field) ?? false;
   const change = (kind: RevisionChange['kind'], from: string, to: string, byHand: boolean): RevisionChange[] =>
     from === to ? [] : [{ id: `${kind} ${pin.id}`, kind, number, name: pin.name, from, to, byHand, pin: pin.id }];

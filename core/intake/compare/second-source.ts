@@ -33,7 +33,9 @@ export function compareWithSource(part: Part, proposal: Proposal, name: string):
     else if (numbers.length > 0) agreed++;
     return doubts.length > 0 ? { ...pin, doubts: [...pin.doubts, ...doubts] } : pin;
   });
-  const problems = [...there].flatMap(([number, t]) => (seen.has(number) ? [] : [problem('second-only', { source: name, number, name: t.name })]));
+  const problems = [...there].flatMap(([number, t]) =>
+    seen.has(number) ? [] : [problem('second-only', { source: name, number, name: t.name })],
+  );
   const isNew = pins.some((p, i) => p !== part.pins[i]);
   return { agreed, disagreed, problems, ...(isNew ? { edit: { kind: 'takePinout', pins, packages: [] } } : {}) };
 }
@@ -41,7 +43,11 @@ export function compareWithSource(part: Part, proposal: Proposal, name: string):
 function doubtsBetween(pin: Pin, other: Terminal, number: string, source: string): Doubt[] {
   const doubts: Doubt[] = [];
   if (plain(pin.name) !== plain(other.name) && !pin.name.split('/').some((n) => plain(n) === plain(other.name)))
-    doubts.push({ field: 'name', reason: `${source} says “${other.name}” at ${number}; the part says “${pin.name}”.`, candidates: [pin.name, other.name] });
+    doubts.push({
+      field: 'name',
+      reason: `${source} says “${other.name}” at ${number}; the part says “${pin.name}”.`,
+      candidates: [pin.name, other.name],
+    });
   const unsaid = [pin.type, other.type].includes('unspecified');
   if (pin.type !== other.type && !unsaid)
     doubts.push({

@@ -4,6 +4,7 @@ import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMap } from '../table/ball-map';
 import { findTable, scoreOf } from '../table/find-table';
 import { isBlank, type Grid, type GridRow } from '../table/grid';
+import { cellRef, type Sheet } from '../sheet/sheet';
 import { joinTables } from '../table/join-tables';
 import { understandTable } from '../table/understand';
 import { unfold } from '../table/unfold';
@@ -32,7 +33,7 @@ export function readHtml(html: string, options: ReadOptions = {}): Result<Propos
   const { file } = options;
   const page = tablesOf(html);
   const problems: Problem[] = [];
-  const grids = page.tables.map((rows, i) => unfold(gridOf(rows, i * 100_000)));
+  const grids = page.tables.map((rows, i) => unfold(gridOf(rows, i)));
   const found = grids.flatMap((grid) => {
     const table = findTable(grid);
     return table ? [{ table, grid, score: scoreOf(table) }] : [];
@@ -59,6 +60,15 @@ export function readHtml(html: string, options: ReadOptions = {}): Result<Propos
   );
   return joined ?? read[0]!;
 }
+
+const nameOf = (index: number): string => `table ${index + 1}`;
+
+/** The tables of a page as sheets, to be looked at. */
+export const sheetsOfHtml = (html: string): Sheet[] =>
+  tablesOf(html).tables.map((rows, index) => {
+    const cells = gridOf(rows, index).rows.flatMap((r, row) => r.cells.flatMap((text, col) => (text === '' ? [] : [{ row, col, text }])));
+    return { name: nameOf(index), cells, merges: [] };
+  });
 
 function tablesOf(html: string): Page {
   const page: Page = { tables: [], around: [] };
@@ -106,8 +116,8 @@ function tablesOf(html: string): Page {
 }
 
 /** Puts cells in their columns: a cell over several rows or columns takes their places (HTML, 4.9.12). */
-function gridOf(rows: readonly Cell[][], from: number): Grid {
-  const out: GridRow[] = rows.map((_, i) => ({ line: from + i + 1, cells: [], same: [] }));
+function gridOf(rows: readonly Cell[][], index: number): Grid {
+  const out: GridRow[] = rows.map((_, i) => ({ line: index * 100_000 + i + 1, cells: [], same: [] }));
   const taken = rows.map(() => new Set<number>());
   rows.forEach((row, r) => {
     let col = 0;
@@ -124,6 +134,9 @@ function gridOf(rows: readonly Cell[][], from: number): Grid {
     }
   });
   const width = out.reduce((n, r) => Math.max(n, r.cells.length), 0);
-  for (const r of out) r.cells = Array.from({ length: width }, (_, i) => r.cells[i] ?? '');
+  out.forEach((r, row) => {
+    r.cells = Array.from({ length: width }, (_, i) => r.cells[i] ?? '');
+    r.place = { sheet: nameOf(index), refs: r.cells.map((_, col) => cellRef(row, col)) };
+  });
   return { layout: 'cells', rows: out };
 }

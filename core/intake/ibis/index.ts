@@ -38,7 +38,18 @@ export function readIbis(text: string, options: ReadOptions = {}): Result<Propos
   const terminals = components.flatMap((c) => c.pins.map((pin) => terminalOf(pin, c, ibis, problems, file)));
   const view = components.find((c) => c.name.toLowerCase() === (options.package ?? names[0]!).toLowerCase()) ?? components[0]!;
   const known = new Set(view.pins.map((p) => p.number));
-  return propose(terminals, names, { problems, pairs: view.pairs.filter((pair) => pair.every((n) => known.has(n))) }, options);
+  return propose(
+    terminals,
+    names,
+    { problems, title: titleOf(text, names[0]!), pairs: view.pairs.filter((pair) => pair.every((n) => known.has(n))) },
+    options,
+  );
+}
+
+/** The first comment where it speaks of the component, or else the component's name. */
+function titleOf(text: string, component: string): string {
+  const said = /^\s*\|+\s*(.*\S)/m.exec(text.slice(0, 4000))?.[1];
+  return said?.toLowerCase().startsWith(component.toLowerCase()) ? said : component;
 }
 
 function terminalOf(pin: IbisPin, component: IbisComponent, ibis: Ibis, problems: Problem[], file: string | undefined): Terminal {
@@ -69,7 +80,11 @@ function typeOf(pin: IbisPin, ibis: Ibis, problems: Problem[], file: string | un
   if (types.length === 0) {
     problems.push(problem('ibis-model', { model: pin.model, pin: pin.number }, { file, line: pin.line }));
     const named = inferType(pin.signal, undefined, '', new Map());
-    const doubt = named.doubt ?? { field: 'type' as const, reason: `Model ${pin.model} is not in the file; taken from ${named.because}.`, candidates: [named.type, 'input', 'output'] };
+    const doubt = named.doubt ?? {
+      field: 'type' as const,
+      reason: `Model ${pin.model} is not in the file; taken from ${named.because}.`,
+      candidates: [named.type, 'input', 'output'],
+    };
     return { ...named, doubt };
   }
   const because = `model ${pin.model}, ${ibis.types.get(models[0]!)?.type ?? types[0]}`;
@@ -90,9 +105,23 @@ const electrical = (type: string | undefined): ElectricalType[] => {
 /** A rail whose name says the other polarity is asked about: a swapped POWER and GND finds out on the board. */
 function agreeing(type: ElectricalType, because: string, pin: IbisPin): ReturnType<typeof inferType> {
   const named = evidenceOfName(pin.signal).sort((a, b) => b.weight - a.weight)[0];
-  const contradicts = named && named.weight >= 4 && named.type !== type && (['ground', 'supply-in', 'supply-out', 'no-connect', 'reserved'] as string[]).includes(named.type);
+  const contradicts =
+    named &&
+    named.weight >= 4 &&
+    named.type !== type &&
+    (['ground', 'supply-in', 'supply-out', 'no-connect', 'reserved'] as string[]).includes(named.type);
   if (!contradicts) return { type, because, confidence: 0.95 };
   if (type === 'supply-in' && named.type === 'supply-out')
-    return { type: 'supply-out', because: `${because}, ${named.because}`, confidence: 0.6, doubt: { field: 'type', reason: `${because} says a rail, ${named.because} says an output.`, candidates: ['supply-out', 'supply-in'] } };
-  return { type, because, confidence: 0.5, doubt: { field: 'type', reason: `${because} says ${type}; ${named.because} says ${named.type}.`, candidates: [type, named.type] } };
+    return {
+      type: 'supply-out',
+      because: `${because}, ${named.because}`,
+      confidence: 0.6,
+      doubt: { field: 'type', reason: `${because} says a rail, ${named.because} says an output.`, candidates: ['supply-out', 'supply-in'] },
+    };
+  return {
+    type,
+    because,
+    confidence: 0.5,
+    doubt: { field: 'type', reason: `${because} says ${type}; ${named.because} says ${named.type}.`, candidates: [type, named.type] },
+  };
 }

@@ -27,7 +27,11 @@ export interface Ibis {
 }
 
 const KEYWORD = /^\s*\[([^\]]+)\]\s*(.*)$/;
-const plain = (keyword: string): string => keyword.trim().toLowerCase().replace(/[_\s]+/g, ' ');
+const plain = (keyword: string): string =>
+  keyword
+    .trim()
+    .toLowerCase()
+    .replace(/[_\s]+/g, ' ');
 const NA = /^(na|nc|n\/a)$/i;
 
 /** Parses what an IBIS file (IEC 62014-1) says of pins: components, model types, selectors, pairs, rails. */
@@ -45,11 +49,13 @@ export function parseIbis(text: string, file?: string): Result<Ibis> {
       section = plain(keyword[1]!);
       const value = keyword[2]!.trim();
       if (section === 'comment char') comment = /^(\S)_char$/i.exec(value)?.[1] ?? comment;
-      else if (section === 'component') ibis.components.push({ name: value || `component ${ibis.components.length + 1}`, line, pins: [], pairs: [], rails: new Map() });
+      else if (section === 'component')
+        ibis.components.push({ name: value || `component ${ibis.components.length + 1}`, line, pins: [], pairs: [], rails: new Map() });
       else if (section === 'model') model = value.toLowerCase();
       else if (section === 'model selector') ibis.selectors.set(value.toLowerCase(), (selector = []));
       else if (section === 'end') break;
-      if (['pin', 'diff pin', 'pin mapping'].includes(section) && !component) return refuse(problem('ibis-order', { keyword: keyword[1]! }, { file, line }));
+      if (['pin', 'diff pin', 'pin mapping'].includes(section) && !component)
+        return refuse(problem('ibis-order', { keyword: keyword[1]! }, { file, line }));
       continue;
     }
     const cells = own.trim().split(/\s+/);
@@ -60,7 +66,8 @@ export function parseIbis(text: string, file?: string): Result<Ibis> {
     } else if (section === 'diff pin' && cells.length >= 2) component!.pairs.push([cells[0]!, cells[1]!]);
     else if (section === 'pin mapping' && cells.length >= 3 && !NA.test(cells[2]!)) component!.rails.set(cells[0]!, cells[2]!);
     else if (section === 'model selector') selector.push(cells[0]!.toLowerCase());
-    else if (section === 'model' && /^model_type$/i.test(cells[0]!) && cells[1]) ibis.types.set(model, { type: cells[1].toLowerCase(), line });
+    else if (section === 'model' && /^model_type$/i.test(cells[0]!) && cells[1])
+      ibis.types.set(model, { type: cells[1].toLowerCase(), line });
   }
   return ok(ibis);
 }

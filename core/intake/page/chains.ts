@@ -2,7 +2,7 @@ import { headingWorth } from '../table/headings';
 import { looksLikeNumbers } from '../table/numbers';
 import type { Grid, GridRow } from '../table/grid';
 import { unfold } from '../table/unfold';
-import type { Box } from '../table/box';
+import { unite, type Box } from '../table/box';
 import type { Block } from './block';
 
 /** Blocks that are one table, page after page. */
@@ -49,10 +49,17 @@ export function gridOf(chain: Chain, from: number, back: (page: number, box: Box
       rows.push({
         line: from + rows.length,
         cells: row.cells,
-        place: { page: block.page, boxes: row.boxes.map((b) => b && back(block.page, b)) },
+        place: { page: block.page, boxes: withEmpty(row.boxes, block.edges).map((b) => b && back(block.page, b)) },
         ...(row.same ? { same: row.same } : {}),
         ...(row.crossed ? { crossed: true } : {}),
       });
     }
   return unfold({ layout: 'cells', rows });
+}
+
+/** An empty cell has a place too: its column, as high as its row. */
+function withEmpty(boxes: readonly (Box | undefined)[], edges: readonly number[]): (Box | undefined)[] {
+  const row = unite(boxes.flatMap((b) => (b ? [b] : [])));
+  if (!row || edges.length !== boxes.length + 1 || boxes.filter((b) => b !== undefined).length < 2) return [...boxes];
+  return boxes.map((b, i) => b ?? [edges[i]! + 2, row[1], Math.max(4, edges[i + 1]! - edges[i]! - 4), row[3]]);
 }

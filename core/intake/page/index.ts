@@ -55,7 +55,7 @@ export function readPages(pages: readonly DocumentPage[], options: ReadOptions =
     options,
   );
   if (!joined) return read[0]!.read.ok ? none() : read[0]!.read;
-  return joined.ok ? ok({ ...joined.value, tables: choices }) : joined;
+  return joined.ok ? ok({ ...joined.value, tables: choices, title: titleOf(ready) }) : joined;
 }
 
 interface Ready {
@@ -87,6 +87,8 @@ interface Found {
   chain: Chain;
   grid: Grid;
   score: number;
+  /** To the page as it is displayed. */
+  back: (page: number, box: Box) => Box;
 }
 
 /** All tables in reading order that have rows with a number and a name. */
@@ -119,10 +121,11 @@ function tablesOf(ready: readonly Ready[], options: ReadOptions): Found[] {
 function found(chains: readonly Chain[], ready: readonly Ready[], salt = 0): Found[] {
   const backOf = new Map(ready.map((r) => [r.page.number, r.back]));
   return chains.flatMap((chain, i) => {
-    const grid = gridOf(chain, (salt + i) * 100_000 + 1, (page, box) => backOf.get(page)!(box));
+    const back = (page: number, box: Box) => backOf.get(page)!(box);
+    const grid = gridOf(chain, (salt + i) * 100_000 + 1, back);
     const table = findTable(grid);
     if (!table || findBallMap(grid)) return [];
-    return [{ table, chain, grid, score: scoreOf(table) }];
+    return [{ table, chain, grid, score: scoreOf(table), back }];
   });
 }
 
@@ -209,7 +212,11 @@ function choose(all: readonly Found[], options: ReadOptions): { chosen: Found[];
     page: f.chain[0]!.page,
     rows: f.table.rows.length,
     taken: chosen.includes(f),
-    areas: f.chain.map((b) => ({ page: b.page, box: tenths(b.box), columns: b.edges.map((e) => Math.round(e * 10) / 10) })),
+    areas: f.chain.map((b) => ({
+      page: b.page,
+      box: tenths(f.back(b.page, b.box)),
+      columns: b.edges.slice(1).map((e, k) => tenths(f.back(b.page, [b.edges[k]!, b.box[1], e - b.edges[k]!, b.box[3]]))),
+    })),
   }));
   return { chosen, choices };
 }
@@ -224,6 +231,14 @@ const key = (f: Found): string =>
 /** Another table of the same kind: the parts of one pinout, or the same pinout in another package. */
 function goesWith(f: Found, best: Found): boolean {
   return f.score >= 0.5 && key(f) === key(best);
+}
+
+/** The largest line near the top of the first page. */
+function titleOf(ready: readonly Ready[]): string {
+  const top = (ready.find((r) => r.lines.length > 0) ?? ready[0]!).lines.slice(0, 12);
+  if (top.length === 0) return '';
+  const largest = Math.max(...top.map((l) => l.size));
+  return textOf(top.find((l) => l.size > largest - 0.5) ?? top[0]!);
 }
 
 function readMaps(ready: readonly Ready[], problems: Problem[], options: ReadOptions): Result<Proposal> | undefined {

@@ -10,6 +10,8 @@ export interface CellLine {
   cells: string[];
   boxes: (Box | undefined)[];
   crossed: boolean;
+  /** The line's text where it runs over columns without a gap, as the heading of a group does. */
+  whole?: string;
 }
 
 /** A row of a table on a page; cells that had several lines hold line breaks. `apart` where a wide gap stands above it. */
@@ -38,7 +40,13 @@ export function cutLine(line: Line, edges: readonly number[]): CellLine {
     cells: words.map((w) => w.map((x) => x.text).join(' ')),
     boxes: words.map((w) => unite(w.map(boxOf))),
     crossed,
+    ...(runsOver(line, words) ? { whole: line.words.map((w) => w.text).join(' ') } : {}),
   };
+}
+
+function runsOver(line: Line, columns: readonly Word[][]): boolean {
+  if (columns.filter((c) => c.length > 0).length < 2) return false;
+  return line.words.every((w, i) => i === 0 || w.x0 - line.words[i - 1]!.x1 < 0.5 * line.size);
 }
 
 export function columnAt(x: number, edges: readonly number[]): number {
@@ -77,11 +85,13 @@ export function rowsFrom(lines: readonly CellLine[], keys: readonly number[], ru
   const parted = ruledBands(lines, anchors, rules) ?? spacedBands(lines, anchors);
   const bands = parted ?? followed(lines, anchors);
   const pitch = usualGap(lines);
-  return bands.flatMap((band) => {
+  return bands.flatMap((band): PageRow[] => {
     const first = lines.indexOf(band[0]!);
     const gap = first > 0 ? band[0]!.base - lines[first - 1]!.base : 0;
     const row = merge(band);
     const isOwn = parted !== undefined && band.length === 1 && !anchors[first];
+    const whole = band.length === 1 && !anchors[first] && band[0]!.cells[0] !== '' ? band[0]!.whole : undefined;
+    if (whole !== undefined && whole.length <= 60) return [{ ...overColumns(row, whole), apart: gap > 2.1 * pitch }];
     return [{ ...(isOwn ? asHeading(row) : row), apart: gap > 2.1 * pitch }];
   });
 }
@@ -90,10 +100,24 @@ export function rowsFrom(lines: readonly CellLine[], keys: readonly number[], ru
 function asHeading(row: Omit<PageRow, 'apart'>): Omit<PageRow, 'apart'> {
   const filledAt = row.cells.flatMap((c, i) => (c === '' ? [] : [i]));
   const [at] = filledAt;
-  if (filledAt.length !== 1 || at === undefined || at === 0 || row.cells[at]!.length > 48 || /[.;:,]$|^[A-Z0-9_/[\]:–-]*[\d_][A-Z0-9_/[\]:–-]*$/.test(row.cells[at]!)) return row;
+  if (
+    filledAt.length !== 1 ||
+    at === undefined ||
+    at === 0 ||
+    row.cells[at]!.length > 48 ||
+    /[.;:,]$|^[A-Z0-9_/[\]:–-]*[\d_][A-Z0-9_/[\]:–-]*$/.test(row.cells[at]!)
+  )
+    return row;
   const first = <T>(list: readonly T[], none: T): T[] => list.map((_, i) => (i === 0 ? list[at]! : none));
   return { ...row, cells: first(row.cells, ''), boxes: first<Box | undefined>(row.boxes, undefined), crossed: false };
 }
+
+/** A heading that is wider than its column, put together again in the first one. */
+const overColumns = (row: Omit<PageRow, 'apart'>, text: string): Omit<PageRow, 'apart'> => ({
+  cells: row.cells.map((_, i) => (i === 0 ? text : '')),
+  boxes: row.boxes.map((_, i) => (i === 0 ? unite(row.boxes.flatMap((b) => (b ? [b] : []))) : undefined)),
+  crossed: false,
+});
 
 function isAnchor(lines: readonly CellLine[], at: number, keys: readonly number[]): boolean {
   const line = lines[at]!;

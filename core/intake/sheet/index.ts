@@ -9,7 +9,7 @@ import { unfold } from '../table/unfold';
 import { legendLine } from '../understand/legend';
 import { cellRef, type Sheet } from './sheet';
 
-export type { Sheet } from './sheet';
+export { cellRef, type Sheet } from './sheet';
 
 /** More cells than this on one sheet are data and no pinout. */
 const MOST_CELLS = 400_000;
@@ -72,7 +72,8 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
     rows: f.table.rows.length,
     taken: chosen.includes(f),
   }));
-  return joined.ok ? ok({ ...joined.value, tables: choices }) : joined;
+  const first = grids[0]!.grid.rows.find((r) => !isBlank(r));
+  return joined.ok ? ok({ ...joined.value, tables: choices, title: first ? filled(first).join(' ') : '' }) : joined;
 }
 
 const key = (f: Found): string =>

@@ -1,6 +1,6 @@
 /** Stems whose function is low-active wherever a name carries a low-active mark. */
 const KNOWN =
-  /^(RESET|RST|RES|MR|POR|CS|SS|CE|OE|WE|RD|WR|EN|INT|INTR|IRQ|NMI|SHDN|SD|PD|PWDN|PWRDN|SLEEP|STBY|ALERT|FAULT|FLT|ERR|BUSY|RDY|DRDY|HOLD|WP|LDAC|CLR|CLEAR|PRE|SET|CONVST|SYNC|LOAD|LD|LATCH|LE|PG|PGOOD|ACK|REQ|BREQ|BACK|WAIT|CTS|RTS|DTR|DSR|DCD|RI|TRST|SRST|CAS|RAS|UB|LB|BHE|BLE|DE|RE|BOOT|WAKE|SEL|MUTE|DISABLE|DIS|SCS|NSS|CSN|ADV|BLS|BE|DQM|KEY|TRIG|STB|STROBE|DACK|DREQ|UVLO|OVT|THERM|ALARM)\d*$/i;
+  /^(RESET|RST|RES|MR|POR|CS|SS|CE|OE|WE|RD|WR|EN|INT|INTR|IRQ|NMI|SHDN|SD|PD|PWDN|PWRDN|SLEEP|STBY|ALERT|FAULT|FLT|ERR|BUSY|RDY|DRDY|HOLD|WP|LDAC|CLR|CLEAR|PRE|SET|CONVST|SYNC|LOAD|LD|LATCH|LE|PG|PGOOD|ACK|REQ|BREQ|BACK|WAIT|CTS|RTS|DTR|DSR|DCD|RI|TRST|SRST|CAS|RAS|UB|LB|BHE|BLE|DE|RE|BOOT|WAKE|SEL|MUTE|DISABLE|DIS|SCS|NSS|CSN|ADV|BLS|BE|DQM|KEY|TRIG|STB|STROBE|DACK|DREQ|UVLO|OVT|THERM|ALARM|PROG|PROGRAM|INIT|CONFIG)\d*$/i;
 
 const SAYS_LOW =
   /\bactive[- ]low\b|\blow[- ]active\b|\(active low\)|\bactive when low\b|\bwhen (driven |pulled |taken )?low,? .*(reset|select|enable|shut)/i;
@@ -47,7 +47,9 @@ function markOf(name: string, names: ReadonlySet<string>): { mark: string; stem:
   const leading = /^n_?([A-Z][A-Z0-9_]*)$/.exec(name);
   if (leading) return { mark: 'n', stem: tail(leading[1]!), sure: false };
   // `NRST`, `SPI_CSN`: only for stems that are low-active everywhere, and not for half of a pair such as CSP and CSN.
-  const capital = /^(.*_)?N(RE?SE?T|TRST|CS|SS|CE|OE|WE|RD|WR|IRQ|INT|MR|SHDN|FAULT|SLEEP)\d*$/.exec(name) ?? /^(.*_)?(CS|SS|RE?SE?T|TRST|IRQ|INT|SHDN|FAULT|SLEEP)N\d*$/.exec(name);
+  const capital =
+    /^(.*_)?N(RE?SE?T|TRST|CS|SS|CE|OE|WE|RD|WR|IRQ|INT|MR|SHDN|FAULT|SLEEP)\d*$/.exec(name) ??
+    /^(.*_)?(CS|SS|RE?SE?T|TRST|IRQ|INT|SHDN|FAULT|SLEEP)N\d*$/.exec(name);
   if (capital && !names.has(name.replace(/N(\d*)$/, 'P$1'))) return { mark: 'N', stem: capital[2]!, sure: true };
   const trailing = /^(.+?)_(N|B|L)$/.exec(name) ?? /^([A-Z]{2,}.*?)(n)$/.exec(name);
   if (!trailing) return undefined;

@@ -98,6 +98,7 @@ export function readBallMap(
         type: type.type,
         ...(alternates.length > 0 ? { alternates } : {}),
         origin: placeOf(row, { name: at }),
+        row: row.line,
         because: { type: type.because, ...(low.because ? { activeLow: low.because } : {}) },
         doubts,
       },

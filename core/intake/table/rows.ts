@@ -18,6 +18,8 @@ export interface Context {
   /** Rows that a person left out, and rows that they took although they look like none. */
   without?: ReadonlySet<number>;
   including?: ReadonlySet<number>;
+  /** Gets the rows that are headings of groups. */
+  headings?: Set<number>;
 }
 
 /** A row as read: what each column held, its group, the lines it stands on. */
@@ -61,8 +63,10 @@ function gather(rows: readonly GridRow[], context: Context, taken: Set<number>):
     const goesOn = above !== undefined && sharesNumbers(given, context.columns);
     const row = goesOn ? given : withShared(given, above);
     const kind = goesOn ? 'continuation' : context.including?.has(row.line) ? 'row' : kindOf(row, context.columns);
-    if (kind === 'heading') group = cleanHeading(filled(row)[0]!);
-    else if (kind === 'continuation') continueRow(entries.at(-1), row, context);
+    if (kind === 'heading') {
+      group = cleanHeading(filled(row)[0]!);
+      context.headings?.add(row.line);
+    } else if (kind === 'continuation') continueRow(entries.at(-1), row, context);
     else if (kind === 'row') {
       entries.push(entryOf(row, context.columns, group));
       taken.add(row.line);
@@ -269,6 +273,7 @@ function terminal(
     ...(alternates.length > 0 ? { alternates } : {}),
     ...(entry.rail && !/^[-–—]$/.test(entry.rail) ? { rail: entry.rail } : {}),
     origin: originOf(entry, context.columns, Object.keys(numbers)),
+    row: entry.line,
     because: { type: type.because, ...(low.because ? { activeLow: low.because } : {}) },
     doubts,
     confidence: type.confidence,

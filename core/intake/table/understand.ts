@@ -3,6 +3,7 @@ import type { Column, Proposal, ReadOptions, TableView, Terminal } from '../prop
 import { checkCompleteness } from '../understand/completeness';
 import { readLegend } from '../understand/legend';
 import { findPairs } from '../understand/pairs';
+import { recogniseSignals } from '../understand/signals';
 import type { FoundTable } from './find-table';
 import { packageIn } from './headings';
 import { MOST_TERMINALS, readRows } from './rows';
@@ -33,12 +34,13 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
     problems,
     without: new Set(options.without),
     including: new Set(options.including),
+    headings: new Set<number>(),
   };
   const terminals = readRows(table.rows, context, taken);
   if (terminals.length > MOST_TERMINALS) return refuse(problem('table-large', { limit: MOST_TERMINALS }, { file: options.file }));
   if (terminals.length === 0) return refuse(problem('table-none', {}, { file: options.file }));
   const names = [...new Set(columns.filter((c) => c.role === 'number').map((c) => c.packageName))];
-  const view = { columns, rows: viewRows(table, taken) };
+  const view = { columns, rows: viewRows(table, taken, context.headings) };
   return propose(terminals, names, { problems, declared: countDeclared(around.titles), table: view }, options);
 }
 
@@ -48,10 +50,12 @@ interface Understood {
   declared?: number | undefined;
   table?: TableView;
   pairs?: [string, string][];
+  title?: string;
 }
 
 /** Makes a proposal of terminals: the packages with their counts, the one in view, pairs, and what is incomplete. */
 export function propose(terminals: Terminal[], names: readonly string[], known: Understood, options: ReadOptions): Result<Proposal> {
+  recogniseSignals(terminals);
   const counts = new Map<string, number>();
   for (const t of terminals) for (const name of Object.keys(t.numbers)) counts.set(name, (counts.get(name) ?? 0) + 1);
   const packages = names.flatMap((name) => (counts.has(name) ? [{ name, pinCount: counts.get(name)! }] : []));
@@ -64,7 +68,15 @@ export function propose(terminals: Terminal[], names: readonly string[], known: 
     return refuse(problem('package-unknown', { name: options.package!, known: all }, { file: options.file }));
   }
   const { problems } = known;
-  const proposal: Proposal = { packages, package: chosen, terminals, pairs: [], problems, ...(known.table ? { table: known.table } : {}) };
+  const proposal: Proposal = {
+    packages,
+    package: chosen,
+    terminals,
+    pairs: [],
+    problems,
+    ...(known.table ? { table: known.table } : {}),
+    ...(known.title ? { title: known.title } : {}),
+  };
   proposal.pairs = known.pairs ?? pairNumbers(terminals, chosen);
   problems.push(...checkCompleteness(proposal, known.declared).map((p) => ({ ...p, at: { file: options.file, ...p.at } })));
   return ok(proposal);
@@ -114,12 +126,13 @@ function pairNumbers(terminals: Terminal[], packageName: string): [string, strin
   });
 }
 
-const viewRows = (table: FoundTable, taken: ReadonlySet<number>): TableView['rows'] =>
+const viewRows = (table: FoundTable, taken: ReadonlySet<number>, headings: ReadonlySet<number>): TableView['rows'] =>
   table.rows
     .filter((r) => r.line !== table.headerLine)
     .map((r) => ({
       line: r.line,
       cells: r.cells.map((c) => c.trim()),
       taken: taken.has(r.line),
+      ...(headings.has(r.line) ? { heading: true } : {}),
       ...(r.place ? { place: r.place } : {}),
     }));

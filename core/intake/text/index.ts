@@ -1,4 +1,4 @@
-import { problem, refuse, type Result } from '../../part';
+import { ok, problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMap } from '../table/ball-map';
 import { findTable } from '../table/find-table';
@@ -21,7 +21,8 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
     if (!table) return readBallMap(grid, problems, options);
     const around = table.around.map((r) => lines[r.line - 1] ?? r.cells.join(' '));
     const titles = around.slice(0, 12).concat(around.slice(-4));
-    return understandTable(table, { titles, legend: around, notes: lines }, problems, options);
+    const understood = understandTable(table, { titles, legend: around, notes: lines }, problems, options);
+    return understood.ok ? ok({ ...understood.value, title: lines.find((l) => l.trim() !== '') ?? '' }) : understood;
   };
   // A comma in every description can look like a delimiter: where the cells give no table, the blanks may.
   return (

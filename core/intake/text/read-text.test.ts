@@ -173,8 +173,6 @@ describe('what the source has wrong', () => {
     ['prose', 'The part is small.\nIt has many uses.\n', /No pin table/],
     ['a table of something else', 'Parameter,Min,Max,Unit\nSupply,2.7,5.5,V\nCurrent,1,2,mA\n', /No pin table/],
     ['binary', 'PK\u0000\u0001\u0002', /not text/],
-    ['a PDF', '%PDF-1.7\n…', /PDF files are not read yet/],
-    ['an IBIS file', '[IBIS Ver] 5.0\n', /IBIS files are not read yet/],
     ['ranges that name more terminals than any package has', `Pin,Name,Type\n${'1-2000,A,I\n'.repeat(40)}`, /over 60000 terminals/],
     ['too much', 'x'.repeat(10_000_000), /10 MB; 4 MB is the most/],
   ])('refuses %s with one clear sentence', (_name, text, says) => {

@@ -108,8 +108,6 @@ function strongest(words: Evidence[]): Evidence[] {
 /** A rival is none when the best only sharpens what it says, or when it is one of a class that the column named. */
 function agrees(best: ElectricalType, other: ElectricalType, told: Evidence[]): boolean {
   if (REFINES[best]?.includes(other)) return true;
-  // An input and output that drives as an open drain is still both; the column says the broader thing.
-  if (best === 'bidirectional' && (other === 'open-drain' || other === 'open-source')) return told.some((e) => e.type === best && e.weight >= 6);
   const inClass = told.length > 1 && told.some((e) => e.type === other) && told.some((e) => e.type === best);
   return inClass && told.every((e) => e.weight <= 3.2);
 }

@@ -18,8 +18,9 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
   {
     type: 'supply-out',
     weight: 4,
-    name: /^(REF_?OUT|VREF_?OUT|VREF_?O|LDO_?OUT|VREG(_?OUT)?|REG_?OUT|VREGOUT|VOUT_?LDO|VLDO\d*|[ADP]?V(DD|CC)[A-Z]{0,4}_?OUT|VCAP\d*)$/i,
+    name: /^(REF_?OUT|VREF_?OUT|VREF_?O|LDO_?OUT|VREG(_?OUT)?|REG_?OUT|VREGOUT|VOUT_?LDO|VLDO\d*)$/i,
   },
+  { type: 'supply-out', weight: 5.5, name: /^[ADP]?V(DD|CC|REG)[A-Z]{0,4}_?OUT$|^(LDO|REG|VREF)_?OUT$/i },
   {
     type: 'passive',
     weight: 4,

@@ -95,53 +95,51 @@ export function DoubtCard() {
   if (!current) return null;
   const { pin, doubt } = current;
   return (
-    <div className="shrink-0 px-4 pb-3">
-      <Card
-        label="Doubt"
-        tone="doubt"
-        title={
-          <>
-            Doubt {at + 1} of {doubts.length}: {FIELD_WORDS[doubt.field]} of <span className="font-mono">{pin.name || '(no name)'}</span>
-          </>
-        }
-        aside={`terminal ${padsIn(pin, packageId).join(', ') || '–'}`}
-      >
-        <p className="mb-2 text-[13px]">{doubt.reason}</p>
-        <div className="flex flex-wrap items-center gap-1.5">
-          {choices.map((c, i) => (
-            <Button key={c} tone={i === 0 ? 'main' : 'plain'} keyName={String(i + 1)} onClick={() => settle(i === 0 ? undefined : c)}>
-              {i === 0 ? `keep ${c || 'empty'}` : c}
-            </Button>
-          ))}
-          <label htmlFor="doubt-typed" className="sr-only">
-            Another value
-          </label>
-          <input
-            id="doubt-typed"
-            ref={typed}
-            key={`${pin.id} ${doubt.field}`}
-            list={doubt.field === 'type' ? 'doubt-types' : undefined}
-            placeholder="or type it (0)"
-            className="w-36 rounded-md border border-line px-2 py-0.5 text-[13px]"
-            onKeyDown={(e) => {
-              if (e.key === 'Escape') e.currentTarget.blur();
-              if (e.key !== 'Enter') return;
-              const text = e.currentTarget.value.trim();
-              const value = doubt.field === 'type' ? typeFromText(text) : text;
-              if (text !== '' && value) settle(value);
-              e.currentTarget.blur();
-            }}
-          />
-          <datalist id="doubt-types">
-            {ELECTRICAL_TYPES.map((t) => (
-              <option key={t} value={t} />
-            ))}
-          </datalist>
-          <Button tone="quiet" keyName="N" onClick={() => go(at + 1)}>
-            Next
+    <Card
+      label="Doubt"
+      tone="doubt"
+      title={
+        <>
+          Doubt {at + 1} of {doubts.length}: {FIELD_WORDS[doubt.field]} of <span className="font-mono">{pin.name || '(no name)'}</span>
+        </>
+      }
+      aside={`terminal ${padsIn(pin, packageId).join(', ') || '–'}`}
+    >
+      <p className="mb-2 text-[13px]">{doubt.reason}</p>
+      <div className="flex flex-wrap items-center gap-1.5">
+        {choices.map((c, i) => (
+          <Button key={c} tone={i === 0 ? 'main' : 'plain'} keyName={String(i + 1)} onClick={() => settle(i === 0 ? undefined : c)}>
+            {i === 0 ? `keep ${c || 'empty'}` : c}
           </Button>
-        </div>
-      </Card>
-    </div>
+        ))}
+        <label htmlFor="doubt-typed" className="sr-only">
+          Another value
+        </label>
+        <input
+          id="doubt-typed"
+          ref={typed}
+          key={`${pin.id} ${doubt.field}`}
+          list={doubt.field === 'type' ? 'doubt-types' : undefined}
+          placeholder="or type it (0)"
+          className="w-36 rounded-md border border-line px-2 py-0.5 text-[13px]"
+          onKeyDown={(e) => {
+            if (e.key === 'Escape') e.currentTarget.blur();
+            if (e.key !== 'Enter') return;
+            const text = e.currentTarget.value.trim();
+            const value = doubt.field === 'type' ? typeFromText(text) : text;
+            if (text !== '' && value) settle(value);
+            e.currentTarget.blur();
+          }}
+        />
+        <datalist id="doubt-types">
+          {ELECTRICAL_TYPES.map((t) => (
+            <option key={t} value={t} />
+          ))}
+        </datalist>
+        <Button tone="quiet" keyName="N" onClick={() => go(at + 1)}>
+          Next
+        </Button>
+      </div>
+    </Card>
   );
 }

@@ -1,9 +1,10 @@
 import { useState } from 'react';
+import { isHtmlTable } from '../../../core/intake';
 import { Button } from '../../ui/button';
 
 interface Props {
   start: string;
-  onText: (text: string) => void;
+  onText: (text: string, name?: string) => void;
   onChoose: () => void;
   disabled: boolean;
 }
@@ -13,10 +14,10 @@ export function PasteBox({ start, onText, onChoose, disabled }: Props) {
   const [text, setText] = useState(start);
   return (
     <div className="mx-auto flex h-full max-w-3xl flex-col gap-3 px-6 pt-4 pb-8">
-      <h2 className="text-lg font-semibold">Bring the pin table as it is</h2>
+      <h2 className="text-lg font-semibold">Bring the source as it is</h2>
       <p className="text-muted">
-        Paste it from the datasheet or a spreadsheet, or drop a CSV or text file anywhere here. Columns are found by their headings and by
-        what stands in them; bus ranges and number lists become single terminals.
+        Drop the datasheet anywhere here: PDF, workbook, BSDL, IBIS or text. Or paste the pin table from a page or a spreadsheet. The table
+        is found and its columns understood; every cell keeps its place in the source.
       </p>
       <label htmlFor="paste-box" className="sr-only">
         Pin table
@@ -29,6 +30,12 @@ export function PasteBox({ start, onText, onChoose, disabled }: Props) {
         placeholder={'Pin  Name   Type  Description\n1    AIN1+  AI    Positive bridge input\n2    AIN1-  AI    Negative bridge input\n…'}
         onChange={(e) => setText(e.target.value)}
         onPaste={(e) => {
+          // Spreadsheets and browsers put the cells on the clipboard too: they say more than the text does.
+          const html = e.clipboardData.getData('text/html');
+          if (text.trim() === '' && isHtmlTable(html)) {
+            e.preventDefault();
+            return onText(html, 'pasted table');
+          }
           const pasted = e.clipboardData.getData('text/plain');
           if (text.trim() === '' && pasted.includes('\n')) {
             e.preventDefault();

@@ -2,24 +2,16 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef } from 'react';
 import type { Column, ColumnRole, Proposal, Terminal } from '../../../core/intake';
 import { PinName, TypeMark } from '../../ui/marks';
+import { RoleSelect } from './roles';
 
 interface Props {
   proposal: Proposal;
   /** What the person chose, before the table has followed. */
   roles: ColumnRole[] | undefined;
-  chosen: string | undefined;
   onRole: (column: number, role: ColumnRole) => void;
-  onPackage: (name: string) => void;
+  onRow: (line: number, take: boolean) => void;
 }
 
-const ROLES: ColumnRole[] = ['number', 'name', 'type', 'description', 'group', 'alternates', 'rail', 'activeLow', 'ignore'];
-const ROLE_WORDS: Partial<Record<ColumnRole, string>> = { activeLow: 'active low', ignore: 'leave out' };
-const TONES: Partial<Record<ColumnRole, string>> = {
-  number: 'bg-green text-on-green',
-  name: 'bg-slate text-surface',
-  type: 'bg-amber text-surface',
-  description: 'bg-muted text-surface',
-};
 const ROW = 25;
 /** Pixels of the column that says what became of a row; it stays in view at the right. */
 const READ_AS = 330;
@@ -31,14 +23,13 @@ const columnWidth = (column: Column, cells: string[]): number => {
 };
 
 /** The table as it was understood: what each column is, and beside each row what became of it. */
-export function ProposalView({ proposal, roles, chosen, onRole, onPackage }: Props) {
-  const inView = chosen ?? proposal.package;
+export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
   const roleAt = (i: number, read: ColumnRole) => roles?.[i] ?? read;
   const table = proposal.table!;
   const scroller = useRef<HTMLDivElement>(null);
   const byLine = useMemo(() => {
     const map = new Map<number, Terminal[]>();
-    for (const t of proposal.terminals) map.set(t.origin?.line ?? 0, [...(map.get(t.origin?.line ?? 0) ?? []), t]);
+    for (const t of proposal.terminals) map.set(t.row ?? 0, [...(map.get(t.row ?? 0) ?? []), t]);
     return map;
   }, [proposal]);
 
@@ -58,23 +49,9 @@ export function ProposalView({ proposal, roles, chosen, onRole, onPackage }: Pro
       ),
     [table],
   );
-  const grid = `52px ${widths.map((w) => `${w}px`).join(' ')} minmax(${READ_AS}px, 1fr)`;
+  const grid = `74px ${widths.map((w) => `${w}px`).join(' ')} minmax(${READ_AS}px, 1fr)`;
   return (
     <div className="flex h-full flex-col px-4 pb-3">
-      {proposal.packages.length > 1 ? (
-        <div className="mb-2 flex flex-wrap items-center gap-2" role="radiogroup" aria-label="Package">
-          <span className="text-muted">Package:</span>
-          {proposal.packages.map((p) => (
-            <label
-              key={p.name}
-              className={`flex cursor-pointer items-center gap-1.5 rounded-md border px-2 py-0.5 ${p.name === inView ? 'border-green bg-green-wash' : 'border-line bg-surface'}`}
-            >
-              <input type="radio" name="package" checked={p.name === inView} onChange={() => onPackage(p.name)} />
-              {p.name || 'unnamed'} <span className="text-muted">{p.pinCount}</span>
-            </label>
-          ))}
-        </div>
-      ) : null}
       {/* A table of many rows is scrolled by the keyboard too. */}
       {}
       <div
@@ -91,22 +68,11 @@ export function ProposalView({ proposal, roles, chosen, onRole, onPackage }: Pro
             style={{ gridTemplateColumns: grid }}
           >
             <div role="columnheader" className="px-2 py-1 text-[12px] text-muted">
-              Line
+              Where
             </div>
             {table.columns.map((c, i) => (
               <div key={i} role="columnheader" className="px-1 py-1">
-                <select
-                  aria-label={`Role of column ${c.heading || i + 1}`}
-                  value={roleAt(i, c.role)}
-                  onChange={(e) => onRole(i, e.target.value as ColumnRole)}
-                  className={`w-full rounded px-1 py-0.5 text-[12px] font-semibold ${TONES[roleAt(i, c.role)] ?? 'bg-sunken'}`}
-                >
-                  {ROLES.map((r) => (
-                    <option key={r} value={r} className="bg-surface text-ink">
-                      {ROLE_WORDS[r] ?? r}
-                    </option>
-                  ))}
-                </select>
+                <RoleSelect label={`Role of column ${c.heading || i + 1}`} role={roleAt(i, c.role)} onRole={(role) => onRole(i, role)} />
                 <div className="truncate px-1 text-[12px] text-muted">{c.heading || '(no heading)'}</div>
               </div>
             ))}
@@ -125,8 +91,14 @@ export function ProposalView({ proposal, roles, chosen, onRole, onPackage }: Pro
                   className={`absolute inset-x-0 grid items-center border-b border-line text-[13px] ${row.taken ? '' : 'bg-sunken text-muted'}`}
                   style={{ transform: `translateY(${item.start}px)`, height: ROW, gridTemplateColumns: grid }}
                 >
-                  <span role="cell" className="px-2 font-mono text-[12px] text-muted">
-                    {row.line}
+                  <span role="cell" className="flex items-center gap-1.5 px-2 font-mono text-[12px] text-muted">
+                    <input
+                      type="checkbox"
+                      aria-label={`Take row ${whereOf(row)}`}
+                      checked={row.taken}
+                      onChange={() => onRow(row.line, !row.taken)}
+                    />
+                    {whereOf(row)}
                   </span>
                   {table.columns.map((c, i) => (
                     <span
@@ -153,6 +125,12 @@ export function ProposalView({ proposal, roles, chosen, onRole, onPackage }: Pro
     </div>
   );
 }
+
+/** The row's line, its page, or its row on the sheet. */
+const whereOf = (row: NonNullable<Proposal['table']>['rows'][number]): string => {
+  if (row.place?.page !== undefined) return `p.${row.place.page}`;
+  return /\d+$/.exec(row.place?.refs?.find((r) => r !== undefined) ?? '')?.[0] ?? String(row.line);
+};
 
 /** What a row became: its terminals with the type, or why there is none. */
 function Became({ terminals, packageName, taken }: { terminals: Terminal[]; packageName: string; taken: boolean }) {

@@ -1,95 +1,59 @@
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { useAct, useStore } from '../../store';
+import { useEffect, useState } from 'react';
+import { sayProblem } from '../../../core/part';
+import { useStore } from '../../store';
 import { loadSource } from '../../store/library';
-import { selectPart, selectPinById, selectSelection } from '../../store/selectors';
-import { selected } from '../../store/view-slice';
+import { selectPart, selectSelection } from '../../store/selectors';
 import { Empty } from '../../ui/card';
+import { SourceSession, type SourceInfo } from '../../workers/source-session';
+import { LineView } from './line-view';
+import { PageEvidence } from './page-evidence';
+import { SheetView } from './sheet-view';
 
-const ROW = 22;
+type Opened =
+  | { state: 'fetching' }
+  | { state: 'absent' }
+  | { state: 'refused'; why: string }
+  | { state: 'open'; session: SourceSession; info: SourceInfo; digest: string };
 
-/** The source as it came, line by line; the lines of the selected pins are lit, and a line leads to its pins. */
-export function SourceView() {
-  const act = useAct();
+/** The kept source that the selected pin came from, or the latest: pages, sheets or lines with the evidence marked. */
+export function SourceView({ onPage }: { onPage: (page: number, of: number) => void }) {
   const part = useStore(selectPart);
-  const pins = useStore(selectPinById);
   const selection = useStore(selectSelection);
-  const source = part.sources.at(-1);
-  const [text, setText] = useState<string | null | undefined>();
+  const from = part.pins.find((p) => p.id === selection.at(-1))?.origin?.source;
+  const source = part.sources.find((s) => s.digest === from) ?? part.sources.at(-1);
+  const [opened, setOpened] = useState<Opened>({ state: 'fetching' });
+  const { digest, name } = source ?? {};
   useEffect(() => {
-    let stale = false;
-    if (source) void loadSource(source.digest).then((s) => !stale && setText(s?.text ?? null));
-    return () => {
-      stale = true;
-    };
-  }, [source]);
-  const lines = useMemo(() => (text ?? '').split(/\r\n?|\n/), [text]);
-  const pinsOfLine = useMemo(() => {
-    const map = new Map<number, string[]>();
-    for (const p of part.pins)
-      if (p.origin?.line && p.origin.source === source?.digest) map.set(p.origin.line, [...(map.get(p.origin.line) ?? []), p.id]);
-    return map;
-  }, [part.pins, source]);
-  const lit = new Set(selection.flatMap((id) => pins.get(id)?.origin?.line ?? []));
-  const scroller = useRef<HTMLDivElement>(null);
-
-  const list = useVirtualizer({
-    count: lines.length,
-    getScrollElement: () => scroller.current,
-    estimateSize: () => ROW,
-    overscan: 20,
-  });
-  const focusLine = pins.get(selection.at(-1) ?? '')?.origin?.line;
-  useEffect(() => {
-    if (focusLine !== undefined) list.scrollToIndex(focusLine - 1, { align: 'auto' });
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [focusLine]);
+    if (digest === undefined) return;
+    const session = new SourceSession();
+    setOpened({ state: 'fetching' });
+    void loadSource(digest).then(async (file) => {
+      if (!file) return setOpened({ state: 'absent' });
+      const result = await session.open(file.bytes, file.name);
+      if (!result) return;
+      if (result.ok) setOpened({ state: 'open', session, info: result.value, digest });
+      else setOpened({ state: 'refused', why: sayProblem(result.problems[0]!) });
+    });
+    return () => session.close();
+  }, [digest]);
 
   if (!source)
     return <Empty title="These pins were set by hand">No source is kept with this part. Paste or drop a pin table to read one.</Empty>;
-  if (text === undefined) return <p className="p-6 text-muted">Fetching the source…</p>;
-  if (text === null)
+  if (opened.state === 'fetching') return <p className="p-6 text-muted">Fetching the source…</p>;
+  if (opened.state === 'refused') return <Empty title="The source cannot be shown">{opened.why}</Empty>;
+  if (opened.state === 'absent')
     return (
       <Empty title="The source is not in this browser">
-        {source.name} was read elsewhere. Read it again here and its lines are shown beside the pins.
+        {name} was read elsewhere. Read it again here and its places are shown beside the pins.
       </Empty>
     );
-  return (
-    <div className="flex h-full flex-col px-4 pb-3">
-      <p className="mb-1 text-[13px] text-muted">
-        <strong className="text-ink">{source.name}</strong>, {lines.length} lines. Choose a line or a pin to see where it came from.
-      </p>
-      {}
-      <div
-        ref={scroller}
-        role="region"
-        aria-label="Source"
-        tabIndex={0}
-        className="min-h-0 flex-1 overflow-auto rounded-lg border border-line bg-surface py-2"
-      >
-        <div className="relative min-w-max" style={{ height: list.getTotalSize() }}>
-          {list.getVirtualItems().map((item) => {
-            const line = item.index + 1;
-            const own = pinsOfLine.get(line);
-            const isLit = lit.has(line);
-            const doubtful = own?.some((id) => (pins.get(id)?.doubts.length ?? 0) > 0);
-            return (
-              <button
-                key={item.key}
-                type="button"
-                tabIndex={-1}
-                disabled={!own}
-                onClick={() => own && act(selected(own))}
-                style={{ transform: `translateY(${item.start}px)`, height: ROW }}
-                className={`absolute inset-x-0 flex items-center text-left font-mono text-[13px] whitespace-pre ${isLit ? 'bg-green-wash' : doubtful ? 'bg-amber-wash' : own ? 'hover:bg-sunken' : 'text-muted'}`}
-              >
-                <span className="w-14 shrink-0 border-r border-line pr-2 text-right text-[12px] text-muted">{line}</span>
-                <span className="px-3">{lines[item.index]}</span>
-              </button>
-            );
-          })}
-        </div>
+  const { info, session } = opened;
+  if (info.kind === 'pdf')
+    return (
+      <div className="flex h-full flex-col">
+        <PageEvidence session={session} info={info} digest={opened.digest} onPage={(page) => onPage(page, info.pages.length)} />
       </div>
-    </div>
-  );
+    );
+  if (info.sheets) return <SheetView sheets={info.sheets} digest={opened.digest} />;
+  return <LineView text={info.text ?? ''} name={name!} digest={opened.digest} />;
 }

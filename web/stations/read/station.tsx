@@ -1,25 +1,31 @@
-import { useEffect, useState } from 'react';
-import { sayProblem, type Problem, type Result } from '../../../core/part';
+import { useCallback, useEffect, useState } from 'react';
 import { fromTitle } from '../../../core/draft';
-import { takeProposal, terminalsIn, type ColumnRole, type Proposal } from '../../../core/intake';
+import { takeProposal, terminalsIn, type Comparison } from '../../../core/intake';
+import { sayProblem, type Problem } from '../../../core/part';
 import { useCommands } from '../../commands/registry';
 import { useAct, useStore } from '../../store';
-import { keepSource } from '../../store/library';
+import { keepSource, type SourceFile } from '../../store/library';
 import { edited } from '../../store/part-slice';
-import { selectDoubts, selectNext, selectPart } from '../../store/selectors';
+import { selectDoubts, selectNext, selectPart, selectSelection } from '../../store/selectors';
 import { nextSet, packageChosen } from '../../store/view-slice';
 import { Button } from '../../ui/button';
 import { Drop } from '../../ui/drop';
-import { chooseFiles, readFileText } from '../../ui/files';
+import { chooseFiles, readFileBytes } from '../../ui/files';
 import { say } from '../../ui/toasts';
-import { cancellable } from '../../workers/core';
+import { core } from '../../workers/core';
+import { CompareView } from './compare-view';
 import { DoubtCard } from './doubt-card';
+import { PageProposal } from './page-proposal';
 import { PasteBox } from './paste-box';
+import { Packages } from './packages';
 import { ProposalView } from './proposal-view';
+import { useReading, withRole } from './reading';
 import { SourceView } from './source-view';
+import { TerminalList } from './terminal-list';
 
-/** What was pasted or dropped, kept by part while the person looks at other stations. */
-const drafts = new Map<string, { text: string; name: string }>();
+const ACCEPT = '.pdf,.xlsx,.xls,.ods,.csv,.tsv,.txt,.md,.html,.htm,.bsd,.bsdl,.bsm,.ibs,.ibis,text/*,application/pdf';
+/** The largest file that is opened, in MB. */
+const MOST_MB = 200;
 
 /** Read: a source comes in as it is, is shown as it was understood, and is taken; then doubts are walked. */
 export function ReadStation() {
@@ -28,88 +34,94 @@ export function ReadStation() {
   const id = useStore((s) => s.part.id)!;
   const readOnly = useStore((s) => s.part.readOnly);
   const doubts = useStore(selectDoubts);
+  const selection = useStore(selectSelection);
   const onward = useStore(selectNext);
-  const [source, setSourceState] = useState(drafts.get(id));
+  const reading = useReading(id);
+  const { file, info, session, proposal, options } = reading;
   const [pasting, setPasting] = useState(false);
-  const [roles, setRoles] = useState<ColumnRole[] | undefined>();
-  const [packageName, setPackageName] = useState<string | undefined>();
-  const [proposal, setProposal] = useState<Proposal | null>(null);
-  const [problems, setProblems] = useState<Problem[]>([]);
-  const [busy, setBusy] = useState<(() => void) | null>(null);
+  const [comparing, setComparing] = useState(false);
+  const [drawing, setDrawing] = useState(false);
+  const [asRows, setAsRows] = useState(false);
+  const [page, setPage] = useState({ page: 0, of: 0 });
+  const busy = reading.progress !== undefined;
+  const isPdf = info?.kind === 'pdf';
 
-  const setSource = (next: { text: string; name: string } | undefined) => {
-    if (next) drafts.set(id, next);
-    else drafts.delete(id);
-    setRoles(undefined);
-    setPackageName(undefined);
-    setProposal(null);
-    setProblems([]);
-    setSourceState(next);
+  const bring = (next: SourceFile | undefined, compare = false) => {
+    setComparing(compare && next !== undefined);
+    setDrawing(false);
+    setAsRows(false);
+    reading.bring(next);
   };
-
-  useEffect(() => {
-    if (!source) return;
-    let stale = false;
-    const { result, cancel } = cancellable<Result<Proposal>>((core) =>
-      core.readText(source.text, {
-        file: source.name,
-        ...(roles ? { roles } : {}),
-        ...(packageName === undefined ? {} : { package: packageName }),
-      }),
-    );
-    setBusy(() => cancel);
-    void result.then((read) => {
-      if (stale) return;
-      setBusy(null);
-      if (read === 'cancelled') return setSource(undefined);
-      setProblems(read.ok ? read.value.problems : read.problems);
-      if (read.ok) setProposal(read.value);
-      else if (!roles) setProposal(null);
-    });
-    return () => {
-      stale = true;
-      cancel();
-    };
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [source, roles, packageName]);
+  const keep = async (own: SourceFile) => ({ digest: await keepSource(own.name, own.bytes), name: own.name, kind: info?.kind ?? 'text' });
 
   const take = async () => {
     // What is shown must be what is taken: not while a changed column is still being followed.
-    if (!proposal || !source || busy) return;
-    const digest = await keepSource(source.name, source.text);
-    const titled = fromTitle(part, source.text);
+    if (!proposal || !file || busy || comparing) return;
+    const source = await keep(file);
+    const titled = fromTitle(part, proposal.title ?? '');
     const edits = [
       ...(titled.description !== part.description || titled.name !== part.name
         ? [{ kind: 'setFields' as const, set: { name: titled.name, description: titled.description } }]
         : []),
-      takeProposal(part, proposal, { digest, name: source.name, kind: 'text' }),
+      takeProposal(part, proposal, source),
     ];
     act(edited({ kind: 'batch', title: `take ${proposal.terminals.length} pins`, edits }));
     act(packageChosen(null));
     const open = proposal.terminals.reduce((n, t) => n + t.doubts.length, 0);
-    act(say(`Took ${terminalsIn(proposal).length} terminals from ${source.name}${open > 0 ? `, ${open} in doubt` : ''}.`));
-    setSource(undefined);
+    act(say(`Took ${terminalsIn(proposal).length} terminals from ${file.name}${open > 0 ? `, ${open} in doubt` : ''}.`));
+    bring(undefined);
     setPasting(false);
   };
-
-  const takeFiles = async ([file]: File[]) => {
-    if (!file) return;
-    if (file.size > 40_000_000)
-      return setProblems([{ code: 'input-large', params: { size: Math.round(file.size / 1e6), limit: 4 }, at: { file: file.name } }]);
-    setSource({ text: await readFileText(file), name: file.name });
+  const revise = async (chosen: ReadonlySet<string>) => {
+    if (!proposal || !file) return;
+    const source = await keep(file);
+    const edit = await core.reviseEdit(part, proposal, chosen, source);
+    act(edited({ kind: 'batch', title: `take ${chosen.size} changes of ${file.name}`, edits: [edit] }));
+    act(say(`Took ${chosen.size} ${chosen.size === 1 ? 'change' : 'changes'} from ${file.name}.`));
+    bring(undefined);
   };
-  const choose = () => void chooseFiles('.csv,.tsv,.txt,.md,text/*').then(takeFiles);
+  const raise = async ({ edit, disagreed }: Comparison) => {
+    if (!edit || !file) return;
+    await keep(file);
+    act(edited({ kind: 'batch', title: `compare with ${file.name}`, edits: [edit] }));
+    act(say(`${file.name} raised ${disagreed} ${disagreed === 1 ? 'doubt' : 'doubts'}.`));
+    bring(undefined);
+  };
 
+  const takeFiles = async ([chosen]: File[], compare = false) => {
+    if (!chosen) return;
+    if (chosen.size > MOST_MB * 1e6)
+      return reading.fail({
+        code: 'input-large',
+        params: { size: Math.round(chosen.size / 1e6), limit: MOST_MB },
+        at: { file: chosen.name },
+      });
+    bring({ name: chosen.name, bytes: await readFileBytes(chosen) }, compare);
+  };
+  const choose = (compare = false) => void chooseFiles(ACCEPT).then((files) => takeFiles(files, compare));
+  const takeText = (text: string, name = 'pasted text') => bring({ name, bytes: new TextEncoder().encode(text) });
+
+  const terminals = proposal ? terminalsIn(proposal) : [];
+  const open = terminals.reduce((n, t) => n + (t.doubts.length > 0 ? 1 : 0), 0);
   useEffect(() => {
-    const next = proposal
-      ? 'Next: look it over and take it'
-      : part.pins.length === 0
-        ? 'Next: paste or drop a pin table'
-        : doubts.length > 0
-          ? `Next: ${doubts.length} ${doubts.length === 1 ? 'doubt' : 'doubts'}. Press N`
-          : onward;
-    act(nextSet({ next, note: proposal ? `${terminalsIn(proposal).length} terminals read` : '' }));
-  }, [act, proposal, part.pins.length, doubts.length, onward]);
+    const next =
+      comparing && proposal
+        ? 'Next: choose the changes to take'
+        : proposal
+          ? 'Next: look it over and take it'
+          : part.pins.length === 0
+            ? 'Next: paste or drop a pin table'
+            : doubts.length > 0
+              ? `Next: ${doubts.length} ${doubts.length === 1 ? 'doubt' : 'doubts'}. Press N`
+              : onward;
+    const read = proposal ? `${terminals.length} terminals read${open > 0 ? `, ${open} in doubt` : ''}` : '';
+    act(nextSet({ next, note: [page.of > 0 ? `page ${page.page} of ${page.of}` : '', read].filter(Boolean).join(' · ') }));
+  }, [act, proposal, comparing, terminals.length, open, part.pins.length, doubts.length, onward, page]);
+  const told = useCallback(
+    (number: number, of: number) => setPage((was) => (was.page === number && was.of === of ? was : { page: number, of })),
+    [],
+  );
+  const toldHere = useCallback((number: number) => told(number, info?.pages.length ?? 0), [told, info]);
 
   useCommands([
     {
@@ -117,7 +129,7 @@ export function ReadStation() {
       title: 'Take the table as read',
       key: 'Alt+Enter',
       group: 'Read',
-      can: () => proposal !== null && busy === null && !readOnly,
+      can: () => proposal !== undefined && !comparing && !busy && !readOnly,
       run: () => void take(),
     },
     {
@@ -127,65 +139,167 @@ export function ReadStation() {
       group: 'Read',
       can: () => !readOnly,
       run: () => {
-        setSource(undefined);
+        bring(undefined);
         setPasting(true);
       },
     },
-    { id: 'file', title: 'Read a pin table from a file…', group: 'Read', can: () => !readOnly, run: choose },
+    { id: 'file', title: 'Read a source from a file…', group: 'Read', can: () => !readOnly, run: () => choose() },
+    {
+      id: 'compare',
+      title: 'Compare with another source or revision…',
+      group: 'Read',
+      can: () => !readOnly && part.pins.length > 0,
+      run: () => choose(true),
+    },
+    {
+      id: 'region',
+      title: 'Draw a box around the table',
+      key: 'Alt+B',
+      group: 'Read',
+      can: () => isPdf && !comparing,
+      run: () => setDrawing(!drawing),
+    },
+    {
+      id: 'rows',
+      title: 'Show the rows as read',
+      key: 'Alt+R',
+      group: 'Read',
+      can: () => isPdf && proposal !== undefined,
+      run: () => setAsRows(!asRows),
+    },
   ]);
 
   const empty = part.pins.length === 0 || pasting;
+  const isReading = file !== undefined && (proposal !== undefined || busy || isPdf);
+  // A doubt on a page is asked beside its cell; elsewhere it stands below.
+  const kind = part.sources.find((s) => s.digest === part.pins.find((p) => p.id === selection.at(-1))?.origin?.source)?.kind;
+  const askedOnPage = kind === 'pdf' && doubts.some((d) => d.pin.id === selection.at(-1));
+  const setRow = (line: number, takeIt: boolean) =>
+    reading.change({
+      without: [...(options.without ?? []).filter((l) => l !== line), ...(takeIt ? [] : [line])],
+      including: [...(options.including ?? []).filter((l) => l !== line), ...(takeIt ? [line] : [])],
+    });
   return (
-    <Drop label="Drop a pin table to read it" onFiles={(f) => void takeFiles(f)} className="flex h-full flex-col">
-      <div className="flex shrink-0 items-center gap-2 px-4 py-2.5">
-        {proposal && source ? (
+    <Drop label="Drop a datasheet or a pin table to read it" onFiles={(f) => void takeFiles(f)} className="flex h-full flex-col">
+      <div className="flex shrink-0 flex-wrap items-center gap-2 px-4 py-2.5">
+        {isReading && file ? (
           <>
             <span className="rounded-md border border-green bg-surface px-2.5 py-1">
-              <strong>{source.name}</strong> <span className="text-muted">{terminalsIn(proposal).length} terminals</span>
+              <strong>{file.name}</strong>
+              {isPdf && page.of > 0 ? (
+                <span className="text-muted">
+                  {' '}
+                  page {page.page} of {page.of}
+                </span>
+              ) : null}
+              {proposal ? (
+                <span className="text-muted">
+                  {isPdf ? ', ' : ' '}
+                  {terminals.length} terminals
+                </span>
+              ) : null}
             </span>
-            <Button tone="main" keyName="Alt+Enter" disabled={readOnly || busy !== null} onClick={() => void take()}>
-              Take {terminalsIn(proposal).length} terminals
-            </Button>
-            <Button onClick={() => setSource(undefined)}>Leave it</Button>
+            {isPdf && proposal && !comparing ? (
+              <Button keyName="Alt+R" onClick={() => setAsRows(!asRows)}>
+                {asRows ? 'Pages' : 'Rows'}
+              </Button>
+            ) : null}
+            {isPdf && !comparing ? (
+              <Button keyName="Alt+B" tone={drawing ? 'main' : 'plain'} onClick={() => setDrawing(!drawing)}>
+                {drawing ? 'Draw around it…' : 'Draw a box'}
+              </Button>
+            ) : null}
+            {proposal && !comparing ? (
+              <Button tone="main" keyName="Alt+Enter" disabled={readOnly || busy} onClick={() => void take()}>
+                Take {terminals.length} terminals
+              </Button>
+            ) : null}
+            {comparing ? null : <Button onClick={() => bring(undefined)}>Leave it</Button>}
           </>
         ) : part.pins.length > 0 ? (
           <>
+            {part.sources.at(-1) && !pasting ? (
+              <span className="rounded-md border border-green bg-surface px-2.5 py-1">
+                <strong>{part.sources.at(-1)!.name}</strong>
+                {page.of > 0 ? (
+                  <span className="text-muted">
+                    {' '}
+                    page {page.page} of {page.of}
+                  </span>
+                ) : null}
+              </span>
+            ) : null}
             <Button keyName="Alt+V" disabled={readOnly} onClick={() => setPasting(!pasting)}>
               {pasting ? 'Back to the source' : 'Paste a table'}
             </Button>
-            <Button disabled={readOnly} onClick={choose}>
+            <Button disabled={readOnly} onClick={() => choose()}>
               Read a file…
+            </Button>
+            <Button disabled={readOnly} onClick={() => choose(true)}>
+              Compare with…
             </Button>
           </>
         ) : null}
-        {busy ? (
+        {reading.progress ? (
           <span className="flex items-center gap-2" role="status">
-            <progress aria-label="Reading" className="w-28" /> Reading… <Button onClick={busy}>Cancel</Button>
+            <progress
+              aria-label="Reading"
+              className="w-28"
+              {...(reading.progress.of > 0 ? { value: reading.progress.done, max: reading.progress.of } : {})}
+            />
+            {reading.progress.of > 0 ? `Page ${reading.progress.done} of ${reading.progress.of}` : 'Reading…'}{' '}
+            <Button onClick={reading.cancel}>Cancel</Button>
           </span>
         ) : null}
       </div>
-      <Problems problems={problems} />
-      <div className="min-h-0 flex-1">
-        {proposal ? (
+      <Problems problems={reading.problems} />
+      {proposal && proposal.packages.length > 1 && isReading ? <Packages reading={reading} /> : null}
+      <div className="flex min-h-0 flex-1 flex-col">
+        {comparing && proposal && file ? (
+          <CompareView
+            part={part}
+            proposal={proposal}
+            name={file.name}
+            onRevise={(c) => void revise(c)}
+            onDoubts={(c) => void raise(c)}
+            onLeave={() => bring(undefined)}
+          />
+        ) : isPdf && session && info && isReading && !asRows ? (
+          <PageProposal
+            session={session}
+            info={info}
+            proposal={proposal}
+            roles={options.roles}
+            drawing={drawing}
+            onPage={toldHere}
+            onRole={(i, role) => proposal && reading.change({ roles: withRole(proposal, options, i, role) })}
+            onTable={(index) => reading.change({ tables: [index], roles: undefined, without: [], including: [] })}
+            onRow={setRow}
+            onRegion={(region) => {
+              setDrawing(false);
+              reading.change({ region, roles: undefined, tables: undefined });
+            }}
+          />
+        ) : proposal?.table && isReading ? (
           <ProposalView
             proposal={proposal}
-            roles={roles}
-            chosen={packageName}
-            onRole={(i, role) => setRoles((was) => (was ?? proposal.table!.columns.map((c) => c.role)).map((r, k) => (k === i ? role : r)))}
-            onPackage={setPackageName}
+            roles={options.roles}
+            onRow={setRow}
+            onRole={(i, role) => reading.change({ roles: withRole(proposal, options, i, role) })}
           />
+        ) : proposal && isReading ? (
+          <TerminalList proposal={proposal} />
         ) : empty ? (
-          <PasteBox
-            start={source?.text ?? ''}
-            onText={(text) => setSource({ text, name: 'pasted text' })}
-            onChoose={choose}
-            disabled={readOnly}
-          />
+          <PasteBox key={info?.text} start={info?.text ?? ''} onText={takeText} onChoose={() => choose()} disabled={readOnly} />
         ) : (
-          <SourceView />
+          <SourceView onPage={told} />
         )}
       </div>
-      {!proposal && !pasting && doubts.length > 0 ? <DoubtCard /> : null}
+      {!file && !pasting && doubts.length > 0 && !askedOnPage ? (
+        <div className="shrink-0 px-4 py-3">
+          <DoubtCard />
+        </div>
+      ) : null}
     </Drop>
   );
 }
@@ -195,7 +309,7 @@ function Problems({ problems }: { problems: Problem[] }) {
   return (
     <div
       role="alert"
-      className="mx-4 mb-2 max-h-32 shrink-0 overflow-y-auto rounded-md border border-amber-line bg-amber-wash px-3 py-1.5 text-[13px]"
+      className="mx-4 mb-2 max-h-24 shrink-0 overflow-y-auto rounded-md border border-amber-line bg-amber-wash px-3 py-1.5 text-[13px]"
     >
       <p className="font-semibold">{problems.length === 1 ? 'One thing to look at' : `${problems.length} things to look at`}</p>
       <ul>

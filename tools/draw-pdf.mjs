@@ -46,7 +46,7 @@ export function drawTable(doc, { heads, rows }, o) {
   const line = (x1, y1, x2, y2) => doc.lineWidth(0.5).moveTo(x1, y1).lineTo(x2, y2).stroke();
   let y = o.y;
   const bottom = o.bottom ?? 780;
-  const place = (cells, isHead, low) => {
+  const place = (cells, isHead, low, note) => {
     const lines = cells.map((c, i) => wrap(c, edges[i + 1] - edges[i] - 6));
     const height = Math.max(...lines.map((l) => l.length)) * lead + 2 * pad;
     if (y + height > bottom) {
@@ -68,6 +68,9 @@ export function drawTable(doc, { heads, rows }, o) {
           shift +
           (o.align?.[i] === 'right' ? edges[i + 1] - 6 - w : o.align?.[i] === 'center' ? edges[i] + (cellWidth - w) / 2 : edges[i] + 3);
         show(text, x, y + start + k * lead);
+        if (note && o.noteAt === i && k === own.length - 1) {
+          doc.fontSize(size * 0.65).text(note, x + w + 0.3, y + start + k * lead - 0.5, { lineBreak: false });
+        }
         if (low && o.barAt === i && !isHead)
           doc
             .lineWidth(0.6)
@@ -101,7 +104,7 @@ export function drawTable(doc, { heads, rows }, o) {
         line(edges[0], y + height, right, y + height);
       }
       y += height;
-    } else place(r.cells, false, r.low);
+    } else place(r.cells, false, r.low, r.note);
   }
   return y;
 }

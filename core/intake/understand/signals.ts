@@ -1,0 +1,87 @@
+import { carriesPower, type ElectricalType } from '../../part';
+import type { Terminal } from '../proposal';
+
+/** Interfaces by the names that their signals have everywhere. */
+const WORK = [
+  { title: 'Clock', name: /^(XTAL|XIN|XOUT|OSC|CLK|CLKIN|MCLK|REFCLK|X[IO12]$)/i },
+  { title: 'Serial port', name: /^(n?CS|n?SS|SCLK|SCK|SDI|SDO|MOSI|MISO|SCL|SDA|DIN|DOUT|TXD?|RXD?|n?DRDY)[#_N]*$/i },
+  { title: 'Debug', name: /^(TCK|TDI|TDO|TMS|n?TRST|SWDIO|SWCLK|SWO)/i },
+  { title: 'Control', name: /^(n?RE?SE?T|EN|n?SHDN|n?PWDN|MODE|SEL|BOOT|n?OE|n?CE)\w*[#]?$/i },
+];
+
+/** Interfaces by the words that describe their signals. */
+const WORDS = [
+  { title: 'Debug', words: /\b(boundary[- ]scan|JTAG|debug|test (clock|data|mode))\b/i },
+  { title: 'Clock', words: /\b(crystal|oscillator)\b/i },
+  { title: 'Serial port', words: /\bserial (data|clock)\b/i },
+];
+
+/** The interface that a name alone speaks of. */
+export const interfaceOf = (name: string): string | undefined => WORK.find((w) => w.name.test(name))?.title;
+
+/** Words that several names may share, most telling first: `SPI1` of SPI1_CLK, `Port A` of PA3, `DQ` of DQ7. */
+export function stemsOf(name: string): string[] {
+  const main = name.split('/')[0] || name;
+  const port = /^P([A-K])\d{1,2}$/.exec(main);
+  if (port) return [`Port ${port[1]}`];
+  const parts = main.split('_');
+  const prefix = parts.length > 1 ? [parts.slice(0, -1).join('_'), parts[0]!] : [];
+  const bus = /^n?([A-Z]+?)_?[[(<]?\d+[\])>]?[PN+\-−]?$/i.exec(main)?.[1];
+  return [...prefix, ...(bus ? [bus] : [])];
+}
+
+/** How many of the names share each stem. */
+export function countStems(names: readonly string[]): Map<string, number> {
+  const counts = new Map<string, number>();
+  for (const name of names) for (const stem of new Set(stemsOf(name))) counts.set(stem, (counts.get(stem) ?? 0) + 1);
+  return counts;
+}
+
+const BANKED = /^(?:IO|GPIO|P)_?B?(?:ANK)?_?(\d{1,3})_/i;
+const BANK_SUPPLY = /^V(?:CC|DD)_?(?:IO|O)_?B?(?:ANK)?_?(\d{1,3})(?:\[\d+\])?$/i;
+
+/**
+ * What names and words say of signals that belong together: banks with their supplies, interfaces, buses, rails. A group
+ * that the source prints always stands; where the source prints any, no other is made up.
+ */
+export function recogniseSignals(terminals: readonly Terminal[]): void {
+  const banks = new Map<string, string>();
+  for (const t of terminals) {
+    const bank = carriesPower(t.type) ? BANK_SUPPLY.exec(t.name)?.[1] : undefined;
+    if (bank !== undefined) banks.set(bank, t.drawnName ?? t.name);
+  }
+  const printed = terminals.some((t) => t.group !== undefined);
+  const stems = countStems(terminals.filter((t) => !isApart(t.type)).map((t) => t.name));
+  for (const t of terminals) {
+    const bank = BANKED.exec(t.name)?.[1];
+    const own = bank === undefined ? undefined : banks.get(bank);
+    if (t.rail === undefined && own !== undefined) t.rail = own;
+    if (t.rail === undefined && (t.type === 'supply-in' || t.type === 'supply-out')) t.rail = t.drawnName ?? t.name;
+    if (printed || t.group !== undefined) continue;
+    const supplied = BANK_SUPPLY.exec(t.name)?.[1];
+    if (own !== undefined) note(t, `Bank ${bank}`, `${own} supplies bank ${bank}`);
+    // A bank without a supply of its own beside others that have one.
+    else if (bank !== undefined && banks.size > 0) note(t, `Bank ${bank}`, `name ${t.name}`);
+    else if (supplied !== undefined && terminals.some((o) => BANKED.exec(o.name)?.[1] === supplied))
+      note(t, `Bank ${supplied}`, 'supply of the bank');
+    else if (carriesPower(t.type)) note(t, 'Supplies', `type ${t.type}`);
+    else if (isApart(t.type)) note(t, 'Not used', `type ${t.type}`);
+    else groupByWords(t, stems);
+  }
+}
+
+const isApart = (type: ElectricalType): boolean => carriesPower(type) || type === 'no-connect' || type === 'reserved';
+
+function groupByWords(t: Terminal, stems: ReadonlyMap<string, number>): void {
+  const stem = stemsOf(t.name).find((s) => (stems.get(s) ?? 0) >= 3);
+  if (stem !== undefined) return note(t, stem, `${stems.get(stem)} names share “${stem}”`);
+  const named = interfaceOf(t.name);
+  if (named !== undefined) return note(t, named, `name ${t.name}`);
+  const said = WORDS.find((w) => w.words.test(t.description ?? ''));
+  if (said) note(t, said.title, `“${said.words.exec(t.description!)![0]}”`);
+}
+
+function note(t: Terminal, group: string, because: string): void {
+  t.group = group;
+  t.because['group'] = because;
+}

@@ -1,0 +1,105 @@
+import { useMemo } from 'react';
+import type { Pin } from '../../../core/part';
+import { useAct, useStore } from '../../store';
+import { selectPart, selectSelection } from '../../store/selectors';
+import { selected } from '../../store/view-slice';
+import type { SourceInfo, SourceSession } from '../../workers/source-session';
+import { DoubtCard } from './doubt-card';
+import { Boxed, PageView, type PageBox, type PagePlace } from './page-view';
+
+const CARD = 440;
+
+/** The pages with the cell of every pin: a cell leads to its pin, the selected pins' cells are lit, a doubt is asked beside its cell. */
+export function PageEvidence({
+  session,
+  info,
+  digest,
+  onPage,
+}: {
+  session: SourceSession;
+  info: SourceInfo;
+  digest: string;
+  onPage: (page: number) => void;
+}) {
+  const act = useAct();
+  const part = useStore(selectPart);
+  const selection = useStore(selectSelection);
+  const cells = useMemo(() => cellsByPage(part.pins, digest), [part.pins, digest]);
+  const lit = new Set(selection);
+  const last = part.pins.find((p) => p.id === selection.at(-1));
+  const focus = last && placeOf(last, digest);
+  const doubtful = last !== undefined && last.doubts.length > 0;
+  return (
+    <PageView
+      session={session}
+      info={info}
+      focus={focus}
+      near={doubtful}
+      onPage={onPage}
+      overlay={(page, scale) => (
+        <>
+          {(cells.get(page) ?? []).map(({ pin, field, box, doubt }) => {
+            const isLit = lit.has(pin.id);
+            return (
+              <Boxed key={`${pin.id} ${field}`} box={box} scale={scale} grow={2} className={isLit ? 'z-10' : ''}>
+                <button
+                  type="button"
+                  tabIndex={-1}
+                  aria-label={`${field} of ${pin.name}`}
+                  title={[pin.name, pin.because?.[field]].filter(Boolean).join(': ')}
+                  onClick={() => act(selected([pin.id]))}
+                  className={`h-full w-full rounded-sm border-2 ${doubt ? 'border-amber-line bg-amber/15' : isLit ? 'border-green' : 'border-transparent hover:border-green/50'} ${isLit ? 'bg-green/20' : ''}`}
+                />
+              </Boxed>
+            );
+          })}
+          {focus?.page === page && doubtful ? (
+            <div
+              className="absolute z-30"
+              style={{
+                width: CARD,
+                left: Math.max(4, Math.min(focus.box[0] * scale, (info.pages[page - 1]?.width ?? 595) * scale - CARD - 4)),
+                top: (focus.box[1] + focus.box[3]) * scale + 8,
+              }}
+            >
+              <DoubtCard />
+            </div>
+          ) : null}
+        </>
+      )}
+    />
+  );
+}
+
+interface CellAt {
+  pin: Pin;
+  field: string;
+  box: PageBox;
+  doubt: boolean;
+}
+
+/** The place of a pin's first doubt, or else of its row. */
+function placeOf(pin: Pin, digest: string): PagePlace | undefined {
+  const { origin } = pin;
+  if (!origin?.page || (origin.source !== undefined && origin.source !== digest)) return undefined;
+  const field = pin.doubts[0]?.field;
+  const cell = field === undefined ? undefined : (origin.cells?.[field] ?? origin.cells?.['name']);
+  const box = typeof cell === 'object' ? cell : origin.box;
+  return box && { page: origin.page, box };
+}
+
+function cellsByPage(pins: readonly Pin[], digest: string): Map<number, CellAt[]> {
+  const pages = new Map<number, CellAt[]>();
+  for (const pin of pins) {
+    const { origin } = pin;
+    if (!origin?.page || (origin.source !== undefined && origin.source !== digest)) continue;
+    const boxes = Object.entries(origin.cells ?? (origin.box ? { name: origin.box } : {}));
+    const own = boxes.flatMap(([field, box]): CellAt[] =>
+      typeof box === 'string'
+        ? []
+        : [{ pin, field, box, doubt: pin.doubts.some((d) => d.field === field || (d.field === 'activeLow' && field === 'name')) }],
+    );
+    pages.set(origin.page, [...(pages.get(origin.page) ?? []), ...own]);
+  }
+  return pages;
+}

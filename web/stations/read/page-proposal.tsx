@@ -1,0 +1,178 @@
+import { useMemo } from 'react';
+import type { ColumnRole, Proposal, TableChoice } from '../../../core/intake';
+import type { SourceInfo, SourceSession } from '../../workers/source-session';
+import { Boxed, PageView, type PageBox, type PagePlace } from './page-view';
+import { RoleSelect, ROLE_TINTS } from './roles';
+
+interface Props {
+  session: SourceSession;
+  info: SourceInfo;
+  proposal: Proposal | undefined;
+  roles: ColumnRole[] | undefined;
+  drawing: boolean;
+  onRole: (column: number, role: ColumnRole) => void;
+  onTable: (index: number) => void;
+  onRow: (line: number, take: boolean) => void;
+  onRegion: (place: PagePlace) => void;
+  onPage: (page: number) => void;
+}
+
+/** The pages with what was understood: tables outlined, columns in the colour of their role, rows taken or left out. */
+export function PageProposal({ session, info, proposal, roles, drawing, onRole, onTable, onRow, onRegion, onPage }: Props) {
+  const tables = proposal?.tables ?? [];
+  const rows = useMemo(() => rowsByPage(proposal), [proposal]);
+  const start = tables.find((t) => t.taken)?.areas?.[0];
+  const doubtful = useMemo(() => doubtsByPage(proposal), [proposal]);
+  const columns = proposal?.table?.columns ?? [];
+  const roleAt = (i: number) => roles?.[i % columns.length] ?? columns[i % columns.length]?.role ?? 'ignore';
+  return (
+    <PageView
+      session={session}
+      info={info}
+      focus={start && { page: start.page, box: [start.box[0], start.box[1], start.box[2], Math.min(60, start.box[3])] }}
+      onRegion={drawing ? onRegion : undefined}
+      onPage={onPage}
+      overlay={(page, scale) => (
+        <>
+          {tables.map((table, index) =>
+            table.areas
+              ?.filter((a) => a.page === page)
+              .map((area, part) =>
+                table.taken ? (
+                  <Taken
+                    key={`${index} ${part}`}
+                    area={area}
+                    scale={scale}
+                    roleAt={roleAt}
+                    headingAt={(i) => columns[i % columns.length]?.heading ?? ''}
+                    onRole={(i, r) => onRole(i % columns.length, r)}
+                  />
+                ) : (
+                  <Left key={`${index} ${part}`} table={table} area={area} scale={scale} onTake={() => onTable(index)} />
+                ),
+              ),
+          )}
+          {(rows.get(page) ?? []).map(({ line, box, taken, heading, tip }) => (
+            <Boxed key={line} box={box} scale={scale} grow={1} className="z-10">
+              <button
+                type="button"
+                tabIndex={-1}
+                title={tip}
+                aria-label={`${taken ? 'Leave out' : 'Take'} the row ${tip}`}
+                onClick={() => onRow(line, !taken)}
+                className={`h-full w-full rounded-sm ${heading ? 'border-b-2 border-slate hover:bg-slate/10' : taken ? 'hover:bg-green/15' : 'bg-[repeating-linear-gradient(135deg,transparent_0_5px,rgb(0_0_0/0.09)_5px_7px)] hover:bg-green/10'}`}
+              />
+            </Boxed>
+          ))}
+          {(doubtful.get(page) ?? []).map((box, i) => (
+            <Boxed key={i} box={box} scale={scale} grow={2} className="pointer-events-none rounded-sm border-2 border-amber-line" />
+          ))}
+        </>
+      )}
+    />
+  );
+}
+
+/** The table's outline: as wide as its columns, with room for its heading. */
+const outlineOf = ({ box, columns }: Area): PageBox => {
+  const all = unite([box, ...columns]);
+  return [all[0], box[1] - 2, all[2], box[3] + 4];
+};
+
+type Area = NonNullable<TableChoice['areas']>[number];
+
+function Taken({
+  area,
+  scale,
+  roleAt,
+  headingAt,
+  onRole,
+}: {
+  area: Area;
+  scale: number;
+  roleAt: (i: number) => ColumnRole;
+  headingAt: (i: number) => string;
+  onRole: (i: number, role: ColumnRole) => void;
+}) {
+  return (
+    <>
+      <Boxed box={outlineOf(area)} scale={scale} grow={1} className="pointer-events-none border-2 border-green" />
+      {area.columns.map((box, i) => (
+        <div key={i}>
+          <Boxed
+            box={box}
+            scale={scale}
+            className={`pointer-events-none ${ROLE_TINTS[roleAt(i)] ?? 'bg-[repeating-linear-gradient(135deg,transparent_0_6px,rgb(0_0_0/0.05)_6px_8px)]'}`}
+          />
+          <Boxed box={[box[0], box[1] - 2 - 19 / scale, box[2], 18 / scale]} scale={scale} className="z-20 px-px">
+            <RoleSelect
+              label={`Role of column ${headingAt(i) || i + 1}`}
+              role={roleAt(i)}
+              onRole={(role) => onRole(i, role)}
+              className="h-full !py-0 leading-[17px]"
+              narrow={box[2] * scale < 76}
+            />
+          </Boxed>
+        </div>
+      ))}
+    </>
+  );
+}
+
+/** A table that looks like a pinout and is not taken. */
+function Left({ table, area, scale, onTake }: { table: TableChoice; area: Area; scale: number; onTake: () => void }) {
+  return (
+    <Boxed box={area.box} scale={scale} grow={3} className="border-2 border-dashed border-slate">
+      <button
+        type="button"
+        onClick={onTake}
+        className="absolute -top-3 right-2 z-20 rounded border border-line bg-surface px-2 text-[12px] text-ink shadow-card hover:border-green"
+      >
+        Take this table, {table.rows} rows
+      </button>
+    </Boxed>
+  );
+}
+
+interface RowBox {
+  line: number;
+  box: PageBox;
+  taken: boolean;
+  /** The heading of a group: neither a terminal nor left out. */
+  heading: boolean;
+  tip: string;
+}
+
+const unite = (boxes: PageBox[]): PageBox => {
+  const x = Math.min(...boxes.map((b) => b[0]));
+  const y = Math.min(...boxes.map((b) => b[1]));
+  return [x, y, Math.max(...boxes.map((b) => b[0] + b[2])) - x, Math.max(...boxes.map((b) => b[1] + b[3])) - y];
+};
+
+function rowsByPage(proposal: Proposal | undefined): Map<number, RowBox[]> {
+  const pages = new Map<number, RowBox[]>();
+  for (const row of proposal?.table?.rows ?? []) {
+    const boxes = (row.place?.boxes ?? []).filter((b) => b !== undefined);
+    if (row.place?.page === undefined || boxes.length === 0) continue;
+    const tip = row.cells
+      .filter((c) => c !== '')
+      .join(' | ')
+      .slice(0, 120);
+    pages.set(row.place.page, [
+      ...(pages.get(row.place.page) ?? []),
+      { line: row.line, box: unite(boxes), taken: row.taken, heading: row.heading ?? false, tip },
+    ]);
+  }
+  return pages;
+}
+
+function doubtsByPage(proposal: Proposal | undefined): Map<number, PageBox[]> {
+  const pages = new Map<number, PageBox[]>();
+  for (const t of proposal?.terminals ?? [])
+    for (const doubt of t.doubts) {
+      const cell = t.origin?.cells?.[doubt.field] ?? t.origin?.box;
+      if (t.origin?.page !== undefined && cell && typeof cell !== 'string')
+        pages.set(t.origin.page, [...(pages.get(t.origin.page) ?? []), cell]);
+    }
+  return pages;
+}

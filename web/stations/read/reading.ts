@@ -1,0 +1,115 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { ColumnRole, Proposal, ReadOptions } from '../../../core/intake';
+import type { Problem } from '../../../core/part';
+import type { SourceFile } from '../../store/library';
+import { SourceSession, type SourceInfo } from '../../workers/source-session';
+
+/** What was brought in and not yet taken, by part: it stays while the person looks at other stations. */
+const drafts = new Map<string, { file: SourceFile; options: ReadOptions }>();
+
+type Changes = { [K in keyof ReadOptions]?: ReadOptions[K] | undefined };
+
+export interface Reading {
+  file: SourceFile | undefined;
+  info: SourceInfo | undefined;
+  session: SourceSession | undefined;
+  proposal: Proposal | undefined;
+  problems: Problem[];
+  options: ReadOptions;
+  /** Pages done and how many there are, while a long document is read; undefined when nothing goes on. */
+  progress: { done: number; of: number } | undefined;
+  bring(file: SourceFile | undefined): void;
+  /** Changes what is taken of the source; undefined takes a choice back. */
+  change(options: Changes): void;
+  cancel(): void;
+  fail(problem: Problem): void;
+}
+
+/** A source being read: it is opened once in a worker and read again whenever what is taken of it changes. */
+export function useReading(id: string): Reading {
+  const [file, setFile] = useState<SourceFile | undefined>(drafts.get(id)?.file);
+  const [options, setOptions] = useState<ReadOptions>(drafts.get(id)?.options ?? {});
+  const [info, setInfo] = useState<SourceInfo>();
+  const [proposal, setProposal] = useState<Proposal>();
+  const [problems, setProblems] = useState<Problem[]>([]);
+  const [progress, setProgress] = useState<Reading['progress']>();
+  const [session, setSession] = useState<SourceSession>();
+  const wanted = useRef(0);
+
+  const bring = useCallback(
+    (next: SourceFile | undefined) => {
+      if (next) drafts.set(id, { file: next, options: {} });
+      else drafts.delete(id);
+      setOptions({});
+      setProposal(undefined);
+      setProblems([]);
+      setInfo(undefined);
+      setProgress(undefined);
+      setFile(next);
+    },
+    [id],
+  );
+
+  useEffect(() => {
+    if (!file) return;
+    const own = new SourceSession();
+    setProgress({ done: 0, of: 0 });
+    void own.open(file.bytes, file.name).then((opened) => {
+      if (!opened) return;
+      if (opened.ok) {
+        setInfo(opened.value);
+        setSession(own);
+      } else {
+        setProblems(opened.problems);
+        setProgress(undefined);
+      }
+    });
+    return () => {
+      own.close();
+      setSession(undefined);
+    };
+  }, [file]);
+
+  useEffect(() => {
+    if (!session || !file) return;
+    const ticket = ++wanted.current;
+    setProgress((p) => p ?? { done: 0, of: 0 });
+    const told = (done: number, of: number) => {
+      if (ticket === wanted.current) setProgress({ done, of });
+    };
+    void session.read({ ...options, file: file.name }, told).then((read) => {
+      if (!read || ticket !== wanted.current) return;
+      setProgress(undefined);
+      setProblems(read.ok ? read.value.problems : read.problems);
+      // A change that leaves nothing to read keeps what is shown, with the reason above it.
+      if (read.ok) setProposal(read.value);
+    });
+  }, [session, file, options]);
+
+  const change = useCallback(
+    (more: Changes) =>
+      setOptions((was) => {
+        const next = Object.fromEntries(Object.entries({ ...was, ...more }).filter(([, v]) => v !== undefined)) as ReadOptions;
+        if (file) drafts.set(id, { file, options: next });
+        return next;
+      }),
+    [file, id],
+  );
+  return {
+    file,
+    info,
+    session,
+    proposal,
+    problems,
+    options,
+    progress,
+    bring,
+    change,
+    cancel: () => bring(undefined),
+    fail: (problem) => setProblems([problem]),
+  };
+}
+
+/** Roles with one column's changed. */
+export const withRole = (proposal: Proposal, options: ReadOptions, column: number, role: ColumnRole): ColumnRole[] =>
+  (options.roles ?? proposal.table!.columns.map((c) => c.role)).map((r, i) => (i === column ? role : r));

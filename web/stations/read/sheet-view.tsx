@@ -1,0 +1,113 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { cellRef, type Sheet } from '../../../core/intake';
+import { useAct, useStore } from '../../store';
+import { selectPart, selectSelection } from '../../store/selectors';
+import { selected } from '../../store/view-slice';
+
+const ROW = 24;
+
+/** A workbook's sheets as they are: the selected pins' cells are lit, and a cell leads to its pin. */
+export function SheetView({ sheets, digest }: { sheets: readonly Sheet[]; digest: string }) {
+  const act = useAct();
+  const part = useStore(selectPart);
+  const selection = useStore(selectSelection);
+  const own = useMemo(() => part.pins.filter((p) => p.origin?.source === undefined || p.origin.source === digest), [part.pins, digest]);
+  const focus = own.find((p) => p.id === selection.at(-1))?.origin;
+  const [chosen, setChosen] = useState<string>();
+  const name = chosen ?? focus?.sheet ?? own.find((p) => p.origin?.sheet)?.origin?.sheet ?? sheets[0]?.name;
+  const sheet = sheets.find((s) => s.name === name) ?? sheets[0];
+  useEffect(() => {
+    if (focus?.sheet) setChosen(focus.sheet);
+  }, [focus?.sheet]);
+  const pinsAt = useMemo(() => {
+    const map = new Map<string, { id: string; doubt: boolean }[]>();
+    for (const pin of own)
+      if (pin.origin?.sheet === sheet?.name)
+        for (const [field, ref] of Object.entries(pin.origin?.cells ?? {}))
+          if (typeof ref === 'string')
+            map.set(ref, [...(map.get(ref) ?? []), { id: pin.id, doubt: pin.doubts.some((d) => d.field === field) }]);
+    return map;
+  }, [own, sheet]);
+  const rows = useMemo(() => {
+    const out = new Map<number, Map<number, string>>();
+    for (const c of sheet?.cells ?? []) (out.get(c.row) ?? out.set(c.row, new Map()).get(c.row)!).set(c.col, c.text);
+    return out;
+  }, [sheet]);
+  const height = Math.max(0, ...rows.keys()) + 1;
+  const width = sheet?.cells.reduce((n, c) => Math.max(n, c.col + 1), 0) ?? 0;
+  const widths = useMemo(() => {
+    const most = Array.from({ length: width }, () => 60);
+    // Titles stand alone in their row and run over the cells beside them.
+    for (const c of sheet?.cells ?? [])
+      if ((rows.get(c.row)?.size ?? 0) > 1) most[c.col] = Math.min(300, Math.max(most[c.col]!, c.text.length * 7.6 + 18));
+    return most;
+  }, [sheet, rows, width]);
+  const scroller = useRef<HTMLDivElement>(null);
+  const list = useVirtualizer({ count: height, getScrollElement: () => scroller.current, estimateSize: () => ROW, overscan: 12 });
+  const row = focus?.sheet === sheet?.name ? Number(/\d+$/.exec(focus?.cell ?? '')?.[0]) : NaN;
+  useEffect(() => {
+    if (row > 0) list.scrollToIndex(row - 1, { align: 'auto' });
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [row]);
+  const lit = new Set(selection);
+  if (!sheet) return null;
+  return (
+    <div className="flex h-full flex-col px-4 pb-3">
+      <div className="mb-2 flex flex-wrap gap-1" role="group" aria-label="Sheets">
+        {sheets.map((s) => (
+          <button
+            key={s.name}
+            type="button"
+            aria-pressed={s.name === sheet.name}
+            onClick={() => setChosen(s.name)}
+            className={`rounded-md border px-2 py-0.5 text-[13px] ${s.name === sheet.name ? 'border-green bg-green-wash' : 'border-line bg-surface'}`}
+          >
+            {s.name}
+          </button>
+        ))}
+      </div>
+      <div
+        ref={scroller}
+        role="region"
+        aria-label="Source"
+        tabIndex={0}
+        className="min-h-0 flex-1 overflow-auto rounded-lg border border-line bg-surface"
+      >
+        <div className="relative min-w-max" style={{ height: list.getTotalSize() }}>
+          {list.getVirtualItems().map((item) => (
+            <div
+              key={item.key}
+              className="absolute inset-x-0 flex border-b border-line text-[13px]"
+              style={{ transform: `translateY(${item.start}px)`, height: ROW }}
+            >
+              <span className="w-12 shrink-0 border-r border-line bg-sunken pr-2 text-right font-mono text-[12px] leading-6 text-muted">
+                {item.index + 1}
+              </span>
+              {widths.map((w, col) => {
+                const pins = pinsAt.get(cellRef(item.index, col)) ?? [];
+                const isLit = pins.some((p) => lit.has(p.id));
+                const tone = isLit ? 'bg-green-wash outline-2 outline-green' : pins.some((p) => p.doubt) ? 'bg-amber-wash' : '';
+                const text = rows.get(item.index)?.get(col) ?? '';
+                return (
+                  <button
+                    key={col}
+                    type="button"
+                    tabIndex={-1}
+                    disabled={pins.length === 0}
+                    title={text}
+                    onClick={() => act(selected(pins.map((p) => p.id)))}
+                    style={{ width: w }}
+                    className={`shrink-0 truncate border-r border-line px-2 text-left leading-6 ${tone}`}
+                  >
+                    {text}
+                  </button>
+                );
+              })}
+            </div>
+          ))}
+        </div>
+      </div>
+    </div>
+  );
+}
