@@ -149,7 +149,7 @@ add('clip-spans', 'htm', 'TF5048', (out) =>
 );
 add(
   'clip-bars',
-  'html',
+  'htm',
   'TF8101',
   (out) =>
     writeFileSync(

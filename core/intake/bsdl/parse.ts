@@ -85,9 +85,9 @@ function portsOf(c: Cursor): Port[] {
     c.expect(':', '“:” after the port’s name');
     if (!DIRECTIONS.test(c.peek()?.text ?? '')) c.fail('a direction (in, out, inout, buffer, linkage)');
     const direction = c.next()!.text.toLowerCase();
-    const type = c.word('bit or bit_vector').text.toLowerCase();
+    if (!c.is('bit') && !c.is('bit_vector')) c.fail('bit or bit_vector');
+    const type = c.next()!.text.toLowerCase();
     const indices = type === 'bit_vector' ? rangeOf(c) : undefined;
-    if (type !== 'bit_vector' && type !== 'bit') c.fail('bit or bit_vector');
     for (const name of names) ports.push({ name: name.text, direction, line: name.line, ...(indices ? { indices } : {}) });
     if (!c.is(')')) c.expect(';', '“;” or “)” after a port');
   }

@@ -5,7 +5,7 @@ import { readBallMap } from '../table/ball-map';
 import { findTable, scoreOf } from '../table/find-table';
 import { isBlank, type Grid, type GridRow } from '../table/grid';
 import { cellRef, type Sheet } from '../sheet/sheet';
-import { joinTables } from '../table/join-tables';
+import { forEach, joinTables } from '../table/join-tables';
 import { understandTable } from '../table/understand';
 import { unfold } from '../table/unfold';
 
@@ -47,13 +47,12 @@ export function readHtml(html: string, options: ReadOptions = {}): Result<Propos
   }
   const best = [...found].sort((a, b) => b.score - a.score)[0]!;
   const key = (f: (typeof found)[number]) => f.table.columns.map((c) => `${c.role} ${c.packageName}`).join('|');
-  const read = found
-    .filter((f) => f === best || key(f) === key(best))
-    .map(({ table }) => {
-      const outside = table.around.filter((r) => !isBlank(r)).map((r) => r.cells.join(' '));
-      const around = [...page.around, ...outside];
-      return understandTable(table, { titles: around.slice(0, 14), legend: around, notes: around }, [], options);
-    });
+  const chosen = found.filter((f) => f === best || key(f) === key(best));
+  const read = chosen.map(({ table }) => {
+    const outside = table.around.filter((r) => !isBlank(r)).map((r) => r.cells.join(' '));
+    const around = [...page.around, ...outside];
+    return understandTable(table, { titles: around.slice(0, 14), legend: around, notes: around }, [], forEach(options, chosen.length));
+  });
   const joined = joinTables(
     read.flatMap((r) => (r.ok ? [r.value] : [])),
     options,

@@ -6,7 +6,7 @@ import { findTable, scoreOf, type FoundTable } from '../table/find-table';
 import type { Grid } from '../table/grid';
 import { understandTable } from '../table/understand';
 import { legendLine } from '../understand/legend';
-import { joinTables } from '../table/join-tables';
+import { forEach, joinTables } from '../table/join-tables';
 import { blocksIn, captionsAbove, type OpenTable } from './borderless';
 import type { Block } from './block';
 import { chainsOf, gridOf, type Chain } from './chains';
@@ -48,7 +48,7 @@ export function readPages(pages: readonly DocumentPage[], options: ReadOptions =
   const read = chosen.map(({ table, chain }) => {
     const own: Problem[] = [];
     const around = surroundings(ready, chain, found);
-    return { read: understandTable(table, around, own, options), problems: own };
+    return { read: understandTable(table, around, own, forEach(options, chosen.length)), problems: own };
   });
   const joined = joinTables(
     read.flatMap((r) => (r.read.ok ? [r.read.value] : [])),

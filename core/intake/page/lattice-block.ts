@@ -34,6 +34,16 @@ export function latticeRows(lattice: Lattice, words: readonly Word[]): PageRowAt
       rows.push(...apart);
       continue;
     }
+    const whole = headingOver(own, wordsIn);
+    if (whole) {
+      rows.push({
+        cells: own.map((_, i) => (i === 0 ? whole.text : '')),
+        boxes: own.map((_, i) => (i === 0 ? whole.box : undefined)),
+        crossed: false,
+        apart: false,
+      });
+      continue;
+    }
     const filled = own.map((cell, c) => (cell.col === c ? texts.get(cell)! : { text: '' }));
     rows.push({
       cells: filled.map((f) => f.text),
@@ -44,6 +54,18 @@ export function latticeRows(lattice: Lattice, words: readonly Word[]): PageRowAt
     });
   }
   return rows.filter((r) => r.cells.some((c) => c !== ''));
+}
+
+/** A heading that runs over the columns' lines as if they were not there: words without a gap, and no number among them. */
+function headingOver(own: readonly Cell[], wordsIn: ReadonlyMap<Cell, Word[]>): { text: string; box: Box | undefined } | undefined {
+  const cells = [...new Set(own)].filter((c) => c.rows === 1 && (wordsIn.get(c)?.length ?? 0) > 0);
+  if (cells.length < 2 || own.some((c) => c.rows > 1)) return undefined;
+  const words = cells.flatMap((c) => wordsIn.get(c)!);
+  const [line, ...more] = linesOf(words);
+  if (!line || more.length > 0 || line.words.length !== words.length || line.words.length > 8) return undefined;
+  const flows = line.words.every((w, i) => i === 0 || w.x0 - line.words[i - 1]!.x1 < 0.45 * line.size);
+  if (!flows || line.words.some((w) => looksLikeNumbers(w.text))) return undefined;
+  return { text: line.words.map((w) => w.text).join(' '), box: unite(words.map(boxOf)) };
 }
 
 const within = (w: Word, xs: readonly number[], ys: readonly number[]): boolean => {

@@ -3,7 +3,7 @@ import type { Proposal, ReadOptions, TableChoice } from '../proposal';
 import { readBallMap } from '../table/ball-map';
 import { findTable, scoreOf, type FoundTable } from '../table/find-table';
 import { filled, isBlank, type Grid, type GridRow } from '../table/grid';
-import { joinTables } from '../table/join-tables';
+import { forEach, joinTables } from '../table/join-tables';
 import { understandTable } from '../table/understand';
 import { unfold } from '../table/unfold';
 import { legendLine } from '../understand/legend';
@@ -57,7 +57,7 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
       table,
       { titles: [sheet.name, ...around.slice(0, 10), ...around.slice(-3)], legend, notes: around },
       [],
-      options,
+      forEach(options, chosen.length),
     );
   });
   const refused = read.find((r) => !r.ok);

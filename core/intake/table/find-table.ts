@@ -2,7 +2,7 @@ import type { Column, ColumnRole } from '../proposal';
 import { fitToColumns, splitWords } from '../text/aligned';
 import { isTypeCode } from '../understand/type-codes';
 import { filled, isBlank, type Grid, type GridRow } from './grid';
-import { headingWorth, packageIn, packageOfHeading, roleOfHeading } from './headings';
+import { headingWorth, headsOtherTable, packageIn, packageOfHeading, roleOfHeading } from './headings';
 import { looksLikeNumbers, readNumberCell } from './numbers';
 
 export interface FoundTable {
@@ -231,6 +231,9 @@ const mostly = (body: readonly GridRow[], grid: Grid): boolean =>
 
 /** A block without headings: what the columns hold tells what they are. */
 function withoutHeader(grid: Grid): FoundTable | undefined {
+  // Headings of limits, registers and orders say that it is no pinout, whatever numbers stand under them.
+  const top = grid.rows.filter((r) => !isBlank(r)).slice(0, 3);
+  if (top.some((r) => headsOtherTable(filled(r), 1) && !filled(r).some(looksLikeNumbers))) return undefined;
   const counts = grid.rows.filter((r) => filled(r).length > 1).map((r) => r.cells.length);
   const width = Math.max(0, ...counts);
   if (width < 2) return tightWithoutHeader(grid);

@@ -57,7 +57,8 @@ const OTHER_TABLE =
   /^(min|max|typ|minimum|maximum|typical|min max|unit|units|value|values|limit|limits|rating|ratings|parameter|parameters|condition|conditions|test conditions?|bits?|bit (no|name|number|position|field)|field|address|addr|offset|reset( value)?|register( name)?|access|r w|order code|order(ing|able)?( part)?( no| number| code)?|part number|device|marking|quantity|qty|packing|dimension|inches|mm|millimeters|millimetres|symbol min|coverage|theta ja|status|lead finish|temp range|temperature range|step|byte|opcode|command|instruction)$/;
 
 /** True where words stand over limits, registers or orders: the heading of a table that is no pinout. */
-export const headsOtherTable = (cells: readonly string[]): boolean => cells.filter((c) => OTHER_TABLE.test(normal(c))).length >= 2;
+export const headsOtherTable = (cells: readonly string[], least = 2): boolean =>
+  cells.filter((c) => OTHER_TABLE.test(normal(c))).length >= least;
 
 /** What a heading says of its column; `ambiguous` where the cells must decide; undefined where it says nothing. */
 export function roleOfHeading(heading: string): ColumnRole | 'ambiguous' | undefined {

@@ -69,3 +69,10 @@ function compare(joined: Proposal, other: Proposal): void {
       t.doubts.push({ field: 'name', reason: `Another table of the document says “${twin.name}”.`, candidates: [t.name, twin.name] });
   }
 }
+
+/** The options to read each of several tables with: the package that is asked for is chosen when they are together. */
+export const forEach = (options: ReadOptions, tables: number): ReadOptions => {
+  if (tables < 2) return options;
+  const { package: _asked, ...others } = options;
+  return others;
+};

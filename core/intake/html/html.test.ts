@@ -1,0 +1,111 @@
+import fc from 'fast-check';
+import { good, refused } from '../../test/samples';
+import { isHtmlTable, readSourceText, sheetsOfHtml, terminalsIn, textKind } from '..';
+import { readHtml } from '.';
+
+const table = (rows: string) => `<html><body><!--StartFragment--><table>${rows}</table><!--EndFragment--></body></html>`;
+const row = (...cells: string[]) => `<tr>${cells.map((c) => (c.startsWith('<') ? c : `<td>${c}</td>`)).join('')}</tr>`;
+const HEAD = row('Pin', 'Name', 'Type', 'Description');
+const read = (html: string) => terminalsIn(good(readHtml(html)));
+
+it('reads a table of cells', () =>
+  expect(
+    read(table(HEAD + row('1', 'VDD', 'P', 'Supply &amp; more') + row('2', 'CLK', 'I', 'Clock'))).map((t) => [
+      t.numbers[''],
+      t.name,
+      t.type,
+      t.description,
+    ]),
+  ).toEqual([
+    ['1', 'VDD', 'supply-in', 'Supply & more'],
+    ['2', 'CLK', 'input', 'Clock'],
+  ]));
+it('honours row spans: one name over two numbers, one number over two lines', () => {
+  const html = table(
+    HEAD +
+      row('1', '<td rowspan=2>VSS</td>', 'G', 'Ground') +
+      row('2', 'G', 'Ground') +
+      row('<td rowspan=2>3</td>', 'CLK', 'I', 'Clock') +
+      row('', '', 'of the core'),
+  );
+  expect(read(html).map((t) => [t.numbers[''], t.name])).toEqual([
+    ['1', 'VSS'],
+    ['2', 'VSS'],
+    ['3', 'CLK'],
+  ]);
+});
+it('honours column spans in headings', () => {
+  const html = table(
+    '<tr><th colspan=2>Pin number<th rowspan=2>Name<th rowspan=2>Type</tr><tr><th>LQFP-48<th>QFN-32</tr>' +
+      row('1', '2', 'A', 'I') +
+      row('2', '-', 'B', 'O'),
+  );
+  const p = good(readHtml(html));
+  expect(p.packages).toEqual([
+    { name: 'LQFP-48', pinCount: 2 },
+    { name: 'QFN-32', pinCount: 1 },
+  ]);
+});
+it('reads group rows', () =>
+  expect(read(table(HEAD + row('<td colspan=4>Power</td>') + row('1', 'VDD', 'P', 'Supply'))).map((t) => t.group)).toEqual(['Power']));
+it.each<[string, string, boolean]>([
+  ['a raised note', 'VDD<sup>1</sup>', false],
+  ['a raised note in brackets', 'VDD<sup>(2)</sup>', false],
+  ['an overline', '<td><span style="text-decoration: overline">VDD</span></td>', true],
+])('%s is no part of the name', (_what, cell, low) =>
+  expect(read(table(HEAD + row('1', cell, 'I', 'Select input')))[0]).toMatchObject({ name: 'VDD', ...(low ? { activeLow: true } : {}) }),
+);
+it('takes line breaks in cells as blanks', () =>
+  expect(read(table(HEAD + row('1,<br>2', 'VSS', 'G', 'Ground'))).map((t) => t.numbers[''])).toEqual(['1', '2']));
+it('never runs or shows scripts and styles', () => {
+  const html = `<style>td { x: y }</style>${table(HEAD + row('1', 'A<script>alert(1)</script>', 'I', '<td><img src=x onerror=alert(1)>In</td>'))}`;
+  expect(read(html)[0]).toMatchObject({ name: 'A', description: 'In' });
+});
+it('chooses the pin table of several', () => {
+  const other = table(row('Parameter', 'Min', 'Max', 'Unit') + row('VDD', '1', '2', 'V'));
+  expect(read(other + table(HEAD + row('1', 'A', 'I', 'x') + row('2', 'B', 'O', 'y')))).toHaveLength(2);
+});
+it('gives each cell its address', () =>
+  expect(read(table(HEAD + row('1', 'A', 'I', 'x')))[0]!.origin).toEqual({
+    sheet: 'table 1',
+    cell: 'B2',
+    cells: { number: 'A2', name: 'B2', type: 'C2', description: 'D2' },
+  }));
+it('shows its tables as sheets', () =>
+  expect(sheetsOfHtml(table(HEAD + row('1', 'A', 'I', 'x')))).toMatchObject([
+    { name: 'table 1', cells: expect.arrayContaining([{ row: 1, col: 1, text: 'A' }]) },
+  ]));
+it('refuses a page without a pin table', () =>
+  expect(refused(readHtml('<p>nothing</p>', { file: 'a.html' }))[0]).toMatch(/^a\.html: The page holds no pin table/));
+it('is told from text by what it says', () => {
+  expect(isHtmlTable('<p>x</p>')).toBe(false);
+  expect(textKind(table(HEAD))).toBe('html');
+  expect(good(readSourceText(table(HEAD + row('1', 'A', 'I', 'x')))).terminals).toHaveLength(1);
+});
+it('property: any markup is read or refused', () => {
+  const part = fc.constantFrom(
+    '<table>',
+    '</table>',
+    '<tr>',
+    '<td>',
+    '<td rowspan=99999999>',
+    '<td colspan=-1>',
+    '</td>',
+    '<sup>',
+    '</sup>',
+    'Pin',
+    'Name',
+    '1',
+    'VDD',
+    '<br>',
+    '<script>',
+    '&#x0;',
+    '<!--',
+  );
+  fc.assert(
+    fc.property(fc.array(part, { maxLength: 40 }), (parts) => {
+      const result = readHtml(parts.join(''));
+      expect(result.ok || result.problems.length > 0).toBe(true);
+    }),
+  );
+});
