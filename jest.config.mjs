@@ -1,5 +1,5 @@
 export default {
-  testMatch: ['<rootDir>/{core,cli,server,web,demo,docs}/**/*.test.ts'],
+  testMatch: ['<rootDir>/{core,cli,server,web,demo,docs,bench}/**/*.test.ts'],
   transform: {
     '^.+\\.[tjm]+sx?$': [
       '@swc/jest',

@@ -1,10 +1,11 @@
 // Text runs and ruled lines of a PDF, taken from pdf.js. Finding and understanding tables is the core's work; this file
 // only puts what pdf.js gives into the core's plain shapes, in the same way in the browser's worker and in the terminal.
+import type * as PdfJs from 'pdfjs-dist';
 import type { PDFDocumentProxy, PDFPageProxy } from 'pdfjs-dist';
 import { pagesWorthRuling, type DocumentPage, type Rule, type Run } from '../core/intake';
 
 /** What is needed of the library: the terminal and the worker load it each in their own way. */
-export type PdfLibrary = Pick<typeof import('pdfjs-dist'), 'getDocument' | 'OPS'>;
+export type PdfLibrary = Pick<typeof PdfJs, 'getDocument' | 'OPS'>;
 
 export type OpenPdf = { ok: true; document: PDFDocumentProxy } | { ok: false; why: 'encrypted' | 'broken' };
 

@@ -10,9 +10,11 @@ import { AMP_MODEL, AMP_TABLE, provenPart } from '../core/test/samples';
 const root = resolve(__dirname, '..');
 const folder = mkdtempSync(join(tmpdir(), 'green-kite-cli-'));
 const at = (name: string) => join(folder, name);
+const samples = (name: string) => join(root, 'bench/corpus/refused', name);
+const demo = (name: string) => join(root, 'demo/sources', name);
 
 beforeAll(() => {
-  const stale = spawnSync('node', ['bin/stale', 'dist/cli/green-kite.mjs', 'core', 'cli'], { cwd: root }).status === 0;
+  const stale = spawnSync('node', ['bin/stale', 'dist/cli/green-kite.mjs', 'core', 'adapters', 'cli'], { cwd: root }).status === 0;
   if (stale) execFileSync('node', ['tools/build.mjs', '--cli'], { cwd: root });
   writeFileSync(at('amp.csv'), AMP_TABLE);
   writeFileSync(at('amp.lib'), AMP_MODEL);
@@ -57,6 +59,7 @@ describe('intake', () => {
       problems: [],
     });
     expect(read.pins[2]).toEqual({
+      belongsTo: 'IN',
       number: '3',
       name: 'IN1+',
       type: 'input',
@@ -64,6 +67,53 @@ describe('intake', () => {
       origin: { line: 4 },
       doubts: [],
     });
+  });
+  it.each<[string, number, string, object]>([
+    ['TF2204.pdf', 14, 'SO-14', { page: 1 }],
+    ['TF7311.pdf', 20, 'TSSOP-20', { page: 4 }],
+    ['TF1502.pdf', 9, 'SO-8-EP', { page: 1 }],
+    ['TF9048.pdf', 49, 'QFN-48', { page: 2 }],
+    ['TF3064.xlsx', 64, 'LQFP-64', { sheet: 'Pins', cell: 'D5' }],
+    ['TF8484.bsd', 484, 'BGA484', {}],
+    ['TF6120.ibs', 16, 'TF6120', {}],
+  ])('reads %s: %i terminals in %s, each with its place', (file, pins, packageName, origin) => {
+    const read = json('intake', demo(file)) as unknown as { package: string; pins: { origin: object }[]; problems: object[] };
+    expect([read.pins.length, read.package, read.problems]).toEqual([pins, packageName, []]);
+    expect(read.pins[0]!.origin).toMatchObject(origin);
+    expect(read.pins.every((p) => Object.keys(p.origin).length > 0)).toBe(true);
+  });
+  it('reads overbars, groups and two-line cells of a datasheet', () => {
+    const read = json('intake', demo('TF7311.pdf')) as unknown as { pins: Record<string, unknown>[] };
+    expect(read.pins.find((p) => p['number'] === '12')).toMatchObject({
+      name: 'DRDY',
+      activeLow: true,
+      type: 'open-drain',
+      group: 'Serial port',
+    });
+    expect(read.pins.filter((p) => (p['doubts'] as object[]).length > 0).map((p) => p['name'])).toEqual(['GAIN']);
+  });
+  it('takes footnote marks off names and reads the exposed pad', () => {
+    const read = json('intake', demo('TF1502.pdf')) as unknown as { pins: { number: string; name: string }[] };
+    expect(read.pins.map((p) => `${p.number} ${p.name}`)).toEqual([
+      '1 VDD',
+      '2 IN',
+      '3 DIS',
+      '4 GND',
+      '5 LO',
+      '6 SW',
+      '7 HO',
+      '8 BOOT',
+      'EP GND',
+    ]);
+  });
+  it('gives the pairs of a boundary-scan file', () =>
+    expect((json('intake', demo('TF8484.bsd')) as unknown as { pairs: object[] }).pairs).toHaveLength(8));
+  it('chooses a package of a workbook', () =>
+    expect((json('intake', demo('TF3064.xlsx'), '--package', 'QFN48') as unknown as { pins: object[] }).pins).toHaveLength(48));
+  it('drafts a part from a datasheet, with its source', () => {
+    expect(run('draft', demo('TF2204.pdf'), '-o', 'drafted.kite.json').code).toBe(0);
+    const part = parsePart(readFileSync(at('drafted.kite.json'), 'utf8'));
+    expect([part.name, part.description, part.sources[0]!.kind]).toEqual(['TF2204', 'Quad Schmitt line receiver', 'pdf']);
   });
   it('says what the source has wrong on stderr, the data on stdout', () => {
     writeFileSync(at('twice.csv'), 'Pin,Name,Type\n1,A,I\n1,B,I\n');
@@ -195,6 +245,30 @@ describe('pads, models, match', () => {
   });
 });
 
+describe('diff', () => {
+  it('says what a new revision of a datasheet changes', () =>
+    expect(json('diff', demo('TF7311.pdf'), demo('TF7311-B.pdf'))).toMatchObject({
+      added: [],
+      removed: [],
+      renamed: [
+        { number: '9', from: 'GAIN', to: 'GAIN0' },
+        { number: '17', from: 'PWDN', to: 'DGND' },
+        { number: '19', from: 'DGND', to: 'SLEEP' },
+      ],
+      retyped: [
+        { number: '17', from: 'input', to: 'ground' },
+        { number: '19', from: 'ground', to: 'input' },
+      ],
+      moved: [{ name: 'DGND', from: '19', to: '17' }],
+    }));
+  it('compares part files, and a part file with a source', () => {
+    expect(json('diff', 'good.kite.json', 'good.kite.json')).toMatchObject({ added: [], removed: [], renamed: [], retyped: [] });
+    writeFileSync(at('more.csv'), `${AMP_TABLE}9,EXTRA,I,One more input\n`);
+    expect(json('diff', 'good.kite.json', 'more.csv')).toMatchObject({ added: ['9'], removed: [], renamed: [] });
+  });
+  it('tells it to a person', () => expect(run('diff', 'more.csv', 'amp.csv').out).toMatch(/^removed\s+9  EXTRA$/m));
+});
+
 describe('what is refused', () => {
   it.each<[string, string[], number, RegExp]>([
     ['a file that is not there', ['intake', 'gone.csv'], 1, /^gone\.csv: There is no such file/],
@@ -208,8 +282,15 @@ describe('what is refused', () => {
     ['SPICE of a part without a model', ['export', 'good.kite.json', '--to', 'spice', '-o', 'x.lib'], 1, /No model is joined/],
     ['a target that comes later', ['export', 'good.kite.json', '--to', 'edif', '-o', 'x'], 2, /edif is not written yet/],
     ['a target nobody knows', ['export', 'good.kite.json', '--to', 'gold', '-o', 'x'], 2, /are known/],
-    ['a source that comes later', ['intake', 'a.pdf'], 2, /PDF files are not read yet/],
-    ['diff', ['diff', 'a', 'b'], 2, /diff comes in a later version/],
+    ['a damaged PDF', ['intake', 'a.pdf'], 1, /^a\.pdf: It is damaged or no PDF/],
+    ['a damaged workbook', ['intake', 'a.xlsx'], 1, /^a\.xlsx: (It is damaged or no workbook|No pin table)/],
+    ['a locked PDF', ['intake', samples('locked.pdf')], 1, /locked\.pdf: It is locked with a password/],
+    ['a PDF of pictures', ['intake', samples('pictures.pdf')], 1, /pictures\.pdf: Its pages are pictures without text/],
+    ['a PDF without a pin table', ['intake', samples('prose.pdf')], 1, /prose\.pdf: No pin table was found on its 1 page/],
+    ['a page that is not there', ['intake', demo('TF7311.pdf'), '--page', '9'], 1, /There is no page 9; it has 6/],
+    ['a page that is no number', ['intake', demo('TF7311.pdf'), '--page', 'x'], 2, /"x" is no page number/],
+    ['a sheet that is not there', ['intake', demo('TF3064.xlsx'), '--sheet', 'X'], 1, /There is no sheet "X"; it has Cover, Pins/],
+    ['a difference with nothing', ['diff', 'amp.csv', 'none.csv'], 1, /none\.csv: There is no such file/],
     ['trial', ['trial', 'good.kite.json', '--model', 'X'], 2, /trial comes in a later version/],
     ['a command nobody knows', ['fly'], 2, /unknown command 'fly'/],
     ['no command', [], 2, /Usage|green-kite/],
@@ -219,6 +300,7 @@ describe('what is refused', () => {
   ])('%s: the exit code, one line, no stack', (_what, args, code, says) => {
     writeFileSync(at('multi.csv'), 'Name,LQFP-64,QFN-48,Type\nA,1,1,I\nB,2,-,I\n');
     writeFileSync(at('a.pdf'), '%PDF-1.7\n');
+    writeFileSync(at('a.xlsx'), 'PK\u0003\u0004junk');
     const r = run(...args);
     expect(r.code).toBe(code);
     expect(r.err).toMatch(says);

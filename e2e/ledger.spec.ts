@@ -21,7 +21,7 @@ test('pins are bundled, split, added and removed', async ({ page }) => {
     await page.keyboard.type(command);
     await page.keyboard.press('Enter');
   };
-  const rows = page.getByRole('row').filter({ has: page.getByRole('gridcell') });
+  const rows = page.locator('[role="row"][aria-selected]');
   await expect(rows).toHaveCount(9);
   await page.getByRole('gridcell', { name: 'GND', exact: true }).first().click();
   await page

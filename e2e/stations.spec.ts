@@ -19,11 +19,11 @@ test('Read: the package in view is chosen before the table is taken', async ({ p
 });
 
 test('Read: a line of the source leads to its pin, and back', async ({ page }) => {
-  await openPart(page, 'TF7311', 'read');
-  await page.getByRole('region', { name: 'Source' }).getByText('Serial clock input').click();
-  await expect(page.getByRole('row', { selected: true })).toContainText('SCLK');
-  await page.getByRole('gridcell', { name: 'DOUT', exact: true }).click();
-  await expect(page.locator('button.bg-green-wash')).toContainText('DOUT');
+  await openPart(page, 'TF5501', 'read');
+  await page.getByRole('region', { name: 'Source' }).getByText('Enable input').click();
+  await expect(page.getByRole('row', { selected: true })).toContainText('EN');
+  await page.getByRole('gridcell', { name: 'OUT', exact: true }).click();
+  await expect(page.locator('button.bg-green-wash')).toContainText('OUT');
 });
 
 test('Arrange: pins are sent, ordered and moved to another unit by the card', async ({ page }) => {

@@ -8,5 +8,5 @@ export { terminalsIn, type Column, type ColumnRole, type Proposal, type TableCho
 export { findPairs } from './understand/pairs';
 export { packageIn } from './table/headings';
 export { readSheets, cellRef, type Sheet } from './sheet';
-export { formatOf, type SourceFormat } from './format';
+export { formatOf } from './format';
 export * from './compare';

@@ -81,6 +81,7 @@ const MESSAGES = {
   'archive-broken': 'This is not a zip archive, or it is damaged.',
   'archive-path': 'The archive names "{path}", which leads out of its folder. Nothing was taken from it.',
   'archive-large': 'Unpacked, the archive would be over {limit} MB. Nothing was taken from it.',
+  'archive-source': 'The source "{name}" in the archive is damaged and was left out.',
   'archive-empty': 'There is no part file (.kite.json) in the archive.',
   'pins-column': 'The pin list needs the columns number and name.',
   'release-blocked': '{count} finding(s) of severity error are open. Mend or waive each one first.',

@@ -1,4 +1,4 @@
-export { packLibrary, readArchive } from './archive';
+export { packLibrary, readArchive, type ArchivedSource } from './archive';
 export { bundleFiles, bundleZip } from './bundle';
 export { partDigest, sha256 } from './digest';
 export { makeRelease, releaseStops } from './release';

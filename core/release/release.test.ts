@@ -151,6 +151,14 @@ describe('archives', () => {
         .parts.map((p) => partDigest(p))
         .sort(),
     ).toEqual([partDigest(part), partDigest(joined)].sort()));
+  it('carry the sources, and leave out one that is not what its digest says', () => {
+    const bytes = strToU8('Pin,Name\n1,A\n');
+    const source = { digest: sha256(bytes), name: 'a.csv', bytes };
+    const read = good(readArchive(packLibrary([part], [source]), 'lib.zip'));
+    expect(read.sources).toEqual([source]);
+    const forged = zipSync({ 'a.kite.json': strToU8(canonicalPart(part)), [`sources/${source.digest}/a.csv`]: strToU8('other') });
+    expect(good(readArchive(forged, 'lib.zip'))).toMatchObject({ sources: [], problems: [{ code: 'archive-source' }] });
+  });
   it('take the good parts and say what is wrong with the others', () => {
     const zip = zipSync({ 'a.kite.json': strToU8(canonicalPart(part)), 'b.kite.json': strToU8('{"name":5}'), 'notes.txt': strToU8('x') });
     const read = good(readArchive(zip, 'lib.zip'));

@@ -5,7 +5,7 @@ import { emptyPart, sayProblem, type Part } from '../../core/part';
 import { useCommands } from '../commands/registry';
 import { useAct, useStore } from '../store';
 import { db, sayStorageError } from '../store/db';
-import { addParts, removeParts, restoreParts } from '../store/library';
+import { addParts, keepSource, removeParts, restoreParts, sourcesOf } from '../store/library';
 import type { Summary } from '../store/records';
 import { Button, Key } from '../ui/button';
 import { Empty } from '../ui/card';
@@ -60,6 +60,7 @@ export function ShelfPage() {
       if (!read.ok) act(say(read.problems.slice(0, 2).map(sayProblem).join(' '), 'bad'));
       else if ('parts' in read.value) {
         parts.push(...read.value.parts);
+        for (const source of read.value.sources) await keepSource(source.name, source.bytes);
         if (read.value.problems.length > 0) act(say(read.value.problems.slice(0, 2).map(sayProblem).join(' '), 'bad'));
       } else parts.push(read.value);
     }
@@ -75,11 +76,13 @@ export function ShelfPage() {
     );
   };
 
-  const exportParts = async () => {
+  const exportParts = async (withSources: boolean) => {
     const ids = picked.size > 0 ? [...picked] : shown.map((s) => s.id);
     const records = (await db.parts.bulkGet(ids)).filter((r) => r !== undefined);
     if (records.length === 0) return;
-    download('library.kite.zip', await core.packLibrary(records.map((r) => r.part)), 'application/zip');
+    const own = records.map((r) => r.part);
+    const sources = withSources ? await sourcesOf(own) : [];
+    download('library.kite.zip', await core.packLibrary(own, sources), 'application/zip');
   };
 
   const remove = async (ids: string[]) => {
@@ -99,7 +102,8 @@ export function ShelfPage() {
       group: 'Shelf',
       run: () => void chooseFiles('.json,.zip', true).then(take),
     },
-    { id: 'export', title: 'Export the parts shown as an archive', group: 'Shelf', run: () => void exportParts() },
+    { id: 'export', title: 'Export the parts shown as an archive', group: 'Shelf', run: () => void exportParts(false) },
+    { id: 'export-sources', title: 'Export the parts shown with their sources', group: 'Shelf', run: () => void exportParts(true) },
     {
       id: 'search',
       title: 'Search the Shelf',
@@ -139,7 +143,8 @@ export function ShelfPage() {
             Start a part
           </Button>
           <Button onClick={() => void chooseFiles('.json,.zip', true).then(take)}>Import…</Button>
-          <Button onClick={() => void exportParts()}>{picked.size > 0 ? `Export ${picked.size}` : 'Export all'}</Button>
+          <Button onClick={() => void exportParts(false)}>{picked.size > 0 ? `Export ${picked.size}` : 'Export all'}</Button>
+          <Button onClick={() => void exportParts(true)}>With sources</Button>
           {picked.size > 0 ? (
             <Button tone="bad" onClick={() => void remove([...picked])}>
               Delete {picked.size}

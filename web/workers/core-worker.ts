@@ -4,7 +4,7 @@ import { arrangePart, tidyUnit } from '../../core/arrange';
 import { compareWithSource, reviseEdit, revisionOf, type Proposal } from '../../core/intake';
 import { readPadsCsv } from '../../core/lands';
 import { safeParsePart, type HouseRules, type Part, type Release, type Source } from '../../core/part';
-import { bundleZip, packLibrary, readArchive, sha256 } from '../../core/release';
+import { bundleZip, packLibrary, readArchive, sha256, type ArchivedSource } from '../../core/release';
 import { readModels } from '../../core/spice';
 import { summarize } from '../store/records';
 
@@ -19,7 +19,7 @@ const api = {
   summarize: (id: string, part: Part, rules: HouseRules, updated: number) => summarize(id, part, rules, updated),
   parsePart: (text: string, file?: string) => safeParsePart(text, file),
   readArchive: (bytes: Uint8Array, file?: string) => readArchive(bytes, file),
-  packLibrary: (parts: Part[]) => packLibrary(parts),
+  packLibrary: (parts: Part[], sources: ArchivedSource[]) => packLibrary(parts, sources),
   bundle: (release: Pick<Release, 'version' | 'note' | 'digest' | 'frozen'>) => bundleZip(release),
   readModels: (source: string, file?: string) => readModels(source, file),
   readPads: (text: string, file?: string) => readPadsCsv(text, file),

@@ -1,3 +1,3 @@
-export { differenceOf, listedOf, listedOfPart, type Difference, type Listed } from './difference';
+export { differenceOf, listedOf, listedOfPart, type Listed } from './difference';
 export { reviseEdit, revisionOf, type RevisionChange } from './revision';
 export { compareWithSource, type Comparison } from './second-source';

@@ -61,6 +61,9 @@ function headerAt(grid: Grid, at: number): Header | undefined {
   const next = grid.rows[at + 1];
   if (next && isHeadingRow(row) && !isBlank(next)) {
     const joined = joinHeads(grid, row, next);
+    // A title over a heading that is whole by itself is none of it.
+    const below = asHeader(grid, next, at + 1);
+    if (joined && below && headingWorth(below.cells) >= headingWorth(joined.cells)) return single;
     if (joined && headingWorth(joined.cells) > (single ? headingWorth(single.cells) : 0) && !next.cells.some((c) => looksLikeNumbers(c)))
       return { ...joined, at, depth: 2 };
   }

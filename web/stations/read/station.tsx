@@ -24,6 +24,8 @@ import { SourceView } from './source-view';
 import { TerminalList } from './terminal-list';
 
 const ACCEPT = '.pdf,.xlsx,.xls,.ods,.csv,.tsv,.txt,.md,.html,.htm,.bsd,.bsdl,.bsm,.ibs,.ibis,text/*,application/pdf';
+/** A text longer than this is refused with its reason and not shown in the field. */
+const MOST_SHOWN = 500_000;
 /** The largest file that is opened, in MB. */
 const MOST_MB = 200;
 
@@ -290,7 +292,13 @@ export function ReadStation() {
         ) : proposal && isReading ? (
           <TerminalList proposal={proposal} />
         ) : empty ? (
-          <PasteBox key={info?.text} start={info?.text ?? ''} onText={takeText} onChoose={() => choose()} disabled={readOnly} />
+          <PasteBox
+            key={info?.text}
+            start={(info?.text?.length ?? 0) > MOST_SHOWN ? '' : (info?.text ?? '')}
+            onText={takeText}
+            onChoose={() => choose()}
+            disabled={readOnly}
+          />
         ) : (
           <SourceView onPage={told} />
         )}

@@ -1,7 +1,7 @@
 // The corpus's PDF documents: which part is printed how, by which producer. `held` documents are not looked at while
 // the reader is being improved.
 import { parts, truthOf } from './parts.mjs';
-import { printNames, printNumbers, printTable } from './print.mjs';
+import { printTable } from './print.mjs';
 import { datasheet, tableHtml } from './html.mjs';
 import { chromium, ghostscript, groff, latex, libreoffice, weasyprint } from './producers.mjs';
 import { document, drawTable, heading, prose } from '../../../tools/draw-pdf.mjs';

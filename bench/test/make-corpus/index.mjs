@@ -1,11 +1,12 @@
-// Makes the corpus's documents and their truth files: `node bench/corpus/make [ID…]`. Needs the producers installed;
+// Makes the corpus's documents and their truth files: `node bench/test/make-corpus [ID…]`. Needs the producers installed;
 // reading and scoring the corpus does not.
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { documents } from './documents.mjs';
 import { exchange } from './exchange.mjs';
+import { document, prose } from '../../../tools/draw-pdf.mjs';
 
-const folder = fileURLToPath(new URL('..', import.meta.url));
+const folder = fileURLToPath(new URL('../../corpus', import.meta.url));
 const wanted = process.argv.slice(2);
 mkdirSync(`${folder}/documents`, { recursive: true });
 for (const d of [...documents, ...exchange].filter((x) => wanted.length === 0 || wanted.includes(x.id))) {
@@ -24,4 +25,17 @@ for (const d of [...documents, ...exchange].filter((x) => wanted.length === 0 ||
   } catch (error) {
     console.error(`${d.id}: ${error.message}`);
   }
+}
+
+// Documents that hold nothing to read, each in its own way.
+if (wanted.length === 0 || wanted.includes('refused')) {
+  mkdirSync(`${folder}/refused`, { recursive: true });
+  await document(`${folder}/refused/locked.pdf`, (doc) => prose(doc, 'Nobody reads this.', 60), {
+    userPassword: 'kite',
+    pdfVersion: '1.7',
+  });
+  await document(`${folder}/refused/pictures.pdf`, (doc) => doc.rect(60, 60, 300, 200).fill('#ccc'));
+  await document(`${folder}/refused/prose.pdf`, (doc) =>
+    prose(doc, 'The sonde hangs under its kite for days and measures wind, pressure and humidity. '.repeat(12), 60),
+  );
 }

@@ -1,0 +1,143 @@
+import { applyEdit, emptyPart, sayProblem, type Part, type Pin } from '../../part';
+import { pinNamed, read } from '../../test/samples';
+import {
+  compareWithSource,
+  differenceOf,
+  listedOf,
+  listedOfPart,
+  reviseEdit,
+  revisionOf,
+  takeProposal,
+  type Listed,
+  type Proposal,
+} from '..';
+
+const HEAD = 'Pin,Name,Type,Description,SO\n';
+const of = (...rows: string[]): Proposal => read(`TF1 part, SO-4\nPin,Name,Type,Description\n${rows.join('\n')}\n`);
+const OLD = of('1,VDD,P,Supply', '2,CLK,I,Clock input', '3,OUT,O,Result output', '4,GND,G,Ground');
+const partOf = (proposal: Proposal): Part => applyEdit(emptyPart('TF1'), takeProposal(emptyPart('TF1'), proposal));
+const part = partOf(OLD);
+const set = (p: Part, name: string, fields: Partial<Pin>): Part =>
+  applyEdit(p, { kind: 'changePins', byHand: true, changes: [{ id: pinNamed(p, name).id, set: fields }] });
+const changes = (p: Part, proposal: Proposal) => revisionOf(p, proposal).map((c) => `${c.kind} ${c.number} ${c.from}>${c.to}`);
+const take = (p: Part, proposal: Proposal, ids?: string[]) =>
+  applyEdit(
+    p,
+    reviseEdit(p, proposal, new Set(ids ?? revisionOf(p, proposal).map((c) => c.id)), { digest: 'new', name: 'b.pdf', kind: 'pdf' }),
+  );
+
+describe('the difference of two lists', () => {
+  const t = (number: string, name: string, type: Listed['type'] = 'input', activeLow = false): Listed => ({
+    number,
+    name,
+    type,
+    activeLow,
+  });
+  it.each<[string, Listed[], Listed[], object]>([
+    ['nothing', [t('1', 'A')], [t('1', 'A')], { added: [], removed: [], renamed: [], retyped: [], moved: [], levels: [] }],
+    ['one more', [t('1', 'A')], [t('1', 'A'), t('2', 'B')], { added: ['2'], removed: [] }],
+    ['one less', [t('1', 'A'), t('2', 'B')], [t('1', 'A')], { added: [], removed: ['2'] }],
+    ['a name', [t('1', 'A')], [t('1', 'B')], { renamed: [{ number: '1', from: 'A', to: 'B' }], moved: [] }],
+    ['a type', [t('1', 'A')], [t('1', 'A', 'output')], { retyped: [{ number: '1', from: 'input', to: 'output' }] }],
+    ['a level', [t('1', 'A')], [t('1', 'A', 'input', true)], { levels: [{ number: '1', from: 'active high', to: 'active low' }] }],
+    ['a place', [t('1', 'A')], [t('2', 'A')], { added: ['2'], removed: ['1'], moved: [{ name: 'A', from: '1', to: '2' }] }],
+    ['places of a name that stands twice, which nobody can tell', [t('1', 'V'), t('2', 'V')], [t('3', 'V'), t('4', 'V')], { moved: [] }],
+  ])('%s', (_what, old, fresh, found) => expect(differenceOf(old, fresh)).toMatchObject(found));
+  it('lists proposals and parts alike', () => expect(listedOfPart(part)).toEqual(listedOf(OLD)));
+});
+
+describe('a new revision', () => {
+  it.each<[string, Proposal, string[]]>([
+    ['the same', OLD, []],
+    ['renamed', of('1,VDD,P,Supply', '2,SCK,I,Clock input', '3,OUT,O,Result output', '4,GND,G,Ground'), ['renamed 2 CLK>SCK']],
+    [
+      'retyped',
+      of('1,VDD,P,Supply', '2,CLK,I/O,Clock input', '3,OUT,O,Result output', '4,GND,G,Ground'),
+      ['retyped 2 input>bidirectional'],
+    ],
+    ['moved', of('1,VDD,P,Supply', '3,CLK,I,Clock input', '2,OUT,O,Result output', '4,GND,G,Ground'), ['moved 3 2>3', 'moved 2 3>2']],
+    ['added', of('1,VDD,P,Supply', '2,CLK,I,Clock input', '3,OUT,O,Result output', '4,GND,G,Ground', '5,EN,I,Enable'), ['added 5 >EN']],
+    ['removed', of('1,VDD,P,Supply', '2,CLK,I,Clock input', '4,GND,G,Ground'), ['removed 3 OUT>']],
+    [
+      'described',
+      of('1,VDD,P,Supply 3 V', '2,CLK,I,Clock input', '3,OUT,O,Result output', '4,GND,G,Ground'),
+      ['described 1 Supply>Supply 3 V'],
+    ],
+    [
+      'moved and renamed at once, known by what it does',
+      of('1,VDD,P,Supply', '2,OUT,O,Result output', '3,SCK,I,Clock input', '4,GND,G,Ground'),
+      ['moved 2 3>2', 'moved 3 2>3', 'renamed 3 CLK>SCK'],
+    ],
+  ])('%s', (_what, fresh, found) => expect(changes(part, fresh)).toEqual(found));
+
+  const fresh = of('1,VDD,P,Supply', '2,SCK,I/O,Clock input', '3,OUT,O,Result output', '4,GND,G,Ground', '5,EN,I,Enable');
+  it('is taken as a whole: the part then says what the source says', () => {
+    const taken = take(part, fresh);
+    expect(listedOfPart(taken)).toEqual(listedOf(fresh));
+    expect(revisionOf(taken, fresh)).toEqual([]);
+    expect(taken.sources.map((s) => s.name)).toEqual(['b.pdf']);
+  });
+  it('is taken in parts: what is not chosen stays', () => {
+    const id = pinNamed(part, 'CLK').id;
+    const taken = take(part, fresh, [`renamed ${id}`]);
+    expect(taken.pins.map((p) => `${p.name} ${p.type}`)).toEqual(['VDD supply-in', 'SCK input', 'OUT output', 'GND ground']);
+    expect(pinNamed(taken, 'SCK').id).toBe(id);
+  });
+  it('keeps what a person set by hand, and says of each change whether it touches that', () => {
+    const by = set(set(part, 'CLK', { type: 'passive' }), 'OUT', { group: 'Mine' });
+    const found = revisionOf(by, fresh);
+    expect(found.filter((c) => c.byHand).map((c) => c.kind)).toEqual(['retyped']);
+    const taken = take(
+      by,
+      fresh,
+      found.filter((c) => !c.byHand).map((c) => c.id),
+    );
+    expect(pinNamed(taken, 'SCK').type).toBe('passive');
+    expect(pinNamed(taken, 'OUT').group).toBe('Mine');
+  });
+  it('points a changed pin to its place in the new source, and leaves others where they are', () => {
+    const taken = take(part, fresh);
+    expect([pinNamed(taken, 'SCK').origin!.source, pinNamed(taken, 'OUT').origin!.source]).toEqual(['new', undefined]);
+  });
+  it('removes a pin only when that is taken', () => {
+    const less = of('1,VDD,P,Supply', '2,CLK,I,Clock input', '4,GND,G,Ground');
+    expect(take(part, less, []).pins).toHaveLength(4);
+    expect(take(part, less).pins.map((p) => p.name)).toEqual(['VDD', 'CLK', 'GND']);
+  });
+  it('takes a changed level with its doubt', () => {
+    const low = of('1,VDD,P,Supply', '2,CLK,I,"Clock input, active low"', '3,OUT,O,Result output', '4,GND,G,Ground');
+    expect(pinNamed(take(part, low), 'CLK').activeLow).toBe(true);
+  });
+});
+
+describe('a second source', () => {
+  const other = of('1,VDD,P,Supply', '2,SCK,I,Clock input', '3,OUT,I/O,Result', '9,EXTRA,I,More');
+  const found = compareWithSource(part, other, 'other.csv');
+  const compared = applyEdit(part, found.edit!);
+  it('agrees where it says the same, and raises a doubt that shows both where it does not', () => {
+    expect([found.agreed, found.disagreed]).toEqual([1, 3]);
+    expect(compared.pins.map((p) => p.doubts.map((d) => [d.field, d.candidates]))).toEqual([
+      [],
+      [['name', ['CLK', 'SCK']]],
+      [['type', ['output', 'bidirectional']]],
+      [['number', undefined]],
+    ]);
+    expect(pinNamed(compared, 'CLK').doubts[0]!.reason).toBe('other.csv says “SCK” at 2; the part says “CLK”.');
+  });
+  it('tells what only it has', () => expect(found.problems.map(sayProblem)).toEqual(['Only other.csv has terminal 9, EXTRA.']));
+  it('raises each doubt once', () => expect(compareWithSource(compared, other, 'other.csv').edit).toBeUndefined());
+  it.each<[string, string]>([
+    ['D3', 'D[3]'],
+    ['AIN1+', 'AIN1_P'],
+    ['AIN1-', 'AIN1_N'],
+    ['PA0/ADC0', 'PA0'],
+    ['SPI_CLK', 'spi_clk'],
+  ])('takes %s and %s for one name', (mine, theirs) => {
+    const own = partOf(of(`1,${mine},I,Input`, '2,B,I,Input'));
+    expect(compareWithSource(own, of(`1,${theirs},I,Input`, '2,B,I,Input'), 'x').disagreed).toBe(0);
+  });
+  it('takes what a source leaves unsaid for no disagreement', () => {
+    const silent = read(`${HEAD.replace(',Type', '').replace(',SO', '')}1,VDD,Supply\n2,CLK,\n3,OUT,\n4,GND,Ground\n`);
+    expect(compareWithSource(part, silent, 'x').disagreed).toBe(0);
+  });
+});

@@ -1,0 +1,90 @@
+import { read } from '../../test/samples';
+
+const groups = (rows: string[]) =>
+  Object.fromEntries(read(`Pin,Name,Type,Description\n${rows.join('\n')}\n`).terminals.map((t) => [t.name, t.group]));
+const numbered = (...rows: [string, string, string?][]) =>
+  rows.map(([name, type, description = ''], i) => `${i + 1},${name},${type},${description}`);
+
+it.each<[string, [string, string, string?][], Record<string, string | undefined>]>([
+  [
+    'a bus',
+    [
+      ['D0', 'I/O'],
+      ['D1', 'I/O'],
+      ['D2', 'I/O'],
+      ['CLK', 'I'],
+    ],
+    { D0: 'D', D2: 'D', CLK: 'Clock' },
+  ],
+  [
+    'an interface by its stem',
+    [
+      ['SPI1_CLK', 'I'],
+      ['SPI1_MOSI', 'I'],
+      ['SPI1_MISO', 'O'],
+    ],
+    { SPI1_CLK: 'SPI1', SPI1_MISO: 'SPI1' },
+  ],
+  [
+    'a port',
+    [
+      ['PA0', 'I/O'],
+      ['PA1', 'I/O'],
+      ['PA2', 'I/O'],
+    ],
+    { PA0: 'Port A' },
+  ],
+  [
+    'a serial port by names',
+    [
+      ['CS', 'I'],
+      ['SCLK', 'I'],
+      ['SDO', 'O'],
+    ],
+    { CS: 'Serial port', SDO: 'Serial port' },
+  ],
+  [
+    'words where names say nothing',
+    [
+      ['FOO', 'I', 'Serial data in'],
+      ['BAR', 'I', 'Crystal terminal'],
+    ],
+    { FOO: 'Serial port', BAR: 'Clock' },
+  ],
+  [
+    'supplies and what is not used',
+    [
+      ['VDD', 'P'],
+      ['GND', 'G'],
+      ['NC', 'NC'],
+    ],
+    { VDD: 'Supplies', GND: 'Supplies', NC: 'Not used' },
+  ],
+  [
+    'banks with their supplies',
+    [
+      ['IO1_A', 'I/O'],
+      ['IO1_B', 'I/O'],
+      ['VCCO1', 'P'],
+    ],
+    { IO1_A: 'Bank 1', VCCO1: 'Bank 1' },
+  ],
+  [
+    'nothing where nothing is shared',
+    [
+      ['FOO', 'I'],
+      ['BAR', 'O'],
+    ],
+    { FOO: undefined, BAR: undefined },
+  ],
+])('finds %s', (_what, rows, found) => expect(groups(numbered(...rows))).toMatchObject(found));
+
+it('leaves groups that the source prints alone, and makes no others', () => {
+  const p = read('Pin,Name,Type,Group\n1,D0,I/O,Data\n2,D1,I/O,Data\n3,D2,I/O,\n');
+  expect(p.terminals.map((t) => t.group)).toEqual(['Data', 'Data', undefined]);
+});
+it('ties a bank to its rail, and a supply to its own', () => {
+  const p = read(`Pin,Name,Type\n1,IO2_A,I/O\n2,VCCO2,P\n3,VDD,P\n`);
+  expect(p.terminals.map((t) => t.rail)).toEqual(['VCCO2', 'VCCO2', 'VDD']);
+});
+it('says why', () => expect(read('Pin,Name,Type\n1,D0,I\n2,D1,I\n3,D2,I\n').terminals[0]!.because['group']).toBe('3 names share “D”'));

@@ -1,0 +1,168 @@
+import { readFileSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { openPart, startPart } from './app';
+
+const demo = (name: string) => `demo/sources/${name}`;
+const corpus = (name: string) => `bench/corpus/documents/${name}`;
+const refused = (name: string) => `bench/corpus/refused/${name}`;
+
+/** Chooses a file by the button that asks for one. */
+async function choose(page: Page, button: RegExp, path: string): Promise<void> {
+  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: button }).click()]);
+  await chooser.setFiles(path);
+}
+const taking = (page: Page, n: number) => page.getByRole('button', { name: new RegExp(`Take ${n} terminals`) });
+const drawn = (page: Page) => page.locator('canvas[data-drawn]').first();
+const ledgerPins = (page: Page) => page.getByRole('heading', { name: 'Ledger' }).locator('..');
+
+test('a datasheet: the table is outlined on its page, taken, and each cell leads to its pin and back', async ({ page }) => {
+  const faults: string[] = [];
+  page.on('pageerror', (e) => faults.push(e.message));
+  page.on('console', (m) => m.type() === 'error' && faults.push(m.text()));
+  await startPart(page);
+  await choose(page, /Choose a file/, demo('TF7311.pdf'));
+  await expect(taking(page, 20)).toBeVisible();
+  await expect(drawn(page)).toBeVisible();
+  await expect(page.locator('footer')).toContainText('page 4 of 6');
+  await expect(page.getByLabel('Role of column Name')).toHaveValue('name');
+
+  await test.step('a changed role and a left-out row are followed at once, and taken back', async () => {
+    await page.getByLabel('Role of column Type').selectOption('ignore');
+    await expect(page.locator('footer')).not.toContainText('1 in doubt');
+    await page.getByLabel('Role of column Type').selectOption('type');
+    await expect(page.locator('footer')).toContainText('1 in doubt');
+    await page.getByRole('button', { name: /Leave out the row 8 \| AVDD/ }).click();
+    await expect(taking(page, 19)).toBeVisible();
+    await page.getByRole('button', { name: /Take the row 8 \| AVDD/ }).click();
+    await expect(taking(page, 20)).toBeVisible();
+  });
+  await test.step('the rows as read', async () => {
+    await page.keyboard.press('Alt+r');
+    await expect(page.getByRole('table')).toContainText('2.5 V reference output');
+    await page.keyboard.press('Alt+r');
+  });
+  await page.keyboard.press('Alt+Enter');
+  await expect(ledgerPins(page)).toContainText('20 pins');
+  await expect(page.getByRole('banner')).toContainText('TF7311');
+
+  await test.step('the doubt is asked beside its cell, and settled by one key', async () => {
+    await expect(drawn(page)).toBeVisible();
+    await page.keyboard.press('n');
+    const card = page.getByRole('region', { name: 'Doubt' });
+    await expect(card).toContainText('type of GAIN');
+    const cell = (await page.getByRole('button', { name: 'type of GAIN' }).boundingBox())!;
+    const asked = (await card.boundingBox())!;
+    expect(asked.y).toBeGreaterThan(cell.y);
+    expect(asked.y - cell.y).toBeLessThan(60);
+    await page.keyboard.press('1');
+    await expect(card).toHaveCount(0);
+  });
+  await test.step('a cell on the page leads to the pin; a pin leads to its cell', async () => {
+    await page.getByRole('button', { name: 'name of DOUT' }).click();
+    await expect(page.getByRole('row', { selected: true })).toContainText('DOUT');
+    await page.getByRole('gridcell', { name: 'AGND', exact: true }).click();
+    await expect(page.getByRole('button', { name: 'name of AGND' })).toBeInViewport();
+    await expect(page.getByRole('button', { name: 'name of AGND' })).toHaveClass(/border-green/);
+  });
+  expect(faults).toEqual([]);
+});
+
+test('a box drawn around a table reads that table', async ({ page }) => {
+  await startPart(page);
+  await choose(page, /Choose a file/, corpus('chromium-two-columns.pdf'));
+  await expect(taking(page, 8)).toBeVisible();
+  await page.keyboard.press('Alt+b');
+  const pen = page.getByTestId('region-pen').first();
+  const area = (await pen.boundingBox())!;
+  const first = (await page.getByRole('button', { name: /the row 1 \|/ }).boundingBox())!;
+  const third = (await page.getByRole('button', { name: /the row 3 \|/ }).boundingBox())!;
+  await page.mouse.move(area.x + 20, first.y - 26);
+  await page.mouse.down();
+  await page.mouse.move(area.x + area.width / 2, third.y + third.height + 2, { steps: 6 });
+  await page.mouse.up();
+  await expect(taking(page, 3)).toBeVisible();
+});
+
+test('a new revision is taken change by change, and what was set by hand stays', async ({ page }) => {
+  await openPart(page, 'TF7311', 'read');
+  await page.getByRole('gridcell', { name: 'REFOUT', exact: true }).click();
+  await choose(page, /Compare with/, demo('TF7311-B.pdf'));
+  const list = page.getByRole('region', { name: 'Changes' });
+  await expect(list.getByRole('row')).toHaveCount(5);
+  await expect(list).toContainText('GAIN0');
+  await list.getByLabel('Take: renamed GAIN').uncheck();
+  await page.getByRole('button', { name: 'Take 3 changes' }).click();
+  await expect(page.getByRole('gridcell', { name: /^SLEEP/ })).toBeVisible();
+  await expect(page.getByRole('gridcell', { name: 'GAIN', exact: true })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('gridcell', { name: /^PWDN/ })).toBeVisible();
+});
+
+test('a second source raises a doubt where it says otherwise', async ({ page }) => {
+  await openPart(page, 'TF6120', 'read');
+  const other = readFileSync(demo('TF6120.ibs'), 'utf8').replace('VDD2         POWER', 'VDDB         POWER');
+  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: /Compare with/ }).click()]);
+  await chooser.setFiles({ name: 'other.ibs', mimeType: 'text/plain', buffer: Buffer.from(other) });
+  await page.getByRole('radio', { name: 'a second source' }).check();
+  await expect(page.getByText('other.ibs agrees with 15 of 16 pins')).toBeVisible();
+  await page.getByRole('button', { name: 'Raise 1 doubt' }).click();
+  await page.keyboard.press('n');
+  await expect(page.getByRole('region', { name: 'Doubt' })).toContainText('other.ibs says “VDDB” at 16; the part says “VDD2”.');
+});
+
+test('a workbook, a boundary-scan file and copied cells are read too', async ({ page }) => {
+  await startPart(page);
+  await choose(page, /Choose a file/, demo('TF3064.xlsx'));
+  await expect(taking(page, 64)).toBeVisible();
+  await page.getByRole('radio', { name: /QFN-48/ }).check();
+  await expect(taking(page, 48)).toBeVisible();
+  await page.getByRole('radio', { name: /LQFP-64/ }).check();
+  await taking(page, 64).click();
+  await page.getByRole('gridcell', { name: /^NRST/ }).click();
+  await expect(page.getByRole('region', { name: 'Source' }).getByRole('button', { name: 'NRST' })).toHaveClass(/outline-green/);
+
+  await choose(page, /Read a file/, demo('TF8484.bsd'));
+  await expect(taking(page, 484)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Terminals as read' })).toContainText('port direction inout');
+  await page.getByRole('button', { name: 'Leave it' }).click();
+
+  await page.keyboard.press('Alt+v');
+  const html =
+    '<table><tr><th>Pin<th>Name<th>Type</tr><tr><td>1<td rowspan=2>VSS<td>G</tr><tr><td>2<td>G</tr><tr><td>3<td>CLK<td>I</tr></table>';
+  await page.locator('#paste-box').evaluate((box, text) => {
+    const data = new DataTransfer();
+    data.setData('text/html', text);
+    data.setData('text/plain', 'Pin Name');
+    box.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+  }, html);
+  await expect(taking(page, 3)).toBeVisible();
+});
+
+test.describe('what cannot be read', () => {
+  for (const [file, says] of [
+    ['locked.pdf', 'locked.pdf: It is locked with a password.'],
+    ['pictures.pdf', 'pictures.pdf: Its pages are pictures without text.'],
+    ['prose.pdf', 'prose.pdf: No pin table was found on its 1 page(s).'],
+  ] as const)
+    test(file, async ({ page }) => {
+      await startPart(page);
+      await choose(page, /Choose a file/, refused(file));
+      await expect(page.getByRole('alert')).toContainText(says);
+    });
+});
+
+test('a long document says how far it is, can be cancelled, and leaves the page free', async ({ page }) => {
+  await startPart(page);
+  await page.evaluate(() => {
+    const seen: number[] = ((window as unknown as { __long: number[] }).__long = []);
+    new PerformanceObserver((list) => seen.push(...list.getEntries().map((e) => e.duration))).observe({ entryTypes: ['longtask'] });
+  });
+  await choose(page, /Choose a file/, corpus('drawn-long.pdf'));
+  await expect(taking(page, 29)).toBeVisible();
+  await expect(page.locator('footer')).toContainText('page 23 of 40');
+  // Long tasks of a shared machine come and go; work that belongs into the worker would make many.
+  const long = await page.evaluate(() => (window as unknown as { __long: number[] }).__long);
+  expect(long.filter((ms) => ms > 250)).toEqual([]);
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await expect(page.getByRole('textbox', { name: 'Pin table' })).toBeVisible();
+});
