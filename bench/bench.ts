@@ -1,7 +1,10 @@
 import Papa from 'papaparse';
+import PDFDocument from 'pdfkit';
+import type { PdfLibrary } from '../adapters/pdf';
+import { openSource } from '../adapters/source';
 import { arrangePart } from '../core/arrange';
 import { checkPart } from '../core/checks';
-import { readText, takeProposal } from '../core/intake';
+import { readSourceText, readText, takeProposal } from '../core/intake';
 import { applyEdit, canonicalPart, DEFAULT_RULES, emptyPart, parsePart, type Part, type Result } from '../core/part';
 import { readModels } from '../core/spice';
 
@@ -60,6 +63,71 @@ const rows: [what: string, ms: number, baseline: string, against: number][] = [
     time(() => library.split('\n')),
   ],
 ];
+
+/** Median of several runs of asynchronous work, in ms, after a warm-up. */
+async function timeAsync(work: () => Promise<unknown>, runs = 5): Promise<number> {
+  await work();
+  const times: number[] = [];
+  for (let i = 0; i < runs; i++) {
+    const start = performance.now();
+    await work();
+    times.push(performance.now() - start);
+  }
+  return times.sort((a, b) => a - b)[Math.floor(runs / 2)]!;
+}
+
+/** A boundary-scan file of n balls. */
+function scan(n: number): string {
+  const names = Array.from({ length: n }, (_, i) => `IO_${i}`);
+  const map = names.map((name, i) => `    "${name} : A${i + 1}`).join('," &\n');
+  const cells = names.map((name, i) => `    "${i} (BC_1, ${name}, output3, X, 0, 1, Z)`).join('," &\n');
+  return `entity BIG is\n  port (\n${names.map((x) => `    ${x} : inout bit`).join(';\n')}\n  );\n  constant PKG : PIN_MAP_STRING :=\n${map}";\n  attribute BOUNDARY_REGISTER of BIG : entity is\n${cells}";\nend BIG;\n`;
+}
+const [big, quarter] = [scan(1156), scan(289)];
+rows.push(['read BSDL of 1,156 balls', time(() => readSourceText(big)), 'four of 289', time(() => readSourceText(quarter)) * 4]);
+
+/** A datasheet of a hundred pages: prose and tables of other kinds, the pin table on page 61. */
+async function hundredPages(): Promise<Uint8Array> {
+  const doc = new PDFDocument({ size: 'A4', margin: 50 });
+  const chunks: Uint8Array[] = [];
+  doc.on('data', (chunk: Uint8Array) => chunks.push(chunk));
+  const done = new Promise((resolve) => doc.on('end', resolve));
+  const put = (text: string, x: number, y: number) => doc.text(text, x, y, { lineBreak: false });
+  for (let page = 1; page <= 100; page++) {
+    if (page > 1) doc.addPage();
+    doc.fontSize(9);
+    if (page === 61)
+      ['Pin', ...Array.from({ length: 48 }, (_, i) => String(i + 1))].forEach((n, i) =>
+        [n, i ? `SIG${i}` : 'Name', i ? 'I' : 'Type', i ? 'Input' : 'Description'].forEach((c, k) => put(c, 50 + k * 90, 60 + i * 14)),
+      );
+    else if (page % 3 === 0)
+      Array.from({ length: 40 }, (_, i) =>
+        [`Figure ${i}`, 'at 3 V', String(i), String(i + 2), 'mV'].forEach((c, k) =>
+          put(i ? c : ['Parameter', 'Conditions', 'Min', 'Max', 'Unit'][k]!, 50 + k * 90, 60 + i * 16),
+        ),
+      );
+    else doc.text('The device measures what the tethered sonde needs and keeps its counts while the link is down. '.repeat(32), 50, 60);
+  }
+  doc.end();
+  await done;
+  return Buffer.concat(chunks);
+}
+
+const pdf = await hundredPages();
+for (const name of ['DOMMatrix', 'ImageData', 'Path2D']) (globalThis as Record<string, unknown>)[name] ??= class {};
+const pdfjs = (await import('pdfjs-dist/legacy/build/pdf.mjs')) as unknown as PdfLibrary;
+const data = { cMapUrl: 'node_modules/pdfjs-dist/cmaps/', standardFontDataUrl: 'node_modules/pdfjs-dist/standard_fonts/' };
+const reading = await timeAsync(async () => {
+  const opened = must(await openSource(pdf, { pdf: () => Promise.resolve({ library: pdfjs, data }) }));
+  must(await opened.read({}));
+  await opened.close();
+});
+const textAlone = await timeAsync(async () => {
+  const document = await pdfjs.getDocument({ data: new Uint8Array(pdf), verbosity: 0, ...data }).promise;
+  for (let i = 1; i <= document.numPages; i++) await (await document.getPage(i)).getTextContent();
+  await document.loadingTask.destroy();
+});
+rows.push(['read a PDF of 100 pages', reading, 'its text by pdf.js alone', textAlone]);
 
 for (const [what, ms, baseline, against] of rows)
   console.log(`${what.padEnd(34)} ${ms.toFixed(1).padStart(8)} ms   ${(ms / against).toFixed(2).padStart(8)} x ${baseline}`);

@@ -5,7 +5,9 @@ import { resolve } from 'node:path';
 const root = resolve(__dirname, '..');
 const truths = readdirSync(resolve(root, 'bench/corpus/documents'))
   .filter((f) => f.endsWith('.truth.json'))
-  .map((f) => JSON.parse(readFileSync(resolve(root, 'bench/corpus/documents', f), 'utf8')) as { file: string; held?: boolean; pins: object[] });
+  .map(
+    (f) => JSON.parse(readFileSync(resolve(root, 'bench/corpus/documents', f), 'utf8')) as { file: string; held?: boolean; pins: object[] },
+  );
 
 it('the corpus has enough documents, of every format, and nearly a third held back', () => {
   expect(truths.length).toBeGreaterThanOrEqual(40);
@@ -21,7 +23,12 @@ function scores(): Record<string, { right: number; flagged: number; silent: numb
     .split('\n')
     .slice(1)
     .map((line) => line.split('\t'));
-  return Object.fromEntries(rows.map(([format, , right, flagged, silent, needless]) => [format!, { right: +right!, flagged: +flagged!, silent: +silent!, needless: +needless! }]));
+  return Object.fromEntries(
+    rows.map(([format, , right, flagged, silent, needless]) => [
+      format!,
+      { right: +right!, flagged: +flagged!, silent: +silent!, needless: +needless! },
+    ]),
+  );
 }
 
 it('no cell of the corpus is wrong in silence, and few right ones are doubted', () => {

@@ -39,7 +39,7 @@ export function readPages(pages: readonly DocumentPage[], options: ReadOptions =
     return refuse(problem('page-none', { page: asked, pages: pages.length }, { file }));
   const none = () => refuse(problem('pdf-none', { pages: pages.length }, { file, ...(asked === undefined ? {} : { page: asked }) }));
 
-  const ready = prepare(pages);
+  const ready = prepare(worthReading(pages));
   const found = tablesOf(ready, options);
   const problems: Problem[] = [];
   if (found.length === 0) return readMaps(ready, problems, options) ?? none();
@@ -65,6 +65,17 @@ interface Ready {
   lines: Line[];
   lattices: Lattice[];
   rules: NonNullable<DocumentPage['rules']>;
+}
+
+/**
+ * The pages that can hold a table (their rules were fetched), those beside them, where legends and notes stand, and the
+ * first, which names the part. In a long document the others only cost time.
+ */
+function worthReading(pages: readonly DocumentPage[]): readonly DocumentPage[] {
+  const ruled = pages.filter((p) => p.rules !== undefined).map((p) => p.number);
+  if (ruled.length === 0) return pages.slice(0, 1);
+  const near = new Set(ruled.flatMap((n) => [n - 1, n, n + 1]));
+  return pages.filter((p, i) => i === 0 || near.has(p.number));
 }
 
 function prepare(pages: readonly DocumentPage[]): Ready[] {
@@ -101,6 +112,10 @@ function tablesOf(ready: readonly Ready[], options: ReadOptions): Found[] {
   const plain: Block[] = [];
   let open: OpenTable | undefined;
   for (const r of ready) {
+    if (r.page.rules === undefined) {
+      open = undefined;
+      continue;
+    }
     const own = options.region && options.region.page !== r.page.number ? [] : r.words;
     const inRegion = options.region ? boxOn(r, options.region.box) : undefined;
     const words = own.filter((w) => !w.sideways && !isTaken(r.page.number, w) && (!inRegion || inBox(w, inRegion)));

@@ -1,4 +1,5 @@
 import type { ColumnRole } from '../proposal';
+import { remember } from './remember';
 
 /** Words over a column, by role. A heading is compared without case, punctuation and plural marks. */
 const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
@@ -44,10 +45,11 @@ export function packageOfHeading(heading: string): string {
  * that stand over limits, registers or orders and never over pins.
  */
 export function headingWorth(cells: readonly string[]): number {
+  if (cells.some((c) => c.length > 60 || /^\s*\d+\s*$/.test(c))) return 0;
   const roles = cells.map((c) => roleOfHeading(c) ?? (packageIn(c) && c.length < 24 ? 'number' : undefined));
   const known = roles.filter((r) => r !== undefined).length;
   const hasKey = roles.some((r) => r === 'number' || r === 'name' || r === 'ambiguous');
-  if (!hasKey || cells.some((c) => /^\d+$/.test(c.trim())) || cells.some((c) => c.length > 60)) return 0;
+  if (!hasKey) return 0;
   if (cells.some((c) => OTHER_TABLE.test(normal(c)))) return 0;
   return known >= 2 && known * 2 >= cells.filter((c) => c.trim() !== '').length ? known : 0;
 }
@@ -61,7 +63,8 @@ export const headsOtherTable = (cells: readonly string[], least = 2): boolean =>
   cells.filter((c) => OTHER_TABLE.test(normal(c))).length >= least;
 
 /** What a heading says of its column; `ambiguous` where the cells must decide; undefined where it says nothing. */
-export function roleOfHeading(heading: string): ColumnRole | 'ambiguous' | undefined {
+export const roleOfHeading = remember((heading: string): ColumnRole | 'ambiguous' | undefined => {
+  if (heading.length > 60) return undefined;
   const text = normal(heading);
   if (text === '') return undefined;
   if (AMBIGUOUS.test(text)) return 'ambiguous';
@@ -70,7 +73,7 @@ export function roleOfHeading(heading: string): ColumnRole | 'ambiguous' | undef
     return 'number';
   for (const role of Object.keys(WORDINGS) as (keyof typeof WORDINGS)[]) if (WORDINGS[role].test(text)) return role;
   return undefined;
-}
+});
 
 const FAMILY =
   'SOIC|SOP|SSOP|TSSOP|MSOP|VSSOP|HTSSOP|QSOP|SOT|SC|TO|DIP|PDIP|CDIP|SDIP|SIP|SO|LQFP|TQFP|QFP|HQFP|VQFP|PLCC|LCC|QFN|VQFN|WQFN|UQFN|TQFN|DFN|WDFN|SON|WSON|VSON|LGA|BGA|FBGA|TFBGA|UFBGA|LFBGA|VFBGA|CSP|WLCSP|DSBGA|PGA|CBGA|FCBGA|PBGA';
@@ -84,7 +87,7 @@ export interface PackageName {
 }
 
 /** The package that a text names: `LQFP-64`, `48-QFN`, `TSSOP20`. Names of outline families count 3 to 6 leads apart. */
-export function packageIn(text: string): PackageName | undefined {
+export const packageIn = remember((text: string): PackageName | undefined => {
   const match = PACKAGE.exec(text);
   if (!match) return BARE.test(text.trim()) ? { name: text.trim() } : undefined;
   const family = (match[2] ?? match[3])!.toUpperCase();
@@ -92,4 +95,4 @@ export function packageIn(text: string): PackageName | undefined {
   // SOT-23-5, TO-220-3, SC-70-6: the first figure is an outline, the second the lead count.
   if (/^(SOT|SC|TO)$/.test(family)) return match[5] ? { name, count: Number(match[5]) } : { name };
   return { name, count: Number(match[1] ?? match[4]) };
-}
+});

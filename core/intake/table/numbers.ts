@@ -1,3 +1,5 @@
+import { remember } from './remember';
+
 /** What a number cell says. `none` is a terminal that is not bonded out; `pad` is an exposed pad without a number. */
 export type NumberCell = { kind: 'list'; numbers: string[] } | { kind: 'none' } | { kind: 'pad' } | { kind: 'unread' };
 
@@ -9,7 +11,9 @@ const RANGE = /^([A-Z]{0,3})(\d{1,4})(?:-|–|—|−|\.\.+|…|~|:)([A-Z]{0,3})
 const MOST = 2000;
 
 /** Reads one number, a list (`5, 12, 31`, `A1 A2`), a range (`10–17`, `A1 to A4`), or the mark for none. */
-export function readNumberCell(text: string): NumberCell {
+export const readNumberCell = remember((text: string): NumberCell => {
+  // Nearly all number cells are one plain number.
+  if (/^\d{1,4}$/.test(text)) return { kind: 'list', numbers: [text] };
   const cell = stripNotes(text).trim();
   if (NONE.test(cell)) return { kind: 'none' };
   const numbered = /^(?:EP|PAD|exposed pad|thermal pad)\s*[(,=]?\s*(\d{1,4})\)?$/i.exec(cell);
@@ -29,7 +33,7 @@ export function readNumberCell(text: string): NumberCell {
     if (numbers.length > MOST) return { kind: 'unread' };
   }
   return numbers.length > 0 ? { kind: 'list', numbers } : { kind: 'unread' };
-}
+});
 
 function expand([, prefix = '', from, last = '', to]: RegExpExecArray): string[] | undefined {
   if (last !== '' && last.toUpperCase() !== prefix.toUpperCase()) return undefined;

@@ -112,7 +112,7 @@ function kindOf(row: GridRow, columns: readonly Column[]): RowKind {
       ? 'continuation'
       : 'heading';
   }
-  if (cells.filter((c) => roleOfHeading(c) !== undefined || packageIn(c)?.name === c).length === cells.length) return 'header';
+  if (cells.every((c) => roleOfHeading(c) !== undefined || packageIn(c)?.name === c)) return 'header';
   if (numbered) return 'row';
   if (at('name') !== '' && /exposed|thermal|paddle|^e-?pad$|^ep$/i.test(at('name'))) return 'row';
   if (isNote(cells[0]!)) return 'note';
@@ -157,7 +157,7 @@ function entryOf(row: GridRow, columns: readonly Column[], group: string | undef
   };
 }
 
-const inWords = (text: string | undefined): string => (text ?? '').replace(/\s+/g, ' ').trim();
+const inWords = (text: string | undefined): string => (text === undefined ? '' : /\s\s|[\n\t]/.test(text) ? text.replace(/\s+/g, ' ').trim() : text.trim());
 
 /** A name broken over lines: after a stroke, an underscore or a dash nothing stands between the parts. */
 const joinName = (text: string): string =>

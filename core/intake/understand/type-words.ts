@@ -1,4 +1,5 @@
 import type { ElectricalType } from '../../part';
+import { remember } from '../table/remember';
 import { evidence, type Evidence } from './evidence';
 
 interface Wording {
@@ -140,7 +141,7 @@ const WORDINGS: Wording[] = [
 ];
 
 /** Evidence for types from a description's words, strongest first. */
-export function wordsOfType(text: string): Evidence[] {
+export const wordsOfType = remember((text: string): Evidence[] => {
   if (text.trim() === '') return [];
   const found: Evidence[] = [];
   for (const { type, weight, words, unless } of WORDINGS) {
@@ -148,7 +149,7 @@ export function wordsOfType(text: string): Evidence[] {
     if (match && !unless?.test(text)) found.push(evidence(type, weight * lead(match.index), `“${match[0].trim()}”`));
   }
   return found.sort((a, b) => b.weight - a.weight);
-}
+});
 
 /** Words at the start of a description say what the terminal is; words far behind often tell of another. */
 const lead = (index: number): number => (index < 25 ? 1 : index < 60 ? 0.9 : 0.7);

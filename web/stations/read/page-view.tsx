@@ -79,7 +79,6 @@ export function PageView({ session, info, overlay, focus, near, onRegion, onPage
     { id: 'page-fit', title: 'Fit the page to the stage', key: '=', group: 'Page', run: () => setZoom(1) },
   ]);
   return (
-     
     <div ref={scroller} role="region" aria-label="Pages" tabIndex={0} className="min-h-0 flex-1 overflow-auto bg-sunken">
       <div className="relative" style={{ height: list.getTotalSize(), width: Math.max(width, first.width * scale + 2 * MARGIN) }}>
         {items.map((item) => {

@@ -1,0 +1,14 @@
+/** More answers than this are forgotten all at once: a table asks for the same few cells again and again. */
+const MOST = 4096;
+
+/** A pure function of a text that keeps its answers. What it gives must not be changed. */
+export function remember<T>(work: (text: string) => T): (text: string) => T {
+  const known = new Map<string, T>();
+  return (text) => {
+    if (known.has(text)) return known.get(text)!;
+    if (known.size >= MOST) known.clear();
+    const answer = work(text);
+    known.set(text, answer);
+    return answer;
+  };
+}
