@@ -4,12 +4,13 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { documents } from './documents.mjs';
 import { exchange } from './exchange.mjs';
+import { unseen } from './unseen.mjs';
 import { document, prose } from '../../../tools/draw-pdf.mjs';
 
 const folder = fileURLToPath(new URL('../../corpus', import.meta.url));
 const wanted = process.argv.slice(2);
 mkdirSync(`${folder}/documents`, { recursive: true });
-for (const d of [...documents, ...exchange].filter((x) => wanted.length === 0 || wanted.includes(x.id))) {
+for (const d of [...documents, ...exchange, ...unseen].filter((x) => wanted.length === 0 || wanted.includes(x.id))) {
   const truth = {
     file: d.file,
     ...(d.package ? { package: d.package } : {}),

@@ -130,6 +130,13 @@ describe('what stands in cells', () => {
     const t = read([of(rows, { rules: 'all' })]).terminals.at(-1)!;
     expect(t.doubts.map((d) => d.reason)).toContain('Text runs over the edge of a column in its row.');
   });
+  it('puts words together that a line’s end broke, and keeps compounds', () => {
+    const rows = [HEAD, ['1', 'A', '', 'Output of the inter-\nnal regu-\nlator'], ['2', 'B', '', 'An open-\ndrain output']];
+    expect(read([of(rows)]).terminals.map((t) => [t.description, t.type])).toEqual([
+      ['Output of the internal regulator', 'supply-out'],
+      ['An open-drain output', 'open-drain'],
+    ]);
+  });
   it('reads centred cells: lines above and below their number', () => {
     const rows = table([HEAD]);
     const at = (y: number, n: string, name: string, ...lines: string[]) => [

@@ -137,7 +137,9 @@ const cleanHeading = (text: string): string =>
 
 function entryOf(row: GridRow, columns: readonly Column[], group: string | undefined): Entry {
   const first = (role: Column['role']) => row.cells[columns.findIndex((c) => c.role === role)]?.trim() ?? '';
-  const joined = columns.flatMap((c, i) => (c.role === 'description' ? [inWords(row.cells[i])] : [])).filter((t) => t !== '');
+  const joined = columns
+    .flatMap((c, i) => (c.role === 'description' ? [inWords(unbroken(row.cells[i] ?? ''))] : []))
+    .filter((t) => t !== '');
   const numbers = columns.flatMap((c, i) => {
     const text = row.cells[i]?.trim() ?? '';
     return c.role === 'number' ? [{ packageName: c.packageName, text, cell: readNumberCell(text) }] : [];
@@ -157,7 +159,18 @@ function entryOf(row: GridRow, columns: readonly Column[], group: string | undef
   };
 }
 
-const inWords = (text: string | undefined): string => (text === undefined ? '' : /\s\s|[\n\t]/.test(text) ? text.replace(/\s+/g, ' ').trim() : text.trim());
+/** Words that keep their hyphen where a line is broken behind it: `open-` over `drain`. */
+const COMPOUND =
+  /^(pull|open|three|tri|low|high|non|half|full|real|on|off|multi|self|chip|power|push|active|write|read|single|two|one|four|soft|slow|fast|start|shut|stand|general|line|side|built|sign|over|under|cross|level|edge|ground|supply|charge|data|clock|fail|first|second|third|zero|user|time|wake)$/i;
+
+/** A text without the hyphens that its lines were broken with. */
+const unbroken = (text: string): string =>
+  text.replace(/([A-Za-z]+)-\n([a-z])/g, (_, before: string, after: string) =>
+    COMPOUND.test(before) ? `${before}-${after}` : `${before}${after}`,
+  );
+
+const inWords = (text: string | undefined): string =>
+  text === undefined ? '' : /\s\s|[\n\t]/.test(text) ? text.replace(/\s+/g, ' ').trim() : text.trim();
 
 /** A name broken over lines: after a stroke, an underscore or a dash nothing stands between the parts. */
 const joinName = (text: string): string =>
