@@ -28,23 +28,41 @@ async function visit(colorScheme = 'light') {
   return { page, open, shot };
 }
 
+/** Chooses a demo source by the button that asks for one. */
+async function bring(page, button, name) {
+  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: button }).click()]);
+  await chooser.setFiles(`demo/sources/${name}`);
+}
+
 const wanted = process.argv.slice(2);
 const VIEWS = {
   shelf: async ({ shot }) => shot('shelf'),
-  'read-table': async ({ page, open, shot }) => {
-    await open('TF3064', 'read');
-    await page.keyboard.press('Alt+v');
-    await page.getByRole('textbox', { name: 'Pin table' }).fill((await import('node:fs')).readFileSync('demo/sources/TF3064.csv', 'utf8'));
-    await page.getByRole('button', { name: 'Read the table' }).click();
-    await page.getByRole('table').waitFor();
-    await page.waitForTimeout(300);
-    await shot('read-table');
+  'read-pages': async ({ page, open, shot }) => {
+    await open('TF7311', 'read');
+    await bring(page, /Read a file/, 'TF7311.pdf');
+    await page.getByRole('button', { name: /Take 20 terminals/ }).waitFor();
+    await page.waitForTimeout(1200);
+    await shot('read-pages');
   },
   'read-doubt': async ({ page, open, shot }) => {
     await open('TF7311', 'read');
+    await page.locator('canvas[data-drawn]').first().waitFor();
     await page.keyboard.press('Alt+n');
-    await page.waitForTimeout(300);
+    await page.waitForTimeout(1200);
     await shot('read-doubt');
+  },
+  'read-revision': async ({ page, open, shot }) => {
+    await open('TF7311', 'read');
+    await bring(page, /Compare with/, 'TF7311-B.pdf');
+    await page.getByRole('button', { name: /Take \d+ changes/ }).waitFor();
+    await page.waitForTimeout(400);
+    await shot('read-revision');
+  },
+  'read-sheet': async ({ page, open, shot }) => {
+    await open('TF3064', 'read');
+    await page.getByRole('gridcell', { name: 'PA3/TIM1_CH3', exact: true }).click();
+    await page.waitForTimeout(500);
+    await shot('read-sheet');
   },
   arrange: async ({ page, open, shot }) => {
     await open('TF7311', 'arrange');

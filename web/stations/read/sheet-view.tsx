@@ -40,7 +40,7 @@ export function SheetView({ sheets, digest }: { sheets: readonly Sheet[]; digest
     const most = Array.from({ length: width }, () => 60);
     // Titles stand alone in their row and run over the cells beside them.
     for (const c of sheet?.cells ?? [])
-      if ((rows.get(c.row)?.size ?? 0) > 1) most[c.col] = Math.min(300, Math.max(most[c.col]!, c.text.length * 7.6 + 18));
+      if ((rows.get(c.row)?.size ?? 0) > 1) most[c.col] = Math.min(300, Math.max(most[c.col]!, c.text.length * 8.2 + 20));
     return most;
   }, [sheet, rows, width]);
   const scroller = useRef<HTMLDivElement>(null);
@@ -89,6 +89,8 @@ export function SheetView({ sheets, digest }: { sheets: readonly Sheet[]; digest
                 const isLit = pins.some((p) => lit.has(p.id));
                 const tone = isLit ? 'bg-green-wash outline-2 outline-green' : pins.some((p) => p.doubt) ? 'bg-amber-wash' : '';
                 const text = rows.get(item.index)?.get(col) ?? '';
+                // As in a workbook, a text runs on over the empty cells beside it.
+                const runsOn = text !== '' && !rows.get(item.index)?.has(col + 1);
                 return (
                   <button
                     key={col}
@@ -98,7 +100,7 @@ export function SheetView({ sheets, digest }: { sheets: readonly Sheet[]; digest
                     title={text}
                     onClick={() => act(selected(pins.map((p) => p.id)))}
                     style={{ width: w }}
-                    className={`shrink-0 truncate border-r border-line px-2 text-left leading-6 ${tone}`}
+                    className={`shrink-0 border-r border-line px-2 text-left leading-6 whitespace-nowrap ${runsOn ? 'overflow-visible' : 'overflow-hidden text-ellipsis'} ${tone}`}
                   >
                     {text}
                   </button>

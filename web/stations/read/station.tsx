@@ -15,6 +15,7 @@ import { say } from '../../ui/toasts';
 import { core } from '../../workers/core';
 import { CompareView } from './compare-view';
 import { DoubtCard } from './doubt-card';
+import { DrawnName } from './drawn-name';
 import { PageProposal } from './page-proposal';
 import { PasteBox } from './paste-box';
 import { Packages } from './packages';
@@ -240,6 +241,7 @@ export function ReadStation() {
             <Button disabled={readOnly} onClick={() => choose(true)}>
               Compare with…
             </Button>
+            {pasting ? null : <DrawnName />}
           </>
         ) : null}
         {reading.progress ? (
