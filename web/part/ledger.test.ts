@@ -3,7 +3,8 @@ import { pinNamed, provenPart } from '../../core/test/samples';
 import { cellEdits, cellText, COLUMNS, typeFromText, type ColumnId } from './ledger-columns';
 import { ledgerRows } from './ledger-rows';
 
-const part = provenPart();
+const proven = provenPart();
+const part = { ...proven, pins: proven.pins.map(({ group: _group, because: _because, ...pin }) => pin) };
 const packageId = part.packages[0]!.id;
 const grouped: Pin[] = part.pins.map((p, i) => ({ ...p, group: i < 4 ? 'One' : 'Two' }));
 const shown = (rows: ReturnType<typeof ledgerRows>) => rows.map((r) => (r.kind === 'pin' ? r.pin.name : `[${r.title} ${r.count}]`));

@@ -13,9 +13,14 @@ export interface ActiveLow {
   unsure?: string;
 }
 
+/** Names that carry no mark of any kind: capitals and figures that neither begin with N nor end like a marked name. */
+const UNMARKED = /^[A-MO-Z](?!.*(?:_[BLN]|N\d*)$)[A-Z0-9_]*$/;
+const NOT_LOW: ActiveLow = { activeLow: false };
+
 /** Whether a terminal is active low: by an overbar, by the description, or by a mark on a name whose function agrees. */
 export function readActiveLow(name: string, overbar: boolean, description: string, names: ReadonlySet<string>): ActiveLow {
   if (overbar) return { activeLow: true, because: 'overbar' };
+  if (UNMARKED.test(name) && !/low/i.test(description)) return NOT_LOW;
   const main = name.split('/')[0] === '' ? name : name.split('/')[0]!;
   const mark = markOf(main, names);
   const said = SAYS_LOW.exec(description);

@@ -78,9 +78,9 @@ const isHeadingRow = (row: GridRow): boolean =>
 
 function asHeader(grid: Grid, row: GridRow, at: number): Header | undefined {
   if (headingWorth(row.cells) >= 2) return { at, depth: 1, cells: row.cells, ...(row.starts ? { starts: row.starts } : {}) };
+  if (grid.layout !== 'aligned' || row.cells.length > 2) return undefined;
   const words = row.cells.join(' ').split(/\s+/);
-  if (grid.layout === 'aligned' && row.cells.length <= 2 && words.length >= 2 && words.length <= 6 && headingWorth(words) === words.length)
-    return { at, depth: 1, cells: words, tight: true };
+  if (words.length >= 2 && words.length <= 6 && headingWorth(words) === words.length) return { at, depth: 1, cells: words, tight: true };
   return undefined;
 }
 
@@ -151,6 +151,9 @@ function continues(row: GridRow, columns: number, below: GridRow | undefined): b
 const nextFilled = (grid: Grid, from: number): GridRow | undefined => grid.rows.slice(from, from + 4).find((r) => !isBlank(r));
 
 function fit(grid: Grid, header: Header, row: GridRow): GridRow {
+  // Cells of sheets, pages and delimited text are whole already.
+  const isWhole = row.starts === undefined && row.cells.length === header.cells.length && row.cells.every((c) => c === c.trim());
+  if (isWhole && !header.tight) return row;
   if (header.tight) {
     const cells = row.cells.length >= header.cells.length ? row.cells : splitWords(row.cells.join(' '), header.cells.length);
     return { ...row, cells: pad(cells, header.cells.length) };

@@ -20,6 +20,8 @@ export function findVectors(names: string[]): Set<string> {
 
 /** Takes footnote marks off a name and collapses white space. `unsure` where a mark could belong to the name. */
 export function cleanName(text: string, notes: Notes): { name: string; overbar: boolean; partly?: boolean; unsure?: string } {
+  // Most names are plain words, which no note or bar can hide in.
+  if (/^[A-Za-z][A-Za-z0-9_]*$/.test(text)) return { name: text, overbar: false };
   const spaced = text.replace(/\s+/g, ' ').trim();
   const { overbar, partly } = readBar(spaced);
   let name = spaced
@@ -65,6 +67,7 @@ const NAME_RANGE = /^(.*?)(\d{1,4})([A-Z+\-−_]*)\s*(?:–|—|-|−|to|thru|th
  * `D0–D7` and `D[7:0]` give eight names; anything else is one name.
  */
 export function expandNames(cell: string, numbers: number): string[] {
+  if (numbers < 2 && /^\w+$/.test(cell)) return [cell];
   const vector = INDEX_RANGE.exec(cell);
   if (vector) return run(Number(vector[2]), Number(vector[3])).map((i) => `${vector[1]}${i}${vector[4]}`);
   const range = NAME_RANGE.exec(cell);
@@ -92,13 +95,16 @@ const run = (from: number, to: number): number[] => {
 
 /** Alternate functions printed with a name: `PA0/ADC0/TIM1` has ADC0 and TIM1. `R/W` and `/CS` have none. */
 export function alternatesIn(name: string): string[] {
+  if (!name.includes('/')) return [];
   const parts = name.split('/').map((p) => p.trim());
   return parts.length > 1 && parts.every((p) => p.length > 1) ? parts.slice(1) : [];
 }
 
 /** Cells of an alternates column: `ADC0, TIM1_CH1`. */
 export const listAlternates = (cell: string): string[] =>
-  cell
-    .split(/[,;/\n]+|\s{2,}/)
-    .map((p) => p.trim())
-    .filter((p) => p !== '' && !/^[-–—]$/.test(p));
+  cell === ''
+    ? []
+    : cell
+        .split(/[,;/\n]+|\s{2,}/)
+        .map((p) => p.trim())
+        .filter((p) => p !== '' && !/^[-–—]$/.test(p));

@@ -22,6 +22,25 @@ export interface Context {
   headings?: Set<number>;
 }
 
+/** Where each role stands, so that rows need not search for it. -1 where no column has it. */
+interface RoleIndex {
+  numbers: number[];
+  descriptions: number[];
+  at: Record<Exclude<Column['role'], 'number'>, number>;
+}
+
+function indexRoles(columns: readonly Column[]): RoleIndex {
+  const all = (role: Column['role']) => columns.flatMap((c, i) => (c.role === role ? [i] : []));
+  const first = (role: Column['role']) => columns.findIndex((c) => c.role === role);
+  const [name, type, description, group] = [first('name'), first('type'), first('description'), first('group')];
+  const [alternates, rail, activeLow, ignore] = [first('alternates'), first('rail'), first('activeLow'), first('ignore')];
+  return {
+    numbers: all('number'),
+    descriptions: all('description'),
+    at: { name, type, description, group, alternates, rail, activeLow, ignore },
+  };
+}
+
 /** A row as read: what each column held, its group, the lines it stands on. */
 interface Entry {
   line: number;
@@ -58,17 +77,18 @@ function gather(rows: readonly GridRow[], context: Context, taken: Set<number>):
   const entries: Entry[] = [];
   let group: string | undefined;
   let above: GridRow | undefined;
+  const index = indexRoles(context.columns);
   for (const given of rows) {
     if (context.without?.has(given.line)) continue;
-    const goesOn = above !== undefined && sharesNumbers(given, context.columns);
+    const goesOn = above !== undefined && sharesNumbers(given, index);
     const row = goesOn ? given : withShared(given, above);
-    const kind = goesOn ? 'continuation' : context.including?.has(row.line) ? 'row' : kindOf(row, context.columns);
+    const kind = goesOn ? 'continuation' : context.including?.has(row.line) ? 'row' : kindOf(row, context.columns, index);
     if (kind === 'heading') {
       group = cleanHeading(filled(row)[0]!);
       context.headings?.add(row.line);
     } else if (kind === 'continuation') continueRow(entries.at(-1), row, context);
     else if (kind === 'row') {
-      entries.push(entryOf(row, context.columns, group));
+      entries.push(entryOf(row, context.columns, index, group));
       taken.add(row.line);
     } else if (kind === 'odd') skipped(row, 'it has no number that could be read', context);
     if (!goesOn) above = row;
@@ -77,8 +97,7 @@ function gather(rows: readonly GridRow[], context: Context, taken: Set<number>):
 }
 
 /** True where a cell with the row's number began in the row above: then both are one terminal. */
-function sharesNumbers(row: GridRow, columns: readonly Column[]): boolean {
-  const numbers = columns.flatMap((c, i) => (c.role === 'number' ? [i] : []));
+function sharesNumbers(row: GridRow, { numbers }: RoleIndex): boolean {
   return row.same !== undefined && numbers.every((i) => row.same![i] && (row.cells[i] ?? '') === '');
 }
 
@@ -94,9 +113,19 @@ function withShared(row: GridRow, above: GridRow | undefined): GridRow {
   };
 }
 
+const PLAIN_NUMBER = /^(?:\d{1,4}|[A-Z]{1,2}\d{1,2})$/;
+const PLAIN_NAME = /^[A-Z][A-Z0-9_]*\d[A-Z0-9_]*$|^V[A-Z]{2,}$/;
+
 type RowKind = 'row' | 'heading' | 'continuation' | 'note' | 'header' | 'odd';
 
-function kindOf(row: GridRow, columns: readonly Column[]): RowKind {
+function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): RowKind {
+  // Nearly all rows have a plain number and a name, and then nothing else they could be.
+  if (
+    index.numbers.length === 1 &&
+    PLAIN_NUMBER.test(row.cells[index.numbers[0]!] ?? '') &&
+    PLAIN_NAME.test(row.cells[index.at.name] ?? '')
+  )
+    return 'row';
   const cells = filled(row);
   if (cells.length === 0) return 'note';
   const at = (role: Column['role']) => row.cells[columns.findIndex((c) => c.role === role)]?.trim() ?? '';
@@ -135,27 +164,21 @@ const cleanHeading = (text: string): string =>
     .replace(/\s+/g, ' ')
     .trim();
 
-function entryOf(row: GridRow, columns: readonly Column[], group: string | undefined): Entry {
-  const first = (role: Column['role']) => row.cells[columns.findIndex((c) => c.role === role)]?.trim() ?? '';
-  const joined = columns
-    .flatMap((c, i) => (c.role === 'description' ? [inWords(unbroken(row.cells[i] ?? ''))] : []))
-    .filter((t) => t !== '');
-  const numbers = columns.flatMap((c, i) => {
-    const text = row.cells[i]?.trim() ?? '';
-    return c.role === 'number' ? [{ packageName: c.packageName, text, cell: readNumberCell(text) }] : [];
-  });
+function entryOf(row: GridRow, columns: readonly Column[], { numbers, descriptions, at }: RoleIndex, group: string | undefined): Entry {
+  const cell = (i: number) => (i < 0 ? '' : (row.cells[i]?.trim() ?? ''));
+  const said = descriptions.map((i) => inWords(unbroken(row.cells[i] ?? ''))).filter((t) => t !== '');
   return {
     line: row.line,
     rows: [row],
     crossed: row.crossed ?? false,
-    group: inWords(first('group')) || group,
-    numbers,
-    name: joinName(first('name')),
-    type: columns.some((c) => c.role === 'type') ? inWords(first('type')) : undefined,
-    description: joined.join('. ').replace(/\.\. /g, '. '),
-    alternates: first('alternates'),
-    rail: inWords(first('rail')),
-    activeLow: inWords(first('activeLow')),
+    group: inWords(cell(at.group)) || group,
+    numbers: numbers.map((i) => ({ packageName: columns[i]!.packageName, text: cell(i), cell: readNumberCell(cell(i)) })),
+    name: joinName(cell(at.name)),
+    type: at.type < 0 ? undefined : inWords(cell(at.type)),
+    description: said.length < 2 ? (said[0] ?? '') : said.join('. ').replace(/\.\. /g, '. '),
+    alternates: cell(at.alternates),
+    rail: inWords(cell(at.rail)),
+    activeLow: inWords(cell(at.activeLow)),
   };
 }
 
@@ -165,19 +188,23 @@ const COMPOUND =
 
 /** A text without the hyphens that its lines were broken with. */
 const unbroken = (text: string): string =>
-  text.replace(/([A-Za-z]+)-\n([a-z])/g, (_, before: string, after: string) =>
-    COMPOUND.test(before) ? `${before}-${after}` : `${before}${after}`,
-  );
+  !text.includes('\n')
+    ? text
+    : text.replace(/([A-Za-z]+)-\n([a-z])/g, (_, before: string, after: string) =>
+        COMPOUND.test(before) ? `${before}-${after}` : `${before}${after}`,
+      );
 
 const inWords = (text: string | undefined): string =>
   text === undefined ? '' : /\s\s|[\n\t]/.test(text) ? text.replace(/\s+/g, ' ').trim() : text.trim();
 
 /** A name broken over lines: after a stroke, an underscore or a dash nothing stands between the parts. */
 const joinName = (text: string): string =>
-  text
-    .replace(/\s*([/_])\s*\n\s*/g, '$1')
-    .replace(/\s*\n\s*([/_)])/g, '$1')
-    .replace(/\s+/g, ' ');
+  /^\S*$/.test(text)
+    ? text
+    : text
+        .replace(/\s*([/_])\s*\n\s*/g, '$1')
+        .replace(/\s*\n\s*([/_)])/g, '$1')
+        .replace(/\s+/g, ' ');
 
 /** Lines that only go on with the row above: more description, or more numbers of a list that ended in a comma. */
 function continueRow(entry: Entry | undefined, row: GridRow, context: Context): void {
@@ -205,7 +232,7 @@ function skipped(row: GridRow, why: string, { problems, file }: Context): void {
 /** Second pass: one entry to its terminals, names to numbers first to first as printed. */
 function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, context: Context): Terminal[] {
   const clean = cleanName(entry.name, notes);
-  const description = entry.description.replace(/\s+/g, ' ').trim();
+  const description = inWords(entry.description);
   const lists = entry.numbers.map((n) => ({
     packageName: n.packageName,
     numbers: numbersOf(n.cell, clean.name, entry, context),

@@ -26,7 +26,7 @@ export function unfold(grid: Grid): Grid {
 type Part = { from: number; to: number };
 
 function partsOf(row: GridRow): Part[] | undefined {
-  if (row.cells.length < 4) return undefined;
+  if (row.cells.length < 4 || row.cells.some((c) => /^\s*\d/.test(c))) return undefined;
   const heads = row.cells.map((c) => c.trim().toLowerCase().replace(/\s+/g, ' '));
   const filledAt = heads.flatMap((h, i) => (h === '' ? [] : [i]));
   for (let size = 2; size <= filledAt.length / 2; size++) {

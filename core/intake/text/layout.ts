@@ -28,8 +28,8 @@ export const alignedGrid = (lines: string[]): Grid => ({ layout: 'aligned', rows
 function evenness(lines: string[], delimiter: string): number {
   const counts = lines
     .filter((l) => l.trim() !== '')
-    .slice(0, 400)
-    .map((l) => l.replace(/"[^"]*"/g, '').split(delimiter).length - 1);
+    .slice(0, 150)
+    .map((l) => (l.includes('"') ? l.replace(/"[^"]*"/g, '') : l).split(delimiter).length - 1);
   const usual = mode(counts.filter((n) => n > 0));
   if (usual === undefined) return 0;
   const even = counts.filter((n) => n === usual).length / counts.length;
@@ -59,8 +59,9 @@ function delimited(lines: string[], delimiter: string, problems: Problem[], file
   if (unclosed) problems.push(problem('row-quote', {}, { file, line: lineOfUnclosed(data, unclosed.row) }));
   let line = 1;
   return data.map((cells) => {
-    const row = { line, cells: cells.map((c) => c.replace(/\s*\n\s*/g, ' ').trim()) };
-    line += 1 + cells.reduce((n, c) => n + (c.match(/\n/g)?.length ?? 0), 0);
+    const row = { line, cells: cells.map((c) => (c.includes('\n') ? c.replace(/\s*\n\s*/g, ' ').trim() : c.trim())) };
+    line += 1;
+    for (const c of cells) if (c.includes('\n')) line += c.split('\n').length - 1;
     return row;
   });
 }

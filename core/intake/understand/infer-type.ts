@@ -41,12 +41,45 @@ const REFINES: Partial<Record<ElectricalType, ElectricalType[]>> = {
   reserved: ['no-connect', 'input', 'output', 'bidirectional', 'passive'],
 };
 
+/** Conclusions by what they depend on; names that differ in figures only come to the same one. */
+const concluded = new WeakMap<ReadonlyMap<string, string>, Map<string, { name: string; conclusion: TypeConclusion }>>();
+const MOST_KEPT = 4096;
+
+/** Concludes a terminal's type from its type column (undefined where the table has none), description and name. */
 export function inferType(
   name: string,
   code: string | undefined,
   description: string,
   legend: ReadonlyMap<string, string>,
 ): TypeConclusion {
+  const kept = concluded.get(legend) ?? new Map<string, { name: string; conclusion: TypeConclusion }>();
+  concluded.set(legend, kept);
+  // Short names such as X1 or C1P mean what they mean by their figures.
+  const shape = name.length <= 3 ? name : name.replace(/\d/g, '0');
+  const key = `${code ?? '\u0001'}\u0000${description}\u0000${shape}`;
+  const known = kept.get(key);
+  if (known) return known.name === name ? copyOf(known.conclusion) : renamed(known.conclusion, `name ${known.name}`, `name ${name}`);
+  const conclusion = conclude(name, code, description, legend);
+  if (kept.size >= MOST_KEPT) kept.clear();
+  kept.set(key, { name, conclusion });
+  return copyOf(conclusion);
+}
+
+const copyOf = (c: TypeConclusion): TypeConclusion => (c.doubt ? { ...c, doubt: { ...c.doubt } } : c);
+
+/** The same conclusion for another name: its reasons speak of that one. */
+function renamed(c: TypeConclusion, from: string, to: string): TypeConclusion {
+  if (!c.because.includes(from) && !c.doubt) return c;
+  const say = (text: string) =>
+    text
+      .split(from)
+      .join(to)
+      .split(from[0]!.toUpperCase() + from.slice(1))
+      .join(to[0]!.toUpperCase() + to.slice(1));
+  return { ...c, because: say(c.because), ...(c.doubt ? { doubt: { ...c.doubt, reason: say(c.doubt.reason) } } : {}) };
+}
+
+function conclude(name: string, code: string | undefined, description: string, legend: ReadonlyMap<string, string>): TypeConclusion {
   const told = evidenceOfCode(code ?? '', legend);
   const words = wordsOfType(description);
   const named = evidenceOfName(name);

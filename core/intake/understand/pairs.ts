@@ -17,7 +17,7 @@ export function findPairs(names: readonly string[]): [string, string][] {
   const paired = new Set<string>();
   const pairs: [string, string][] = [];
   for (const name of names) {
-    if (paired.has(name)) continue;
+    if (paired.has(name) || !/[+Pp]/.test(name)) continue;
     for (const [shape, other] of HALVES) {
       const match = shape.exec(plain(name));
       const partner = match ? byPlain.get(other(match)) : undefined;

@@ -51,9 +51,9 @@ export function recogniseSignals(terminals: readonly Terminal[]): void {
     if (bank !== undefined) banks.set(bank, t.drawnName ?? t.name);
   }
   const printed = terminals.some((t) => t.group !== undefined);
-  const stems = countStems(terminals.filter((t) => !isApart(t.type)).map((t) => t.name));
+  const stems = printed ? new Map<string, number>() : countStems(terminals.filter((t) => !isApart(t.type)).map((t) => t.name));
   for (const t of terminals) {
-    const bank = BANKED.exec(t.name)?.[1];
+    const bank = banks.size > 0 ? BANKED.exec(t.name)?.[1] : undefined;
     const own = bank === undefined ? undefined : banks.get(bank);
     if (t.rail === undefined && own !== undefined) t.rail = own;
     if (t.rail === undefined && (t.type === 'supply-in' || t.type === 'supply-out')) t.rail = t.drawnName ?? t.name;
