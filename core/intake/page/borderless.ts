@@ -1,5 +1,5 @@
 import { headsOtherTable, packageIn, roleOfHeading } from '../table/headings';
-import { isNote } from '../table/notes';
+import { isMarkedNote, isNote } from '../table/notes';
 import { looksLikeNumbers } from '../table/numbers';
 import { unite, type Box } from '../table/box';
 import type { Block, PageRowAt } from './block';
@@ -100,8 +100,7 @@ function endOf(lines: readonly Line[], from: number, header: PageHeader, region:
     const line = lines[at]!;
     const text = textOf(line);
     const gap = line.base - lines[at - 1]!.base;
-    if (/^(table|figure|fig\.)\s*\d/i.test(text) || line.size > 1.3 * bodySize || isNoteLine(line, text) || isProse(line, region))
-      return at;
+    if (isOver(line, text, bodySize, header.heads[1]?.x0 ?? region.right) || isProse(line, region)) return at;
     const next = headerAt(lines, at);
     if (next && next.worth >= Math.min(3, header.worth)) return at;
     const limit = Math.max(3.6 * bodySize, 2.2 * widest);
@@ -111,15 +110,21 @@ function endOf(lines: readonly Line[], from: number, header: PageHeader, region:
   return lines.length;
 }
 
-/** A caption, a larger title, a note, or the heading of a table that is no pinout. */
-const isOver = (line: Line, text: string, bodySize: number): boolean =>
+/** A caption, a larger title, a note (it begins before the second column, `second`), or the heading of a table that is no pinout. */
+const isOver = (line: Line, text: string, bodySize: number, second: number): boolean =>
   /^(table|figure|fig\.)\s*\d/i.test(text) ||
   line.size > 1.3 * bodySize ||
-  isNoteLine(line, text) ||
+  (isNoteLine(line, text) && line.words[0]!.x0 < second) ||
   headsOtherTable(segmentsOf(line).map((s) => s.text)) ||
-  headsOtherTable(line.words.map((w) => w.text));
+  // Set tightly, such a heading is one run of words; single words of it stand in descriptions too.
+  headsOtherTable(
+    line.words.map((w) => w.text),
+    Math.max(3, 0.6 * line.words.length),
+  );
 
-const isNoteLine = (line: Line, text: string): boolean => isNote(text) && (text.length > 24 || line.words.length > 3);
+/** A marked note, or a sentence; a row has white between its cells and is none, whatever its description ends with. */
+const isNoteLine = (line: Line, text: string): boolean =>
+  (text.length > 24 || line.words.length > 3) && (isMarkedNote(text) || (isNote(text) && segmentsOf(line).length === 1));
 
 /** Full lines of words without a wide gap, ending like a sentence or going on for long. */
 function isProse(line: Line, region: Region): boolean {
@@ -157,7 +162,7 @@ function continuation(lines: readonly Line[], open: OpenTable, left: number): nu
   for (let at = 0; at < lines.length; at++) {
     const line = lines[at]!;
     const text = textOf(line);
-    if (isOver(line, text, lines[0]!.size) || headerAt(lines, at)) break;
+    if (isOver(line, text, lines[0]!.size, edges[1]!) || headerAt(lines, at)) break;
     if (at > 0 && line.base - lines[at - 1]!.base > 4.5 * line.size && !hasRowSoon(lines, at)) break;
     const cut = cutLine(line, edges);
     const isRow = open.keys.some((k) => looksLikeNumbers(cut.cells[k] ?? '')) && cut.cells.filter((c) => c !== '').length > 1;

@@ -27,6 +27,8 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
   if (at >= lines.length) return undefined;
   const first = lines[at]!;
   if (first.words.length > 40 || /^(table|figure|fig\.?)\s*\d/i.test(textOf(first))) return undefined;
+  // A title stands in larger print than what follows it.
+  if (lines[at + 1] && first.size > 1.25 * lines[at + 1]!.size) return undefined;
   let best: PageHeader | undefined;
   for (const gap of GAPS) {
     for (let depth = 1; depth <= (gap === GAPS[0] ? 3 : 1) && at + depth <= lines.length; depth++) {
@@ -36,10 +38,12 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
         (group.at(-1)!.base - group.at(-2)!.base > 2.1 * first.size || Math.abs(group.at(-1)!.size - first.size) > 0.15 * first.size)
       )
         break;
-      const heads = stack(group.map((l) => segmentsOf(l, gap).flatMap(apartByWords)));
+      const heads = stack(group.map((l) => apart(segmentsOf(l, gap))));
       const kept = trim(heads);
       const worth = headingWorth(kept.map((h) => h.text));
-      if (worth >= 2 && worth > (best?.worth ?? 0)) best = { at, depth, heads: kept, worth };
+      // Two words near each other are a title more often than two headings.
+      const least = gap === GAPS[0] ? 2 : 3;
+      if (worth >= least && worth > (best?.worth ?? 0)) best = { at, depth, heads: kept, worth };
     }
     if (best) return best;
   }
@@ -47,6 +51,8 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
 }
 
 type Head = PageHeader['heads'][number];
+
+const apart = (segments: Segment[]): Segment[] => (segments.length > 1 ? segments.flatMap(apartByWords) : segments);
 
 /** `Type Description` set so tightly that no gap is left: two headings, where the whole is none and each part is one. */
 function apartByWords(segment: Segment): Segment[] {

@@ -130,6 +130,37 @@ describe('what stands in cells', () => {
     const t = read([of(rows, { rules: 'all' })]).terminals.at(-1)!;
     expect(t.doubts.map((d) => d.reason)).toContain('Text runs over the edge of a column in its row.');
   });
+  it('reads rows whose lines stand between those of their long description', () => {
+    const head = table([HEAD]);
+    const at = (y: number, n: string, name: string, ...said: string[]) => [
+      text(53, y, n),
+      text(103, y, name),
+      text(183, y, 'I'),
+      ...said.map((l, i) => text(233, y + 5 * (2 * i - 1), l)),
+    ];
+    const runs = [
+      ...head.runs,
+      ...at(145, '1', 'A', 'One line that says much of this input of', 'the part, and one more that ends it here.'),
+      ...at(170, '2', 'B', 'See Table 9 for what this input does when', 'nothing is wired to it and it floats.'),
+    ];
+    expect(read([page([text(50, 80, 'Pin functions', 13), ...runs])]).terminals.map((t) => [t.name, t.description])).toEqual([
+      ['A', 'One line that says much of this input of the part, and one more that ends it here.'],
+      ['B', 'See Table 9 for what this input does when nothing is wired to it and it floats.'],
+    ]);
+  });
+  it('takes packages by their maker’s codes', () => {
+    const rows = [
+      ['NAME', 'D', 'RSE', 'I/O'],
+      ['A', '1', '3', 'I'],
+      ['B', '2', '–', 'O'],
+      ['C', '3', '1', 'I'],
+      ['E', '4', '2', 'I'],
+    ];
+    expect(read([of(rows, { rules: 'all' })]).packages).toEqual([
+      { name: 'D', pinCount: 4 },
+      { name: 'RSE', pinCount: 3 },
+    ]);
+  });
   it('puts words together that a line’s end broke, and keeps compounds', () => {
     const rows = [HEAD, ['1', 'A', '', 'Output of the inter-\nnal regu-\nlator'], ['2', 'B', '', 'An open-\ndrain output']];
     expect(read([of(rows)]).terminals.map((t) => [t.description, t.type])).toEqual([

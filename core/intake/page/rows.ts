@@ -127,12 +127,16 @@ function isAnchor(lines: readonly CellLine[], at: number, keys: readonly number[
   const before = lines[at - 1];
   if (!before) return true;
   const isTight = line.base - before.base < 1.6 * line.size;
-  // `1, 5,` over `9, 12`: the list of the row above goes on.
-  if (
-    isTight &&
-    keys.some((k) => OPEN.test(before.cells[k] ?? '') && (line.cells[k] ?? '') !== '' && readNumberCell(before.cells[k]!).kind !== 'none')
-  )
-    return false;
+  // `1, 5,` over `9, 12`: the list of the row above goes on, though lines of other cells may stand between.
+  for (const k of keys) {
+    if ((line.cells[k] ?? '') === '') continue;
+    const above = lines
+      .slice(Math.max(0, at - 3), at)
+      .reverse()
+      .find((l) => l.cells[k] !== '');
+    const isNear = above !== undefined && line.base - above.base < 1.7 * line.size;
+    if (isNear && OPEN.test(above.cells[k]!) && readNumberCell(above.cells[k]!).kind !== 'none') return false;
+  }
   const others = line.cells.filter((c, i) => c !== '' && !keys.includes(i));
   return others.length > 0 || !isTight;
 }
@@ -169,24 +173,34 @@ function ruledBands(lines: readonly CellLine[], anchors: readonly boolean[], rul
     );
 }
 
-/** Rows parted by wider gaps: every group of near lines has one anchor at most. */
+/** How much wider the gap between rows is than any within them. */
+const WIDER = 1.15;
+
+/**
+ * Rows parted by wider gaps. Which gaps are wide shows where the sizes of gaps jump; a jump counts when each group of
+ * near lines that it gives has one anchor at most and no anchor is left out.
+ */
 function spacedBands(lines: readonly CellLine[], anchors: readonly boolean[]): CellLine[][] | undefined {
   const gaps = lines.slice(1).map((l, i) => l.base - lines[i]!.base);
   if (anchors.every(Boolean) || gaps.length < 2) return undefined;
-  const least = Math.min(...gaps.filter((g) => g > 0.55 * lines[0]!.size));
-  const split: CellLine[][] = [[lines[0]!]];
-  const count: number[] = [anchors[0] ? 1 : 0];
-  lines.slice(1).forEach((line, i) => {
-    // Lines of neighbouring cells that are half a line apart belong together too.
-    if (gaps[i]! > 1.22 * least) {
-      split.push([]);
-      count.push(0);
-    }
-    split.at(-1)!.push(line);
-    if (anchors[i + 1]) count[count.length - 1]!++;
-  });
-  const total = anchors.filter(Boolean).length;
-  return count.filter((n) => n === 1).length === total && split.some((band) => band.length > 1) ? split : undefined;
+  const sizes = [...new Set(gaps.map((g) => Math.round(g * 4) / 4))].sort((a, b) => a - b);
+  const jumps = sizes
+    .slice(1)
+    .map((size, i) => ({ ratio: size / Math.max(0.5, sizes[i]!), at: (size + sizes[i]!) / 2 }))
+    .filter((jump) => jump.ratio >= WIDER)
+    .sort((a, b) => b.ratio - a.ratio);
+  for (const { at } of jumps) {
+    const bands = cutAt(lines, gaps, at);
+    const counts = bands.map((band) => band.filter((l) => anchors[lines.indexOf(l)]).length);
+    if (counts.every((n) => n <= 1) && bands.some((band) => band.length > 1)) return bands;
+  }
+  return undefined;
+}
+
+function cutAt(lines: readonly CellLine[], gaps: readonly number[], least: number): CellLine[][] {
+  const bands: CellLine[][] = [[lines[0]!]];
+  lines.slice(1).forEach((line, i) => (gaps[i]! > least ? bands.push([line]) : bands.at(-1)!.push(line)));
+  return bands;
 }
 
 /** Evenly spaced lines. Lines that stand alone and full (headings of groups) stay rows of their own. */

@@ -205,6 +205,13 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     const numbers = headings.findIndex((_, i) => settled[i] === undefined && isNumbers(i));
     if (numbers >= 0) settled[numbers] = 'number';
   }
+  // Packages by their maker's code, `D` and `RSE`: columns of numbers that nothing else is said of.
+  headings.forEach((h, i) => {
+    const code = h.trim().split(/\s+/).pop() ?? '';
+    if (settled[i] !== undefined || roles[i] !== undefined || !/^[A-Z]{1,5}\d{0,3}$/.test(code) || !has('number') || !isNumbers(i)) return;
+    const cells = rows.map((r) => r.cells[i]?.trim() ?? '').filter((c) => looksLikeNumbers(c));
+    if (new Set(cells).size >= 0.9 * cells.length) settled[i] = 'number';
+  });
   const names = settled.filter((r) => r === 'name').length;
   let seenName = false;
   return headings.map((heading, i) => {
