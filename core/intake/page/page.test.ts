@@ -280,6 +280,15 @@ describe('a person’s choices', () => {
     expect(list(pages, { tables: [0] })).toEqual(['1 VDD', '2 CLK']);
   });
   it('a box drawn around a table', () => expect(list(pages, { region: { page: 1, box: [40, 50, 520, 80] } })).toEqual(['1 VDD', '2 CLK']));
+  it('a box drawn on a page that stands sideways', () => {
+    const [w, h] = [842, 842];
+    const turn = (x: number, y: number): [number, number] => [w - y, x];
+    const runs = pages[0]!.runs.map((r): Run => ({ ...r, x: turn(r.x, r.y)[0], y: turn(r.x, r.y)[1], turns: 1 }));
+    const rules = pages[0]!.rules!.map((r) => ({ x1: w - r.y2, x2: w - r.y1, y1: r.x1, y2: r.x2 }));
+    const turned = [{ number: 1, width: w, height: h, runs, rules }];
+    expect(list(turned)).toEqual(['A1 X', 'A2 Y', 'A3 Z']);
+    expect(list(turned, { region: { page: 1, box: [w - 130, 40, 80, 520] } })).toEqual(['1 VDD', '2 CLK']);
+  });
   it('a row left out, and taken again', () => {
     const rows = read(pages, { tables: [0] }).table!.rows;
     expect(list(pages, { tables: [0], without: [rows[0]!.line] })).toEqual(['2 CLK']);

@@ -1,0 +1,101 @@
+import type { ReadOptions, TableChoice } from '../proposal';
+import { findBallMap } from '../table/ball-map';
+import { tenths, type Box } from '../table/box';
+import { findTable, scoreOf, type FoundTable } from '../table/find-table';
+import type { Block } from './block';
+import { blocksIn, type OpenTable } from './borderless';
+import { chainsOf, gridOf, type Chain } from './chains';
+import { linesOf } from './lines';
+import { inBox, ruledBlocks, type Ready } from './ready';
+import { regionsOf } from './regions';
+import type { Word } from './words';
+
+/** A table that was found, with the blocks it stands in. */
+export interface Found {
+  table: FoundTable;
+  chain: Chain;
+  score: number;
+  /** To the page as it is displayed. */
+  back: (page: number, box: Box) => Box;
+}
+
+/** All tables in reading order that have rows with a number and a name. */
+export function tablesOf(ready: readonly Ready[], options: ReadOptions): Found[] {
+  const blocks = options.region
+    ? regionBlocks(ready, options.region)
+    : ready.filter((r) => r.page.rules !== undefined).flatMap(ruledBlocks);
+  const ruled = found(chainsOf(blocks), ready);
+  const isTaken = (page: number, word: Word) => ruled.some((f) => f.chain.some((b) => b.page === page && inBox(word, b.box)));
+  const plain: Block[] = [];
+  let open: OpenTable | undefined;
+  for (const r of ready) {
+    if (r.page.rules === undefined) {
+      open = undefined;
+      continue;
+    }
+    const own = options.region && options.region.page !== r.page.number ? [] : r.words;
+    const inRegion = options.region ? r.to(options.region.box) : undefined;
+    const words = own.filter((w) => !w.sideways && !isTaken(r.page.number, w) && (!inRegion || inBox(w, inRegion)));
+    for (const region of regionsOf(r.page, linesOf(words))) {
+      const read = blocksIn(region, r.rules, open);
+      plain.push(...read.blocks);
+      open = read.open;
+    }
+    if (words.length === 0) open = undefined;
+  }
+  const all = [...ruled, ...found(chainsOf(plain), ready, ruled.length)];
+  const page = options.page;
+  return all
+    .filter((f) => page === undefined || f.chain.some((b) => b.page === page))
+    .sort((a, b) => a.chain[0]!.page - b.chain[0]!.page || a.chain[0]!.box[1] - b.chain[0]!.box[1]);
+}
+
+function found(chains: readonly Chain[], ready: readonly Ready[], salt = 0): Found[] {
+  const backOf = new Map(ready.map((r) => [r.page.number, r.back]));
+  return chains.flatMap((chain, i) => {
+    const back = (page: number, box: Box) => backOf.get(page)!(box);
+    const grid = gridOf(chain, (salt + i) * 100_000 + 1, back);
+    const table = findTable(grid);
+    if (!table || findBallMap(grid)) return [];
+    return [{ table, chain, score: scoreOf(table), back }];
+  });
+}
+
+/** In a region that a person drew only its own ruled tables count. */
+function regionBlocks(ready: readonly Ready[], region: NonNullable<ReadOptions['region']>): Block[] {
+  const r = ready.find((x) => x.page.number === region.page);
+  if (!r) return [];
+  const box = r.to(region.box);
+  const words = r.words.filter((w) => inBox(w, box));
+  return ruledBlocks({ ...r, words }).filter((b) => b.rows.length > 1);
+}
+
+/** The tables to read: those a person chose, or the best one with the others that go with it. */
+export function choose(all: readonly Found[], options: ReadOptions): { chosen: Found[]; choices: TableChoice[] } {
+  const best = [...all].sort((a, b) => b.score - a.score)[0]!;
+  const chosen = options.tables ? all.filter((_, i) => options.tables!.includes(i)) : all.filter((f) => f === best || goesWith(f, best));
+  const choices = all.map((f) => ({
+    title: f.chain[0]!.captions.find((c) => /^table/i.test(c)) ?? f.table.columns.map((c) => c.heading).join(', '),
+    page: f.chain[0]!.page,
+    rows: f.table.rows.length,
+    taken: chosen.includes(f),
+    areas: f.chain.map((b) => ({
+      page: b.page,
+      box: tenths(f.back(b.page, b.box)),
+      columns: b.edges.slice(1).map((e, k) => tenths(f.back(b.page, [b.edges[k]!, b.box[1], e - b.edges[k]!, b.box[3]]))),
+    })),
+  }));
+  return { chosen, choices };
+}
+
+const key = (f: Found): string =>
+  f.table.columns
+    .filter((c) => c.role !== 'ignore')
+    .map((c) => `${c.role} ${c.packageName}`)
+    .sort()
+    .join('|');
+
+/** Another table of the same kind: the parts of one pinout, or the same pinout in another package. */
+function goesWith(f: Found, best: Found): boolean {
+  return f.score >= 0.5 && key(f) === key(best);
+}

@@ -1,0 +1,68 @@
+import type { Problem, Result } from '../../part';
+import type { Proposal, ReadOptions } from '../proposal';
+import { readBallMap } from '../table/ball-map';
+import { unite, type Box } from '../table/box';
+import type { Grid } from '../table/grid';
+import { gridOf } from './chains';
+import { linesOf, textOf } from './lines';
+import { ruledBlocks, type Ready } from './ready';
+import { boxOf } from './words';
+
+/** Reads the first ball map of a document, ruled or not; undefined where it has none. */
+export function readMaps(ready: readonly Ready[], problems: Problem[], options: ReadOptions): Result<Proposal> | undefined {
+  for (const r of ready) {
+    if (options.page !== undefined && r.page.number !== options.page) continue;
+    const backBox = (_page: number, box: Box) => r.back(box);
+    for (const block of ruledBlocks(r)) {
+      const map = readBallMap(gridOf([block], 1, backBox), problems, options, block.captions);
+      if (map) return map;
+    }
+    const plain = plainMap(r);
+    const map = plain && readBallMap(plain, problems, options, r.lines.slice(0, 14).map(textOf));
+    if (map) return map;
+  }
+  return undefined;
+}
+
+/** A ball map without ruled lines: columns are taken from where its numbers stand. */
+function plainMap(r: Ready): Grid | undefined {
+  const head = r.lines.find((l) => {
+    const numbers = l.words.filter((w) => /^\d{1,2}$/.test(w.text));
+    return (
+      numbers.length >= 3 &&
+      numbers.length === l.words.length &&
+      numbers.every((w, i) => i === 0 || Math.abs(Number(w.text) - Number(numbers[i - 1]!.text)) === 1)
+    );
+  });
+  if (!head) return undefined;
+  const centres = head.words.map((w) => (w.x0 + w.x1) / 2);
+  const pitch = centres[1]! - centres[0]!;
+  const edges = [0, centres[0]! - pitch / 2, ...centres.map((c) => c + pitch / 2)];
+  const all = r.lines.filter((l) => l.base > head.base - 400);
+  const letters = all.filter((l) => l.words[0] && /^[A-Y]{1,2}$/.test(l.words[0].text) && l.words[0].x1 < edges[1]!);
+  const rows = letters.map((letter, i) => {
+    const [before, after] = [letters[i - 1], letters[i + 1]];
+    const from = before ? (before.base + letter.base) / 2 : letter.base - (after ? (after.base - letter.base) / 2 : 10);
+    const to = after ? (after.base + letter.base) / 2 : letter.base + (before ? (letter.base - before.base) / 2 : 10);
+    const words = all.filter((l) => l.base > from && l.base <= to).flatMap((l) => l.words);
+    const inColumn = (k: number) => words.filter((w) => (w.x0 + w.x1) / 2 >= edges[k]! && (w.x0 + w.x1) / 2 < edges[k + 1]!);
+    const columns = edges.slice(0, -1).map((_, k) => inColumn(k));
+    return {
+      line: i + 2,
+      cells: columns.map((c) =>
+        linesOf(c)
+          .map((l) => l.words.map((w) => w.text).join(' '))
+          .join('\n'),
+      ),
+      place: {
+        page: r.page.number,
+        boxes: columns.map((c) => {
+          const b = unite(c.map(boxOf));
+          return b && r.back(b);
+        }),
+      },
+      crossed: words.some((w) => edges.some((e) => w.x0 < e - 1.5 && w.x1 > e + 1.5)),
+    };
+  });
+  return { layout: 'cells', rows: [{ line: 1, cells: ['', ...head.words.map((w) => w.text)] }, ...rows] };
+}
