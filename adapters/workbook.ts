@@ -1,4 +1,5 @@
 // The cells of a workbook, as the sheet shows them; what they mean is the core's work.
+import { unzipSync, zipSync } from 'fflate';
 import type { Sheet } from '../core/intake';
 import { ok, problem, refuse, type Result } from '../core/part';
 
@@ -8,7 +9,14 @@ const RAISED: Record<string, string> = Object.fromEntries([...'0123456789()'].ma
 export async function readWorkbook(bytes: Uint8Array, file?: string): Promise<Result<Sheet[]>> {
   const { read, utils } = await import('@e965/xlsx');
   try {
-    const book = read(bytes, { type: 'array', cellFormula: false, cellHTML: true, cellNF: false, cellText: true, sheetStubs: false });
+    const book = read(unpacked(bytes), {
+      type: 'array',
+      cellFormula: false,
+      cellHTML: true,
+      cellNF: false,
+      cellText: true,
+      sheetStubs: false,
+    });
     const sheets = book.SheetNames.map((name): Sheet => {
       const sheet = book.Sheets[name] ?? {};
       const cells = Object.entries(sheet).flatMap(([ref, cell]) => {
@@ -25,6 +33,26 @@ export async function readWorkbook(bytes: Uint8Array, file?: string): Promise<Re
     const locked = /password|encrypt/i.test((error as Error).message);
     return refuse(problem(locked ? 'sheet-encrypted' : 'sheet-broken', {}, { file }));
   }
+}
+
+/** Unpacked, a workbook of more than this is none that a person made. */
+const MOST_MB = 300;
+
+/**
+ * The archive with its entries unpacked: a damaged one is found out here, where it ends in an error, and not in the
+ * workbook library, whose own unpacking may not end. Old binary workbooks are no archives and stay as they are.
+ */
+function unpacked(bytes: Uint8Array): Uint8Array {
+  if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) return bytes;
+  let total = 0;
+  const entries = unzipSync(bytes, {
+    filter: ({ originalSize }) => {
+      total += originalSize;
+      if (total > MOST_MB * 1e6) throw new Error('too large');
+      return true;
+    },
+  });
+  return zipSync(entries, { level: 0 });
 }
 
 /** What the cell shows; raised digits of formatted text, as notes have them, become superscript characters. */

@@ -284,6 +284,7 @@ describe('what is refused', () => {
     ['a target nobody knows', ['export', 'good.kite.json', '--to', 'gold', '-o', 'x'], 2, /are known/],
     ['a damaged PDF', ['intake', 'a.pdf'], 1, /^a\.pdf: It is damaged or no PDF/],
     ['a damaged workbook', ['intake', 'a.xlsx'], 1, /^a\.xlsx: (It is damaged or no workbook|No pin table)/],
+    ['a workbook that is damaged inside', ['intake', 'b.xlsx'], 1, /^b\.xlsx: It is damaged or no workbook/],
     ['a locked PDF', ['intake', samples('locked.pdf')], 1, /locked\.pdf: It is locked with a password/],
     ['a PDF of pictures', ['intake', samples('pictures.pdf')], 1, /pictures\.pdf: Its pages are pictures without text/],
     ['a PDF without a pin table', ['intake', samples('prose.pdf')], 1, /prose\.pdf: No pin table was found on its 1 page/],
@@ -301,6 +302,8 @@ describe('what is refused', () => {
     writeFileSync(at('multi.csv'), 'Name,LQFP-64,QFN-48,Type\nA,1,1,I\nB,2,-,I\n');
     writeFileSync(at('a.pdf'), '%PDF-1.7\n');
     writeFileSync(at('a.xlsx'), 'PK\u0003\u0004junk');
+    const whole = readFileSync(demo('TF3064.xlsx'));
+    writeFileSync(at('b.xlsx'), Buffer.from(whole.map((b, i) => (i % 97 === 60 && i < whole.length - 700 ? b ^ 0x55 : b))));
     const r = run(...args);
     expect(r.code).toBe(code);
     expect(r.err).toMatch(says);

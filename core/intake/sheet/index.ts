@@ -82,21 +82,35 @@ const key = (f: Found): string =>
     .sort()
     .join('|');
 
-/** A sheet as a grid. `from` keeps the rows of several sheets apart. */
+/**
+ * A sheet as a grid of the rows and columns that hold anything; one blank row stands for any number of empty ones, so that
+ * a cell far out costs nothing. `from` keeps the rows of several sheets apart; rows keep their numbers on the sheet.
+ */
 function gridOf(sheet: Sheet, from: number): Grid {
-  const height = sheet.cells.reduce((n, c) => Math.max(n, c.row + 1), 0);
-  const width = sheet.cells.reduce((n, c) => Math.max(n, c.col + 1), 0);
-  const rows: GridRow[] = Array.from({ length: Math.min(height, 60_000) }, (_, row) => ({
-    line: from + row + 1,
-    cells: new Array<string>(width).fill(''),
-    place: { sheet: sheet.name, refs: Array.from({ length: width }, (_x, col) => cellRef(row, col)) },
-  }));
-  for (const c of sheet.cells) if (rows[c.row]) rows[c.row]!.cells[c.col] = c.text;
+  const cols = [...new Set(sheet.cells.map((c) => c.col))].sort((a, b) => a - b);
+  const used = [...new Set(sheet.cells.map((c) => c.row))].sort((a, b) => a - b);
+  const colAt = new Map(cols.map((col, i) => [col, i]));
+  const rows: GridRow[] = [];
+  const rowAt = new Map<number, GridRow>();
+  const add = (row: number) => {
+    const made: GridRow = {
+      line: from + row + 1,
+      cells: new Array<string>(cols.length).fill(''),
+      place: { sheet: sheet.name, refs: cols.map((col) => cellRef(row, col)) },
+    };
+    rows.push(made);
+    rowAt.set(row, made);
+  };
+  used.forEach((row, i) => {
+    if (row - (used[i - 1] ?? -1) > 1) add(row - 1);
+    add(row);
+  });
+  for (const c of sheet.cells) rowAt.get(c.row)!.cells[colAt.get(c.col)!] = c.text;
   for (const m of sheet.merges)
-    for (let r = m.row + 1; r < Math.min(m.row + m.rows, rows.length); r++) {
-      const row = rows[r]!;
-      row.same ??= new Array<boolean>(width).fill(false);
-      for (let c = m.col; c < m.col + m.cols && c < width; c++) row.same[c] = true;
+    for (const [r, row] of rowAt) {
+      if (r <= m.row || r >= m.row + m.rows) continue;
+      row.same ??= new Array<boolean>(cols.length).fill(false);
+      for (const [col, at] of colAt) if (col >= m.col && col < m.col + m.cols) row.same[at] = true;
     }
   return { layout: 'cells', rows };
 }

@@ -127,6 +127,15 @@ it('explains codes by a sheet of its own', () => {
     'input',
   ]);
 });
+it('is not slowed down by a cell far out', () => {
+  const far = { row: 1_000_000, col: 16_000, text: 'x' };
+  const s = sheet('S', [HEAD, ...BODY]);
+  expect(list([{ ...s, cells: [...s.cells, far], merges: [{ row: 0, col: 20, rows: 1_000_000, cols: 16_000 }] }])).toEqual([
+    '1 VDD',
+    '2 CLK',
+    '3 VSS',
+  ]);
+});
 it('refuses a book without a pin table', () => expect(refused(readSheets([sheet('S', [['a', 'b']])]))[0]).toMatch(/No pin table/));
 it('property: any cells are read or refused', () => {
   const cell = fc.record({
