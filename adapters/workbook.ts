@@ -1,9 +1,7 @@
 // The cells of a workbook, as the sheet shows them; what they mean is the core's work.
 import { unzipSync, zipSync } from 'fflate';
-import type { Sheet } from '../core/intake';
+import { raise, type Sheet } from '../core/intake';
 import { ok, problem, refuse, type Result } from '../core/part';
-
-const RAISED: Record<string, string> = Object.fromEntries([...'0123456789()'].map((d, i) => [d, '⁰¹²³⁴⁵⁶⁷⁸⁹⁽⁾'[i]!]));
 
 /** Reads all sheets of a workbook. Formulas are never computed and links never followed: the values kept in the file count. */
 export async function readWorkbook(bytes: Uint8Array, file?: string): Promise<Result<Sheet[]>> {
@@ -59,9 +57,7 @@ function unpacked(bytes: Uint8Array): Uint8Array {
 function textOf(cell: { w?: string; v?: unknown; h?: string }): string {
   const shown = cell.w ?? (cell.v === undefined || cell.v === null ? '' : String(cell.v));
   if (typeof cell.h !== 'string' || !cell.h.includes('<sup>')) return shown.trim();
-  const raised = cell.h.replace(/<sup>(.*?)<\/sup>/g, (_, inner: string) =>
-    [...inner.replace(/<[^>]*>/g, '')].map((c) => RAISED[c] ?? c).join(''),
-  );
+  const raised = cell.h.replace(/<sup>(.*?)<\/sup>/g, (_, inner: string) => raise(inner.replace(/<[^>]*>/g, '')));
   return raised
     .replace(/<br\s*\/?>/g, '\n')
     .replace(/<[^>]*>/g, '')

@@ -7,13 +7,21 @@ import type { Proposal, ReadOptions } from '../core/intake';
 import { ok, type Result } from '../core/part';
 import { readBytes } from './files';
 
+interface ReadSource {
+  proposal: Proposal;
+  kind: SourceKind;
+  /** What the file holds, for its digest. */
+  bytes: Uint8Array;
+}
+
 /** Reads a source of any kind, told by its first bytes. */
-export async function readSource(path: string, options: ReadOptions): Promise<Result<{ proposal: Proposal; kind: SourceKind }>> {
-  const opened = await openSource(readBytes(path), libraries, path);
+export async function readSource(path: string, options: ReadOptions): Promise<Result<ReadSource>> {
+  const bytes = readBytes(path);
+  const opened = await openSource(bytes, libraries, path);
   if (!opened.ok) return opened;
   const read = await opened.value.read({ ...options, file: path });
   await opened.value.close();
-  return read.ok ? ok({ proposal: read.value, kind: opened.value.kind }) : read;
+  return read.ok ? ok({ proposal: read.value, kind: opened.value.kind, bytes }) : read;
 }
 
 const libraries: Libraries = {

@@ -12,9 +12,8 @@ export async function makeDemoPart(name: string, demo: DemoPart, sources: string
   const read = (file: string) => readFileSync(resolve(sources, file), 'utf8');
   const source = await readSource(resolve(sources, demo.source), {});
   if (!source.ok) throw new Error(source.problems.map(sayProblem).join(' '));
-  const { proposal, kind } = source.value;
-  const digest = sha256(readFileSync(resolve(sources, demo.source)));
-  const drafted = draftFrom(proposal, name, { digest, name: demo.source, kind });
+  const { proposal, kind, bytes } = source.value;
+  const drafted = draftFrom(proposal, name, { digest: sha256(bytes), name: demo.source, kind });
   let part = demo.steps.reduce((p, step) => applyEdit(p, step(p)), drafted);
   if (demo.model) {
     const file = `${name.replace('-X', '')}.lib`;

@@ -1,6 +1,5 @@
-import { differenceOf, listedOf, listedOfPart, type Listed } from '../../core/intake';
+import { decodeText, differenceOf, listedOf, listedOfPart, type Listed } from '../../core/intake';
 import { safeParsePart } from '../../core/part';
-import { decodeText } from '../../core/intake';
 import { readBytes } from '../files';
 import { print } from '../output';
 import { must } from '../refusal';
@@ -26,9 +25,7 @@ export async function diff(old: string, fresh: string, options: Options): Promis
 }
 
 async function listed(path: string, { package: name }: Options): Promise<Listed[]> {
-  if (/^\s*\{/.test(decodeText(readBytes(path).subarray(0, 4096)))) {
-    const part = must(safeParsePart(decodeText(readBytes(path)), path));
-    return listedOfPart(part, name);
-  }
+  const bytes = readBytes(path);
+  if (/^\s*\{/.test(decodeText(bytes.subarray(0, 4096)))) return listedOfPart(must(safeParsePart(decodeText(bytes), path)), name);
   return listedOf(must(await readSource(path, name === undefined ? {} : { package: name })).proposal);
 }

@@ -2,7 +2,7 @@ import { checkPart } from '../../core/checks';
 import { draftFrom } from '../../core/draft';
 import { canonicalPart, DEFAULT_RULES, safeParseRules, type HouseRules } from '../../core/part';
 import { sha256 } from '../../core/release';
-import { readBytes, readTextFile, stem, writeFile } from '../files';
+import { readTextFile, stem, writeFile } from '../files';
 import { print, tellProblems } from '../output';
 import { must } from '../refusal';
 import { readSource } from '../source';
@@ -21,8 +21,8 @@ export const readRules = (file: string | undefined): HouseRules =>
 export async function draft(source: string, options: Options): Promise<void> {
   const rules = readRules(options.rules);
   const asked = options.package === undefined ? {} : { package: options.package };
-  const { proposal, kind } = must(await readSource(source, asked));
-  const origin = { digest: sha256(readBytes(source)), name: source.split(/[\\/]/).pop()!, kind };
+  const { proposal, kind, bytes } = must(await readSource(source, asked));
+  const origin = { digest: sha256(bytes), name: source.split(/[\\/]/).pop()!, kind };
   const part = draftFrom(proposal, stem(source).toUpperCase(), origin, rules);
   const { findings } = checkPart(part, rules);
   const units = part.units.map((u) => ({ label: u.label, title: u.title, pins: Object.keys(u.binding).length }));

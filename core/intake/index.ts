@@ -9,4 +9,6 @@ export { findPairs } from './understand/pairs';
 export { packageIn } from './table/headings';
 export { readSheets, cellRef, type Sheet } from './sheet';
 export { formatOf } from './format';
+export { raise } from './table/raised';
+export { unite, type Box } from './table/box';
 export * from './compare';

@@ -1,6 +1,6 @@
 import { carriesPower, problem, refuse, type Doubt, type ElectricalType, type Problem, type Result } from '../../part';
 import type { Proposal, ReadOptions, Terminal } from '../proposal';
-import { readActiveLow } from '../table/active-low';
+import { levelDoubt, readActiveLow } from '../table/active-low';
 import { propose } from '../table/understand';
 import { inferType } from '../understand/infer-type';
 import { parseBsdl, type Bsdl, type Port, type PortRef, type RegisterCell } from './parse';
@@ -96,14 +96,9 @@ function terminalOf(
   const { type, because, doubt, confidence } = typeOf(port, cells);
   const low = readActiveLow(port.name, false, '', names);
   const doubts: Doubt[] = doubt ? [doubt] : [];
-  if (low.unsure) doubts.push({ field: 'activeLow', reason: `${low.unsure}.`, candidates: ['active low', 'active high'] });
+  if (low.unsure) doubts.push(levelDoubt(`${low.unsure}.`));
   // The standard's TRST* is low-active (IEEE 1149.1-2013, 4.6.1), but a file has no words for it.
-  if (isReset && !low.activeLow)
-    doubts.push({
-      field: 'activeLow',
-      reason: 'The test reset is active low in the standard; the file does not say it.',
-      candidates: ['active low', 'active high'],
-    });
+  if (isReset && !low.activeLow) doubts.push(levelDoubt('The test reset is active low in the standard; the file does not say it.'));
   const activeLow = low.activeLow || isReset;
   return {
     numbers: {},

@@ -1,12 +1,12 @@
 import { Parser } from 'htmlparser2';
-import { problem, refuse, type Problem, type Result } from '../../part';
+import { problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMap } from '../table/ball-map';
 import { findTable, scoreOf } from '../table/find-table';
 import { isBlank, type Grid, type GridRow } from '../table/grid';
 import { cellRef, type Sheet } from '../sheet/sheet';
-import { forEach, joinTables } from '../table/join-tables';
-import { understandTable } from '../table/understand';
+import { raise } from '../table/raised';
+import { readTables } from '../table/join-tables';
 import { unfold } from '../table/unfold';
 
 interface Cell {
@@ -23,7 +23,9 @@ interface Page {
 
 /** More than this many columns or rows are not spanned by one cell of a pin table. */
 const MOST_SPAN = 1000;
-const RAISED: Record<string, string> = Object.fromEntries([...'0123456789()'].map((d, i) => [d, '⁰¹²³⁴⁵⁶⁷⁸⁹⁽⁾'[i]!]));
+/** Elements that are never closed, and elements whose text is never shown. */
+const VOID = new Set(['br', 'img', 'input', 'meta', 'link', 'hr', 'col']);
+const UNSHOWN = new Set(['script', 'style', 'noscript', 'template', 'title']);
 
 /** True for text that is HTML with a table in it, as browsers and spreadsheets put it on the clipboard. */
 export const isHtmlTable = (text: string): boolean => /<table[\s>]/i.test(text) && /<t[dh][\s>]/i.test(text);
@@ -32,15 +34,14 @@ export const isHtmlTable = (text: string): boolean => /<table[\s>]/i.test(text) 
 export function readHtml(html: string, options: ReadOptions = {}): Result<Proposal> {
   const { file } = options;
   const page = tablesOf(html);
-  const problems: Problem[] = [];
   const grids = page.tables.map((rows, i) => unfold(gridOf(rows, i)));
   const found = grids.flatMap((grid) => {
     const table = findTable(grid);
-    return table ? [{ table, grid, score: scoreOf(table) }] : [];
+    return table ? [{ table, score: scoreOf(table) }] : [];
   });
   if (found.length === 0) {
     for (const grid of grids) {
-      const map = readBallMap(grid, problems, options, page.around);
+      const map = readBallMap(grid, [], options, page.around);
       if (map) return map;
     }
     return refuse(problem('html-none', {}, { file }));
@@ -48,16 +49,12 @@ export function readHtml(html: string, options: ReadOptions = {}): Result<Propos
   const best = [...found].sort((a, b) => b.score - a.score)[0]!;
   const key = (f: (typeof found)[number]) => f.table.columns.map((c) => `${c.role} ${c.packageName}`).join('|');
   const chosen = found.filter((f) => f === best || key(f) === key(best));
-  const read = chosen.map(({ table }) => {
+  const aroundOf = ({ table }: (typeof found)[number]) => {
     const outside = table.around.filter((r) => !isBlank(r)).map((r) => r.cells.join(' '));
     const around = [...page.around, ...outside];
-    return understandTable(table, { titles: around.slice(0, 14), legend: around, notes: around }, [], forEach(options, chosen.length));
-  });
-  const joined = joinTables(
-    read.flatMap((r) => (r.ok ? [r.value] : [])),
-    options,
-  );
-  return joined ?? read[0]!;
+    return { titles: around.slice(0, 14), legend: around, notes: around };
+  };
+  return readTables(chosen, aroundOf, options)!;
 }
 
 const nameOf = (index: number): string => `table ${index + 1}`;
@@ -78,7 +75,8 @@ function tablesOf(html: string): Page {
   const overlines: boolean[] = [];
   const write = (text: string) => {
     if (skipped > 0) return;
-    const shown = [...text].map((c) => (raised > 0 ? (RAISED[c] ?? c) : c) + (barred > 0 && /\S/.test(c) ? '\u0305' : '')).join('');
+    const lifted = raised > 0 ? raise(text) : text;
+    const shown = barred > 0 ? lifted.replace(/\S/gu, '$&\u0305') : lifted;
     if (cell) cell.text += shown;
     else if (depth === 0 && text.trim() !== '') page.around.push(text.trim());
   };
@@ -87,9 +85,9 @@ function tablesOf(html: string): Page {
     {
       onopentag(name, attributes) {
         const isBar = /overline/i.test(attributes['style'] ?? '') || /^(overline|bar)$/i.test(attributes['class'] ?? '');
-        if (!['br', 'img', 'input', 'meta', 'link', 'hr', 'col'].includes(name)) overlines.push(isBar);
+        if (!VOID.has(name)) overlines.push(isBar);
         if (isBar) barred++;
-        if (['script', 'style', 'noscript', 'template', 'title'].includes(name)) skipped++;
+        if (UNSHOWN.has(name)) skipped++;
         else if (name === 'table' && depth++ === 0) rows = [];
         else if (depth === 1 && name === 'tr') rows.push([]);
         else if (depth === 1 && (name === 'td' || name === 'th')) {
@@ -101,8 +99,8 @@ function tablesOf(html: string): Page {
       },
       ontext: (text) => write(text.replace(/\s+/g, ' ')),
       onclosetag(name) {
-        if (!['br', 'img', 'input', 'meta', 'link', 'hr', 'col'].includes(name) && overlines.pop()) barred--;
-        if (['script', 'style', 'noscript', 'template', 'title'].includes(name)) skipped--;
+        if (!VOID.has(name) && overlines.pop()) barred--;
+        if (UNSHOWN.has(name)) skipped--;
         else if (name === 'table' && depth > 0 && --depth === 0) page.tables.push(rows);
         else if (depth === 1 && (name === 'td' || name === 'th')) cell = undefined;
         else if (name === 'sup') raised = Math.max(0, raised - 1);

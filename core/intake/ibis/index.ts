@@ -1,6 +1,6 @@
 import { problem, refuse, type Doubt, type ElectricalType, type Problem, type Result } from '../../part';
 import type { Proposal, ReadOptions, Terminal } from '../proposal';
-import { readActiveLow } from '../table/active-low';
+import { levelDoubt, readActiveLow } from '../table/active-low';
 import { propose } from '../table/understand';
 import { evidenceOfName } from '../understand/type-names';
 import { inferType } from '../understand/infer-type';
@@ -56,7 +56,7 @@ function terminalOf(pin: IbisPin, component: IbisComponent, ibis: Ibis, problems
   const { type, because, doubt, confidence } = typeOf(pin, ibis, problems, file);
   const low = readActiveLow(pin.signal, false, '', new Set(component.pins.map((p) => p.signal)));
   const doubts: Doubt[] = doubt ? [doubt] : [];
-  if (low.unsure) doubts.push({ field: 'activeLow', reason: `${low.unsure}.`, candidates: ['active low', 'active high'] });
+  if (low.unsure) doubts.push(levelDoubt(`${low.unsure}.`));
   const rail = component.rails.get(pin.number);
   return {
     numbers: { [component.name]: pin.number },

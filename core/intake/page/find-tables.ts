@@ -21,9 +21,7 @@ export interface Found {
 
 /** All tables in reading order that have rows with a number and a name. */
 export function tablesOf(ready: readonly Ready[], options: ReadOptions): Found[] {
-  const blocks = options.region
-    ? regionBlocks(ready, options.region)
-    : ready.filter((r) => r.page.rules !== undefined).flatMap(ruledBlocks);
+  const blocks = options.region ? regionBlocks(ready, options.region) : ready.flatMap((r) => r.blocks);
   const ruled = found(chainsOf(blocks), ready);
   const isTaken = (page: number, word: Word) => ruled.some((f) => f.chain.some((b) => b.page === page && inBox(word, b.box)));
   const plain: Block[] = [];

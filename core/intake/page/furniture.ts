@@ -1,5 +1,5 @@
 import type { DocumentPage } from './page';
-import { textOf, type Line } from './lines';
+import { textOf, usualGap, type Line } from './lines';
 import type { Lattice } from './ruled';
 
 /** The strips at a page's top and bottom where running heads stand, as a share of its height. */
@@ -52,11 +52,3 @@ const isFurniture = (line: Line, { page, lattices }: PageLines): boolean =>
   !lattices.some(
     (l) => line.base > l.ys[0]! && line.base < l.ys.at(-1)! && line.words.some((w) => w.x0 > l.xs[0]! - 2 && w.x1 < l.xs.at(-1)! + 2),
   );
-
-function usualGap(lines: readonly Line[]): number {
-  const gaps = lines
-    .slice(1)
-    .map((l, i) => l.base - lines[i]!.base)
-    .sort((a, b) => a - b);
-  return gaps[Math.floor(gaps.length / 2)] ?? 12;
-}

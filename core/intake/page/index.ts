@@ -1,12 +1,11 @@
-import { ok, problem, refuse, type Problem, type Result } from '../../part';
+import { ok, problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
-import { forEach, joinTables } from '../table/join-tables';
-import { understandTable } from '../table/understand';
+import { readTables } from '../table/join-tables';
 import { choose, tablesOf } from './find-tables';
 import { readMaps } from './maps';
 import type { DocumentPage } from './page';
 import { prepare, worthReading } from './ready';
-import { surroundings, titleOf } from './surroundings';
+import { legendTables, surroundings, titleOf } from './surroundings';
 
 export { pagesWorthRuling } from './candidates';
 export type { DocumentPage, Rule, Run } from './page';
@@ -29,19 +28,10 @@ export function readPages(pages: readonly DocumentPage[], options: ReadOptions =
 
   const ready = prepare(worthReading(pages));
   const found = tablesOf(ready, options);
-  const problems: Problem[] = [];
-  if (found.length === 0) return readMaps(ready, problems, options) ?? none();
+  if (found.length === 0) return readMaps(ready, [], options) ?? none();
   const { chosen, choices } = choose(found, options);
-  if (chosen.length === 0) return none();
-  const read = chosen.map(({ table, chain }) => {
-    const own: Problem[] = [];
-    const around = surroundings(ready, chain, found);
-    return { read: understandTable(table, around, own, forEach(options, chosen.length)), problems: own };
-  });
-  const joined = joinTables(
-    read.flatMap((r) => (r.read.ok ? [r.read.value] : [])),
-    options,
-  );
-  if (!joined) return read[0]!.read.ok ? none() : read[0]!.read;
-  return joined.ok ? ok({ ...joined.value, tables: choices, title: titleOf(ready) }) : joined;
+  const legends = legendTables(ready);
+  const read = readTables(chosen, ({ chain }) => surroundings(ready, chain, found, legends), options);
+  if (!read) return none();
+  return read.ok ? ok({ ...read.value, tables: choices, title: titleOf(ready) }) : read;
 }

@@ -1,6 +1,6 @@
 import { looksLikeNumbers } from '../table/numbers';
 import type { PageRowAt } from './block';
-import { linesOf } from './lines';
+import { linesOf, textOf } from './lines';
 import { unite, type Box } from '../table/box';
 import { cellLines, columnAt, keyColumns, rowsFrom, type CellLine } from './rows';
 import type { Cell, Lattice } from './ruled';
@@ -65,7 +65,7 @@ function headingOver(own: readonly Cell[], wordsIn: ReadonlyMap<Cell, Word[]>): 
   if (!line || more.length > 0 || line.words.length !== words.length || line.words.length > 8) return undefined;
   const flows = line.words.every((w, i) => i === 0 || w.x0 - line.words[i - 1]!.x1 < 0.45 * line.size);
   if (!flows || line.words.some((w) => looksLikeNumbers(w.text))) return undefined;
-  return { text: line.words.map((w) => w.text).join(' '), box: unite(words.map(boxOf)) };
+  return { text: textOf(line), box: unite(words.map(boxOf)) };
 }
 
 const within = (w: Word, xs: readonly number[], ys: readonly number[]): boolean => {
@@ -77,7 +77,7 @@ const within = (w: Word, xs: readonly number[], ys: readonly number[]): boolean 
 function textOfCell(words: readonly Word[]): { text: string; box?: Box } {
   const box = unite(words.map(boxOf));
   const sideways = words.filter((w) => w.sideways).sort((a, b) => a.x0 - b.x0 || b.base - a.base);
-  const lines = linesOf(words).map((l) => l.words.map((w) => w.text).join(' '));
+  const lines = linesOf(words).map(textOf);
   return { text: [...sideways.map((w) => w.text), ...lines].join('\n'), ...(box ? { box } : {}) };
 }
 

@@ -50,3 +50,12 @@ export const spacedText = (line: Line): string =>
   segmentsOf(line, 0.9)
     .map((s) => s.text)
     .join('   ');
+
+/** The median distance of neighbouring baselines; 12 points where there is one line. */
+export function usualGap(lines: readonly { base: number }[]): number {
+  const gaps = lines
+    .slice(1)
+    .map((l, i) => l.base - lines[i]!.base)
+    .sort((a, b) => a - b);
+  return gaps[Math.floor(gaps.length / 2)] ?? 12;
+}

@@ -5,7 +5,7 @@ import { unite, type Box } from '../table/box';
 import type { Grid } from '../table/grid';
 import { gridOf } from './chains';
 import { linesOf, textOf } from './lines';
-import { ruledBlocks, type Ready } from './ready';
+import type { Ready } from './ready';
 import { boxOf } from './words';
 
 /** Reads the first ball map of a document, ruled or not; undefined where it has none. */
@@ -13,7 +13,7 @@ export function readMaps(ready: readonly Ready[], problems: Problem[], options: 
   for (const r of ready) {
     if (options.page !== undefined && r.page.number !== options.page) continue;
     const backBox = (_page: number, box: Box) => r.back(box);
-    for (const block of ruledBlocks(r)) {
+    for (const block of r.blocks) {
       const map = readBallMap(gridOf([block], 1, backBox), problems, options, block.captions);
       if (map) return map;
     }
@@ -49,11 +49,7 @@ function plainMap(r: Ready): Grid | undefined {
     const columns = edges.slice(0, -1).map((_, k) => inColumn(k));
     return {
       line: i + 2,
-      cells: columns.map((c) =>
-        linesOf(c)
-          .map((l) => l.words.map((w) => w.text).join(' '))
-          .join('\n'),
-      ),
+      cells: columns.map((c) => linesOf(c).map(textOf).join('\n')),
       place: {
         page: r.page.number,
         boxes: columns.map((c) => {

@@ -17,6 +17,8 @@ export interface Ready {
   words: Word[];
   lines: Line[];
   lattices: Lattice[];
+  /** The ruled tables. */
+  blocks: Block[];
   rules: NonNullable<DocumentPage['rules']>;
 }
 
@@ -31,6 +33,7 @@ export function worthReading(pages: readonly DocumentPage[]): readonly DocumentP
   return pages.filter((p, i) => i === 0 || near.has(p.number));
 }
 
+/** Makes pages ready together: running heads show by standing on several. */
 export function prepare(pages: readonly DocumentPage[]): Ready[] {
   const first = pages.map((given) => {
     const { page, to, back } = upright(given);
@@ -40,9 +43,10 @@ export function prepare(pages: readonly DocumentPage[]): Ready[] {
   const kept = withoutFurniture(first);
   return first.map((ready, i) => {
     const lines = kept[i]!;
-    if (lines.length === ready.lines.length) return ready;
-    const words = lines.flatMap((l) => l.words).concat(ready.words.filter((w) => w.sideways));
-    return { ...ready, lines, words };
+    const isWhole = lines.length === ready.lines.length;
+    const words = isWhole ? ready.words : lines.flatMap((l) => l.words).concat(ready.words.filter((w) => w.sideways));
+    const own = { ...ready, lines, words };
+    return { ...own, blocks: ruledBlocks(own) };
   });
 }
 
@@ -52,7 +56,7 @@ export const inBox = (w: Word, [x, y, width, height]: Box): boolean => {
 };
 
 /** The ruled tables of a page as blocks. */
-export function ruledBlocks(r: Ready): Block[] {
+export function ruledBlocks(r: Omit<Ready, 'blocks'>): Block[] {
   return r.lattices.flatMap((lattice): Block[] => {
     const rows = latticeRows(lattice, r.words);
     if (rows.length < 2) return [];

@@ -1,6 +1,6 @@
 import { looksLikeNumbers, readNumberCell } from '../table/numbers';
 import { unite, type Box } from '../table/box';
-import { linesOf, type Line } from './lines';
+import { linesOf, textOf, usualGap, type Line } from './lines';
 import { boxOf, type Word } from './words';
 
 /** A text line cut into a table's columns. */
@@ -40,7 +40,7 @@ export function cutLine(line: Line, edges: readonly number[]): CellLine {
     cells: words.map((w) => w.map((x) => x.text).join(' ')),
     boxes: words.map((w) => unite(w.map(boxOf))),
     crossed,
-    ...(runsOver(line, words) ? { whole: line.words.map((w) => w.text).join(' ') } : {}),
+    ...(runsOver(line, words) ? { whole: textOf(line) } : {}),
   };
 }
 
@@ -140,14 +140,6 @@ function isAnchor(lines: readonly CellLine[], at: number, keys: readonly number[
   const others = line.cells.filter((c, i) => c !== '' && !keys.includes(i));
   return others.length > 0 || !isTight;
 }
-
-const usualGap = (lines: readonly CellLine[]): number => {
-  const gaps = lines
-    .slice(1)
-    .map((l, i) => l.base - lines[i]!.base)
-    .sort((a, b) => a - b);
-  return gaps[Math.floor(gaps.length / 2)] ?? 12;
-};
 
 /** Rows between ruled lines, where the lines part most anchors from the next. */
 function ruledBands(lines: readonly CellLine[], anchors: readonly boolean[], rules: readonly number[]): CellLine[][] | undefined {

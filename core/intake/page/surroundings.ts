@@ -1,11 +1,12 @@
+import type { Surroundings } from '../table/understand';
 import { legendLine } from '../understand/legend';
 import type { Chain } from './chains';
 import type { Found } from './find-tables';
 import { spacedText, textOf } from './lines';
-import { inBox, ruledBlocks, type Ready } from './ready';
+import { inBox, type Ready } from './ready';
 
 /** Types of a document are explained near its table, or in a table of their own. */
-export function surroundings(ready: readonly Ready[], chain: Chain, all: readonly Found[]) {
+export function surroundings(ready: readonly Ready[], chain: Chain, all: readonly Found[], legends: readonly string[]): Surroundings {
   const pages = new Set(chain.map((b) => b.page));
   const near = ready.filter((r) => pages.has(r.page.number) || pages.has(r.page.number + 1) || pages.has(r.page.number - 1));
   const first = ready[0]!.lines.slice(0, 12).map(textOf);
@@ -16,22 +17,18 @@ export function surroundings(ready: readonly Ready[], chain: Chain, all: readonl
   );
   return {
     titles: [...chain[0]!.captions, ...first],
-    legend: [...legendTables(ready), ...outside],
+    legend: [...legends, ...outside],
     notes: near.flatMap((r) => r.lines.map(textOf)),
   };
 }
 
 /** Rows of small ruled tables, `I | Input pin`, as the lines of a legend. */
-function legendTables(ready: readonly Ready[]): string[] {
-  return ready.flatMap((r) =>
-    r.page.rules === undefined
-      ? []
-      : ruledBlocks(r)
-          .filter((b) =>
-            /legend|abbreviation|type|code|symbol|key/i.test([...b.captions.slice(0, 2), ...(b.rows[0]?.cells ?? [])].join(' ')),
-          )
-          .flatMap((b) => b.rows.flatMap(({ cells }) => legendLine(cells.filter((c) => c !== '')))),
-  );
+export function legendTables(ready: readonly Ready[]): string[] {
+  const explains = /legend|abbreviation|type|code|symbol|key/i;
+  return ready
+    .flatMap((r) => r.blocks)
+    .filter((b) => explains.test([...b.captions.slice(0, 2), ...(b.rows[0]?.cells ?? [])].join(' ')))
+    .flatMap((b) => b.rows.flatMap(({ cells }) => legendLine(cells.filter((c) => c !== ''))));
 }
 
 /** The largest line near the top of the first page. */

@@ -1,4 +1,5 @@
 import type { Box } from '../table/box';
+import { raise, RAISED } from '../table/raised';
 import type { DocumentPage, Rule, Run } from './page';
 
 /** A word on a page: characters with no gap between them. */
@@ -141,18 +142,7 @@ function joinPieces(pieces: Word[]): Word[] {
   return words;
 }
 
-const RAISED: Record<string, string> = {
-  ...Object.fromEntries([...'0123456789'].map((d, i) => [d, '⁰¹²³⁴⁵⁶⁷⁸⁹'[i]!])),
-  '(': '⁽',
-  ')': '⁾',
-  ',': '⁾',
-  a: 'ᵃ',
-  b: 'ᵇ',
-  c: 'ᶜ',
-  d: 'ᵈ',
-  e: 'ᵉ',
-  f: 'ᶠ',
-};
+const NOTE_MARKS = { ...RAISED, ',': '⁾', a: 'ᵃ', b: 'ᵇ', c: 'ᶜ', d: 'ᵈ', e: 'ᵉ', f: 'ᶠ' };
 
 /** Small words beside a larger one: raised ones are notes on it, lowered ones belong to its name. */
 function attachSmall(words: Word[]): Word[] {
@@ -163,7 +153,7 @@ function attachSmall(words: Word[]): Word[] {
     if (!host) continue;
     const lift = host.base - small.base;
     const raised = lift > 0.12 * host.size;
-    host.text += raised ? [...small.text].map((c) => RAISED[c] ?? c).join('') : small.text;
+    host.text += raised ? raise(small.text, NOTE_MARKS) : small.text;
     host.x1 = small.x1;
     taken.add(small);
   }

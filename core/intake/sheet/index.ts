@@ -1,10 +1,9 @@
-import { problem, refuse, ok, type Problem, type Result } from '../../part';
+import { problem, refuse, ok, type Result } from '../../part';
 import type { Proposal, ReadOptions, TableChoice } from '../proposal';
 import { readBallMap } from '../table/ball-map';
 import { findTable, scoreOf, type FoundTable } from '../table/find-table';
 import { filled, isBlank, type Grid, type GridRow } from '../table/grid';
-import { forEach, joinTables } from '../table/join-tables';
-import { understandTable } from '../table/understand';
+import { readTables } from '../table/join-tables';
 import { unfold } from '../table/unfold';
 import { legendLine } from '../understand/legend';
 import { cellRef, type Sheet } from './sheet';
@@ -16,7 +15,6 @@ const MOST_CELLS = 400_000;
 
 interface Found {
   sheet: Sheet;
-  grid: Grid;
   table: FoundTable;
   score: number;
 }
@@ -34,14 +32,12 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
   if (large) return refuse(problem('sheet-large', { name: large.name, limit: MOST_CELLS }, { file }));
   const grids = own.map((sheet, i) => ({ sheet, grid: gridOf(sheet, i * 2_000_000) }));
   const found = grids.flatMap(({ sheet, grid }): Found[] => {
-    const unfolded = unfold(grid);
-    const table = findTable(unfolded);
-    return table ? [{ sheet, grid: unfolded, table, score: scoreOf(table) }] : [];
+    const table = findTable(unfold(grid));
+    return table ? [{ sheet, table, score: scoreOf(table) }] : [];
   });
-  const problems: Problem[] = [];
   if (found.length === 0) {
     for (const { sheet, grid } of grids) {
-      const map = readBallMap(grid, problems, options, [sheet.name, ...grid.rows.slice(0, 8).map((r) => filled(r).join(' '))]);
+      const map = readBallMap(grid, [], options, [sheet.name, ...grid.rows.slice(0, 8).map((r) => filled(r).join(' '))]);
       if (map) return map;
     }
     return refuse(problem('table-none', {}, { file }));
@@ -51,21 +47,11 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
     ? found.filter((_, i) => options.tables!.includes(i))
     : found.filter((f) => f === best || key(f) === key(best));
   const legend = grids.flatMap(({ grid }) => grid.rows.flatMap((r) => [...legendLine(filled(r)), filled(r).join('   ')]));
-  const read = chosen.map(({ sheet, table }) => {
+  const aroundOf = ({ sheet, table }: Found) => {
     const around = table.around.filter((r) => !isBlank(r)).map((r) => filled(r).join(' '));
-    return understandTable(
-      table,
-      { titles: [sheet.name, ...around.slice(0, 10), ...around.slice(-3)], legend, notes: around },
-      [],
-      forEach(options, chosen.length),
-    );
-  });
-  const refused = read.find((r) => !r.ok);
-  const joined = joinTables(
-    read.flatMap((r) => (r.ok ? [r.value] : [])),
-    options,
-  );
-  if (!joined) return refused ?? refuse(problem('table-none', {}, { file }));
+    return { titles: [sheet.name, ...around.slice(0, 10), ...around.slice(-3)], legend, notes: around };
+  };
+  const read = readTables(chosen, aroundOf, options) ?? refuse(problem('table-none', {}, { file }));
   const choices = found.map((f): TableChoice => ({
     title: f.sheet.name,
     sheet: f.sheet.name,
@@ -73,7 +59,7 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
     taken: chosen.includes(f),
   }));
   const first = grids[0]!.grid.rows.find((r) => !isBlank(r));
-  return joined.ok ? ok({ ...joined.value, tables: choices, title: first ? filled(first).join(' ') : '' }) : joined;
+  return read.ok ? ok({ ...read.value, tables: choices, title: first ? filled(first).join(' ') : '' }) : read;
 }
 
 const key = (f: Found): string =>

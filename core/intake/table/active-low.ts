@@ -1,3 +1,5 @@
+import type { Doubt } from '../../part';
+
 /** Stems whose function is low-active wherever a name carries a low-active mark. */
 const KNOWN =
   /^(RESET|RST|RES|MR|POR|CS|SS|CE|OE|WE|RD|WR|EN|INT|INTR|IRQ|NMI|SHDN|SD|PD|PWDN|PWRDN|SLEEP|STBY|ALERT|FAULT|FLT|ERR|BUSY|RDY|DRDY|HOLD|WP|LDAC|CLR|CLEAR|PRE|SET|CONVST|SYNC|LOAD|LD|LATCH|LE|PG|PGOOD|ACK|REQ|BREQ|BACK|WAIT|CTS|RTS|DTR|DSR|DCD|RI|TRST|SRST|CAS|RAS|UB|LB|BHE|BLE|DE|RE|BOOT|WAKE|SEL|MUTE|DISABLE|DIS|SCS|NSS|CSN|ADV|BLS|BE|DQM|KEY|TRIG|STB|STROBE|DACK|DREQ|UVLO|OVT|THERM|ALARM|PROG|PROGRAM|INIT|CONFIG)\d*$/i;
@@ -5,6 +7,9 @@ const KNOWN =
 const SAYS_LOW =
   /\bactive[- ]low\b|\blow[- ]active\b|\(active low\)|\bactive when low\b|\bwhen (driven |pulled |taken )?low,? .*(reset|select|enable|shut)/i;
 const SAYS_HIGH = /\bactive[- ]high\b|\bhigh[- ]active\b/i;
+
+/** A doubt whether a terminal is active low. */
+export const levelDoubt = (reason: string): Doubt => ({ field: 'activeLow', reason, candidates: ['active low', 'active high'] });
 
 export interface ActiveLow {
   activeLow: boolean;

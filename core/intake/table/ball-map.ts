@@ -1,10 +1,10 @@
 import { problem, type Problem, type Result } from '../../part';
 import type { Proposal, ReadOptions, Terminal } from '../proposal';
 import { inferType } from '../understand/infer-type';
-import { readActiveLow } from './active-low';
+import { levelDoubt, readActiveLow } from './active-low';
 import type { Grid, GridRow } from './grid';
-import { packageIn } from './headings';
-import { alternatesIn, cleanName, findVectors } from './names';
+import { packageNamed } from './headings';
+import { alternatesIn, cleanName, markDoubt, findVectors } from './names';
 import { readNumberCell } from './numbers';
 import { placeOf } from './rows';
 import { propose } from './understand';
@@ -13,7 +13,7 @@ import { propose } from './understand';
 export interface BallMap {
   /** Cell index by column number as printed. */
   columns: { at: number; number: string }[];
-  rows: { row: GridRow; letter: string; at: number }[];
+  rows: { row: GridRow; letter: string }[];
 }
 
 const LETTERS = /^(?:[A-HJ-NPRT-WY]|A[A-HJ-NPRT-WY]|B[A-HJ-NPRT-WY])$/;
@@ -50,7 +50,7 @@ function letteredRows(rows: readonly GridRow[], columns: BallMap['columns']): Ba
     }
     const letter = row.cells[at]!.trim();
     if (found.some((f) => f.letter === letter)) break;
-    found.push({ row, letter, at });
+    found.push({ row, letter });
   }
   return found;
 }
@@ -75,7 +75,7 @@ export function readBallMap(
   const names = new Set(texts);
   const notes = { marks: new Set<string>(), vectors: findVectors(texts) };
   const around = titles.length > 0 ? titles : grid.rows.slice(0, 12).map((r) => r.cells.join(' '));
-  const packageName = around.map(packageIn).find((p) => p !== undefined && p.name.length > 2)?.name ?? '';
+  const packageName = packageNamed(around);
   const terminals = cells.flatMap(({ row, number, at }, i): Terminal[] => {
     if (readNumberCell(texts[i]!).kind === 'none') return [];
     const { name, overbar, unsure } = cleanName(texts[i]!, notes);
@@ -83,10 +83,8 @@ export function readBallMap(
     const type = inferType(name, undefined, '', new Map());
     const alternates = alternatesIn(name);
     const doubts = [
-      ...(unsure
-        ? [{ field: 'name' as const, reason: `“${unsure}” could carry a footnote mark or an index.`, candidates: [name, unsure] }]
-        : []),
-      ...(low.unsure ? [{ field: 'activeLow' as const, reason: `${low.unsure}.`, candidates: ['active low', 'active high'] }] : []),
+      ...(unsure ? [markDoubt(name, unsure)] : []),
+      ...(low.unsure ? [levelDoubt(`${low.unsure}.`)] : []),
       ...(row.crossed ? [{ field: 'name' as const, reason: 'Its text runs over the edge of its cell.' }] : []),
       ...(type.doubt ? [type.doubt] : []),
     ];

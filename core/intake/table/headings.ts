@@ -29,6 +29,10 @@ const normal = (heading: string): string =>
     .replace(/\s+/g, ' ')
     .trim();
 
+/** The first package that titles name; names of one or two letters are no name. */
+export const packageNamed = (titles: readonly string[]): string =>
+  titles.map(packageIn).find((p) => p !== undefined && p.name.length > 2)?.name ?? '';
+
 /** `Pin No. 64-pin`, `Ball BGA64`: a heading for numbers with the package after it. */
 const NUMBER_OF = /^(?:pin|ball|terminal|pad|lead|contact)s?(?: (?:no|nos|number|numbers|#))? (.{2,24})$/;
 

@@ -1,15 +1,31 @@
 import { ok, type Result } from '../../part';
 import type { Proposal, ReadOptions, Terminal } from '../proposal';
-import { propose } from './understand';
+import type { FoundTable } from './find-table';
+import { propose, understandTable, type Surroundings } from './understand';
+
+/**
+ * Reads the tables that were chosen and puts them together. What cannot be read is left out where another can; undefined
+ * where no table was chosen.
+ */
+export function readTables<T extends { table: FoundTable }>(
+  chosen: readonly T[],
+  around: (found: T) => Surroundings,
+  options: ReadOptions,
+): Result<Proposal> | undefined {
+  // With several tables the package that is asked for is chosen when they are together.
+  const { package: _asked, ...others } = options;
+  const each = chosen.length > 1 ? others : options;
+  const read = chosen.map((found) => understandTable(found.table, around(found), [], each));
+  const [first, ...rest] = read.flatMap((r) => (r.ok ? [r.value] : []));
+  return first ? joinTables(first, rest, options) : read[0];
+}
 
 /**
  * Puts the proposals of several tables together. Tables whose numbers are all different are parts of one pinout. Tables
  * of different packages give one pinout with several packages, terminals matched by their names in order. A table that
  * lists the same numbers again is compared, and what differs becomes a doubt that shows both.
  */
-export function joinTables(read: readonly Proposal[], options: ReadOptions): Result<Proposal> | undefined {
-  const [first, ...others] = read;
-  if (!first) return undefined;
+function joinTables(first: Proposal, others: readonly Proposal[], options: ReadOptions): Result<Proposal> {
   let joined = first;
   for (const other of others) {
     const same = other.packages.every((p) => joined.packages.some((q) => q.name === p.name));
@@ -25,7 +41,7 @@ export function joinTables(read: readonly Proposal[], options: ReadOptions): Res
       };
     else if (again.length >= 0.8 * Math.min(other.terminals.length, joined.terminals.length)) compare(joined, other);
   }
-  if (joined === first && read.length === 1) return ok(first);
+  if (others.length === 0) return ok(first);
   const names = joined.packages.map((p) => p.name);
   const problems = joined.problems.filter((p) => !['number-gap', 'count-package', 'number-twice'].includes(p.code));
   for (const t of joined.terminals) t.doubts = t.doubts.filter((d) => !/^Number \S+ stands \d+ times\.$/.test(d.reason));
@@ -69,10 +85,3 @@ function compare(joined: Proposal, other: Proposal): void {
       t.doubts.push({ field: 'name', reason: `Another table of the document says “${twin.name}”.`, candidates: [t.name, twin.name] });
   }
 }
-
-/** The options to read each of several tables with: the package that is asked for is chosen when they are together. */
-export const forEach = (options: ReadOptions, tables: number): ReadOptions => {
-  if (tables < 2) return options;
-  const { package: _asked, ...others } = options;
-  return others;
-};

@@ -1,3 +1,5 @@
+import type { Doubt } from '../../part';
+
 /** Footnote marks that a document uses, found in its text around the table. */
 export interface Notes {
   /** `1` for a line that starts with (1), [1] or ¹; `*` for a line that starts with an asterisk. */
@@ -17,6 +19,13 @@ export function findVectors(names: string[]): Set<string> {
   }
   return new Set([...indices].filter(([, seen]) => seen.size > 1).map(([stem]) => stem));
 }
+
+/** A doubt whether a mark belongs to the name: `name` without it, `printed` with it. */
+export const markDoubt = (name: string, printed: string): Doubt => ({
+  field: 'name',
+  reason: `“${printed}” could carry a footnote mark or an index.`,
+  candidates: [name, printed],
+});
 
 /** Takes footnote marks off a name and collapses white space. `unsure` where a mark could belong to the name. */
 export function cleanName(text: string, notes: Notes): { name: string; overbar: boolean; partly?: boolean; unsure?: string } {

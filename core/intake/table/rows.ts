@@ -1,10 +1,10 @@
 import { problem, type Doubt, type Origin, type Problem } from '../../part';
 import type { Column, Terminal } from '../proposal';
 import { inferType } from '../understand/infer-type';
-import { readActiveLow } from './active-low';
+import { levelDoubt, readActiveLow } from './active-low';
 import { filled, type GridRow } from './grid';
 import { roleOfHeading, packageIn } from './headings';
-import { alternatesIn, cleanName, expandNames, findVectors, listAlternates, type Notes } from './names';
+import { alternatesIn, cleanName, markDoubt, expandNames, findVectors, listAlternates, type Notes } from './names';
 import { isNote } from './notes';
 import { readNumberCell, type NumberCell } from './numbers';
 import { tenths, unite, type Box } from './box';
@@ -128,8 +128,8 @@ function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): Row
     return 'row';
   const cells = filled(row);
   if (cells.length === 0) return 'note';
-  const at = (role: Column['role']) => row.cells[columns.findIndex((c) => c.role === role)]?.trim() ?? '';
-  const numberCells = columns.flatMap((c, i) => (c.role === 'number' ? [row.cells[i]?.trim() ?? ''] : []));
+  const at = (role: keyof RoleIndex['at']) => row.cells[index.at[role]]?.trim() ?? '';
+  const numberCells = index.numbers.map((i) => row.cells[i]?.trim() ?? '');
   const read = numberCells.map(readNumberCell);
   const numbered = read.some((r, i) => r.kind === 'list' || (r.kind === 'pad' && numberCells[i] !== ''));
   if (cells.length === 1) {
@@ -137,9 +137,7 @@ function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): Row
     if (numberCells.length === 1 && numbered && at('name') === '' && !/^(ep|pad|thermal|exposed)/i.test(cells[0]!))
       return /\d/.test(cells[0]!) ? 'odd' : 'heading';
     if (row.starts) return at('description') !== '' && (row.starts[0] ?? 0) > 4 ? 'continuation' : 'heading';
-    return at('description') === cells[0] || (at('name') === cells[0] && columns.findIndex((c) => c.role === 'name') > 0)
-      ? 'continuation'
-      : 'heading';
+    return at('description') === cells[0] || (at('name') === cells[0] && index.at.name > 0) ? 'continuation' : 'heading';
   }
   if (cells.every((c) => roleOfHeading(c) !== undefined || packageIn(c)?.name === c)) return 'header';
   if (numbered) return 'row';
@@ -147,7 +145,7 @@ function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): Row
   if (isNote(cells[0]!)) return 'note';
   if (numberCells.every((c) => c === '') && at('name') === '' && at('description') !== '') return 'continuation';
   if (
-    columns.some((c) => c.role === 'number' && c.packageName !== '') &&
+    index.numbers.some((i) => columns[i]!.packageName !== '') &&
     at('name') !== '' &&
     read.every((r) => r.kind === 'none') &&
     numberCells.some((c) => c !== '')
@@ -244,19 +242,13 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   const fits = expanded.length === most;
   const single = expanded.length === 1;
   const doubts: Doubt[] = [];
-  if (clean.unsure)
-    doubts.push({
-      field: 'name',
-      reason: `“${clean.unsure}” could carry a footnote mark or an index.`,
-      candidates: [clean.name, clean.unsure],
-    });
+  if (clean.unsure) doubts.push(markDoubt(clean.name, clean.unsure));
   if (clean.name === '' && lists.some((l) => l.numbers.some((n) => n !== 'EP')))
     doubts.push({ field: 'name', reason: 'The name cell is empty.' });
   // `GPIO0–` over a list of numbers is a range that lost its end; `V–` and `IN1–` alone are names.
   if (/[/,_]$/.test(clean.name) || (most > 1 && /[–-]$/.test(clean.name)))
     doubts.push({ field: 'name', reason: `“${clean.name}” ends as if it went on.` });
-  if (clean.partly)
-    doubts.push({ field: 'activeLow', reason: 'A bar stands over a part of the name.', candidates: ['active low', 'active high'] });
+  if (clean.partly) doubts.push(levelDoubt('A bar stands over a part of the name.'));
   if (entry.crossed) doubts.push({ field: 'name', reason: 'Text runs over the edge of a column in its row.' });
   if (!fits && !single) {
     context.problems.push(
@@ -301,7 +293,7 @@ function terminal(
   const activeLow = low.activeLow || /^(l|low|active low|-)$/i.test(entry.activeLow);
   const type = inferType(name, entry.type, description, context.legend);
   const alternates = [...alternatesIn(name), ...listAlternates(entry.alternates)];
-  if (low.unsure) doubts.push({ field: 'activeLow', reason: `${low.unsure}.`, candidates: ['active low', 'active high'] });
+  if (low.unsure) doubts.push(levelDoubt(`${low.unsure}.`));
   if (type.doubt) doubts.push(type.doubt);
   return {
     numbers,

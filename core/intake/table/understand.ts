@@ -5,7 +5,7 @@ import { readLegend } from '../understand/legend';
 import { findPairs } from '../understand/pairs';
 import { recogniseSignals } from '../understand/signals';
 import type { FoundTable } from './find-table';
-import { packageIn } from './headings';
+import { packageNamed } from './headings';
 import { MOST_TERMINALS, readRows } from './rows';
 
 /** What a document says around a table, by what it can tell. */
@@ -84,9 +84,8 @@ export function propose(terminals: Terminal[], names: readonly string[], known: 
 
 /** A single number column counts in the package that the titles name; of several, each has a name. */
 function namePackages(columns: Column[], titles: readonly string[]): void {
-  const titled = titles.map(packageIn).find((p) => p !== undefined && p.name.length > 2);
   const numbers = columns.filter((c) => c.role === 'number');
-  if (numbers.length === 1 && numbers[0]!.packageName === '') numbers[0]!.packageName = titled?.name ?? '';
+  if (numbers.length === 1 && numbers[0]!.packageName === '') numbers[0]!.packageName = packageNamed(titles);
   numbers.forEach((c, i) => {
     if (numbers.length > 1 && c.packageName === '') c.packageName = c.heading.replace(/\s+/g, ' ') || `package ${i + 1}`;
   });

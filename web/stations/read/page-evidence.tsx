@@ -1,11 +1,12 @@
 import { useMemo } from 'react';
+import type { Box } from '../../../core/intake';
 import type { Pin } from '../../../core/part';
 import { useAct, useStore } from '../../store';
 import { selectPart, selectSelection } from '../../store/selectors';
 import { selected } from '../../store/view-slice';
 import type { SourceInfo, SourceSession } from '../../workers/source-session';
 import { DoubtCard } from './doubt-card';
-import { Boxed, PageView, type PageBox, type PagePlace } from './page-view';
+import { Boxed, PageView, type PagePlace } from './page-view';
 
 const CARD = 440;
 
@@ -74,7 +75,7 @@ export function PageEvidence({
 interface CellAt {
   pin: Pin;
   field: string;
-  box: PageBox;
+  box: Box;
   doubt: boolean;
 }
 

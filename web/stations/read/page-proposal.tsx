@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import type { ColumnRole, Proposal, TableChoice } from '../../../core/intake';
+import { unite, type Box, type ColumnRole, type Proposal, type TableChoice } from '../../../core/intake';
 import type { SourceInfo, SourceSession } from '../../workers/source-session';
-import { Boxed, PageView, type PageBox, type PagePlace } from './page-view';
+import { Boxed, PageView, type PagePlace } from './page-view';
 import { RoleSelect, ROLE_TINTS } from './roles';
 
 interface Props {
@@ -74,8 +74,8 @@ export function PageProposal({ session, info, proposal, roles, drawing, onRole, 
 }
 
 /** The table's outline: as wide as its columns, with room for its heading. */
-const outlineOf = ({ box, columns }: Area): PageBox => {
-  const all = unite([box, ...columns]);
+const outlineOf = ({ box, columns }: Area): Box => {
+  const all = unite([box, ...columns])!;
   return [all[0], box[1] - 2, all[2], box[3] + 4];
 };
 
@@ -136,18 +136,12 @@ function Left({ table, area, scale, onTake }: { table: TableChoice; area: Area; 
 
 interface RowBox {
   line: number;
-  box: PageBox;
+  box: Box;
   taken: boolean;
   /** The heading of a group: neither a terminal nor left out. */
   heading: boolean;
   tip: string;
 }
-
-const unite = (boxes: PageBox[]): PageBox => {
-  const x = Math.min(...boxes.map((b) => b[0]));
-  const y = Math.min(...boxes.map((b) => b[1]));
-  return [x, y, Math.max(...boxes.map((b) => b[0] + b[2])) - x, Math.max(...boxes.map((b) => b[1] + b[3])) - y];
-};
 
 function rowsByPage(proposal: Proposal | undefined): Map<number, RowBox[]> {
   const pages = new Map<number, RowBox[]>();
@@ -160,14 +154,14 @@ function rowsByPage(proposal: Proposal | undefined): Map<number, RowBox[]> {
       .slice(0, 120);
     pages.set(row.place.page, [
       ...(pages.get(row.place.page) ?? []),
-      { line: row.line, box: unite(boxes), taken: row.taken, heading: row.heading ?? false, tip },
+      { line: row.line, box: unite(boxes)!, taken: row.taken, heading: row.heading ?? false, tip },
     ]);
   }
   return pages;
 }
 
-function doubtsByPage(proposal: Proposal | undefined): Map<number, PageBox[]> {
-  const pages = new Map<number, PageBox[]>();
+function doubtsByPage(proposal: Proposal | undefined): Map<number, Box[]> {
+  const pages = new Map<number, Box[]>();
   for (const t of proposal?.terminals ?? [])
     for (const doubt of t.doubts) {
       const cell = t.origin?.cells?.[doubt.field] ?? t.origin?.box;

@@ -1,14 +1,12 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useLayoutEffect, useRef, useState, type PointerEvent, type ReactNode } from 'react';
+import type { Box } from '../../../core/intake';
 import { useCommands } from '../../commands/registry';
 import type { SourceInfo, SourceSession } from '../../workers/source-session';
 
-/** x, y, width, height in points. */
-export type PageBox = [number, number, number, number];
-
 export interface PagePlace {
   page: number;
-  box: PageBox;
+  box: Box;
 }
 
 interface Props {
@@ -125,13 +123,13 @@ function PagePicture({ session, page, scale }: { session: SourceSession; page: n
 }
 
 /** Drawing a box around a table: from press to release. */
-function RegionPen({ scale, onBox }: { scale: number; onBox: (box: PageBox) => void }) {
+function RegionPen({ scale, onBox }: { scale: number; onBox: (box: Box) => void }) {
   const [drag, setDrag] = useState<{ x0: number; y0: number; x1: number; y1: number }>();
   const at = (e: PointerEvent<HTMLDivElement>) => {
     const area = e.currentTarget.getBoundingClientRect();
     return { x: (e.clientX - area.left) / scale, y: (e.clientY - area.top) / scale };
   };
-  const box: PageBox | undefined = drag && [
+  const box: Box | undefined = drag && [
     Math.min(drag.x0, drag.x1),
     Math.min(drag.y0, drag.y1),
     Math.abs(drag.x1 - drag.x0),
@@ -169,7 +167,7 @@ export function Boxed({
   children,
   grow = 0,
 }: {
-  box: PageBox;
+  box: Box;
   scale: number;
   className?: string;
   children?: ReactNode;

@@ -1,9 +1,9 @@
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { cellRef, type Sheet } from '../../../core/intake';
 import { useAct, useStore } from '../../store';
 import { selectPart, selectSelection } from '../../store/selectors';
 import { selected } from '../../store/view-slice';
+import { VirtualRows } from '../../ui/virtual-rows';
 
 const ROW = 24;
 
@@ -43,13 +43,7 @@ export function SheetView({ sheets, digest }: { sheets: readonly Sheet[]; digest
       if ((rows.get(c.row)?.size ?? 0) > 1) most[c.col] = Math.min(300, Math.max(most[c.col]!, c.text.length * 8.2 + 20));
     return most;
   }, [sheet, rows, width]);
-  const scroller = useRef<HTMLDivElement>(null);
-  const list = useVirtualizer({ count: height, getScrollElement: () => scroller.current, estimateSize: () => ROW, overscan: 12 });
   const row = focus?.sheet === sheet?.name ? Number(/\d+$/.exec(focus?.cell ?? '')?.[0]) : NaN;
-  useEffect(() => {
-    if (row > 0) list.scrollToIndex(row - 1, { align: 'auto' });
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [row]);
   const lit = new Set(selection);
   if (!sheet) return null;
   return (
@@ -67,49 +61,37 @@ export function SheetView({ sheets, digest }: { sheets: readonly Sheet[]; digest
           </button>
         ))}
       </div>
-      <div
-        ref={scroller}
-        role="region"
-        aria-label="Source"
-        tabIndex={0}
-        className="min-h-0 flex-1 overflow-auto rounded-lg border border-line bg-surface"
-      >
-        <div className="relative min-w-max" style={{ height: list.getTotalSize() }}>
-          {list.getVirtualItems().map((item) => (
-            <div
-              key={item.key}
-              className="absolute inset-x-0 flex border-b border-line text-[13px]"
-              style={{ transform: `translateY(${item.start}px)`, height: ROW }}
-            >
-              <span className="w-12 shrink-0 border-r border-line bg-sunken pr-2 text-right font-mono text-[12px] leading-6 text-muted">
-                {item.index + 1}
-              </span>
-              {widths.map((w, col) => {
-                const pins = pinsAt.get(cellRef(item.index, col)) ?? [];
-                const isLit = pins.some((p) => lit.has(p.id));
-                const tone = isLit ? 'bg-green-wash outline-2 outline-green' : pins.some((p) => p.doubt) ? 'bg-amber-wash' : '';
-                const text = rows.get(item.index)?.get(col) ?? '';
-                // As in a workbook, a text runs on over the empty cells beside it.
-                const runsOn = text !== '' && !rows.get(item.index)?.has(col + 1);
-                return (
-                  <button
-                    key={col}
-                    type="button"
-                    tabIndex={-1}
-                    disabled={pins.length === 0}
-                    title={text}
-                    onClick={() => act(selected(pins.map((p) => p.id)))}
-                    style={{ width: w }}
-                    className={`shrink-0 border-r border-line px-2 text-left leading-6 whitespace-nowrap ${runsOn ? 'overflow-visible' : 'overflow-hidden text-ellipsis'} ${tone}`}
-                  >
-                    {text}
-                  </button>
-                );
-              })}
-            </div>
-          ))}
-        </div>
-      </div>
+      <VirtualRows label="Source" wide count={height} height={ROW} focus={row > 0 ? row - 1 : undefined}>
+        {(index) => (
+          <div className="flex h-full border-b border-line text-[13px]">
+            <span className="w-12 shrink-0 border-r border-line bg-sunken pr-2 text-right font-mono text-[12px] leading-6 text-muted">
+              {index + 1}
+            </span>
+            {widths.map((w, col) => {
+              const pins = pinsAt.get(cellRef(index, col)) ?? [];
+              const isLit = pins.some((p) => lit.has(p.id));
+              const tone = isLit ? 'bg-green-wash outline-2 outline-green' : pins.some((p) => p.doubt) ? 'bg-amber-wash' : '';
+              const text = rows.get(index)?.get(col) ?? '';
+              // As in a workbook, a text runs on over the empty cells beside it.
+              const runsOn = text !== '' && !rows.get(index)?.has(col + 1);
+              return (
+                <button
+                  key={col}
+                  type="button"
+                  tabIndex={-1}
+                  disabled={pins.length === 0}
+                  title={text}
+                  onClick={() => act(selected(pins.map((p) => p.id)))}
+                  style={{ width: w }}
+                  className={`shrink-0 border-r border-line px-2 text-left leading-6 whitespace-nowrap ${runsOn ? 'overflow-visible' : 'overflow-hidden text-ellipsis'} ${tone}`}
+                >
+                  {text}
+                </button>
+              );
+            })}
+          </div>
+        )}
+      </VirtualRows>
     </div>
   );
 }
