@@ -59,6 +59,8 @@ const MESSAGES = {
   'page-none': 'There is no page {page}; it has {pages}.',
   'table-large': 'It names over {limit} terminals, more than any package has. Check the ranges in the number column.',
   'package-unknown': 'There is no package "{name}" in it. It has {known}.',
+  'table-overlaps':
+    'The table "{table}" was left out: {again} of its {terminals} numbers stand in the first table too. Take one of the two, or mend the numbers.',
   'row-quote': 'A quoted cell is never closed. Add the closing quote.',
   'row-skipped': 'Row "{text}" was left out: {why}.',
   'number-twice': 'Number {number} stands twice: {names}.',

@@ -92,6 +92,18 @@ it('doubts a name that a second list says otherwise', () => {
     { field: 'name', reason: 'Another table of the document says “SCK”.', candidates: ['CLK', 'SCK'] },
   ]);
 });
+it('says of a table that is neither more of the pinout nor a second list of it', () => {
+  const other = sheet('More', [
+    HEAD,
+    ['3', 'D0', 'I', 'Data'],
+    ['4', 'D1', 'I', 'Data'],
+    ['5', 'D2', 'I', 'Data'],
+    ['6', 'D3', 'I', 'Data'],
+  ]);
+  const { terminals, problems } = read([sheet('By number', [HEAD, ...BODY]), other]);
+  expect(terminals.map((t) => t.name)).toEqual(['VDD', 'CLK', 'VSS']);
+  expect(problems.map((p) => [p.code, p.params['again'], p.params['terminals']])).toEqual([['table-overlaps', 1, 4]]);
+});
 it('reads the sheet that is asked for', () => {
   const sheets = [sheet('One', [HEAD, ...BODY]), sheet('Two', [HEAD, ['9', 'X', 'I', 'y']])];
   expect(list(sheets, { sheet: 'two' })).toEqual(['9 X']);

@@ -1,4 +1,4 @@
-import { ok, type Result } from '../../part';
+import { ok, problem, type Problem, type Result } from '../../part';
 import type { Proposal, ReadOptions, Terminal } from '../proposal';
 import type { FoundTable } from './find-table';
 import { propose, understandTable, type Surroundings } from './understand';
@@ -40,6 +40,7 @@ function joinTables(first: Proposal, others: readonly Proposal[], options: ReadO
         table: joinedView(joined, other)!,
       };
     else if (again.length >= 0.8 * Math.min(other.terminals.length, joined.terminals.length)) compare(joined, other);
+    else joined = { ...joined, problems: [...joined.problems, leftOut(other, again.length, options)] };
   }
   if (others.length === 0) return ok(first);
   const names = joined.packages.map((p) => p.name);
@@ -47,6 +48,13 @@ function joinTables(first: Proposal, others: readonly Proposal[], options: ReadO
   for (const t of joined.terminals) t.doubts = t.doubts.filter((d) => !/^Number \S+ stands \d+ times\.$/.test(d.reason));
   return propose(joined.terminals, names, { problems, ...(joined.table ? { table: joined.table } : {}) }, options);
 }
+
+/** Neither a part of the pinout nor a second list of it: which of the two is right, a person has to say. */
+const leftOut = (table: Proposal, again: number, { file }: ReadOptions): Problem => {
+  const { origin } = table.terminals[0]!;
+  const known = { table: table.tables?.[0]?.title ?? table.table?.columns.map((c) => c.heading).join(' | ') ?? '', again };
+  return problem('table-overlaps', { ...known, terminals: table.terminals.length }, { file, line: origin?.line, page: origin?.page });
+};
 
 const joinedView = (a: Proposal, b: Proposal): Proposal['table'] =>
   a.table && b.table ? { columns: a.table.columns, rows: [...a.table.rows, ...b.table.rows] } : a.table;
