@@ -1,6 +1,6 @@
-import { addUnit } from '../core/arrange';
+import { addUnit, proposeShape, shapeEdit } from '../core/arrange';
 import { joinExposedPad, familyFromName, generateLand, type Family } from '../core/lands';
-import { applyEdit, type Edit, type Package, type Part } from '../core/part';
+import { applyEdit, DEFAULT_RULES, type Edit, type Package, type Part } from '../core/part';
 import { chosenModel, proposeTies, tieEdit } from '../core/spice';
 
 /** What a librarian did to a drafted part by hand, step by step; each step sees the part after the one before. */
@@ -41,6 +41,12 @@ const land =
     return { kind: 'batch', title: `land of ${name}`, edits: exposed ? [made, exposed] : [made] };
   };
 
+/** Draws the first unit, and all that share its drawing, as a body shape, with the pins as they are proposed. */
+const drawnAs =
+  (shape: Parameters<typeof proposeShape>[2]) =>
+  (part: Part): Edit =>
+    shapeEdit(part, 'u1', proposeShape(part, 'u1', shape)!, DEFAULT_RULES);
+
 const landOf =
   (name: string, family: Family) =>
   (part: Part): Edit =>
@@ -79,6 +85,7 @@ export const DEMO: Record<string, DemoPart> = {
         orderCodes: ['TF2204-D', 'TF2204-DR'],
       }),
       land('SO-14'),
+      drawnAs('buffer'),
     ],
     release: { version: '1.0', note: 'First release, for the line sensors.', date: '2026-10-05' },
   },
@@ -150,6 +157,7 @@ export const DEMO: Record<string, DemoPart> = {
         width: 0.7,
         body: { w: 3.4, h: 3.2 },
       }),
+      drawnAs('photodiode'),
     ],
   },
   TF9048: {
@@ -183,6 +191,7 @@ export const DEMO: Record<string, DemoPart> = {
         keywords: ['regulator', 'low noise'],
       }),
       land('SOT-23-5'),
+      drawnAs('regulator'),
     ],
   },
   'OS-TB10': {

@@ -104,13 +104,15 @@ describe('planning', () => {
     const part = arranged(pins);
     expect(part.units.map((u) => u.title)).toEqual(['Port A', 'Port B', 'Supplies']);
   });
-  it('keeps to the most pins that a unit may have, and never cuts a pair', () => {
+  it('cuts a group only where it is taller than a sheet takes, and never a pair', () => {
     const pins = Array.from({ length: 61 }, (_, i) => [
       pin(`L${i}P`, 'bidirectional', { group: 'Bank' }),
       pin(`L${i}N`, 'bidirectional', { group: 'Bank' }),
     ]).flat();
-    const part = arranged(pins, { ...DEFAULT_RULES, maxPinsPerUnit: 42 });
-    for (const unit of part.units) expect(Object.keys(unit.binding).length).toBeLessThanOrEqual(42);
+    expect(arranged(pins, { ...DEFAULT_RULES, maxPinsPerUnit: 42, maxHeight: 80 }).units).toHaveLength(1);
+    const part = arranged(pins, { ...DEFAULT_RULES, maxPinsPerUnit: 42, maxHeight: 24 });
+    expect(part.units).toHaveLength(3);
+    for (const d of part.drawings) expect(d.body.height).toBeLessThanOrEqual(24);
     for (let i = 0; i < 61; i++) expect(sideOf(part, `L${i}N`)).toBe(sideOf(part, `L${i}P`));
   });
   it('splits grounds that are too many', () => {
@@ -348,7 +350,7 @@ function checkDrawing(part: Part, id: string, binding: Record<string, string>): 
   for (const port of drawing.ports) expect(slotsOf(drawing, port.side)).toContain(port.at);
   const boxes = drawing.ports.map((port) => {
     const name = drawPort(
-      drawing.body,
+      drawing,
       port,
       part.pins.find((p) => p.id === binding[port.id]),
       [],

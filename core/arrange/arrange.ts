@@ -6,55 +6,93 @@ import {
   type Drawing,
   type Edit,
   type HouseRules,
+  type Label,
   type Part,
   type Pin,
   type Unit,
 } from '../part';
+import { arrangeAs, keepPlaced } from './draft-units';
 import { drawPins, type DrawnUnit } from './draw';
 import { groupPins, type PinGroup } from './groups';
-import { planUnits } from './plan';
+import { planUnits, type Strategy, type UnitPlan } from './plan';
+
+/** The units and drawings of a plan, as they are made one after the other. */
+interface Making {
+  units: Unit[];
+  drawings: Drawing[];
+}
 
 /**
- * The edit that plans and draws all units of a part anew. Pins that no package bonds out are drawn too: another package
- * may. Same part and rules, same edit.
+ * The edit that plans and draws all units of a part anew. Pins that a person placed or put in a unit stay there. Pins that
+ * no package bonds out are drawn too: another package may. Same part and rules, same edit.
  */
-export function arrangePart(part: Part, rules: HouseRules): Edit & { kind: 'takeArrangement' } {
-  const plan = planUnits(part.pins, rules);
-  const units: Unit[] = [];
-  const drawings: Drawing[] = [];
-  const label = () => unitLabel(units.length);
-  const add = (title: string, drawing: Drawing, binding: Record<string, string>) =>
-    units.push({ id: `u${units.length + 1}`, label: label(), title, drawing: drawing.id, binding });
-  if (plan.channels) {
-    const { titles, channels } = plan.channels;
-    const drawn = drawChannel(`d1`, channels.members, titles, rules);
-    drawings.push(drawn.drawing);
-    channels.members.forEach((member, i) => add(titles[i]!, drawn.drawing, bindChannel(drawn, channels.members[0]!, member)));
-  }
+export function arrangePart(part: Part, rules: HouseRules, strategy: Strategy = 'function'): Edit & { kind: 'takeArrangement' } {
+  const kept = part.units.length > 0 && part.pins.some((p) => p.byHand?.some((f) => f === 'place' || f === 'unit'));
+  const plan = planUnits(part.pins, rules, kept && strategy === 'function' ? 'function' : strategy);
+  if (kept) return arrangeAs(part, keepPlaced(part, plan), rules);
+  const made: Making = { units: [], drawings: [] };
+  if (plan.channels) addChannels(made, plan.channels, rules);
   for (const { title, groups } of plan.units) {
     const single = plan.units.length === 1 && !plan.channels;
-    const shown = single ? shortTitle(part) : title;
-    const drawn = drawPins(`d${drawings.length + 1}`, groups, shown, rules);
-    drawings.push(drawn.drawing);
-    add(shown, drawn.drawing, Object.fromEntries(drawn.pins.map(({ port, pin }) => [port, pin.id])));
+    addUnitOf(made, single ? shortTitle(part) : title, groups, rules);
   }
-  return { kind: 'takeArrangement', units, drawings };
+  return { kind: 'takeArrangement', ...sameWidth(made, rules), ...(plan.shared.length > 0 ? { shared: plan.shared } : {}) };
 }
 
 const shortTitle = (part: Part): string => (part.description && part.description.length <= 28 ? part.description : part.name);
 
-/** One drawing for all channels: pins of the first channel, as wide as the longest name in any. */
-function drawChannel(id: string, members: Map<string, Pin>[], titles: string[], rules: HouseRules): DrawnUnit {
+function addUnitOf(made: Making, title: string, groups: readonly PinGroup[], rules: HouseRules): void {
+  const drawn = drawPins(`d${made.drawings.length + 1}`, groups, title, rules);
+  made.drawings.push(drawn.drawing);
+  bind(made, title, drawn.drawing, Object.fromEntries(drawn.pins.map(({ port, pin }) => [port, pin.id])));
+}
+
+const bind = ({ units }: Making, title: string, drawing: Drawing, binding: Record<string, string>) =>
+  units.push({ id: `u${units.length + 1}`, label: unitLabel(units.length), title, drawing: drawing.id, binding });
+
+/** One drawing for all channels; the first has one of its own where only that carries the supplies. */
+function addChannels(made: Making, { titles, channels, supplies, supplied }: NonNullable<UnitPlan['channels']>, rules: HouseRules): void {
+  const { members } = channels;
+  const draw = (of: Map<string, Pin>[], power: readonly Pin[]) => {
+    const drawn = drawChannel(`d${made.drawings.length + 1}`, of, titles, rules, power);
+    made.drawings.push(drawn.drawing);
+    return drawn;
+  };
+  const all = draw(members, supplied === 'none' ? [] : supplies);
+  const others = supplied === 'first' ? draw(members, []) : all;
+  members.forEach((member, i) => {
+    const drawn = i === 0 ? all : others;
+    bind(made, titles[i]!, drawn.drawing, bindChannel(drawn, members[0]!, member));
+  });
+}
+
+/** Pins of the first channel, as wide as the longest name in any; supplies are the same pins in all. */
+function drawChannel(id: string, members: Map<string, Pin>[], titles: string[], rules: HouseRules, supplies: readonly Pin[]): DrawnUnit {
   const first = members[0]!;
   const roleOfPin = new Map([...first].map(([role, pin]) => [pin.id, role]));
-  const group: PinGroup = { title: titles[0]!, pins: [...first.values()], power: false };
+  const groups: PinGroup[] = [{ title: titles[0]!, pins: [...first.values()], power: false }];
+  if (supplies.length > 0) groups.push({ title: 'Supplies', pins: [...supplies], power: true });
   const longestTitle = titles.reduce((a, b) => (b.length > a.length ? b : a), '');
-  return drawPins(id, [group], longestTitle, rules, new Map(), (pin) => members.map((m) => m.get(roleOfPin.get(pin.id)!)!));
+  const alike = (pin: Pin) => (roleOfPin.has(pin.id) ? members.map((m) => m.get(roleOfPin.get(pin.id)!)!) : []);
+  return drawPins(id, groups, longestTitle, rules, new Map(), alike);
 }
 
 function bindChannel(drawn: DrawnUnit, first: Map<string, Pin>, member: Map<string, Pin>): Record<string, string> {
   const roleOfPin = new Map([...first].map(([role, pin]) => [pin.id, role]));
-  return Object.fromEntries(drawn.pins.map(({ port, pin }) => [port, member.get(roleOfPin.get(pin.id)!)!.id]));
+  const own = (pin: Pin) => member.get(roleOfPin.get(pin.id) ?? '') ?? pin;
+  return Object.fromEntries(drawn.pins.map(({ port, pin }) => [port, own(pin).id]));
+}
+
+/** All bodies as wide as the widest, where the house wants them so; texts at their right edge go along. */
+export function sameWidth<T extends { drawings: Drawing[] }>(made: T, rules: HouseRules): T {
+  if (rules.width !== 'same') return made;
+  const width = Math.max(...made.drawings.map((d) => d.body.width));
+  const widen = (d: Drawing): Drawing => {
+    const more = (width - d.body.width) * 50;
+    const labels = d.labels.map((l) => ({ ...l, x: l.x < 0 ? l.x - more : l.x + more }));
+    return d.body.shape === 'block' ? { ...d, body: { ...d.body, width }, labels } : d;
+  };
+  return { ...made, drawings: made.drawings.map(widen) };
 }
 
 /**
@@ -64,6 +102,8 @@ function bindChannel(drawn: DrawnUnit, first: Map<string, Pin>, member: Map<stri
 export function tidyUnit(part: Part, unitId: string, rules: HouseRules): Edit & { kind: 'takeArrangement' } {
   const unit = part.units.find((u) => u.id === unitId)!;
   const drawing = part.drawings.find((d) => d.id === unit.drawing)!;
+  // A shape and free artwork say themselves where their pins are.
+  if (drawing.body.shape !== 'block') return { kind: 'takeArrangement', units: part.units, drawings: part.drawings };
   const byId = new Map(part.pins.map((p) => [p.id, p]));
   const pins = Object.values(unit.binding).flatMap((id) => byId.get(id) ?? []);
   const ordered = part.pins.filter((p) => pins.includes(p));
@@ -73,22 +113,38 @@ export function tidyUnit(part: Part, unitId: string, rules: HouseRules): Edit & 
   );
   const sharers = part.units.filter((u) => u.drawing === drawing.id && u.id !== unitId);
   const also = (pin: Pin) => sharers.flatMap((u) => byId.get(u.binding[portOf.get(pin.id)!.id] ?? '') ?? []);
-  const drawn = drawPins(drawing.id, groupPins(ordered), unit.title, rules, fixed, also);
+  const drawn = drawPins(drawing.id, groupPins(ordered, rules.order), unit.title, rules, fixed, also);
   // Ports keep their ids, so that every binding to this drawing stays true.
-  const ports = drawn.drawing.ports.map((port, i) => ({ ...port, id: portOf.get(drawn.pins[i]!.pin.id)!.id }));
+  const ports = drawn.drawing.ports.map((port, i) => {
+    const { id, hide, turned } = portOf.get(drawn.pins[i]!.pin.id)!;
+    return { ...port, id, ...(hide ? { hide } : {}), ...(turned ? { turned } : {}) };
+  });
   const next: Drawing = {
     ...drawn.drawing,
     ports: sortLike(
       ports,
       drawing.ports.map((p) => p.id),
     ),
+    ...(drawing.hide ? { hide: drawing.hide } : {}),
     strokes: drawing.strokes,
+    labels: [...drawn.drawing.labels.map((l) => keepShown(l, drawing)), ...drawing.labels.filter((l) => l.kind === 'field')],
   };
   return {
     kind: 'takeArrangement',
     units: part.units,
     drawings: part.drawings.map((d) => (d.id === drawing.id ? next : d)),
   };
+}
+
+/** A text that a person hid stays hidden. */
+const keepShown = (label: Label, { labels }: Drawing): Label =>
+  labels.some((l) => l.kind === label.kind && l.hidden) ? { ...label, hidden: true } : label;
+
+/** The edit that draws all units by the house rules as they are now; who stands in which unit stays, and what was placed by hand. */
+export function restylePart(part: Part, rules: HouseRules): Edit & { kind: 'takeArrangement' } {
+  const firsts = part.units.filter((u, i) => part.units.findIndex((v) => v.drawing === u.drawing) === i);
+  const drawings = firsts.reduce((drawn, unit) => tidyUnit({ ...part, drawings: drawn }, unit.id, rules).drawings, part.drawings);
+  return { kind: 'takeArrangement', units: part.units, ...sameWidth({ drawings }, rules) };
 }
 
 function sortLike<T extends { id: string }>(list: T[], order: string[]): T[] {

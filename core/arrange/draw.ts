@@ -10,7 +10,7 @@ export interface DrawnUnit {
 }
 
 /** A strip for the title needs one step; pins start one step below it. */
-const STRIP = 1;
+const stripOf = (rules: HouseRules): number => (rules.strip ? 1 : 0);
 
 /**
  * Draws a unit: pins on sides, a body just wide enough for the names and even in both directions, so that its centre
@@ -31,21 +31,36 @@ export function drawPins(
     ...held,
     ...(['left', 'right', 'top', 'base'] as const).flatMap((side) => along(side, blocks[side], height, held, rules)),
   ];
-  const body = { shape: 'block' as const, width: bodyWidth(placed, title, widest), height, strip: STRIP };
+  const body = { shape: 'block' as const, width: bodyWidth(placed, title, rules, height, widest), height, strip: stripOf(rules) };
+  const length = pinLength(placed, rules, widest);
   const ports = placed.map(({ pin, side, at }, i): Port => {
     const marks = marksOf(pin);
-    return { id: `t${i + 1}`, side, at, length: rules.pinLength, ...(marks.length > 0 ? { marks } : {}) };
+    return { id: `t${i + 1}`, side, at, length, ...(marks.length > 0 ? { marks } : {}) };
   });
   return {
     drawing: {
       id,
       body,
       ports,
+      ...(rules.names === 'over' ? { names: 'over' as const } : {}),
       strokes: [],
-      labels: labelsFor(body.width, body.height, placed.some((p) => p.side === 'top') ? rules.pinLength + 1 : 0),
+      labels: labelsFor(body.width, body.height, clearOf(placed, length), rules.texts),
     },
     pins: placed.map(({ pin }, i) => ({ port: `t${i + 1}`, pin })),
   };
+}
+
+/** Steps that texts must keep from the body's upper and lower edge, for the pins there. */
+const clearOf = (placed: readonly { side: Side }[], length: number) => ({
+  top: placed.some((p) => p.side === 'top') ? length + 1 : 0,
+  base: placed.some((p) => p.side === 'base') ? length + 1 : 0,
+});
+
+/** Names over the lines need lines as long as the longest of them. */
+function pinLength(placed: Held[], rules: HouseRules, widest?: (pin: Pin) => Pin[]): number {
+  if (rules.names === 'inside') return rules.pinLength;
+  const pins = placed.flatMap((p) => [p.pin, ...(widest?.(p.pin) ?? [])]);
+  return Math.max(rules.pinLength, ...pins.map((p) => Math.ceil((textWidth(nameOnDrawing(p), NAME_SIZE) + 40) / STEP)));
 }
 
 const withoutFixed = (groups: readonly PinGroup[], fixed: Fixed): PinGroup[] =>
@@ -58,9 +73,11 @@ function bodyHeight(blocks: Record<Side, Pin[][]>, held: Held[], rules: HouseRul
   const upright = held.filter((h) => h.side === 'left' || h.side === 'right');
   const extra = (side: Side) => upright.filter((h) => h.side === side).length * rules.pitch;
   const rows = Math.max(rowsOf(blocks.left, rules) + extra('left'), rowsOf(blocks.right, rules) + extra('right'), 1);
-  const reach = Math.max(0, ...upright.map((h) => Math.max((h.at + STRIP + 1) * 2, (-h.at + 1) * 2)));
+  const reach = Math.max(0, ...upright.map((h) => Math.max((h.at + stripOf(rules) + 1) * 2, (-h.at + 1) * 2)));
   const uprightNames = [...blocks.top, ...blocks.base].flat().map((p) => nameSpace(p));
-  const need = Math.max(rows + STRIP + 1, reach, uprightNames.length > 0 ? Math.ceil(Math.max(...uprightNames) / STEP) * 2 + 2 : 0, 4);
+  // Names of the top and of the base must not meet in the middle; where they do not stand inside, nothing meets.
+  const deep = uprightNames.length === 0 || rules.names === 'over' ? 0 : Math.ceil(Math.max(...uprightNames) / STEP) * 2 + 2;
+  const need = Math.max(rows + stripOf(rules) + 1, reach, deep, rules.minHeight);
   return need + (need % 2);
 }
 
@@ -69,7 +86,7 @@ function along(side: Side, blocks: readonly Pin[][], height: number, held: Held[
   const taken = new Set(held.filter((h) => h.side === side).map((h) => h.at));
   const flat = side === 'left' || side === 'right';
   const rows = rowsOf(blocks, rules);
-  let at = flat ? height / 2 - STRIP - 1 : -Math.floor(rows / 2);
+  let at = flat ? height / 2 - stripOf(rules) - 1 : -Math.floor(rows / 2);
   const step = flat ? -1 : 1;
   const out: Held[] = [];
   blocks.forEach((block, b) => {
@@ -86,7 +103,7 @@ function along(side: Side, blocks: readonly Pin[][], height: number, held: Held[
 /** Room from the body's edge to the end of a pin's name, in hundredths of a step. */
 const nameSpace = (pin: Pin): number => NAME_INSET + insideWidth(marksOf(pin)) + textWidth(nameOnDrawing(pin), NAME_SIZE);
 
-function bodyWidth(placed: Held[], title: string, widest?: (pin: Pin) => Pin[]): number {
+function bodyWidth(placed: Held[], title: string, rules: HouseRules, height: number, widest?: (pin: Pin) => Pin[]): number {
   const longest = (side: Side) =>
     Math.max(
       0,
@@ -95,19 +112,30 @@ function bodyWidth(placed: Held[], title: string, widest?: (pin: Pin) => Pin[]):
         .flatMap((p) => [p.pin, ...(widest?.(p.pin) ?? [])])
         .map(nameSpace),
     );
-  const names = longest('left') + longest('right') + STEP;
+  const names = rules.names === 'over' ? 0 : longest('left') + longest('right') + STEP;
   const upright = Math.max(0, ...placed.filter((p) => p.side === 'top' || p.side === 'base').map((p) => Math.abs(p.at) + 1));
-  const need = Math.max(Math.ceil(names / STEP), Math.ceil((textWidth(title, NAME_SIZE) + 60) / STEP), upright * 2, 4);
+  const strip = rules.strip ? Math.ceil((textWidth(title, NAME_SIZE) + 60) / STEP) : 0;
+  const third = rules.width === 'third' ? Math.ceil(height / 3) : 0;
+  const need = Math.max(Math.ceil(names / STEP), strip, third, upright * 2, rules.minWidth);
   return need + (need % 2);
 }
 
-/** Reference above the body at the left, value above it at the right; or below, where names are too long for both. */
-export function labelsFor(width: number, height: number, clear = 0): Label[] {
-  const y = (height / 2 + clear) * STEP + 50;
+/**
+ * The places of reference and value: above the body at the left and at the right, or both below, or one above and one
+ * below; above and below too where the body is too narrow for both in a line. `clear` is the steps that pins take there.
+ */
+export function labelsFor(
+  width: number,
+  height: number,
+  clear: { top: number; base: number } = { top: 0, base: 0 },
+  texts: HouseRules['texts'] = 'above',
+): Label[] {
   const half = (width / 2) * STEP;
-  const value: Label =
-    width >= 8
-      ? { kind: 'value', x: half, y, anchor: 'end', size: 60 }
-      : { kind: 'value', x: -half, y: -(height / 2) * STEP - 50, anchor: 'start', size: 60 };
-  return [{ kind: 'reference', x: -half, y, anchor: 'start', size: 64 }, value];
+  const above = (height / 2 + clear.top) * STEP + 50;
+  const below = -(height / 2 + clear.base) * STEP - 50;
+  const reference = (y: number): Label => ({ kind: 'reference', x: -half, y, anchor: 'start', size: 64 });
+  const value = (y: number, x = -half): Label => ({ kind: 'value', x, y, anchor: x > 0 ? 'end' : 'start', size: 60 });
+  if (texts === 'below') return [reference(below), value(below - 90)];
+  if (texts === 'split' || width < 8) return [reference(above), value(below)];
+  return [reference(above), value(above, half)];
 }

@@ -1,4 +1,4 @@
-import { carriesPower, compareNatural, type Pin } from '../part';
+import { carriesPower, compareNatural, compareTerminals, type HouseRules, type Pin } from '../part';
 import { findPairs } from '../intake/understand/pairs';
 import { countStems, interfaceOf, stemsOf } from '../intake/understand/signals';
 
@@ -13,18 +13,30 @@ export interface PinGroup {
  * Groups from what is known, the surest first: the heading the pin stood under, its rail's kind, the stem it shares
  * with others. What is left goes by direction. Groups stand in the order of their first pin.
  */
-export function groupPins(pins: readonly Pin[]): PinGroup[] {
+export function groupPins(pins: readonly Pin[], order: HouseRules['order'] = 'natural'): PinGroup[] {
   const stems = countStems(pins.map((p) => p.name));
   const groups = new Map<string, Pin[]>();
   for (const pin of pins) {
     const title = titleOf(pin, stems);
-    groups.set(title, [...(groups.get(title) ?? []), pin]);
+    const known = groups.get(title);
+    if (known) known.push(pin);
+    else groups.set(title, [pin]);
   }
   return [...groups].map(([title, members]) => ({
     title,
-    pins: inDrawnOrder(members),
+    pins: inOrder(members, order),
     power: members.every((p) => carriesPower(p.type)),
   }));
+}
+
+const numberOf = (p: Pin): string => Object.values(p.pads)[0]?.[0] ?? '';
+
+/** The pins of a group as the house rules have them follow each other. */
+function inOrder(pins: readonly Pin[], order: HouseRules['order']): Pin[] {
+  if (order === 'datasheet') return [...pins];
+  if (order === 'number') return [...pins].sort((a, b) => compareTerminals(numberOf(a), numberOf(b)));
+  const natural = inDrawnOrder(pins);
+  return order === 'bank' ? natural.sort((a, b) => compareNatural(a.rail ?? '', b.rail ?? '')) : natural;
 }
 
 function titleOf(pin: Pin, stems: ReadonlyMap<string, number>): string {

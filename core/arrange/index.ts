@@ -1,7 +1,12 @@
-export { addUnit, arrangePart, placesChanged, tidyUnit } from './arrange';
+export { addUnit, arrangePart, placesChanged, restylePart, tidyUnit } from './arrange';
+export { arrangeAs, draftsOf, type UnitDraft } from './draft-units';
 export { closeUp, dropPorts, moveEdit, moveToUnitEdit, openGap } from './drop';
 export { findChannels } from './channels';
 export { groupPins, inDrawnOrder } from './groups';
 export { labelsFor } from './draw';
 export { marksOf } from './place';
+export { STRATEGIES, type Strategy } from './plan';
+export { scorePlan, type PlanScore } from './score';
 export { freeSlots, heightFor, nudge, reorder, sendToSide, slotsOf, unitsWithPin, type Move } from './slots';
+export { mergeUnits, movePins, splitUnit, SPLITS, type Split } from './split';
+export { proposeShape, shapeEdit, suggestShapes, type ShapeProposal } from './take-shape';

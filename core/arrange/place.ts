@@ -1,4 +1,5 @@
 import type { HouseRules, Mark, Pin, Side, SideRole } from '../part';
+import { interfaceOf } from '../intake/understand/signals';
 import { cutBetweenPairs, type PinGroup } from './groups';
 
 /** A place that a person chose: it stays. */
@@ -8,8 +9,9 @@ export function roleOf(pin: Pin): SideRole {
   switch (pin.type) {
     case 'supply-in':
       return 'supply';
-    case 'ground':
     case 'input':
+      return interfaceOf(pin.name) === 'Control' ? 'control' : 'input';
+    case 'ground':
     case 'output':
     case 'bidirectional':
     case 'passive':
@@ -35,7 +37,7 @@ export function sideBlocks(groups: readonly PinGroup[], rules: HouseRules): Reco
   const sides: Record<Side, Block[]> = { left: [], right: [], top: [], base: [] };
   const powerOnly = groups.every((g) => g.power || g.title === 'Not used');
   for (const group of groups) {
-    for (const block of blocksOf(group)) {
+    for (const block of blocksOf(group, rules)) {
       const side = powerOnly ? (block.role === 'ground' ? 'right' : 'left') : rules.sides[block.role];
       sides[side].push(block);
     }
@@ -53,14 +55,23 @@ export function sideBlocks(groups: readonly PinGroup[], rules: HouseRules): Reco
 const INTERFACE = /serial|interface|port|bus|spi|i2c|i²c|uart|usb|jtag|debug|memory|bank|control|clock|reference/i;
 
 /** A group as blocks of one role each, unless it is an interface, which reads better in one piece. */
-function blocksOf(group: PinGroup): Block[] {
+function blocksOf(group: PinGroup, rules: HouseRules): Block[] {
   const byRole = new Map<SideRole, Pin[]>();
-  for (const pin of group.pins) byRole.set(roleOf(pin), [...(byRole.get(roleOf(pin)) ?? []), pin]);
+  // Controls are a block of their own only where the house has another side for them than for inputs.
+  const sided = (pin: Pin): SideRole => {
+    const role = roleOf(pin);
+    return role === 'control' && rules.sides.control === rules.sides.input ? 'input' : role;
+  };
+  for (const pin of group.pins) {
+    const known = byRole.get(sided(pin));
+    if (known) known.push(pin);
+    else byRole.set(sided(pin), [pin]);
+  }
   const roles = [...byRole.keys()];
   const signals: SideRole[] = roles.filter((r) => r !== 'supply' && r !== 'ground');
   if (signals.length > 1 && (INTERFACE.test(group.title) || signals.includes('bidirectional'))) {
-    const whole = group.pins.filter((p) => signals.includes(roleOf(p)));
-    const role: SideRole = whole.every((p) => ['input', 'passive'].includes(roleOf(p))) ? 'input' : 'bidirectional';
+    const whole = group.pins.filter((p) => signals.includes(sided(p)));
+    const role: SideRole = whole.every((p) => ['input', 'control', 'passive'].includes(roleOf(p))) ? 'input' : 'bidirectional';
     const power = roles.filter((r) => !signals.includes(r)).map((r) => ({ group, pins: byRole.get(r)!, role: r }));
     return [{ group, pins: whole, role }, ...power];
   }

@@ -1,96 +1,276 @@
-import { carriesPower, type HouseRules, type Pin, nameOnDrawing } from '../part';
+import { carriesPower, type HouseRules, type Pin, nameOnDrawing, compareTerminals } from '../part';
 import { findChannels, type Channels } from './channels';
 import { cutBetweenPairs, groupPins, type PinGroup } from './groups';
+import { isIdle, kindOf, ownRails } from './kinds';
+import { rowsOf, sideBlocks } from './place';
+import { titleOf } from './titles';
+
+/**
+ * Planning units.
+ *
+ * What belongs together stays together: a group (an interface, a bus, a bank with the rails that only it has) is never cut
+ * unless it alone is taller than a sheet takes. Equal channels are one drawing bound several times. What is left is cut, in
+ * the order of the source, into as few units as hold it, where it is cut best: about evenly, and rather between groups of
+ * different sorts than between two ports. Rails come in one unit, grounds too; when they are too many, the grounds are
+ * split evenly. All of it depends on nothing but pins and rules.
+ */
+export const STRATEGIES = ['function', 'bank', 'side', 'one'] as const;
+/** By function (the usual one), one unit a bank or group, by the package's sides, or all in one unit. */
+export type Strategy = (typeof STRATEGIES)[number];
 
 /** A unit to be drawn: groups of pins, or one of several equal channels. */
 export type PlannedUnit = { title: string; groups: PinGroup[] };
 
 export interface UnitPlan {
-  channels?: { titles: string[]; channels: Channels };
+  channels?: {
+    titles: string[];
+    channels: Channels;
+    /** Supplies that are drawn with each channel, or with the first only. */
+    supplies: Pin[];
+    supplied: 'each' | 'first' | 'none';
+  };
   units: PlannedUnit[];
+  /** Supplies that stand in several units. */
+  shared: string[];
 }
+
+/** The most supplies that are drawn with signals where the house rules want them there. */
+const FEW_SUPPLIES = 8;
 
 /** Plans the units of a part: equal channels first, then supplies apart, then as few units as hold the groups. */
-export function planUnits(pins: readonly Pin[], rules: HouseRules): UnitPlan {
-  const channels = pins.length > 4 || pins.length === 4 ? findChannels(pins) : undefined;
-  if (channels) {
-    const inChannel = new Set(channels.members.flatMap((m) => [...m.values()]));
-    const rest = pins.filter((p) => !inChannel.has(p));
-    const titles = channels.indices.map((i) => `Channel ${i}`);
-    return { channels: { titles, channels }, units: rest.length === 0 ? [] : planRest(rest, rules, true) };
-  }
-  return { units: planRest(pins, rules, pins.length > rules.maxPinsPerUnit) };
+export function planUnits(pins: readonly Pin[], rules: HouseRules, strategy: Strategy = 'function'): UnitPlan {
+  if (strategy === 'one') return { units: [{ title: '', groups: groupPins(pins, rules.order) }], shared: [] };
+  if (strategy === 'side') return { units: bySide(pins, rules), shared: [] };
+  const channels = strategy === 'function' && pins.length >= 4 ? findChannels(pins) : undefined;
+  if (channels) return planChannels(pins, channels, rules);
+  const all = groupPins(pins, rules.order);
+  const several = strategy === 'bank' || pins.length > rules.maxPinsPerUnit || heightOf(all, rules) > rules.maxHeight;
+  return { units: planRest(pins, rules, several, strategy), shared: sharedIn(pins, rules, several) };
 }
 
-function planRest(pins: readonly Pin[], rules: HouseRules, several: boolean): PlannedUnit[] {
-  const apart = several && rules.suppliesApart;
+function planChannels(pins: readonly Pin[], channels: Channels, rules: HouseRules): UnitPlan {
+  const inChannel = new Set(channels.members.flatMap((m) => [...m.values()]));
+  const rest = pins.filter((p) => !inChannel.has(p));
+  const power = rest.filter((p) => carriesPower(p.type));
+  const titles = channels.indices.map((i) => `Channel ${i}`);
+  const wanted = rules.supplies === 'signals' ? 'first' : rules.supplies;
+  const supplied = wanted === 'own' || power.length === 0 || power.length > FEW_SUPPLIES ? 'none' : wanted;
+  const supplies = supplied === 'none' ? [] : power;
+  const left = rest.filter((p) => !supplies.includes(p));
+  return {
+    channels: { titles, channels, supplies, supplied },
+    units: left.length === 0 ? [] : planRest(left, rules, true),
+    shared: supplied === 'each' ? supplies.map((p) => p.id) : [],
+  };
+}
+
+/** Supplies that each unit has, where the rules want it so and they are few. */
+function sharedIn(pins: readonly Pin[], rules: HouseRules, several: boolean): string[] {
+  const power = pins.filter((p) => carriesPower(p.type));
+  return several && rules.supplies === 'each' && power.length <= FEW_SUPPLIES ? power.map((p) => p.id) : [];
+}
+
+function planRest(pins: readonly Pin[], rules: HouseRules, several: boolean, strategy: Strategy = 'function'): PlannedUnit[] {
+  if (!several) return pack(groupPins(pins, rules.order), rules);
   const live = pins.some((p) => !carriesPower(p.type) && !isIdle(p));
+  const own = ownRails(pins);
   // A few pins without a function are no reason for a unit of their own: they stand with the supplies.
-  const aside = (p: Pin) => carriesPower(p.type) || (isIdle(p) && !live);
-  const power = apart ? pins.filter(aside) : [];
-  const signals = apart ? pins.filter((p) => !aside(p)) : pins;
-  return [...pack(groupPins(signals), rules.maxPinsPerUnit), ...packPower(power, rules.maxPinsPerUnit)];
+  const aside = (p: Pin) => (carriesPower(p.type) && !own.has(p.id)) || (isIdle(p) && !live);
+  const power = rules.supplies === 'signals' ? [] : pins.filter(aside);
+  const signals = rules.supplies === 'signals' ? pins : pins.filter((p) => !aside(p));
+  const groups = groupPins(signals, rules.order);
+  const units = strategy === 'bank' ? apart(groups, rules) : pack(groups, rules);
+  const [first, ...others] = units;
+  const few = power.filter((p) => carriesPower(p.type)).length <= FEW_SUPPLIES;
+  if (!few || !first || rules.supplies === 'own' || rules.supplies === 'signals') return [...units, ...packPower(power, rules)];
+  const rails = railGroups(power.filter((p) => carriesPower(p.type)));
+  const withRails = (u: PlannedUnit) => ({ ...u, groups: [...u.groups, ...rails] });
+  const idle = packPower(power.filter(isIdle), rules);
+  return [withRails(first), ...(rules.supplies === 'each' ? others.map(withRails) : others), ...idle];
 }
 
-const isIdle = (p: Pin): boolean => p.type === 'no-connect' || p.type === 'reserved';
+/** The rows that a unit of these groups needs, in steps. */
+export function heightOf(groups: readonly PinGroup[], rules: HouseRules): number {
+  const sides = sideBlocks(groups, rules);
+  return Math.max(rowsOf(sides.left, rules), rowsOf(sides.right, rules)) + (rules.strip ? 2 : 1);
+}
 
-/** Fills as few units as hold all groups, in order and about evenly; a group larger than a unit is split. */
-function pack(groups: PinGroup[], most: number): PlannedUnit[] {
-  const pieces = groups.flatMap((g) => splitGroup(g, most));
-  const total = sizeOf(pieces);
-  const share = Math.ceil(total / Math.max(1, Math.ceil(total / most)));
-  const units: PinGroup[][] = [];
-  for (const piece of pieces) {
-    const last = units.at(-1);
-    const size = last ? sizeOf(last) : 0;
-    if (last && size + piece.pins.length <= most && size + piece.pins.length / 2 <= share) last.push(piece);
-    else units.push([piece]);
+const sizeOf = (groups: readonly PinGroup[]): number => groups.reduce((n, g) => n + g.pins.length, 0);
+
+/** Groups that share a unit must read well together; one alone may fill a sheet. */
+function fits(groups: readonly PinGroup[], rules: HouseRules, most = rules.maxPinsPerUnit): boolean {
+  if (groups.length > 1 && sizeOf(groups) > most) return false;
+  // No row holds more than two pins, so small units need not be laid out to know.
+  const surely = sizeOf(groups) * rules.pitch + groups.length * (rules.groupGap + 1) + 2 <= rules.maxHeight;
+  return surely || heightOf(groups, rules) <= rules.maxHeight;
+}
+
+/** Every group in a unit of its own; the small ones together. */
+function apart(groups: PinGroup[], rules: HouseRules): PlannedUnit[] {
+  const pieces = groups.flatMap((g) => splitGroup(g, rules));
+  const large = pieces.filter((g) => g.pins.length >= 6);
+  const small = pieces.filter((g) => g.pins.length < 6);
+  return [...large.map((g) => titled([g])), ...cutEvenly(small, rules)];
+}
+
+function pack(groups: PinGroup[], rules: HouseRules): PlannedUnit[] {
+  const pieces = groups.flatMap((g) => splitGroup(g, rules));
+  if (fits(pieces, rules)) return pieces.length === 0 ? [] : [titled(pieces)];
+  // A bank that is worth a unit has one: its rails make it a thing of its own.
+  const banks = pieces.filter((g) => kindOf(g) === 'bank' && g.pins.length >= 0.35 * rules.maxPinsPerUnit);
+  const large = pieces.filter((g) => g.pins.length > rules.maxPinsPerUnit && !banks.includes(g));
+  const alone = [...banks, ...large];
+  return [
+    ...alone.map((g) => titled([g])),
+    ...cutEvenly(
+      pieces.filter((g) => !alone.includes(g)),
+      rules,
+    ),
+  ];
+}
+
+const titled = (groups: PinGroup[]): PlannedUnit => ({ title: titleOf(groups), groups });
+
+/** Groups by their sort, in the order of the first of each. */
+function bySort(groups: readonly PinGroup[]): PinGroup[] {
+  const sorts = new Map<string, PinGroup[]>();
+  for (const g of groups) {
+    const kind = g.title === 'Not used' ? '~' : kindOf(g);
+    sorts.set(kind, [...(sorts.get(kind) ?? []), g]);
   }
-  return units.map((groupsOfUnit) => ({ title: titleOf(groupsOfUnit), groups: groupsOfUnit }));
+  const idle = sorts.get('~') ?? [];
+  sorts.delete('~');
+  return [...[...sorts.values()].flat(), ...idle];
 }
 
-const sizeOf = (groups: PinGroup[]): number => groups.reduce((n, g) => n + g.pins.length, 0);
+/** Above so many groups the best cuts are not searched for, only found one after the other. */
+const MOST_SEARCHED = 120;
 
-function splitGroup(group: PinGroup, most: number): PinGroup[] {
-  const count = Math.ceil(group.pins.length / most);
+/**
+ * Cuts a row of groups into the fewest units that hold them, where the cuts cost least: units of unequal size cost their
+ * difference squared, a cut between groups of one sort costs a part of a unit.
+ */
+function cutEvenly(groups: readonly PinGroup[], rules: HouseRules): PlannedUnit[] {
+  const row = bySort(groups);
+  const n = row.length;
+  if (n === 0) return [];
+  const ends = greedy(row, rules);
+  if (n > MOST_SEARCHED) return between(row, ends);
+  const count = ends.length;
+  const share = sizeOf(row) / count;
+  const kinds = row.map(kindOf);
+  // best[k][i]: the least cost of the first i groups in k units.
+  const best: { cost: number; from: number }[][] = Array.from({ length: count + 1 }, () => []);
+  best[0]![0] = { cost: 0, from: 0 };
+  for (let k = 1; k <= count; k++)
+    for (let i = k; i <= n; i++) {
+      let least = { cost: Infinity, from: -1 };
+      for (let from = i - 1; from >= k - 1; from--) {
+        const before = best[k - 1]![from];
+        const unit = row.slice(from, i);
+        if (!fits(unit, rules)) break;
+        if (!before || before.cost === Infinity) continue;
+        const cut = from > 0 && kinds[from] === kinds[from - 1] ? (0.3 * share) ** 2 : 0;
+        const cost = before.cost + (sizeOf(unit) - share) ** 2 + cut;
+        if (cost < least.cost) least = { cost, from };
+      }
+      best[k]![i] = least;
+    }
+  const found: number[] = [];
+  for (let k = count, i = n; k > 0; k--) {
+    const { from, cost } = best[k]![i] ?? { from: -1, cost: Infinity };
+    if (cost === Infinity) return between(row, ends);
+    found.unshift(i);
+    i = from;
+  }
+  return between(row, found);
+}
+
+/** Where units end when each is filled before the next is begun. */
+function greedy(row: readonly PinGroup[], rules: HouseRules): number[] {
+  const ends: number[] = [];
+  let from = 0;
+  row.forEach((_, i) => {
+    if (i > from && !fits(row.slice(from, i + 1), rules)) {
+      ends.push(i);
+      from = i;
+    }
+  });
+  return [...ends, row.length];
+}
+
+const between = (row: readonly PinGroup[], ends: readonly number[]): PlannedUnit[] =>
+  ends.map((end, i) => titled(row.slice(ends[i - 1] ?? 0, end)));
+
+/** A group that is taller than a sheet takes, in the fewest about equal parts that are not. */
+function splitGroup(group: PinGroup, rules: HouseRules): PinGroup[] {
+  for (let count = 1; count <= group.pins.length; count++) {
+    const parts = inParts(group, count);
+    if (parts.every((p) => fits([p], rules))) return parts;
+  }
+  return [group];
+}
+
+export function inParts(group: PinGroup, count: number): PinGroup[] {
   if (count <= 1) return [group];
   const cuts = Array.from({ length: count + 1 }, (_, i) => cutBetweenPairs(group.pins, Math.round((i * group.pins.length) / count)));
   return Array.from({ length: count }, (_, i) => ({
     ...group,
     title: `${group.title}, part ${i + 1}`,
     pins: group.pins.slice(cuts[i], cuts[i + 1]),
-  }));
-}
-
-/** The names of the largest groups, in their order. */
-function titleOf(groups: PinGroup[]): string {
-  const largest = [...groups].sort((a, b) => b.pins.length - a.pins.length).slice(0, 2);
-  const named = groups.filter((g) => largest.includes(g)).map((g) => g.title);
-  return groups.length > 2 ? `${named.join(', ')} and more` : named.join(', ');
+  })).filter((p) => p.pins.length > 0);
 }
 
 /** Supplies and grounds: one unit while they fit, then rails in one unit and grounds split evenly. */
-function packPower(power: readonly Pin[], most: number): PlannedUnit[] {
+function packPower(power: readonly Pin[], rules: HouseRules): PlannedUnit[] {
   if (power.length === 0) return [];
   const idle = power.filter(isIdle);
   const supplies = railGroups(power.filter((p) => p.type !== 'ground' && !isIdle(p)));
   const grounds = railGroups(power.filter((p) => p.type === 'ground'));
-  const room = most * 2; // a supply unit has both sides and short names
-  if (power.length <= room)
-    return [
-      {
-        title: 'Supplies',
-        groups: [...supplies, ...grounds, ...(idle.length > 0 ? [{ title: 'Not used', pins: idle, power: false }] : [])],
-      },
-    ];
-  const split = (groups: PinGroup[], title: string) =>
-    pack(groups, room).map((u, i, all) => ({ ...u, title: all.length > 1 ? `${title} ${i + 1}` : title }));
-  return [...split(supplies, 'Supplies'), ...split(grounds, 'Grounds')];
+  const rest = idle.length > 0 ? [{ title: 'Not used', pins: idle, power: false }] : [];
+  // A supply unit is read rail by rail, so it may hold more pins than one of signals.
+  const most = rules.maxPinsPerUnit * 2;
+  const all = [...supplies, ...grounds, ...rest];
+  const named = supplies.length + grounds.length > 0 ? 'Supplies' : 'Not used';
+  if (fits(all, rules, most)) return [{ title: named, groups: all }];
+  const split = (groups: PinGroup[], title: string) => {
+    const pieces = groups.flatMap((g) => splitGroup(g, rules));
+    const units = between(pieces, greedy(pieces, { ...rules, maxPinsPerUnit: most }));
+    return pieces.length === 0 ? [] : units.map((u, i) => ({ ...u, title: units.length > 1 ? `${title} ${i + 1}` : title }));
+  };
+  return [...split(supplies, 'Supplies'), ...split(evenGrounds(grounds, rules), 'Grounds'), ...split(rest, 'Not used')];
 }
+
+/** One ground that is too many for a unit comes in equal parts, so that no unit has three of two hundred. */
+const evenGrounds = (grounds: PinGroup[], rules: HouseRules): PinGroup[] => grounds.flatMap((g) => splitGroup(g, rules));
 
 /** One group per rail, named by it. */
 function railGroups(pins: readonly Pin[]): PinGroup[] {
   const rails = new Map<string, Pin[]>();
-  for (const pin of pins) rails.set(nameOnDrawing(pin), [...(rails.get(nameOnDrawing(pin)) ?? []), pin]);
+  for (const pin of pins) {
+    const known = rails.get(nameOnDrawing(pin));
+    if (known) known.push(pin);
+    else rails.set(nameOnDrawing(pin), [pin]);
+  }
   return [...rails].map(([title, members]) => ({ title, pins: members, power: true }));
 }
+
+const numberOf = (pin: Pin): string => Object.values(pin.pads)[0]?.[0] ?? '';
+
+/** Units by where the pins are on the package: the four sides of numbered leads, or bands of a grid's rows. */
+function bySide(pins: readonly Pin[], rules: HouseRules): PlannedUnit[] {
+  const ordered = [...pins].sort((a, b) => compareTerminals(numberOf(a), numberOf(b)));
+  const isGrid = ordered.filter((p) => /^[A-Z]{1,2}\d+$/.test(numberOf(p))).length > ordered.length / 2;
+  const count = Math.max(isGrid || ordered.length > 20 ? 4 : 2, Math.ceil(ordered.length / (rules.maxPinsPerUnit * 1.4)));
+  const band = Math.ceil(ordered.length / count);
+  return Array.from({ length: count }, (_, i) => ordered.slice(i * band, (i + 1) * band))
+    .filter((members) => members.length > 0)
+    .map((members) => ({
+      title: isGrid
+        ? `Rows ${rowOf(members[0]!)} to ${rowOf(members.at(-1)!)}`
+        : `Pins ${numberOf(members[0]!)} to ${numberOf(members.at(-1)!)}`,
+      groups: groupPins(members, 'number'),
+    }));
+}
+
+const rowOf = (pin: Pin): string => numberOf(pin).replace(/\d+$/, '');

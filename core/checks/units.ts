@@ -33,7 +33,7 @@ function overlappingNames(facts: Facts): RawFinding[] {
   return drawn(facts).flatMap(({ unit, drawing }) => {
     const names = drawing.ports.flatMap((port) => {
       const pin = facts.pinById.get(unit.binding[port.id] ?? '');
-      const text = pin ? drawPort(drawing.body, port, pin, []).find((p) => p.kind === 'text') : undefined;
+      const text = pin ? drawPort(drawing, port, pin, []).find((p) => p.kind === 'text') : undefined;
       return pin && text?.kind === 'text' ? [{ pin, box: textBox(text) }] : [];
     });
     // Sorted by height, so that only neighbours are compared and large units stay quick.

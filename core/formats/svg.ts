@@ -5,7 +5,7 @@ const INK = '#16302A';
 const PAPER = '#FFFFFF';
 const GREEN = '#1E7B4F';
 /** Line widths in hundredths of a step. */
-const WEIGHTS: Record<Weight, number> = { body: 9, pin: 7, mark: 5, rule: 4 };
+const WEIGHTS: Record<Weight, number> = { body: 9, pin: 7, mark: 5, rule: 4, bus: 16 };
 const MARGIN = 60;
 /** Millimetres a step, unless the house rules say otherwise. */
 const STEP_MM = 2.54;
@@ -52,7 +52,8 @@ const number = (n: number): string => String(Math.round(n * 100) / 100 + 0);
 function element(p: Primitive): string {
   if (p.kind === 'text') return textElement(p);
   const stroke = `stroke-width="${WEIGHTS[p.weight]}"${p.weight === 'rule' ? ` stroke="${GREEN}"` : ''}`;
-  const fill = 'filled' in p && p.filled ? ` fill="${PAPER}"` : '';
+  const solid = p.kind === 'polygon' && p.solid;
+  const fill = solid ? ` fill="${INK}"` : 'filled' in p && p.filled ? ` fill="${PAPER}"` : '';
   switch (p.kind) {
     case 'line':
       return `<line x1="${number(p.x1)}" y1="${number(-p.y1)}" x2="${number(p.x2)}" y2="${number(-p.y2)}" ${stroke}/>`;

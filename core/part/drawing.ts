@@ -8,6 +8,59 @@ export const MARKS = ['negation', 'polarity', 'clock', 'open-drain', 'open-sourc
 export type Mark = (typeof MARKS)[number];
 
 /**
+ * Bodies other than the block, by what they stand for; `core/shapes/bodies` draws them by IEC 60617 and IEEE 315. `none`
+ * is a frame without an outline, for free artwork.
+ */
+export const BODY_SHAPES = [
+  'block',
+  'none',
+  'amplifier',
+  'comparator',
+  'buffer',
+  'and',
+  'or',
+  'xor',
+  'buffer-block',
+  'and-block',
+  'or-block',
+  'xor-block',
+  'npn',
+  'pnp',
+  'nmos',
+  'pmos',
+  'njf',
+  'pjf',
+  'igbt',
+  'diode',
+  'zener',
+  'schottky',
+  'suppressor',
+  'photodiode',
+  'light-diode',
+  'thyristor',
+  'bridge',
+  'resistor',
+  'resistor-zigzag',
+  'potentiometer',
+  'thermistor',
+  'capacitor',
+  'capacitor-polar',
+  'inductor',
+  'transformer',
+  'crystal',
+  'fuse',
+  'switch',
+  'changeover',
+  'relay',
+  'contacts',
+  'optocoupler',
+  'regulator',
+  'battery',
+  'antenna',
+] as const;
+export type BodyShape = (typeof BODY_SHAPES)[number];
+
+/**
  * Where a pin is drawn. `at` and `length` are whole grid steps: a connect point off the grid cannot be stored.
  * `at` is y (upwards) on the left and right sides and x on the top and base, from the drawing's centre.
  */
@@ -18,17 +71,26 @@ export const portSchema = z.object({
   length: z.number().int().min(0).max(40),
   marks: z.array(z.enum(MARKS)).optional(),
   hide: z.array(z.enum(['name', 'number'])).optional(),
+  /** The name is turned by a quarter against how the side has it. */
+  turned: z.boolean().optional(),
 });
 export type Port = z.infer<typeof portSchema>;
 
-/** Artwork, in hundredths of a grid step, y upwards. */
+/**
+ * Artwork, in hundredths of a grid step, y upwards; drawn by hand it stands on tenths of a step. A line has two points, a
+ * rectangle two corners, an arc runs through its three points, a circle stands around its first, a text begins at it.
+ */
 export const strokeSchema = z.object({
-  kind: z.enum(['polyline', 'polygon', 'circle', 'arc']),
+  kind: z.enum(['line', 'polyline', 'polygon', 'rectangle', 'circle', 'arc', 'text']),
   points: z.array(z.tuple([z.number().int(), z.number().int()])).min(1),
-  /** Radius of a circle; an arc runs through its three points. */
+  /** Radius of a circle. */
   radius: z.number().int().positive().optional(),
   filled: z.boolean().optional(),
+  text: z.string().optional(),
+  /** Height of a text's em. */
+  size: z.number().int().min(20).max(400).optional(),
 });
+export type Stroke = z.infer<typeof strokeSchema>;
 
 /** A text place, in hundredths of a grid step. `reference` shows the letters, `?` and the unit's label. */
 export const labelSchema = z.object({
@@ -38,12 +100,13 @@ export const labelSchema = z.object({
   y: z.number().int(),
   anchor: z.enum(['start', 'middle', 'end']).default('start'),
   size: z.number().int().min(20).max(400).default(64),
+  hidden: z.boolean().optional(),
 });
 export type Label = z.infer<typeof labelSchema>;
 
 /** The body's frame in whole, even grid steps, centred on the origin. `strip` is the title strip's height. */
 export const bodySchema = z.object({
-  shape: z.enum(['block', 'none']),
+  shape: z.enum(BODY_SHAPES),
   width: z.number().int().min(2).max(400).multipleOf(2),
   height: z.number().int().min(2).max(2000).multipleOf(2),
   strip: z.number().int().min(0).max(4),
@@ -54,6 +117,10 @@ export const drawingSchema = z.object({
   id: z.string().min(1),
   body: bodySchema,
   ports: z.array(portSchema),
+  /** What no pin of this drawing shows. */
+  hide: z.array(z.enum(['name', 'number'])).optional(),
+  /** `over`: names stand over the pins' lines and numbers under them, outside the body. */
+  names: z.enum(['inside', 'over']).optional(),
   strokes: z.array(strokeSchema).default([]),
   labels: z.array(labelSchema).default([]),
 });

@@ -26,7 +26,7 @@ export const doubtSchema = z.object({
 });
 export type Doubt = z.infer<typeof doubtSchema>;
 
-export const BY_HAND = ['number', 'name', 'type', 'activeLow', 'description', 'group', 'place'] as const;
+export const BY_HAND = ['number', 'name', 'type', 'activeLow', 'description', 'group', 'place', 'unit'] as const;
 
 /**
  * A logical terminal. Its number is the pads that it has in the package in view, so one symbol serves
@@ -47,6 +47,8 @@ export const pinSchema = z.object({
   shared: z.boolean().optional(),
   lengthMm: z.number().nonnegative().optional(),
   delayPs: z.number().nonnegative().optional(),
+  /** A bus drawn as one pin: the names of its bits, in the order of its pads. */
+  bits: z.array(z.string()).optional(),
   /** Pad numbers by package id. */
   pads: sortedRecord(z.array(z.string())),
   origin: originSchema.optional(),

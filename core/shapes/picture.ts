@@ -5,7 +5,8 @@
 export type Primitive =
   | { kind: 'line'; x1: number; y1: number; x2: number; y2: number; weight: Weight }
   | { kind: 'polyline'; points: [number, number][]; weight: Weight }
-  | { kind: 'polygon'; points: [number, number][]; weight: Weight; filled?: boolean }
+  /** Filled with paper, or, where `solid`, with ink. */
+  | { kind: 'polygon'; points: [number, number][]; weight: Weight; filled?: boolean; solid?: boolean }
   | { kind: 'circle'; x: number; y: number; r: number; weight: Weight; filled?: boolean }
   | TextPrimitive;
 
@@ -20,10 +21,10 @@ export interface TextPrimitive {
   /** Turned counter-clockwise by 90 degrees, for pins at the top and base. */
   upright?: boolean;
   overbar?: boolean;
-  role: 'name' | 'number' | 'title' | 'reference' | 'value' | 'field';
+  role: 'name' | 'number' | 'title' | 'reference' | 'value' | 'field' | 'mark';
 }
 
-export type Weight = 'body' | 'pin' | 'mark' | 'rule';
+export type Weight = 'body' | 'pin' | 'mark' | 'rule' | 'bus';
 
 /** Hundredths of a step in a step. */
 export const STEP = 100;

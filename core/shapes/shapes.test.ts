@@ -44,7 +44,7 @@ describe('a pin as drawn', () => {
     ['top', [100, 500, 100, 300]],
     ['base', [100, -500, 100, -300]],
   ])('on the %s runs from its connect point to the body', (side, [x1, y1, x2, y2]) =>
-    expect(drawPort(body, port(side), pin('A'), [])[0]).toMatchObject({ kind: 'line', x1, y1, x2, y2 }),
+    expect(drawPort({ body }, port(side), pin('A'), [])[0]).toMatchObject({ kind: 'line', x1, y1, x2, y2 }),
   );
   it.each<[Side, string, boolean | undefined]>([
     ['left', 'start', undefined],
@@ -52,21 +52,21 @@ describe('a pin as drawn', () => {
     ['top', 'end', true],
     ['base', 'start', true],
   ])('has its name inside the body on the %s', (side, anchor, upright) => {
-    const name = texts(drawPort(body, port(side), pin('NAME'), []))[0]!;
+    const name = texts(drawPort({ body }, port(side), pin('NAME'), []))[0]!;
     expect([name.anchor, name.upright]).toEqual([anchor, upright]);
     const box = textBox(name);
     expect(box.left).toBeGreaterThan(-400);
     expect(box.right).toBeLessThan(400);
   });
   it('shows number and name only where they are not hidden', () => {
-    const shown = (hide: Port['hide']) => texts(drawPort(body, port('left', hide ? { hide } : {}), pin('A'), ['7'])).map((t) => t.text);
+    const shown = (hide: Port['hide']) => texts(drawPort({ body }, port('left', hide ? { hide } : {}), pin('A'), ['7'])).map((t) => t.text);
     expect(shown(undefined)).toEqual(['A', '7']);
     expect(shown(['name'])).toEqual(['7']);
     expect(shown(['number'])).toEqual(['A']);
   });
   it('shows the chosen alternate', () =>
-    expect(texts(drawPort(body, port('left'), pin('PA0', { drawnName: 'ADC0' }), []))[0]!.text).toBe('ADC0'));
-  it('draws a port that no pin is bound to', () => expect(drawPort(body, port('left'), undefined, [])).toHaveLength(1));
+    expect(texts(drawPort({ body }, port('left'), pin('PA0', { drawnName: 'ADC0' }), []))[0]!.text).toBe('ADC0'));
+  it('draws a port that no pin is bound to', () => expect(drawPort({ body }, port('left'), undefined, [])).toHaveLength(1));
   it.each<[string[], string]>([
     [[], ''],
     [['7'], '7'],
@@ -89,9 +89,9 @@ describe('marks of IEC 60617-12', () => {
     expect(MARK_SHAPES[mark].draw(0).length).toBeGreaterThan(0);
   });
   it('shortens the line for marks outside, and moves the name for marks inside', () => {
-    const plain = drawPort(body, port('left'), pin('A'), []);
-    const negated = drawPort(body, port('left', { marks: ['negation'] }), pin('A'), []);
-    const both = drawPort(body, port('left', { marks: ['clock', 'hysteresis'] }), pin('A'), []);
+    const plain = drawPort({ body }, port('left'), pin('A'), []);
+    const negated = drawPort({ body }, port('left', { marks: ['negation'] }), pin('A'), []);
+    const both = drawPort({ body }, port('left', { marks: ['clock', 'hysteresis'] }), pin('A'), []);
     expect(negated[0]).toMatchObject({ x2: -440 });
     expect(texts(both)[0]!.x - texts(plain)[0]!.x).toBe(insideWidth(['clock', 'hysteresis']));
     expect([outsideWidth(['negation']), outsideWidth(['polarity']), outsideWidth(['clock'])]).toEqual([40, 45, 0]);
@@ -102,7 +102,7 @@ describe('marks of IEC 60617-12', () => {
     ['top', [100, 320]],
     ['base', [100, -320]],
   ])('puts the negation circle outside the body on the %s', (side, [x, y]) =>
-    expect(drawPort(body, port(side, { marks: ['negation'] }), undefined, [])[1]).toMatchObject({
+    expect(drawPort({ body }, port(side, { marks: ['negation'] }), undefined, [])[1]).toMatchObject({
       kind: 'circle',
       x,
       y,

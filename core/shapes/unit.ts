@@ -1,12 +1,14 @@
-import { padsIn, type Drawing, type Part, type Pin, type Unit } from '../part';
+import { padsIn, type Drawing, type Part, type Pin, type Stroke, type Unit } from '../part';
 import { arcPoints } from './arc';
 import { NAME_SIZE, STEP, type Primitive } from './picture';
+import { drawShape } from './bodies';
 import { drawPort } from './port';
 
-/** The block body: an outline, and under the title strip a rule. */
+/** The body: a shape of its own, or the block's outline with, under the title strip, a rule. */
 export function drawBody(drawing: Drawing, title: string): Primitive[] {
   const { shape, width, height, strip } = drawing.body;
   if (shape === 'none') return [];
+  if (shape !== 'block') return drawShape(drawing.body, drawing.ports);
   const [right, top] = [(width / 2) * STEP, (height / 2) * STEP];
   const out: Primitive[] = [
     {
@@ -38,26 +40,46 @@ export function drawBody(drawing: Drawing, title: string): Primitive[] {
 }
 
 /** Artwork of a drawing that no body shape covers. An arc runs through its three points. */
-export function drawStrokes(drawing: Drawing): Primitive[] {
-  return drawing.strokes.map((s): Primitive => {
-    const [x, y] = s.points[0]!;
-    if (s.kind === 'circle') return { kind: 'circle', x, y, r: s.radius ?? STEP, weight: 'body', ...(s.filled ? { filled: true } : {}) };
-    if (s.kind === 'polygon') return { kind: 'polygon', points: s.points, weight: 'body', ...(s.filled ? { filled: true } : {}) };
-    return { kind: 'polyline', points: s.kind === 'arc' ? arcPoints(s.points) : s.points, weight: 'body' };
-  });
+export const drawStrokes = (drawing: Drawing): Primitive[] => drawing.strokes.map(drawStroke);
+
+function drawStroke({ kind, points, radius, filled, text, size }: Stroke): Primitive {
+  const [x, y] = points[0]!;
+  const fill = filled ? { filled: true } : {};
+  switch (kind) {
+    case 'circle':
+      return { kind, x, y, r: radius ?? STEP, weight: 'body', ...fill };
+    case 'polygon':
+      return { kind, points, weight: 'body', ...fill };
+    case 'rectangle': {
+      const [x2, y2] = points[1] ?? [x, y];
+      const corners: [number, number][] = [
+        [x, y],
+        [x2, y],
+        [x2, y2],
+        [x, y2],
+      ];
+      return { kind: 'polygon', points: corners, weight: 'body', ...fill };
+    }
+    case 'text':
+      return { kind, x, y, text: text ?? '', size: size ?? NAME_SIZE, anchor: 'start', role: 'mark' };
+    default:
+      return { kind: 'polyline', points: kind === 'arc' ? arcPoints(points) : points, weight: 'body' };
+  }
 }
 
 /** Reference, value and fields at their places. */
 export function drawLabels(part: Part, unit: Unit, drawing: Drawing): Primitive[] {
-  return drawing.labels.map((label) => ({
-    kind: 'text' as const,
-    x: label.x,
-    y: label.y,
-    text: labelText(part, unit, label),
-    size: label.size,
-    anchor: label.anchor,
-    role: label.kind,
-  }));
+  return drawing.labels
+    .filter((l) => !l.hidden)
+    .map((label) => ({
+      kind: 'text' as const,
+      x: label.x,
+      y: label.y,
+      text: labelText(part, unit, label),
+      size: label.size,
+      anchor: label.anchor,
+      role: label.kind,
+    }));
 }
 
 function labelText(part: Part, unit: Unit, label: Drawing['labels'][number]): string {
@@ -73,7 +95,7 @@ export function drawUnit(part: Part, unit: Unit, packageId = part.packages[0]?.i
   const pins = new Map<string, Pin>(part.pins.map((p) => [p.id, p]));
   const ports = drawing.ports.flatMap((port) => {
     const pin = pins.get(unit.binding[port.id] ?? '');
-    return drawPort(drawing.body, port, pin, pin ? padsIn(pin, packageId) : []);
+    return drawPort(drawing, port, pin, pin ? padsIn(pin, packageId) : []);
   });
   return [...drawBody(drawing, unit.title), ...drawStrokes(drawing), ...ports, ...drawLabels(part, unit, drawing)];
 }

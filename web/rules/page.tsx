@@ -1,6 +1,6 @@
 import { RULES } from '../../core/checks';
 import {
-  DEFAULT_RULES,
+  RULE_PRESETS,
   safeParseRules,
   sayProblem,
   SEVERITIES,
@@ -18,6 +18,68 @@ import { Choice, Field } from '../ui/field';
 import { chooseFiles, download, readFileText } from '../ui/files';
 import { ShelfLink } from '../ui/shelf-link';
 import { say } from '../ui/toasts';
+
+/** Rules that are one of a few words. */
+const CHOICES: {
+  key: 'supplies' | 'order' | 'names' | 'width' | 'texts' | 'strip';
+  label: string;
+  options: { value: string; label: string }[];
+}[] = [
+  {
+    key: 'supplies',
+    label: 'Supplies',
+    options: [
+      { value: 'own', label: 'a unit of their own' },
+      { value: 'each', label: 'in each unit' },
+      { value: 'first', label: 'in the first unit' },
+      { value: 'signals', label: 'with the signals' },
+    ],
+  },
+  {
+    key: 'order',
+    label: 'Order in a group',
+    options: [
+      { value: 'natural', label: 'by name' },
+      { value: 'number', label: 'by number' },
+      { value: 'datasheet', label: 'as in the datasheet' },
+      { value: 'bank', label: 'by rail, then name' },
+    ],
+  },
+  {
+    key: 'names',
+    label: 'Pin names',
+    options: [
+      { value: 'inside', label: 'inside the body' },
+      { value: 'over', label: 'over the pins' },
+    ],
+  },
+  {
+    key: 'width',
+    label: 'Width',
+    options: [
+      { value: 'names', label: 'as names need' },
+      { value: 'third', label: 'a third of the height' },
+      { value: 'same', label: 'the same in all units' },
+    ],
+  },
+  {
+    key: 'texts',
+    label: 'Reference and value',
+    options: [
+      { value: 'above', label: 'above' },
+      { value: 'below', label: 'below' },
+      { value: 'split', label: 'above and below' },
+    ],
+  },
+  {
+    key: 'strip',
+    label: 'Title strip',
+    options: [
+      { value: 'true', label: 'shown' },
+      { value: 'false', label: 'none' },
+    ],
+  },
+];
 
 /** The house rules: how symbols are drawn, which fields are required, how grave each finding is. */
 export function RulesPage() {
@@ -49,15 +111,28 @@ export function RulesPage() {
         <div className="ml-auto flex gap-2">
           <Button onClick={() => void importRules()}>Import…</Button>
           <Button onClick={() => download('house-rules.json', `${JSON.stringify(rules, null, 2)}\n`, 'application/json')}>Export</Button>
-          <Button tone="bad" onClick={() => set(DEFAULT_RULES)}>
-            Back to the defaults
-          </Button>
         </div>
       </header>
       <main className="min-h-0 flex-1 overflow-y-auto p-5">
         <div className="mx-auto grid max-w-5xl grid-cols-2 gap-6">
           <section aria-label="Drawing" className="rounded-lg border border-line bg-surface p-4">
             <h2 className="mb-2 font-semibold">Drawing</h2>
+            <div className="mb-3 flex flex-wrap items-center gap-1.5 text-[13px]">
+              <span className="text-muted">Begin with</span>
+              {RULE_PRESETS.map((preset) => (
+                <Button
+                  key={preset.name}
+                  title={preset.says}
+                  aria-pressed={rules.name === preset.name}
+                  onClick={() => set({ ...preset.rules, required: rules.required, severities: rules.severities })}
+                >
+                  {preset.name}
+                </Button>
+              ))}
+            </div>
+            <div className="mb-3">
+              <Field label="Name of these rules" value={rules.name} onDone={(name) => name.trim() !== '' && set({ name: name.trim() })} />
+            </div>
             <div className="grid grid-cols-3 gap-3">
               <Field label="Grid step, mm" value={String(rules.stepMm)} onDone={(t) => number(t, 0.1, 10, (stepMm) => set({ stepMm }))} />
               <Field
@@ -80,16 +155,35 @@ export function RulesPage() {
                 value={String(rules.maxPinsPerUnit)}
                 onDone={(t) => number(t, 2, 400, (n) => set({ maxPinsPerUnit: whole(n) }))}
               />
-              <Choice
-                label="Supplies apart"
-                value={rules.suppliesApart ? 'yes' : 'no'}
-                options={[
-                  { value: 'yes', label: 'their own unit' },
-                  { value: 'no', label: 'with the signals' },
-                ]}
-                onChange={(v) => set({ suppliesApart: v === 'yes' })}
+              <Field
+                label="Tallest unit, steps"
+                value={String(rules.maxHeight)}
+                onDone={(t) => number(t, 8, 400, (n) => set({ maxHeight: whole(n) }))}
               />
+              <Field
+                label="Least width, steps"
+                value={String(rules.minWidth)}
+                onDone={(t) => number(t, 2, 100, (n) => set({ minWidth: whole(n) }))}
+              />
+              <Field
+                label="Least height, steps"
+                value={String(rules.minHeight)}
+                onDone={(t) => number(t, 2, 100, (n) => set({ minHeight: whole(n) }))}
+              />
+              {CHOICES.map(({ key, label, options }) => (
+                <Choice
+                  key={key}
+                  label={label}
+                  value={String(rules[key])}
+                  options={options}
+                  onChange={(v) => set({ [key]: key === 'strip' ? v === 'true' : v } as Partial<HouseRules>)}
+                />
+              ))}
             </div>
+            <p className="mt-2 text-[13px] text-muted">
+              A unit of {rules.maxHeight} steps is {Math.round(rules.maxHeight * rules.stepMm)} mm tall; an A4 sheet lying down leaves about
+              180 mm, an A3 sheet 270 mm.
+            </p>
             <h3 className="mt-4 mb-1 text-[13px] font-semibold">Sides</h3>
             <div className="grid grid-cols-3 gap-3">
               {SIDE_ROLES.map((role) => (

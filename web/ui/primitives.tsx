@@ -1,6 +1,6 @@
 import { ADVANCE, type Primitive } from '../../core/shapes';
 
-const CLASSES = { body: 'body', pin: 'pin-line', mark: 'mark', rule: 'rule' } as const;
+const CLASSES = { body: 'body', pin: 'pin-line', mark: 'mark', rule: 'rule', bus: 'bus-line' } as const;
 
 /** Draws the core's pictures; y is turned over, since screens count down. */
 export function Primitives({ items }: { items: readonly Primitive[] }) {
@@ -18,11 +18,21 @@ function Shape({ p }: { p: Primitive }) {
     case 'line':
       return <line x1={p.x1} y1={-p.y1} x2={p.x2} y2={-p.y2} className={CLASSES[p.weight]} />;
     case 'circle':
-      return <circle cx={p.x} cy={-p.y} r={p.r} className={CLASSES[p.weight]} />;
+      return <circle cx={p.x} cy={-p.y} r={p.r} className={p.weight === 'body' && !p.filled ? 'body-open' : CLASSES[p.weight]} />;
     case 'polyline':
-      return <polyline points={points(p.points)} className={p.weight === 'mark' ? 'mark-open' : CLASSES[p.weight]} />;
+      return (
+        <polyline
+          points={points(p.points)}
+          className={p.weight === 'mark' ? 'mark-open' : p.weight === 'body' ? 'body-open' : CLASSES[p.weight]}
+        />
+      );
     case 'polygon':
-      return <polygon points={points(p.points)} className={CLASSES[p.weight]} />;
+      return (
+        <polygon
+          points={points(p.points)}
+          className={p.solid ? 'solid' : p.weight === 'body' && !p.filled ? 'body-open' : CLASSES[p.weight]}
+        />
+      );
     case 'text':
       return <Text p={p} />;
   }

@@ -1,10 +1,12 @@
 import { memo } from 'react';
-import { connectPoint, type Body, type Pin, type Port } from '../../../core/part';
+import { connectPoint, type Body, type Drawing, type Pin, type Port } from '../../../core/part';
 import { drawPort } from '../../../core/shapes';
 import { Primitives } from '../../ui/primitives';
 
 interface Props {
   body: Body;
+  hide: Drawing['hide'];
+  names: Drawing['names'];
   port: Port;
   pin: Pin | undefined;
   /** Pad numbers in the package in view, joined by commas: a text, so that equal ones are equal. */
@@ -18,8 +20,8 @@ interface Props {
 }
 
 /** A pin on the stage, with its kite tip. It is drawn again only when something of its own changes. */
-export const PortView = memo(function PortView({ body, port, pin, pads, selected, padJoined, nodeJoined, bad, small }: Props) {
-  const items = drawPort(body, port, pin, pads === '' ? [] : pads.split(','));
+export const PortView = memo(function PortView({ body, hide, names, port, pin, pads, selected, padJoined, nodeJoined, bad, small }: Props) {
+  const items = drawPort({ body, ...(hide ? { hide } : {}), ...(names ? { names } : {}) }, port, pin, pads === '' ? [] : pads.split(','));
   const { x, y } = connectPoint(body, port);
   const flat = port.side === 'left' || port.side === 'right';
   const [hx, hy] = flat ? [port.length * 100, 70] : [70, port.length * 100];

@@ -33,6 +33,8 @@ export const UnitView = memo(function UnitView({ part, placed, pins, selected, j
           <PortView
             key={port.id}
             body={drawing.body}
+            hide={drawing.hide}
+            names={drawing.names}
             port={port}
             pin={pin}
             pads={pin ? padsIn(pin, joins.packageId).join(',') : ''}

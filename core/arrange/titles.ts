@@ -1,0 +1,64 @@
+import { compareNatural } from '../part';
+import type { PinGroup } from './groups';
+import { kindOf } from './kinds';
+
+/** The most names in a title. */
+const MOST = 3;
+
+/** Groups that say nothing of what their pins do name no unit that has others. */
+const WORDLESS = /^(signals|inputs|outputs|not used)$/i;
+
+/**
+ * The title of a unit by its groups: `Ports A to D`, `CAM0 to CAM3`, `Clock and Debug`. Families of one word with a number or
+ * letter are put together, three or more of clock, control, debug and configuration are the system. What makes up most of a
+ * unit names it alone; of more than three names the largest stand, in their order.
+ */
+export function titleOf(groups: readonly PinGroup[]): string {
+  const telling = groups.filter((g) => !WORDLESS.test(g.title));
+  const named = families(telling.length > 0 ? inSystems(telling) : groups);
+  const all = named.reduce((n, f) => n + f.pins, 0);
+  const most = named.find((f) => f.pins >= 0.85 * all);
+  if (most) return most.title;
+  if (named.length <= MOST) return inWords(named.map((n) => n.title));
+  const largest = [...named].sort((a, b) => b.pins - a.pins).slice(0, MOST - 1);
+  return `${named
+    .filter((n) => largest.includes(n))
+    .map((n) => n.title)
+    .join(', ')} and ${named.length - MOST + 1} more`;
+}
+
+function inSystems(groups: readonly PinGroup[]): PinGroup[] {
+  const system = groups.filter((g) => kindOf(g) === 'system');
+  if (system.length < 3) return [...groups];
+  const whole: PinGroup = { title: 'System', pins: system.flatMap((g) => g.pins), power: false };
+  return groups.flatMap((g) => (g === system[0] ? [whole] : system.includes(g) ? [] : [g]));
+}
+
+const inWords = (names: readonly string[]): string =>
+  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+
+type Named = { title: string; pins: number };
+
+function families(groups: readonly PinGroup[]): Named[] {
+  const byStem = new Map<string, { stem: string; blank: string; indices: string[]; pins: number }>();
+  for (const { title, pins } of groups) {
+    const match = /^(.*?[A-Za-z])(\s*)(\d+|(?<=\s)[A-Z])$/.exec(title);
+    const [stem, blank, index] = match ? [match[1]!, match[2]!, match[3]!] : [title, '', ''];
+    const known = byStem.get(stem + blank) ?? { stem, blank, indices: [], pins: 0 };
+    byStem.set(stem + blank, { ...known, indices: [...known.indices, index], pins: known.pins + pins.length });
+  }
+  return [...byStem.values()].map(({ stem, blank, indices, pins }) => ({ title: familyTitle(stem, blank, indices), pins }));
+}
+
+function familyTitle(stem: string, blank: string, given: readonly string[]): string {
+  const indices = [...new Set(given)].sort(compareNatural);
+  const [first, last] = [indices[0]!, indices.at(-1)!];
+  if (indices.length === 1) return `${stem}${blank}${first}`;
+  const word = blank === '' ? stem : `${stem}s${blank}`;
+  if (isRun(indices)) return blank === '' ? `${stem}${first} to ${stem}${last}` : `${word}${first} to ${last}`;
+  return blank === '' ? inWords(indices.map((i) => stem + i)) : `${word}${inWords(indices)}`;
+}
+
+const order = (index: string): number => (/^\d+$/.test(index) ? Number(index) : index.charCodeAt(0));
+const isRun = (indices: readonly string[]): boolean =>
+  indices.length > 2 && indices.every((x, i) => i === 0 || order(x) - order(indices[i - 1]!) === 1);

@@ -1,0 +1,103 @@
+import type { Side } from '../../part';
+import type { BodyDef, Frame, ShapePort } from './body-shape';
+import { arcPoints } from '../arc';
+import { box, path, sign, type Point } from './pen';
+import type { Primitive } from '../picture';
+
+const TWO_INPUTS: ShapePort[] = [
+  { role: 'input', side: 'left', at: 1 },
+  { role: 'input', side: 'left', at: -1 },
+  { role: 'output', side: 'right', at: 0 },
+];
+const gate = { letters: 'U', width: 4, height: 4, ports: TWO_INPUTS, manyInputs: true } as const;
+
+const outline = (points: Point[]): Primitive => ({ kind: 'polygon', points, weight: 'body', filled: true });
+
+/** The hollow back of an OR gate: how far it is hollowed out at a height. */
+const hollow = (at: number, h: number): number => h * 0.32 * (1 - (at / h) ** 2);
+const back = (x: number, h: number, turns = 12): Point[] =>
+  Array.from({ length: turns + 1 }, (_, i): Point => {
+    const y = h - (2 * h * i) / turns;
+    return [x + hollow(y, h), y];
+  });
+
+function orOutline({ w, h }: Frame, from = -w): Primitive {
+  const upper = arcPoints([
+    [from, h],
+    [w * 0.28, h * 0.66],
+    [w, 0],
+  ]);
+  const lower = upper.map(([x, y]): Point => [x, -y]).reverse();
+  return outline([...upper, ...lower, ...back(from, h).reverse().slice(1, -1)]);
+}
+
+const orEdge = (side: Side, at: number, { h }: Frame): number => (side === 'left' ? hollow(at, h) : 0);
+const labelled = (text: string) => (frame: Frame) => [box(-frame.w, frame.h, frame.w, -frame.h), sign(0, frame.h - 60, text, 72)];
+const BLOCK = 'IEC 60617-12 and IEEE 91, rectangular outline';
+const SHAPE = 'IEEE 91a, distinctive shape';
+
+export const GATES = {
+  and: {
+    ...gate,
+    title: 'AND gate',
+    standard: SHAPE,
+    words: /\bn?and\b/i,
+    needsWords: true,
+    draw: ({ w, h }) => {
+      const round = Math.min(w * 2 - 40, h);
+      const arc = arcPoints([
+        [w - round, h],
+        [w, 0],
+        [w - round, -h],
+      ]);
+      return [outline([[-w, h], ...arc, [-w, -h]])];
+    },
+  },
+  or: {
+    ...gate,
+    title: 'OR gate',
+    standard: SHAPE,
+    words: /\bn?or gate|\bnor\b/i,
+    needsWords: true,
+    draw: (frame) => [orOutline(frame)],
+    edge: orEdge,
+  },
+  xor: {
+    ...gate,
+    title: 'Exclusive OR gate',
+    standard: SHAPE,
+    words: /\bxn?or\b|exclusive[- ]or/i,
+    needsWords: true,
+    draw: (frame) => [orOutline(frame, -frame.w + 44), path(...back(-frame.w, frame.h))],
+    edge: orEdge,
+  },
+  'buffer-block': {
+    ...gate,
+    ports: [
+      { role: 'input', side: 'left', at: 0 },
+      { role: 'output', side: 'right', at: 0 },
+    ],
+    title: 'Buffer, rectangular',
+    standard: BLOCK,
+    words: /buffer|inverter/i,
+    needsWords: true,
+    draw: labelled('1'),
+  },
+  'and-block': { ...gate, title: 'AND gate, rectangular', standard: BLOCK, words: /\bn?and\b/i, needsWords: true, draw: labelled('&') },
+  'or-block': {
+    ...gate,
+    title: 'OR gate, rectangular',
+    standard: BLOCK,
+    words: /\bn?or gate|\bnor\b/i,
+    needsWords: true,
+    draw: labelled('≥1'),
+  },
+  'xor-block': {
+    ...gate,
+    title: 'Exclusive OR gate, rectangular',
+    standard: BLOCK,
+    words: /\bxn?or\b|exclusive[- ]or/i,
+    needsWords: true,
+    draw: labelled('=1'),
+  },
+} satisfies Record<string, BodyDef>;

@@ -1,0 +1,46 @@
+import { arcPoints } from '../arc';
+import type { Primitive } from '../picture';
+
+/** Strokes that body shapes are made of; all in hundredths of a step, y upwards. */
+export type Point = [number, number];
+
+export const path = (...points: Point[]): Primitive => ({ kind: 'polyline', points, weight: 'body' });
+export const closed = (...points: Point[]): Primitive => ({ kind: 'polygon', points, weight: 'body', filled: true });
+export const thin = (...points: Point[]): Primitive => ({ kind: 'polyline', points, weight: 'pin' });
+export const ring = (x: number, y: number, r: number): Primitive => ({ kind: 'circle', x, y, r, weight: 'body' });
+export const box = (left: number, top: number, right: number, base: number): Primitive =>
+  closed([left, top], [right, top], [right, base], [left, base]);
+
+/** An arc through three points. */
+export const arc = (a: Point, b: Point, c: Point): Primitive => ({ kind: 'polyline', points: arcPoints([a, b, c]), weight: 'body' });
+
+export const sign = (x: number, y: number, text: string, size = 64): Primitive => ({
+  kind: 'text',
+  x,
+  y,
+  text,
+  size,
+  anchor: 'middle',
+  role: 'mark',
+});
+
+/** A line with a filled head at its end. */
+export function arrow([x1, y1]: Point, [x2, y2]: Point, head = 34): Primitive[] {
+  const length = Math.hypot(x2 - x1, y2 - y1) || 1;
+  const [ux, uy] = [(x2 - x1) / length, (y2 - y1) / length];
+  const [bx, by] = [x2 - ux * head, y2 - uy * head];
+  const half = head * 0.42;
+  return [
+    thin([x1, y1], [bx, by]),
+    {
+      kind: 'polygon',
+      points: [
+        [x2, y2],
+        [bx - uy * half, by + ux * half],
+        [bx + uy * half, by - ux * half],
+      ],
+      weight: 'pin',
+      solid: true,
+    },
+  ];
+}

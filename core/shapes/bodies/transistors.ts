@@ -1,0 +1,81 @@
+import type { BodyDef, ShapePort } from './body-shape';
+import { arrow, path, thin } from './pen';
+import type { Primitive } from '../picture';
+
+const SEMICONDUCTORS = 'IEC 60617-5; IEEE 315 clause 8.6';
+const size = { letters: 'Q', width: 4, height: 4 } as const;
+const upright = (control: string, upper: string, lower: string, at = 0): ShapePort[] => [
+  { role: control, side: 'left', at },
+  { role: upper, side: 'top', at: 1 },
+  { role: lower, side: 'base', at: 1 },
+];
+
+/** Base or gate at the left, the main path at the right from top to base. */
+const bipolar = (isN: boolean): Primitive[] => [
+  thin([-200, 0], [-40, 0]),
+  path([-40, 95], [-40, -95]),
+  thin([-40, 40], [100, 120], [100, 200]),
+  ...(isN ? arrow([-40, -40], [100, -120]) : [thin([100, -120], [20, -74]), ...arrow([100, -120], [-18, -53])]),
+  thin([100, -120], [100, -200]),
+];
+
+const channel = (isN: boolean): Primitive[] => [
+  thin([-200, -100], [-75, -100]),
+  path([-75, 100], [-75, -100]),
+  path([-30, 115], [-30, 65]),
+  path([-30, 25], [-30, -25]),
+  path([-30, -65], [-30, -115]),
+  thin([-30, 90], [100, 90], [100, 200]),
+  thin([-30, -90], [100, -90], [100, -200]),
+  thin([100, 0], [100, -90]),
+  ...(isN ? arrow([100, 0], [-28, 0]) : arrow([-30, 0], [96, 0])),
+];
+
+const junction = (isN: boolean): Primitive[] => [
+  path([-30, 130], [-30, -130]),
+  thin([-30, 80], [100, 80], [100, 200]),
+  thin([-30, -100], [100, -100], [100, -200]),
+  ...(isN ? arrow([-200, -100], [-32, -100]) : [...arrow([-30, -100], [-110, -100]), thin([-110, -100], [-200, -100])]),
+];
+
+const transistor = (title: string, words: RegExp, ports: ShapePort[], picture: Primitive[]): BodyDef => ({
+  ...size,
+  title,
+  standard: SEMICONDUCTORS,
+  ports,
+  words,
+  draw: () => picture,
+});
+
+export const TRANSISTORS = {
+  npn: transistor('NPN transistor', /\bnpn\b/i, upright('base', 'collector', 'emitter'), bipolar(true)),
+  pnp: transistor('PNP transistor', /\bpnp\b/i, upright('base', 'collector', 'emitter'), bipolar(false)),
+  nmos: transistor(
+    'N-channel MOSFET',
+    /\bn-?ch(annel)?\b.*mos|\bnmos|\bn-?ch(annel)?\b/i,
+    upright('gate', 'drain', 'source', -1),
+    channel(true),
+  ),
+  pmos: transistor(
+    'P-channel MOSFET',
+    /\bp-?ch(annel)?\b.*mos|\bpmos|\bp-?ch(annel)?\b/i,
+    upright('gate', 'drain', 'source', -1),
+    channel(false),
+  ),
+  njf: {
+    ...transistor('N-channel JFET', /\bn-?ch(annel)?\b.*jfet|\bjfet/i, upright('gate', 'drain', 'source', -1), junction(true)),
+    needsWords: true,
+  },
+  pjf: {
+    ...transistor('P-channel JFET', /\bp-?ch(annel)?\b.*jfet/i, upright('gate', 'drain', 'source', -1), junction(false)),
+    needsWords: true,
+  },
+  igbt: transistor('IGBT', /\bigbt\b/i, upright('gate', 'collector', 'emitter', -1), [
+    thin([-200, -100], [-80, -100]),
+    path([-80, 90], [-80, -100]),
+    path([-40, 95], [-40, -95]),
+    thin([-40, 40], [100, 120], [100, 200]),
+    ...arrow([-40, -40], [100, -120]),
+    thin([100, -120], [100, -200]),
+  ]),
+} satisfies Record<string, BodyDef>;
