@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { fileName, unitSvg, writePinCsv } from '../../core/formats';
+import { fileName, unitSvg, writeEdif, writePinCsv } from '../../core/formats';
 import { frozenPartSchema, safeParsePart, type Part } from '../../core/part';
 import { bundleZip, latestRelease, makeRelease, partDigest } from '../../core/release';
 import { canonicalPart } from '../../core/part';
@@ -10,8 +10,8 @@ import { must, Refusal, refusalOf } from '../refusal';
 import { readRules } from './draft';
 
 type Written = { path: string; sha256: string }[];
-const LATER = ['edif', 'ipc2581', 'report'];
-const TARGETS = ['svg', 'csv', 'spice', 'bundle'];
+const LATER = ['ipc2581', 'report'];
+const TARGETS = ['edif', 'svg', 'csv', 'spice', 'bundle'];
 
 /** `export PART --to FORMAT -o PATH`. An SVG of several units gets one file a unit beside PATH. */
 export function exportPart(file: string, options: { to: string; output: string; json: boolean }): void {
@@ -26,6 +26,9 @@ function writeAs(part: Part, to: string, path: string, file: string): Written {
   switch (to) {
     case 'csv':
       return [writeFile(path, writePinCsv(part))];
+    case 'edif':
+      if (part.units.length === 0) throw new Refusal(`${file}: The part has no units to draw. Arrange it first.`);
+      return [writeFile(path, writeEdif(part))];
     case 'svg':
       return writeSvgs(part, path, file);
     case 'spice': {

@@ -1,4 +1,5 @@
 export { readText } from './text';
+export { inferType } from './understand/infer-type';
 export { readSourceText, textKind, type TextKind } from './read-source-text';
 export { isHtmlTable, sheetsOfHtml } from './html';
 export { readPages, pagesWorthRuling, MOST_PAGES, type DocumentPage, type Rule, type Run } from './page';

@@ -57,6 +57,11 @@ const MESSAGES = {
   'sheet-broken': 'It is damaged or no workbook. Save it again as .xlsx.',
   'sheet-encrypted': 'It is locked with a password. Save an unlocked copy and read that.',
   'page-none': 'There is no page {page}; it has {pages}.',
+  'edif-syntax': 'Expected {expected}. The file is damaged or no EDIF 2 0 0.',
+  'edif-none': 'No schematic view with a symbol was found in it.',
+  'edif-construct': '({keyword} …) is not read; it was left out.',
+  'edif-snapped': 'Connect point of {pin} was off the grid by {by} of a step; it was moved to {to}.',
+  'edif-undrawn': 'Pin {pin} has no place in any unit; it was left out.',
   'table-large': 'It names over {limit} terminals, more than any package has. Check the ranges in the number column.',
   'package-unknown': 'There is no package "{name}" in it. It has {known}.',
   'table-overlaps':

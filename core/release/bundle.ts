@@ -1,5 +1,6 @@
 import { strToU8, zipSync, type Zippable } from 'fflate';
 import { writePinCsv } from '../formats/csv';
+import { writeEdif } from '../formats/edif';
 import { fileName } from '../formats/file-name';
 import { unitSvg } from '../formats/svg';
 import { canonicalPart, frozenPartSchema, type Part, type Release } from '../part';
@@ -12,7 +13,7 @@ export interface BundleFile {
 }
 
 /**
- * The files of a release: the frozen part, an SVG per unit, the pin list, the SPICE library where a model is joined, and
+ * The files of a release: the frozen part, its symbol as EDIF and an SVG per unit, the pin list, the SPICE library where a model is joined, and
  * a manifest with the digests of them all. They depend on nothing but the release.
  */
 export function bundleFiles(release: Pick<Release, 'version' | 'note' | 'digest' | 'frozen'>): BundleFile[] {
@@ -22,6 +23,7 @@ export function bundleFiles(release: Pick<Release, 'version' | 'note' | 'digest'
   const texts: [string, string][] = [
     [`${name}.kite.json`, canonicalPart({ ...frozenPartSchema.parse(part), releases: [] })],
     ...part.units.map((u): [string, string] => [`symbol/${name}-${u.label}.svg`, unitSvg(part, u)]),
+    [`symbol/${name}.edf`, writeEdif(part)],
     [`${name}-pins.csv`, writePinCsv(part)],
     ...(spice === '' ? [] : [[`spice/${name}.lib`, spice] as [string, string]]),
   ];

@@ -121,6 +121,7 @@ describe('the bundle', () => {
       'symbol/TF0002-A.svg',
       'symbol/TF0002-B.svg',
       'symbol/TF0002-C.svg',
+      'symbol/TF0002.edf',
     ]));
   it('names every file with its digest', () => {
     expect(manifest.files.map((f) => f.path).sort()).toEqual(

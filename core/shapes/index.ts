@@ -4,4 +4,4 @@ export { ADVANCE, textWidth } from './metrics';
 export { NAME_INSET, NAME_SIZE, STEP, type Primitive, type Weight } from './picture';
 export { drawPort, hasOverbar, isShown, numberText, type PortFrame } from './port';
 export { drawShape, edgeInset, shapeOf, SHAPES, type BodyDef, type ShapeName, type ShapePort } from './bodies';
-export { drawBody, drawLabels, drawStrokes, drawUnit } from './unit';
+export { drawBody, drawLabels, drawStrokes, drawUnit, labelText } from './unit';

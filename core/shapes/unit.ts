@@ -82,7 +82,7 @@ export function drawLabels(part: Part, unit: Unit, drawing: Drawing): Primitive[
     }));
 }
 
-function labelText(part: Part, unit: Unit, label: Drawing['labels'][number]): string {
+export function labelText(part: Part, unit: Unit, label: Drawing['labels'][number]): string {
   if (label.kind === 'reference') return `${part.reference || '?'}${part.reference ? '?' : ''}${part.units.length > 1 ? unit.label : ''}`;
   if (label.kind === 'value') return part.name;
   return part.fields.find((f) => f.name === label.field)?.value ?? '';

@@ -1,7 +1,8 @@
 import { liveQuery } from 'dexie';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { emptyPart, sayProblem, type Part } from '../../core/part';
+import { emptyPart, sayProblem, type Part, type Problem } from '../../core/part';
+import type { ArchivedSource } from '../../core/release';
 import { useCommands } from '../commands/registry';
 import { useAct, useStore } from '../store';
 import { db, sayStorageError } from '../store/db';
@@ -56,12 +57,16 @@ export function ShelfPage() {
     for (const file of files) {
       const read = /\.zip$/i.test(file.name)
         ? await core.readArchive(await readFileBytes(file), file.name)
-        : await core.parsePart(await readFileText(file), file.name);
+        : /\.edi?f$/i.test(file.name)
+          ? await core.readEdif(await readFileText(file), { file: file.name, stepMm: rules.stepMm })
+          : await core.parsePart(await readFileText(file), file.name);
       if (!read.ok) act(say(read.problems.slice(0, 2).map(sayProblem).join(' '), 'bad'));
       else if ('parts' in read.value) {
         parts.push(...read.value.parts);
-        for (const source of read.value.sources) await keepSource(source.name, source.bytes);
-        if (read.value.problems.length > 0) act(say(read.value.problems.slice(0, 2).map(sayProblem).join(' '), 'bad'));
+        const { problems, sources = [] } = read.value as { problems: Problem[]; sources?: ArchivedSource[] };
+        for (const source of sources) await keepSource(source.name, source.bytes);
+        const more = problems.length > 2 ? ` And ${problems.length - 2} more.` : '';
+        if (problems.length > 0) act(say(`${problems.slice(0, 2).map(sayProblem).join(' ')}${more}`, 'bad'));
       } else parts.push(read.value);
     }
     if (parts.length === 0) return;
@@ -98,9 +103,9 @@ export function ShelfPage() {
     { id: 'start', title: 'Start a part', key: 'Alt+P', group: 'Shelf', run: () => void start() },
     {
       id: 'import',
-      title: 'Import part files or an archive…',
+      title: 'Import part files, EDIF symbols or an archive…',
       group: 'Shelf',
-      run: () => void chooseFiles('.json,.zip', true).then(take),
+      run: () => void chooseFiles('.json,.zip,.edf,.edif', true).then(take),
     },
     { id: 'export', title: 'Export the parts shown as an archive', group: 'Shelf', run: () => void exportParts(false) },
     { id: 'export-sources', title: 'Export the parts shown with their sources', group: 'Shelf', run: () => void exportParts(true) },
@@ -122,7 +127,7 @@ export function ShelfPage() {
   ]);
 
   return (
-    <Drop label="Drop part files or archives to add them" onFiles={(f) => void take(f)} className="flex h-full flex-col">
+    <Drop label="Drop part files, EDIF symbols or archives to add them" onFiles={(f) => void take(f)} className="flex h-full flex-col">
       <header className="flex h-14 shrink-0 items-center gap-4 border-b border-line bg-surface px-4">
         <KiteMark />
         <h1 className="text-base font-bold">Shelf</h1>
@@ -142,7 +147,7 @@ export function ShelfPage() {
           <Button tone="main" keyName="Alt+P" onClick={() => void start()}>
             Start a part
           </Button>
-          <Button onClick={() => void chooseFiles('.json,.zip', true).then(take)}>Import…</Button>
+          <Button onClick={() => void chooseFiles('.json,.zip,.edf,.edif', true).then(take)}>Import…</Button>
           <Button onClick={() => void exportParts(false)}>{picked.size > 0 ? `Export ${picked.size}` : 'Export all'}</Button>
           <Button onClick={() => void exportParts(true)}>With sources</Button>
           {picked.size > 0 ? (

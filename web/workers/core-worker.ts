@@ -2,6 +2,7 @@ import { expose } from 'comlink';
 import { checkPart } from '../../core/checks';
 import { arrangePart, tidyUnit } from '../../core/arrange';
 import { compareWithSource, reviseEdit, revisionOf, type Proposal } from '../../core/intake';
+import { readEdif } from '../../core/formats';
 import { readPadsCsv } from '../../core/lands';
 import { safeParsePart, type HouseRules, type Part, type Release, type Source } from '../../core/part';
 import { bundleZip, packLibrary, readArchive, sha256, type ArchivedSource } from '../../core/release';
@@ -18,6 +19,7 @@ const api = {
   tidy: (part: Part, unit: string, rules: HouseRules) => tidyUnit(part, unit, rules),
   summarize: (id: string, part: Part, rules: HouseRules, updated: number) => summarize(id, part, rules, updated),
   parsePart: (text: string, file?: string) => safeParsePart(text, file),
+  readEdif: (text: string, options: { file: string; stepMm: number }) => readEdif(text, options),
   readArchive: (bytes: Uint8Array, file?: string) => readArchive(bytes, file),
   packLibrary: (parts: Part[], sources: ArchivedSource[]) => packLibrary(parts, sources),
   bundle: (release: Pick<Release, 'version' | 'note' | 'digest' | 'frozen'>) => bundleZip(release),

@@ -1,0 +1,2 @@
+export { writeEdif } from './write';
+export { readEdif, type EdifSymbols } from './read';
