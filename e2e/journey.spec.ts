@@ -113,6 +113,7 @@ test('from a pasted pin table to a released part', async ({ page }) => {
       'manifest.json',
       'spice/TF4033.lib',
       'symbol/TF4033-A.svg',
+      'symbol/TF4033.edf',
     ]);
     for (const f of manifest.files) expect(createHash('sha256').update(entries[f.path]!).digest('hex')).toBe(f.sha256);
     const part = parsePart(strFromU8(entries['TF4033.kite.json']!));

@@ -42,13 +42,15 @@ test('Arrange: pins are sent, ordered and moved to another unit by the card', as
   await expect(page.getByRole('row', { selected: true })).toContainText('A left');
 });
 
-test('Arrange: planning anew is a proposal that is shown before it is taken', async ({ page }) => {
+test('Arrange: planning anew leaves what was placed by hand, unless it is asked to begin afresh', async ({ page }) => {
   await openPart(page, 'TF1502', 'arrange');
   await page.getByRole('gridcell', { name: 'HO', exact: true }).click();
   await page.getByRole('button', { name: 'left', exact: true }).click();
   await expect(page.getByRole('row', { selected: true })).toContainText('A left');
   await page.getByRole('button', { name: /Plan units/ }).click();
   const proposal = page.getByRole('region', { name: 'Proposal' });
+  await expect(proposal).toContainText('would change nothing');
+  await page.getByLabel('Plan another way').selectOption({ label: 'afresh, also what was placed by hand' });
   await expect(proposal).toContainText('HO');
   await expect(proposal).toContainText('you placed by hand');
   await proposal.getByRole('button', { name: 'Show', exact: true }).click();
@@ -58,9 +60,9 @@ test('Arrange: planning anew is a proposal that is shown before it is taken', as
 });
 
 test('Arrange: a unit is renamed and resized', async ({ page }) => {
-  await openPart(page, 'TF5501', 'arrange');
+  await openPart(page, 'TF7311', 'arrange');
   await page.getByRole('button', { name: /^A / }).click();
-  const card = page.getByRole('region', { name: 'Unit' });
+  const card = page.getByRole('region', { name: 'Unit', exact: true });
   await card.getByLabel('Title').fill('LDO');
   await card.getByLabel('Width, steps').fill('15');
   await page.keyboard.press('Enter');

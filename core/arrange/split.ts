@@ -1,4 +1,4 @@
-import { carriesPower, compareTerminals, nameOnDrawing, type HouseRules, type Part } from '../part';
+import { carriesPower, compareTerminals, nameOnDrawing, type Edit, type HouseRules, type Part } from '../part';
 import { draftsOf, type UnitDraft } from './draft-units';
 import { groupPins } from './groups';
 import { titleOf } from './titles';
@@ -47,27 +47,45 @@ function partsOf(part: Part, draft: UnitDraft, by: Split, rules: HouseRules): Un
   return sorted.map(([title, list]) => ({ title, pins: list.map((p) => p.id) }));
 }
 
-/** Drafts in which the units of the given ids are one, in the place of the first. */
-export function mergeUnits(part: Part, ids: readonly string[]): UnitDraft[] {
-  const [first, ...rest] = draftsOf(part).filter((d) => ids.includes(d.id!));
-  if (!first || rest.length === 0) return draftsOf(part);
-  const merged = {
-    ...first,
-    title: [first, ...rest]
-      .map((d) => d.title)
-      .join(', ')
-      .slice(0, 40),
-    pins: [first, ...rest].flatMap((d) => d.pins),
-  };
-  return draftsOf(part).flatMap((d) => (d.id === first.id ? [merged] : ids.includes(d.id!) ? [] : [d]));
+const titleFor = (part: Part, pins: readonly string[]): string => {
+  const own = new Set(pins);
+  return titleOf(groupPins(part.pins.filter((p) => own.has(p.id))));
+};
+
+/** A title that only said what stood in the unit says what stands in it now; one that a person gave stays. */
+function retitled(part: Part, draft: UnitDraft, before: readonly string[]): UnitDraft {
+  const isOurs = draft.title === '' || draft.title === titleFor(part, before);
+  return isOurs && draft.pins.length > 0 ? { ...draft, title: titleFor(part, draft.pins) } : draft;
 }
 
-/** Drafts in which pins stand in another unit, or, without one, in a new one. */
-export function movePins(part: Part, pins: readonly string[], unitId: string | undefined, title = 'New unit'): UnitDraft[] {
+/** Drafts in which the units of the given ids are one, in the place of the first. */
+export function mergeUnits(part: Part, ids: readonly string[]): UnitDraft[] {
+  const drafts = draftsOf(part);
+  const [first, ...rest] = drafts.filter((d) => ids.includes(d.id!));
+  if (!first || rest.length === 0) return drafts;
+  const pins = [first, ...rest].flatMap((d) => d.pins);
+  const merged = { ...first, title: titleFor(part, pins), pins };
+  return drafts.flatMap((d) => (d.id === first.id ? [merged] : ids.includes(d.id!) ? [] : [d]));
+}
+
+/** Drafts in which pins stand in another unit, or, without one, in a new one. Units that they leave empty go. */
+export function movePins(part: Part, pins: readonly string[], unitId: string | undefined): UnitDraft[] {
   const moving = new Set(pins);
-  const drafts = draftsOf(part).map((d) => ({
-    ...d,
-    pins: d.id === unitId ? [...new Set([...d.pins, ...pins])] : d.pins.filter((p) => !moving.has(p)),
-  }));
-  return unitId === undefined ? [...drafts, { title, pins: [...pins] }] : drafts;
+  const drafts = draftsOf(part).map((d) => {
+    const left = d.id === unitId ? [...new Set([...d.pins, ...pins])] : d.pins.filter((p) => !moving.has(p));
+    return left.length === d.pins.length ? d : retitled(part, { ...d, pins: left }, d.pins);
+  });
+  const fresh = unitId === undefined ? [{ title: titleFor(part, pins), pins: [...pins] }] : [];
+  return [...drafts, ...fresh].filter((d) => d.pins.length > 0);
+}
+
+/** The edit that moves a unit by one place among the others; labels follow the order. */
+export function reorderUnit(part: Part, unitId: string, by: 1 | -1): Edit | undefined {
+  const from = part.units.findIndex((u) => u.id === unitId);
+  const to = from + by;
+  if (from < 0 || to < 0 || to >= part.units.length) return undefined;
+  const labels = part.units.map((u) => u.label);
+  const units = [...part.units];
+  units.splice(to, 0, ...units.splice(from, 1));
+  return { kind: 'takeArrangement', units: units.map((u, i) => ({ ...u, label: labels[i]! })), drawings: part.drawings };
 }

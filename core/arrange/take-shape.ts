@@ -1,4 +1,5 @@
 import {
+  applyEdit,
   carriesPower,
   compareTerminals,
   nameOnDrawing,
@@ -11,6 +12,7 @@ import {
 } from '../part';
 import { SHAPES, type BodyDef, type ShapeName, type ShapePort } from '../shapes';
 import { rolesOf } from '../spice';
+import { tidyUnit } from './arrange';
 import { labelsFor } from './draw';
 
 /** A body shape for a unit, with the pin that each of its ports would be bound to. */
@@ -188,3 +190,14 @@ const widthForNames = ({ bound }: ShapeProposal): number => {
   const longest = (side: Side) => Math.max(0, ...bound.filter((b) => b.port.side === side).map((b) => nameOnDrawing(b.pin).length));
   return Math.ceil((longest('left') + longest('right')) * 0.405 + 1.8);
 };
+
+/** The edit that gives a unit the block again, its pins placed by the house rules. */
+export function blockEdit(part: Part, unitId: string, rules: HouseRules): Edit {
+  const unit = part.units.find((u) => u.id === unitId)!;
+  const strip = rules.strip ? 1 : 0;
+  const change: Edit = { kind: 'changeDrawing', drawing: unit.drawing, body: { shape: 'block', strip }, strokes: [] };
+  const bound = new Set(part.units.filter((u) => u.drawing === unit.drawing).flatMap((u) => Object.values(u.binding)));
+  const free = part.pins.map((p) => (bound.has(p.id) && p.byHand ? { ...p, byHand: p.byHand.filter((f) => f !== 'place') } : p));
+  const tidy = tidyUnit({ ...applyEdit(part, change), pins: free }, unitId, rules);
+  return { kind: 'batch', title: `draw unit ${unit.label} as a block`, edits: [change, tidy] };
+}

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { checkPart } from '../../core/checks';
-import { arrangePart, tidyUnit } from '../../core/arrange';
+import { arrangeAs, arrangePart, restylePart, tidyUnit, type Strategy, type UnitDraft } from '../../core/arrange';
 import { compareWithSource, reviseEdit, revisionOf, type Proposal } from '../../core/intake';
 import { readEdif } from '../../core/formats';
 import { readPadsCsv } from '../../core/lands';
@@ -15,7 +15,9 @@ const api = {
   revisionOf: (part: Part, proposal: Proposal) => revisionOf(part, proposal),
   compareWithSource: (part: Part, proposal: Proposal, name: string) => compareWithSource(part, proposal, name),
   check: (part: Part, rules: HouseRules) => checkPart(part, rules),
-  arrange: (part: Part, rules: HouseRules) => arrangePart(part, rules),
+  arrange: (part: Part, rules: HouseRules, strategy: Strategy) => arrangePart(part, rules, strategy),
+  arrangeAs: (part: Part, drafts: UnitDraft[], rules: HouseRules) => arrangeAs(part, drafts, rules),
+  restyle: (part: Part, rules: HouseRules) => restylePart(part, rules),
   tidy: (part: Part, unit: string, rules: HouseRules) => tidyUnit(part, unit, rules),
   summarize: (id: string, part: Part, rules: HouseRules, updated: number) => summarize(id, part, rules, updated),
   parsePart: (text: string, file?: string) => safeParsePart(text, file),

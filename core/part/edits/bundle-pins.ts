@@ -6,11 +6,13 @@ import { removePins } from './remove-pins';
 export interface BundlePins {
   kind: 'bundlePins';
   pins: string[];
+  /** They are the bits of a bus, the first one the name's first: D7 to D0 as D[7:0]. */
+  bus?: { name: string };
 }
 
 export const bundlePins: EditRule<BundlePins> = {
-  apply(part, { pins }) {
-    const members = part.pins.filter((p) => pins.includes(p.id));
+  apply(part, { pins, bus }) {
+    const members = bus ? pins.flatMap((id) => part.pins.find((p) => p.id === id) ?? []) : part.pins.filter((p) => pins.includes(p.id));
     const [first, ...rest] = members;
     if (!first || rest.length === 0) throw new EditError('a bundle needs at least two pins');
     const merged: Pin = {
@@ -19,6 +21,7 @@ export const bundlePins: EditRule<BundlePins> = {
       alternates: [...new Set([...(first.alternates ?? []), ...rest.map((p) => p.name)])].filter((n) => n !== first.name),
       doubts: members.flatMap((p) => p.doubts),
     };
+    if (bus) Object.assign(merged, { name: bus.name, bits: members.map((p) => p.name), alternates: first.alternates ?? [] });
     if (merged.alternates?.length === 0) delete merged.alternates;
     const without = removePins.apply(part, { kind: 'removePins', pins: rest.map((p) => p.id) });
     return { ...without, pins: without.pins.map((p) => (p.id === first.id ? merged : p)) };

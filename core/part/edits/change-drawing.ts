@@ -1,22 +1,44 @@
-import type { Body, Label } from '../drawing';
+import type { Body, Drawing, Label, Stroke } from '../drawing';
 import { replaceById, type EditRule } from './edit-rule';
 
-/** Sets a drawing's body frame (even grid steps) or its text places (hundredths of a step). */
+/**
+ * Sets a drawing's body frame (even grid steps), its text places and artwork (hundredths of a step), and what its pins
+ * show. An empty `hide` shows everything, `inside` puts names back into the body.
+ */
 export interface ChangeDrawing {
   kind: 'changeDrawing';
   drawing: string;
   body?: Partial<Body>;
   labels?: Label[];
+  strokes?: Stroke[];
+  hide?: ('name' | 'number')[];
+  names?: 'inside' | 'over';
 }
 
 export const changeDrawing: EditRule<ChangeDrawing> = {
-  apply: (part, { drawing, body, labels }) => ({
+  apply: (part, { drawing, body, labels, strokes, hide, names }) => ({
     ...part,
-    drawings: replaceById(part.drawings, [drawing], (d) => ({
-      ...d,
-      body: { ...d.body, ...body },
-      labels: labels ?? d.labels,
-    })),
+    drawings: replaceById(part.drawings, [drawing], (d): Drawing => {
+      const { hide: hidden = [], names: placed = 'inside', ...rest } = d;
+      const [nowHidden, nowPlaced] = [hide ?? hidden, names ?? placed];
+      return {
+        ...rest,
+        body: { ...d.body, ...body },
+        ...(nowHidden.length > 0 ? { hide: nowHidden } : {}),
+        ...(nowPlaced === 'over' ? { names: nowPlaced } : {}),
+        labels: labels ?? d.labels,
+        strokes: strokes ?? d.strokes,
+      };
+    }),
   }),
-  describe: ({ body }) => (body ? 'change the body' : 'move texts'),
+  describe: ({ body, strokes, labels, hide, names }) =>
+    strokes
+      ? 'change the artwork'
+      : body
+        ? 'change the body'
+        : labels
+          ? 'move texts'
+          : hide || names
+            ? 'change what pins show'
+            : 'change the drawing',
 };

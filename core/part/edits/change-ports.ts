@@ -6,7 +6,7 @@ export interface ChangePorts {
   kind: 'changePorts';
   drawing: string;
   ports: string[];
-  set: Partial<Pick<Port, 'length' | 'marks' | 'hide'>>;
+  set: Partial<Pick<Port, 'length' | 'marks' | 'hide' | 'turned'>>;
 }
 
 export const changePorts: EditRule<ChangePorts> = {

@@ -7,10 +7,12 @@ export interface MovePorts {
   kind: 'movePorts';
   drawing: string;
   moves: { port: string; side: Side; at: number }[];
+  /** The pins only follow something else, such as the body's edge: no place that a person chose. */
+  following?: boolean;
 }
 
 export const movePorts: EditRule<MovePorts> = {
-  apply(part, { drawing, moves }) {
+  apply(part, { drawing, moves, following }) {
     if (moves.some((m) => !Number.isInteger(m.at))) throw new EditError('a port stands on the grid only');
     const byPort = new Map(moves.map((m) => [m.port, m]));
     const drawings = replaceById(part.drawings, [drawing], (d) => ({
@@ -20,7 +22,7 @@ export const movePorts: EditRule<MovePorts> = {
         return { ...port, side, at };
       }),
     }));
-    return { ...part, drawings, pins: markPlaced(part, drawing, byPort) };
+    return { ...part, drawings, pins: following ? part.pins : markPlaced(part, drawing, byPort) };
   },
   describe: ({ moves }) => `move ${plural(moves.length, 'pin')}`,
 };

@@ -17,7 +17,8 @@ export const splitPin: EditRule<SplitPin> = {
     const pieces = Array.from({ length: count }, (_, i): Pin => {
       const pieceId = i === 0 ? id : freshId('p', taken);
       taken.add(pieceId);
-      return { ...pin, id: pieceId, pads: padsAt(pin, i) };
+      const { bits, ...bare } = pin;
+      return { ...bare, id: pieceId, name: bits?.[i] ?? pin.name, pads: padsAt(pin, i) };
     });
     return { ...part, pins: part.pins.flatMap((p) => (p.id === id ? pieces : [p])) };
   },

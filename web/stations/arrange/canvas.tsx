@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState, type PointerEvent, type RefObject } from 'react';
-import { connectPoint, type Part, type Pin } from '../../../core/part';
-import { dropPorts, moveEdit, moveToUnitEdit } from '../../../core/arrange';
+import { connectPoint, type Part, type Pin, type Side, type Stroke } from '../../../core/part';
+import { dropPorts, moveEdit, moveToUnitEdit, resizeEdit } from '../../../core/arrange';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import {
@@ -13,8 +13,12 @@ import {
   selectSelection,
 } from '../../store/selectors';
 import { nextSet, selected, unitChosen } from '../../store/view-slice';
+import type { Bend, Tool } from './art';
+import { ArtLayer } from './art-layer';
 import { idle, isFar, type Gesture } from './gestures/gesture';
+import { Grips } from './grips';
 import { targetAt, type PlacedUnit, type Target } from './layout';
+import { Minimap } from './minimap';
 import { UnitView } from './unit-view';
 import { inView, type ViewControl } from './view';
 
@@ -26,10 +30,22 @@ interface Props {
   sheet: RefObject<SVGGElement | null>;
   /** A proposal is being shown: look, do not touch. */
   still: boolean;
+  /** Artwork is drawn in a unit. */
+  art?:
+    | {
+        unit: string;
+        tool: Tool;
+        bend: Bend;
+        chosen: number | null;
+        onChoose: (index: number | null) => void;
+        onDraw: (stroke: Stroke) => void;
+        onRemove: (index: number) => void;
+      }
+    | undefined;
 }
 
 /** The sheet: all units on the grid. */
-export function Canvas({ part, units, view, frame, sheet, still }: Props) {
+export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
   const act = useAct();
   const selection = useStore(selectSelection);
   const selectedSet = useStore(selectSelectedSet);
@@ -45,6 +61,8 @@ export function Canvas({ part, units, view, frame, sheet, still }: Props) {
   const [gesture, setGesture] = useState<Gesture>(idle);
   const [size, setSize] = useState({ width: 900, height: 700 });
   const space = useRef(false);
+  const chosenUnit = useStore((s) => s.view.unit);
+  const handled = still || readOnly || art ? undefined : units.find((u) => u.unit.id === chosenUnit);
 
   useEffect(() => {
     const observer = new ResizeObserver(([entry]) => setSize({ width: entry!.contentRect.width, height: entry!.contentRect.height }));
@@ -70,6 +88,13 @@ export function Canvas({ part, units, view, frame, sheet, still }: Props) {
     e.currentTarget.setPointerCapture(e.pointerId);
     if (e.button === 1 || space.current) return setGesture({ state: 'panning', x: e.clientX, y: e.clientY });
     if (e.button !== 0) return;
+    const grip = (e.target as Element).closest<SVGGElement>('[data-edge], [data-label]');
+    if (grip && handled) {
+      const { edge, label } = grip.dataset;
+      const from = { unit: handled.unit.id, x: e.clientX, y: e.clientY };
+      if (edge) return setGesture({ state: 'resizing', edge: edge as Side, by: 0, ...from });
+      return setGesture({ state: 'labelling', label: Number(label), dx: 0, dy: 0, ...from });
+    }
     const port = (e.target as Element).closest<SVGGElement>('[data-port]');
     const unit = (e.target as Element).closest<SVGGElement>('[data-unit]')?.dataset['unit'];
     const pin = port?.dataset['pin'];
@@ -94,6 +119,15 @@ export function Canvas({ part, units, view, frame, sheet, still }: Props) {
     if (gesture.state === 'panning') {
       view.panBy(e.clientX - gesture.x, e.clientY - gesture.y);
       setGesture({ ...gesture, x: e.clientX, y: e.clientY });
+    } else if (gesture.state === 'resizing') {
+      const scale = view.live.current.scale * 100;
+      const [dx, dy] = [(e.clientX - gesture.x) / scale, (e.clientY - gesture.y) / scale];
+      const by = Math.round({ left: -dx, right: dx, top: -dy, base: dy }[gesture.edge] / 2) * 2;
+      if (by !== gesture.by) setGesture({ ...gesture, by });
+    } else if (gesture.state === 'labelling') {
+      const scale = view.live.current.scale;
+      const snap = (pixels: number) => Math.round(pixels / scale / 25) * 25;
+      setGesture({ ...gesture, dx: snap(e.clientX - gesture.x), dy: -snap(e.clientY - gesture.y) });
     } else if (gesture.state === 'pointing' && isFar(gesture, e.clientX, e.clientY))
       setGesture({ state: 'dragging', pin: gesture.pin, port: gesture.port, unit: gesture.unit, target: undefined });
     else if (gesture.state === 'dragging') {
@@ -120,6 +154,15 @@ export function Canvas({ part, units, view, frame, sheet, still }: Props) {
       act(selected(gesture.add ? [...new Set([...selection, ...inside])] : inside));
     }
     if (gesture.state === 'dragging' && gesture.target) drop(gesture, gesture.target);
+    if (gesture.state === 'resizing' && handled) {
+      const edit = resizeEdit(handled.drawing, gesture.edge, gesture.by);
+      if (edit) act(edited(edit));
+    }
+    if (gesture.state === 'labelling' && handled && (gesture.dx !== 0 || gesture.dy !== 0)) {
+      const { label, dx, dy } = gesture;
+      const labels = handled.drawing.labels.map((l, i) => (i === label ? { ...l, x: l.x + dx, y: l.y + dy } : l));
+      act(edited({ kind: 'changeDrawing', drawing: handled.drawing.id, labels }));
+    }
     setGesture(idle);
   };
 
@@ -143,6 +186,7 @@ export function Canvas({ part, units, view, frame, sheet, still }: Props) {
 
   const visible = inView(units, view.settled, size.width, size.height);
   const small = view.settled.scale < 0.055;
+  const artUnit = art ? units.find((u) => u.unit.id === art.unit) : undefined;
   return (
     <div
       ref={frame}
@@ -170,6 +214,8 @@ export function Canvas({ part, units, view, frame, sheet, still }: Props) {
           {visible.map((u) => (
             <UnitView key={u.unit.id} part={part} placed={u} pins={pins} selected={selectedSet} joins={joins} small={small} />
           ))}
+          {handled ? <Grips part={part} placed={handled} gesture={gesture} /> : null}
+          {art && artUnit ? <ArtLayer placed={artUnit} {...art} toSheet={view.toSheet} /> : null}
           {gesture.state === 'boxing' ? (
             <rect
               x={Math.min(gesture.x1, gesture.x2)}
@@ -185,6 +231,9 @@ export function Canvas({ part, units, view, frame, sheet, still }: Props) {
           ) : null}
         </g>
       </svg>
+      <div className="absolute bottom-4 left-4">
+        <Minimap units={units} view={view} stage={size} />
+      </div>
     </div>
   );
 }

@@ -1,5 +1,5 @@
-import { SIDES, ELECTRICAL_TYPES, MARKS, type Edit, type ElectricalType, type Mark, type Side } from '../../../core/part';
-import { moveToUnitEdit } from '../../../core/arrange';
+import { SIDES, ELECTRICAL_TYPES, MARKS, type Edit, type ElectricalType, type Mark } from '../../../core/part';
+import { busName, moveToUnitEdit, SORTS, type Sort } from '../../../core/arrange';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectPart, selectPinById, selectPlaces, selectSelection } from '../../store/selectors';
@@ -7,18 +7,14 @@ import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
 import { Choice, Field } from '../../ui/field';
 import { PinName } from '../../ui/marks';
+import type { HandWork } from './hand';
 
 interface Props {
-  onSend: (side: Side) => void;
-  onNudge: (by: 1 | -1) => void;
-  onNatural: () => void;
-  onReverse: () => void;
-  onGap: () => void;
-  onCloseUp: () => void;
+  hand: HandWork;
 }
 
 /** What can be done to the selected pins: the same for one and for a hundred. */
-export function SelectionCard({ onSend, onNudge, onNatural, onReverse, onGap, onCloseUp }: Props) {
+export function SelectionCard({ hand }: Props) {
   const act = useAct();
   const part = useStore(selectPart);
   const byId = useStore(selectPinById);
@@ -46,6 +42,20 @@ export function SelectionCard({ onSend, onNudge, onNatural, onReverse, onGap, on
     }));
     if (edits.length > 0) act(edited({ kind: 'batch', title: `${has ? 'take off' : 'set'} ${mark}`, edits }));
   };
+  const eachPort = (title: string, set: (port: (typeof ports)[number]) => Extract<Edit, { kind: 'changePorts' }>['set']) => {
+    const edits: Edit[] = ports.map((p) => ({ kind: 'changePorts', drawing: p.drawing, ports: [p.id], set: set(p) }));
+    if (edits.length > 0) act(edited({ kind: 'batch', title, edits }));
+  };
+  const toHide = (what: 'name' | 'number', hidden: boolean) =>
+    eachPort(`${hidden ? 'hide' : 'show'} ${what}s`, (p) => {
+      const others = (p.hide ?? []).filter((h) => h !== what);
+      return { hide: hidden ? [...others, what] : others };
+    });
+  const turn = () => {
+    const turned = !ports.some((p) => p.turned);
+    eachPort('turn names', () => ({ turned }));
+  };
+  const bus = pins.every((p) => !p.bits) ? busName(pins) : undefined;
   return (
     <Card
       label="Selection"
@@ -69,7 +79,7 @@ export function SelectionCard({ onSend, onNudge, onNatural, onReverse, onGap, on
               key={side}
               tone={sides.size === 1 && sides.has(side) ? 'main' : 'plain'}
               aria-pressed={sides.has(side)}
-              onClick={() => onSend(side)}
+              onClick={() => hand.send(side)}
             >
               {side}
             </Button>
@@ -77,19 +87,30 @@ export function SelectionCard({ onSend, onNudge, onNatural, onReverse, onGap, on
         </div>
         <span className="text-muted">Order</span>
         <div className="flex flex-wrap gap-1">
-          <Button onClick={() => onNudge(1)} aria-label="Move up">
+          <Button onClick={() => hand.step(1, SIDES)} aria-label="Move up">
             up
           </Button>
-          <Button onClick={() => onNudge(-1)} aria-label="Move down">
+          <Button onClick={() => hand.step(-1, SIDES)} aria-label="Move down">
             down
           </Button>
-          <Button onClick={onNatural}>by name</Button>
-          <Button onClick={onReverse}>reverse</Button>
+          <Button onClick={hand.byName}>by name</Button>
+          <Button onClick={hand.reverse}>reverse</Button>
+          {pins.length > 1 ? (
+            <Choice
+              hideLabel
+              label="Sort"
+              value=""
+              options={[{ value: '', label: 'sort…' }, ...SORTS.map((s) => ({ value: s, label: `by ${s}` }))]}
+              onChange={(by) => by && hand.sort(by as Sort)}
+            />
+          ) : null}
+          {pins.length === 2 ? <Button onClick={hand.swap}>swap</Button> : null}
         </div>
         <span className="text-muted">Room</span>
         <div className="flex flex-wrap gap-1">
-          <Button onClick={onGap}>gap before</Button>
-          <Button onClick={onCloseUp}>close up</Button>
+          <Button onClick={hand.gap}>gap before</Button>
+          <Button onClick={hand.closeUp}>close up</Button>
+          {pins.length > 2 ? <Button onClick={hand.distribute}>spread</Button> : null}
           {part.units.length > 1 ? (
             <Choice
               hideLabel
@@ -122,6 +143,28 @@ export function SelectionCard({ onSend, onNudge, onNatural, onReverse, onGap, on
             options={[{ value: '', label: 'marks…' }, ...MARKS.map((m) => ({ value: m, label: `${marks.has(m) ? '✓ ' : ''}${m}` }))]}
             onChange={(m) => m && toMarks(m as Mark)}
           />
+        </div>
+        <span className="text-muted">Text</span>
+        <div className="flex flex-wrap gap-1">
+          {(['name', 'number'] as const).map((what) => {
+            const shown = ports.some((p) => !p.hide?.includes(what));
+            return (
+              <Button key={what} aria-pressed={shown} tone={shown ? 'main' : 'plain'} onClick={() => toHide(what, shown)}>
+                {what}
+              </Button>
+            );
+          })}
+          <Button aria-pressed={ports.some((p) => p.turned)} onClick={turn}>
+            turn
+          </Button>
+          {bus ? (
+            <Button onClick={() => act(edited({ kind: 'bundlePins', pins: bus.pins.map((p) => p.id), bus: { name: bus.name } }))}>
+              one bus pin
+            </Button>
+          ) : null}
+          {first.bits && pins.length === 1 ? (
+            <Button onClick={() => act(edited({ kind: 'splitPin', pin: first.id }))}>split the bus</Button>
+          ) : null}
         </div>
         <span className="text-muted">Group</span>
         <div>

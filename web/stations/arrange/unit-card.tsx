@@ -1,20 +1,27 @@
-import type { Label, Unit } from '../../../core/part';
-import { labelsFor } from '../../../core/arrange';
+import { alignEdit, labelsFor } from '../../../core/arrange';
+import type { Drawing, Label, Unit } from '../../../core/part';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectPart } from '../../store/selectors';
 import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
-import { Field } from '../../ui/field';
+import { Choice, Field } from '../../ui/field';
+import type { HandWork } from './hand';
 
-/** A unit's own things: title, label, size of the body, places of the texts. */
-export function UnitCard({ unit }: { unit: Unit }) {
+interface Props {
+  unit: Unit;
+  hand: HandWork;
+  onDo: (what: 'shape' | 'reuse' | 'art') => void;
+}
+
+/** A unit's own things: title, size and shape of the body, what its pins show, the places of the texts. */
+export function UnitCard({ unit, hand, onDo }: Props) {
   const act = useAct();
   const part = useStore(selectPart);
   const drawing = part.drawings.find((d) => d.id === unit.drawing);
   if (!drawing) return null;
   const sharers = part.units.filter((u) => u.drawing === drawing.id);
-  const { width, height, strip } = drawing.body;
+  const { width, height, strip, shape } = drawing.body;
   const resize = (next: { width?: number; height?: number }) => {
     const size = { width: next.width ?? width, height: next.height ?? height };
     act(edited({ kind: 'changeDrawing', drawing: drawing.id, body: size, labels: labelsFor(size.width, size.height) }));
@@ -23,22 +30,13 @@ export function UnitCard({ unit }: { unit: Unit }) {
     const n = Number(text);
     return Number.isInteger(n) && n >= least && n <= 400 ? n + (n % 2) : undefined;
   };
-  const texts = (where: 'above' | 'below') => {
-    const y = height / 2 + 0.5;
-    const labels: Label[] =
-      where === 'above'
-        ? labelsFor(width, height)
-        : [
-            { kind: 'reference', x: -width * 50, y: -y * 100, anchor: 'start', size: 64 },
-            { kind: 'value', x: -width * 50, y: -(y + 0.9) * 100, anchor: 'start', size: 60 },
-          ];
-    act(edited({ kind: 'changeDrawing', drawing: drawing.id, labels }));
-  };
+  const others = part.units.filter((u) => u.drawing !== drawing.id);
   return (
     <Card
       label="Unit"
       title={`Unit ${unit.label}`}
       aside={sharers.length > 1 ? `one drawing for ${sharers.map((u) => u.label).join(', ')}` : `${Object.keys(unit.binding).length} pins`}
+      className="max-h-[68vh] overflow-y-auto"
     >
       <div className="grid grid-cols-2 gap-2">
         <Field
@@ -60,21 +58,113 @@ export function UnitCard({ unit }: { unit: Unit }) {
           onDone={(t) => even(t, 2) !== undefined && resize({ height: even(t, 2)! })}
         />
       </div>
+      <Shows drawing={drawing} />
+      <Texts drawing={drawing} />
       <div className="mt-2 flex flex-wrap items-center gap-1.5 text-[13px]">
-        <span className="text-muted">Texts</span>
-        <Button onClick={() => texts('above')}>above</Button>
-        <Button onClick={() => texts('below')}>below</Button>
-        <span className="ml-2 text-muted">Title strip</span>
-        <Button
-          aria-pressed={strip > 0}
-          onClick={() => act(edited({ kind: 'changeDrawing', drawing: drawing.id, body: { strip: strip > 0 ? 0 : 1 } }))}
-        >
-          {strip > 0 ? 'shown' : 'hidden'}
+        <Button onClick={() => onDo('shape')}>Body shape…</Button>
+        <Button onClick={() => onDo('art')}>Artwork…</Button>
+        <Button onClick={() => onDo('reuse')}>Take a drawing…</Button>
+        <Button keyName="M" onClick={() => hand.mirror(unit.id)}>
+          Mirror
         </Button>
+        {shape === 'block' ? (
+          <Button
+            aria-pressed={strip > 0}
+            onClick={() => act(edited({ kind: 'changeDrawing', drawing: drawing.id, body: { strip: strip > 0 ? 0 : 1 } }))}
+          >
+            Title strip {strip > 0 ? 'shown' : 'hidden'}
+          </Button>
+        ) : null}
+        {others.length > 0 ? (
+          <Choice
+            hideLabel
+            label="Align to"
+            value=""
+            options={[{ value: '', label: 'as large as…' }, ...others.map((u) => ({ value: u.drawing, label: `unit ${u.label}` }))]}
+            onChange={(id) => {
+              const like = part.drawings.find((d) => d.id === id);
+              if (like) act(edited(alignEdit(drawing, like)));
+            }}
+          />
+        ) : null}
         <Button tone="bad" onClick={() => act(edited({ kind: 'removeUnit', unit: unit.id }))}>
           Remove unit
         </Button>
       </div>
     </Card>
+  );
+}
+
+/** What the pins of the drawing show, all of them at once. */
+function Shows({ drawing }: { drawing: Drawing }) {
+  const act = useAct();
+  const hide = drawing.hide ?? [];
+  const toggle = (what: 'name' | 'number') =>
+    act(
+      edited({ kind: 'changeDrawing', drawing: drawing.id, hide: hide.includes(what) ? hide.filter((h) => h !== what) : [...hide, what] }),
+    );
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-1.5 text-[13px]">
+      <span className="text-muted">Pins show</span>
+      {(['name', 'number'] as const).map((what) => (
+        <Button key={what} aria-pressed={!hide.includes(what)} tone={hide.includes(what) ? 'plain' : 'main'} onClick={() => toggle(what)}>
+          {what}s
+        </Button>
+      ))}
+      <Button
+        aria-pressed={drawing.names === 'over'}
+        onClick={() => act(edited({ kind: 'changeDrawing', drawing: drawing.id, names: drawing.names === 'over' ? 'inside' : 'over' }))}
+      >
+        names {drawing.names === 'over' ? 'over the pins' : 'inside'}
+      </Button>
+    </div>
+  );
+}
+
+/** Reference, value and fields: where they stand, and whether they are shown. They are dragged on the stage. */
+function Texts({ drawing }: { drawing: Drawing }) {
+  const act = useAct();
+  const part = useStore(selectPart);
+  const put = (labels: Label[]) => act(edited({ kind: 'changeDrawing', drawing: drawing.id, labels }));
+  const { width, height } = drawing.body;
+  const fields = drawing.labels.filter((l) => l.kind === 'field');
+  const place = (texts: 'above' | 'below' | 'split') => put([...labelsFor(width, height, undefined, texts), ...fields]);
+  const toggle = (index: number) =>
+    put(
+      drawing.labels.map((l, i) => {
+        const { hidden, ...rest } = l;
+        return i !== index ? l : hidden ? rest : { ...rest, hidden: true };
+      }),
+    );
+  const free = part.fields.filter((f) => !fields.some((l) => l.field === f.name));
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-1.5 text-[13px]">
+      <span className="text-muted">Texts</span>
+      {(['above', 'below', 'split'] as const).map((t) => (
+        <Button key={t} onClick={() => place(t)}>
+          {t}
+        </Button>
+      ))}
+      {drawing.labels.map((l, i) => (
+        <Button key={`${l.kind} ${l.field ?? ''}`} aria-pressed={!l.hidden} tone={l.hidden ? 'plain' : 'main'} onClick={() => toggle(i)}>
+          {l.field ?? l.kind}
+        </Button>
+      ))}
+      {free.length > 0 ? (
+        <Choice
+          hideLabel
+          label="Add a field"
+          value=""
+          options={[{ value: '', label: 'add a field…' }, ...free.map((f) => ({ value: f.name, label: f.name }))]}
+          onChange={(field) =>
+            field &&
+            put([
+              ...drawing.labels,
+              { kind: 'field', field, x: -width * 50, y: -height * 50 - 50 - 90 * fields.length, anchor: 'start', size: 56 },
+            ])
+          }
+        />
+      ) : null}
+    </div>
   );
 }

@@ -27,6 +27,19 @@ export const UnitView = memo(function UnitView({ part, placed, pins, selected, j
   return (
     <g transform={`translate(${x} ${y})`} data-unit={unit.id}>
       <Primitives items={small ? still.filter((p) => p.kind !== 'text' || p.role === 'reference' || p.role === 'title') : still} />
+      {small ? (
+        <text
+          x={0}
+          y={0}
+          textAnchor="middle"
+          dominantBaseline="central"
+          fontSize={Math.min(drawing.body.width * 45, drawing.body.height * 40)}
+          className="value"
+          fontWeight={700}
+        >
+          {unit.label}
+        </text>
+      ) : null}
       {drawing.ports.map((port) => {
         const pin = pins.get(unit.binding[port.id] ?? '');
         return (

@@ -71,7 +71,7 @@ export function useView(frame: RefObject<HTMLDivElement | null>, sheet: RefObjec
       const top = Math.min(...units.map((u) => u.y - u.halfHeight)) - 100;
       const base = Math.max(...units.map((u) => u.y + u.halfHeight)) + 100;
       // The bar of units above and a card at the right keep their room.
-      const room = { top: 52, base: 28, right: card };
+      const room = { top: 88, base: 28, right: card };
       const height = box.height - room.top - room.base;
       const width = box.width - room.right;
       const scale = Math.min(0.28, width / (right - left), height / (base - top));

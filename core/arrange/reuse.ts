@@ -1,0 +1,102 @@
+import { freshId, nameOnDrawing, type Drawing, type Edit, type HouseRules, type Part, type Pin, type Port } from '../part';
+import { rolesOf } from '../spice';
+import { freeSlots } from './slots';
+
+/** A drawing that another part has, with the pin that each of its ports shows there. */
+export interface ReuseSource {
+  part: string;
+  unit: string;
+  drawing: Drawing;
+  pins: Map<string, Pin>;
+}
+
+export interface ReuseProposal {
+  source: ReuseSource;
+  /** Ports with the pins that would be bound to them, and by what they were matched. */
+  bound: { port: Port; pin: Pin; by: 'name' | 'role' | 'number' }[];
+  /** Ports that no pin was found for; they are left out. */
+  ports: Port[];
+  /** Pins that no port was found for; they are put where there is room. */
+  pins: Pin[];
+  doubts: string[];
+}
+
+/** The drawing of a part's unit as something another part can take. */
+export function reuseSource(part: Part, unitId: string): ReuseSource | undefined {
+  const unit = part.units.find((u) => u.id === unitId);
+  const drawing = part.drawings.find((d) => d.id === unit?.drawing);
+  if (!unit || !drawing) return undefined;
+  const byId = new Map(part.pins.map((p) => [p.id, p]));
+  const pins = new Map(Object.entries(unit.binding).flatMap(([port, id]) => (byId.has(id) ? [[port, byId.get(id)!] as const] : [])));
+  return { part: part.name, unit: unit.label, drawing, pins };
+}
+
+const plain = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^a-z0-9+\-−]/g, '')
+    .replace('−', '-');
+const bare = (pin: Pin): string =>
+  nameOnDrawing(pin)
+    .replace(/^\d+(?=\D)/, '')
+    .replace(/(?<=\D)\d+(?=[+\-−]?$)/, '');
+const numberOf = (pin: Pin): string => Object.values(pin.pads)[0]?.[0] ?? '';
+
+/** The ways a port finds its pin, the surest first; a way counts only where exactly one pin answers. */
+const WAYS: { by: 'name' | 'role' | 'number'; same: (a: Pin, b: Pin) => boolean }[] = [
+  { by: 'name', same: (a, b) => plain(nameOnDrawing(a)) === plain(nameOnDrawing(b)) },
+  { by: 'name', same: (a, b) => plain(bare(a)) === plain(bare(b)) },
+  { by: 'role', same: (a, b) => [...rolesOf(bare(a))].some((r) => rolesOf(bare(b)).has(r)) },
+  { by: 'number', same: (a, b) => numberOf(a) !== '' && numberOf(a) === numberOf(b) && a.type === b.type },
+];
+
+/**
+ * How a unit of this part would take another part's drawing: ports find pins by name, then by role, then by number with the
+ * same type. What was matched by number only, and what differs in type, is a doubt.
+ */
+export function proposeReuse(part: Part, unitId: string, source: ReuseSource): ReuseProposal {
+  const bound = new Set(Object.values(part.units.find((u) => u.id === unitId)?.binding ?? {}));
+  const free = new Set(part.pins.filter((p) => bound.has(p.id)));
+  const found: ReuseProposal['bound'] = [];
+  const open = new Set(source.drawing.ports);
+  for (const { by, same } of WAYS)
+    for (const port of open) {
+      const model = source.pins.get(port.id);
+      const answers = model ? [...free].filter((pin) => same(model, pin)) : [];
+      if (answers.length !== 1) continue;
+      found.push({ port, pin: answers[0]!, by });
+      free.delete(answers[0]!);
+      open.delete(port);
+    }
+  const order = new Map(source.drawing.ports.map((p, i) => [p.id, i]));
+  found.sort((a, b) => order.get(a.port.id)! - order.get(b.port.id)!);
+  const doubts = found.flatMap(({ port, pin, by }) => {
+    const model = source.pins.get(port.id)!;
+    const shown = nameOnDrawing(model);
+    if (by === 'number') return [`${nameOnDrawing(pin)} was put at ${shown} by its number only.`];
+    return model.type === pin.type ? [] : [`${nameOnDrawing(pin)} is ${pin.type}, ${shown} is ${model.type}.`];
+  });
+  return { source, bound: found, ports: [...open], pins: [...free], doubts };
+}
+
+/** The edit that gives a unit a copy of the drawing, its pins bound as proposed. Other units keep the drawing they had. */
+export function reuseEdit(part: Part, unitId: string, proposal: ReuseProposal, rules: HouseRules): Edit & { kind: 'takeArrangement' } {
+  const id = freshId('d', new Set(part.drawings.map((d) => d.id)));
+  const used = new Set(proposal.bound.map((b) => b.port.id));
+  const kept = proposal.source.drawing.ports.filter((p) => used.has(p.id));
+  const base: Drawing = { ...proposal.source.drawing, id, ports: kept };
+  const ids = new Set(proposal.source.drawing.ports.map((p) => p.id));
+  const more = freeSlots(base, 'right', proposal.pins.length).map((at): Port => {
+    const port = freshId('t', ids);
+    ids.add(port);
+    return { id: port, side: 'right', at, length: kept[0]?.length ?? rules.pinLength };
+  });
+  const binding = Object.fromEntries([
+    ...proposal.bound.map(({ port, pin }) => [port.id, pin.id] as const),
+    ...more.map((port, i) => [port.id, proposal.pins[i]!.id] as const),
+  ]);
+  const units = part.units.map((u) => (u.id === unitId ? { ...u, drawing: id, binding } : u));
+  const inUse = new Set(units.map((u) => u.drawing));
+  const drawings = [...part.drawings, { ...base, ports: [...kept, ...more] }].filter((d) => inUse.has(d.id));
+  return { kind: 'takeArrangement', units, drawings, placed: Object.values(binding) };
+}

@@ -1,0 +1,115 @@
+import type { Drawing, Stroke, Unit } from '../../../core/part';
+import { useAct } from '../../store';
+import { edited } from '../../store/part-slice';
+import { Button } from '../../ui/button';
+import { Card } from '../../ui/card';
+import { Choice, Field } from '../../ui/field';
+import { say } from '../../ui/toasts';
+import { BENDS, pointsText, readPoints, TOOLS, type Bend, type Tool } from './art';
+
+interface Props {
+  unit: Unit;
+  drawing: Drawing;
+  tool: Tool;
+  bend: Bend;
+  chosen: number | null;
+  onTool: (tool: Tool) => void;
+  onBend: (bend: Bend) => void;
+  onChoose: (index: number | null) => void;
+  onClose: () => void;
+}
+
+/** Tools for free artwork, and the numbers of the stroke that is chosen. */
+export function ArtCard({ unit, drawing, tool, bend, chosen, onTool, onBend, onChoose, onClose }: Props) {
+  const act = useAct();
+  const put = (strokes: Stroke[]) => act(edited({ kind: 'changeDrawing', drawing: drawing.id, strokes }));
+  const stroke = chosen === null ? undefined : drawing.strokes[chosen];
+  const set = (change: Partial<Stroke>) => put(drawing.strokes.map((s, i) => (i === chosen ? { ...s, ...change } : s)));
+  const number = (text: string, scale: number, least: number, most: number): number | undefined => {
+    const n = Math.round(Number(text.replace(',', '.')) * scale);
+    if (Number.isFinite(n) && n >= least && n <= most) return n;
+    act(say(`Give a number from ${least / scale} to ${most / scale}.`, 'bad'));
+    return undefined;
+  };
+  return (
+    <Card label="Artwork" title="Artwork" aside={`unit ${unit.label}, ${drawing.strokes.length} strokes`}>
+      <div className="flex flex-wrap gap-1">
+        {TOOLS.map((t) => (
+          <Button key={t} tone={t === tool ? 'main' : 'plain'} aria-pressed={t === tool} onClick={() => onTool(t)}>
+            {t}
+          </Button>
+        ))}
+      </div>
+      {['line', 'polyline', 'polygon'].includes(tool) ? (
+        <div className="mt-2">
+          <Choice label="Bends" value={bend} options={BENDS.map((b) => ({ value: b, label: b }))} onChange={(b) => onBend(b as Bend)} />
+        </div>
+      ) : null}
+      {stroke && chosen !== null ? (
+        <div className="mt-2 flex flex-col gap-1.5">
+          <Field
+            label={`Points of the ${stroke.kind}, x,y in steps`}
+            value={pointsText(stroke)}
+            onDone={(text) => {
+              const points = readPoints(text);
+              if (points && points.length === stroke.points.length) set({ points });
+              else act(say(`Give ${stroke.points.length} points such as 0,0 1.5,-0.2.`, 'bad'));
+            }}
+          />
+          {stroke.kind === 'circle' ? (
+            <Field
+              label="Radius, steps"
+              value={String((stroke.radius ?? 100) / 100)}
+              onDone={(t) => {
+                const radius = number(t, 100, 10, 20_000);
+                if (radius) set({ radius });
+              }}
+            />
+          ) : null}
+          {stroke.kind === 'text' ? (
+            <>
+              <Field label="Text" value={stroke.text ?? ''} onDone={(text) => text.trim() !== '' && set({ text })} />
+              <Field
+                label="Size, steps"
+                value={String((stroke.size ?? 64) / 100)}
+                onDone={(t) => {
+                  const size = number(t, 100, 20, 400);
+                  if (size) set({ size });
+                }}
+              />
+            </>
+          ) : null}
+          <div className="flex gap-1.5">
+            {['polygon', 'rectangle', 'circle'].includes(stroke.kind) ? (
+              <Button aria-pressed={stroke.filled ?? false} onClick={() => set({ filled: !stroke.filled })}>
+                {stroke.filled ? 'filled' : 'open'}
+              </Button>
+            ) : null}
+            <Button
+              tone="bad"
+              keyName="Del"
+              onClick={() => {
+                put(drawing.strokes.filter((_, i) => i !== chosen));
+                onChoose(null);
+              }}
+            >
+              Remove
+            </Button>
+          </div>
+        </div>
+      ) : (
+        <p className="mt-2 text-[13px] text-muted">
+          {tool === 'select' ? 'Click a stroke to change it.' : 'Click sets a point, Enter or a double click ends, Esc takes back.'}
+        </p>
+      )}
+      <div className="mt-2 flex flex-wrap gap-1.5">
+        {drawing.body.shape === 'none' ? null : (
+          <Button onClick={() => act(edited({ kind: 'changeDrawing', drawing: drawing.id, body: { shape: 'none', strip: 0 } }))}>
+            Without the body’s outline
+          </Button>
+        )}
+        <Button onClick={onClose}>Done</Button>
+      </div>
+    </Card>
+  );
+}

@@ -1,0 +1,95 @@
+import { useEffect, useState, type PointerEvent } from 'react';
+import type { Drawing, Stroke } from '../../../core/part';
+import { drawStrokes } from '../../../core/shapes';
+import { Primitives } from '../../ui/primitives';
+import { bent, finished, MOST_POINTS, snapped, type Bend, type Tool } from './art';
+import type { PlacedUnit } from './layout';
+
+interface Props {
+  placed: PlacedUnit;
+  tool: Tool;
+  bend: Bend;
+  chosen: number | null;
+  onChoose: (index: number | null) => void;
+  onDraw: (stroke: Stroke) => void;
+  onRemove: (index: number) => void;
+  toSheet: (x: number, y: number) => { x: number; y: number };
+}
+
+/** Drawing by hand over a unit: a click sets a point, a double click or Enter ends the line, Escape takes it back. */
+export function ArtLayer({ placed, tool, bend, chosen, onChoose, onDraw, onRemove, toSheet }: Props) {
+  const [points, setPoints] = useState<[number, number][]>([]);
+  const [cursor, setCursor] = useState<[number, number] | null>(null);
+  useEffect(() => setPoints([]), [tool]);
+  const at = (e: PointerEvent): [number, number] => {
+    const { x, y } = toSheet(e.clientX, e.clientY);
+    return snapped(x - placed.x, -(y - placed.y));
+  };
+  const end = (given: [number, number][]) => {
+    const stroke = finished(tool, given);
+    setPoints([]);
+    if (stroke) onDraw(stroke);
+  };
+  useEffect(() => {
+    const key = (e: KeyboardEvent) => {
+      const isTyping = e.target instanceof HTMLInputElement || e.target instanceof HTMLSelectElement;
+      if (!isTyping && chosen !== null && (e.key === 'Delete' || e.key === 'Backspace')) onRemove(chosen);
+      else if (points.length === 0) return;
+      else if (e.key === 'Enter') end(points);
+      else if (e.key === 'Escape') setPoints([]);
+      else return;
+      e.preventDefault();
+      e.stopPropagation();
+    };
+    window.addEventListener('keydown', key, true);
+    return () => window.removeEventListener('keydown', key, true);
+  });
+  const next = cursor ? bent(points.at(-1), cursor, tool === 'polyline' || tool === 'polygon' || tool === 'line' ? bend : 'free') : [];
+  const preview = cursor ? finished(tool, [...points, ...next], true) : undefined;
+  const [w, h] = [placed.halfWidth + 400, placed.halfHeight + 400];
+  return (
+    <g
+      transform={`translate(${placed.x} ${placed.y})`}
+      onPointerDown={(e) => {
+        e.stopPropagation();
+        if (tool === 'select') return onChoose(null);
+        const added = [...points, ...bent(points.at(-1), at(e), bend)];
+        if (tool === 'text' || added.length >= MOST_POINTS[tool]) end(added);
+        else setPoints(added);
+      }}
+      onPointerMove={(e) => setCursor(at(e))}
+      onPointerLeave={() => setCursor(null)}
+      onDoubleClick={() => end(points)}
+    >
+      <rect
+        x={-w}
+        y={-h}
+        width={2 * w}
+        height={2 * h}
+        fill="transparent"
+        className={tool === 'select' ? '' : 'cursor-crosshair'}
+        data-art
+      />
+      {tool === 'select'
+        ? placed.drawing.strokes.map((s, i) => (
+            <g
+              key={i}
+              className={`cursor-pointer ${i === chosen ? 'art-chosen' : 'art-pick'}`}
+              onPointerDown={(e) => {
+                e.stopPropagation();
+                onChoose(i);
+              }}
+            >
+              <Primitives items={drawStrokes({ strokes: [s] } as Drawing)} />
+            </g>
+          ))
+        : null}
+      {preview && points.length > 0 ? (
+        <g className="art-preview" pointerEvents="none">
+          <Primitives items={drawStrokes({ strokes: [preview] } as Drawing)} />
+        </g>
+      ) : null}
+      {tool !== 'select' && cursor ? <circle cx={cursor[0]} cy={-cursor[1]} r={14} className="fill-green" pointerEvents="none" /> : null}
+    </g>
+  );
+}

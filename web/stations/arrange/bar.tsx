@@ -1,0 +1,130 @@
+import { pinsNamed, STRATEGIES, type Strategy } from '../../../core/arrange';
+import { useAct, useStore } from '../../store';
+import { selectPart } from '../../store/selectors';
+import { selected, unitChosen } from '../../store/view-slice';
+import { Button } from '../../ui/button';
+import { say } from '../../ui/toasts';
+
+export type Mode = 'draw' | 'board' | 'preview';
+
+/** Planning as it is, or from nothing, also where pins were placed by hand. */
+export type PlanWay = Strategy | 'afresh';
+
+const WAYS: Record<PlanWay, string> = {
+  function: 'by function',
+  bank: 'by group or bank',
+  side: 'by package side',
+  one: 'all in one unit',
+  afresh: 'afresh, also what was placed by hand',
+};
+
+interface Props {
+  mode: Mode;
+  onMode: (mode: Mode) => void;
+  onPlan: (way: PlanWay) => void;
+  onTidy: (() => void) | undefined;
+  tidies: string | undefined;
+  onUnit: (unitId: string) => void;
+}
+
+/** The units as chips, and what is done to them all: planning, tidying, the board, the preview, selecting by name. */
+export function Bar({ mode, onMode, onPlan, onTidy, tidies, onUnit }: Props) {
+  const act = useAct();
+  const part = useStore(selectPart);
+  const chosen = useStore((s) => s.view.unit);
+  const readOnly = useStore((s) => s.part.readOnly);
+  const many = part.units.length > 6;
+  const choose = (pattern: string) => {
+    const found = pinsNamed(part.pins, pattern);
+    if (found.length === 0) act(say(`No pin is named ${pattern}.`, 'bad'));
+    else act(selected(found.map((p) => p.id)));
+  };
+  return (
+    <div className="pointer-events-none absolute inset-x-0 top-0 z-10 flex flex-col gap-1.5 px-4 py-2.5">
+      <div className="flex flex-wrap gap-1.5 [&>*]:pointer-events-auto">
+        {part.units.map((u) => (
+          <button
+            key={u.id}
+            type="button"
+            aria-pressed={u.id === chosen}
+            title={u.title}
+            onClick={() => {
+              act(unitChosen(u.id));
+              onUnit(u.id);
+            }}
+            className={`max-w-56 truncate rounded-md border bg-surface px-2.5 py-1 text-[13px] ${u.id === chosen ? 'border-green ring-2 ring-halo/60' : 'border-line'}`}
+          >
+            <strong>{u.label}</strong> {many ? '' : u.title} <span className="text-muted">{Object.keys(u.binding).length}</span>
+          </button>
+        ))}
+      </div>
+      <div className="flex flex-wrap items-center gap-1.5 [&>*]:pointer-events-auto">
+        <span className="inline-flex">
+          <Button
+            keyName="P"
+            tone={part.units.length === 0 ? 'main' : 'plain'}
+            disabled={readOnly}
+            onClick={() => onPlan('function')}
+            className={part.units.length === 0 ? '' : 'rounded-r-none'}
+          >
+            Plan units
+          </Button>
+          {part.units.length > 0 ? (
+            <select
+              aria-label="Plan another way"
+              value=""
+              disabled={readOnly}
+              onChange={(e) => e.target.value && onPlan(e.target.value as PlanWay)}
+              className="w-6 rounded-r-md border border-l-0 border-line appearance-none bg-surface text-center text-[13px]"
+            >
+              <option value="">▾</option>
+              {[...STRATEGIES, 'afresh' as const].map((s) => (
+                <option key={s} value={s}>
+                  {WAYS[s]}
+                </option>
+              ))}
+            </select>
+          ) : null}
+        </span>
+        {part.units.length > 0 ? (
+          <>
+            <Button
+              keyName="B"
+              aria-pressed={mode === 'board'}
+              tone={mode === 'board' ? 'main' : 'plain'}
+              onClick={() => onMode(mode === 'board' ? 'draw' : 'board')}
+            >
+              Board
+            </Button>
+            <Button
+              keyName="V"
+              aria-pressed={mode === 'preview'}
+              tone={mode === 'preview' ? 'main' : 'plain'}
+              onClick={() => onMode(mode === 'preview' ? 'draw' : 'preview')}
+            >
+              Preview
+            </Button>
+          </>
+        ) : null}
+        {tidies !== undefined && mode === 'draw' ? (
+          <Button keyName="T" disabled={readOnly} onClick={onTidy}>
+            Tidy {tidies}
+          </Button>
+        ) : null}
+        {mode === 'draw' ? (
+          <input
+            id="select-named"
+            aria-label="Select pins by name"
+            placeholder="select D* …"
+            title="Names with * and ?; several with a blank between"
+            className="w-32 rounded-md border border-line bg-surface px-2 py-1 font-mono text-[13px]"
+            onKeyDown={(e) => {
+              if (e.key === 'Enter' && e.currentTarget.value.trim() !== '') choose(e.currentTarget.value);
+              if (e.key === 'Escape') e.currentTarget.blur();
+            }}
+          />
+        ) : null}
+      </div>
+    </div>
+  );
+}
