@@ -1,6 +1,6 @@
 import { nameOnDrawing, type Drawing, type HouseRules, type Label, type Pin, type Port, type Side } from '../part';
 import { insideWidth, NAME_INSET, NAME_SIZE, STEP, textWidth } from '../shapes';
-import { marksOf, rowsOf, sideBlocks, type Fixed } from './place';
+import { legible, marksOf, rowsOf, sideBlocks, type Fixed } from './place';
 import type { PinGroup } from './groups';
 
 export interface DrawnUnit {
@@ -20,16 +20,18 @@ export function drawPins(
   id: string,
   groups: readonly PinGroup[],
   title: string,
-  rules: HouseRules,
+  house: HouseRules,
   fixed: Fixed = new Map(),
   widest?: (pin: Pin) => Pin[],
 ): DrawnUnit {
+  const rules = legible(house);
   const blocks = sideBlocks(withoutFixed(groups, fixed), rules);
   const held = groups.flatMap((g) => g.pins).flatMap((pin) => (fixed.has(pin.id) ? [{ pin, ...fixed.get(pin.id)! }] : []));
   const height = bodyHeight(blocks, held, rules);
+  const firstRow = height / 2 - stripOf(rules) - 1 - zonesOf(blocks, held, rules).top;
   const placed = [
     ...held,
-    ...(['left', 'right', 'top', 'base'] as const).flatMap((side) => along(side, blocks[side], height, held, rules)),
+    ...(['left', 'right', 'top', 'base'] as const).flatMap((side) => along(side, blocks[side], firstRow, held, rules)),
   ];
   const body = { shape: 'block' as const, width: bodyWidth(placed, title, rules, height, widest), height, strip: stripOf(rules) };
   const length = pinLength(placed, rules, widest);
@@ -68,25 +70,32 @@ const withoutFixed = (groups: readonly PinGroup[], fixed: Fixed): PinGroup[] =>
 
 type Held = { pin: Pin; side: Side; at: number };
 
+/** Steps that the names of the top and of the base reach into the body, which flank pins keep clear of. */
+function zonesOf(blocks: Record<Side, Pin[][]>, held: readonly Held[], rules: HouseRules): { top: number; base: number } {
+  const reach = (side: 'top' | 'base') => {
+    const pins = [...blocks[side].flat(), ...held.filter((h) => h.side === side).map((h) => h.pin)];
+    return pins.length === 0 || rules.names === 'over' ? 0 : Math.ceil(Math.max(...pins.map(nameSpace)) / STEP);
+  };
+  return { top: reach('top'), base: reach('base') };
+}
+
 /** Even, with a step of room above the first and below the last pin, and wide enough for what a person placed. */
 function bodyHeight(blocks: Record<Side, Pin[][]>, held: Held[], rules: HouseRules): number {
   const upright = held.filter((h) => h.side === 'left' || h.side === 'right');
   const extra = (side: Side) => upright.filter((h) => h.side === side).length * rules.pitch;
   const rows = Math.max(rowsOf(blocks.left, rules) + extra('left'), rowsOf(blocks.right, rules) + extra('right'), 1);
   const reach = Math.max(0, ...upright.map((h) => Math.max((h.at + stripOf(rules) + 1) * 2, (-h.at + 1) * 2)));
-  const uprightNames = [...blocks.top, ...blocks.base].flat().map((p) => nameSpace(p));
-  // Names of the top and of the base must not meet in the middle; where they do not stand inside, nothing meets.
-  const deep = uprightNames.length === 0 || rules.names === 'over' ? 0 : Math.ceil(Math.max(...uprightNames) / STEP) * 2 + 2;
-  const need = Math.max(rows + stripOf(rules) + 1, reach, deep, rules.minHeight);
+  const zones = zonesOf(blocks, held, rules);
+  const need = Math.max(rows + stripOf(rules) + 1 + zones.top + zones.base, reach, rules.minHeight);
   return need + (need % 2);
 }
 
 /** Places blocks along a side from its first place on, leaving out places that are held. */
-function along(side: Side, blocks: readonly Pin[][], height: number, held: Held[], rules: HouseRules): Held[] {
+function along(side: Side, blocks: readonly Pin[][], firstRow: number, held: Held[], rules: HouseRules): Held[] {
   const taken = new Set(held.filter((h) => h.side === side).map((h) => h.at));
   const flat = side === 'left' || side === 'right';
   const rows = rowsOf(blocks, rules);
-  let at = flat ? height / 2 - stripOf(rules) - 1 : -Math.floor(rows / 2);
+  let at = flat ? firstRow : -Math.floor(rows / 2);
   const step = flat ? -1 : 1;
   const out: Held[] = [];
   blocks.forEach((block, b) => {

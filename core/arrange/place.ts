@@ -26,6 +26,9 @@ export function roleOf(pin: Pin): SideRole {
   }
 }
 
+/** Names over the lines and numbers under them need two steps from line to line. */
+export const legible = (rules: HouseRules): HouseRules => (rules.names === 'over' && rules.pitch < 2 ? { ...rules, pitch: 2 } : rules);
+
 type Block = { group: PinGroup; pins: Pin[]; role: SideRole };
 
 /**

@@ -2,7 +2,7 @@ import { carriesPower, type HouseRules, type Pin, nameOnDrawing, compareTerminal
 import { findChannels, type Channels } from './channels';
 import { cutBetweenPairs, groupPins, type PinGroup } from './groups';
 import { isIdle, kindOf, ownRails } from './kinds';
-import { rowsOf, sideBlocks } from './place';
+import { legible, rowsOf, sideBlocks } from './place';
 import { titleOf } from './titles';
 
 /**
@@ -90,7 +90,8 @@ function planRest(pins: readonly Pin[], rules: HouseRules, several: boolean, str
 }
 
 /** The rows that a unit of these groups needs, in steps. */
-export function heightOf(groups: readonly PinGroup[], rules: HouseRules): number {
+export function heightOf(groups: readonly PinGroup[], house: HouseRules): number {
+  const rules = legible(house);
   const sides = sideBlocks(groups, rules);
   return Math.max(rowsOf(sides.left, rules), rowsOf(sides.right, rules)) + (rules.strip ? 2 : 1);
 }
@@ -101,7 +102,7 @@ const sizeOf = (groups: readonly PinGroup[]): number => groups.reduce((n, g) => 
 function fits(groups: readonly PinGroup[], rules: HouseRules, most = rules.maxPinsPerUnit): boolean {
   if (groups.length > 1 && sizeOf(groups) > most) return false;
   // No row holds more than two pins, so small units need not be laid out to know.
-  const surely = sizeOf(groups) * rules.pitch + groups.length * (rules.groupGap + 1) + 2 <= rules.maxHeight;
+  const surely = sizeOf(groups) * legible(rules).pitch + groups.length * (rules.groupGap + 1) + 2 <= rules.maxHeight;
   return surely || heightOf(groups, rules) <= rules.maxHeight;
 }
 

@@ -22,12 +22,15 @@ export function scorePlan(part: Part, rules: HouseRules): PlanScore {
     for (const pin of new Set(Object.values(unit.binding))) unitsOf.set(pin, [...(unitsOf.get(pin) ?? []), unit.label]);
   const spread = (pins: readonly { id: string; shared?: boolean | undefined }[]) =>
     [...new Set(pins.filter((p) => !p.shared).flatMap((p) => unitsOf.get(p.id) ?? []))].sort();
+  // Equal channels are one drawing: that their inputs stand in each is no cut.
+  const drawingOf = new Map(part.units.map((u) => [u.label, u.drawing]));
+  const isCut = (units: readonly string[]) => new Set(units.map((u) => drawingOf.get(u))).size > 1;
   const groups = groupPins(part.pins.filter((p) => p.group !== undefined && p.group !== ''));
   const isApart = (title: string) => title === 'Supplies' || title === 'Not used';
   const cut = groups
     .filter((g) => !g.power && !isApart(g.title))
     .map((g) => ({ group: g.title, units: spread(g.pins.filter((p) => p.type !== 'ground' && p.type !== 'supply-in')) }))
-    .filter((g) => g.units.length > 1);
+    .filter((g) => isCut(g.units));
   const byRail = new Map<string, Part['pins']>();
   for (const p of part.pins) if (p.type === 'supply-in') byRail.set(nameOnDrawing(p), [...(byRail.get(nameOnDrawing(p)) ?? []), p]);
   const rails = [...byRail].map(([rail, pins]) => ({ rail, units: spread(pins) })).filter((r) => r.units.length > 1);

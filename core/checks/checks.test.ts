@@ -116,6 +116,20 @@ const TRIPS: [rule: string, trip: (part: Part) => Part, says: RegExp, mends?: bo
   ],
   ['unit-label-twice', withEdit({ kind: 'changeUnit', unit: 'u2', set: { label: 'A' } }), /2 units have the label A/],
   ['units-unequal', withPin('OUT2', { type: 'open-drain' }), /OUT2 \(7\) in unit B is open-drain/],
+  [
+    'text-crossed',
+    withDrawing(0, (d) => ({ ...d, strokes: [{ kind: 'line', points: [[-400, 300], [400, -300]] }] })), // prettier-ignore
+    /A line runs through the (name|number|title)/,
+  ],
+  ['unit-tall', withDrawing(0, (d) => ({ ...d, body: { ...d.body, height: 80 } })), /Unit A is 80 steps tall; the house rules allow 56/],
+  [
+    'group-cut',
+    (p) => ({
+      ...p,
+      pins: p.pins.map((x) => (x.name === 'IN1+' || x.name === 'VDD' ? { ...x, group: 'Bias', type: 'input' as const } : x)),
+    }),
+    /Bias stands in the units A and C/,
+  ],
   ['names-overlap', withDrawing(0, (d) => ({ ...d, body: { ...d.body, width: 2 } })), /overlap in unit A/],
   [
     'texts-overlap',

@@ -1,9 +1,9 @@
-import { carriesPower, nameOnDrawing, type Drawing, type Edit, type Pin, type Port, type Unit } from '../part';
+import { carriesPower, type Drawing, type Edit, type Pin, type Port, type Unit } from '../part';
 import { findPairs } from '../intake';
-import { freeSlots, heightFor, marksOf, moveToUnitEdit, slotsOf } from '../arrange';
-import { boundsOf, drawPort, textBox, type Box } from '../shapes';
+import { freeSlots, heightFor, marksOf, moveToUnitEdit, scorePlan, slotsOf } from '../arrange';
 import { groupBy } from './pins';
-import { pinText, type Facts, type RawFinding, type Rule } from './rule';
+import { crossedTexts, overlappingTexts } from './texts';
+import { pinText, type Facts, type Rule } from './rule';
 
 /** Each unit with its drawing; units of a missing drawing are refused when a part is read. */
 const drawn = ({ part }: Facts): { unit: Unit; drawing: Drawing }[] => {
@@ -24,32 +24,6 @@ const placeMend = (facts: Facts, pin: Pin): { label: string; edit: Edit }[] => {
     },
   ];
 };
-
-/** Boxes that overlap by more than a hair. */
-const overlap = (a: Box, b: Box): boolean =>
-  Math.min(a.right, b.right) - Math.max(a.left, b.left) > 4 && Math.min(a.top, b.top) - Math.max(a.base, b.base) > 8;
-
-function overlappingNames(facts: Facts): RawFinding[] {
-  return drawn(facts).flatMap(({ unit, drawing }) => {
-    const names = drawing.ports.flatMap((port) => {
-      const pin = facts.pinById.get(unit.binding[port.id] ?? '');
-      const text = pin ? drawPort(drawing, port, pin, []).find((p) => p.kind === 'text') : undefined;
-      return pin && text?.kind === 'text' ? [{ pin, box: textBox(text) }] : [];
-    });
-    // Sorted by height, so that only neighbours are compared and large units stay quick.
-    names.sort((a, b) => b.box.top - a.box.top);
-    const found: RawFinding[] = [];
-    names.forEach((one, i) => {
-      for (let k = i + 1; k < names.length && names[k]!.box.top > one.box.base; k++)
-        if (overlap(one.box, names[k]!.box))
-          found.push({
-            where: { pin: one.pin.id, unit: unit.id },
-            message: `The names ${nameOnDrawing(one.pin)} and ${nameOnDrawing(names[k]!.pin)} overlap in unit ${unit.label}.`,
-          });
-    });
-    return found.slice(0, 10);
-  });
-}
 
 const beyond = (drawing: Drawing, port: Port): boolean => !slotsOf(drawing, port.side).includes(port.at);
 
@@ -256,28 +230,49 @@ export const unitRules: Rule[] = [
     severity: 'warning',
     title: 'Names overlap in a drawing',
     why: 'What cannot be read is read wrongly.',
-    find: overlappingNames,
+    find: (facts) => drawn(facts).flatMap(({ unit, drawing }) => overlappingTexts(facts, unit, drawing, true)),
   },
   {
     id: 'texts-overlap',
     family: 'units',
-    severity: 'note',
-    title: 'The reference and the value overlap',
-    why: 'Both must be readable at print size.',
+    severity: 'warning',
+    title: 'Texts overlap in a drawing',
+    why: 'A number under a name, or a value over a title, is read wrongly.',
+    find: (facts) => drawn(facts).flatMap(({ unit, drawing }) => overlappingTexts(facts, unit, drawing, false)),
+  },
+  {
+    id: 'text-crossed',
+    family: 'units',
+    severity: 'warning',
+    title: 'A line runs through a text',
+    why: 'Artwork over a name hides a letter of it.',
+    find: (facts) => drawn(facts).flatMap(({ unit, drawing }) => crossedTexts(facts, unit, drawing)),
+  },
+  {
+    id: 'unit-tall',
+    family: 'units',
+    severity: 'warning',
+    title: 'A unit is taller than the house allows',
+    why: 'It does not fit the sheet that it is drawn for.',
     find: (facts) =>
-      onceADrawing(facts).flatMap(({ unit, drawing }) => {
-        const texts = drawing.labels.map((l) => ({
-          kind: 'text' as const,
-          x: l.x,
-          y: l.y,
-          size: l.size,
-          anchor: l.anchor,
-          role: l.kind,
-          text: l.kind === 'reference' ? `${facts.part.reference}?${unit.label}` : l.kind === 'value' ? facts.part.name : '',
-        }));
-        const clash = texts.some((a, i) => texts.slice(i + 1).some((b) => a.text && b.text && overlap(boundsOf([a]), boundsOf([b]))));
-        return clash ? [{ where: { unit: unit.id }, message: `Reference and value overlap in unit ${unit.label}.` }] : [];
-      }),
+      onceADrawing(facts)
+        .filter(({ drawing }) => drawing.body.height > facts.rules.maxHeight)
+        .map(({ unit, drawing }) => ({
+          where: { unit: unit.id },
+          message: `Unit ${unit.label} is ${drawing.body.height} steps tall; the house rules allow ${facts.rules.maxHeight}.`,
+        })),
+  },
+  {
+    id: 'group-cut',
+    family: 'units',
+    severity: 'note',
+    title: 'A group stands in several units',
+    why: 'A designer looks for one interface on two sheets.',
+    find: ({ part, rules }) =>
+      scorePlan(part, rules).cut.map(({ group, units }) => ({
+        where: { field: group },
+        message: `${group} stands in the units ${units.join(' and ')}.`,
+      })),
   },
   {
     id: 'mark-type',

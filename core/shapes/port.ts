@@ -42,7 +42,11 @@ export function drawPort(frame: PortFrame, port: Port, pin: Pin | undefined, pad
   const middle = { x: (end.x + outer.x * STEP) / 2, y: (end.y + outer.y * STEP) / 2 };
   if (pin?.bits) out.push(slash(middle.x, middle.y));
   if (pin && isShown('name', frame, port))
-    out.push(frame.names === 'over' ? beside(port, middle, 'name', pin) : inside(port, pin, x, y, insideWidth(marks)));
+    out.push(
+      frame.names === 'over'
+        ? beside(port, middle, 'name', pin)
+        : inside(port, pin, x, port.side === 'top' ? y - body.strip * STEP : y, insideWidth(marks)),
+    );
   if (pads.length > 0 && isShown('number', frame, port)) out.push(beside(port, middle, 'number', pin, pads, frame.names));
   return out;
 }

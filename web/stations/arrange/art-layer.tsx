@@ -49,6 +49,7 @@ export function ArtLayer({ placed, tool, bend, chosen, onChoose, onDraw, onRemov
   const [w, h] = [placed.halfWidth + 400, placed.halfHeight + 400];
   return (
     <g
+      className="pointer-events-auto"
       transform={`translate(${placed.x} ${placed.y})`}
       onPointerDown={(e) => {
         e.stopPropagation();

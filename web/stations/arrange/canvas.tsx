@@ -27,7 +27,8 @@ interface Props {
   units: PlacedUnit[];
   view: ViewControl;
   frame: RefObject<HTMLDivElement | null>;
-  sheet: RefObject<SVGGElement | null>;
+  /** The layer that pan and zoom move. */
+  sheet: RefObject<HTMLDivElement | null>;
   /** A proposal is being shown: look, do not touch. */
   still: boolean;
   /** Artwork is drawn in a unit. */
@@ -83,7 +84,7 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
     };
   }, []);
 
-  const onPointerDown = (e: PointerEvent<SVGSVGElement>) => {
+  const onPointerDown = (e: PointerEvent<HTMLDivElement>) => {
     frame.current?.focus({ preventScroll: true });
     e.currentTarget.setPointerCapture(e.pointerId);
     if (e.button === 1 || space.current) return setGesture({ state: 'panning', x: e.clientX, y: e.clientY });
@@ -110,7 +111,7 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
     setGesture({ state: 'pressing', x: e.clientX, y: e.clientY, add, onUnit: unit !== undefined });
   };
 
-  const onPointerMove = (e: PointerEvent<SVGSVGElement>) => {
+  const onPointerMove = (e: PointerEvent<HTMLDivElement>) => {
     const at = view.toSheet(e.clientX, e.clientY);
     const note = document.getElementById('stage-note');
     // Written past React: the position changes with every pixel and nothing else depends on it.
@@ -187,6 +188,8 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
   const visible = inView(units, view.settled, size.width, size.height);
   const small = view.settled.scale < 0.055;
   const artUnit = art ? units.find((u) => u.unit.id === art.unit) : undefined;
+  const { x, y, scale } = view.settled;
+  const placedAt = `translate(${x} ${y}) scale(${scale})`;
   return (
     <div
       ref={frame}
@@ -195,43 +198,48 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
       tabIndex={0}
       role="group"
       aria-label={`Drawing of ${part.name}: ${units.length} units. ${next}`}
-      className="absolute inset-0 overflow-hidden bg-paper outline-offset-[-2px]"
+      className={`absolute inset-0 touch-none overflow-hidden bg-paper outline-offset-[-2px] select-none ${gesture.state === 'dragging' ? 'cursor-grabbing' : ''}`}
+      onPointerDown={onPointerDown}
+      onPointerMove={onPointerMove}
+      onPointerUp={onPointerUp}
+      onPointerLeave={() => gesture.state === 'idle' && act(nextSet({ next, note: '' }))}
+      onPointerCancel={() => setGesture(idle)}
       style={{
         backgroundImage: 'radial-gradient(circle, var(--dots) 1px, transparent 1.2px)',
         backgroundSize: 'var(--dot, 20px) var(--dot, 20px)',
         backgroundPosition: 'var(--dot-x, 0) var(--dot-y, 0)',
       }}
     >
-      <svg
-        className={`drawing h-full w-full touch-none select-none ${gesture.state === 'dragging' ? 'cursor-grabbing' : ''}`}
-        onPointerDown={onPointerDown}
-        onPointerMove={onPointerMove}
-        onPointerUp={onPointerUp}
-        onPointerLeave={() => gesture.state === 'idle' && act(nextSet({ next, note: '' }))}
-        onPointerCancel={() => setGesture(idle)}
-      >
-        <g ref={sheet} transform={`translate(${view.live.current.x} ${view.live.current.y}) scale(${view.live.current.scale})`}>
-          {visible.map((u) => (
-            <UnitView key={u.unit.id} part={part} placed={u} pins={pins} selected={selectedSet} joins={joins} small={small} />
-          ))}
-          {handled ? <Grips part={part} placed={handled} gesture={gesture} /> : null}
-          {art && artUnit ? <ArtLayer placed={artUnit} {...art} toSheet={view.toSheet} /> : null}
-          {gesture.state === 'boxing' ? (
-            <rect
-              x={Math.min(gesture.x1, gesture.x2)}
-              y={Math.min(gesture.y1, gesture.y2)}
-              width={Math.abs(gesture.x2 - gesture.x1)}
-              height={Math.abs(gesture.y2 - gesture.y1)}
-              className="fill-halo/25 stroke-green"
-              strokeWidth={4}
-            />
-          ) : null}
-          {gesture.state === 'dragging' && gesture.target ? (
-            <Landing target={gesture.target} pin={pins.get(gesture.pin)} count={selection.length} />
-          ) : null}
-        </g>
-      </svg>
-      <div className="absolute bottom-4 left-4">
+      <div ref={sheet} className="absolute inset-0 origin-top-left will-change-transform">
+        <svg className="drawing absolute inset-0 h-full w-full overflow-visible will-change-transform">
+          <g transform={placedAt}>
+            {visible.map((u) => (
+              <UnitView key={u.unit.id} part={part} placed={u} pins={pins} selected={selectedSet} joins={joins} small={small} />
+            ))}
+          </g>
+        </svg>
+        {/* A layer of its own: what moves with the hand is drawn without drawing the units again. */}
+        <svg className="pointer-events-none absolute inset-0 h-full w-full overflow-visible will-change-transform">
+          <g className="drawing" transform={placedAt}>
+            {handled ? <Grips part={part} placed={handled} gesture={gesture} /> : null}
+            {art && artUnit ? <ArtLayer placed={artUnit} {...art} toSheet={view.toSheet} /> : null}
+            {gesture.state === 'boxing' ? (
+              <rect
+                x={Math.min(gesture.x1, gesture.x2)}
+                y={Math.min(gesture.y1, gesture.y2)}
+                width={Math.abs(gesture.x2 - gesture.x1)}
+                height={Math.abs(gesture.y2 - gesture.y1)}
+                className="fill-halo/25 stroke-green"
+                strokeWidth={4}
+              />
+            ) : null}
+            {gesture.state === 'dragging' && gesture.target ? (
+              <Landing target={gesture.target} pin={pins.get(gesture.pin)} count={selection.length} />
+            ) : null}
+          </g>
+        </svg>
+      </div>
+      <div className="absolute bottom-4 left-4" onPointerDown={(e) => e.stopPropagation()}>
         <Minimap units={units} view={view} stage={size} />
       </div>
     </div>

@@ -27,7 +27,7 @@ export function Grips({ part, placed, gesture }: { part: Part; placed: PlacedUni
             y={-box.top - 6 - moved.dy}
             width={box.right - box.left + 24}
             height={box.top - box.base + 12}
-            className="label-grip cursor-move"
+            className="label-grip pointer-events-auto cursor-move"
           />
         );
       })}
@@ -42,7 +42,7 @@ export function Grips({ part, placed, gesture }: { part: Part; placed: PlacedUni
             width={flat(edge) ? 32 : 140}
             height={flat(edge) ? 140 : 32}
             rx={16}
-            className={`edge-grip ${flat(edge) ? 'cursor-ew-resize' : 'cursor-ns-resize'}`}
+            className={`edge-grip pointer-events-auto ${flat(edge) ? 'cursor-ew-resize' : 'cursor-ns-resize'}`}
           />
         );
       })}

@@ -40,7 +40,7 @@ export function ArrangeStation() {
   const rules = useStore((s) => s.view.rules);
   const chosen = useStore((s) => s.view.unit);
   const frame = useRef<HTMLDivElement>(null);
-  const sheet = useRef<SVGGElement>(null);
+  const sheet = useRef<HTMLDivElement>(null);
   const view = useView(frame, sheet);
   const hand = useHandWork();
   const [mode, setMode] = useState<Mode>('draw');

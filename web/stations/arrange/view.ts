@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
 import type { PlacedUnit } from './layout';
 
 export interface View {
@@ -22,25 +22,38 @@ export interface ViewControl {
 }
 
 /**
- * Pan and zoom without React in the way: while a person moves the sheet only one transform and the dots' position
- * change; what has come into view is drawn when the hand rests.
+ * Pan and zoom without React in the way: while a person moves the sheet it is one layer that the browser's compositor
+ * moves; what has come into view is drawn, and drawn sharp, when the hand rests.
  */
-export function useView(frame: RefObject<HTMLDivElement | null>, sheet: RefObject<SVGGElement | null>): ViewControl {
+export function useView(frame: RefObject<HTMLDivElement | null>, mover: RefObject<HTMLDivElement | null>): ViewControl {
   const live = useRef<View>({ x: 40, y: 40, scale: 0.2 });
   const [settled, setSettled] = useState<View>(live.current);
+  const drawn = useRef<View>(live.current);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+
+  /** Moves the layer from where it was drawn to where the view is now. */
+  const move = useCallback(() => {
+    const [to, from] = [live.current, drawn.current];
+    const k = to.scale / from.scale;
+    const still = k === 1 && to.x === from.x && to.y === from.y;
+    mover.current?.style.setProperty('transform', still ? 'none' : `translate(${to.x - from.x * k}px, ${to.y - from.y * k}px) scale(${k})`);
+  }, [mover]);
+  useLayoutEffect(() => {
+    drawn.current = settled;
+    move();
+  }, [settled, move]);
 
   const apply = useCallback(() => {
     const { x, y, scale } = live.current;
-    sheet.current?.setAttribute('transform', `translate(${x} ${y}) scale(${scale})`);
+    move();
     const step = scale * 100;
     const dots = step >= 9 ? step : step * 5;
     frame.current?.style.setProperty('--dot', `${dots}px`);
     frame.current?.style.setProperty('--dot-x', `${(x % dots) - dots / 2}px`);
     frame.current?.style.setProperty('--dot-y', `${(y % dots) - dots / 2}px`);
     clearTimeout(timer.current);
-    timer.current = setTimeout(() => setSettled({ ...live.current }), 70);
-  }, [frame, sheet]);
+    timer.current = setTimeout(() => setSettled({ ...live.current }), 110);
+  }, [frame, move]);
 
   const panBy = useCallback(
     (dx: number, dy: number) => {
@@ -109,9 +122,9 @@ export function useView(frame: RefObject<HTMLDivElement | null>, sheet: RefObjec
   return { settled, live, panBy, zoomBy, show, toSheet };
 }
 
-/** The units that stand in view, with a margin. */
+/** The units that stand in view or so near that they come into it while the sheet is moved. */
 export function inView(units: readonly PlacedUnit[], view: View, width: number, height: number): PlacedUnit[] {
-  const margin = 200;
+  const margin = (Math.max(width, height) * 0.4) / view.scale;
   const [left, top] = [-view.x / view.scale - margin, -view.y / view.scale - margin];
   const [right, base] = [left + width / view.scale + 2 * margin, top + height / view.scale + 2 * margin];
   return units.filter(

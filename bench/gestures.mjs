@@ -1,0 +1,89 @@
+import { spawn } from 'node:child_process';
+import { chromium } from '@playwright/test';
+
+/**
+ * What each gesture on the 484-ball part costs the main thread a frame, from the browser's own trace: all tasks of the
+ * page's main thread, those of one frame (16.7 ms) added up. Built and served as `bin/start` does it; needs Chromium.
+ */
+const PORT = 4793;
+const FRAME_US = 16_667;
+
+async function traced(page, session, work) {
+  const events = [];
+  const collect = ({ value }) => void events.push(...value);
+  session.on('Tracing.dataCollected', collect);
+  await session.send('Tracing.start', {
+    categories: 'toplevel,disabled-by-default-devtools.timeline,__metadata',
+    transferMode: 'ReportEvents',
+  });
+  await work();
+  await page.waitForTimeout(150);
+  const complete = new Promise((resolve) => session.once('Tracing.tracingComplete', resolve));
+  await session.send('Tracing.end');
+  await complete;
+  session.off('Tracing.dataCollected', collect);
+  const mains = new Set(
+    events.filter((e) => e.name === 'thread_name' && e.args?.name === 'CrRendererMain').map((e) => `${e.pid} ${e.tid}`),
+  );
+  const tasks = events.filter((e) => e.ph === 'X' && mains.has(`${e.pid} ${e.tid}`) && /RunTask$/.test(e.name));
+  const frames = new Map();
+  for (const t of tasks) frames.set(Math.floor(t.ts / FRAME_US), (frames.get(Math.floor(t.ts / FRAME_US)) ?? 0) + (t.dur ?? 0) / 1000);
+  return [...frames.values()].filter((ms) => ms > 0.05).sort((a, b) => a - b);
+}
+
+const server = spawn('node', ['dist/server/server.mjs', '--port', String(PORT)], { stdio: 'ignore' });
+const browser = await chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: ['--no-sandbox'] });
+try {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  for (let i = 0; i < 60 && !(await page.goto(`http://localhost:${PORT}/`).catch(() => undefined)); i++) await page.waitForTimeout(250);
+  const link = page.locator('li a', { has: page.locator('strong:text-is("TF8484")') }).last();
+  await link.waitFor();
+  await page.goto(`http://localhost:${PORT}${(await link.getAttribute('href')).replace(/\w+$/, 'arrange')}`);
+  await page.locator('[data-unit="u1"]').waitFor();
+  const session = await page.context().newCDPSession(page);
+  const mouse = page.mouse;
+  const steps = async (n, at) => {
+    for (let i = 0; i < n; i++) {
+      await at(i);
+      await page.waitForTimeout(20);
+    }
+  };
+  const whole = async () => void (await page.keyboard.press('Shift+Z'), await page.waitForTimeout(300));
+  const near = async () => {
+    await page.getByRole('button', { name: /^A / }).click();
+    await page.waitForTimeout(400);
+  };
+  const drag = async (from, to) => {
+    await mouse.move(...from);
+    await mouse.down();
+    await steps(20, (i) => mouse.move(from[0] + ((to[0] - from[0]) * i) / 20, from[1] + ((to[1] - from[1]) * i) / 20));
+    await mouse.up();
+  };
+  const gestures = [
+    ['pan, all units in view', whole, () => steps(20, () => mouse.wheel(6, 10))],
+    ['zoom, all units in view', whole, () => steps(6, (i) => page.keyboard.press(i % 2 ? '-' : '+'))],
+    ['pan, one unit', near, () => steps(20, () => mouse.wheel(3, 8))],
+    ['box around pins', near, () => drag([520, 200], [900, 700])],
+    ['drag a pin', near, async () => {
+      const tip = (await page.locator('[data-unit="u1"] [data-pin] .tip').nth(30).boundingBox());
+      await drag([tip.x + 3, tip.y + 3], [tip.x + 20, tip.y + 160]);
+    }],
+    ['select a pin', near, () => page.locator('[data-unit="u1"] [data-pin] .tip').nth(20).click({ force: true })],
+    ['move it by a key', async () => {}, () => steps(6, () => page.keyboard.press('ArrowDown'))],
+    ['pull the body’s edge', near, async () => {
+      await page.keyboard.press('Escape');
+      const grip = (await page.locator('[data-edge="right"]').boundingBox());
+      await drag([grip.x + 3, grip.y + 20], [grip.x + 60, grip.y + 20]);
+    }],
+  ]; // prettier-ignore
+  console.log('gesture on 484 balls          frames   median      95 %    worst   (ms of main thread a frame of 16.7 ms)');
+  for (const [what, before, work] of gestures) {
+    await before();
+    const frames = await traced(page, session, work);
+    const at = (share) => (frames[Math.min(frames.length - 1, Math.floor(frames.length * share))] ?? 0).toFixed(1).padStart(8);
+    console.log(`${what.padEnd(28)} ${String(frames.length).padStart(7)} ${at(0.5)} ${at(0.95)}  ${at(1)}`);
+  }
+} finally {
+  await browser.close();
+  server.kill();
+}
