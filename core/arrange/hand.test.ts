@@ -14,6 +14,8 @@ import {
   arrangePart,
   busName,
   distribute,
+  followEdit,
+  isAlike,
   mirror,
   moveEdit,
   pinsNamed,
@@ -23,6 +25,7 @@ import {
   reuseSource,
   sortPorts,
   swapPorts,
+  unitsOfFamily,
   type Move,
 } from '.';
 
@@ -154,5 +157,19 @@ describe('the drawing of another part', () => {
     const { ports } = after.drawings.find((d) => d.id === after.units[0]!.drawing)!;
     expect(new Set(ports.map((p) => `${p.side} ${p.at}`)).size).toBe(4);
     expect(after.pins.every((p) => p.byHand?.includes('unit'))).toBe(true);
+  });
+  it('goes on in the parts that took it, where all is sure', () => {
+    const first = drafted('IN+', 'IN-', 'OUT:output');
+    const taker = drafted('INP', 'INN', 'VOUT:output');
+    const took = applyEdit(taker, reuseEdit(taker, 'u1', proposeReuse(taker, 'u1', reuseSource(first, 'u1')!), DEFAULT_RULES));
+    expect(unitsOfFamily(took, 'TF0001 A').map((u) => u.id)).toEqual(['u1']);
+    const drawingOf = (p: Part) => p.drawings.find((d) => d.id === p.units[0]!.drawing)!;
+    expect(isAlike(drawingOf(took), drawingOf(first))).toBe(true);
+    const changed = applyEdit(first, { kind: 'movePorts', drawing: drawingOf(first).id, moves: mirror(drawingOf(first)) });
+    expect(isAlike(drawingOf(took), drawingOf(changed))).toBe(false);
+    const followed = applyEdit(took, followEdit(took, 'u1', reuseSource(changed, 'u1')!, DEFAULT_RULES)!);
+    expect(isAlike(drawingOf(followed), drawingOf(changed))).toBe(true);
+    const alone = drafted('INP', 'XYZ', 'VOUT:output');
+    expect(followEdit(alone, 'u1', reuseSource(changed, 'u1')!, DEFAULT_RULES)).toBeUndefined();
   });
 });

@@ -1,5 +1,5 @@
 export { addUnit, arrangePart, placesChanged, restylePart, tidyUnit } from './arrange';
-export { arrangeAs, draftsOf, type UnitDraft } from './draft-units';
+export { arrangeAs, type UnitDraft } from './draft-units';
 export { closeUp, dropPorts, moveEdit, moveToUnitEdit, openGap } from './drop';
 export { findChannels } from './channels';
 export { groupPins, inDrawnOrder } from './groups';
@@ -11,4 +11,4 @@ export { freeSlots, heightFor, nudge, reorder, sendToSide, slotsOf, unitsWithPin
 export { mergeUnits, movePins, reorderUnit, splitUnit, SPLITS, type Split } from './split';
 export { blockEdit, proposeShape, shapeEdit, suggestShapes, type ShapeProposal } from './take-shape';
 export { alignEdit, busName, distribute, mirror, pinsNamed, resizeEdit, sortPorts, SORTS, swapPorts, type Sort } from './hand';
-export { proposeReuse, reuseEdit, reuseSource, type ReuseProposal, type ReuseSource } from './reuse';
+export { familyOf, followEdit, isAlike, proposeReuse, reuseEdit, reuseSource, unitsOfFamily } from './reuse';

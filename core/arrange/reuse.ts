@@ -79,12 +79,65 @@ export function proposeReuse(part: Part, unitId: string, source: ReuseSource): R
   return { source, bound: found, ports: [...open], pins: [...free], doubts };
 }
 
+/** The name that drawings taken from each other share. */
+export const familyOf = ({ part, unit, drawing }: Pick<ReuseSource, 'part' | 'unit' | 'drawing'>): string =>
+  drawing.family ?? `${part} ${unit}`;
+
+/** The units of a part that show a drawing of a family, each drawing once. */
+export const unitsOfFamily = (part: Part, family: string): Part['units'] =>
+  part.units.filter(
+    (u, i) =>
+      part.units.findIndex((v) => v.drawing === u.drawing) === i &&
+      part.drawings.some((d) => d.id === u.drawing && familyOf({ part: part.name, unit: u.label, drawing: d }) === family),
+  );
+
+/** Whether two drawings look alike: body, artwork, and the places of their ports, whatever those are called. */
+export function isAlike(a: Drawing, b: Drawing): boolean {
+  const look = (d: Drawing) =>
+    JSON.stringify([
+      d.body,
+      d.strokes,
+      d.hide,
+      d.names,
+      d.ports.map((p) => `${p.side} ${p.at} ${p.length} ${p.marks?.join() ?? ''}`).sort(),
+    ]);
+  return look(a) === look(b);
+}
+
+/**
+ * The edit that makes a part's unit look like the drawing of its family; undefined where a pin or a port finds no partner
+ * for sure: such a part has to be looked at by hand.
+ */
+export function followEdit(part: Part, unitId: string, source: ReuseSource, rules: HouseRules): Edit | undefined {
+  const found = proposeReuse(part, unitId, source);
+  const sure = found.ports.length === 0 && found.pins.length === 0 && found.bound.every((b) => b.by !== 'number');
+  const sharers = part.units.filter((u) => u.drawing === part.units.find((v) => v.id === unitId)?.drawing);
+  if (!sure) return undefined;
+  // Units that share one drawing go on sharing it: their ports keep the pins that they stand for.
+  const own = reuseEdit(part, unitId, found, rules);
+  const first = own.units.find((u) => u.id === unitId)!;
+  const pinOf = part.units.find((u) => u.id === unitId)!.binding;
+  const portFor = new Map(Object.entries(first.binding).map(([port, pin]) => [Object.entries(pinOf).find(([, p]) => p === pin)![0], port]));
+  const ids = new Set(sharers.map((u) => u.id));
+  const units = own.units.map((u) =>
+    ids.has(u.id) && u.id !== unitId
+      ? {
+          ...u,
+          drawing: first.drawing,
+          binding: Object.fromEntries(Object.entries(u.binding).map(([port, pin]) => [portFor.get(port) ?? port, pin])),
+        }
+      : u,
+  );
+  const used = new Set(units.map((u) => u.drawing));
+  return { ...own, units, drawings: own.drawings.filter((d) => used.has(d.id)) };
+}
+
 /** The edit that gives a unit a copy of the drawing, its pins bound as proposed. Other units keep the drawing they had. */
 export function reuseEdit(part: Part, unitId: string, proposal: ReuseProposal, rules: HouseRules): Edit & { kind: 'takeArrangement' } {
   const id = freshId('d', new Set(part.drawings.map((d) => d.id)));
   const used = new Set(proposal.bound.map((b) => b.port.id));
   const kept = proposal.source.drawing.ports.filter((p) => used.has(p.id));
-  const base: Drawing = { ...proposal.source.drawing, id, ports: kept };
+  const base: Drawing = { ...proposal.source.drawing, id, ports: kept, family: familyOf(proposal.source) };
   const ids = new Set(proposal.source.drawing.ports.map((p) => p.id));
   const more = freeSlots(base, 'right', proposal.pins.length).map((at): Port => {
     const port = freshId('t', ids);

@@ -121,6 +121,8 @@ export const drawingSchema = z.object({
   hide: z.array(z.enum(['name', 'number'])).optional(),
   /** `over`: names stand over the pins' lines and numbers under them, outside the body. */
   names: z.enum(['inside', 'over']).optional(),
+  /** The drawing that it was taken from, by part and unit: those of one family are meant to look alike. */
+  family: z.string().optional(),
   strokes: z.array(strokeSchema).default([]),
   labels: z.array(labelSchema).default([]),
 });

@@ -1,2 +1,2 @@
 export { writeEdif } from './write';
-export { readEdif, type EdifSymbols } from './read';
+export { readEdif } from './read';

@@ -44,6 +44,7 @@ export function readOwnView(view: Form, packageId: string | undefined): ReadView
     })),
     hide: linesOf(said, 'HIDE'),
     names: said.get('NAMES'),
+    family: said.get('FAMILY'),
     strokes: symbol.items.flatMap((i) => (isForm(i) ? (strokeOf(i) ?? []) : [])),
     labels: [...said].filter(([name]) => name.startsWith('LABEL_')).map(([, text]) => labelOf(text)),
   });

@@ -237,6 +237,7 @@ function bodyOf(unit: Unit, drawing: Drawing): Node[] {
     whole('STRIP', strip),
     ...list('HIDE', drawing.hide),
     ...optional('NAMES', drawing.names),
+    ...optional('FAMILY', drawing.family),
   ];
 }
 

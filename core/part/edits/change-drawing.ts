@@ -13,19 +13,23 @@ export interface ChangeDrawing {
   strokes?: Stroke[];
   hide?: ('name' | 'number')[];
   names?: 'inside' | 'over';
+  /** Null where it goes its own way from here on. */
+  family?: string | null;
 }
 
 export const changeDrawing: EditRule<ChangeDrawing> = {
-  apply: (part, { drawing, body, labels, strokes, hide, names }) => ({
+  apply: (part, { drawing, body, labels, strokes, hide, names, family }) => ({
     ...part,
     drawings: replaceById(part.drawings, [drawing], (d): Drawing => {
-      const { hide: hidden = [], names: placed = 'inside', ...rest } = d;
+      const { hide: hidden = [], names: placed = 'inside', family: kin, ...rest } = d;
+      const nowKin = family === undefined ? kin : family;
       const [nowHidden, nowPlaced] = [hide ?? hidden, names ?? placed];
       return {
         ...rest,
         body: { ...d.body, ...body },
         ...(nowHidden.length > 0 ? { hide: nowHidden } : {}),
         ...(nowPlaced === 'over' ? { names: nowPlaced } : {}),
+        ...(nowKin ? { family: nowKin } : {}),
         labels: labels ?? d.labels,
         strokes: strokes ?? d.strokes,
       };

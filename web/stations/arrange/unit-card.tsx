@@ -6,6 +6,7 @@ import { selectPart } from '../../store/selectors';
 import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
 import { Choice, Field } from '../../ui/field';
+import { FamilyNote } from './family-note';
 import type { HandWork } from './hand';
 
 interface Props {
@@ -58,6 +59,7 @@ export function UnitCard({ unit, hand, onDo }: Props) {
           onDone={(t) => even(t, 2) !== undefined && resize({ height: even(t, 2)! })}
         />
       </div>
+      <FamilyNote unit={unit} drawing={drawing} />
       <Shows drawing={drawing} />
       <Texts drawing={drawing} />
       <div className="mt-2 flex flex-wrap items-center gap-1.5 text-[13px]">
