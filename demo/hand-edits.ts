@@ -216,6 +216,7 @@ export const DEMO: Record<string, DemoPart> = {
         numbering: 'zigzag',
         tabs: { w: 2, h: 3, distance: 18 },
       }),
+      drawnAs('contacts'),
     ],
     release: { version: '1.0', note: 'First release, for the reel board.', date: '2026-09-28' },
   },

@@ -71,6 +71,29 @@ const VIEWS = {
     await page.waitForTimeout(300);
     await shot('arrange');
   },
+  'arrange-board': async ({ page, open, shot }) => {
+    await open('TF8484', 'arrange');
+    await page.keyboard.press('b');
+    await page.getByRole('region', { name: 'Unit G' }).scrollIntoViewIfNeeded();
+    await page.getByRole('button', { name: 'Open CAM0' }).click();
+    await page.getByRole('button', { name: 'CAM0 4' }).click();
+    await page.waitForTimeout(300);
+    await shot('arrange-board');
+  },
+  'arrange-shapes': async ({ page, open, shot }) => {
+    await open('TF0915', 'arrange');
+    await page.getByRole('button', { name: /^A / }).click();
+    await page.waitForTimeout(300);
+    await page.getByRole('button', { name: 'Body shape…' }).click();
+    await page.waitForTimeout(300);
+    await shot('arrange-shapes');
+  },
+  'arrange-preview': async ({ page, open, shot }) => {
+    await open('TF3064', 'arrange');
+    await page.keyboard.press('v');
+    await page.waitForTimeout(300);
+    await shot('arrange-preview');
+  },
   'arrange-484': async ({ open, shot }) => {
     await open('TF8484', 'arrange');
     await shot('arrange-484');

@@ -100,10 +100,12 @@ function even(sides: Record<Side, Block[]>, any: boolean): void {
     // A last step of half a pair would be taken back by the next turn, and so on for ever.
     if (!long || long.pins.length < 8 || excess <= 10) return;
     const half = Math.min(long.pins.length - 1, Math.ceil(excess / 2));
-    const cut = cutBetweenPairs(long.pins, long.pins.length - half);
-    const moved = long.pins.slice(cut);
-    heavy[heavy.indexOf(long)] = { ...long, pins: long.pins.slice(0, cut) };
-    light.push({ ...long, pins: moved });
+    // A drawing is read from the left, so the first pins of a block that is cut stand there.
+    const isRight = heavy === sides.right;
+    const cut = cutBetweenPairs(long.pins, isRight ? half : long.pins.length - half);
+    const [first, rest] = [long.pins.slice(0, cut), long.pins.slice(cut)];
+    heavy[heavy.indexOf(long)] = { ...long, pins: isRight ? rest : first };
+    light.push({ ...long, pins: isRight ? first : rest });
   }
 }
 

@@ -38,6 +38,7 @@ describe('shapes that pins call for', () => {
     ['', ['P1', 'P2'], []],
   ])('%s of %j', (description, pins, expected) => expect(names(part(description, ...pins)).sort()).toEqual([...expected].sort()));
 
+  it('offers the more telling shape first', () => expect(names(part('Sun-sensor photodiode', 'A1', 'K1'))[0]).toBe('photodiode'));
   it('asks where the polarity is not said', () => {
     expect(proposeShape(part('', 'B:input', 'C', 'E'), 'u1', 'npn')!.doubts).toEqual(['Nothing says whether it is NPN or PNP.']);
     expect(proposeShape(part('NPN', 'B:input', 'C', 'E'), 'u1', 'npn')!.doubts).toEqual([]);

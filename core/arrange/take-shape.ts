@@ -147,7 +147,12 @@ export function suggestShapes(part: Part, unitId: string): ShapeProposal[] {
     .flatMap((shape) => proposeShape(part, unitId, shape) ?? [])
     .filter((p) => p.left.length === 0 && p.bound.length > 0)
     .filter((p) => p.shape !== 'buffer' || p.confidence > 0.9)
-    .sort((a, b) => b.confidence - a.confidence || b.bound.length - a.bound.length);
+    .sort(
+      (a, b) =>
+        b.confidence - a.confidence ||
+        Number(!!SHAPES[b.shape].needsWords) - Number(!!SHAPES[a.shape].needsWords) ||
+        b.bound.length - a.bound.length,
+    );
 }
 
 /**

@@ -213,6 +213,13 @@ export function RulesPage() {
           <section aria-label="Findings" className="rounded-lg border border-line bg-surface p-4">
             <h2 className="mb-2 font-semibold">
               Findings <span className="font-normal text-muted">{RULES.length} rules; bold ones differ from the defaults</span>
+              <Button
+                className="ml-2 font-normal"
+                disabled={Object.keys(rules.severities).length === 0}
+                onClick={() => set({ severities: {} })}
+              >
+                All by default
+              </Button>
             </h2>
             <ul className="flex flex-col gap-1">
               {RULES.map((r) => (

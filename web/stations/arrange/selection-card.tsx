@@ -93,15 +93,17 @@ export function SelectionCard({ hand }: Props) {
           <Button onClick={() => hand.step(-1, SIDES)} aria-label="Move down">
             down
           </Button>
-          <Button onClick={hand.byName}>by name</Button>
-          <Button onClick={hand.reverse}>reverse</Button>
           {pins.length > 1 ? (
             <Choice
               hideLabel
               label="Sort"
               value=""
-              options={[{ value: '', label: 'sort…' }, ...SORTS.map((s) => ({ value: s, label: `by ${s}` }))]}
-              onChange={(by) => by && hand.sort(by as Sort)}
+              options={[
+                { value: '', label: 'sort…' },
+                ...SORTS.map((s) => ({ value: s, label: `by ${s}` })),
+                { value: 'reverse', label: 'reversed' },
+              ]}
+              onChange={(by) => (by === 'reverse' ? hand.reverse() : by === 'name' ? hand.byName() : by && hand.sort(by as Sort))}
             />
           ) : null}
           {pins.length === 2 ? <Button onClick={hand.swap}>swap</Button> : null}
@@ -125,7 +127,7 @@ export function SelectionCard({ hand }: Props) {
           ) : null}
         </div>
         <span className="text-muted">Type</span>
-        <div className="flex flex-wrap gap-1">
+        <div className="grid grid-cols-2 gap-1">
           <Choice
             hideLabel
             label="Type"
