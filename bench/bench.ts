@@ -43,6 +43,7 @@ function partOf(n: number): Part {
 
 const text = table(1200);
 const part = partOf(1156);
+const quarterPart = partOf(289);
 const arranged = applyEdit(part, arrangePart(part, DEFAULT_RULES));
 const bytes = canonicalPart(arranged);
 const library = Array.from(
@@ -54,6 +55,12 @@ const rows: [what: string, ms: number, baseline: string, against: number][] = [
   ['read a CSV of 1,200 pins', time(() => readText(text)), 'Papa Parse alone', time(() => Papa.parse(text, { delimiter: ',' }))],
   ['read a CSV of 300 pins, x 4', time(() => readText(table(300))) * 4, 'one of 1,200 pins', time(() => readText(table(1200)))],
   ['plan and draw 1,156 balls', time(() => arrangePart(part, DEFAULT_RULES)), 'one copy of the part', time(() => structuredClone(part))],
+  [
+    'plan and draw 289 balls, x 4',
+    time(() => arrangePart(quarterPart, DEFAULT_RULES)) * 4,
+    'one of 1,156',
+    time(() => arrangePart(part, DEFAULT_RULES)),
+  ],
   ['check 1,156 balls', time(() => checkPart(arranged)), 'one copy of the part', time(() => structuredClone(arranged))],
   ['read and write its file', time(() => canonicalPart(parsePart(bytes))), 'JSON alone', time(() => JSON.stringify(JSON.parse(bytes)))],
   [

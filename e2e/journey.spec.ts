@@ -110,6 +110,7 @@ test('from a pasted pin table to a released part', async ({ page }) => {
     expect(Object.keys(entries).sort()).toEqual([
       'TF4033-pins.csv',
       'TF4033.kite.json',
+      'land/TF4033.xml',
       'manifest.json',
       'spice/TF4033.lib',
       'symbol/TF4033-A.svg',

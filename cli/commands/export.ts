@@ -1,5 +1,6 @@
 import { join } from 'node:path';
 import { fileName, unitSvg, writeEdif, writePinCsv } from '../../core/formats';
+import { writeIpc2581 } from '../../core/lands';
 import { frozenPartSchema, safeParsePart, type Part } from '../../core/part';
 import { bundleZip, latestRelease, makeRelease, partDigest } from '../../core/release';
 import { canonicalPart } from '../../core/part';
@@ -10,8 +11,8 @@ import { must, Refusal, refusalOf } from '../refusal';
 import { readRules } from './draft';
 
 type Written = { path: string; sha256: string }[];
-const LATER = ['ipc2581', 'report'];
-const TARGETS = ['edif', 'svg', 'csv', 'spice', 'bundle'];
+const LATER = ['report'];
+const TARGETS = ['edif', 'svg', 'csv', 'spice', 'ipc2581', 'bundle'];
 
 /** `export PART --to FORMAT -o PATH`. An SVG of several units gets one file a unit beside PATH. */
 export function exportPart(file: string, options: { to: string; output: string; json: boolean }): void {
@@ -29,6 +30,9 @@ function writeAs(part: Part, to: string, path: string, file: string): Written {
     case 'edif':
       if (part.units.length === 0) throw new Refusal(`${file}: The part has no units to draw. Arrange it first.`);
       return [writeFile(path, writeEdif(part))];
+    case 'ipc2581':
+      if (part.packages.every((p) => p.land.pads.length === 0)) throw new Refusal(`${file}: No package has pads. Make its land first.`);
+      return [writeFile(path, writeIpc2581(part.name, part.packages))];
     case 'svg':
       return writeSvgs(part, path, file);
     case 'spice': {

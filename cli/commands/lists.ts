@@ -1,27 +1,34 @@
-import { readPadsCsv } from '../../core/lands';
+import { readPads } from '../../core/lands';
 import { packageIn } from '../../core/intake';
 import { readModels } from '../../core/spice';
 import { readTextFile, stem } from '../files';
 import { print, problemJson, table, tellProblems } from '../output';
-import { must, Refusal } from '../refusal';
+import { must } from '../refusal';
 
-/** `pads FILE`: the pads of a CSV file in mm. */
+/** `pads FILE`: the packages of an IPC-2581, IPC-D-356A or CSV file with their pads in mm. */
 export function pads(file: string, options: { json: boolean }): void {
-  if (/\.(xml|cvg|ipc|356)$/i.test(file)) throw new Refusal(`${file}: Only CSV pads are read yet. Save the pads as CSV.`, 2);
-  const list = must(readPadsCsv(readTextFile(file), file)).map(({ number, x, y, w, h, shape, drill }) => ({
-    number,
-    x,
-    y,
-    w,
-    h,
-    shape,
-    ...(drill === undefined ? {} : { drill }),
-  }));
   const name = packageIn(stem(file))?.name ?? stem(file);
-  print(options, { packages: [{ name, pads: list }] }, () =>
-    table([
-      ['number', 'x', 'y', 'w', 'h', 'shape', 'drill'],
-      ...list.map((p) => [p.number, ...[p.x, p.y, p.w, p.h].map(String), p.shape, String(p.drill ?? '')]),
+  const { packages, problems } = must(readPads(readTextFile(file), name, file));
+  const document = packages.map((p) => ({
+    name: p.name,
+    pads: p.land.pads.map(({ number, x, y, w, h, shape, drill }) => ({
+      number,
+      x,
+      y,
+      w,
+      h,
+      shape,
+      ...(drill === undefined ? {} : { drill }),
+    })),
+  }));
+  tellProblems(problems);
+  print(options, { packages: document }, () =>
+    document.flatMap((p) => [
+      `${p.name}  ${p.pads.length} pads`,
+      ...table([
+        ['number', 'x', 'y', 'w', 'h', 'shape', 'drill'],
+        ...p.pads.map((pad) => [pad.number, ...[pad.x, pad.y, pad.w, pad.h].map(String), pad.shape, String(pad.drill ?? '')]),
+      ]),
     ]),
   );
 }

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { applyEdit, type Pad } from '../part';
 import { good, pinNamed, provenPart, refused } from '../test/samples';
-import { ballsIn, familyFromName, generateLand, joinExposedPad, meetPads, readPadsCsv, rowLetters, type Family } from '.';
+import { ballsIn, familyFromName, generateLand, joinExposedPad, meetPads, rowLetters, type Family } from '.';
+import { readPadsCsv } from './read-csv';
 
 const pads = (f: Family): Pad[] => good(generateLand(f)).pads;
 const at = (list: Pad[], number: string) => {

@@ -3,6 +3,7 @@ import { writePinCsv } from '../formats/csv';
 import { writeEdif } from '../formats/edif';
 import { fileName } from '../formats/file-name';
 import { unitSvg } from '../formats/svg';
+import { writeIpc2581 } from '../lands';
 import { canonicalPart, frozenPartSchema, type Part, type Release } from '../part';
 import { writeSpiceLibrary } from '../spice';
 import { sha256 } from './digest';
@@ -13,7 +14,7 @@ export interface BundleFile {
 }
 
 /**
- * The files of a release: the frozen part, its symbol as EDIF and an SVG per unit, the pin list, the SPICE library where a model is joined, and
+ * The files of a release: the frozen part, its symbol as EDIF and an SVG per unit, the pin list, its lands as IPC-2581, the SPICE library where a model is joined, and
  * a manifest with the digests of them all. They depend on nothing but the release.
  */
 export function bundleFiles(release: Pick<Release, 'version' | 'note' | 'digest' | 'frozen'>): BundleFile[] {
@@ -25,6 +26,9 @@ export function bundleFiles(release: Pick<Release, 'version' | 'note' | 'digest'
     ...part.units.map((u): [string, string] => [`symbol/${name}-${u.label}.svg`, unitSvg(part, u)]),
     [`symbol/${name}.edf`, writeEdif(part)],
     [`${name}-pins.csv`, writePinCsv(part)],
+    ...(part.packages.some((p) => p.land.pads.length > 0)
+      ? [[`land/${name}.xml`, writeIpc2581(part.name, part.packages)] as [string, string]]
+      : []),
     ...(spice === '' ? [] : [[`spice/${name}.lib`, spice] as [string, string]]),
   ];
   const files = texts.map(([path, text]) => ({ path, bytes: strToU8(text) }));

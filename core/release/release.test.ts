@@ -116,6 +116,7 @@ describe('the bundle', () => {
     expect(Object.keys(entries).sort()).toEqual([
       'TF0002-pins.csv',
       'TF0002.kite.json',
+      'land/TF0002.xml',
       'manifest.json',
       'spice/TF0002.lib',
       'symbol/TF0002-A.svg',

@@ -3,7 +3,7 @@ import { checkPart } from '../../core/checks';
 import { arrangeAs, arrangePart, restylePart, tidyUnit, type Strategy, type UnitDraft } from '../../core/arrange';
 import { compareWithSource, reviseEdit, revisionOf, type Proposal } from '../../core/intake';
 import { readEdif } from '../../core/formats';
-import { readPadsCsv } from '../../core/lands';
+import { readPads } from '../../core/lands';
 import { safeParsePart, type HouseRules, type Part, type Release, type Source } from '../../core/part';
 import { bundleZip, packLibrary, readArchive, sha256, type ArchivedSource } from '../../core/release';
 import { readModels } from '../../core/spice';
@@ -26,7 +26,7 @@ const api = {
   packLibrary: (parts: Part[], sources: ArchivedSource[]) => packLibrary(parts, sources),
   bundle: (release: Pick<Release, 'version' | 'note' | 'digest' | 'frozen'>) => bundleZip(release),
   readModels: (source: string, file?: string) => readModels(source, file),
-  readPads: (text: string, file?: string) => readPadsCsv(text, file),
+  readPads: (text: string, name: string, file?: string) => readPads(text, name, file),
   digest: (data: string | Uint8Array) => sha256(data),
 };
 

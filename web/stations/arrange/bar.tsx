@@ -8,7 +8,7 @@ import { say } from '../../ui/toasts';
 export type Mode = 'draw' | 'board' | 'preview';
 
 /** Planning as it is, or from nothing, also where pins were placed by hand. */
-export type PlanWay = Strategy | 'afresh';
+export type PlanWay = Strategy | 'afresh' | 'restyle';
 
 const WAYS: Record<PlanWay, string> = {
   function: 'by function',
@@ -16,6 +16,7 @@ const WAYS: Record<PlanWay, string> = {
   side: 'by package side',
   one: 'all in one unit',
   afresh: 'afresh, also what was placed by hand',
+  restyle: 'units as they are, by the house rules',
 };
 
 interface Props {
@@ -78,7 +79,7 @@ export function Bar({ mode, onMode, onPlan, onTidy, tidies, onUnit }: Props) {
               className="w-6 rounded-r-md border border-l-0 border-line appearance-none bg-surface text-center text-[13px]"
             >
               <option value="">▾</option>
-              {[...STRATEGIES, 'afresh' as const].map((s) => (
+              {[...STRATEGIES, 'afresh' as const, 'restyle' as const].map((s) => (
                 <option key={s} value={s}>
                   {WAYS[s]}
                 </option>

@@ -239,6 +239,8 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
           </g>
         </svg>
       </div>
+      {/* While the hand moves something, the pointer is not looked for among the thousands of things under it. */}
+      {gesture.state === 'idle' ? null : <div className="absolute inset-0" />}
       <div className="absolute bottom-4 left-4" onPointerDown={(e) => e.stopPropagation()}>
         <Minimap units={units} view={view} stage={size} />
       </div>

@@ -79,6 +79,7 @@ export function ArrangeStation() {
     setProposal({ title, edit, changed: placesChanged(part, after), shown: false, says });
   };
   const plan = async (way: PlanWay) => {
+    if (way === 'restyle') return propose('The house rules', await core.restyle(part, rules));
     const edit = await (way === 'afresh'
       ? core.arrange({ ...part, units: [], drawings: [] }, rules, 'function')
       : core.arrange(part, rules, way));
@@ -86,7 +87,6 @@ export function ArrangeStation() {
     else propose('Planning anew', edit);
   };
   const tidy = async () => unit && propose(`Tidying unit ${unit.label}`, await core.tidy(part, unit.id, rules));
-  const restyle = async () => propose('The house rules', await core.restyle(part, rules));
   const take = () => {
     if (!proposal) return;
     act(edited(proposal.edit));
@@ -107,7 +107,7 @@ export function ArrangeStation() {
     takeProposal: take,
     plan: () => void plan('function'),
     tidy: () => void tidy(),
-    restyle: () => void restyle(),
+    restyle: () => void plan('restyle'),
     toggle: (to) => setMode(mode === to ? 'draw' : to),
     zoomTo,
   });

@@ -123,6 +123,9 @@ function Shows({ drawing }: { drawing: Drawing }) {
   );
 }
 
+/** Heights of texts, in hundredths of a step. */
+const SIZES = [40, 50, 64, 80, 100, 140];
+
 /** Reference, value and fields: where they stand, and whether they are shown. They are dragged on the stage. */
 function Texts({ drawing }: { drawing: Drawing }) {
   const act = useAct();
@@ -152,6 +155,13 @@ function Texts({ drawing }: { drawing: Drawing }) {
           {l.field ?? l.kind}
         </Button>
       ))}
+      <Choice
+        hideLabel
+        label="Size of the texts"
+        value={new Set(drawing.labels.map((l) => l.size)).size === 1 ? String(drawing.labels[0]?.size ?? '') : ''}
+        options={[{ value: '', label: 'size…' }, ...SIZES.map((n) => ({ value: String(n), label: `${n / 100} steps` }))]}
+        onChange={(n) => n && put(drawing.labels.map((l) => ({ ...l, size: Number(n) })))}
+      />
       {free.length > 0 ? (
         <Choice
           hideLabel

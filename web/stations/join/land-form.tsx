@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { applyEdit, padsIn, sayProblem, type Edit, type Package } from '../../../core/part';
-import { familyFromName, generateLand, joinExposedPad, type Family } from '../../../core/lands';
+import { centred, familyFromName, generateLand, joinExposedPad, type Family } from '../../../core/lands';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectPart } from '../../store/selectors';
@@ -9,6 +9,7 @@ import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
 import { Choice, Field } from '../../ui/field';
 import { chooseFiles, readFileText } from '../../ui/files';
+import { say } from '../../ui/toasts';
 import { core } from '../../workers/core';
 
 const STARTS: Record<Family['kind'], Family> = {
@@ -88,12 +89,26 @@ export function LandForm({ pkg, onDone }: { pkg: Package | undefined; onDone: ()
     put(fresh ? title : pkg.id, { id: fresh ? title : pkg.id, name: title, land: made.value }, fresh);
   };
   const fromFile = async () => {
-    const [file] = await chooseFiles('.csv,.txt,.tsv');
+    const [file] = await chooseFiles('.csv,.txt,.tsv,.xml,.cvg,.ipc,.356');
     if (!file) return;
-    const pads = await core.readPads(await readFileText(file), file.name);
-    if (!pads.ok) return setMessage(pads.problems.slice(0, 2).map(sayProblem).join(' '));
-    const title = name.trim() || (pkg?.name ?? file.name.replace(/\.\w+$/, ''));
-    put(pkg?.id ?? title, { id: pkg?.id ?? title, name: title, land: { pads: pads.value } }, !pkg);
+    const wanted = name.trim() || (pkg?.name ?? file.name.replace(/\.\w+$/, ''));
+    const read = await core.readPads(await readFileText(file), wanted, file.name);
+    if (!read.ok) return setMessage(read.problems.slice(0, 2).map(sayProblem).join(' '));
+    const { packages, problems } = read.value;
+    const plain = (text: string) => text.toLowerCase().replace(/[^a-z0-9]/g, '');
+    const chosen = packages.length === 1 ? packages[0]! : packages.find((p) => plain(p.name) === plain(wanted));
+    if (!chosen)
+      return setMessage(
+        `It has ${packages
+          .slice(0, 12)
+          .map((p) => p.name)
+          .join(', ')}. Type the name of one above, and choose the file again.`,
+      );
+    // Pads of a board netlist stand far from the middle of their part.
+    const isFar = chosen.land.pads.every((p) => Math.hypot(p.x, p.y) > 60);
+    const land = isFar ? { ...chosen.land, pads: centred(chosen.land.pads) } : chosen.land;
+    put(pkg?.id ?? wanted, { id: pkg?.id ?? wanted, name: wanted, land }, !pkg);
+    if (problems.length > 0) act(say(problems.slice(0, 2).map(sayProblem).join(' '), 'bad'));
   };
   const setNumber = (key: string, text: string) =>
     setFamily({ ...family, [key]: key === 'without' ? text : Number(text.replace(',', '.')) } as Family);
