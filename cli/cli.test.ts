@@ -249,6 +249,44 @@ describe('pads, models, match', () => {
   });
 });
 
+describe('trial', () => {
+  const nodes = (...rows: string[]) => `pin,node,unit\n${rows.join('\n')}\n`;
+  const tried = (...args: string[]) =>
+    (json('trial', ...args) as unknown as { trials: { name: string; unit: string | null; verdict: string; reason: string }[] }).trials;
+  it('simulates the joined model of a part', () => {
+    const [only, ...others] = tried(resolve(__dirname, '../demo/library/TF5501.kite.json'));
+    expect([only!.name, only!.unit, only!.verdict, others]).toEqual(['line and load', null, 'pass', []]);
+  });
+  it('fails a swapped join, and says which exchange passes', () => {
+    writeFileSync(at('reg.csv'), 'number,name,type\n1,IN,supply-in\n2,GND,ground\n3,EN,input\n4,NR,passive\n5,OUT,supply-out\n');
+    const lib = resolve(__dirname, '../demo/sources/TF5501.lib');
+    writeFileSync(at('reg-map.csv'), nodes('1,4,', '5,2,', '2,3,', '3,1,', '4,5,'));
+    expect(tried('reg.csv', lib, '--model', 'tf5501', '--map', 'reg-map.csv')[0]!.verdict).toBe('pass');
+    // The leads in the model's own order: what a hurried librarian would do.
+    writeFileSync(at('reg-trap.csv'), nodes('1,1,', '2,2,', '3,3,', '4,4,', '5,5,'));
+    expect(tried('reg.csv', lib, '--model', 'TF5501', '--map', 'reg-trap.csv')[0]!.verdict).toBe('fail');
+    writeFileSync(at('reg-en.csv'), nodes('3,4,', '5,2,', '2,3,', '1,1,', '4,5,'));
+    expect(tried('reg.csv', lib, '--model', 'TF5501', '--map', 'reg-en.csv')[0]!.reason).toMatch(
+      /With (IN and EN|EN and IN) exchanged it passes/,
+    );
+    writeFileSync(at('reg-bad.csv'), nodes('5,4,', '1,2,', '2,3,', '3,1,', '4,5,'));
+    const [bad] = tried('reg.csv', lib, '--model', 'TF5501', '--map', 'reg-bad.csv');
+    expect(bad!.verdict).toBe('fail');
+    expect(bad!.reason).toMatch(/With (IN and OUT|OUT and IN) exchanged it passes/);
+  });
+  it.each([
+    ['a map without columns', 'a,b\n1,2\n', /The map needs the columns pin and node/],
+    ['a map with an unknown pin', nodes('99,1,'), /map\.csv, line 2: There is no pin "99"/],
+    ['a map with an unknown node', nodes('1,zz,'), /map\.csv, line 2: There is no node "zz"/],
+  ])('refuses %s', (_what, text, says) => {
+    writeFileSync(at('map.csv'), text);
+    writeFileSync(at('one.csv'), 'number,name,type\n1,IN+,input\n');
+    const { code, err } = run('trial', 'one.csv', 'amp.lib', '--model', 'AMP1', '--map', 'map.csv');
+    expect(code).toBe(1);
+    expect(err).toMatch(says);
+  });
+});
+
 describe('diff', () => {
   it('says what a new revision of a datasheet changes', () =>
     expect(json('diff', demo('TF7311.pdf'), demo('TF7311-B.pdf'))).toMatchObject({
@@ -296,7 +334,9 @@ describe('what is refused', () => {
     ['a page that is no number', ['intake', demo('TF7311.pdf'), '--page', 'x'], 2, /"x" is no page number/],
     ['a sheet that is not there', ['intake', demo('TF3064.xlsx'), '--sheet', 'X'], 1, /There is no sheet "X"; it has Cover, Pins/],
     ['a difference with nothing', ['diff', 'amp.csv', 'none.csv'], 1, /none\.csv: There is no such file/],
-    ['trial', ['trial', 'good.kite.json', '--model', 'X'], 2, /trial comes in a later version/],
+    ['a trial of a part without a model', ['trial', 'good.kite.json'], 1, /No model is joined/],
+    ['a trial of an unknown device', ['trial', 'good.kite.json', '--device', 'kite'], 2, /opamp, comparator/],
+    ['a trial without its map', ['trial', 'pins.csv', 'amp.lib'], 2, /needs --model NAME and --map MAP/],
     ['a command nobody knows', ['fly'], 2, /unknown command 'fly'/],
     ['no command', [], 2, /Usage|green-kite/],
     ['an option nobody knows', ['intake', 'amp.csv', '--fast'], 2, /unknown option/],

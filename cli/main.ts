@@ -6,6 +6,7 @@ import { exportPart, release } from './commands/export';
 import { intake } from './commands/intake';
 import { models, pads } from './commands/lists';
 import { match } from './commands/match';
+import { trial } from './commands/trial';
 import { tell } from './output';
 import { Refusal } from './refusal';
 
@@ -79,13 +80,14 @@ program
   .option('--package <name>')
   .option(...JSON_FLAG)
   .action(diff);
-for (const later of ['trial'])
-  program
-    .command(`${later} [args...]`, { hidden: true })
-    .allowUnknownOption()
-    .action(() => {
-      throw new Refusal(`green-kite: ${later} comes in a later version.`, 2);
-    });
+program
+  .command('trial <part> [model-file]')
+  .description('simulate a joined model and judge it')
+  .option('--model <name>')
+  .option('--map <file>')
+  .option('--device <kind>')
+  .option(...JSON_FLAG)
+  .action(trial);
 
 // A reader that closes the pipe early (`| head`) has what it wanted.
 process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));

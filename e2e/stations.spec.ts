@@ -140,3 +140,13 @@ test('House rules: a severity turned off is no finding, and a new pin length is 
   await page.getByRole('button', { name: /Plan units/ }).click();
   await expect(page.getByRole('region', { name: 'Proposal' })).toBeVisible();
 });
+
+test('Join: a joined model is tried in the browser, with its curve, and a swapped join is caught', async ({ page }) => {
+  test.setTimeout(120_000);
+  await openPart(page, 'TF5501', 'join');
+  await page.keyboard.press('t');
+  const card = page.getByRole('region', { name: 'Trial' });
+  await card.getByRole('button', { name: 'Run the trial' }).click();
+  await expect(card.getByRole('listitem')).toContainText('pass line and load: The output holds 3.3 V', { timeout: 60_000 });
+  await expect(card.locator('.recharts-line').first()).toBeVisible();
+});

@@ -43,6 +43,13 @@ it.each([
   for (const path of ['/', '/healthz', '/assets/app-1a2b.js', '/gone.js']) expect((await get(path)).headers.get(name)).toMatch(value);
 });
 
+it('lets the simulator alone compile WebAssembly', async () => {
+  const policy = async (path: string) => (await get(path)).headers.get('content-security-policy')!;
+  expect(await policy('/assets/engine-worker-1a2b.js')).toMatch(/script-src 'self' 'wasm-unsafe-eval';/);
+  for (const path of ['/', '/assets/app-1a2b.js', '/engine-worker-1a2b.js', '/assets/x/engine-worker-1.js'])
+    expect(await policy(path)).not.toMatch(/wasm|data:;/);
+});
+
 it('allows no inline script', async () =>
   expect((await get('/')).headers.get('content-security-policy')).not.toMatch(/script-src[^;]*unsafe/));
 

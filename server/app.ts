@@ -31,6 +31,16 @@ const POLICY = [
   "frame-ancestors 'none'",
 ].join('; ');
 
+/**
+ * A worker has the policy that it is served with. The simulator's alone may compile WebAssembly, which it carries as data;
+ * the page and everything else may not.
+ */
+const SIMULATOR = /^\/assets\/engine-worker-[\w-]+\.js$/;
+const SIMULATOR_POLICY = POLICY.replace("script-src 'self'", "script-src 'self' 'wasm-unsafe-eval'").replace(
+  "connect-src 'self'",
+  "connect-src 'self' data:",
+);
+
 const HEADERS: Record<string, string> = {
   'content-security-policy': POLICY,
   'x-content-type-options': 'nosniff',
@@ -48,6 +58,7 @@ export function makeApp(root: string, log: Logger): Hono {
     const start = performance.now();
     await next();
     for (const [name, value] of Object.entries(HEADERS)) c.res.headers.set(name, value);
+    if (SIMULATOR.test(c.req.path)) c.res.headers.set('content-security-policy', SIMULATOR_POLICY);
     log.debug({
       method: c.req.method,
       path: c.req.path,

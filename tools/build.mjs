@@ -16,11 +16,18 @@ if (!cliOnly) {
   await build({ root: join(root, 'web'), configFile: join(root, 'vite.config.ts'), logLevel: 'warn' });
   const out = join(root, 'dist/web');
   const files = walk(out).map((f) => relative(out, f).split('\\').join('/'));
-  // The service worker keeps exactly these files; a changed one changes the version and with it the cache.
+  // The service worker keeps exactly these files, but not the simulator: it is large, and loaded only when asked for; a changed one changes the version and with it the cache.
   const version = createHash('sha256');
   for (const f of files) version.update(f).update(readFileSync(join(out, f)));
   const worker = join(out, 'service-worker.js');
-  const kept = files.filter((f) => f !== 'service-worker.js' && !f.endsWith('.map') && !f.endsWith('.woff') && !f.startsWith('pdf/cmaps/'));
+  const kept = files.filter(
+    (f) =>
+      f !== 'service-worker.js' &&
+      !f.endsWith('.map') &&
+      !f.endsWith('.woff') &&
+      !f.startsWith('pdf/cmaps/') &&
+      !/eecircuit-engine/.test(f),
+  );
   writeFileSync(
     worker,
     fill(readFileSync(worker, 'utf8'), {

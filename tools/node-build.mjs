@@ -19,7 +19,7 @@ export async function nodeBuild(entry, outDir, name, options = {}) {
       rollupOptions: { output: { entryFileNames: name, codeSplitting: false } },
     },
     // The readers of PDF and workbooks are large and seldom needed: they stay where they are installed and are loaded on demand.
-    ssr: { noExternal: true, external: ['pdfjs-dist', '@e965/xlsx', 'pdfkit'], target: 'node' },
+    ssr: { noExternal: true, external: ['pdfjs-dist', '@e965/xlsx', 'pdfkit', 'eecircuit-engine'], target: 'node' },
   });
   return at(`${outDir}/${name}`);
 }

@@ -104,6 +104,14 @@ const VIEWS = {
     await page.waitForTimeout(300);
     await shot('join');
   },
+  trial: async ({ page, open, shot }) => {
+    await open('TF0915', 'join');
+    await page.keyboard.press('t');
+    await page.getByRole('button', { name: 'Run the trial' }).click();
+    await page.getByRole('button', { name: 'Try again' }).waitFor({ timeout: 60_000 });
+    await page.waitForTimeout(1200);
+    await shot('trial');
+  },
   'join-484': async ({ page, open, shot }) => {
     await open('TF8484', 'join');
     await page

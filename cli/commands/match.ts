@@ -1,12 +1,12 @@
 import Papa from 'papaparse';
 import { ELECTRICAL_TYPES, problem, safeParsePart, type ElectricalType } from '../../core/part';
-import { matchPins, matchPinsOf, readModels, type MatchPin } from '../../core/spice';
+import { matchPins, matchPinsOf, readModels, type MatchPin, type SpiceModel } from '../../core/spice';
 import { readTextFile } from '../files';
 import { print, table } from '../output';
 import { must, refusalOf } from '../refusal';
 
 /** Pins of a part file, or of a CSV with number, name, type, unit. */
-function readPins(file: string): MatchPin[] {
+export function readPins(file: string): MatchPin[] {
   const text = readTextFile(file);
   if (/^\s*\{/.test(text)) return matchPinsOf(must(safeParsePart(text, file)));
   const { data } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
@@ -27,25 +27,22 @@ function readPins(file: string): MatchPin[] {
   });
 }
 
+/** A model by its name, whatever its case; refused with the names that are there. */
+export function findModel(models: readonly SpiceModel[], name: string, file: string): SpiceModel {
+  const model = models.find((m) => m.name.toLowerCase() === name.toLowerCase());
+  if (model) return model;
+  const known = models
+    .map((m) => m.name)
+    .slice(0, 8)
+    .join(', ');
+  throw refusalOf([problem('spice-model-unknown', { name, known }, { file })]);
+}
+
 /** `match PINS MODELFILE --model NAME`: which node each pin is, and what has to be asked. */
 export function match(pinsFile: string, modelFile: string, options: { model: string; json: boolean }): void {
   const pins = readPins(pinsFile);
   const list = must(readModels(readTextFile(modelFile), modelFile));
-  const model = list.models.find((m) => m.name.toLowerCase() === options.model.toLowerCase());
-  if (!model)
-    throw refusalOf([
-      problem(
-        'spice-model-unknown',
-        {
-          name: options.model,
-          known: list.models
-            .map((m) => m.name)
-            .slice(0, 8)
-            .join(', '),
-        },
-        { file: modelFile },
-      ),
-    ]);
+  const model = findModel(list.models, options.model, modelFile);
   const { pairs, asks, left } = matchPins(pins, model.nodes);
   print(options, { pairs, asks, left }, () =>
     table([

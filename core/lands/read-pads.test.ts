@@ -23,7 +23,7 @@ describe('IPC-2581 packages', () => {
       pin('1', `${AT}<StandardPrimitiveRef id="R1"/>`),
       { number: '1', x: -2.7, y: 1.905, w: 1.5, h: 0.6, shape: 'rect' },
     ],
-    ['a shape in place', pin('A1', `${AT}<Oval width="1" height="2"/>`), { number: 'A1', w: 1, h: 2, shape: 'oval' }],
+    ['a shape of its own', pin('A1', `${AT}<Oval width="1" height="2"/>`), { number: 'A1', w: 1, h: 2, shape: 'oval' }],
     ['a quarter turn', pin('1', `<Xform rotation="90"/>${AT}<StandardPrimitiveRef id="R1"/>`), { w: 0.6, h: 1.5 }],
     ['three quarters', pin('1', `<Xform rotation="-90.0"/>${AT}<StandardPrimitiveRef id="R1"/>`), { w: 0.6, h: 1.5 }],
     ['half a turn', pin('1', `<Xform rotation="180"/>${AT}<StandardPrimitiveRef id="R1"/>`), { w: 1.5, h: 0.6 }],

@@ -101,6 +101,8 @@ const MESSAGES = {
   'archive-source': 'The source "{name}" in the archive is damaged and was left out.',
   'archive-empty': 'There is no part file (.kite.json) in the archive.',
   'pins-column': 'The pin list needs the columns number and name.',
+  'map-column': 'The map needs the columns pin and node.',
+  'map-unknown': 'There is no {what} "{text}".',
   'release-blocked': '{count} finding(s) of severity error are open. Mend or waive each one first.',
   'release-doubts': '{count} doubt(s) are open. Confirm or correct each one first.',
   'release-version': '"{version}" is not a version. Write it like 1.0 or 1.2.3.',

@@ -14,6 +14,7 @@ import { core } from '../../workers/core';
 import { LandForm } from './land-form';
 import { ModelForm } from './model-form';
 import { Threads } from './threads';
+import { TrialCard } from './trial-card';
 
 /** More pins than can be followed by their threads at once. */
 const MANY = 80;
@@ -27,7 +28,7 @@ export function JoinStation() {
   const onward = useStore(selectNext);
   const selection = useStore(selectSelection);
   const readOnly = useStore((s) => s.part.readOnly);
-  const [open, setOpen] = useState<'land' | 'model' | null>(null);
+  const [open, setOpen] = useState<'land' | 'model' | 'trial' | null>(null);
   const focused = pins.get(selection.at(-1) ?? '');
   const [groupChosen, setGroup] = useState<string | null | undefined>();
   // A large part is looked at group by group: the one of the pin in focus, until another is chosen.
@@ -111,6 +112,14 @@ export function JoinStation() {
       run: () => setOpen(open === 'model' ? null : 'model'),
     },
     {
+      id: 'trial',
+      title: 'Trial of the joined model',
+      key: 'T',
+      group: 'Join',
+      can: () => model !== undefined,
+      run: () => setOpen(open === 'trial' ? null : 'trial'),
+    },
+    {
       id: 'exposed',
       title: 'Join the exposed pad',
       group: 'Join',
@@ -145,6 +154,11 @@ export function JoinStation() {
         <Button keyName="M" aria-expanded={open === 'model'} disabled={readOnly} onClick={() => setOpen(open === 'model' ? null : 'model')}>
           {model ? `Model ${model.chosen}` : 'Add a SPICE model'}
         </Button>
+        {model ? (
+          <Button keyName="T" aria-expanded={open === 'trial'} onClick={() => setOpen(open === 'trial' ? null : 'trial')}>
+            Trial
+          </Button>
+        ) : null}
         {groups.length > 1 ? (
           <Choice
             hideLabel
@@ -169,6 +183,7 @@ export function JoinStation() {
       </div>
       {open === 'land' ? <LandForm pkg={pkg} onDone={() => setOpen(null)} /> : null}
       {open === 'model' ? <ModelForm onDone={() => setOpen(null)} /> : null}
+      {open === 'trial' && model ? <TrialCard onClose={() => setOpen(null)} /> : null}
       <div className="relative min-h-0 flex-1">
         <Threads
           part={part}

@@ -1,0 +1,61 @@
+import { Worker } from 'node:worker_threads';
+import type { Run, Simulate } from '../core/spice';
+
+/** The longest that one run may take, in ms. */
+const LIMIT = 20_000;
+
+/** The engine writes what it likes to the console; the results go by message only. */
+const WORKER = `
+import { parentPort, workerData } from 'node:worker_threads';
+console.log = console.warn = console.error = console.info = () => {};
+process.stdout.write = process.stderr.write = () => true;
+const { Simulation } = await import(workerData);
+const engine = new Simulation();
+await engine.start();
+parentPort.on('message', async (netlist) => {
+  try {
+    engine.setNetList(netlist);
+    const result = await engine.runSim();
+    const vectors = result.data.map((d) => [d.name.toLowerCase(), d.values.map((v) => (typeof v === 'number' ? v : v.real))]);
+    parentPort.postMessage({ vectors, errors: engine.getError().filter((l) => l.trim() !== '') });
+  } catch (e) {
+    parentPort.postMessage({ vectors: [], errors: ['error: ' + e.message] });
+  }
+});
+`;
+
+/** A simulator in a thread of its own, started at the first run and ended by `close`; a run over its time ends the thread. */
+export function nodeEngine(): { simulate: Simulate; close: () => void } {
+  let worker: Worker | undefined;
+  const close = () => {
+    void worker?.terminate();
+    worker = undefined;
+  };
+  const simulate: Simulate = (netlist) =>
+    new Promise<Run>((resolve) => {
+      const path = import.meta.resolve('eecircuit-engine');
+      worker ??= new Worker(new URL(`data:text/javascript,${encodeURIComponent(WORKER)}`), {
+        workerData: path,
+        stdout: true,
+        stderr: true,
+      });
+      const own = worker;
+      const done = (run: Run) => {
+        clearTimeout(timer);
+        own.removeAllListeners('message');
+        own.removeAllListeners('error');
+        resolve(run);
+      };
+      const broken = (why: string) => {
+        close();
+        done({ vectors: new Map(), errors: [`aborted: ${why}`] });
+      };
+      const timer = setTimeout(() => broken(`it took over ${LIMIT / 1000} s`), LIMIT);
+      own.once('message', ({ vectors, errors }: { vectors: [string, number[]][]; errors: string[] }) =>
+        done({ vectors: new Map(vectors), errors }),
+      );
+      own.once('error', (e: Error) => broken(e.message));
+      own.postMessage(netlist);
+    });
+  return { simulate, close };
+}

@@ -1,0 +1,354 @@
+import { at, lacks, netOf, netsOf, netsWith, netlistOf, round, vectorOf, type Net, type Run, type Setup, type Verdict } from './setup';
+
+/** A small bench: what stands around the joined unit, what is measured, and how it is judged. */
+export interface Bench {
+  name: string;
+  /** Undefined where a pin that the bench needs is not joined; `lack` says which. */
+  build(setup: Setup): { netlist: string; judge: (run: Run) => Verdict } | Verdict;
+}
+
+const pass = (reason: string, measured: Verdict['measured'], more: Partial<Verdict> = {}): Verdict => ({
+  verdict: 'pass',
+  reason,
+  measured,
+  ...more,
+});
+const fail = (reason: string, measured: Verdict['measured'], more: Partial<Verdict> = {}): Verdict => ({
+  verdict: 'fail',
+  reason,
+  measured,
+  ...more,
+});
+
+interface Rails {
+  lines: string[];
+  high: number;
+  low: number;
+  mid: number;
+}
+
+/** Sources for supplies: 5 V and ground, or both polarities where a negative supply is there; enables are on. */
+function rails(nets: readonly Net[], volts = 5): Rails {
+  const negative = netsWith(nets, 'supply-');
+  const low = negative.length > 0 ? -volts : 0;
+  const lines = [
+    ...netsWith(nets, 'supply+').map((n, i) => `Vpos${i} ${n} 0 ${volts}`),
+    ...negative.map((n, i) => `Vneg${i} ${n} 0 ${-volts}`),
+    ...netsWith(nets, 'ground').map((n, i) => `Vgnd${i} ${n} 0 0`),
+    ...netsWith(nets, 'enable').map((n, i) => `Ven${i} ${n} 0 ${volts}`),
+    // The upper driver of a half bridge stands on its switch node and is fed from the bootstrap.
+    ...netsWith(nets, 'switch').map((n, i) => `Vsw${i} ${n} 0 0`),
+    ...netsWith(nets, 'bootstrap').map((n, i) => `Vboot${i} ${n} 0 ${volts}`),
+  ];
+  return { lines, high: volts, low, mid: (volts + low) / 2 };
+}
+
+const sweepCurve = (x: number[], y: number[], label: string, out: string): Pick<Verdict, 'curve'> => ({
+  curve: { x: { label, values: x }, y: [{ label: out, values: y }] },
+});
+
+/** Open loop: the output must rise where IN+ rises above IN−. A follower alone settles with swapped inputs too. */
+export const openLoop: Bench = {
+  name: 'open loop',
+  build(setup) {
+    const nets = netsOf(setup);
+    const [plus, minus, out] = [netOf(nets, 'in+'), netOf(nets, 'in-'), netOf(nets, 'output')];
+    if (!plus || !minus || !out) return lacks(!out ? 'an output' : 'both inputs');
+    const { lines, high, low, mid } = rails(nets);
+    const around = [
+      ...lines,
+      `Vin ${plus} 0 ${mid}`,
+      `Vref ${minus} 0 ${mid}`,
+      `Rload ${out} pull 10k`,
+      `Vpull pull 0 ${setup.device === 'comparator' ? high : mid}`,
+    ];
+    return {
+      netlist: netlistOf(setup, around, `.dc Vin ${mid - 0.2} ${mid + 0.2} 0.004`),
+      judge(run) {
+        const [x, y] = [vectorOf(run, 'v(v-sweep)'), vectorOf(run, `v(${out})`)];
+        const [below, above] = [at(x, y, mid - 0.2), at(x, y, mid + 0.2)];
+        const measured = { outBelowV: round(below), outAboveV: round(above) };
+        const curve = sweepCurve(x, y, 'IN+, V', 'output, V');
+        const swing = (above - below) / (high - low);
+        if (swing > 0.3) return pass(`The output goes from ${round(below)} V to ${round(above)} V as IN+ rises over IN−.`, measured, curve);
+        if (swing < -0.3) return fail('The output falls as IN+ rises: the inputs may be swapped.', measured, curve);
+        return fail(`The output stays near ${round(above)} V whatever the inputs do.`, measured, curve);
+      },
+    };
+  },
+};
+
+export const follower: Bench = {
+  name: 'follower',
+  build(setup) {
+    const nets = netsOf(setup);
+    const [plus, minus, out] = [netOf(nets, 'in+'), netOf(nets, 'in-'), netOf(nets, 'output')];
+    if (!plus || !minus || !out) return lacks(!out ? 'an output' : 'both inputs');
+    const { lines, high, low, mid } = rails(nets);
+    const reach = (high - low) * 0.2;
+    const around = [...lines, `Vin ${plus} 0 ${mid}`, `Vloop ${out} ${minus} 0`, `Rload ${out} 0 10k`];
+    return {
+      netlist: netlistOf(setup, around, `.dc Vin ${mid - reach} ${mid + reach} ${reach / 20}`),
+      judge(run) {
+        const [x, y] = [vectorOf(run, 'v(v-sweep)'), vectorOf(run, `v(${out})`)];
+        const worst = Math.max(...x.map((v, i) => Math.abs(y[i]! - v)));
+        const measured = { worstErrorMv: round(worst * 1000) };
+        const curve = sweepCurve(x, y, 'input, V', 'output, V');
+        if (worst < 0.05 * (high - low)) return pass(`The output follows the input within ${round(worst * 1000)} mV.`, measured, curve);
+        return fail(`The output is off by up to ${round(worst)} V: supplies or inputs may be swapped.`, measured, curve);
+      },
+    };
+  },
+};
+
+/** A logic gate or buffer: every input is stepped alone, others high and then low; outputs must reach both levels. */
+export const logicLevels: Bench = {
+  name: 'truth table',
+  build(setup) {
+    const nets = netsOf(setup);
+    const inputs = netsWith(nets, 'input', 'in+', 'in-', 'enable').slice(0, 4);
+    const outputs = netsWith(nets, 'output');
+    if (inputs.length === 0 || outputs.length === 0) return lacks(outputs.length === 0 ? 'an output' : 'an input');
+    const { lines, high } = rails(nets.filter((n) => n.role !== 'enable'));
+    const states = 2 ** inputs.length;
+    // Each input is a bit of the time, so that one run walks through the whole table.
+    const wave = (bit: number) =>
+      Array.from({ length: states }, (_, s) => {
+        const level = (s >> bit) & 1 ? high : 0;
+        return `${s * 10}u ${level} ${s * 10 + 9}u ${level}`;
+      }).join(' ');
+    const around = [
+      ...lines,
+      ...inputs.map((n, b) => `Vin${b} ${n} 0 PWL(${wave(b)})`),
+      ...outputs.map((n, i) => `Rload${i} ${n} pull 100k`),
+      `Vpull pull 0 ${high / 2}`,
+    ];
+    return {
+      netlist: netlistOf(setup, around, `.tran 0.5u ${states * 10}u`),
+      judge(run) {
+        const time = vectorOf(run, 'time');
+        const tables = outputs.map((n) =>
+          Array.from({ length: states }, (_, s) => at(time, vectorOf(run, `v(${n})`), (s * 10 + 7) * 1e-6)),
+        );
+        const levels = tables.flat();
+        const measured = { lowestV: round(Math.min(...levels)), highestV: round(Math.max(...levels)) };
+        const digits = tables.map((t) => t.map((v) => (v > 0.7 * high ? '1' : v < 0.3 * high ? '0' : '?')).join(''));
+        const curve = {
+          curve: {
+            x: { label: 'time, s', values: time },
+            y: outputs.map((n) => ({ label: nets.find((x) => x.net === n)!.pin.name, values: vectorOf(run, `v(${n})`) })),
+          },
+        };
+        if (digits.some((d) => d.includes('?')))
+          return fail(`An output is at no level: ${digits.join(', ')}. Supplies or pins may be swapped.`, measured, curve);
+        if (digits.some((d) => !/0.*1|1.*0/.test(d)))
+          return fail(`An output never changes: ${digits.join(', ')}. Inputs and outputs may be swapped.`, measured, curve);
+        const idle = inputs.filter((_, b) => digits.every((d) => [...d].every((v, s) => v === d[s ^ (1 << b)])));
+        if (idle.length > 0) return fail(`${nets.find((n) => n.net === idle[0])!.pin.name} has no effect on any output.`, measured, curve);
+        // A table that changes when two inputs change places says nothing of which of them is which.
+        const swappedBits = (state: number, a: number, b: number) => {
+          const [x, y] = [(state >> a) & 1, (state >> b) & 1];
+          return x === y ? state : state ^ (1 << a) ^ (1 << b);
+        };
+        const pairs = inputs.flatMap((_, a) => inputs.slice(a + 1).map((_, k) => [a, a + 1 + k] as const));
+        const isEven = pairs.every(([a, b]) => digits.every((d) => [...d].every((v, s) => v === d[swappedBits(s, a, b)])));
+        const doubt = isEven ? '' : ' It cannot tell which input is which: compare the table with the datasheet.';
+        return pass(`Every input acts; the outputs are ${digits.join(', ')} for the inputs counted up.${doubt}`, measured, curve);
+      },
+    };
+  },
+};
+
+/** Forward and reverse: current flows from anode to cathode only, up to a breakdown. */
+export const diodeBench: Bench = {
+  name: 'forward and reverse',
+  build(setup) {
+    const nets = netsOf(setup);
+    const [anode, cathode] = [netOf(nets, 'anode'), netOf(nets, 'cathode')];
+    if (!anode || !cathode) return lacks(!anode ? 'the anode' : 'the cathode');
+    const around = [`Vin in 0 0`, `Rs in ${anode} 1k`, `Vk ${cathode} 0 0`];
+    return {
+      netlist: netlistOf(setup, around, '.dc Vin -100 6 0.25'),
+      judge(run) {
+        const [x, current] = [vectorOf(run, 'v(v-sweep)'), vectorOf(run, 'i(vk)')];
+        const [forward, reverse] = [at(x, current, 5), at(x, current, -1)];
+        const drop = at(x, vectorOf(run, `v(${anode})`), 5);
+        const broken = x.findIndex((_, i) => current[i]! < -1e-3);
+        const until = broken < 0 ? undefined : Math.max(...x.filter((_, i) => current[i]! < -1e-3).map((v) => v));
+        const measured = {
+          forwardMa: round(forward * 1000),
+          dropV: round(drop),
+          reverseUa: round(reverse * 1e6),
+          ...(until === undefined ? {} : { breakdownV: round(-until) }),
+        };
+        const curve = sweepCurve(
+          x,
+          current.map((i) => i * 1000),
+          'anode over cathode through 1 kΩ, V',
+          'current, mA',
+        );
+        if (forward > 2e-4 && Math.abs(reverse) < forward / 50)
+          return pass(`It conducts ${round(forward * 1000)} mA forward at ${round(drop)} V and blocks in reverse.`, measured, curve);
+        if (Math.abs(forward) < 1e-4 && -reverse > 1e-5)
+          return fail('It blocks forward and conducts in reverse: anode and cathode may be swapped.', measured, curve);
+        if (Math.abs(forward) < 1e-4) return fail('It does not conduct forward: anode and cathode may be swapped.', measured, curve);
+        return fail('It conducts both ways.', measured, curve);
+      },
+    };
+  },
+};
+
+/** Common emitter, and the same with collector and emitter exchanged: the right way round has the higher gain. */
+export const bipolarBench: Bench = {
+  name: 'current gain',
+  build(setup) {
+    const nets = netsOf(setup);
+    const [c, b, e] = [netOf(nets, 'collector'), netOf(nets, 'base'), netOf(nets, 'emitter')];
+    if (!c || !b || !e) return lacks('collector, base and emitter');
+    const sign = setup.device === 'pnp' ? -1 : 1;
+    const around = [`Ib 0 ${b} ${sign * 20e-6}`, `Ve ${e} 0 0`, `Vc ${c} 0 0`];
+    return {
+      netlist: netlistOf(setup, around, `.dc Vc ${-4 * sign} ${4 * sign} ${0.1 * sign}`),
+      judge(run) {
+        const [x, i] = [vectorOf(run, 'v(v-sweep)'), vectorOf(run, 'i(vc)').map((v) => -v * sign)];
+        const base = vectorOf(run, `v(${b})`);
+        const vbe = at(x, base, 2 * sign) * sign;
+        const gain = at(x, i, 2 * sign) / 20e-6;
+        const inverse = Math.abs(at(x, i, -2 * sign)) / 20e-6;
+        const measured = { gain: round(gain), inverseGain: round(inverse), vbeV: round(vbe) };
+        const curve = sweepCurve(
+          x,
+          i.map((v) => v * 1000),
+          'collector, V',
+          'collector current, mA',
+        );
+        if (vbe < 0.2 || vbe > 1.5)
+          return fail(`The base stands ${round(vbe)} V over the emitter: base, emitter or the polarity may be wrong.`, measured, curve);
+        if (gain > 5 && gain > inverse * 0.5) return pass(`The current gain is ${round(gain)} at 20 µA into the base.`, measured, curve);
+        return fail(`The current gain is ${round(gain)}: collector and emitter may be swapped.`, measured, curve);
+      },
+    };
+  },
+};
+
+/** A transistor with a gate: it conducts with the gate driven, blocks without, and its body diode lies the right way round. */
+export const fieldEffectBench: Bench = {
+  name: 'transfer',
+  build(setup) {
+    const nets = netsOf(setup);
+    const [d, g, s] = [netOf(nets, 'drain'), netOf(nets, 'gate'), netOf(nets, 'source')];
+    if (!d || !g || !s) return lacks('drain, gate and source');
+    const sign = setup.device === 'pmos' || setup.device === 'pjf' ? -1 : 1;
+    const isJunction = setup.device === 'njf' || setup.device === 'pjf';
+    const [off, on] = isJunction ? [-12, 0] : [0, 10];
+    const around = [`Vs ${s} 0 0`, `Vd dd 0 0`, `Rd dd ${d} 100`, `Vg ${g} 0 0`];
+    return {
+      netlist: netlistOf(
+        setup,
+        around,
+        `.dc Vd ${-2 * sign} ${5 * sign} ${0.25 * sign} Vg ${off * sign} ${on * sign} ${(on - off) * sign}`,
+      ),
+      judge(run) {
+        const [x, i] = [vectorOf(run, 'v(v-sweep)'), vectorOf(run, 'i(vd)').map((v) => -v * sign)];
+        const half = x.length / 2;
+        const [xOff, iOff, iOn] = [x.slice(0, half), i.slice(0, half), i.slice(half)];
+        const [leak, drive, body] = [at(xOff, iOff, 5 * sign), at(xOff, iOn, 5 * sign), at(xOff, iOff, -2 * sign)];
+        const measured = { onMa: round(drive * 1000), offMa: round(leak * 1000), bodyDiodeMa: round(-body * 1000) };
+        const curve = {
+          curve: {
+            x: { label: 'drain, V', values: xOff.map((v) => v * sign) },
+            y: [
+              { label: 'gate off, mA', values: iOff.map((v) => v * 1000) },
+              { label: 'gate on, mA', values: iOn.map((v) => v * 1000) },
+            ],
+          },
+        };
+        if (Math.abs(leak) > 5e-3 && Math.abs(leak) > drive * 0.3)
+          return fail('It conducts without gate drive: drain and source may be swapped.', measured, curve);
+        if (drive < 1e-4 || drive < Math.abs(leak) * 10)
+          return fail('The gate does not turn it on: the gate may be swapped with another pin.', measured, curve);
+        // A junction transistor is the same either way round: no bench tells its drain from its source.
+        const alike = isJunction ? ' Drain and source cannot be told apart by it.' : '';
+        const said = `It conducts ${round(drive * 1000)} mA with the gate driven and ${round(leak * 1000)} mA without.${alike}`;
+        return pass(said, measured, curve);
+      },
+    };
+  },
+};
+
+/** Line and load: the output holds its voltage while input and load change. */
+export const regulatorBench: Bench = {
+  name: 'line and load',
+  build(setup) {
+    const nets = netsOf(setup);
+    const [input, out] = [netOf(nets, 'input', 'supply+'), netOf(nets, 'output')];
+    if (!input || !out) return lacks(!out ? 'the output' : 'the input');
+    const around = [
+      ...netsWith(nets, 'ground').map((n, i) => `Vgnd${i} ${n} 0 0`),
+      // The enable has a weak source of its own: on the input's, the two could be swapped unnoticed.
+      ...netsWith(nets, 'enable').flatMap((n, i) => [`Ven${i} en${i} 0 5`, `Ren${i} en${i} ${n} 10k`]),
+      ...netsWith(nets, 'feedback').map((n, i) => `Rfb${i} ${n} ${out} 1`),
+      `Vin ${input} 0 12`,
+      `Iload ${out} 0 1m`,
+    ];
+    return {
+      netlist: netlistOf(setup, around, '.dc Vin 0 12 0.25 Iload 1m 20m 19m'),
+      judge(run) {
+        const [x, v] = [vectorOf(run, 'v(v-sweep)'), vectorOf(run, `v(${out})`)];
+        const half = x.length / 2;
+        const [light, heavy, line] = [v.slice(0, half), v.slice(half), x.slice(0, half)];
+        const [full, less, loaded] = [at(line, light, 12), at(line, light, 10), at(line, heavy, 12)];
+        const measured = { outputV: round(full), lineMv: round((full - less) * 1000), loadMv: round((full - loaded) * 1000) };
+        const curve = {
+          curve: {
+            x: { label: 'input, V', values: line },
+            y: [
+              { label: 'output at 1 mA, V', values: light },
+              { label: 'at 20 mA, V', values: heavy },
+            ],
+          },
+        };
+        if (!(full > 0.4)) return fail(`The output gives ${round(full)} V: input, output or enable may be swapped.`, measured, curve);
+        if (full > 11.5)
+          return fail('The output follows the input: input and output may be swapped, or the ground is open.', measured, curve);
+        // An output that stands without any input is fed from elsewhere, from an enable that was taken for the input.
+        if (at(line, light, 0) > 0.5 * full)
+          return fail('The output stands without its input: the input may be swapped with another pin.', measured, curve);
+        const isHeld = Math.abs(full - less) < 0.03 * full && Math.abs(full - loaded) < 0.1 * full;
+        return isHeld
+          ? pass(`The output holds ${round(full)} V from 10 V to 12 V and up to 20 mA.`, measured, curve)
+          : fail(
+              `The output moves by ${round((full - less) * 1000)} mV with the line and ${round((full - loaded) * 1000)} mV with the load.`,
+              measured,
+              curve,
+            );
+      },
+    };
+  },
+};
+
+/** Anything else: it loads, it converges, no supply is shorted, and no output floats. */
+export const biasBench: Bench = {
+  name: 'bias',
+  build(setup) {
+    const nets = netsOf(setup);
+    const { lines, high } = rails(nets);
+    const driven = new Set(netsWith(nets, 'supply+', 'supply-', 'ground', 'enable', 'switch', 'bootstrap'));
+    const others = nets.filter((n) => !driven.has(n.net));
+    // Everything that no rail holds is held weakly, so that a pin that the model drives shows it.
+    const around = [...lines, ...others.map((n, i) => `Rbias${i} ${n.net} bias 100k`), `Vbias bias 0 ${high / 2}`];
+    return {
+      netlist: netlistOf(setup, around, '.op'),
+      judge(run) {
+        const currents = [...run.vectors].filter(([name]) => /^i\(v(pos|neg|gnd)\d/.test(name)).map(([, v]) => Math.abs(v[0] ?? 0));
+        const worst = Math.max(0, ...currents);
+        const beyond = others.find((n) => Math.abs(vectorOf(run, `v(${n.net})`)[0] ?? 0) > high * 4);
+        const measured = { supplyMa: round(worst * 1000) };
+        if (worst > 1) return fail(`A supply gives ${round(worst)} A: two pins may be shorted or swapped.`, measured);
+        if (beyond)
+          return fail(`${beyond.pin.name} stands at ${round(vectorOf(run, `v(${beyond.net})`)[0]!)} V, beyond all supplies.`, measured);
+        return pass(`It loads and converges; the supplies give ${round(worst * 1000)} mA.`, measured);
+      },
+    };
+  },
+};

@@ -1,0 +1,3 @@
+export { setupsOf } from './of-part';
+export { runTrials, type Trial } from './run';
+export type { Run, Setup, Simulate } from './setup';

@@ -1,0 +1,30 @@
+import { padsIn, pinsOnNode, WHOLE_PART, type Model, type Part } from '../../part';
+import { chosenModel } from '../part-models';
+import type { Setup, TrialPin } from './setup';
+
+/** The joined units of a part's models as trials take them; models whose source no longer has the chosen one give none. */
+export function setupsOf(part: Part, only?: string): Setup[] {
+  const byId = new Map(part.pins.map((p) => [p.id, p]));
+  const packageId = part.packages[0]?.id;
+  const pinOf = (id: string): TrialPin[] => {
+    const pin = byId.get(id);
+    return pin ? [{ number: padsIn(pin, packageId)[0] ?? pin.id, name: pin.name, type: pin.type }] : [];
+  };
+  return part.models
+    .filter((m) => only === undefined || m.chosen.toLowerCase() === only.toLowerCase())
+    .flatMap((model: Model) => {
+      const chosen = chosenModel(model);
+      if (!chosen) return [];
+      return Object.entries(model.ties).map(([unitId, ties]): Setup => ({
+        unit: unitId === WHOLE_PART ? null : (part.units.find((u) => u.id === unitId)?.label ?? unitId),
+        device: chosen.device,
+        model: chosen,
+        source: model.source,
+        params: model.params ?? {},
+        joins: chosen.nodes.map(({ name }) => {
+          const tie = ties[name];
+          return { node: name, pins: pinsOnNode(tie).flatMap(pinOf), to: tie && 'to' in tie && tie.to === 'ground' ? 'ground' : 'open' };
+        }),
+      }));
+    });
+}

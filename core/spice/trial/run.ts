@@ -1,0 +1,113 @@
+import type { Device } from '../device';
+import {
+  biasBench,
+  bipolarBench,
+  diodeBench,
+  fieldEffectBench,
+  follower,
+  logicLevels,
+  openLoop,
+  regulatorBench,
+  type Bench,
+} from './benches';
+import { netsOf, type Setup, type Simulate, type Verdict } from './setup';
+
+/** One trial of a joined unit, with the change of the join that would pass where exactly one does. */
+export interface Trial extends Verdict {
+  name: string;
+  unit: string | null;
+  /** Names of two pins that may be swapped. */
+  rejoin?: [string, string];
+}
+
+const BENCHES: Partial<Record<Device, Bench[]>> = {
+  opamp: [openLoop, follower],
+  comparator: [openLoop],
+  logic: [logicLevels],
+  diode: [diodeBench],
+  zener: [diodeBench],
+  npn: [bipolarBench],
+  pnp: [bipolarBench],
+  nmos: [fieldEffectBench],
+  pmos: [fieldEffectBench],
+  njf: [fieldEffectBench],
+  pjf: [fieldEffectBench],
+  regulator: [regulatorBench],
+};
+
+/** The device that the joined pins themselves speak of, where the model does not say. */
+export function deviceByPins(setup: Setup): Device {
+  const nets = netsOf(setup);
+  const roles = new Set(nets.map((n) => n.role));
+  const has = (...all: string[]) => all.every((r) => roles.has(r));
+  if (has('in+', 'in-', 'output')) return nets.some((n) => n.pin.type === 'open-drain') ? 'comparator' : 'opamp';
+  if (has('drain', 'gate', 'source')) return 'nmos';
+  if (has('collector', 'base', 'emitter')) return 'npn';
+  if (has('anode', 'cathode') && nets.length === 2) return 'diode';
+  if (nets.some((n) => n.pin.type === 'supply-out') && (roles.has('input') || roles.has('supply+'))) return 'regulator';
+  const digital = nets.every((n) => ['input', 'output', 'supply+', 'ground', 'enable'].includes(n.role));
+  return digital && has('input', 'output') && nets.length <= 8 ? 'logic' : 'other';
+}
+
+/** What the engine says that makes its results those of an earlier run, or none. */
+const FATAL = /\b(error|unknown|singular|no such|fatal|abort\w*|interrupted|failed|too (?:many|small)|undefined|cannot|can't|unable)\b/i;
+const HARMLESS = /^\s*(warning|note|using|reference|doing|no compatibility)/i;
+
+async function tryBench(bench: Bench, setup: Setup, simulate: Simulate): Promise<Verdict> {
+  const built = bench.build(setup);
+  if ('verdict' in built) return built;
+  const run = await simulate(built.netlist);
+  const wrong = run.errors.findIndex((line) => FATAL.test(line) && !HARMLESS.test(line));
+  if (wrong >= 0) {
+    // What is wrong often stands in the lines after the one that says where.
+    const says = run.errors
+      .slice(wrong, wrong + 3)
+      .join(' ')
+      .replace(/\s+/g, ' ')
+      .trim();
+    return { verdict: 'inconclusive', reason: `The engine could not run it: ${says.slice(0, 200)}`, measured: {} };
+  }
+  if (run.vectors.size === 0) return { verdict: 'inconclusive', reason: 'The engine gave no result.', measured: {} };
+  const judged = built.judge(run);
+  const numbers = Object.values(judged.measured);
+  return numbers.some((n) => !Number.isFinite(n))
+    ? { verdict: 'inconclusive', reason: 'The engine gave no figures.', measured: {} }
+    : judged;
+}
+
+const swapped = (setup: Setup, a: number, b: number): Setup => ({
+  ...setup,
+  joins: setup.joins.map((j, i) => (i === a ? { ...j, pins: setup.joins[b]!.pins } : i === b ? { ...j, pins: setup.joins[a]!.pins } : j)),
+});
+
+/** Above so many joined nodes the swaps are too many to try. */
+const MOST_SWAPPED = 8;
+
+/** The two pins whose exchange makes all benches pass, where exactly one exchange does. */
+async function findRejoin(benches: readonly Bench[], setup: Setup, simulate: Simulate): Promise<[string, string] | undefined> {
+  const joined = setup.joins.flatMap((j, i) => (j.pins.length > 0 ? [i] : []));
+  if (joined.length > MOST_SWAPPED) return undefined;
+  const found: [string, string][] = [];
+  for (const [k, a] of joined.entries())
+    for (const b of joined.slice(k + 1)) {
+      const other = swapped(setup, a, b);
+      let passes = true;
+      for (const bench of benches) passes &&= (await tryBench(bench, other, simulate)).verdict === 'pass';
+      if (passes) found.push([setup.joins[a]!.pins[0]!.name, setup.joins[b]!.pins[0]!.name]);
+    }
+  return found.length === 1 ? found[0] : undefined;
+}
+
+/** Tries a joined unit on the benches of its device. */
+export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial[]> {
+  const setup = BENCHES[given.device] ? given : { ...given, device: deviceByPins(given) };
+  const benches = BENCHES[setup.device] ?? [biasBench];
+  const trials: Trial[] = [];
+  for (const bench of benches) trials.push({ name: bench.name, unit: setup.unit, ...(await tryBench(bench, setup, simulate)) });
+  if (!trials.some((t) => t.verdict === 'fail')) return trials;
+  const rejoin = await findRejoin(benches, setup, simulate);
+  if (!rejoin) return trials;
+  return trials.map((t) =>
+    t.verdict === 'fail' ? { ...t, rejoin, reason: `${t.reason} With ${rejoin[0]} and ${rejoin[1]} exchanged it passes.` } : t,
+  );
+}

@@ -1,0 +1,155 @@
+import type { ElectricalType } from '../../part';
+import type { Device } from '../device';
+import type { SpiceModel } from '../read-models';
+import { rolesOf } from '../roles';
+
+/** A pin of the symbol as a trial sees it. */
+export interface TrialPin {
+  number: string;
+  name: string;
+  type: ElectricalType;
+}
+
+/** What one node of the model is joined to. */
+export interface Join {
+  node: string;
+  pins: TrialPin[];
+  /** Where no pin is: as the user says. */
+  to: 'ground' | 'open';
+}
+
+/** A joined unit to be tried: the symbol's pins on the model's nodes. */
+export interface Setup {
+  unit: string | null;
+  device: Device;
+  model: SpiceModel;
+  source: string;
+  joins: Join[];
+  params: Record<string, string>;
+}
+
+/** The vectors of a run by their names in lower case, and what the engine said went wrong. */
+export interface Run {
+  vectors: ReadonlyMap<string, number[]>;
+  errors: string[];
+}
+
+/** Runs a netlist. The engine keeps old results after an error: who calls it looks at the errors first. */
+export type Simulate = (netlist: string) => Promise<Run>;
+
+export interface Curve {
+  x: { label: string; values: number[] };
+  y: { label: string; values: number[] }[];
+}
+
+export interface Verdict {
+  verdict: 'pass' | 'fail' | 'inconclusive';
+  reason: string;
+  /** Figures with their unit in the name: `gain`, `offsetMv`. */
+  measured: Record<string, number>;
+  curve?: Curve;
+}
+
+const OUTPUTS = new Set<ElectricalType>(['output', 'three-state', 'open-drain', 'open-source', 'supply-out']);
+
+/** A name without its channel: IN+ of 1IN+, OUT of OUT2. */
+const stripped = (name: string): string => name.replace(/^\d+(?=\D)/, '').replace(/(?<=\D)\d+(?=[+\-−]?$)/, '') || name;
+
+/**
+ * What a pin is by its own name and type: never by the node that it is joined to, or a wrong join would try itself by its
+ * own mistake.
+ */
+export function roleOf({ name, type }: TrialPin): string {
+  const named = rolesOf(stripped(name));
+  const first = (...roles: string[]) => roles.find((r) => named.has(r));
+  if (type === 'ground') return 'ground';
+  if (type === 'supply-in')
+    return first('supply-', 'bootstrap', 'switch') ?? (named.has('input') && !named.has('supply+') ? 'input' : 'supply+');
+  if (type === 'supply-out') return 'output';
+  const special = first('in+', 'in-', 'supply+', 'supply-', 'ground', 'drain', 'gate', 'source', 'collector', 'base', 'emitter', 'anode', 'cathode', 'enable', 'feedback', 'bypass', 'bootstrap', 'switch', 'bulk'); // prettier-ignore
+  if (type === 'input') return special && ['in+', 'in-', 'enable', 'gate', 'base', 'feedback'].includes(special) ? special : 'input';
+  if (OUTPUTS.has(type)) return 'output';
+  return special ?? first('output', 'input') ?? 'other';
+}
+
+/** The joined pins with the net that the bench knows them by; one net a node, whatever pins are on it. */
+export interface Net {
+  net: string;
+  role: string;
+  pin: TrialPin;
+}
+
+export function netsOf(setup: Setup): Net[] {
+  const nets = setup.joins.flatMap((j, i) => (j.pins[0] ? [{ net: `p${i + 1}`, role: roleOf(j.pins[0]), pin: j.pins[0] }] : []));
+  const has = (role: string) => nets.some((n) => n.role === role);
+  // A single letter means a transistor's lead only beside its other leads; B of a gate is an input.
+  const isLead = (role: string) =>
+    role === 'base' ? has('collector') && has('emitter') : role === 'gate' ? has('drain') && has('source') : true;
+  return nets.map((n) => (isLead(n.role) ? n : { ...n, role: 'input' }));
+}
+
+export const netOf = (nets: readonly Net[], ...roles: string[]): string | undefined => nets.find((n) => roles.includes(n.role))?.net;
+export const netsWith = (nets: readonly Net[], ...roles: string[]): string[] =>
+  nets.filter((n) => roles.includes(n.role)).map((n) => n.net);
+
+/** Lines that a model's text must not bring into a bench: its own analyses, ends, and whatever would run or read something. */
+const UNWANTED = /^\s*\.(end|ac|dc|tran|op|print|plot|probe|save|meas(ure)?|control|endc|include|inc|csdf|four|step|temp)\b/i;
+
+function modelText(source: string): string {
+  let inControl = false;
+  return source
+    .replace(/\r\n?/g, '\n')
+    .split('\n')
+    .filter((line) => {
+      if (/^\s*\.control\b/i.test(line)) inControl = true;
+      const keep = !inControl && !UNWANTED.test(line);
+      if (/^\s*\.endc\b/i.test(line)) inControl = false;
+      return keep;
+    })
+    .map(inBerkeley)
+    .join('\n');
+}
+
+/** Logical signs that stand alone in some dialects' expressions are doubled, as the engine wants them. */
+const inBerkeley = (line: string): string =>
+  line.startsWith('*') ? line : line.replace(/\{[^}]*\}/g, (e) => e.replace(/(?<![&|])([&|])(?![&|])/g, '$1$1'));
+
+/** The bench's netlist: the model's text, an instance whose nets are the joined pins, the sources around it, one analysis. */
+export function netlistOf(setup: Setup, around: readonly string[], analysis: string): string {
+  const nets = setup.joins.map((j, i) => (j.pins.length > 0 ? `p${i + 1}` : j.to === 'ground' ? '0' : `open${i + 1}`));
+  const { model } = setup;
+  // A card of four nodes whose bulk no pin is joined to has it on the source, as three-lead transistors do.
+  if (model.kind === 'model' && nets.length === 4 && setup.joins[3]!.pins.length === 0) nets[3] = nets[2]!;
+  const params = Object.entries(setup.params)
+    .map(([k, v]) => ` ${k}=${v}`)
+    .join('');
+  const held = [...new Set(nets)].filter((n) => n !== '0');
+  return [
+    '* trial',
+    `${model.kind === 'subckt' ? 'X' : model.letter}dut ${nets.join(' ')} ${model.name}${params}`,
+    ...held.map((n) => `Rhold_${n} ${n} 0 1G`),
+    ...around,
+    modelText(setup.source),
+    analysis,
+    '.end',
+    '',
+  ].join('\n');
+}
+
+export const vectorOf = (run: Run, name: string): number[] => run.vectors.get(name.toLowerCase()) ?? [];
+
+/** The value of y where x is nearest to a place. */
+export function at(x: readonly number[], y: readonly number[], place: number): number {
+  let best = 0;
+  x.forEach((v, i) => {
+    if (Math.abs(v - place) < Math.abs(x[best]! - place)) best = i;
+  });
+  return y[best] ?? NaN;
+}
+
+export const round = (value: number): number => (value === 0 || !Number.isFinite(value) ? 0 : Number(value.toPrecision(4)));
+export const lacks = (what: string): Verdict => ({
+  verdict: 'inconclusive',
+  reason: `No pin is joined as ${what}, so there is nothing to measure.`,
+  measured: {},
+});

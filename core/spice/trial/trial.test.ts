@@ -1,0 +1,157 @@
+import { readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { parsePart, type ElectricalType } from '../../part';
+import { good } from '../../test/samples';
+import type { Device } from '../device';
+import { readModels } from '../read-models';
+import { setupsOf } from './of-part';
+import { deviceByPins, runTrials } from './run';
+import { netlistOf, roleOf, type Run, type Setup, type Simulate } from './setup';
+
+const OPAMP = '* a model\n.subckt OA 1 2 3 4 5\nE1 5 0 1 2 1e5\n.ends\n.tran 1u 1m\n.control\nshell rm x\n.endc\n.end\n';
+const pinOf = (text: string, i = 0) => {
+  const [name = '', type = 'passive'] = text.split(':');
+  return { number: String(i + 1), name, type: type as ElectricalType };
+};
+/** A setup whose nodes are joined to the pins `NAME:type` in their order; an empty text leaves a node open. */
+function setup(source: string, name: string, pins: string[], device?: Device): Setup {
+  const model = good(readModels(source)).models.find((m) => m.name === name)!;
+  const joins = model.nodes.map(({ name: node }, i) => ({ node, pins: pins[i] ? [pinOf(pins[i], i)] : [], to: 'open' as const }));
+  return { unit: null, device: device ?? model.device, model, source, joins, params: {} };
+}
+const AMP = ['IN+:input', 'IN-:input', 'V+:supply-in', 'V-:supply-in', 'OUT:output'];
+const amp = (pins = AMP) => setup(OPAMP, 'OA', pins, 'opamp');
+
+/** An engine that gives an ideal amplifier's output for the sweep of a bench, by which net the bench drives and reads. */
+const answering =
+  (slope: (netlist: string) => number, errors: string[] = []): Simulate =>
+  (netlist) => {
+    const [, from, to, step] = /\.dc Vin (\S+) (\S+) (\S+)/.exec(netlist)!.map(Number);
+    const n = Math.round((to! - from!) / step!) + 1;
+    const x = Array.from({ length: n }, (_, i) => from! + i * step!);
+    const isLoop = /Vloop/.test(netlist);
+    const gain = slope(netlist);
+    const out = x.map((v) => (isLoop ? (gain > 0 ? v : 5) : Math.max(-4, Math.min(4, v * 100 * gain))));
+    const net = /^Rload (\S+)/m.exec(netlist)![1]!;
+    return Promise.resolve({ vectors: new Map([['v(v-sweep)', x], [`v(${net})`, out]]), errors }); // prettier-ignore
+  };
+
+describe('what a pin is in a trial, by its own name and type', () => {
+  it.each<[string, string]>([
+    ['IN+:input', 'in+'],
+    ['2IN-:input', 'in-'],
+    ['INN2:input', 'in-'],
+    ['OUT1:output', 'output'],
+    ['VCC:supply-in', 'supply+'],
+    ['VEE:supply-in', 'supply-'],
+    ['VIN:supply-in', 'input'],
+    ['VSS:ground', 'ground'],
+    ['VOUT:supply-out', 'output'],
+    ['EN:input', 'enable'],
+    ['D:passive', 'drain'],
+    ['G:input', 'gate'],
+    ['E:passive', 'emitter'],
+    ['K:passive', 'cathode'],
+    ['A:input', 'input'],
+    ['BOOT:passive', 'bootstrap'],
+    ['XYZ:passive', 'other'],
+  ])('%s is %s', (text, role) => expect(roleOf(pinOf(text))).toBe(role));
+  it.each<[string[], Device]>([
+    [AMP, 'opamp'],
+    [['IN+:input', 'IN-:input', 'V+:supply-in', 'V-:supply-in', 'OUT:open-drain'], 'comparator'],
+    [['IN:supply-in', 'GND:ground', 'EN:input', 'OUT:supply-out', ''], 'regulator'],
+    [['A:input', 'B:input', 'VCC:supply-in', 'GND:ground', 'Y:output'], 'logic'],
+    [['X1:passive', 'X2:passive', '', '', ''], 'other'],
+  ])('%j speak of a %s', (pins, device) => expect(deviceByPins({ ...amp(pins), device: 'other' })).toBe(device));
+});
+
+describe('the bench', () => {
+  const text = netlistOf(amp(['IN+:input', 'IN-:input', 'V+:supply-in', '', 'OUT:output']), ['Vin p1 0 0'], '.op');
+  it('instances the model by its joined pins, open nodes held by 1 Gohm', () => {
+    expect(text).toContain('Xdut p1 p2 p3 open4 p5 OA\n');
+    expect(text).toContain('Rhold_open4 open4 0 1G');
+  });
+  it('brings none of the model’s analyses or commands', () => expect(text).not.toMatch(/\.tran|\.control|shell|\.endc/));
+  it('ends once, after its analysis', () => expect(text.trimEnd().split('\n').slice(-2)).toEqual(['.op', '.end']));
+  it('holds the bulk of a card on its source', () => {
+    const card = '.model MN NMOS(VTO=2)\n';
+    expect(netlistOf(setup(card, 'MN', ['D', 'G', 'S']), [], '.op')).toContain('Mdut p1 p2 p3 p3 MN');
+  });
+  it('doubles logical signs that stand alone', () =>
+    expect(netlistOf(setup('.subckt X a b\nB1 a b V={V(a)>1 & V(b)<1 | V(a)>2 && 1}\n.ends', 'X', ['A', 'B']), [], '.op')).toContain(
+      'V(a)>1 && V(b)<1 || V(a)>2 && 1',
+    ));
+});
+
+describe('verdicts', () => {
+  it('pass where the output rises with IN+', async () => {
+    const trials = await runTrials(
+      amp(),
+      answering(() => 1),
+    );
+    expect(trials.map((t) => [t.name, t.verdict])).toEqual([['open loop', 'pass'], ['follower', 'pass']]); // prettier-ignore
+    expect(trials[0]!.measured).toEqual({ outBelowV: -4, outAboveV: 4 });
+    expect(trials[0]!.curve!.x.values).toHaveLength(101);
+  });
+  it('fail with the exchange that alone would pass', async () => {
+    // The model's first node is its non-inverting one: whichever pin is there, the output rises with it.
+    const trials = await runTrials(
+      amp(['IN-:input', 'IN+:input', ...AMP.slice(2)]),
+      answering((netlist) => (/^Vin p1 /m.test(netlist) ? 1 : -1)),
+    );
+    expect(trials.map((t) => t.verdict)).toEqual(['fail', 'fail']);
+    expect(trials[0]!.reason).toMatch(/falls as IN\+ rises.*With IN- and IN\+ exchanged it passes/);
+    expect(trials[0]!.rejoin).toEqual(['IN-', 'IN+']);
+  });
+  it('fail without an exchange where several would pass', async () => {
+    let first = true;
+    const trials = await runTrials(
+      amp(),
+      answering(() => (first ? ((first = false), -1) : 1)),
+    );
+    expect([trials[0]!.verdict, trials[0]!.rejoin]).toEqual(['fail', undefined]);
+  });
+  it.each<[string, string[], RegExp]>([
+    [
+      'an error beside old results',
+      ['Error: unknown subckt: xdut', '    in line no. 3'],
+      /could not run it: Error: unknown subckt: xdut in line no. 3/,
+    ],
+    ['an ended run', ['aborted: it took over 20 s'], /aborted: it took over 20 s/],
+  ])('are inconclusive after %s', async (_what, errors, says) => {
+    const [trial] = await runTrials(
+      amp(),
+      answering(() => 1, errors),
+    );
+    expect([trial!.verdict, trial!.measured]).toEqual(['inconclusive', {}]);
+    expect(trial!.reason).toMatch(says);
+  });
+  it('are not disturbed by warnings', async () =>
+    expect(
+      (
+        await runTrials(
+          amp(),
+          answering(() => 1, ['Warning: singular matrix was mended', 'Note: no error']),
+        )
+      ).map((t) => t.verdict),
+    ).toEqual(['pass', 'pass']));
+  it('are inconclusive where a pin that is needed is not joined', async () => {
+    const [trial] = await runTrials(
+      amp(['IN+:input', '', 'V+:supply-in', 'V-:supply-in', 'OUT:output']),
+      answering(() => 1),
+    );
+    expect([trial!.verdict, trial!.reason]).toEqual(['inconclusive', 'No pin is joined as both inputs, so there is nothing to measure.']);
+  });
+  it('are inconclusive without results', async () => {
+    const none: Run = { vectors: new Map(), errors: [] };
+    expect((await runTrials(amp(), () => Promise.resolve(none)))[0]!.reason).toBe('The engine gave no result.');
+  });
+});
+
+it('takes the joined units of a part', () => {
+  const part = parsePart(readFileSync(resolve(__dirname, '../../../demo/library/TF2204.kite.json'), 'utf8'));
+  const setups = setupsOf(part);
+  expect(setups.map((s) => s.unit)).toEqual(['A', 'B', 'C', 'D']);
+  expect(setups[1]!.joins.map((j) => `${j.node} ${j.pins.map((p) => p.name).join()}`)).toEqual(['A 2A', 'Y 2Y', 'VP VCC', 'VN GND']);
+  expect(setupsOf(part, 'nothing')).toEqual([]);
+});
