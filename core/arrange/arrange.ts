@@ -28,7 +28,7 @@ interface Making {
  */
 export function arrangePart(part: Part, rules: HouseRules, strategy: Strategy = 'function'): Edit & { kind: 'takeArrangement' } {
   const kept = part.units.length > 0 && part.pins.some((p) => p.byHand?.some((f) => f === 'place' || f === 'unit'));
-  const plan = planUnits(part.pins, rules, kept && strategy === 'function' ? 'function' : strategy);
+  const plan = planUnits(part.pins, rules, strategy);
   if (kept) return arrangeAs(part, keepPlaced(part, plan), rules);
   const made: Making = { units: [], drawings: [] };
   if (plan.channels) addChannels(made, plan.channels, rules);

@@ -234,16 +234,14 @@ function packPower(power: readonly Pin[], rules: HouseRules): PlannedUnit[] {
   const all = [...supplies, ...grounds, ...rest];
   const named = supplies.length + grounds.length > 0 ? 'Supplies' : 'Not used';
   if (fits(all, rules, most)) return [{ title: named, groups: all }];
+  // One ground that is too many for a unit comes in equal parts, so that no unit has three of two hundred.
   const split = (groups: PinGroup[], title: string) => {
     const pieces = groups.flatMap((g) => splitGroup(g, rules));
     const units = between(pieces, greedy(pieces, { ...rules, maxPinsPerUnit: most }));
     return pieces.length === 0 ? [] : units.map((u, i) => ({ ...u, title: units.length > 1 ? `${title} ${i + 1}` : title }));
   };
-  return [...split(supplies, 'Supplies'), ...split(evenGrounds(grounds, rules), 'Grounds'), ...split(rest, 'Not used')];
+  return [...split(supplies, 'Supplies'), ...split(grounds, 'Grounds'), ...split(rest, 'Not used')];
 }
-
-/** One ground that is too many for a unit comes in equal parts, so that no unit has three of two hundred. */
-const evenGrounds = (grounds: PinGroup[], rules: HouseRules): PinGroup[] => grounds.flatMap((g) => splitGroup(g, rules));
 
 /** One group per rail, named by it. */
 function railGroups(pins: readonly Pin[]): PinGroup[] {

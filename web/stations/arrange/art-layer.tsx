@@ -5,14 +5,19 @@ import { Primitives } from '../../ui/primitives';
 import { bent, finished, MOST_POINTS, snapped, type Bend, type Tool } from './art';
 import type { PlacedUnit } from './layout';
 
-interface Props {
-  placed: PlacedUnit;
+/** What is drawn with, and what becomes of it. */
+export interface ArtWork {
   tool: Tool;
   bend: Bend;
+  /** The stroke that is chosen, by its place in the drawing's list. */
   chosen: number | null;
   onChoose: (index: number | null) => void;
   onDraw: (stroke: Stroke) => void;
   onRemove: (index: number) => void;
+}
+
+interface Props extends ArtWork {
+  placed: PlacedUnit;
   toSheet: (x: number, y: number) => { x: number; y: number };
 }
 

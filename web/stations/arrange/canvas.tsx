@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef, useState, type PointerEvent, type RefObject } from 'react';
-import { connectPoint, type Part, type Pin, type Side, type Stroke } from '../../../core/part';
+import { connectPoint, type Part, type Pin, type Side } from '../../../core/part';
 import { dropPorts, moveEdit, moveToUnitEdit, resizeEdit } from '../../../core/arrange';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
@@ -13,8 +13,7 @@ import {
   selectSelection,
 } from '../../store/selectors';
 import { nextSet, selected, unitChosen } from '../../store/view-slice';
-import type { Bend, Tool } from './art';
-import { ArtLayer } from './art-layer';
+import { ArtLayer, type ArtWork } from './art-layer';
 import { idle, isFar, type Gesture } from './gestures/gesture';
 import { Grips } from './grips';
 import { targetAt, type PlacedUnit, type Target } from './layout';
@@ -32,17 +31,7 @@ interface Props {
   /** A proposal is being shown: look, do not touch. */
   still: boolean;
   /** Artwork is drawn in a unit. */
-  art?:
-    | {
-        unit: string;
-        tool: Tool;
-        bend: Bend;
-        chosen: number | null;
-        onChoose: (index: number | null) => void;
-        onDraw: (stroke: Stroke) => void;
-        onRemove: (index: number) => void;
-      }
-    | undefined;
+  art?: (ArtWork & { unit: string }) | undefined;
 }
 
 /** The sheet: all units on the grid. */
