@@ -1,0 +1,143 @@
+import { good } from '../../test/samples';
+import type { ElectricalType } from '../../part';
+import type { Device } from '../device';
+import { readModels } from '../read-models';
+import { biasBench, bipolarBench, diodeBench, fieldEffectBench, logicLevels, openLoop, regulatorBench, type Bench } from './benches';
+import type { Setup, Verdict } from './setup';
+
+const CARDS =
+  '.model D1 D(IS=1n)\n.model Q1 NPN(BF=100)\n.model Q2 PNP(BF=100)\n.model M1 NMOS(VTO=2)\n.model J1 NJF(VTO=-2)\n.subckt S3 a b c\nR1 a b 1\n.ends\n';
+function setup(model: string, device: Device, ...pins: string[]): Setup {
+  const chosen = good(readModels(CARDS)).models.find((m) => m.name === model)!;
+  const joins = chosen.nodes.map(({ name: node }, i) => {
+    const [name = '', type = 'passive'] = (pins[i] ?? '').split(':');
+    return { node, pins: name ? [{ number: String(i), name, type: type as ElectricalType }] : [], to: 'open' as const };
+  });
+  return { unit: null, device, model: chosen, source: CARDS, joins, params: {} };
+}
+
+/** Judges a run in which every vector is a function of the sweep. */
+function judged(
+  bench: Bench,
+  given: Setup,
+  x: number[],
+  vectors: Record<string, (x: number, i: number) => number>,
+  sweep = 'v(v-sweep)',
+): Verdict {
+  const built = bench.build(given);
+  if ('verdict' in built) return built;
+  const run = new Map([[sweep, x], ...Object.entries(vectors).map(([name, f]) => [name, x.map(f)] as [string, number[]])]);
+  return built.judge({ vectors: run, errors: [] });
+}
+const range = (from: number, to: number, step: number) =>
+  Array.from({ length: Math.round((to - from) / step) + 1 }, (_, i) => from + i * step);
+
+describe('a diode', () => {
+  const diode = setup('D1', 'diode', 'A', 'K');
+  const x = range(-100, 6, 0.25);
+  it.each<[string, (v: number) => number, Verdict['verdict'], RegExp]>([
+    ['the right way round', (v) => (v > 0.6 ? (v - 0.6) / 1000 : -1e-9), 'pass', /conducts 4.4 mA forward/],
+    ['with a breakdown', (v) => (v > 0.6 ? (v - 0.6) / 1000 : v < -12 ? (v + 12) / 1000 : -1e-9), 'pass', /blocks in reverse/],
+    ['the wrong way round', (v) => (v < -0.6 ? (v + 0.6) / 1000 : 1e-9), 'fail', /anode and cathode may be swapped/],
+    ['a short', (v) => v / 1000, 'fail', /both ways/],
+    ['open', () => 0, 'fail', /does not conduct forward/],
+  ])('%s', (_what, current, verdict, says) => {
+    const result = judged(diodeBench, diode, x, { 'i(vk)': current, 'v(p1)': () => 0.6 });
+    expect([result.verdict, result.reason]).toEqual([verdict, expect.stringMatching(says)]);
+  });
+  it('measures where it breaks down', () =>
+    expect(
+      judged(diodeBench, diode, x, { 'i(vk)': (v) => (v > 0.6 ? 5e-3 : v < -12 ? (v + 12) / 1000 : 0), 'v(p1)': () => 0.6 }).measured[
+        'breakdownV'
+      ],
+    ).toBeCloseTo(13.25));
+  it('without a cathode says so', () => expect(judged(diodeBench, setup('D1', 'diode', 'A', ''), x, {}).reason).toMatch(/the cathode/));
+});
+
+describe('a bipolar transistor', () => {
+  const x = range(-4, 4, 0.1);
+  it.each<[string, number, number, number, Verdict['verdict'], RegExp]>([
+    ['the right way round', 2e-3, 2e-5, 0.7, 'pass', /gain is 100/],
+    ['with collector and emitter exchanged', 2e-5, 2e-3, 0.7, 'fail', /collector and emitter/],
+    ['of the other polarity', 0, 0, -4, 'fail', /polarity/],
+  ])('%s', (_what, forward, inverse, vbe, verdict, says) => {
+    const result = judged(bipolarBench, setup('Q1', 'npn', 'C', 'B:input', 'E'), x, {
+      'i(vc)': (v) => (v > 0 ? -forward : inverse),
+      'v(p2)': () => vbe,
+    });
+    expect([result.verdict, result.reason]).toEqual([verdict, expect.stringMatching(says)]);
+  });
+  it('of PNP kind is driven the other way', () => {
+    const built = bipolarBench.build(setup('Q2', 'pnp', 'C', 'B:input', 'E'));
+    expect('netlist' in built && built.netlist).toMatch(/Ib 0 p2 -0\.00002\n[^]*\.dc Vc 4 -4 -0\.1/);
+  });
+});
+
+describe('a transistor with a gate', () => {
+  // Two sweeps follow each other: the gate off, then on.
+  const x = [...range(-2, 5, 0.25), ...range(-2, 5, 0.25)];
+  const isOn = (i: number) => i >= x.length / 2;
+  const device = setup('M1', 'nmos', 'D', 'G:input', 'S');
+  it.each<[string, number, number, Verdict['verdict'], RegExp]>([
+    ['that switches', 1e-9, 40e-3, 'pass', /conducts 40 mA with the gate driven/],
+    ['with drain and source exchanged', 42e-3, 42e-3, 'fail', /drain and source/],
+    ['whose gate does nothing', 1e-9, 2e-9, 'fail', /does not turn it on/],
+  ])('%s', (_what, off, on, verdict, says) => {
+    const result = judged(fieldEffectBench, device, x, { 'i(vd)': (_, i) => -(isOn(i) ? on : off) });
+    expect([result.verdict, result.reason]).toEqual([verdict, expect.stringMatching(says)]);
+  });
+  it('of junction kind is told that it is the same either way round', () =>
+    expect(
+      judged(fieldEffectBench, setup('J1', 'njf', 'D', 'G:input', 'S'), x, { 'i(vd)': (_, i) => (isOn(i) ? -4e-3 : 0) }).reason,
+    ).toMatch(/cannot be told apart/));
+});
+
+describe('a regulator', () => {
+  const x = [...range(0, 12, 0.25), ...range(0, 12, 0.25)];
+  const given = setup('S3', 'regulator', 'IN:supply-in', 'OUT:supply-out', 'GND:ground');
+  const loaded = (i: number) => i >= x.length / 2;
+  it.each<[string, (v: number, i: number) => number, Verdict['verdict'], RegExp]>([
+    ['that holds', (v, i) => Math.min(v, 3.3) - (loaded(i) ? 0.01 : 0), 'pass', /holds 3.3 V/],
+    ['without an output', () => 0, 'fail', /gives 0 V/],
+    ['that follows', (v) => v, 'fail', /follows the input/],
+    ['that stands without its input', () => 3.3, 'fail', /stands without its input/],
+    ['that sags', (v, i) => Math.min(v, 3.3) - (loaded(i) ? 1 : 0), 'fail', /with the load/],
+  ])('%s', (_what, out, verdict, says) => {
+    const result = judged(regulatorBench, given, x, { 'v(p2)': out });
+    expect([result.verdict, result.reason]).toEqual([verdict, expect.stringMatching(says)]);
+  });
+});
+
+describe('a gate', () => {
+  const given = setup('S3', 'logic', 'A:input', 'B:input', 'Y:output');
+  const time = range(0, 40e-6, 0.5e-6);
+  const bits = (t: number) => [Math.floor(t / 10e-6) & 1, (Math.floor(t / 10e-6) >> 1) & 1] as const;
+  const of = (f: (a: number, b: number) => number) => judged(logicLevels, given, time, { 'v(p3)': (t) => f(...bits(t)) }, 'time');
+  it.each<[string, (a: number, b: number) => number, Verdict['verdict'], RegExp]>([
+    ['AND', (a, b) => 5 * (a & b), 'pass', /outputs are 0001 for the inputs counted up\.$/],
+    ['of two unlike inputs', (a, b) => 5 * (a & (1 - b)), 'pass', /0100 .*cannot tell which input is which/],
+    ['that ignores an input', (a) => 5 * a, 'fail', /B has no effect/],
+    ['that never changes', () => 5, 'fail', /never changes: 1111/],
+    ['between its levels', () => 2.5, 'fail', /at no level/],
+  ])('%s', (_what, f, verdict, says) => {
+    const result = of(f);
+    expect([result.verdict, result.reason]).toEqual([verdict, expect.stringMatching(says)]);
+  });
+});
+
+describe('anything else', () => {
+  const given = setup('S3', 'other', 'VDD:supply-in', 'X1', 'GND:ground');
+  it.each<[string, number, number, Verdict['verdict'], RegExp]>([
+    ['in order', -2e-3, 2.5, 'pass', /supplies give 2 mA/],
+    ['with a shorted supply', -5, 2.5, 'fail', /shorted or swapped/],
+    ['with a pin beyond all supplies', -1e-3, 900, 'fail', /X1 stands at 900 V/],
+  ])('%s', (_what, current, pin, verdict, says) => {
+    const result = judged(biasBench, given, [0], { 'i(vpos0)': () => current, 'v(p2)': () => pin });
+    expect([result.verdict, result.reason]).toEqual([verdict, expect.stringMatching(says)]);
+  });
+});
+
+it('an amplifier that does not answer is a failure, not a pass', () => {
+  const amp = setup('S3', 'opamp', 'IN+:input', 'IN-:input', 'OUT:output');
+  expect(judged(openLoop, amp, range(-0.2, 0.2, 0.004), { 'v(p3)': () => 1 }).reason).toMatch(/stays near 1 V/);
+});
