@@ -17,8 +17,24 @@ const overlap = (a: Box, b: Box): boolean =>
 /** The letters' own box: a line box is taller than the capitals in it. */
 const inked = (box: Box): Box => ({ ...box, top: box.top - 8, base: box.base + 8 });
 
+interface Drawn {
+  texts: DrawnText[];
+  lines: [number, number][][];
+}
+
+/** What each unit shows, worked out once for the rules that look at it. */
+const known = new WeakMap<Facts, Map<string, Drawn>>();
+
+function textsAndLines(facts: Facts, unit: Unit, drawing: Drawing): Drawn {
+  const units = known.get(facts) ?? new Map<string, Drawn>();
+  known.set(facts, units);
+  const found = units.get(unit.id) ?? drawTexts(facts, unit, drawing);
+  units.set(unit.id, found);
+  return found;
+}
+
 /** All texts of a unit, and the lines that they must keep off: artwork, the title's rule, the lines of pins. */
-function textsAndLines(facts: Facts, unit: Unit, drawing: Drawing): { texts: DrawnText[]; lines: [number, number][][] } {
+function drawTexts(facts: Facts, unit: Unit, drawing: Drawing): Drawn {
   const texts: DrawnText[] = [];
   const lines: [number, number][][] = [];
   const add = (items: readonly Primitive[], pin?: { id: string; name: string }) => {
@@ -66,14 +82,44 @@ export function overlappingTexts(facts: Facts, unit: Unit, drawing: Drawing, ofN
 /** Names and texts that a line runs through: of the artwork, of a body shape, of another pin. */
 export function crossedTexts(facts: Facts, unit: Unit, drawing: Drawing): RawFinding[] {
   const { texts, lines } = textsAndLines(facts, unit, drawing);
-  const segments = lines.flatMap((line) => line.slice(1).map((to, i) => ({ from: line[i]!, to })));
+  const rows = byRow(lines);
   return texts
-    .filter((t) => segments.some((s) => crosses(inked(t.box), s.from, s.to)))
+    .filter((t) => {
+      const box = inked(t.box);
+      for (let row = rowOf(box.base); row <= rowOf(box.top); row++) if (rows.get(row)?.some((s) => crosses(box, s.from, s.to))) return true;
+      return false;
+    })
     .map((t) => ({
       where: { ...(t.pin ? { pin: t.pin } : {}), unit: unit.id },
       message: `A line runs through ${t.what} in unit ${unit.label}.`,
     }))
     .slice(0, 10);
+}
+
+interface Segment {
+  from: [number, number];
+  to: [number, number];
+}
+
+const rowOf = (y: number): number => Math.floor(y / 100);
+/** Bodies are at most 2,000 steps tall; artwork beyond that is not followed. */
+const MOST_ROWS = 4000;
+
+/** Segments by the grid rows that they run through, so that a text is held only against those beside it. */
+function byRow(lines: readonly [number, number][][]): Map<number, Segment[]> {
+  const rows = new Map<number, Segment[]>();
+  for (const line of lines)
+    for (let i = 1; i < line.length; i++) {
+      const segment = { from: line[i - 1]!, to: line[i]! };
+      const [low, high] = [Math.min(segment.from[1], segment.to[1]), Math.max(segment.from[1], segment.to[1])];
+      const last = Math.min(rowOf(high), rowOf(low) + MOST_ROWS);
+      for (let row = rowOf(low); row <= last; row++) {
+        const list = rows.get(row);
+        if (list) list.push(segment);
+        else rows.set(row, [segment]);
+      }
+    }
+  return rows;
 }
 
 /** Whether a segment has a part of more than a hair inside a box (Liang and Barsky's clipping). */
