@@ -201,7 +201,7 @@ function ColumnHead({ part, unit, isTall, first, last, onSplit, onMerge, onMove 
           label={`Merge unit ${unit.label} with`}
           value=""
           options={[
-            { value: '', label: 'merge with…' },
+            { value: '', label: 'merge…' },
             ...part.units.filter((u) => u.id !== unit.id).map((u) => ({ value: u.id, label: `${u.label}, ${u.title}` })),
           ]}
           onChange={(other) => other && onMerge(other)}
