@@ -147,6 +147,6 @@ test('Join: a joined model is tried in the browser, with its curve', async ({ pa
   await page.keyboard.press('t');
   const card = page.getByRole('region', { name: 'Trial' });
   await card.getByRole('button', { name: 'Run the trial' }).click();
-  await expect(card.getByRole('listitem')).toContainText('pass line and load: The output holds 3.3 V', { timeout: 60_000 });
+  await expect(card.getByRole('list', { name: 'Trials' })).toContainText('pass line and load: The output holds 3.3 V', { timeout: 60_000 });
   await expect(card.locator('.recharts-line').first()).toBeVisible();
 });
