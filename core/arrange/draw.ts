@@ -1,4 +1,4 @@
-import { nameOnDrawing, type Drawing, type HouseRules, type Label, type Pin, type Port, type Side } from '../part';
+import { isFlank, nameOnDrawing, type Drawing, type HouseRules, type Label, type Pin, type Port, type Side } from '../part';
 import { insideWidth, NAME_INSET, NAME_SIZE, STEP, textWidth } from '../shapes';
 import { legible, marksOf, rowsOf, sideBlocks, type Fixed } from './place';
 import type { PinGroup } from './groups';
@@ -81,7 +81,7 @@ function zonesOf(blocks: Record<Side, Pin[][]>, held: readonly Held[], rules: Ho
 
 /** Even, with a step of room above the first and below the last pin, and wide enough for what a person placed. */
 function bodyHeight(blocks: Record<Side, Pin[][]>, held: Held[], rules: HouseRules): number {
-  const upright = held.filter((h) => h.side === 'left' || h.side === 'right');
+  const upright = held.filter((h) => isFlank(h.side));
   const extra = (side: Side) => upright.filter((h) => h.side === side).length * rules.pitch;
   const rows = Math.max(rowsOf(blocks.left, rules) + extra('left'), rowsOf(blocks.right, rules) + extra('right'), 1);
   const reach = Math.max(0, ...upright.map((h) => Math.max((h.at + stripOf(rules) + 1) * 2, (-h.at + 1) * 2)));
@@ -93,7 +93,7 @@ function bodyHeight(blocks: Record<Side, Pin[][]>, held: Held[], rules: HouseRul
 /** Places blocks along a side from its first place on, leaving out places that are held. */
 function along(side: Side, blocks: readonly Pin[][], firstRow: number, held: Held[], rules: HouseRules): Held[] {
   const taken = new Set(held.filter((h) => h.side === side).map((h) => h.at));
-  const flat = side === 'left' || side === 'right';
+  const flat = isFlank(side);
   const rows = rowsOf(blocks, rules);
   let at = flat ? firstRow : -Math.floor(rows / 2);
   const step = flat ? -1 : 1;
@@ -122,7 +122,7 @@ function bodyWidth(placed: Held[], title: string, rules: HouseRules, height: num
         .map(nameSpace),
     );
   const names = rules.names === 'over' ? 0 : longest('left') + longest('right') + STEP;
-  const upright = Math.max(0, ...placed.filter((p) => p.side === 'top' || p.side === 'base').map((p) => Math.abs(p.at) + 1));
+  const upright = Math.max(0, ...placed.filter((p) => !isFlank(p.side)).map((p) => Math.abs(p.at) + 1));
   const strip = rules.strip ? Math.ceil((textWidth(title, NAME_SIZE) + 60) / STEP) : 0;
   const third = rules.width === 'third' ? Math.ceil(height / 3) : 0;
   const need = Math.max(Math.ceil(names / STEP), strip, third, upright * 2, rules.minWidth);

@@ -1,9 +1,8 @@
-import type { Drawing, Edit, Part, Port, Side } from '../part';
+import { isFlank, type Drawing, type Edit, type Part, type Port, type Side } from '../part';
 import { freeSlots, heightFor, type Move } from './slots';
 
-const flat = (side: Side): boolean => side === 'left' || side === 'right';
 /** The direction in which a side is read: downwards, or to the right. */
-const forward = (side: Side): 1 | -1 => (flat(side) ? -1 : 1);
+const forward = (side: Side): 1 | -1 => (isFlank(side) ? -1 : 1);
 
 /** Pins that stand in the way of a dropped block go on to the next places, in their order. */
 function pushAway(still: readonly Port[], side: Side, taken: Set<number>): Move[] {
@@ -33,7 +32,7 @@ export function dropPorts(drawing: Drawing, ports: readonly string[], held: stri
   const moves: Move[] = ordered.map((p, i) => ({
     port: p.id,
     side,
-    at: sameSide && flat(p.side) === flat(side) ? at + (p.at - lead.at) : at + (i - rank) * forward(side),
+    at: sameSide && isFlank(p.side) === isFlank(side) ? at + (p.at - lead.at) : at + (i - rank) * forward(side),
   }));
   const taken = new Set(moves.map((m) => m.at));
   return [

@@ -1,4 +1,4 @@
-import { carriesPower, compareNatural, compareTerminals, type HouseRules, type Pin } from '../part';
+import { anyNumber, groupBy, carriesPower, compareNatural, compareTerminals, type HouseRules, type Pin } from '../part';
 import { findPairs } from '../intake/understand/pairs';
 import { countStems, interfaceOf, stemsOf } from '../intake/understand/signals';
 
@@ -15,26 +15,17 @@ export interface PinGroup {
  */
 export function groupPins(pins: readonly Pin[], order: HouseRules['order'] = 'natural'): PinGroup[] {
   const stems = countStems(pins.map((p) => p.name));
-  const groups = new Map<string, Pin[]>();
-  for (const pin of pins) {
-    const title = titleOf(pin, stems);
-    const known = groups.get(title);
-    if (known) known.push(pin);
-    else groups.set(title, [pin]);
-  }
-  return [...groups].map(([title, members]) => ({
+  return [...groupBy(pins, (pin) => titleOf(pin, stems))].map(([title, members]) => ({
     title,
     pins: inOrder(members, order),
     power: members.every((p) => carriesPower(p.type)),
   }));
 }
 
-const numberOf = (p: Pin): string => Object.values(p.pads)[0]?.[0] ?? '';
-
 /** The pins of a group as the house rules have them follow each other. */
 function inOrder(pins: readonly Pin[], order: HouseRules['order']): Pin[] {
   if (order === 'datasheet') return [...pins];
-  if (order === 'number') return [...pins].sort((a, b) => compareTerminals(numberOf(a), numberOf(b)));
+  if (order === 'number') return [...pins].sort((a, b) => compareTerminals(anyNumber(a), anyNumber(b)));
   const natural = inDrawnOrder(pins);
   return order === 'bank' ? natural.sort((a, b) => compareNatural(a.rail ?? '', b.rail ?? '')) : natural;
 }

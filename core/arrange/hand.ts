@@ -1,4 +1,4 @@
-import { nameOnDrawing, type Drawing, type Edit, type Part, type Pin, type Port, type Side } from '../part';
+import { anyNumber, isFlank, nameOnDrawing, type Drawing, type Edit, type Part, type Pin, type Port, type Side } from '../part';
 import { labelsFor } from './draw';
 import { reorder, type Move } from './slots';
 
@@ -6,7 +6,6 @@ import { reorder, type Move } from './slots';
  * Hand work on many pins at once, as pure questions that give moves or edits. Places are grid steps along a side, y upwards
  * on left and right, x on top and base.
  */
-const isFlank = (side: Side): boolean => side === 'left' || side === 'right';
 /** In the order in which a side is read: downwards, or to the right. */
 const inReading = (ports: readonly Port[]): Port[] => [...ports].sort((a, b) => (isFlank(a.side) ? b.at - a.at : a.at - b.at));
 const sidesOf = (ports: readonly Port[]): Port[][] =>
@@ -73,7 +72,7 @@ export function sortPorts(
 
 const KEYS: Record<Sort, (pin: Pin) => string> = {
   name: (p) => nameOnDrawing(p),
-  number: (p) => Object.values(p.pads)[0]?.[0] ?? '',
+  number: anyNumber,
   type: (p) => p.type,
   group: (p) => p.group ?? '',
 };

@@ -1,4 +1,4 @@
-import type { HouseRules, Mark, Pin, Side, SideRole } from '../part';
+import { groupBy, type HouseRules, type Mark, type Pin, type Side, type SideRole } from '../part';
 import { interfaceOf } from '../intake/understand/signals';
 import { cutBetweenPairs, type PinGroup } from './groups';
 
@@ -59,17 +59,12 @@ const INTERFACE = /serial|interface|port|bus|spi|i2c|i²c|uart|usb|jtag|debug|me
 
 /** A group as blocks of one role each, unless it is an interface, which reads better in one piece. */
 function blocksOf(group: PinGroup, rules: HouseRules): Block[] {
-  const byRole = new Map<SideRole, Pin[]>();
   // Controls are a block of their own only where the house has another side for them than for inputs.
   const sided = (pin: Pin): SideRole => {
     const role = roleOf(pin);
     return role === 'control' && rules.sides.control === rules.sides.input ? 'input' : role;
   };
-  for (const pin of group.pins) {
-    const known = byRole.get(sided(pin));
-    if (known) known.push(pin);
-    else byRole.set(sided(pin), [pin]);
-  }
+  const byRole = groupBy(group.pins, sided);
   const roles = [...byRole.keys()];
   const signals: SideRole[] = roles.filter((r) => r !== 'supply' && r !== 'ground');
   if (signals.length > 1 && (INTERFACE.test(group.title) || signals.includes('bidirectional'))) {

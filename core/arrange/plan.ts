@@ -1,4 +1,4 @@
-import { carriesPower, type HouseRules, type Pin, nameOnDrawing, compareTerminals } from '../part';
+import { anyNumber, groupBy, carriesPower, type HouseRules, type Pin, nameOnDrawing, compareTerminals } from '../part';
 import { findChannels, type Channels } from './channels';
 import { cutBetweenPairs, groupPins, type PinGroup } from './groups';
 import { isIdle, kindOf, ownRails } from './kinds';
@@ -134,11 +134,7 @@ const titled = (groups: PinGroup[]): PlannedUnit => ({ title: titleOf(groups), g
 
 /** Groups by their sort, in the order of the first of each. */
 function bySort(groups: readonly PinGroup[]): PinGroup[] {
-  const sorts = new Map<string, PinGroup[]>();
-  for (const g of groups) {
-    const kind = g.title === 'Not used' ? '~' : kindOf(g);
-    sorts.set(kind, [...(sorts.get(kind) ?? []), g]);
-  }
+  const sorts = groupBy(groups, (g) => (g.title === 'Not used' ? '~' : kindOf(g)));
   const idle = sorts.get('~') ?? [];
   sorts.delete('~');
   return [...[...sorts.values()].flat(), ...idle];
@@ -245,21 +241,13 @@ function packPower(power: readonly Pin[], rules: HouseRules): PlannedUnit[] {
 
 /** One group per rail, named by it. */
 function railGroups(pins: readonly Pin[]): PinGroup[] {
-  const rails = new Map<string, Pin[]>();
-  for (const pin of pins) {
-    const known = rails.get(nameOnDrawing(pin));
-    if (known) known.push(pin);
-    else rails.set(nameOnDrawing(pin), [pin]);
-  }
-  return [...rails].map(([title, members]) => ({ title, pins: members, power: true }));
+  return [...groupBy(pins, nameOnDrawing)].map(([title, members]) => ({ title, pins: members, power: true }));
 }
-
-const numberOf = (pin: Pin): string => Object.values(pin.pads)[0]?.[0] ?? '';
 
 /** Units by where the pins are on the package: the four sides of numbered leads, or bands of a grid's rows. */
 function bySide(pins: readonly Pin[], rules: HouseRules): PlannedUnit[] {
-  const ordered = [...pins].sort((a, b) => compareTerminals(numberOf(a), numberOf(b)));
-  const isGrid = ordered.filter((p) => /^[A-Z]{1,2}\d+$/.test(numberOf(p))).length > ordered.length / 2;
+  const ordered = [...pins].sort((a, b) => compareTerminals(anyNumber(a), anyNumber(b)));
+  const isGrid = ordered.filter((p) => /^[A-Z]{1,2}\d+$/.test(anyNumber(p))).length > ordered.length / 2;
   const count = Math.max(isGrid || ordered.length > 20 ? 4 : 2, Math.ceil(ordered.length / (rules.maxPinsPerUnit * 1.4)));
   const band = Math.ceil(ordered.length / count);
   return Array.from({ length: count }, (_, i) => ordered.slice(i * band, (i + 1) * band))
@@ -267,9 +255,9 @@ function bySide(pins: readonly Pin[], rules: HouseRules): PlannedUnit[] {
     .map((members) => ({
       title: isGrid
         ? `Rows ${rowOf(members[0]!)} to ${rowOf(members.at(-1)!)}`
-        : `Pins ${numberOf(members[0]!)} to ${numberOf(members.at(-1)!)}`,
+        : `Pins ${anyNumber(members[0]!)} to ${anyNumber(members.at(-1)!)}`,
       groups: groupPins(members, 'number'),
     }));
 }
 
-const rowOf = (pin: Pin): string => numberOf(pin).replace(/\d+$/, '');
+const rowOf = (pin: Pin): string => anyNumber(pin).replace(/\d+$/, '');

@@ -1,5 +1,5 @@
-import { freshId, nameOnDrawing, type Drawing, type Edit, type HouseRules, type Part, type Pin, type Port } from '../part';
-import { rolesOf } from '../spice';
+import { anyNumber, freshId, nameOnDrawing, type Drawing, type Edit, type HouseRules, type Part, type Pin, type Port } from '../part';
+import { rolesOf, withoutChannel } from '../spice';
 import { freeSlots } from './slots';
 
 /** A drawing that another part has, with the pin that each of its ports shows there. */
@@ -36,18 +36,14 @@ const plain = (name: string): string =>
     .toLowerCase()
     .replace(/[^a-z0-9+\-−]/g, '')
     .replace('−', '-');
-const bare = (pin: Pin): string =>
-  nameOnDrawing(pin)
-    .replace(/^\d+(?=\D)/, '')
-    .replace(/(?<=\D)\d+(?=[+\-−]?$)/, '');
-const numberOf = (pin: Pin): string => Object.values(pin.pads)[0]?.[0] ?? '';
+const bare = (pin: Pin): string => withoutChannel(nameOnDrawing(pin));
 
 /** The ways a port finds its pin, the surest first; a way counts only where exactly one pin answers. */
 const WAYS: { by: 'name' | 'role' | 'number'; same: (a: Pin, b: Pin) => boolean }[] = [
   { by: 'name', same: (a, b) => plain(nameOnDrawing(a)) === plain(nameOnDrawing(b)) },
   { by: 'name', same: (a, b) => plain(bare(a)) === plain(bare(b)) },
   { by: 'role', same: (a, b) => [...rolesOf(bare(a))].some((r) => rolesOf(bare(b)).has(r)) },
-  { by: 'number', same: (a, b) => numberOf(a) !== '' && numberOf(a) === numberOf(b) && a.type === b.type },
+  { by: 'number', same: (a, b) => anyNumber(a) !== '' && anyNumber(a) === anyNumber(b) && a.type === b.type },
 ];
 
 /**

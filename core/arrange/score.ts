@@ -1,4 +1,4 @@
-import { nameOnDrawing, type HouseRules, type Part } from '../part';
+import { groupBy, nameOnDrawing, type HouseRules, type Part } from '../part';
 import { groupPins } from './groups';
 
 /** How well a part's units read, with what is at fault by name. */
@@ -31,8 +31,7 @@ export function scorePlan(part: Part, rules: HouseRules): PlanScore {
     .filter((g) => !g.power && !isApart(g.title))
     .map((g) => ({ group: g.title, units: spread(g.pins.filter((p) => p.type !== 'ground' && p.type !== 'supply-in')) }))
     .filter((g) => isCut(g.units));
-  const byRail = new Map<string, Part['pins']>();
-  for (const p of part.pins) if (p.type === 'supply-in') byRail.set(nameOnDrawing(p), [...(byRail.get(nameOnDrawing(p)) ?? []), p]);
+  const byRail = groupBy(part.pins, (p) => (p.type === 'supply-in' ? nameOnDrawing(p) : undefined));
   const rails = [...byRail].map(([rail, pins]) => ({ rail, units: spread(pins) })).filter((r) => r.units.length > 1);
   const drawings = new Map(part.drawings.map((d) => [d.id, d]));
   const tall = part.units

@@ -1,4 +1,4 @@
-import type { Drawing, Part, Side } from '../part';
+import { isFlank, type Drawing, type Part, type Side } from '../part';
 
 /**
  * Work by hand on a drawing, as pure questions: where is there room, where does a port land. All places are in grid
@@ -7,7 +7,7 @@ import type { Drawing, Part, Side } from '../part';
 
 /** The places of a side that its body has, from the first (top or left) on. */
 export function slotsOf(drawing: Drawing, side: Side): number[] {
-  const flat = side === 'left' || side === 'right';
+  const flat = isFlank(side);
   const { width, height, strip } = drawing.body;
   const first = flat ? height / 2 - strip - 1 : -width / 2 + 1;
   const last = flat ? -height / 2 + 1 : width / 2 - 1;
@@ -23,7 +23,7 @@ export function freeSlots(drawing: Drawing, side: Side, count: number, except?: 
   const taken = takenOn(drawing, side, except);
   const slots = slotsOf(drawing, side);
   const free = slots.filter((s) => !taken.has(s));
-  const step = side === 'left' || side === 'right' ? -1 : 1;
+  const step = isFlank(side) ? -1 : 1;
   let beyond = slots.at(-1) ?? 0;
   while (free.length < count) {
     beyond += step;
@@ -41,7 +41,7 @@ export function sendToSide(drawing: Drawing, ports: readonly string[], side: Sid
   const taken = takenOn(drawing, side, except);
   const slots = new Set(slotsOf(drawing, side));
   return moving.map((port) => {
-    const same = port.side === side || (isFlat(port.side) && isFlat(side));
+    const same = port.side === side || (isFlank(port.side) && isFlank(side));
     let at = same && slots.has(port.at) && !taken.has(port.at) ? port.at : undefined;
     at ??= freeSlots(
       {
@@ -58,8 +58,6 @@ export function sendToSide(drawing: Drawing, ports: readonly string[], side: Sid
     return { port: port.id, side, at };
   });
 }
-
-const isFlat = (side: Side) => side === 'left' || side === 'right';
 
 /**
  * Moves ports one place along their side; the port that stands in the way changes places with them, so that an order is
@@ -99,7 +97,7 @@ export function reorder(drawing: Drawing, ordered: readonly string[]): Move[] {
     const places = drawing.ports
       .filter((p) => ids.includes(p.id))
       .map((p) => p.at)
-      .sort((a, b) => (isFlat(side) ? b - a : a - b));
+      .sort((a, b) => (isFlank(side) ? b - a : a - b));
     return ids.map((port, i) => ({ port, side, at: places[i]! }));
   });
 }
@@ -109,7 +107,7 @@ export function heightFor(drawing: Drawing, moves: readonly Move[] = []): number
   const moved = new Map(moves.map((m) => [m.port, m]));
   const ats = drawing.ports
     .map((p) => moved.get(p.id) ?? p)
-    .filter((p) => isFlat(p.side))
+    .filter((p) => isFlank(p.side))
     .map((p) => p.at);
   const reach = Math.max(0, ...ats.map((at) => Math.max((at + drawing.body.strip + 1) * 2, (1 - at) * 2)));
   return Math.max(drawing.body.height, reach + (reach % 2));

@@ -1,4 +1,4 @@
-import { carriesPower, compareTerminals, nameOnDrawing, type Edit, type HouseRules, type Part } from '../part';
+import { anyNumber, groupBy, carriesPower, compareTerminals, nameOnDrawing, type Edit, type HouseRules, type Part } from '../part';
 import { draftsOf, type UnitDraft } from './draft-units';
 import { groupPins } from './groups';
 import { titleOf } from './titles';
@@ -19,7 +19,6 @@ export function splitUnit(part: Part, unitId: string, by: Split, rules: HouseRul
 function partsOf(part: Part, draft: UnitDraft, by: Split, rules: HouseRules): UnitDraft[] {
   const own = new Set(draft.pins);
   const pins = part.pins.filter((p) => own.has(p.id));
-  const numberOf = (p: Part['pins'][number]) => Object.values(p.pads)[0]?.[0] ?? '';
   if (by === 'count') {
     const groups = groupPins(pins, rules.order);
     const ordered = groups.flatMap((g) => g.pins);
@@ -41,10 +40,8 @@ function partsOf(part: Part, draft: UnitDraft, by: Split, rules: HouseRules): Un
     if (by === 'side') return `${sideOf.get(p.id)} side`;
     return /^[A-Za-z]+/.exec(nameOnDrawing(p))?.[0] ?? nameOnDrawing(p);
   };
-  const parts = new Map<string, typeof pins>();
-  for (const p of pins) parts.set(keyOf(p), [...(parts.get(keyOf(p)) ?? []), p]);
-  const sorted = [...parts].map(([title, list]) => [title, list.sort((a, b) => compareTerminals(numberOf(a), numberOf(b)))] as const);
-  return sorted.map(([title, list]) => ({ title, pins: list.map((p) => p.id) }));
+  const inOrder = (list: typeof pins) => list.sort((a, b) => compareTerminals(anyNumber(a), anyNumber(b)));
+  return [...groupBy(pins, keyOf)].map(([title, list]) => ({ title, pins: inOrder(list).map((p) => p.id) }));
 }
 
 const titleFor = (part: Part, pins: readonly string[]): string => {

@@ -1,4 +1,6 @@
 import {
+  anyNumber,
+  isFlank,
   applyEdit,
   carriesPower,
   compareTerminals,
@@ -11,7 +13,7 @@ import {
   type Side,
 } from '../part';
 import { SHAPES, type BodyDef, type ShapeName, type ShapePort } from '../shapes';
-import { rolesOf } from '../spice';
+import { rolesOf, withoutChannel } from '../spice';
 import { tidyUnit } from './arrange';
 import { labelsFor } from './draw';
 
@@ -28,12 +30,6 @@ export interface ShapeProposal {
   confidence: number;
 }
 
-/** A pin's name without its channel: IN+ of 1IN+ and IN1+, A of A2. */
-const stripped = (pin: Pin): string => {
-  const name = nameOnDrawing(pin);
-  return name.replace(/^\d+(?=\D)/, '').replace(/(?<=\D)\d+(?=[+\-−]?$)/, '') || name;
-};
-
 const OUTPUTS = new Set<Pin['type']>(['output', 'three-state', 'open-drain', 'open-source', 'supply-out']);
 
 /** Roles by what is counted, not named: the ends of a resistor, the contacts of a relay. */
@@ -41,7 +37,7 @@ const isCounted = (role: string): boolean => /^([12345]|[ps][12]|coil[12]|contac
 
 function canBe(pin: Pin, role: string): boolean {
   if (isCounted(role)) return pin.type === 'passive' || pin.type === 'unspecified';
-  const name = stripped(pin);
+  const name = withoutChannel(nameOnDrawing(pin));
   if (role === '+' || role === '-') return name.replace('−', '-').endsWith(role) || rolesOf(name).has(role === '+' ? 'anode' : 'cathode');
   if (['com', 'no', 'nc'].includes(role)) return name.toLowerCase() === role || (role === 'com' && /^(c|common|pole)$/i.test(name));
   if (role === 'supply-' && pin.type === 'ground') return true;
@@ -104,8 +100,7 @@ const wordsOfPart = (part: Part): string =>
 
 const unitPins = (part: Part, unitId: string): Pin[] => {
   const bound = new Set(Object.values(part.units.find((u) => u.id === unitId)?.binding ?? {}));
-  const numberOf = (p: Pin) => Object.values(p.pads)[0]?.[0] ?? '';
-  return part.pins.filter((p) => bound.has(p.id)).sort((a, b) => compareTerminals(numberOf(a), numberOf(b)));
+  return part.pins.filter((p) => bound.has(p.id)).sort((a, b) => compareTerminals(anyNumber(a), anyNumber(b)));
 };
 
 /** How a shape would take a unit's pins; undefined where it lacks a pin that it cannot be read without. */
@@ -190,7 +185,6 @@ export function shapeEdit(part: Part, unitId: string, proposal: ShapeProposal, r
   };
 }
 
-const isFlank = (side: Side): boolean => side === 'left' || side === 'right';
 const widthForNames = ({ bound }: ShapeProposal): number => {
   const longest = (side: Side) => Math.max(0, ...bound.filter((b) => b.port.side === side).map((b) => nameOnDrawing(b.pin).length));
   return Math.ceil((longest('left') + longest('right')) * 0.405 + 1.8);

@@ -1,7 +1,6 @@
 import { packageIn } from '../intake';
 import { familyFromName, generateLand, joinExposedPad, meetPads } from '../lands';
-import type { Package, Pad, Part } from '../part';
-import { groupBy } from './pins';
+import { groupBy, type Package, type Pad, type Part } from '../part';
 import { pinText, type Mend, type Rule } from './rule';
 
 const landMend = (pkg: Package): Mend[] => {

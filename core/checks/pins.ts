@@ -1,16 +1,6 @@
 import type { Part, Pin } from '../part';
-import { compareTerminals } from '../part';
+import { compareTerminals, groupBy } from '../part';
 import { pinText, type RawFinding, type Rule } from './rule';
-
-/** Groups by a key; undefined keys are left out. */
-export function groupBy<T>(list: readonly T[], key: (item: T) => string | undefined): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const item of list) {
-    const k = key(item);
-    if (k !== undefined) groups.set(k, [...(groups.get(k) ?? []), item]);
-  }
-  return groups;
-}
 
 /** Letters and digits that are read for each other. */
 const lookalike = (name: string): string =>

@@ -1,7 +1,6 @@
-import { carriesPower, type Drawing, type Edit, type Pin, type Port, type Unit } from '../part';
+import { groupBy, carriesPower, type Drawing, type Edit, type Pin, type Port, type Unit } from '../part';
 import { findPairs } from '../intake';
 import { freeSlots, heightFor, marksOf, moveToUnitEdit, scorePlan, slotsOf } from '../arrange';
-import { groupBy } from './pins';
 import { crossedTexts, overlappingTexts } from './texts';
 import { pinText, type Facts, type Rule } from './rule';
 

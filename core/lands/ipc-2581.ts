@@ -1,4 +1,6 @@
 import { ok, problem, refuse, type Land, type Package, type Pad, type Problem, type Result } from '../part';
+import { xmlText } from '../formats';
+import { roundMm } from './round-mm';
 import { childOf, childrenOf, descendantsOf, readXml, type Element } from './xml';
 
 /** A land as a file gives it. */
@@ -65,8 +67,8 @@ function packageOf(element: Element, reading: Reading, wrong: Problem[]): ReadLa
   const outline = boxOf(childOf(element, 'Outline'), reading.perUnit);
   const land: Land = {
     pads: pins.slice(0, MOST_PINS).flatMap((pin) => padOf(pin, reading, wrong) ?? []),
-    ...(height > 0 ? { heightMm: rounded(height) } : {}),
-    ...(outline && outline.w > 0 && outline.h > 0 ? { body: { w: rounded(outline.w), h: rounded(outline.h) } } : {}),
+    ...(height > 0 ? { heightMm: roundMm(height) } : {}),
+    ...(outline && outline.w > 0 && outline.h > 0 ? { body: { w: roundMm(outline.w), h: roundMm(outline.h) } } : {}),
   };
   return { name: element.attributes['name'] ?? '', land };
 }
@@ -79,7 +81,7 @@ function padOf(pin: Element, reading: Reading, wrong: Problem[]): Pad | undefine
     const value = Number(location?.attributes[name] ?? NaN) * reading.perUnit;
     if (!Number.isFinite(value) || Math.abs(value) > 2000)
       wrong.push(problem('ipc-value', { what: name, pin: number, text: location?.attributes[name] ?? '' }, at));
-    return rounded(value);
+    return roundMm(value);
   };
   const [x, y] = [read('x'), read('y')];
   const stack = reading.stacks.get(pin.attributes['padstackDefRef'] ?? '');
@@ -95,10 +97,10 @@ function padOf(pin: Element, reading: Reading, wrong: Problem[]): Pad | undefine
     number,
     x,
     y,
-    w: rounded(w),
-    h: rounded(h),
+    w: roundMm(w),
+    h: roundMm(h),
     shape: shape.shape,
-    ...(drill > 0 ? { drill: rounded(drill) } : {}),
+    ...(drill > 0 ? { drill: roundMm(drill) } : {}),
     ...(pin.attributes['electricalType'] === 'MECHANICAL' ? { mechanical: true } : {}),
   };
 }
@@ -174,16 +176,6 @@ function boxOf(element: Element | undefined, perUnit: number): { w: number; h: n
   return { w: span(0), h: span(1) };
 }
 
-const rounded = (mm: number): number => Math.round(mm * 1e5) / 1e5 + 0;
-
-const xml = (text: string): string =>
-  text
-    .replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, '')
-    .replace(/&/g, '&amp;')
-    .replace(/</g, '&lt;')
-    .replace(/>/g, '&gt;')
-    .replace(/"/g, '&quot;');
-
 const shapeId = ({ shape, w, h }: Pad): string => `${shape.toUpperCase()}_${w}x${h}`;
 
 function primitive({ shape, w, h }: Pad): string {
@@ -193,7 +185,7 @@ function primitive({ shape, w, h }: Pad): string {
     case 'oval':
       return `<Oval width="${w}" height="${h}"/>`;
     case 'roundrect':
-      return `<RectRound width="${w}" height="${h}" radius="${rounded(Math.min(w, h) / 4)}" upperRight="true" upperLeft="true" lowerRight="true" lowerLeft="true"/>`;
+      return `<RectRound width="${w}" height="${h}" radius="${roundMm(Math.min(w, h) / 4)}" upperRight="true" upperLeft="true" lowerRight="true" lowerLeft="true"/>`;
     default:
       return `<RectCenter width="${w}" height="${h}"/>`;
   }
@@ -212,15 +204,15 @@ export function writeIpc2581(name: string, packages: readonly Package[]): string
     '<IPC-2581 revision="B" xmlns="http://webstds.ipc.org/2581">',
     '  <Content roleRef="Owner">',
     '    <FunctionMode mode="USERDEF" level="1"/>',
-    `    <StepRef name="${xml(name)}"/>`,
+    `    <StepRef name="${xmlText(name)}"/>`,
     '    <DictionaryStandard units="MILLIMETER">',
     ...[...shapes].map(([id, shape]) => `      <EntryStandard id="${id}">${shape}</EntryStandard>`),
     '    </DictionaryStandard>',
     '  </Content>',
-    `  <Ecad name="${xml(name)}">`,
+    `  <Ecad name="${xmlText(name)}">`,
     '    <CadHeader units="MILLIMETER"/>',
     '    <CadData>',
-    `      <Step name="${xml(name)}">`,
+    `      <Step name="${xmlText(name)}">`,
     ...drills.map(
       (d) =>
         `        <PadStackDef name="HOLE_${d}"><PadstackHoleDef name="HOLE_${d}" diameter="${d}" platingStatus="PLATED" plusTol="0" minusTol="0" x="0" y="0"/></PadStackDef>`,
@@ -239,25 +231,25 @@ function packageLines({ name, land }: Package): string[] {
   const outline = body
     ? [
         '          <Outline>',
-        `            <Polygon><PolyBegin x="${rounded(-body.w / 2)}" y="${rounded(-body.h / 2)}"/>${[
+        `            <Polygon><PolyBegin x="${roundMm(-body.w / 2)}" y="${roundMm(-body.h / 2)}"/>${[
           [1, -1],
           [1, 1],
           [-1, 1],
           [-1, -1],
         ]
-          .map(([x, y]) => `<PolyStepSegment x="${rounded((body.w / 2) * x!)}" y="${rounded((body.h / 2) * y!)}"/>`)
+          .map(([x, y]) => `<PolyStepSegment x="${roundMm((body.w / 2) * x!)}" y="${roundMm((body.h / 2) * y!)}"/>`)
           .join('')}</Polygon>`,
         '            <LineDesc lineEnd="ROUND" lineWidth="0.1"/>',
         '          </Outline>',
       ]
     : [];
   return [
-    `        <Package name="${xml(name)}" type="OTHER" pinOne="${xml(land.pads[0]!.number)}" pinOneOrientation="OTHER"${land.heightMm ? ` height="${land.heightMm}"` : ''}>`,
+    `        <Package name="${xmlText(name)}" type="OTHER" pinOne="${xmlText(land.pads[0]!.number)}" pinOneOrientation="OTHER"${land.heightMm ? ` height="${land.heightMm}"` : ''}>`,
     ...outline,
     ...land.pads.map((pad) => {
       const kind = `type="${pad.drill ? 'THRU' : 'SURFACE'}" electricalType="${pad.mechanical ? 'MECHANICAL' : 'ELECTRICAL'}"`;
       const hole = pad.drill ? ` padstackDefRef="HOLE_${pad.drill}"` : '';
-      return `          <Pin number="${xml(pad.number)}" ${kind}${hole}><Location x="${pad.x}" y="${pad.y}"/><StandardPrimitiveRef id="${shapeId(pad)}"/></Pin>`;
+      return `          <Pin number="${xmlText(pad.number)}" ${kind}${hole}><Location x="${pad.x}" y="${pad.y}"/><StandardPrimitiveRef id="${shapeId(pad)}"/></Pin>`;
     }),
     '        </Package>',
   ];

@@ -1,13 +1,14 @@
 import { ok, problem, refuse, type Pad, type Problem, type Result } from '../part';
 import type { ReadLands } from './ipc-2581';
+import { roundMm } from './round-mm';
 
 /** Millimetres a count (IPC-D-356A, 4.5.1): tenths of a thousandth of an inch, or thousandths of a millimetre. */
 const COUNTS: Record<string, number> = { '0': 0.00254, '1': 0.001, '2': 0.00254 };
 
 /**
  * Reads the test points of an IPC-D-356A netlist as lands, one a reference: records 317 (through a hole) and 327 (on the
- * surface) in their fixed columns, at their places on the board, y upwards, mm. Vias and records without a reference are no pads. Refused with its line
- * where a record of a pad has no readable place.
+ * surface) in their fixed columns, at their places on the board, y upwards, mm. Vias and records without a reference are no
+ * pads. Refused with its line where a record of a pad has no readable place.
  */
 export function readIpcD356(text: string, file?: string): Result<ReadLands> {
   const parts = new Map<string, Pad[]>();
@@ -27,7 +28,7 @@ export function readIpcD356(text: string, file?: string): Result<ReadLands> {
     const drill = /^D\s*(\d+)/.exec(record.slice(32, 37).replace(/\s/g, ''));
     const size = /X(\d+)(?:Y(\d+))?/.exec(record.slice(57).replace(/\s/g, ''));
     const turn = /R(\d{1,3})/.exec(record.slice(67).replace(/\s/g, ''));
-    const mm = (count: string) => Math.round(Number(count.replace(/\s/g, '')) * perCount! * 1e5) / 1e5;
+    const mm = (count: string) => roundMm(Number(count.replace(/\s/g, '')) * perCount!);
     const [w, h] = [mm(size?.[1] ?? '0'), mm(size?.[2] ?? '0')];
     const wide = w > 0 ? w : drill ? mm(drill[1]!) * 1.6 : 0;
     if (!(wide > 0)) return void wrong.push(problem('ipc-shape', { pin: number }, at));
@@ -55,6 +56,5 @@ export function readIpcD356(text: string, file?: string): Result<ReadLands> {
 export function centred(pads: readonly Pad[]): Pad[] {
   const middle = (of: (p: Pad) => number) => (Math.min(...pads.map(of)) + Math.max(...pads.map(of))) / 2;
   const [x, y] = [middle((p) => p.x), middle((p) => p.y)];
-  const rounded = (mm: number) => Math.round(mm * 1e5) / 1e5 + 0;
-  return pads.map((p) => ({ ...p, x: rounded(p.x - x), y: rounded(p.y - y) }));
+  return pads.map((p) => ({ ...p, x: roundMm(p.x - x), y: roundMm(p.y - y) }));
 }

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { ok, problem, refuse, type Pad, type Problem, type Result } from '../part';
+import { roundMm } from './round-mm';
 
 const COLUMNS = {
   number: /^(number|pad|pin|no|pad number|pad no|name)$/,
@@ -87,7 +88,7 @@ function padOf(cells: string[], columns: Heading[], at: { file: string | undefin
       problems.push(problem('land-number', { what: column, text }, at));
       return 1;
     }
-    return Math.round(value * 1e5) / 1e5;
+    return roundMm(value);
   };
   const w = length('w', true);
   const h = cell('h').text === '' ? w : length('h', true);

@@ -2,6 +2,8 @@ import { z } from 'zod';
 
 export const SIDES = ['left', 'right', 'top', 'base'] as const;
 export type Side = (typeof SIDES)[number];
+/** The left and the right side, where pins stand above each other; on the top and the base they stand beside each other. */
+export const isFlank = (side: Side): boolean => side === 'left' || side === 'right';
 
 /** Qualifying symbols of IEC 60617-12 / IEEE 91 that can stand at or inside a pin. */
 export const MARKS = ['negation', 'polarity', 'clock', 'open-drain', 'open-source', 'three-state', 'hysteresis'] as const;

@@ -4,6 +4,7 @@ export * from './electrical-type';
 export { applyEdit, describeEdit, inverseOf, type Edit } from './edits';
 export { EditError } from './edits/edit-rule';
 export * from './fresh-id';
+export * from './group-by';
 export * from './house-rules';
 export * from './land';
 export * from './model';

@@ -65,5 +65,8 @@ export type Pin = z.infer<typeof pinSchema>;
 /** The name that a drawing shows: the chosen alternate, or the printed name. */
 export const nameOnDrawing = (pin: Pin): string => pin.drawnName ?? pin.name;
 
+/** A pin's first number in whichever package has it; empty where none does. */
+export const anyNumber = (pin: Pin): string => Object.values(pin.pads)[0]?.[0] ?? '';
+
 /** The pads of a pin in one package; none where it is not bonded out there. */
 export const padsIn = (pin: Pin, packageId: string | undefined): string[] => (packageId === undefined ? [] : (pin.pads[packageId] ?? []));

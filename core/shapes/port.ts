@@ -1,4 +1,4 @@
-import { bodyPoint, connectPoint, nameOnDrawing, type Drawing, type Pin, type Port } from '../part';
+import { isFlank, bodyPoint, connectPoint, nameOnDrawing, type Drawing, type Pin, type Port } from '../part';
 import { edgeInset, shapeOf } from './bodies';
 import { drawMarks, insideWidth, outsideWidth } from './marks';
 import { NAME_INSET, NAME_SIZE, NUMBER_SIZE, STEP, type Primitive, type TextPrimitive } from './picture';
@@ -22,7 +22,7 @@ export function isShown(what: 'name' | 'number', { body, hide }: PortFrame, port
 }
 
 /** Whether a port's name runs upwards: on top and base, and turned ones on the flanks. */
-const isUpright = (port: Port): boolean => (port.side === 'top' || port.side === 'base') !== (port.turned ?? false);
+const isUpright = (port: Port): boolean => !isFlank(port.side) !== (port.turned ?? false);
 
 /** A pin as drawn: its line, marks, name and number. */
 export function drawPort(frame: PortFrame, port: Port, pin: Pin | undefined, pads: readonly string[]): Primitive[] {
@@ -101,6 +101,6 @@ function beside(
   const number = pin?.bits ? `${numberText(pads)} /${pin.bits.length}` : numberText(pads);
   const text: Omit<TextPrimitive, 'x' | 'y'> =
     role === 'name' && pin ? { ...named(pin), anchor: 'middle' } : { kind: 'text', text: number, size, anchor: 'middle', role: 'number' };
-  const flat = port.side === 'left' || port.side === 'right';
+  const flat = isFlank(port.side);
   return flat ? { ...text, x: middle.x, y: middle.y + rise } : { ...text, x: middle.x - rise, y: middle.y, upright: true };
 }

@@ -64,6 +64,9 @@ export function rolesOf(text: string): Set<string> {
   return out;
 }
 
+/** A name without its channel: IN+ of 1IN+ and IN1+, A of A2. */
+export const withoutChannel = (name: string): string => name.replace(/^\d+(?=\D)/, '').replace(/(?<=\D)\d+(?=[+\-−]?$)/, '');
+
 /** Names without case, separators and marks, for equality: `V+` stays, `IN_A` is `ina`. */
 export const plainName = (text: string): string =>
   normal(text)

@@ -1,4 +1,5 @@
 import {
+  isFlank,
   carriesPower,
   problem,
   unitLabel,
@@ -120,7 +121,8 @@ const distance = (a: [number, number], b: [number, number]): number => Math.hypo
 type Art = { kind: string; points: [number, number][]; radius?: number; text?: string };
 
 /** The figures and texts of a symbol, in the file's units; what no stroke can show is listed. */
-function artOf(form: Form, { problems, file }: Reading): Art[] {
+function artOf(form: Form, reading: Pick<Reading, 'problems' | 'file'>): Art[] {
+  const { problems, file } = reading;
   if (form.keyword === 'figure')
     return form.items.slice(1).flatMap((i) => {
       if (!isForm(i) || i.keyword === 'comment' || i.keyword === 'dot') return [];
@@ -129,7 +131,7 @@ function artOf(form: Form, { problems, file }: Reading): Art[] {
       problems.push(problem('edif-construct', { keyword: i.keyword }, { file, line: i.line }));
       return [];
     });
-  if (form.keyword === 'commentgraphics') return form.items.flatMap((i) => (isForm(i) ? artOf(i, { problems, file } as Reading) : []));
+  if (form.keyword === 'commentgraphics') return form.items.flatMap((i) => (isForm(i) ? artOf(i, reading) : []));
   if (form.keyword === 'annotate') {
     const shown = formIn(form, 'stringdisplay');
     const [at] = pointsOf(formIn(formIn(shown, 'display'), 'origin') ?? form);
@@ -195,7 +197,7 @@ const isBox = ({ kind, points }: Art): boolean =>
 function portAt(place: Implementation, frame: Frame, grid: number, name: string, { problems, file }: Reading): Omit<Port, 'id'> {
   const [x, y] = [place.at[0] / grid - frame.cx, place.at[1] / grid - frame.cy];
   const side = sideOf(place, x, y, frame);
-  const flat = side === 'left' || side === 'right';
+  const flat = isFlank(side);
   const at = Math.round(flat ? y : x);
   const out = flat ? (side === 'left' ? -x : x) - frame.width / 2 : (side === 'base' ? -y : y) - frame.height / 2;
   const length = Math.min(40, Math.max(0, Math.round(out)));

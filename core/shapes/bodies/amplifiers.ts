@@ -1,9 +1,9 @@
-import type { Side } from '../../part';
+import { isFlank, type Side } from '../../part';
 import type { BodyDef, Frame, ShapePort } from './body-shape';
 import { closed, path, sign } from './pen';
 
 /** How far below the frame's upper edge (or above the lower) the flank of the triangle lies. */
-const flank = (side: Side, at: number, { w, h }: Frame): number => (side === 'top' || side === 'base' ? (h * (at + w)) / (2 * w) : 0);
+const flank = (side: Side, at: number, { w, h }: Frame): number => (isFlank(side) ? 0 : (h * (at + w)) / (2 * w));
 const triangle = ({ w, h }: Frame) => closed([-w, h], [w, 0], [-w, -h]);
 
 const INPUTS: ShapePort[] = [

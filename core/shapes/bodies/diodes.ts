@@ -1,4 +1,4 @@
-import type { Side } from '../../part';
+import { isFlank, type Side } from '../../part';
 import type { BodyDef, ShapePort } from './body-shape';
 import { arrow, box, closed, path, sign, thin } from './pen';
 import type { Primitive } from '../picture';
@@ -8,7 +8,7 @@ const TWO: ShapePort[] = [
   { role: 'anode', side: 'left', at: 0 },
   { role: 'cathode', side: 'right', at: 0 },
 ];
-const lead = (side: Side): number => (side === 'left' || side === 'right' ? 140 : 0);
+const lead = (side: Side): number => (isFlank(side) ? 140 : 0);
 const body = closed([-60, 70], [60, 0], [-60, -70]);
 const bar = path([60, 70], [60, -70]);
 
@@ -40,7 +40,7 @@ export const DIODES = {
       closed([100, 60], [0, 0], [100, -60]),
       path([-26, 70], [0, 70], [0, -70], [26, -70]),
     ],
-    edge: (side) => (side === 'left' || side === 'right' ? 100 : 0),
+    edge: (side) => (isFlank(side) ? 100 : 0),
   },
   photodiode: diode('Photodiode', /photodiode|photo-?sensor|sun[- ]sensor/i, [
     bar,

@@ -1,4 +1,4 @@
-import type { Side } from '../../part';
+import { isFlank, type Side } from '../../part';
 import type { BodyDef, Frame, ShapePort } from './body-shape';
 import { arc, arrow, box, path, ring, sign, thin } from './pen';
 import type { Primitive } from '../picture';
@@ -8,7 +8,7 @@ const ENDS: ShapePort[] = [
   { role: '1', side: 'left', at: 0 },
   { role: '2', side: 'right', at: 0 },
 ];
-const leads = (inset: number) => (side: Side) => (side === 'left' || side === 'right' ? inset : 0);
+const leads = (inset: number) => (side: Side) => (isFlank(side) ? inset : 0);
 
 /** Two ends, the body between them; `inset` is how long the leads are inside the frame. */
 const twoEnds = (

@@ -1,7 +1,7 @@
 import type { ElectricalType } from '../../part';
 import type { Device } from '../device';
 import type { SpiceModel } from '../read-models';
-import { rolesOf } from '../roles';
+import { rolesOf, withoutChannel } from '../roles';
 
 /** A pin of the symbol as a trial sees it. */
 export interface TrialPin {
@@ -52,15 +52,12 @@ export interface Verdict {
 
 const OUTPUTS = new Set<ElectricalType>(['output', 'three-state', 'open-drain', 'open-source', 'supply-out']);
 
-/** A name without its channel: IN+ of 1IN+, OUT of OUT2. */
-const stripped = (name: string): string => name.replace(/^\d+(?=\D)/, '').replace(/(?<=\D)\d+(?=[+\-−]?$)/, '') || name;
-
 /**
  * What a pin is by its own name and type: never by the node that it is joined to, or a wrong join would try itself by its
  * own mistake.
  */
 export function roleOf({ name, type }: TrialPin): string {
-  const named = rolesOf(stripped(name));
+  const named = rolesOf(withoutChannel(name));
   const first = (...roles: string[]) => roles.find((r) => named.has(r));
   if (type === 'ground') return 'ground';
   if (type === 'supply-in')

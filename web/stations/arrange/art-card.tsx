@@ -15,12 +15,12 @@ interface Props {
   chosen: number | null;
   onTool: (tool: Tool) => void;
   onBend: (bend: Bend) => void;
-  onChoose: (index: number | null) => void;
+  onRemove: (index: number) => void;
   onClose: () => void;
 }
 
 /** Tools for free artwork, and the numbers of the stroke that is chosen. */
-export function ArtCard({ unit, drawing, tool, bend, chosen, onTool, onBend, onChoose, onClose }: Props) {
+export function ArtCard({ unit, drawing, tool, bend, chosen, onTool, onBend, onRemove, onClose }: Props) {
   const act = useAct();
   const put = (strokes: Stroke[]) => act(edited({ kind: 'changeDrawing', drawing: drawing.id, strokes }));
   const stroke = chosen === null ? undefined : drawing.strokes[chosen];
@@ -85,14 +85,7 @@ export function ArtCard({ unit, drawing, tool, bend, chosen, onTool, onBend, onC
                 {stroke.filled ? 'filled' : 'open'}
               </Button>
             ) : null}
-            <Button
-              tone="bad"
-              keyName="Del"
-              onClick={() => {
-                put(drawing.strokes.filter((_, i) => i !== chosen));
-                onChoose(null);
-              }}
-            >
+            <Button tone="bad" keyName="Del" onClick={() => onRemove(chosen)}>
               Remove
             </Button>
           </div>

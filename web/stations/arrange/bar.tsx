@@ -19,6 +19,12 @@ const WAYS: Record<PlanWay, string> = {
   restyle: 'units as they are, by the house rules',
 };
 
+/** What stands in the drawing's place when asked for. */
+const MODES: { to: Mode; key: string; label: string }[] = [
+  { to: 'board', key: 'B', label: 'Board' },
+  { to: 'preview', key: 'V', label: 'Preview' },
+];
+
 interface Props {
   mode: Mode;
   onMode: (mode: Mode) => void;
@@ -89,22 +95,17 @@ export function Bar({ mode, onMode, onPlan, onTidy, tidies, onUnit }: Props) {
         </span>
         {part.units.length > 0 ? (
           <>
-            <Button
-              keyName="B"
-              aria-pressed={mode === 'board'}
-              tone={mode === 'board' ? 'main' : 'plain'}
-              onClick={() => onMode(mode === 'board' ? 'draw' : 'board')}
-            >
-              Board
-            </Button>
-            <Button
-              keyName="V"
-              aria-pressed={mode === 'preview'}
-              tone={mode === 'preview' ? 'main' : 'plain'}
-              onClick={() => onMode(mode === 'preview' ? 'draw' : 'preview')}
-            >
-              Preview
-            </Button>
+            {MODES.map(({ to, key, label }) => (
+              <Button
+                key={to}
+                keyName={key}
+                aria-pressed={mode === to}
+                tone={mode === to ? 'main' : 'plain'}
+                onClick={() => onMode(mode === to ? 'draw' : to)}
+              >
+                {label}
+              </Button>
+            ))}
           </>
         ) : null}
         {tidies !== undefined && mode === 'draw' ? (

@@ -1,4 +1,4 @@
-import type { Part, Side } from '../../../core/part';
+import { isFlank, type Part, type Side } from '../../../core/part';
 import { drawLabels, textBox } from '../../../core/shapes';
 import type { Gesture } from './gestures/gesture';
 import type { PlacedUnit } from './layout';
@@ -12,7 +12,6 @@ export function Grips({ part, placed, gesture }: { part: Part; placed: PlacedUni
   const shown = drawing.labels.flatMap((l, index) => (l.hidden ? [] : [index]));
   const texts = drawLabels(part, unit, drawing);
   const at = (edge: Side): [number, number] => ({ left: [-w, 0], right: [w, 0], top: [0, -h], base: [0, h] })[edge] as [number, number];
-  const flat = (edge: Side) => edge === 'left' || edge === 'right';
   return (
     <g transform={`translate(${x} ${y})`}>
       {texts.map((text, i) => {
@@ -37,12 +36,12 @@ export function Grips({ part, placed, gesture }: { part: Part; placed: PlacedUni
           <rect
             key={edge}
             data-edge={edge}
-            x={cx - (flat(edge) ? 16 : 70)}
-            y={cy - (flat(edge) ? 70 : 16)}
-            width={flat(edge) ? 32 : 140}
-            height={flat(edge) ? 140 : 32}
+            x={cx - (isFlank(edge) ? 16 : 70)}
+            y={cy - (isFlank(edge) ? 70 : 16)}
+            width={isFlank(edge) ? 32 : 140}
+            height={isFlank(edge) ? 140 : 32}
             rx={16}
-            className={`edge-grip pointer-events-auto ${flat(edge) ? 'cursor-ew-resize' : 'cursor-ns-resize'}`}
+            className={`edge-grip pointer-events-auto ${isFlank(edge) ? 'cursor-ew-resize' : 'cursor-ns-resize'}`}
           />
         );
       })}
@@ -59,8 +58,8 @@ function Ghost({ placed, edge, by }: { placed: PlacedUnit; edge: Side; by: numbe
   const box = {
     x: -w / 2 - (edge === 'left' ? more : 0),
     y: -h / 2 - (edge === 'top' ? more : 0),
-    width: Math.max(100, w + (edge === 'left' || edge === 'right' ? more : 0)),
-    height: Math.max(100, h + (edge === 'top' || edge === 'base' ? more : 0)),
+    width: Math.max(100, w + (isFlank(edge) ? more : 0)),
+    height: Math.max(100, h + (isFlank(edge) ? 0 : more)),
   };
   return <rect {...box} className="fill-halo/25 stroke-green" strokeWidth={10} pointerEvents="none" />;
 }

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { connectPoint, type Body, type Drawing, type Pin, type Port } from '../../../core/part';
+import { isFlank, connectPoint, type Body, type Drawing, type Pin, type Port } from '../../../core/part';
 import { drawPort } from '../../../core/shapes';
 import { Primitives } from '../../ui/primitives';
 
@@ -23,7 +23,7 @@ interface Props {
 export const PortView = memo(function PortView({ body, hide, names, port, pin, pads, selected, padJoined, nodeJoined, bad, small }: Props) {
   const items = drawPort({ body, ...(hide ? { hide } : {}), ...(names ? { names } : {}) }, port, pin, pads === '' ? [] : pads.split(','));
   const { x, y } = connectPoint(body, port);
-  const flat = port.side === 'left' || port.side === 'right';
+  const flat = isFlank(port.side);
   const [hx, hy] = flat ? [port.length * 100, 70] : [70, port.length * 100];
   const [cx, cy] = [x * 100, -y * 100];
   const left = port.side === 'left' ? cx - 30 : port.side === 'right' ? cx - hx : cx - hx / 2;

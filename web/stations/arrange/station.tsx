@@ -97,6 +97,11 @@ export function ArrangeStation() {
     const wanted = units.filter((u) => Object.values(u.unit.binding).some((pin) => ids.includes(pin)));
     view.show(wanted.length > 0 ? wanted : units, CARD);
   };
+  const removeStroke = (index: number) => {
+    if (!chosenDrawing) return;
+    act(edited({ kind: 'changeDrawing', drawing: chosenDrawing.id, strokes: chosenDrawing.strokes.filter((_, i) => i !== index) }));
+    setArt({ ...art, chosen: null });
+  };
   useArrangeCommands({
     hand,
     unit,
@@ -131,16 +136,7 @@ export function ArrangeStation() {
                   unit: chosenUnit.id,
                   ...art,
                   onChoose: (index) => setArt({ ...art, chosen: index }),
-                  onRemove: (index) => {
-                    act(
-                      edited({
-                        kind: 'changeDrawing',
-                        drawing: chosenDrawing.id,
-                        strokes: chosenDrawing.strokes.filter((_, i) => i !== index),
-                      }),
-                    );
-                    setArt({ ...art, chosen: null });
-                  },
+                  onRemove: removeStroke,
                   onDraw: (stroke) => {
                     act(edited({ kind: 'changeDrawing', drawing: chosenDrawing.id, strokes: [...chosenDrawing.strokes, stroke] }));
                     // A text is put first and written after.
@@ -185,7 +181,7 @@ export function ArrangeStation() {
             {...art}
             onTool={(tool) => setArt({ ...art, tool, chosen: null })}
             onBend={(bend) => setArt({ ...art, bend })}
-            onChoose={(index) => setArt({ ...art, chosen: index })}
+            onRemove={removeStroke}
             onClose={() => setDoing(null)}
           />
         ) : doing === 'shape' && chosenUnit ? (
