@@ -57,6 +57,16 @@ test('artwork is drawn by clicks, put right by numbers, and removed', async ({ p
   ] as const)
     await page.mouse.click(x, y);
   await page.keyboard.press('Enter');
+  // A bend that was chosen for lines leaves the corners of a rectangle where they were clicked.
+  await card.getByLabel('Bends').selectOption('square');
+  await card.getByRole('button', { name: 'rectangle' }).click();
+  await page.mouse.click(560, 460);
+  await page.mouse.click(700, 500);
+  await card.getByRole('button', { name: 'select', exact: true }).click();
+  await page.mouse.click(630, 500);
+  const corners = (await card.getByLabel(/^Points of the rectangle/).inputValue()).split(' ').map((p) => p.split(',').map(Number));
+  expect(Math.abs(corners[1]![1]! - corners[0]![1]!)).toBeGreaterThan(1);
+  await card.getByRole('button', { name: /Remove/ }).click();
   await card.getByRole('button', { name: 'text', exact: true }).click();
   await page.mouse.click(620, 520);
   await card.getByLabel('Text', { exact: true }).fill('heater');

@@ -5,7 +5,7 @@ import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
 import { Choice, Field } from '../../ui/field';
 import { say } from '../../ui/toasts';
-import { BENDS, pointsText, readPoints, TOOLS, type Bend, type Tool } from './art';
+import { BENDS, canBend, pointsText, readPoints, TOOLS, type Bend, type Tool } from './art';
 
 interface Props {
   unit: Unit;
@@ -40,7 +40,7 @@ export function ArtCard({ unit, drawing, tool, bend, chosen, onTool, onBend, onR
           </Button>
         ))}
       </div>
-      {['line', 'polyline', 'polygon'].includes(tool) ? (
+      {canBend(tool) ? (
         <div className="mt-2">
           <Choice label="Bends" value={bend} options={BENDS.map((b) => ({ value: b, label: b }))} onChange={(b) => onBend(b as Bend)} />
         </div>

@@ -2,7 +2,7 @@ import { useEffect, useState, type PointerEvent } from 'react';
 import type { Drawing, Stroke } from '../../../core/part';
 import { drawStrokes } from '../../../core/shapes';
 import { Primitives } from '../../ui/primitives';
-import { bent, finished, MOST_POINTS, snapped, type Bend, type Tool } from './art';
+import { bent, canBend, finished, MOST_POINTS, snapped, type Bend, type Tool } from './art';
 import type { PlacedUnit } from './layout';
 
 /** What is drawn with, and what becomes of it. */
@@ -49,7 +49,8 @@ export function ArtLayer({ placed, tool, bend, chosen, onChoose, onDraw, onRemov
     window.addEventListener('keydown', key, true);
     return () => window.removeEventListener('keydown', key, true);
   });
-  const next = cursor ? bent(points.at(-1), cursor, tool === 'polyline' || tool === 'polygon' || tool === 'line' ? bend : 'free') : [];
+  const onTo = (point: [number, number]) => bent(points.at(-1), point, canBend(tool) ? bend : 'free');
+  const next = cursor ? onTo(cursor) : [];
   const preview = cursor ? finished(tool, [...points, ...next], true) : undefined;
   const [w, h] = [placed.halfWidth + 400, placed.halfHeight + 400];
   return (
@@ -59,7 +60,7 @@ export function ArtLayer({ placed, tool, bend, chosen, onChoose, onDraw, onRemov
       onPointerDown={(e) => {
         e.stopPropagation();
         if (tool === 'select') return onChoose(null);
-        const added = [...points, ...bent(points.at(-1), at(e), bend)];
+        const added = [...points, ...onTo(at(e))];
         if (tool === 'text' || added.length >= MOST_POINTS[tool]) end(added);
         else setPoints(added);
       }}

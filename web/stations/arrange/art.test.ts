@@ -1,4 +1,4 @@
-import { bent, finished, pointsText, readPoints, snapped, type Bend, type Tool } from './art';
+import { bent, canBend, finished, pointsText, readPoints, snapped, TOOLS, type Bend, type Tool } from './art';
 
 it.each<[number, number, [number, number]]>([
   [14, -16, [10, -20]],
@@ -26,6 +26,8 @@ it.each<[Bend, [number, number], [number, number][]]>([
   ['square', [30, 0], [[30, 0]]],
   ['slanted', [30, -30], [[30, -30]]],
 ])('%s to %j', (bend, to, points) => expect(bent([0, 0], to, bend)).toEqual(points));
+
+it('bends lines only', () => expect(TOOLS.filter(canBend)).toEqual(['line', 'polyline', 'polygon']));
 
 it.each<[Tool, [number, number][], unknown]>([
   ['line', [[0, 0]], undefined],

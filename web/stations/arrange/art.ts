@@ -36,6 +36,9 @@ export function bent(from: Point | undefined, to: Point, bend: Bend): Point[] {
   return [corner, to];
 }
 
+/** The tools whose lines can bend; the corners of a rectangle and the points of an arc are what was clicked. */
+export const canBend = (tool: Tool): boolean => tool === 'line' || tool === 'polyline' || tool === 'polygon';
+
 /** The stroke that a tool makes of its points; undefined while they are too few. A sketch shows what is there so far. */
 export function finished(tool: Tool, points: readonly Point[], sketch = false): Stroke | undefined {
   const list = points.filter((p, i) => i === 0 || p[0] !== points[i - 1]![0] || p[1] !== points[i - 1]![1]);
