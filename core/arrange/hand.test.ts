@@ -13,6 +13,7 @@ import {
   alignEdit,
   arrangePart,
   busName,
+  canMirror,
   distribute,
   followEdit,
   isAlike,
@@ -67,6 +68,10 @@ describe('hand work on several pins', () => {
     const turned = done(mirror(drawing));
     expect([column(turned, 'right'), column(turned, 'left')]).toEqual(['ABCD', 'Q']);
     expect(done(mirror(turned), turned).ports).toEqual(drawing.ports);
+  });
+  it('mirrors no shape whose ends differ', () => {
+    expect(canMirror(drawing)).toBe(true);
+    expect(canMirror({ ...drawing, body: { ...drawing.body, shape: 'buffer' } })).toBe(false);
   });
   it('sorts on the places that they have', () => {
     const reverse = (a: string, b: string) => compareNatural(b, a);

@@ -46,6 +46,9 @@ export const mirror = (drawing: Drawing): Move[] =>
     at: isFlank(p.side) ? p.at : -p.at,
   }));
 
+/** A body shape says itself at which end a pin stands: an amplifier's output is at its tip. Only the others can be mirrored. */
+export const canMirror = ({ body }: Drawing): boolean => body.shape === 'block' || body.shape === 'none';
+
 export const SORTS = ['name', 'number', 'type', 'group'] as const;
 export type Sort = (typeof SORTS)[number];
 

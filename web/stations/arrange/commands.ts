@@ -1,4 +1,4 @@
-import { addUnit } from '../../../core/arrange';
+import { addUnit, canMirror } from '../../../core/arrange';
 import type { Side, Unit } from '../../../core/part';
 import { useCommands } from '../../commands/registry';
 import { useAct, useStore } from '../../store';
@@ -105,7 +105,7 @@ export function useArrangeCommands({
       id: 'mirror',
       title: `Mirror unit ${unit?.label ?? ''}`.trim(),
       key: 'M',
-      can: () => unit !== undefined && !readOnly && !still,
+      can: () => !readOnly && !still && part.drawings.some((d) => d.id === unit?.drawing && canMirror(d)),
       run: () => hand.mirror(unit!.id),
     },
     {

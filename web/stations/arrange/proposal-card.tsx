@@ -44,7 +44,7 @@ export function ProposalCard({ proposal, onTake, onShow, onLeave, names }: Props
       {changed.length > 0 ? (
         <p className="mb-2 text-[13px] text-muted">{byHand > 0 ? `${byHand} of them you placed by hand.` : 'Pins you placed stay.'}</p>
       ) : null}
-      <div className="flex gap-1.5">
+      <div className="flex flex-wrap gap-1.5">
         {changed.length > 0 ? (
           <>
             <Button tone="main" keyName="Alt+Enter" onClick={onTake}>

@@ -1,4 +1,4 @@
-import { alignEdit, labelsFor } from '../../../core/arrange';
+import { alignEdit, canMirror, labelsFor } from '../../../core/arrange';
 import type { Drawing, Label, Unit } from '../../../core/part';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
@@ -66,7 +66,7 @@ export function UnitCard({ unit, hand, onDo }: Props) {
         <Button onClick={() => onDo('shape')}>Body shape…</Button>
         <Button onClick={() => onDo('art')}>Artwork…</Button>
         <Button onClick={() => onDo('reuse')}>Take a drawing…</Button>
-        <Button keyName="M" onClick={() => hand.mirror(unit.id)}>
+        <Button keyName="M" disabled={!canMirror(drawing)} onClick={() => hand.mirror(unit.id)}>
           Mirror
         </Button>
         {shape === 'block' ? (
