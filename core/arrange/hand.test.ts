@@ -155,6 +155,16 @@ describe('the drawing of another part', () => {
     expect(found.bound.filter((b) => b.by !== 'number')).toEqual([]);
   });
   it('doubts another type', () => expect(proposeReuse(drafted('EN:output'), 'u1', source).doubts).toEqual(['EN is output, EN is input.']));
+  it('brings no mark that only the first pin called for', () => {
+    const schmitt = drafted('IN', 'OUT:output');
+    const first = { ...schmitt, pins: schmitt.pins.map((p) => (p.name === 'IN' ? { ...p, description: 'Schmitt input' } : p)) };
+    const marked = applyEdit(first, arrangePart({ ...first, units: [], drawings: [] }, DEFAULT_RULES, 'one'));
+    const mine = drafted('IN', 'OUT:open-drain');
+    const after = applyEdit(mine, reuseEdit(mine, 'u1', proposeReuse(mine, 'u1', reuseSource(marked, 'u1')!), DEFAULT_RULES));
+    const { ports } = after.drawings.find((d) => d.id === after.units[0]!.drawing)!;
+    expect(marked.drawings[0]!.ports.map((p) => p.marks)).toEqual([['hysteresis'], undefined]);
+    expect(ports.map((p) => p.marks)).toEqual([undefined, ['open-drain']]);
+  });
   it('takes it with every pin drawn once', () => {
     const mine = drafted('IN+', 'OUT:output', 'X1', 'X2');
     const after = applyEdit(mine, reuseEdit(mine, 'u1', proposeReuse(mine, 'u1', source), DEFAULT_RULES));

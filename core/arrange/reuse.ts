@@ -1,5 +1,17 @@
-import { anyNumber, freshId, nameOnDrawing, type Drawing, type Edit, type HouseRules, type Part, type Pin, type Port } from '../part';
+import {
+  MARKS,
+  anyNumber,
+  freshId,
+  nameOnDrawing,
+  type Drawing,
+  type Edit,
+  type HouseRules,
+  type Part,
+  type Pin,
+  type Port,
+} from '../part';
 import { rolesOf, withoutChannel } from '../spice';
+import { marksOf } from './place';
 import { freeSlots } from './slots';
 
 /** A drawing that another part has, with the pin that each of its ports shows there. */
@@ -87,16 +99,10 @@ export const unitsOfFamily = (part: Part, family: string): Part['units'] =>
       part.drawings.some((d) => d.id === u.drawing && familyOf({ part: part.name, unit: u.label, drawing: d }) === family),
   );
 
-/** Whether two drawings look alike: body, artwork, and the places of their ports, whatever those are called. */
+/** Whether two drawings look alike: body, artwork, and the places of their ports, whatever those are called; marks are the pins' own. */
 export function isAlike(a: Drawing, b: Drawing): boolean {
   const look = (d: Drawing) =>
-    JSON.stringify([
-      d.body,
-      d.strokes,
-      d.hide,
-      d.names,
-      d.ports.map((p) => `${p.side} ${p.at} ${p.length} ${p.marks?.join() ?? ''}`).sort(),
-    ]);
+    JSON.stringify([d.body, d.strokes, d.hide, d.names, d.ports.map((p) => `${p.side} ${p.at} ${p.length}`).sort()]);
   return look(a) === look(b);
 }
 
@@ -128,11 +134,22 @@ export function followEdit(part: Part, unitId: string, source: ReuseSource, rule
   return { ...own, units, drawings: own.drawings.filter((d) => used.has(d.id)) };
 }
 
+/** A port for another pin: marks that the first pin's type and words called for go, those of its own come, marks set by hand stay. */
+function withMarksOf(port: Port, model: Pin | undefined, pin: Pin): Port {
+  const called = new Set(model ? marksOf(model) : []);
+  const own = new Set([...(port.marks ?? []).filter((m) => !called.has(m)), ...marksOf(pin)]);
+  const { marks: _, ...rest } = port;
+  return own.size > 0 ? { ...rest, marks: MARKS.filter((m) => own.has(m)) } : rest;
+}
+
 /** The edit that gives a unit a copy of the drawing, its pins bound as proposed. Other units keep the drawing they had. */
 export function reuseEdit(part: Part, unitId: string, proposal: ReuseProposal, rules: HouseRules): Edit & { kind: 'takeArrangement' } {
   const id = freshId('d', new Set(part.drawings.map((d) => d.id)));
-  const used = new Set(proposal.bound.map((b) => b.port.id));
-  const kept = proposal.source.drawing.ports.filter((p) => used.has(p.id));
+  const pinOf = new Map(proposal.bound.map((b) => [b.port.id, b.pin]));
+  const kept = proposal.source.drawing.ports.flatMap((port) => {
+    const pin = pinOf.get(port.id);
+    return pin ? [withMarksOf(port, proposal.source.pins.get(port.id), pin)] : [];
+  });
   const base: Drawing = { ...proposal.source.drawing, id, ports: kept, family: familyOf(proposal.source) };
   const ids = new Set(proposal.source.drawing.ports.map((p) => p.id));
   const more = freeSlots(base, 'right', proposal.pins.length).map((at): Port => {
