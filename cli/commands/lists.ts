@@ -1,6 +1,6 @@
 import { readPads } from '../../core/lands';
 import { packageIn } from '../../core/intake';
-import { readModels } from '../../core/spice';
+import { dialectProblems, readModels } from '../../core/spice';
 import { readTextFile, stem } from '../files';
 import { print, problemJson, table, tellProblems } from '../output';
 import { must } from '../refusal';
@@ -36,6 +36,7 @@ export function pads(file: string, options: { json: boolean }): void {
 /** `models FILE`: the models of a SPICE file with their nodes and what its comments say of them. */
 export function models(file: string, options: { json: boolean }): void {
   const list = must(readModels(readTextFile(file), file));
+  const problems = [...list.problems, ...dialectProblems(list.dialect, file)];
   const document = {
     models: list.models.map((m) => ({
       name: m.name,
@@ -44,11 +45,15 @@ export function models(file: string, options: { json: boolean }): void {
       nodes: m.nodes.map(({ name, doc }) => ({ name, doc })),
       params: m.params.map((p) => p.name),
       line: m.line,
+      ...(m.optional ? { optional: m.optional.map((o) => o.name) } : {}),
       ...(m.inside.length > 0 ? { inside: m.inside } : {}),
+      ...(m.section === undefined ? {} : { section: m.section }),
+      ...(m.sealed ? { sealed: true } : {}),
     })),
-    problems: list.problems.map(problemJson),
+    problems: problems.map(problemJson),
+    dialect: list.dialect,
   };
-  if (!options.json) tellProblems(list.problems);
+  if (!options.json) tellProblems(problems);
   print(options, document, () =>
     list.models.flatMap((m) => [
       `${m.name}  ${m.kind}, ${m.device}, line ${m.line}`,

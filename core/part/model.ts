@@ -13,6 +13,19 @@ export type NodeTie = z.infer<typeof nodeTieSchema>;
 /** The pins on a node: the one that stands for it first. */
 export const pinsOnNode = (tie: NodeTie | undefined): string[] => (tie && 'pin' in tie ? [tie.pin, ...(tie.also ?? [])] : []);
 
+/**
+ * What a trial of one joined unit gave: kept with the digest of the join that it was run on, so that it is known to be
+ * older than a later join. `unit` is a unit's label, empty where the model covers the whole part.
+ */
+export const trialRecordSchema = z.object({
+  unit: z.string(),
+  bench: z.string(),
+  verdict: z.enum(['pass', 'fail', 'inconclusive']),
+  reason: z.string(),
+  digest: z.string(),
+});
+export type TrialRecord = z.infer<typeof trialRecordSchema>;
+
 /** A SPICE source, the model chosen in it, and, per unit, what each of its nodes is tied to. */
 export const modelSchema = z.object({
   id: z.string().min(1),
@@ -23,6 +36,10 @@ export const modelSchema = z.object({
   ties: sortedRecord(sortedRecord(nodeTieSchema)),
   /** Parameter values set for this part, as written. */
   params: sortedRecord(z.string()).optional(),
+  /** True where the export says in the Berkeley form what the source says in a dialect. */
+  berkeley: z.boolean().optional(),
+  /** What the last trial gave, one entry for each bench of each unit. */
+  trials: z.array(trialRecordSchema).optional(),
 });
 export type Model = z.infer<typeof modelSchema>;
 

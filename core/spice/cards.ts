@@ -1,4 +1,5 @@
 import { ok, problem, refuse, type Result } from '../part';
+import { sealReader } from './sealed';
 
 /** A comment with its text (marks taken off), its raw line and where it stands. */
 export interface Comment {
@@ -15,12 +16,16 @@ export interface Card {
   raw: { line: number; text: string; comment: string }[];
   /** Full-line comments since the card before. */
   above: Comment[];
+  /** Comments between the card and its continuations: they speak of the card itself. */
+  between?: Comment[];
 }
 
 export interface Cards {
   cards: Card[];
   /** Comments after the last card. */
   trailing: Comment[];
+  /** Lines of encrypted text, which are no cards. */
+  sealed: number[];
 }
 
 const LIMIT = 32_000_000;
@@ -32,9 +37,11 @@ const LIMIT = 32_000_000;
 export function readCards(source: string, file?: string): Result<Cards> {
   if (source.length > LIMIT) return refuse(problem('input-large', { size: Math.round(source.length / 1e6), limit: LIMIT / 1e6 }, { file }));
   if (source.trim() === '') return refuse(problem('input-empty', {}, { file }));
-  if (/^\s*<(!doctype|html|head|\?xml)/i.test(source)) return refuse(problem('spice-web-page', {}, { file }));
+  if (isWebPage(source)) return refuse(problem('spice-web-page', {}, { file }));
   if (source.includes('\u0000')) return refuse(problem('input-binary', {}, { file }));
   const cards: Card[] = [];
+  const sealed: number[] = [];
+  const isSealed = sealReader();
   let above: Comment[] = [];
   source
     .replace(/^\uFEFF/, '')
@@ -43,6 +50,7 @@ export function readCards(source: string, file?: string): Result<Cards> {
       const line = i + 1;
       const text = raw.trim();
       if (text === '') return;
+      if (isSealed(raw)) return void sealed.push(line);
       if (text.startsWith('*')) {
         above.push({ line, text: text.replace(/^\*+\s?/, '').trimEnd(), raw });
         return;
@@ -52,8 +60,7 @@ export function readCards(source: string, file?: string): Result<Cards> {
       if (code.trim().startsWith('+') && last) {
         last.text += ` ${code.trim().slice(1).trim()}`;
         last.raw.push({ line, text: code, comment });
-        // Comments between a card and its continuation belong to the card.
-        last.above.push(...above);
+        (last.between ??= []).push(...above);
         above = [];
         return;
       }
@@ -64,12 +71,19 @@ export function readCards(source: string, file?: string): Result<Cards> {
       cards.push({ line, text: code.trim(), raw: [{ line, text: code, comment }], above });
       above = [];
     });
-  return ok({ cards, trailing: above });
+  return ok({ cards, trailing: above, sealed });
 }
 
-/** `;` always starts a comment, `$` only with a blank before it: it stands inside names too. */
-function splitComment(raw: string): { code: string; comment: string } {
-  const match = /;|(?:^|\s)\$(?=\s|$)/.exec(raw);
+/** A page saved instead of the file on it: its tags stand near the top, outside of comments. */
+const isWebPage = (source: string): boolean =>
+  /^\s*<(!doctype|html|head|body|\?xml)/i.test(source) || /^(?!\s*\*).*<(html|head|body|meta)\b[^>]*>/im.test(source.slice(0, 4000));
+
+/**
+ * `;` always starts a comment, `$` only with a blank before it, since it stands inside names too; `$G_DPWR` and `$D_HI`
+ * are global nodes of a dialect.
+ */
+export function splitComment(raw: string): { code: string; comment: string } {
+  const match = /;|(?:^|\s)\$(?![DG]_)/i.exec(raw);
   if (!match) return { code: raw, comment: '' };
   return {
     code: raw.slice(0, match.index),

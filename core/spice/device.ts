@@ -59,7 +59,7 @@ export function cardType(type: string, params: ReadonlyMap<string, string>): Car
 const WORDS: [Device, RegExp][] = [
   ['comparator', /\bcomparator\b/i],
   ['opamp', /\b(op-?amp|operational amplifier|instrumentation amplifier|amplifier)\b/i],
-  ['regulator', /\b(regulator|ldo|voltage reference|reference)\b/i],
+  ['regulator', /\b(regulator|ldo|voltage reference|reference(?! input))\b/i],
   ['logic', /\b(gate|inverter|buffer|flip-?flop|latch|line receiver|schmitt|logic|driver|isolator|nand|nor|xor)\b/i],
   ['switch', /\b(analog(ue)? switch|load switch|switch)\b/i],
   ['transformer', /\btransformer\b/i],
@@ -89,6 +89,8 @@ export function deviceOf(name: string, nodes: readonly string[], docs: readonly 
     'b c e': 'npn',
     'gnd in out': 'regulator',
   };
+  // Three nodes of this name are a filter as often as a regulator, where the comments say so.
+  if (plain[set] === 'regulator' && /\bfilter\b/i.test([name, ...comments].join(' '))) return 'other';
   return plain[set] ?? 'other';
 }
 

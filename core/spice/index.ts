@@ -1,6 +1,8 @@
 export { matchPins, type MatchPin } from './match';
 export { bindingUnits, chosenModel, matchPinsOf, proposeTies, tieEdit, type TieProposal } from './part-models';
+export { dialectProblems } from './dialect';
 export { rolesOf, withoutChannel } from './roles';
-export { readModels, type ModelNode, type SpiceModel } from './read-models';
+export { readModels, type Construct, type ModelNode, type SpiceModel } from './read-models';
+export { rewriteForBerkeley, type Rewrite } from './rewrite';
 export { runTrials, setupsOf, type Run, type Setup, type Simulate, type Trial } from './trial';
 export { writeSpiceLibrary } from './write-library';

@@ -102,12 +102,19 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
       else out.asks.push({ pin: pin.number, reason: `${reason} Free: ${freeNodes.join(', ')}.` });
 }
 
-/** Another node for this pin, or another pin for this node, that is about as good. */
+/**
+ * Another node for this pin, or another pin for this node, that is about as good, where the whole would be about as good
+ * with it: K and C both read as a cathode, but only C is a collector too, so that nothing is open.
+ */
 function rivalOf(likeness: { score: number }[][], row: number, at: number, score: number): string | undefined {
   const otherNode = likeness[row]!.findIndex((l, i) => i !== at && l.score > score - MARGIN);
-  if (otherNode >= 0) return `node ${otherNode + 1} fits as well`;
   const otherPin = likeness.findIndex((l, i) => i !== row && l[at]!.score > score - MARGIN);
-  return otherPin >= 0 ? 'another pin fits the node as well' : undefined;
+  if (otherNode < 0 && otherPin < 0) return undefined;
+  const scores = likeness.map((r) => r.map((l) => l.score));
+  const total = (of: number[][]) => assign(of).reduce((sum, c, r) => sum + (c < 0 ? 0 : of[r]![c]!), 0);
+  const without = scores.map((r, i) => (i === row ? r.map((s, c) => (c === at ? 0 : s)) : r));
+  if (total(without) < total(scores) - MARGIN) return undefined;
+  return otherNode >= 0 ? `node ${otherNode + 1} fits as well` : 'another pin fits the node as well';
 }
 
 function reasonFor(pin: MatchPin, score: number, rival: string | undefined, nodes: readonly ModelNode[]): string {
@@ -127,9 +134,17 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
   const names = channel ? [pin.name, withoutIndex(pin.name)] : [pin.name];
   const plain = names.map(plainName);
   if (contradicts(pin, node)) return { score: 0, because: '' };
-  if (plain.includes(plainName(node.name))) return { score: 1, because: `node ${node.name} has its name` };
+  const isOtherSense = isLowMarked(pin.name) && !isLowMarked(node.name);
+  if (plain.includes(plainName(node.name)) && !isUnsaid(pin, node))
+    return isOtherSense
+      ? { score: 0.8, because: `node ${node.name} has its name without the mark` }
+      : { score: 1, because: `node ${node.name} has its name` };
   if (node.doc !== '' && plain.includes(plainName(node.doc))) return { score: 0.97, because: `line ${node.docLine}: “${node.doc}”` };
+  const [first = ''] = node.doc.split(/[,;(]/);
+  if (first.length > 2 && plain.includes(plainName(first))) return { score: 0.9, because: `line ${node.docLine}: “${node.doc}”` };
   const own = new Set(names.flatMap((n) => [...rolesOf(n)]));
+  // COM of a switch is its common contact; a ground only where the pin is one.
+  if (own.has('common') && pin.type !== 'unspecified') own.delete(isSupply(pin) ? 'common' : 'ground');
   if (own.size === 0 && pin.description) for (const role of rolesOf(pin.description)) own.add(role);
   for (const role of rolesByType(pin)) own.add(role);
   const said = rolesOf(node.doc);
@@ -141,6 +156,15 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
   return overlap.length > 0
     ? { score: Math.min(0.55 + 0.1 * (overlap.length - 1), 0.8), because: `both say ${overlap.join(', ')}` }
     : { score: 0, because: '' };
+}
+
+/** An active-low mark in a name: Q# is no Q where both are there. */
+const isLowMarked = (name: string): boolean => /^[~/!]|[#*]$|_(n|b)$/i.test(name.trim());
+
+/** A one-letter node whose comment says something else: node C that is “emitter” is no collector pin C. */
+function isUnsaid(pin: MatchPin, node: ModelNode): boolean {
+  const [own, said] = [rolesOf(pin.name), rolesOf(node.doc)];
+  return node.name.length < 3 && own.size > 0 && said.size > 0 && !shares(own, said);
 }
 
 /** A supply is no signal and a ground no supply, whatever words they share. */

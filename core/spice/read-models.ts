@@ -1,6 +1,9 @@
 import { ok, problem, refuse, type Problem, type Result } from '../part';
-import { readCards, type Card, type Comment } from './cards';
-import { cardType, deviceOf, letterOf, type Device } from './device';
+import { readCards, type Card, type Cards, type Comment } from './cards';
+import { deviceOf, type Device } from './device';
+import { constructsOf } from './dialect';
+import { readSubcktHeader, type SubcktHeader } from './header';
+import { deviceOfCard, readModelCard, type ModelCard } from './model-card';
 import { mineNodeDocs } from './node-docs';
 
 export interface ModelNode {
@@ -18,123 +21,206 @@ export interface SpiceModel {
   /** Element letter of an instance: X for a subcircuit. */
   letter: string;
   nodes: ModelNode[];
+  /** Nodes that an instance may leave out (`OPTIONAL:`), with the nodes that they are then. */
+  optional?: { name: string; value: string }[];
   params: { name: string; value: string }[];
   line: number;
   /** Names of the subcircuits it is nested in, outermost first. */
   inside: string[];
+  /** The `.lib` section that it stands in. */
+  section?: string;
+  /** True where its body is encrypted: name and nodes are all that can be read. */
+  sealed?: boolean;
 }
 
 export interface ModelList {
   models: SpiceModel[];
   problems: Problem[];
+  /** What the Berkeley form does not have, in the order of lines. */
+  dialect: Construct[];
+}
+
+/** A kind of construct that Berkeley SPICE 3 does not have, with every line that has it. */
+export interface Construct {
+  construct: string;
+  lines: number[];
+  /** True where the export can say it in the Berkeley form. */
+  canRewrite: boolean;
 }
 
 interface Open {
   card: Card;
-  model: Pick<SpiceModel, 'name' | 'nodes' | 'params' | 'line'>;
+  header: SubcktHeader;
+  /** Comments before the first element of the body, and those after it. */
   comments: Comment[];
+  later: Comment[];
   /** True until the first element of the body. */
   atTop: boolean;
 }
 
 /**
  * Lists the `.subckt` and `.model` cards of a SPICE source with their nodes and what comments say of them. Refuses what
- * is no SPICE text or has no model; single bad cards are problems.
+ * is no SPICE text or has no model; single bad cards are problems. Time grows with the length of the text.
  */
 export function readModels(source: string, file?: string): Result<ModelList> {
   const cards = readCards(source, file);
   if (!cards.ok) return cards;
-  const problems: Problem[] = [];
-  const models: SpiceModel[] = [];
-  const open: Open[] = [];
-  for (const card of cards.value.cards) {
+  const list = new ModelReader(cards.value, file).read();
+  return list.models.length > 0 ? ok(list) : refuse(...(list.problems.length > 0 ? list.problems : [problem('spice-none', {}, { file })]));
+}
+
+/** Walks through the cards once, with the subcircuits that are open and what has been found so far. */
+class ModelReader {
+  private readonly models: SpiceModel[] = [];
+  private readonly problems: Problem[] = [];
+  private readonly open: Open[] = [];
+  /** `.model` cards by their name, for those that derive from them. */
+  private readonly byName = new Map<string, ModelCard>();
+  private section: string | undefined;
+  private inControl = false;
+
+  /** Names of all subcircuits, in lower case: comments that name another one are not taken. */
+  private readonly names: ReadonlySet<string>;
+  private readonly headerLines: number[];
+
+  constructor(
+    private readonly cards: Cards,
+    private readonly file: string | undefined,
+  ) {
+    this.names = new Set(cards.cards.flatMap((c) => /^\.(?:subckt|macro)\s+(\S+)/i.exec(c.text)?.[1]?.toLowerCase() ?? []));
+    this.headerLines = cards.sealed.length === 0 ? [] : cards.cards.filter((c) => /^\.(subckt|macro)\b/i.test(c.text)).map((c) => c.line);
+  }
+
+  read(): ModelList {
+    for (const card of this.cards.cards) this.take(card);
+    this.finish();
+    const dialect = constructsOf(this.cards.cards);
+    return { models: this.models.sort((a, b) => a.line - b.line), problems: this.problems, dialect };
+  }
+
+  private say(code: Parameters<typeof problem>[0], line: number, params: Problem['params'] = {}): void {
+    this.problems.push(problem(code, params, { file: this.file, line }));
+  }
+
+  private take(card: Card): void {
     const word = /^\.?\S+/.exec(card.text)![0].toLowerCase();
-    const top = open.at(-1);
-    if (top?.atTop) top.comments.push(...card.above);
-    if (word === '.subckt' || word === '.macro') open.push(openSubckt(card, problems, file));
-    else if (word === '.ends' || word === '.eom') close(open, models, card, problems, file);
-    else if (word === '.model') readModelCard(card, open, models, problems, file);
-    else if (/^\.(control|shell|exec|csparam)$|^(shell|source)$/.test(word))
-      problems.push(problem('spice-unsafe', { card: word }, { file, line: card.line }));
-    else if (/^\.(include|inc|lib)$/.test(word) && /(^|["'\s])([/\\]|[a-z]:\\|\.\.)/i.test(card.text))
-      problems.push(problem('spice-unsafe', { card: card.text }, { file, line: card.line }));
+    const top = this.open.at(-1);
+    if (top) (top.atTop ? top.comments : top.later).push(...card.above);
+    if (this.inControl) this.inControl = word !== '.endc';
+    else if (word === '.subckt' || word === '.macro') this.openSubckt(card);
+    else if (word === '.ends' || word === '.eom') this.close(card);
+    else if (word === '.model') this.modelCard(card);
+    else if (word === '.endl') this.section = undefined;
+    else if (/^\.(control|shell|exec|csparam)$|^(shell|source)$/.test(word)) {
+      this.say('spice-unsafe', card.line, { card: word });
+      this.inControl = word === '.control';
+    } else if (/^\.(include|inc|lib)$/.test(word)) this.reference(card, word);
     if (top && /^[a-z]/i.test(word)) top.atTop = false;
   }
-  for (const { model } of open) problems.push(problem('spice-unterminated', { name: model.name }, { file, line: model.line }));
-  if (models.length === 0) return refuse(...(problems.length > 0 ? problems : [problem('spice-none', {}, { file })]));
-  return ok({ models: models.sort((a, b) => a.line - b.line), problems });
+
+  /** `.lib NAME` opens a section; with a file in it, and `.include`, it points elsewhere, which is never followed. */
+  private reference(card: Card, word: string): void {
+    const rest = card.text.slice(word.length).trim();
+    const isSection = word === '.lib' && /^\w+$/.test(rest);
+    if (isSection) this.section = rest;
+    else if (/(^|["'\s])([/\\]|[a-z]:[\\/]|\.\.|~|\w+:\/\/)/i.test(rest)) this.say('spice-unsafe', card.line, { card: card.text });
+    else this.say('spice-elsewhere', card.line, { card: card.text });
+  }
+
+  private openSubckt(card: Card): void {
+    const header = readSubcktHeader(card);
+    if (header.name === '') this.say('spice-card', card.line, { text: card.text, why: 'it has no name' });
+    const plain = header.nodes.map((n) => n.toLowerCase());
+    const twice = header.nodes.find((_, i) => plain.indexOf(plain[i]!) !== i);
+    if (twice !== undefined) this.say('spice-card', card.line, { text: card.text, why: `node ${twice} stands twice` });
+    this.open.push({ card, header, comments: [], later: [], atTop: true });
+  }
+
+  private close(card: Card): void {
+    const top = this.open.pop();
+    if (!top) return this.say('spice-stray-ends', card.line);
+    const named = /^\.\w+\s+(\S+)/.exec(card.text)?.[1];
+    if (named !== undefined && top.header.name !== '' && named.toLowerCase() !== top.header.name.toLowerCase())
+      this.say('spice-ends-name', card.line, { name: named, open: top.header.name });
+    this.models.push(this.subcktOf(top));
+  }
+
+  private subcktOf({ card, header, comments: inside, later }: Open, sealed = this.isSealed(card.line)): SpiceModel {
+    const { name, nodes: names, optional, params } = header;
+    const docs = mineNodeDocs(
+      { name, nodes: names, above: card.above, between: card.between ?? [], inside, later, raw: card.raw },
+      this.names,
+    );
+    const nodes = names.map((n): ModelNode => {
+      const found = docs.get(n);
+      return found ? { name: n, doc: found.doc, docLine: found.line } : { name: n, doc: '' };
+    });
+    const said = [...card.above, ...(card.between ?? []), ...inside].map((c) => c.text);
+    const docTexts = nodes.map((n) => n.doc);
+    return {
+      name,
+      kind: 'subckt',
+      device: deviceOf(name, names, docTexts, said),
+      letter: 'X',
+      nodes,
+      ...(optional.length > 0 ? { optional } : {}),
+      params,
+      line: card.line,
+      inside: this.open.map((o) => o.header.name),
+      ...(this.section === undefined ? {} : { section: this.section }),
+      ...(sealed ? { sealed } : {}),
+    };
+  }
+
+  /** True where encrypted text stands between a line and the next header. */
+  private isSealed(from: number): boolean {
+    const next = firstOver(this.cards.sealed, from);
+    return next !== undefined && next < (firstOver(this.headerLines, from) ?? Infinity);
+  }
+
+  private modelCard(card: Card): void {
+    const read = readModelCard(card);
+    if (!read) return this.say('spice-card', card.line, { text: card.text, why: 'it has no name or no type' });
+    if (count(card.text, '(') > count(card.text, ')')) this.say('spice-cut', card.line, { name: read.name });
+    const base = read.base === undefined ? undefined : this.byName.get(read.base.toLowerCase());
+    if (read.base !== undefined && !base) this.say('spice-base', card.line, { name: read.name, base: read.base });
+    const full: ModelCard = base
+      ? { ...read, type: read.type || base.type, params: [...base.params.filter((p) => !has(read.params, p.name)), ...read.params] }
+      : read;
+    this.byName.set(read.name.toLowerCase(), full);
+    const { device, letter, nodes } = deviceOfCard(full);
+    this.models.push({
+      name: read.name,
+      kind: 'model',
+      device,
+      letter,
+      nodes: nodes.map((n) => ({ name: n, doc: '' })),
+      params: full.params,
+      line: card.line,
+      inside: this.open.map((o) => o.header.name),
+      ...(this.section === undefined ? {} : { section: this.section }),
+    });
+  }
+
+  /** A sealed body hides its own `.ends`: what stands before it is still good. Anything else without an end is cut off. */
+  private finish(): void {
+    for (let top = this.open.pop(); top; top = this.open.pop())
+      if (this.isSealed(top.card.line)) this.models.push(this.subcktOf(top, true));
+      else this.say('spice-unterminated', top.card.line, { name: top.header.name });
+    const first = this.cards.sealed[0];
+    if (first !== undefined) this.say('spice-sealed', first);
+  }
 }
 
-/** `.subckt NAME node … [PARAMS:] name=value …`; bare words after the first parameter are none of the nodes. */
-function openSubckt(card: Card, problems: Problem[], file?: string): Open {
-  const text = card.text
-    .replace(/\s*=\s*/g, '=')
-    .replace(/[()]/g, (c, at: number, all: string) => (all.slice(0, at).includes('=') ? c : ' '));
-  const words = text.match(/[^\s={}'"]+=(?:\{[^}]*\}|'[^']*'|"[^"]*"|\S*)|\S+/g) ?? [];
-  const name = words[1] ?? '';
-  if (name === '') problems.push(problem('spice-card', { text: card.text, why: 'it has no name' }, { file, line: card.line }));
-  const rest = words.slice(2);
-  const until = rest.findIndex((w) => w.includes('=') || /^(params|optional|text):?$/i.test(w));
-  const nodes = (until < 0 ? rest : rest.slice(0, until)).filter((w) => w !== ',');
-  const params = (until < 0 ? [] : rest.slice(until)).flatMap((w) => {
-    const match = /^([^=]+)=(.*)$/.exec(w);
-    return match ? [{ name: match[1]!, value: match[2]! }] : [];
-  });
-  const twice = nodes.find((n, i) => nodes.findIndex((m) => m.toLowerCase() === n.toLowerCase()) !== i);
-  if (twice !== undefined)
-    problems.push(problem('spice-card', { text: card.text, why: `node ${twice} stands twice` }, { file, line: card.line }));
-  return {
-    card,
-    model: { name, nodes: nodes.map((n) => ({ name: n, doc: '' })), params, line: card.line },
-    comments: [],
-    atTop: true,
-  };
-}
-
-function close(open: Open[], models: SpiceModel[], card: Card, problems: Problem[], file?: string): void {
-  const top = open.pop();
-  if (!top) return void problems.push(problem('spice-stray-ends', {}, { file, line: card.line }));
-  const names = top.model.nodes.map((n) => n.name);
-  const docs = mineNodeDocs({ nodes: names, above: top.card.above, inside: top.comments, raw: top.card.raw });
-  const nodes = top.model.nodes.map((n): ModelNode => {
-    const found = docs.get(n.name);
-    return found ? { name: n.name, doc: found.doc, docLine: found.line } : n;
-  });
-  const comments = [...top.card.above, ...top.comments].map((c) => c.text);
-  models.push({
-    ...top.model,
-    kind: 'subckt',
-    device: deviceOf(
-      top.model.name,
-      names,
-      nodes.map((n) => n.doc),
-      comments,
-    ),
-    letter: 'X',
-    nodes,
-    inside: open.map((o) => o.model.name),
-  });
-}
-
-/** `.model NAME TYPE (name=value …)`; `ako:BASE` before the type is a dialect's way to derive one. */
-function readModelCard(card: Card, open: Open[], models: SpiceModel[], problems: Problem[], file?: string): void {
-  const match = /^\.model\s+(\S+)\s+(?:ako:\s*\S+\s+)?([a-z]+)\s*\(?(.*?)\)?\s*$/i.exec(card.text);
-  if (!match)
-    return void problems.push(problem('spice-card', { text: card.text, why: 'it has no name or no type' }, { file, line: card.line }));
-  const [, name = '', type = '', rest = ''] = match;
-  const params = [...rest.replace(/\s*=\s*/g, '=').matchAll(/([a-z_]\w*)=(\{[^}]*\}|\S+)/gi)].map((m) => ({
-    name: m[1]!,
-    value: m[2]!,
-  }));
-  const known = cardType(type, new Map(params.map((p) => [p.name.toLowerCase(), p.value])));
-  models.push({
-    name,
-    kind: 'model',
-    device: known?.device ?? 'other',
-    letter: letterOf(type),
-    nodes: (known?.nodes ?? []).map((n) => ({ name: n, doc: '' })),
-    params,
-    line: card.line,
-    inside: open.map((o) => o.model.name),
-  });
+const count = (text: string, sign: string): number => text.split(sign).length - 1;
+const has = (params: ModelCard['params'], name: string): boolean => params.some((p) => p.name.toLowerCase() === name.toLowerCase());
+/** The first of rising numbers that is over a number, by halving. */
+function firstOver(rising: readonly number[], over: number): number | undefined {
+  let [low, high] = [0, rising.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (rising[middle]! > over) high = middle;
+    else low = middle + 1;
+  }
+  return rising[low];
 }

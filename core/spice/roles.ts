@@ -12,14 +12,20 @@ const ROLES: [role: string, words: RegExp][] = [
     /^(\+|in\+|inp|\+in|vin\+|in_p|in_pos|inpos|inplus|ain\+|plus)$|^in(\d*)\+$|\bnon-?\s?inverting\b|\bpositive (signal |analog )?input\b/,
   ],
   [
+    'out-',
+    /^(out-|outn|-out|vout-|voutn|outm|out_n|outneg|on)$|^(?:inverted|inverting|negative|complementary) (?:signal |differential )?output\b/,
+  ],
+  ['out+', /^(out\+|outp|\+out|vout\+|voutp|out_p|outpos|op)$|^(?:non-?\s?inverting|positive|true) (?:signal |differential )?output\b/],
+  [
     'supply+',
     /^(vcc|vdd|v\+|vs\+|vp|vpos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|pvdd|pvcc|vps)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( voltage)?$|\bvcc\b|\bvdd\b|^supply input$|^power supply$/,
   ],
   ['supply-', /^(vee|v-|vs-|vneg|-vs|vn)$|\bnegative (power )?supply\b|\bnegative rail\b|\bvee\b/],
   [
     'ground',
-    /^(gnd|vss|agnd|dgnd|pgnd|sgnd|0|com|ground|0v|gnda)$|^(power |signal |analog |digital |supply )?ground$|^ground\b|\bground (pin|terminal|return)\b/,
+    /^(gnd|vss|agnd|dgnd|pgnd|sgnd|0|com|common|ground|0v|gnda)$|^(power |signal |analog |digital |supply )?ground$|^ground\b|\bground (pin|terminal|return)\b/,
   ],
+  ['common', /^(com|common)\d?$|\bcommon (contact|terminal|pole|node)\b/],
   ['anode', /^(a|an|anode|ano)$|\banode\b/],
   ['cathode', /^(k|c|ca|cath|cathode|kat)$|\bcathode\b/],
   ['drain', /^(d|drain)$|\bdrain\b/],
@@ -35,7 +41,7 @@ const ROLES: [role: string, words: RegExp][] = [
   ['bootstrap', /^(boot|bst|vb|hb)$|\bbootstrap\b/],
   ['switch', /^(sw|lx|vs_?out|hs|phase|ph)$|\bswitch(ing)? node\b|\bhalf[- ]bridge (node|output)\b/],
   ['clock', /^(clk|clock|ck|cp)$|^clock\b/],
-  ['reference', /^(ref|vref|refin)$|\breference (voltage )?input\b/],
+  ['reference', /^(ref|vref|refin|reference)$|\breference (voltage )?input\b/],
   [
     'input',
     /^(in|vin|vi|input|i|a|din|inp?ut|ain)$|^(signal |line |logic |data |voltage |regulator |unregulated )?input\b|\binput (terminal|pin|voltage|of)\b/,
@@ -57,6 +63,7 @@ export function rolesOf(text: string): Set<string> {
   // "inverting input" is no plain input, a "gate drive output" no gate; the more special role stands alone.
   if (out.has('in+') || out.has('in-')) out.delete('input');
   if (out.has('in+') && out.has('in-')) out.delete('in-');
+  if (out.has('out+') || out.has('out-')) ['in+', 'in-', 'output'].forEach((role) => out.delete(role));
   if (plain.length > 3 && out.size > 1) {
     out.delete('output');
     out.delete('input');
@@ -67,11 +74,12 @@ export function rolesOf(text: string): Set<string> {
 /** A name without its channel: IN+ of 1IN+ and IN1+, A of A2. */
 export const withoutChannel = (name: string): string => name.replace(/^\d+(?=\D)/, '').replace(/(?<=\D)\d+(?=[+\-−]?$)/, '');
 
-/** Names without case, separators and marks, for equality: `V+` stays, `IN_A` is `ina`. */
+/** Names without case, separators and marks, for equality: `V+` stays, `IN_A` is `ina`, and `-IN A` is `ina-`. */
 export const plainName = (text: string): string =>
   normal(text)
     .replace(/^[~/!]|[#*]$/g, '')
-    .replace(/[\s_.[\]()<>]/g, '');
+    .replace(/[\s_.[\]()<>]/g, '')
+    .replace(/^([+-])(\D.*[^+-])$/, '$2$1');
 
 /** Words of a text that tell something, for overlap. */
 export const wordsOf = (text: string): Set<string> =>

@@ -409,7 +409,26 @@ describe('a part with a model', () => {
   ])('is written with a node tied to %s', (_to, tie, says) =>
     expect(writeSpiceLibrary(applyEdit(joined, { kind: 'tieNodes', model: 'm1', ties: [{ unit: 'u1', node: '4', tie }] }))).toMatch(says),
   );
-  it('is written with its parameters', () =>
-    expect(writeSpiceLibrary({ ...joined, models: [{ ...joined.models[0]!, params: { GAIN: '10' } }] })).toMatch(/AMP1 GAIN=10/));
+  it('is written with those of its parameters that the model has', () => {
+    const source = AMP_MODEL.replace('4  5\n', '4  5 PARAMS: GAIN=1e5\n').replace('1 2 1e5', '1 2 {GAIN}');
+    const written = writeSpiceLibrary({ ...joined, models: [{ ...joined.models[0]!, source, params: { GAIN: '10', FOO: '1' } }] });
+    expect(written).toMatch(/AMP1 GAIN=10\n/);
+  });
+  it('is written in the Berkeley form with each rewrite listed', () => {
+    const source = AMP_MODEL.replace('4  5\n', '4  5 PARAMS: GAIN=1e5\n').replace('1 2 1e5', '1 2 {GAIN}');
+    const written = writeSpiceLibrary({ ...joined, models: [{ ...joined.models[0]!, source, berkeley: true, params: { GAIN: '10' } }] });
+    expect(written).toMatch(/^E1 5 4 1 2 10$/m);
+    expect(written).toMatch(/^\.subckt AMP1 1 2 3 4 5$/m);
+    expect(written).toMatch(/^\* Rewritten for Berkeley SPICE 3, line 8 of it: an expression is the number/m);
+    expect(written).toMatch(/^XA .* AMP1$/m);
+  });
+  it('never calls itself: it has another name where the source has its own', () =>
+    expect(writeSpiceLibrary({ ...joined, name: 'AMP1' })).toMatch(/^\.subckt AMP1_PART [^]*^XA .* AMP1$[^]*^\.ends AMP1_PART$/m));
+  it('has the bulk of a card on its source', () => {
+    const card: Model = { id: 'm1', fileName: 'm.lib', source: '.model MN NMOS(VTO=1)', chosen: 'MN', ties: {} };
+    const ids = ['OUT1', 'IN1-', 'IN1+'].map((n) => pinNamed(part, n).id);
+    const ties = Object.fromEntries(['drain', 'gate', 'source'].map((n, i) => [n, { pin: ids[i]! }]));
+    expect(writeSpiceLibrary({ ...part, models: [{ ...card, ties: { '*': ties } }] })).toMatch(/^M1 OUT1 IN1N IN1P IN1P MN$/m);
+  });
   it('is nothing without a model', () => expect(writeSpiceLibrary(part)).toBe(''));
 });

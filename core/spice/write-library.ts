@@ -1,6 +1,7 @@
 import { compareTerminals, padsIn, WHOLE_PART, type FrozenPart, type Model, type NodeTie, type Pin } from '../part';
 import { chosenModel } from './part-models';
 import type { SpiceModel } from './read-models';
+import { rewriteForBerkeley } from './rewrite';
 
 /**
  * A SPICE library of the part: the model's source as it came, then one subcircuit whose terminals are the part's pins in
@@ -14,10 +15,14 @@ export function writeSpiceLibrary(part: FrozenPart): string {
 function writeModel(part: FrozenPart, model: Model): string {
   const chosen = chosenModel(model);
   if (!chosen) return '';
+  const { text, rewrites } = model.berkeley
+    ? rewriteForBerkeley(model.source, model.chosen, model.params)
+    : { text: model.source, rewrites: [] };
+  const written = chosenModel({ ...model, source: text }) ?? chosen;
   const names = nodeNames(part);
   const pins = part.pins.filter((p) => names.has(p.id) && tiedPins(model).has(p.id)).sort(byNumber(part));
-  const calls = Object.entries(model.ties).map(([unitId, ties]) => call(part, unitId, ties, model, chosen, names));
-  const subckt = clean(part.name);
+  const calls = Object.entries(model.ties).map(([unitId, ties]) => call(part, unitId, ties, model, written, names));
+  const subckt = ownName(part, text);
   return [
     `* ${oneLine(part.name)}: ${oneLine(part.description)}`,
     `* Terminals in the order of their numbers:`,
@@ -27,9 +32,19 @@ function writeModel(part: FrozenPart, model: Model): string {
     `.ends ${subckt}`,
     '',
     `* Source: ${oneLine(model.fileName)}`,
-    model.source.replace(/\r\n?/g, '\n').trimEnd(),
+    ...rewrites.map((r) => `* Rewritten for Berkeley SPICE 3, line ${r.line} of it: ${r.what}`),
+    text.replace(/\r\n?/g, '\n').trimEnd(),
     '',
   ].join('\n');
+}
+
+/** The part's own name, unless the source defines it: a subcircuit that calls itself would never end. */
+function ownName(part: FrozenPart, source: string): string {
+  const name = clean(part.name);
+  const taken = new Set([...source.matchAll(/^\s*\.(?:subckt|macro|model)\s+(\S+)/gim)].map((m) => m[1]!.toLowerCase()));
+  let own = name;
+  while (taken.has(own.toLowerCase())) own += '_PART';
+  return own;
 }
 
 const oneLine = (text: string): string => text.replace(/\s+/g, ' ').trim();
@@ -81,7 +96,13 @@ function call(
     extra.push(`R${open} ${open} 0 ${OPEN_OHMS}`);
     return open;
   });
+  // A bulk that no pin is joined to lies on the source, as in every three-lead transistor.
+  if (chosen.kind === 'model' && nodes.length === 4 && chosen.nodes[3]!.name === 'bulk' && ties['bulk'] === undefined) {
+    nodes[3] = nodes[2]!;
+    extra.length = 0;
+  }
   const params = Object.entries(model.params ?? {})
+    .filter(([name]) => chosen.kind === 'model' || chosen.params.some((p) => p.name.toLowerCase() === name.toLowerCase()))
     .map(([k, v]) => ` ${k}=${v}`)
     .join('');
   return [`${chosen.letter}${label} ${nodes.join(' ')} ${chosen.name}${params}`, ...extra];

@@ -1,4 +1,4 @@
-import { at, lacks, netOf, netsOf, netsWith, netlistOf, round, vectorOf, type Net, type Run, type Setup, type Verdict } from './setup';
+import { at, lacks, netOf, netsOf, netsWith, netlistOf, rails, round, vectorOf, type Run, type Setup, type Verdict } from './setup';
 
 /** A small bench: what stands around the joined unit, what is measured, and how it is judged. */
 export interface Bench {
@@ -19,29 +19,6 @@ const fail = (reason: string, measured: Verdict['measured'], more: Partial<Verdi
   measured,
   ...more,
 });
-
-interface Rails {
-  lines: string[];
-  high: number;
-  low: number;
-  mid: number;
-}
-
-/** Sources for supplies: 5 V and ground, or both polarities where a negative supply is there; enables are on. */
-function rails(nets: readonly Net[], volts = 5): Rails {
-  const negative = netsWith(nets, 'supply-');
-  const low = negative.length > 0 ? -volts : 0;
-  const lines = [
-    ...netsWith(nets, 'supply+').map((n, i) => `Vpos${i} ${n} 0 ${volts}`),
-    ...negative.map((n, i) => `Vneg${i} ${n} 0 ${-volts}`),
-    ...netsWith(nets, 'ground').map((n, i) => `Vgnd${i} ${n} 0 0`),
-    ...netsWith(nets, 'enable').map((n, i) => `Ven${i} ${n} 0 ${volts}`),
-    // The upper driver of a half bridge stands on its switch node and is fed from the bootstrap.
-    ...netsWith(nets, 'switch').map((n, i) => `Vsw${i} ${n} 0 0`),
-    ...netsWith(nets, 'bootstrap').map((n, i) => `Vboot${i} ${n} 0 ${volts}`),
-  ];
-  return { lines, high: volts, low, mid: (volts + low) / 2 };
-}
 
 const sweepCurve = (x: number[], y: number[], label: string, out: string): Pick<Verdict, 'curve'> => ({
   curve: { x: { label, values: x }, y: [{ label: out, values: y }] },

@@ -10,6 +10,7 @@ import {
   regulatorBench,
   type Bench,
 } from './benches';
+import { switchBench } from './switch-bench';
 import { netsOf, type Setup, type Simulate, type Verdict } from './setup';
 
 /** One trial of a joined unit, with the change of the join that would pass where exactly one does. */
@@ -32,6 +33,7 @@ const BENCHES: Partial<Record<Device, Bench[]>> = {
   pmos: [fieldEffectBench],
   njf: [fieldEffectBench],
   pjf: [fieldEffectBench],
+  switch: [switchBench],
   regulator: [regulatorBench],
 };
 
@@ -100,7 +102,9 @@ async function findRejoin(benches: readonly Bench[], setup: Setup, simulate: Sim
 
 /** Tries a joined unit on the benches of its device. */
 export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial[]> {
-  const setup = BENCHES[given.device] ? given : { ...given, device: deviceByPins(given) };
+  const isFed = given.joins.some((j) => j.pins.some((p) => p.type === 'supply-in' || p.type === 'supply-out'));
+  const isKnown = BENCHES[given.device] !== undefined && (given.device !== 'regulator' || isFed);
+  const setup = isKnown ? given : { ...given, device: deviceByPins(given) };
   const benches = BENCHES[setup.device] ?? [biasBench];
   const trials: Trial[] = [];
   for (const bench of benches) trials.push({ name: bench.name, unit: setup.unit, ...(await tryBench(bench, setup, simulate)) });

@@ -133,6 +133,29 @@ export function netlistOf(setup: Setup, around: readonly string[], analysis: str
   ].join('\n');
 }
 
+interface Rails {
+  lines: string[];
+  high: number;
+  low: number;
+  mid: number;
+}
+
+/** Sources for supplies: 5 V and ground, or both polarities where a negative supply is there; enables are on. */
+export function rails(nets: readonly Net[], volts = 5): Rails {
+  const negative = netsWith(nets, 'supply-');
+  const low = negative.length > 0 ? -volts : 0;
+  const lines = [
+    ...netsWith(nets, 'supply+').map((n, i) => `Vpos${i} ${n} 0 ${volts}`),
+    ...negative.map((n, i) => `Vneg${i} ${n} 0 ${-volts}`),
+    ...netsWith(nets, 'ground').map((n, i) => `Vgnd${i} ${n} 0 0`),
+    ...netsWith(nets, 'enable').map((n, i) => `Ven${i} ${n} 0 ${volts}`),
+    // The upper driver of a half bridge stands on its switch node and is fed from the bootstrap.
+    ...netsWith(nets, 'switch').map((n, i) => `Vsw${i} ${n} 0 0`),
+    ...netsWith(nets, 'bootstrap').map((n, i) => `Vboot${i} ${n} 0 ${volts}`),
+  ];
+  return { lines, high: volts, low, mid: (volts + low) / 2 };
+}
+
 export const vectorOf = (run: Run, name: string): number[] => run.vectors.get(name.toLowerCase()) ?? [];
 
 /** The value of y where x is nearest to a place. */

@@ -1,0 +1,55 @@
+import type { Comment } from '../cards';
+
+export interface NodeDoc {
+  doc: string;
+  /** The line of the comment that says it. */
+  line: number;
+}
+
+/** What a subcircuit's header offers to mine: its nodes, and the comments that can speak of them. */
+export interface Header {
+  name: string;
+  nodes: string[];
+  /** Comments straight above the card, nearest last. */
+  above: Comment[];
+  /** Comments between the card and its continuations. */
+  between: Comment[];
+  /** Comments before the first element of the body. */
+  inside: Comment[];
+  /** Comments further down in the body. */
+  later: Comment[];
+  /** The card's own lines with their inline comments. */
+  raw: { line: number; text: string; comment: string }[];
+}
+
+/** Which node is what, by the name of the node as the card has it. */
+export type Found = [string, NodeDoc][];
+
+/** Words that lead a list of nodes in. */
+export const LEAD =
+  /^(?:the )?(?:\w+ )?(?:connections?|pin connections?|node (?:order|assignments?|list|names?)|pin (?:order|out|assignments?|list|names?)|order of (?:the )?(?:nodes|pins|terminals)|(?:nodes|pins|terminals) in order|external nodes?|pinout|pins?|nodes?|order|terminals?|ports?|interface)\b(?: (?:is|are))?[\s:=-]*/i;
+
+export const tidy = (text: string): string =>
+  text
+    .replace(/\s+/g, ' ')
+    .replace(/^[\s\-–—:=>.,]+(?=[A-Za-z(])/, '')
+    .replace(/[\s.;,|]+$/, '')
+    .trim();
+
+/** Sentences of a history or a licence that begin like an entry of a list. */
+export const isRemark = (doc: string): boolean =>
+  /\b(rev(ision)?|version|release[ds]?|added|fixed|changed|updated|corrected|copyright|licen[cs]e|simulat\w+|modell?(ed|s|ing)|warranty|created|initial)\b/i.test(
+    doc,
+  ) || doc.length > 90;
+
+/** Cuts a text into as many pieces as there are nodes, by the first separator that gives so many. */
+export function pieces(text: string, count: number): string[] | undefined {
+  for (const separator of [/\s*[,;/]\s*/, /\s+\|\s+|\s*\|\s*/, /\s{2,}/, /\s+/]) {
+    const words = text
+      .split(separator)
+      .map((w) => w.trim())
+      .filter((w) => w !== '');
+    if (words.length === count && count > 1) return words;
+  }
+  return undefined;
+}

@@ -1,0 +1,83 @@
+import type { Comment } from '../cards';
+import { isRemark, LEAD, tidy, type Found, type Header } from './found';
+
+type Names = ReadonlyMap<string, string>;
+
+/** Lists of nodes with words, in the forms that makers write; one alone is taken for a remark unless the model has one node. */
+export function lists({ nodes, above, between, inside, later }: Header): Found {
+  const byName: Names = new Map(nodes.map((n) => [n.toLowerCase(), n]));
+  const comments = [...above, ...between, ...inside];
+  const near = comments.flatMap((c) => entriesOf(c, byName)).filter(([, { doc }]) => doc !== '' && !isRemark(doc));
+  const found = [...near, ...spaced(comments, byName, new Set(near.map(([node]) => node)))];
+  const named = new Set(found.map(([node]) => node));
+  if (named.size >= Math.min(2, nodes.length)) return found;
+  // Further down in the body words beside a node's number are mostly about an element: only a whole list counts.
+  const far = later.flatMap((c) => entriesOf(c, byName)).filter(([, { doc }]) => doc !== '' && !isRemark(doc));
+  return new Set(far.map(([node]) => node)).size >= Math.max(2, nodes.length / 2) ? far : [];
+}
+
+/** `VCC supply` with one blank only, where most of the nodes have such a line: alone it could be any sentence. */
+function spaced(comments: readonly Comment[], byName: Names, known: ReadonlySet<string>): Found {
+  const found = comments.flatMap(({ text, line }): Found => {
+    const [, word = '', rest = ''] = /^\s*(\S+)\s+(\S.*)$/.exec(text) ?? [];
+    const node = byName.get(word.toLowerCase());
+    return node === undefined || known.has(node) || startsWithNode(rest, byName) || isRemark(rest)
+      ? []
+      : [[node, { doc: tidy(rest), line }]];
+  });
+  const all = new Set([...known, ...found.map(([node]) => node)]);
+  return all.size >= Math.max(2, byName.size * 0.6) ? found : [];
+}
+
+const startsWithNode = (text: string, byName: Names): boolean =>
+  byName.has((/^\S+/.exec(text)?.[0] ?? '').replace(/[,;]$/, '').toLowerCase());
+
+function entriesOf(comment: Comment, byName: Names): Found {
+  const text = comment.text.replace(LEAD, (lead) => (/^(?:node|pin|terminal)s?\s*$/i.test(lead) ? '' : lead.endsWith('\n') ? lead : ''));
+  // `Hall switch: 1 supply, 2 output`: what stands before the colon is about the model.
+  const afterTitle = /^[^:=]{3,}?:\s+(.*)$/.exec(text)?.[1];
+  const { line } = comment;
+  return several(text, line, byName) ?? single(text, line, byName) ?? (afterTitle ? several(afterTitle, line, byName) : undefined) ?? [];
+}
+
+/** Several entries in one line: `1=IN+ 2=IN-`, `1: IN+, 2: IN-`, `IN+ = 1, IN- = 2`, `IN+(1) IN-(2)`, `1 (IN+), 2 (IN-)`. */
+const SEVERAL: { shape: RegExp; node: 1 | 2 }[] = [
+  { shape: /(?:^|[\s,;(])([^\s,;=:()]+)\s*(?:=|->)\s*([^\s,;=]+(?:\s(?![^\s,;]+\s*(?:=|->))[^\s,;=]+)*)(?=[\s,;)]|$)/g, node: 1 },
+  { shape: /(?:^|[\s,;])([^\s,;=:()]+)\s*:\s*([^,;:]+?)(?=\s*[,;]|\s+[^\s,;:]+\s*:|$)/g, node: 1 },
+  { shape: /(?:^|[,;])\s*([^,;=:]+?)\s*(?:=|:|->)\s*([^\s,;=]+)(?=\s*(?:[,;]|$))/g, node: 2 },
+  { shape: /(?:^|[\s,;=])([^\s,;=()]+)=([^\s,;=]+)(?=[\s,;]|$)/g, node: 2 },
+  { shape: /(?:^|[\s,;])([^\s,;()]+)\s*\(\s*(?:node |pin )?([^\s,;()]+)\s*\)/g, node: 2 },
+  { shape: /(?:^|[\s,;])([^\s,;()]+)\s*\(\s*([^,;()]+)\s*\)/g, node: 1 },
+  { shape: /(?:^|[,;])\s*(?:node |pin )?([^\s,;]+)\s+([^,;]+?)(?=\s*[,;]|$)/g, node: 1 },
+  { shape: /(?:^|\s)([^\s,;=-]+)-([^\s,;=]+)(?=[\s,;]|$)/g, node: 1 },
+];
+
+function several(text: string, line: number, byName: Names): Found | undefined {
+  for (const { shape, node } of SEVERAL) {
+    const all = [...text.matchAll(shape)];
+    const own = all.flatMap((m): Found => {
+      const name = byName.get(m[node]!.trim().toLowerCase());
+      return name === undefined ? [] : [[name, { doc: tidy(m[3 - node]!), line }]];
+    });
+    if (own.some(([, { doc }]) => /\s/.test(doc) && startsWithNode(doc, byName))) continue;
+    if (own.length > 1 && own.length === all.length && new Set(own.map(([n]) => n)).size === own.length) return own;
+  }
+  return undefined;
+}
+
+/** `1 = IN+`, `IN: input of the regulator`, `node 3 - output`, `pin 1 is the input`, `2) output`, and `output = 3`. */
+function single(text: string, line: number, byName: Names): Found | undefined {
+  const body = text.replace(/^[-*•#\s]+/, '').trim();
+  const entry =
+    /^(?:node|pin|terminal)?\s*["'(<[]?([^\s"'()=:<>[\]]+)["')>\]]?\s*(?:=+>?|:|->|-{1,2}(?=\s)|–|—|\.{2,}|\s{2,}|\t|\s(?:is|are)\s(?:the\s|an?\s)?)\s*(.+)$/i.exec(
+      body,
+    );
+  const node = entry ? byName.get(entry[1]!.toLowerCase()) : undefined;
+  if (node !== undefined) return [[node, { doc: tidy(entry![2]!), line }]];
+  const reversed = /^(.+?)\s*(?:=+>?|:|->|\s-+\s|\.{2,}|\s{2,}|\t|\son\s|\sat\s|\sis\s)\s*(?:node|pin)?\s*#?\s*(\S+?)[.,;]?$/i.exec(body);
+  const at = reversed ? byName.get(reversed[2]!.toLowerCase()) : undefined;
+  if (at !== undefined && !/[=:]/.test(reversed![1]!)) return [[at, { doc: tidy(reversed![1]!), line }]];
+  const numbered = /^(?:node |pin )?(\d+)[.)]?\s+(.+)$/i.exec(body);
+  const numeric = numbered ? byName.get(numbered[1]!) : undefined;
+  return numeric === undefined ? undefined : [[numeric, { doc: tidy(numbered![2]!), line }]];
+}

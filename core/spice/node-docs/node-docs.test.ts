@@ -1,0 +1,58 @@
+import { good } from '../../test/samples';
+import { readModels } from '../read-models';
+
+const docsOf = (text: string, name?: string) => {
+  const { models } = good(readModels(text));
+  return (name === undefined ? models[0]! : models.find((m) => m.name === name)!).nodes.map((n) => n.doc);
+};
+const card = (comments: string, nodes = '1 2 3') => `${comments}\n.subckt X ${nodes}\n.ends`;
+
+describe('what comments say of nodes, in the forms that makers write', () => {
+  it.each<[string, string, string[]]>([
+    ['elbows', card('* +---- in\n* | +-- out\n* | | +- common'), ['in', 'out', 'common']],
+    ['bars with dashes', card('* |----- in\n* |  |-- out\n* |  |  |- common'), ['in', 'out', 'common']],
+    ['a bar of its own for each label', card('* | in\n* | | out\n* | | | common'), ['in', 'out', 'common']],
+    ['a ladder that hangs below', '.subckt X 1 2 3\n* |  |  +- common\n* |  +---- out\n* +------- in\n.ends', ['in', 'out', 'common']],
+    ['a ladder that hangs by bars', '.subckt X 1 2 3\n* |  |  common\n* |  out\n* in\n.ends', ['in', 'out', 'common']],
+    ['dots', card('* 1 ..... in\n* 2 ..... out\n* 3 ..... common'), ['in', 'out', 'common']],
+    ['sentences', card('* Node 1 is the input.\n* Node 2 is the output.\n* Node 3 is the common.'), ['input', 'output', 'common']],
+    ['numbers with a bracket', card('* 1) in\n* 2) out\n* 3) common'), ['in', 'out', 'common']],
+    ['bullets', card('* - 1: in\n* - 2: out\n* - 3: common'), ['in', 'out', 'common']],
+    ['several with colons', card('* 1: in, 2: out, 3: common'), ['in', 'out', 'common']],
+    ['several the other way round', card('* in = 1, out = 2, common = 3'), ['in', 'out', 'common']],
+    ['numbers in brackets', card('* IN(1) OUT(2) GND(3)'), ['IN', 'OUT', 'GND']],
+    ['names in brackets', card('* 1 (IN), 2 (OUT), 3 (GND)'), ['IN', 'OUT', 'GND']],
+    ['a title before the list', card('* Hall switch: 1 supply, 2 output, 3 ground'), ['supply', 'output', 'ground']],
+    ['one blank, where all have it', card('* IN input\n* OUT output\n* GND ground', 'IN OUT GND'), ['input', 'output', 'ground']],
+    ['a sample call', card('* Usage: XU1 IN OUT GND X'), ['IN', 'OUT', 'GND']],
+    ['a sample call with parameters', card('* call: X1 IN OUT GND X R=1k'), ['IN', 'OUT', 'GND']],
+    ['arrows', card('* node order: IN -> OUT -> GND'), ['IN', 'OUT', 'GND']],
+    ['an order in brackets', card('* pins (IN, OUT, GND)'), ['IN', 'OUT', 'GND']],
+    ['an order over two lines', card('* Pin order:\n*   IN OUT\n*   GND'), ['IN', 'OUT', 'GND']],
+    ['a list further down in the body', '.subckt X 1 2 3\nR1 1 2 1\n* 1 = in\n* 2 = out\n* 3 = common\n.ends', ['in', 'out', 'common']],
+    ['comments between the lines of the card', '.subckt X\n* 1 = in\n+ 1\n* 2 = out\n+ 2\n.ends', ['in', 'out']],
+  ])('%s', (_how, text, expected) => expect(docsOf(text)).toEqual(expected));
+
+  it.each<[string, string]>([
+    ['a history of revisions', card('* 1 Initial release\n* 2 Corrected resistance\n* 3 Added breakdown')],
+    ['one line that happens to begin with a node', card('* IN a few words', 'IN OUT GND')],
+    ['a remark in the body about one element', '.subckt X 1 2 3\nR1 1 2 1\n* 1 = the first stage\nR2 2 3 1\n.ends'],
+    ['words of elements', card('* C1 B1 E1 first, C2 B2 E2 second', 'C1 B1 E1')],
+    ['a rule of dashes', card('* ---------------\n* | A fine part |\n* ---------------')],
+    ['a call of another model', card('* Usage: X1 IN OUT GND OTHER')],
+  ])('takes nothing from %s', (_what, text) => expect(docsOf(text).every((d) => d === '')).toBe(true));
+
+  describe('of a family that is described above its first member', () => {
+    const text =
+      '* AMP1: 1=OUT 2=IN- 3=IN+\n* AMP2: 1=IN+ 2=IN- 3=OUT\n.subckt AMP1 1 2 3\n.ends\n* AMP2: 1=IN+ 2=IN- 3=OUT\n.subckt AMP2 1 2 3\n.ends';
+    it.each([
+      ['AMP1', ['OUT', 'IN-', 'IN+']],
+      ['AMP2', ['IN+', 'IN-', 'OUT']],
+    ])('each model takes its own: %s', (name, expected) => expect(docsOf(text, name)).toEqual(expected));
+  });
+  it('a foreign paragraph ends at a blank comment', () =>
+    expect(docsOf('* see OTHER1\n* 1 = wrong\n*\n* 1 = in\n* 2 = out\n.subckt X 1 2\n.ends\n.subckt OTHER1 1\n.ends')).toEqual([
+      'in',
+      'out',
+    ]));
+});
