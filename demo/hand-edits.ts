@@ -7,6 +7,10 @@ import { chosenModel, proposeTies, tieEdit } from '../core/spice';
 export interface DemoPart {
   source: string;
   model?: string;
+  /** Its library is exported in the Berkeley form. */
+  berkeley?: boolean;
+  /** Findings that somebody looked at and lets stand. */
+  waive?: { rule: string; reason: string }[];
   steps: ((part: Part) => Edit)[];
   release?: { version: string; note: string; date: string };
 }
@@ -61,8 +65,8 @@ const type =
   });
 
 /** Puts a model source in and takes the matcher's ties as they come. */
-export function joinModel(part: Part, fileName: string, source: string, chosen: string): Part {
-  const model = { id: 'm1', fileName, source, chosen, ties: {} };
+export function joinModel(part: Part, fileName: string, source: string, chosen: string, berkeley = false): Part {
+  const model = { id: 'm1', fileName, source, chosen, ties: {}, ...(berkeley ? { berkeley } : {}) };
   const set = applyEdit(part, { kind: 'setModel', model });
   const spice = chosenModel(model);
   if (!spice) throw new Error(`${fileName} has no ${chosen}`);
@@ -122,6 +126,7 @@ export const DEMO: Record<string, DemoPart> = {
   TF1502: {
     source: 'TF1502.pdf',
     model: 'TF1502',
+    waive: [{ rule: 'dialect-foreign', reason: 'The simulator of the house reads it: the trial runs in it.' }],
     steps: [
       about('Half-bridge heater driver', 'integrated circuit', 'U', 'TF1502 datasheet, revision B', {
         keywords: ['driver', 'half-bridge', 'de-icing'],
@@ -186,6 +191,7 @@ export const DEMO: Record<string, DemoPart> = {
   TF5501: {
     source: 'TF5501.csv',
     model: 'TF5501',
+    berkeley: true,
     steps: [
       about('Low-noise regulator', 'integrated circuit', 'U', 'TF5501 datasheet, revision E', {
         keywords: ['regulator', 'low noise'],

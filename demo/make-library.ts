@@ -1,10 +1,12 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { checkPart } from '../core/checks';
+import { checkPart, waiverEdit } from '../core/checks';
+import { nodeEngine } from '../cli/engine';
 import { readSource } from '../cli/source';
 import { draftFrom } from '../core/draft';
 import { applyEdit, canonicalPart, sayProblem, type Part } from '../core/part';
 import { makeRelease, sha256 } from '../core/release';
+import { recordEdit, runTrials, setupsOf, type Trial } from '../core/spice';
 import { DEMO, joinModel, type DemoPart } from './hand-edits';
 
 /** A demo part: drafted from its source by the program, then what was done by hand. */
@@ -17,12 +19,24 @@ export async function makeDemoPart(name: string, demo: DemoPart, sources: string
   let part = demo.steps.reduce((p, step) => applyEdit(p, step(p)), drafted);
   if (demo.model) {
     const file = `${name.replace('-X', '')}.lib`;
-    part = joinModel(part, file, read(file), demo.model);
+    part = await tried(joinModel(part, file, read(file), demo.model, demo.berkeley));
   }
+  for (const { rule, reason } of demo.waive ?? [])
+    for (const finding of checkPart(part).findings.filter((f) => f.rule === rule))
+      part = applyEdit(part, waiverEdit(part, finding, reason));
   if (!demo.release) return part;
   const made = makeRelease(part, demo.release.version, demo.release.note, demo.release.date);
   if (!made.ok) throw new Error(`${name}: ${made.problems.map(sayProblem).join(' ')}`);
   return applyEdit(part, { kind: 'addRelease', release: made.value });
+}
+
+/** The part with what the trial of its joined model gives. */
+async function tried(part: Part): Promise<Part> {
+  const engine = nodeEngine();
+  const trials: Trial[] = [];
+  for (const setup of setupsOf(part)) trials.push(...(await runTrials(setup, engine.simulate)));
+  engine.close();
+  return part.models.reduce((p, model) => applyEdit(p, recordEdit(p, model, trials)), part);
 }
 
 export async function makeLibrary(folder: string): Promise<void> {

@@ -6,6 +6,8 @@ import { nodeRules } from './nodes';
 import { padRules } from './pads';
 import { pinRules } from './pins';
 import type { Finding, Rule, Where } from './rule';
+import { readBackRules } from './read-backs';
+import { trialRules } from './trials';
 import { typeRules } from './types';
 import { unitRules } from './units';
 import { waivedDigest } from './waivers';
@@ -29,6 +31,8 @@ export const RULES: readonly Rule[] = [
   ...unitRules,
   ...padRules,
   ...nodeRules,
+  ...trialRules,
+  ...readBackRules,
   lapsed,
 ];
 

@@ -1,5 +1,6 @@
 import { applyEdit, DEFAULT_RULES, type Drawing, type Edit, type Part, type Pin } from '../part';
-import { AMP_MODEL, pinNamed, provenPart } from '../test/samples';
+import { padSteps } from '../read-back';
+import { AMP_MODEL, pinNamed, provenPart, tried } from '../test/samples';
 import { checkPart, FAMILIES, RULES, waiverEdit, whereText, type Finding } from '.';
 
 const proven = provenPart();
@@ -19,10 +20,19 @@ const second = {
   '4': { pin: id('VSS') },
   '5': { pin: id('OUT2') },
 };
-const joined = applyEdit(proven, {
+const untried = applyEdit(proven, {
   kind: 'setModel',
   model: { id: 'm1', fileName: 'a.lib', source: AMP_MODEL, chosen: 'AMP1', ties: { u1: all, u2: second } },
 });
+const joined = tried(untried);
+/** The first pads of a package marked as read back. */
+const readBack = (part: Part, count: number): Part =>
+  padSteps(part, part.packages[0]!)
+    .slice(0, count)
+    .reduce((p, { place, digest }) => applyEdit(p, { kind: 'markRead', of: { package: pkg.id }, marks: [{ place, digest }] }), part);
+const withModel =
+  (set: Partial<Part['models'][number]>) =>
+  (part: Part): Part => ({ ...part, models: part.models.map((m) => ({ ...m, ...set })) });
 
 const find = (part: Part, rule: string, rules = DEFAULT_RULES): Finding[] => checkPart(part, rules).findings.filter((f) => f.rule === rule);
 const withPin =
@@ -163,6 +173,33 @@ const TRIPS: [rule: string, trip: (part: Part) => Part, says: RegExp, mends?: bo
   ['node-role', (p) => withTies('u1', '1', { pin: id('IN1-') })(withTies('u1', '2', { pin: id('IN1+') })(p)), /“non-inverting input”/],
   ['pin-without-node', withTies('u1', '1', { to: 'ground' }), /IN1\+ \(3\) is on no node/],
   [
+    'exposed-pad-open',
+    withPads((pads) => [...pads, { number: '9', x: 0, y: 0, w: 2.4, h: 3.3, shape: 'rect' }]),
+    /exposed pad 9 of SO-8 has no pin/,
+  ],
+  [
+    'rail-partly-joined',
+    withEdit({ kind: 'addPins', pins: [{ id: 'x', name: 'VDD', type: 'supply-in', pads: {}, doubts: [] }] }),
+    /1 of 2 pins of VDD have no pad in SO-8/,
+  ],
+  ['numbering-mirrored', withPads((pads) => pads.map((p) => ({ ...p, x: -p.x }))), /counted clockwise/, true],
+  [
+    'model-no-ground',
+    (p) =>
+      ['u1', 'u2'].reduce(
+        (q, unit) => withTies(unit, '4', { to: 'open' })(q),
+        withModel({ source: AMP_MODEL.replace('negative supply', 'tail') })(p),
+      ),
+    /AMP1 has a supply and no node on a ground/,
+  ],
+  ['dialect-foreign', withModel({ source: AMP_MODEL.replace('1 2 1meg', '1 2 {2*500k}') }), /an expression in braces \(line 9\)/, true],
+  ['trial-missing', () => untried, /AMP1 is joined and has not been tried/],
+  ['trial-failed', () => tried(untried, 'fail'), /trial of AMP1 failed\. As told\./],
+  ['trial-older', withPin('IN2+', { name: 'IN2P' }), /join of AMP1 in unit B has changed since its trial/],
+  ['trial-inconclusive', () => tried(untried, 'inconclusive'), /shows nothing/],
+  ['read-back-missing', (p) => readBack(p, 3), /3 of 8 pads of SO-8 are read back/],
+  ['read-back-lapsed', (p) => withPin('IN1-', { name: 'IN1N' })(readBack(p, 8)), /Of the pads of SO-8, 2 changed after the read-back/],
+  [
     'waiver-lapsed',
     (p) => ({ ...p, waivers: [{ finding: 'field-empty', rule: 'field-empty', reason: 'fine', digest: 'old' }] }),
     /has lapsed/,
@@ -224,6 +261,18 @@ describe('severities', () => {
     expect(find(proven, 'field-empty', rules).map((f) => f.where.field)).toEqual(['Height', 'keywords']);
     expect(find(withFields({ fields: [{ name: 'height', value: '1 mm' }], keywords: ['a'] })(proven), 'field-empty', rules)).toEqual([]);
   });
+});
+
+describe('a read-back', () => {
+  const wanted = { ...DEFAULT_RULES, severities: { 'read-back-missing': 'error' as const } };
+  it('is asked of nobody who has not begun it', () => expect(find(joined, 'read-back-missing')).toEqual([]));
+  it('is asked of every part where the house rules want it: pads, and nodes of each unit', () =>
+    expect(find(joined, 'read-back-missing', wanted).map((f) => f.message)).toEqual([
+      '0 of 8 pads of SO-8 are read back.',
+      '0 of 5 nodes of AMP1 in unit A are read back.',
+      '0 of 5 nodes of AMP1 in unit B are read back.',
+    ]));
+  it('is done when each pad has its mark', () => expect(find(readBack(joined, 8), 'read-back-missing')).toEqual([]));
 });
 
 describe('waivers', () => {

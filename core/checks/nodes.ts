@@ -1,7 +1,7 @@
 import { pinsOnNode, WHOLE_PART, type Model, type NodeTie } from '../part';
 import { rolesOf } from '../spice/roles';
 import type { ModelNode, SpiceModel } from '../spice';
-import { bindingUnits } from '../spice';
+import { bindingUnits, readModels, rewriteForBerkeley, type Construct } from '../spice';
 import { pinText, type Facts, type RawFinding, type Rule } from './rule';
 
 interface Slot {
@@ -70,6 +70,25 @@ function unequalTies(facts: Facts): RawFinding[] {
         message: `Node ${s.node.name} is tied to another place${unitText(facts, s.unit)} than${unitText(facts, before.unit)}.`,
       });
   }
+  return found;
+}
+
+const isPower = ({ pinById }: Facts, slot: Slot, type: 'ground' | 'supply-in'): boolean =>
+  pinsOnNode(slot.tie).some((id) => pinById.get(id)?.type === type);
+
+/** True where the model's text itself names the global ground node. */
+const usesGround = (model: Model): boolean => /^\s*[a-z]\S*\s(?:[^*;]*\s)?0\s/im.test(model.source);
+
+const dialectCache = new WeakMap<Model, Construct[]>();
+
+/** Constructs that the export would still have; read once a model, since sources are long. */
+function foreignConstructs(model: Model): Construct[] {
+  const known = dialectCache.get(model);
+  if (known) return known;
+  const text = model.berkeley ? rewriteForBerkeley(model.source, model.chosen, model.params).text : model.source;
+  const read = readModels(text, model.fileName);
+  const found = read.ok ? read.value.dialect : [];
+  dialectCache.set(model, found);
   return found;
 }
 
@@ -189,6 +208,51 @@ export const nodeRules: Rule[] = [
           {
             where: { ...at(s), pin: pin.id },
             message: `${pinText(pin)} is on node ${s.node.name}, of which the model says “${s.node.doc || s.node.name}”.`,
+          },
+        ];
+      }),
+  },
+  {
+    id: 'model-no-ground',
+    family: 'nodes',
+    severity: 'warning',
+    title: 'No node of the model leads to ground',
+    why: 'A simulator needs a direct path to ground from every node; without it the matrix is singular.',
+    find: (facts) =>
+      facts.part.models.flatMap((model) => {
+        const own = slots(facts).filter((s) => s.model === model);
+        if (own[0]?.chosen.kind !== 'subckt' || !own.some((s) => isPower(facts, s, 'supply-in'))) return [];
+        const isGrounded = own.some(
+          (s) =>
+            isPower(facts, s, 'ground') ||
+            (s.tie && 'to' in s.tie && s.tie.to === 'ground') ||
+            rolesOf(s.node.doc || s.node.name).has('supply-'),
+        );
+        return isGrounded || usesGround(model)
+          ? []
+          : [{ where: { model: model.id }, message: `${model.chosen} has a supply and no node on a ground.` }];
+      }),
+  },
+  {
+    id: 'dialect-foreign',
+    family: 'nodes',
+    severity: 'note',
+    title: 'The model has constructs of a dialect',
+    why: 'Simulators that keep to Berkeley SPICE 3 will not read it; whoever gets the library should know.',
+    find: ({ part }) =>
+      part.models.flatMap((model) => {
+        const left = foreignConstructs(model);
+        if (left.length === 0) return [];
+        const named = left.slice(0, 3).map((c) => `${c.construct} (line ${c.lines[0]})`);
+        const more = left.length > 3 ? ` and ${left.length - 3} more` : '';
+        const canRewrite = !model.berkeley && left.some((c) => c.canRewrite);
+        return [
+          {
+            where: { model: model.id },
+            message: `${model.fileName} has what Berkeley SPICE 3 has not: ${named.join(', ')}${more}.`,
+            mends: canRewrite
+              ? [{ label: 'rewrite on export what can be', edit: { kind: 'setModel' as const, model: { ...model, berkeley: true } } }]
+              : [],
           },
         ];
       }),

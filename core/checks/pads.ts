@@ -1,6 +1,6 @@
 import { packageIn } from '../intake';
 import { familyFromName, generateLand, joinExposedPad, meetPads } from '../lands';
-import { groupBy, type Package, type Pad, type Part } from '../part';
+import { carriesPower, groupBy, padsIn, type Package, type Pad, type Part } from '../part';
 import { pinText, type Mend, type Rule } from './rule';
 
 const landMend = (pkg: Package): Mend[] => {
@@ -35,6 +35,25 @@ function touchingPads(pads: readonly Pad[]): [Pad, Pad][] {
   return found;
 }
 
+/** The one pad at the middle that is larger than all others. */
+function exposedPad(pkg: Package): Pad | undefined {
+  const [first] = [...pkg.land.pads].sort((a, b) => b.w * b.h - a.w * a.h);
+  const isMiddle = first !== undefined && Math.hypot(first.x, first.y) < 0.1 * Math.min(first.w, first.h);
+  return isMiddle && pkg.land.pads.length > 2 && pkg.land.pads.every((p) => p === first || p.w * p.h * 2 < first.w * first.h)
+    ? first
+    : undefined;
+}
+
+/** True where pads numbered 1, 2, 3, … go around the middle clockwise; two rows or four sides have a sense, rows alone none. */
+function countsClockwise(pads: readonly Pad[]): boolean {
+  const ring = pads.filter((p) => /^\d+$/.test(p.number) && Math.hypot(p.x, p.y) > 0.2).sort((a, b) => Number(a.number) - Number(b.number));
+  if (ring.length < 5) return false;
+  // Twice the area of the polygon through the pads: negative where it is followed clockwise (y upwards).
+  const area = ring.reduce((sum, p, i) => sum + p.x * ring[(i + 1) % ring.length]!.y - ring[(i + 1) % ring.length]!.x * p.y, 0);
+  const turns = ring.filter((p, i) => p.x * ring[(i + 1) % ring.length]!.y < ring[(i + 1) % ring.length]!.x * p.y).length;
+  return area < 0 && turns > ring.length * 0.8;
+}
+
 export const padRules: Rule[] = [
   {
     id: 'no-package',
@@ -63,13 +82,83 @@ export const padRules: Rule[] = [
     why: 'It stays open on the board, whatever the datasheet wants there.',
     find: ({ part }) =>
       part.packages.flatMap((pkg) => {
+        const exposed = exposedPad(pkg)?.number;
         const { padsWithoutPin } = meetPads(part, pkg.id);
-        return padsWithoutPin.map((pad) => ({
-          where: { package: pkg.id, pad },
-          message: `Pad ${pad} of ${pkg.name} has no pin.`,
-          mends: exposedMend(part, pkg.id),
-        }));
+        return padsWithoutPin
+          .filter((pad) => pad !== exposed)
+          .map((pad) => ({
+            where: { package: pkg.id, pad },
+            message: `Pad ${pad} of ${pkg.name} has no pin.`,
+            mends: exposedMend(part, pkg.id),
+          }));
       }),
+  },
+  {
+    id: 'exposed-pad-open',
+    family: 'pads',
+    severity: 'error',
+    title: 'The exposed pad has no pin',
+    why: 'It carries the heat and mostly the ground; left out of the symbol, nobody will connect it.',
+    find: ({ part }) =>
+      part.packages.flatMap((pkg) => {
+        const pad = exposedPad(pkg)?.number;
+        return pad === undefined || !meetPads(part, pkg.id).padsWithoutPin.includes(pad)
+          ? []
+          : [
+              {
+                where: { package: pkg.id, pad },
+                message: `The exposed pad ${pad} of ${pkg.name} has no pin.`,
+                mends: exposedMend(part, pkg.id),
+              },
+            ];
+      }),
+  },
+  {
+    id: 'rail-partly-joined',
+    family: 'pads',
+    severity: 'warning',
+    title: 'Some pins of a rail have no pad in a package',
+    why: 'A rail that is only partly on the board heats up where it is thin, or is not bonded out there: say which.',
+    find: ({ part }) =>
+      part.packages
+        .filter((pkg) => pkg.land.pads.length > 0)
+        .flatMap((pkg) =>
+          [
+            ...groupBy(
+              part.pins.filter((p) => carriesPower(p.type)),
+              (p) => p.name,
+            ),
+          ]
+            .map(([name, pins]) => ({ name, pins, open: pins.filter((p) => padsIn(p, pkg.id).length === 0) }))
+            .filter(({ pins, open }) => open.length > 0 && open.length < pins.length)
+            .map(({ name, pins, open }) => ({
+              where: { pin: open[0]!.id, package: pkg.id },
+              message: `${open.length} of ${pins.length} pins of ${name} have no pad in ${pkg.name}.`,
+            })),
+        ),
+  },
+  {
+    id: 'numbering-mirrored',
+    family: 'pads',
+    severity: 'error',
+    title: 'The pads are counted clockwise',
+    why: 'Seen from the top they are counted counter-clockwise (IEC 60191, JEDEC 95); a drawing of the bottom was copied.',
+    find: ({ part }) =>
+      part.packages
+        .filter((pkg) => packageIn(pkg.name) !== undefined && countsClockwise(pkg.land.pads))
+        .map((pkg) => ({
+          where: { package: pkg.id },
+          message: `The pads of ${pkg.name} are counted clockwise as seen from the top.`,
+          mends: [
+            {
+              label: 'mirror the land',
+              edit: {
+                kind: 'setPackage' as const,
+                package: { ...pkg, land: { ...pkg.land, pads: pkg.land.pads.map((p) => ({ ...p, x: -p.x + 0 })) } },
+              },
+            },
+          ],
+        })),
   },
   {
     id: 'number-without-pad',

@@ -41,6 +41,8 @@ export const FAMILIES = {
   units: 'Units',
   pads: 'Pads',
   nodes: 'Model nodes',
+  trials: 'Trials',
+  'read-backs': 'Read-back',
   waivers: 'Waivers',
 } as const;
 export type FamilyId = keyof typeof FAMILIES;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { sortedRecord } from './sorted-record';
 
 const mm = z.number().finite();
 
@@ -27,5 +28,11 @@ export const landSchema = z.object({
 });
 export type Land = z.infer<typeof landSchema>;
 
-export const packageSchema = z.object({ id: z.string().min(1), name: z.string(), land: landSchema });
+export const packageSchema = z.object({
+  id: z.string().min(1),
+  name: z.string(),
+  land: landSchema,
+  /** By pad number, the digest of what stood there when a person read it back against the datasheet's drawing. */
+  readBack: sortedRecord(z.string()).optional(),
+});
 export type Package = z.infer<typeof packageSchema>;

@@ -40,6 +40,8 @@ export const modelSchema = z.object({
   berkeley: z.boolean().optional(),
   /** What the last trial gave, one entry for each bench of each unit. */
   trials: z.array(trialRecordSchema).optional(),
+  /** By node, by unit id, the digest of what it was tied to when a person read it back against the model's text. */
+  readBack: sortedRecord(sortedRecord(z.string())).optional(),
 });
 export type Model = z.infer<typeof modelSchema>;
 

@@ -1,6 +1,6 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { applyEdit, canonicalPart, parsePart, type Part } from '../part';
-import { AMP_MODEL, good, pinNamed, provenPart, refused } from '../test/samples';
+import { AMP_MODEL, good, pinNamed, provenPart, refused, tried } from '../test/samples';
 import {
   bundleFiles,
   bundleZip,
@@ -24,10 +24,11 @@ const ties = (n: 1 | 2) => ({
   '4': { pin: pinNamed(part, 'VSS').id },
   '5': { pin: pinNamed(part, `OUT${n}`).id },
 });
-const joined = applyEdit(part, {
+const untried = applyEdit(part, {
   kind: 'setModel',
   model: { id: 'm1', fileName: 'a.lib', source: AMP_MODEL, chosen: 'AMP1', ties: { u1: ties(1), u2: ties(2) } },
 });
+const joined = tried(untried);
 const release = (p: Part, version = '1.0') => good(makeRelease(p, version, 'First.', '2026-11-23'));
 const released = (p: Part, version = '1.0') => applyEdit(p, { kind: 'addRelease', release: release(p, version) });
 
@@ -95,6 +96,7 @@ describe('a release', () => {
         ),
       /8 doubt\(s\) are open/,
     ],
+    ['a joined model that was not tried', () => makeRelease(untried, '1.0', 'x', '2026-11-23'), /1 finding\(s\) of severity error/],
     ['a version that is none', () => makeRelease(part, 'one', 'x', '2026-11-23'), /is not a version/],
     ['a version that is taken', () => makeRelease(released(part), '1.0', 'x', '2026-11-23'), /released already/],
     ['no note', () => makeRelease(part, '1.0', ' ', '2026-11-23'), /needs a note/],

@@ -4,5 +4,5 @@ export { dialectProblems } from './dialect';
 export { rolesOf, withoutChannel } from './roles';
 export { readModels, type Construct, type ModelNode, type SpiceModel } from './read-models';
 export { rewriteForBerkeley, type Rewrite } from './rewrite';
-export { runTrials, setupsOf, type Run, type Setup, type Simulate, type Trial } from './trial';
+export { joinedUnits, recordEdit, runTrials, setupsOf, trialState, type Run, type Setup, type Simulate, type Trial } from './trial';
 export { writeSpiceLibrary } from './write-library';

@@ -2,9 +2,18 @@ import { carriesPower, padsIn, WHOLE_PART, type Edit, type Model, type NodeTie, 
 import { matchPins, type Matching, type MatchPin } from './match';
 import { readModels, type SpiceModel } from './read-models';
 
-/** The chosen model of a part's SPICE source, read again; undefined where the source no longer has it. */
+/** The text that was read last: a source of megabytes is asked for again after each tie, and seldom another one. */
+let lastRead: { source: string; list: ReturnType<typeof readModels> } | undefined;
+
+/** The models of a part's SPICE source; reading one text again costs nothing. */
+export function modelsOf(source: string): ReturnType<typeof readModels> {
+  if (lastRead?.source !== source) lastRead = { source, list: readModels(source) };
+  return lastRead.list;
+}
+
+/** The chosen model of a part's SPICE source; undefined where the source no longer has it. */
 export function chosenModel(model: Model): SpiceModel | undefined {
-  const list = readModels(model.source, model.fileName);
+  const list = modelsOf(model.source);
   return list.ok ? list.value.models.find((m) => m.name === model.chosen) : undefined;
 }
 

@@ -8,8 +8,10 @@ import { changePorts, type ChangePorts } from './change-ports';
 import { changeUnit, type ChangeUnit } from './change-unit';
 import type { EditRule } from './edit-rule';
 import { joinPads, type JoinPads } from './join-pads';
+import { markRead, type MarkRead } from './mark-read';
 import { movePorts, type MovePorts } from './move-ports';
 import { moveToUnit, type MoveToUnit } from './move-to-unit';
+import { recordTrial, type RecordTrial } from './record-trial';
 import { removePackage, type RemovePackage } from './remove-package';
 import { removePins, type RemovePins } from './remove-pins';
 import { removeUnit, type RemoveUnit } from './remove-unit';
@@ -42,8 +44,10 @@ export type Edit =
   | ChangePorts
   | ChangeUnit
   | JoinPads
+  | MarkRead
   | MovePorts
   | MoveToUnit
+  | RecordTrial
   | RemoveModel
   | RemovePackage
   | RemovePins
@@ -75,8 +79,10 @@ const RULES: { [K in Edit['kind']]: EditRule<Extract<Edit, { kind: K }>> } = {
   changePorts,
   changeUnit,
   joinPads,
+  markRead,
   movePorts,
   moveToUnit,
+  recordTrial,
   removeModel,
   removePackage,
   removePins,

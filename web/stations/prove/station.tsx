@@ -19,6 +19,8 @@ const STATION_OF: Record<string, string> = {
   units: 'arrange',
   pads: 'join',
   nodes: 'join',
+  trials: 'join',
+  'read-backs': 'join',
 };
 const familyOf = new Map(RULES.map((r) => [r.id, r.family]));
 

@@ -1,0 +1,53 @@
+import { pinsOnNode, WHOLE_PART, type Edit, type Model, type Part, type TrialRecord } from '../../part';
+import { sha256 } from '../../release/digest';
+import type { Trial } from './run';
+
+/** The digest of the text that was asked for last; see `modelsOf`. */
+let last = { source: '', digest: sha256('') };
+const sourceDigest = (source: string): string => (last = last.source === source ? last : { source, digest: sha256(source) }).digest;
+
+/**
+ * The digest of what a trial depends on: the model's text, its parameters, and, for the unit, which pins with which
+ * names and types are on which node. Another join, or another name, is another trial.
+ */
+export function joinDigest(part: Part, model: Model, unitId: string): string {
+  const byId = new Map(part.pins.map((p) => [p.id, p]));
+  const ties = Object.entries(model.ties[unitId] ?? {}).map(([node, tie]) => [
+    node,
+    'to' in tie ? [tie.to] : pinsOnNode(tie).map((id) => [byId.get(id)?.name, byId.get(id)?.type]),
+  ]);
+  return sha256(JSON.stringify([sourceDigest(model.source), model.chosen, model.params ?? {}, ties.sort()])).slice(0, 16);
+}
+
+const labelOf = (part: Part, unitId: string): string =>
+  unitId === WHOLE_PART ? '' : (part.units.find((u) => u.id === unitId)?.label ?? unitId);
+
+/** Units of a model that have a pin on a node, with their labels: what a trial has to cover. */
+export const joinedUnits = (part: Part, model: Model): { id: string; label: string }[] =>
+  Object.entries(model.ties)
+    .filter(([, ties]) => Object.values(ties).some((tie) => pinsOnNode(tie).length > 0))
+    .map(([id]) => ({ id, label: labelOf(part, id) }));
+
+/** The edit that keeps what the trials of a model gave. */
+export function recordEdit(part: Part, model: Model, trials: readonly Trial[]): Edit {
+  const units = joinedUnits(part, model);
+  return {
+    kind: 'recordTrial',
+    model: model.id,
+    trials: trials.flatMap((t): TrialRecord[] => {
+      const unit = units.find((u) => u.label === (t.unit ?? ''));
+      if (!unit) return [];
+      return [{ unit: unit.label, bench: t.name, verdict: t.verdict, reason: t.reason, digest: joinDigest(part, model, unit.id) }];
+    }),
+  };
+}
+
+export type TrialState = 'missing' | 'older' | 'fail' | 'inconclusive' | 'pass';
+
+/** Where a unit's trial stands: the worst of its benches, `older` where the join has changed since. */
+export function trialState(part: Part, model: Model, unit: { id: string; label: string }): TrialState {
+  const records = (model.trials ?? []).filter((t) => t.unit === unit.label);
+  if (records.length === 0) return 'missing';
+  if (records.some((t) => t.digest !== joinDigest(part, model, unit.id))) return 'older';
+  return records.find((t) => t.verdict === 'fail')?.verdict ?? records.find((t) => t.verdict !== 'pass')?.verdict ?? 'pass';
+}
