@@ -1,4 +1,4 @@
-export { csvCell, writePinCsv } from './csv';
+export { csvCell, csvRow, writePinCsv } from './csv';
 export { fileName } from './file-name';
 export { unitSvg, xmlText } from './svg';
 export { readEdif, writeEdif } from './edif';

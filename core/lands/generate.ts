@@ -18,13 +18,21 @@ export function generateLand(input: Family): Result<Land> {
         }),
       ),
     );
-  const family = parsed.data;
+  const family = betweenCentres(parsed.data);
   const wrong = impossible(family);
   if (wrong.length > 0) return refuse(...wrong);
   const pads = padsOf(family).map(rounded);
   const first = pads[0]!;
   const courtyard = courtyardOf(pads, family.body);
-  return ok({ family: family.kind, body: family.body, courtyard, firstPad: { x: first.x, y: first.y }, pads });
+  const heightMm = family.heightMm === undefined ? {} : { heightMm: family.heightMm };
+  return ok({ family: family.kind, body: family.body, courtyard, ...heightMm, firstPad: { x: first.x, y: first.y }, pads });
+}
+
+/** The same family with its span between pad centres: a span over the toes is longer by one pad length. */
+export function betweenCentres(family: Family): Family {
+  if (!('spanOver' in family) || family.spanOver !== 'toes') return family;
+  const { spanOver: _toes, ...rest } = family;
+  return { ...rest, span: round(family.span - family.length) };
 }
 
 /** Tenths of a micrometre: what remains of binary fractions is cut off, so that the file reads as the datasheet does. */
@@ -45,6 +53,17 @@ function padsOf(family: Family): Pad[] {
       return outline(family);
     case 'header':
       return header(family);
+    case 'chip':
+      return [-1, 1].map((side, i) => ({
+        number: String(i + 1),
+        x: (side * family.span) / 2,
+        y: 0,
+        w: family.length,
+        h: family.width,
+        shape: 'roundrect',
+      }));
+    case 'array':
+      return matrix(family, family.rowPitch ?? family.pitch, { w: family.width, h: family.length, shape: 'rect' });
   }
 }
 
@@ -98,8 +117,8 @@ function quad(f: Extract<Family, { kind: 'quad' }>): Pad[] {
 }
 
 /** The exposed pad takes the number after the last lead's. */
-const exposed = (size: { w: number; h: number } | undefined, count: number): Pad[] =>
-  size ? [{ number: String(count + 1), x: 0, y: 0, w: size.w, h: size.h, shape: 'rect' }] : [];
+const exposed = (size: { w: number; h: number; number?: string | undefined } | undefined, count: number): Pad[] =>
+  size ? [{ number: size.number ?? String(count + 1), x: 0, y: 0, w: size.w, h: size.h, shape: 'rect' }] : [];
 
 function grid(f: Extract<Family, { kind: 'grid' }>): Pad[] {
   const without = ballsIn(f.without ?? '') ?? new Set();
@@ -112,17 +131,19 @@ function grid(f: Extract<Family, { kind: 'grid' }>): Pad[] {
   );
 }
 
-const inline = (f: Extract<Family, { kind: 'inline' }>): Pad[] =>
-  spread(f.count, f.pitch).map((x, i) => ({
+/** Leads in a row, from left to right; a tab stands above them, numbered after the last lead unless it has its own. */
+function inline(f: Extract<Family, { kind: 'inline' }>): Pad[] {
+  const y = f.tab ? -f.tab.distance / 2 : 0;
+  const leads = spread(f.count, f.pitch).map((x, i): Pad => ({
     number: String(i + 1),
     x: -x,
-    y: 0,
+    y,
     w: f.width,
     h: f.length,
-    ...(f.drill === undefined
-      ? { shape: 'roundrect' as const }
-      : { shape: i === 0 ? ('rect' as const) : ('oval' as const), drill: f.drill }),
+    ...(f.drill === undefined ? { shape: 'roundrect' } : { shape: i === 0 ? 'rect' : 'oval', drill: f.drill }),
   }));
+  return f.tab ? [...leads, ...exposed(f.tab, f.count).map((p) => ({ ...p, y: f.tab!.distance / 2 }))] : leads;
+}
 
 /** Small outlines: leads on the left counted down, leads on the right counted up. Five leads leave the right middle out, three have one at the right middle. */
 function outline(f: Extract<Family, { kind: 'outline' }>): Pad[] {
@@ -148,52 +169,48 @@ function outline(f: Extract<Family, { kind: 'outline' }>): Pad[] {
       [x, 0],
       [x, f.pitch],
     ],
+    8: [-1.5, -0.5, 0.5, 1.5].map((k) => [-x, -k * f.pitch]).concat([-1.5, -0.5, 0.5, 1.5].map((k) => [x, k * f.pitch])),
   }[f.leads] as [number, number][];
   return places.map(([px, y], i) => ({ number: String(i + 1), x: px, y, w: f.length, h: f.width, shape: 'roundrect' }));
 }
 
-function header(f: Extract<Family, { kind: 'header' }>): Pad[] {
+/** Pads in rows and columns, numbered odd and even in zig-zag, row by row, or around two rows. */
+function matrix(
+  f: { rows: number; columns: number; pitch: number; numbering: 'zigzag' | 'rows' | 'around' },
+  rowPitch: number,
+  pad: Pick<Pad, 'w' | 'h' | 'shape' | 'drill' | 'slot'>,
+): Pad[] {
   const xs = spread(f.columns, f.pitch).map((x) => -x);
-  const ys = spread(f.rows, f.pitch);
   const number = (r: number, c: number): number => {
     if (f.numbering === 'zigzag') return c * f.rows + r + 1;
     if (f.numbering === 'rows' || f.rows !== 2) return r * f.columns + c + 1;
     return r === 0 ? f.columns * 2 - c : c + 1;
   };
-  const pads = ys.flatMap((y, r) =>
-    xs.map((x, c): Pad => {
-      const n = number(r, c);
-      return {
-        number: String(n),
-        x,
-        y,
-        w: f.diameter,
-        h: f.diameter,
-        shape: n === 1 ? 'rect' : 'circle',
-        drill: f.drill,
-      };
-    }),
+  const pads = spread(f.rows, rowPitch).flatMap((y, r) => xs.map((x, c): Pad => ({ number: String(number(r, c)), x, y, ...pad })));
+  return pads.sort((a, b) => Number(a.number) - Number(b.number));
+}
+
+function header(f: Extract<Family, { kind: 'header' }>): Pad[] {
+  const hole = { drill: f.drill, ...(f.slot === undefined ? {} : { slot: f.slot }) };
+  const width = f.diameter + Math.max(0, (f.slot ?? 0) - f.drill);
+  const shape = f.slot === undefined ? 'circle' : 'oval';
+  const pads = matrix(f, f.pitch, { w: width, h: f.diameter, shape, ...hole }).map((p): Pad =>
+    p.number === '1' ? { ...p, shape: 'rect' } : p,
   );
-  pads.sort((a, b) => Number(a.number) - Number(b.number));
-  const tabs = f.tabs;
-  if (!tabs) return pads;
+  const ends = (name: string, distance: number, pad: Omit<Pad, 'number' | 'x' | 'y'>) =>
+    [-1, 1].map((end, i): Pad => ({ number: `${name}${i + 1}`, x: (end * distance) / 2, y: 0, ...pad, mechanical: true }));
   return [
     ...pads,
-    ...[-1, 1].map((end, i): Pad => ({
-      number: `MP${i + 1}`,
-      x: (end * tabs.distance) / 2,
-      y: 0,
-      w: tabs.w,
-      h: tabs.h,
-      shape: 'rect',
-      mechanical: true,
-    })),
+    ...(f.tabs ? ends('MP', f.tabs.distance, { w: f.tabs.w, h: f.tabs.h, shape: 'rect' }) : []),
+    ...(f.mounting
+      ? ends('MH', f.mounting.distance, { w: f.mounting.diameter, h: f.mounting.diameter, shape: 'circle', drill: f.mounting.drill })
+      : []),
   ];
 }
 
 const COURTYARD_EXCESS = 0.25; // mm, the nominal density level of IPC-7351B
 
-function courtyardOf(pads: readonly Pad[], body: { w: number; h: number }): { w: number; h: number } {
+export function courtyardOf(pads: readonly Pad[], body: { w: number; h: number }): { w: number; h: number } {
   const w = Math.max(body.w / 2, ...pads.map((p) => Math.abs(p.x) + p.w / 2));
   const h = Math.max(body.h / 2, ...pads.map((p) => Math.abs(p.y) + p.h / 2));
   return { w: round((w + COURTYARD_EXCESS) * 2), h: round((h + COURTYARD_EXCESS) * 2) };
@@ -207,7 +224,7 @@ function impossible(f: Family): Problem[] {
   };
   if (f.kind === 'dual') need(f.count % 2 !== 0, 'The count', f.count, 'two rows need an even count');
   if (f.kind === 'quad') need(f.count % 4 !== 0, 'The count', f.count, 'four sides need a multiple of four');
-  if ('width' in f && f.kind !== 'outline')
+  if ('width' in f && 'pitch' in f && f.kind !== 'outline')
     need(f.width >= f.pitch, 'The pad width', f.width, `it must be under the pitch of ${f.pitch}, or pads touch`);
   if ('diameter' in f)
     need(f.diameter >= f.pitch, 'The pad diameter', f.diameter, `it must be under the pitch of ${f.pitch}, or pads touch`);
@@ -216,6 +233,17 @@ function impossible(f: Family): Problem[] {
     const smallest = 'diameter' in f ? f.diameter : Math.min(f.length, f.width);
     need(f.drill >= smallest, 'The drill', f.drill, `it must be under the pad's ${smallest}`);
   }
+  if (f.kind === 'header' && f.slot !== undefined)
+    need(f.slot <= f.drill, 'The slot', f.slot, `it must be longer than its width of ${f.drill}`);
+  if (f.kind === 'header' && f.mounting)
+    need(
+      f.mounting.drill > f.mounting.diameter,
+      'The mounting hole',
+      f.mounting.drill,
+      `it must not be over the ring's ${f.mounting.diameter}`,
+    );
+  if (f.kind === 'array')
+    need(f.length >= (f.rowPitch ?? f.pitch), 'The pad length', f.length, 'it must be under the pitch of the rows, or pads touch');
   if ('exposed' in f && f.exposed)
     need(f.exposed.w >= f.span - f.length, 'The exposed pad', f.exposed.w, `only ${round(f.span - f.length)} is free between the rows`);
   if (f.kind === 'quad')

@@ -1,8 +1,15 @@
+export { arithmeticOf } from './arithmetic';
+export { compareMaps } from './compare-maps';
+export { changePads, mirrorPads, nextNumber, removePads, repeatPads, withPads } from './edit-pads';
 export type { Family } from './family';
 export { generateLand } from './generate';
 export { joinExposedPad, meetPads } from './join-by-number';
+export { joinByList, joinByNumber, joinByOrder, joinEdit, type PadJoin } from './join-pads';
 export { ballsIn, rowLetters } from './numbering';
 export { centred } from './ipc-d-356';
 export { writeIpc2581 } from './ipc-2581';
+export { readLandName, writeLandName } from './land-name';
 export { readPads } from './read-pads';
 export { familyFromName } from './short-name';
+export { walkPads } from './walk';
+export { landSvg, writePadsCsv } from './write-land';

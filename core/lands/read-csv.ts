@@ -9,6 +9,7 @@ const COLUMNS = {
   w: /^(w|width|size x|dx|x size)$/,
   h: /^(h|height|size y|dy|y size|length)$/,
   shape: /^shape$/,
+  slot: /^(slot|slot length|hole length)$/,
   drill: /^(drill|hole|drill diameter|hole diameter)$/,
 } as const;
 type Column = keyof typeof COLUMNS;
@@ -97,6 +98,7 @@ function padOf(cells: string[], columns: Heading[], at: { file: string | undefin
   if (!shape)
     problems.push(problem('land-value', { what: 'The shape', value: shapeText, need: 'rect, roundrect, oval and circle are known' }, at));
   const drill = ['', '0', '-'].includes(cell('drill').text) ? undefined : length('drill', true);
+  const slot = ['', '0', '-'].includes(cell('slot').text) ? undefined : length('slot', true);
   return {
     number: cell('number').text,
     x: length('x', false),
@@ -105,5 +107,6 @@ function padOf(cells: string[], columns: Heading[], at: { file: string | undefin
     h,
     shape: shape ?? 'rect',
     ...(drill === undefined ? {} : { drill }),
+    ...(slot === undefined ? {} : { slot }),
   };
 }

@@ -1,5 +1,6 @@
 import { ok, problem, refuse, type Result } from '../part';
 import type { Family } from './family';
+import { readLandName } from './land-name';
 
 /** Nominal dimensions in mm of outlines that carry their lead count in the name. Each is a start to compare with the datasheet. */
 type Maker = (count: number, name: string) => Family | undefined;
@@ -79,7 +80,7 @@ const ballGrid: Maker = (count) => {
 const outline =
   (pitch: number, span: number): Maker =>
   (count) =>
-    count === 3 || count === 5 || count === 6
+    count === 3 || count === 5 || count === 6 || count === 8
       ? { kind: 'outline', leads: count, pitch, span, length: 1.1, width: 0.6, body: { w: 1.6, h: 2.9 } }
       : undefined;
 
@@ -132,11 +133,15 @@ export interface NamedFamily {
 
 /**
  * A family with nominal dimensions from a short name: `SO-14`, `TSSOP20`, `LQFP-64`, `QFN-48`, `BGA-484`, `SOT-23-5`,
- * `SC-70-6`, `DIP-8`, `SIP-9`, `HDR-2x5`, `SO-16W`, `SO-8-EP`. Refuses other names and says what is known.
+ * `SC-70-6`, `DIP-8`, `SIP-9`, `HDR-2x5`, `SO-16W`, `SO-8-EP`, and from names in the form of
+ * IPC-7351 (`SOIC127P600X175-8`). Refuses other names and says what is known.
  */
 export function familyFromName(text: string): Result<NamedFamily> {
   const name = text.trim().toUpperCase();
-  const hint = 'Names like SO-14, TSSOP-20, LQFP-64, QFN-48, BGA-64, SOT-23-5, DIP-8, SIP-9 and HDR-2x5 are known; or give the dimensions.';
+  const hint =
+    'Names like SO-14, TSSOP-20, LQFP-64, QFN-48, BGA-64, SOT-23-5, DIP-8, SIP-9, HDR-2x5 and SOIC127P600X175-8 are known; or give the dimensions.';
+  const standard = readLandName(text);
+  if (standard) return ok({ name: text.trim(), family: standard.family });
   const no = () => refuse(problem('land-family', { text, hint }));
   const header = /^(?:HDR|HEADER|PINHDR|CONN)[- ]?(\d)X(\d{1,3})$/.exec(name);
   if (header) return ok({ name: text.trim(), family: headerFamily(Number(header[1]), Number(header[2])) });

@@ -14,3 +14,4 @@ export * from './part';
 export * from './pin';
 export * from './places';
 export * from './problem';
+export { padOwners } from './pad-owners';

@@ -12,6 +12,8 @@ export const padSchema = z.object({
   h: mm.positive(),
   shape: z.enum(['rect', 'roundrect', 'oval', 'circle']),
   drill: mm.positive().optional(),
+  /** The hole's length in mm where it is a slot, along the pad's longer side; `drill` is then its width. */
+  slot: mm.positive().optional(),
   /** A pad that holds the part and carries no signal; it needs no pin. */
   mechanical: z.boolean().optional(),
 });

@@ -1,7 +1,7 @@
-import { padsIn, pinsOnNode, type Edit, type Model, type Package, type Part, type Pin } from '../part';
+import { padOwners, pinsOnNode, type Edit, type Model, type Package, type Part, type Pin } from '../part';
+import { walkPads } from '../lands';
 import { sha256 } from '../release/digest';
 import type { SpiceModel } from '../spice';
-import { walkPads } from './walk';
 
 /** A place to be read back: a pad with its pins, or a node with what it is tied to. */
 export interface ReadBackStep {
@@ -24,8 +24,7 @@ const stateOf = (mark: string | undefined, digest: string): ReadBackStep['state'
 
 /** The pads of a package in walking order. A mark lapses when the pad's pins, their names or its place in the walk change. */
 export function padSteps(part: Part, pkg: Package): ReadBackStep[] {
-  const owners = new Map<string, Pin[]>();
-  for (const pin of part.pins) for (const pad of padsIn(pin, pkg.id)) owners.set(pad, [...(owners.get(pad) ?? []), pin]);
+  const owners = padOwners(part, pkg.id);
   return walkPads(pkg.land.pads).map((place, index) => {
     const pins = owners.get(place) ?? [];
     const digest = short(place, index, pins.map(nameOf));

@@ -3,7 +3,7 @@ import { writePinCsv } from '../formats/csv';
 import { writeEdif } from '../formats/edif';
 import { fileName } from '../formats/file-name';
 import { unitSvg } from '../formats/svg';
-import { writeIpc2581 } from '../lands';
+import { landSvg, writeIpc2581, writePadsCsv } from '../lands';
 import { canonicalPart, frozenPartSchema, type Part, type Release } from '../part';
 import { writeSpiceLibrary } from '../spice';
 import { sha256 } from './digest';
@@ -14,7 +14,7 @@ export interface BundleFile {
 }
 
 /**
- * The files of a release: the frozen part, its symbol as EDIF and an SVG per unit, the pin list, its lands as IPC-2581, the SPICE library where a model is joined, and
+ * The files of a release: the frozen part, its symbol as EDIF and an SVG per unit, the pin list, its lands as IPC-2581, CSV and SVG, the SPICE library where a model is joined, and
  * a manifest with the digests of them all. They depend on nothing but the release.
  */
 export function bundleFiles(release: Pick<Release, 'version' | 'note' | 'digest' | 'frozen'>): BundleFile[] {
@@ -29,6 +29,12 @@ export function bundleFiles(release: Pick<Release, 'version' | 'note' | 'digest'
     ...(part.packages.some((p) => p.land.pads.length > 0)
       ? [[`land/${name}.xml`, writeIpc2581(part.name, part.packages)] as [string, string]]
       : []),
+    ...part.packages
+      .filter((p) => p.land.pads.length > 0)
+      .flatMap((p): [string, string][] => [
+        [`land/${name}-${fileName(p.name)}.csv`, writePadsCsv(p.land.pads)],
+        [`land/${name}-${fileName(p.name)}.svg`, landSvg(part, p)],
+      ]),
     ...(spice === '' ? [] : [[`spice/${name}.lib`, spice] as [string, string]]),
   ];
   const files = texts.map(([path, text]) => ({ path, bytes: strToU8(text) }));

@@ -118,6 +118,8 @@ describe('the bundle', () => {
     expect(Object.keys(entries).sort()).toEqual([
       'TF0002-pins.csv',
       'TF0002.kite.json',
+      'land/TF0002-SO-8.csv',
+      'land/TF0002-SO-8.svg',
       'land/TF0002.xml',
       'manifest.json',
       'spice/TF0002.lib',

@@ -15,7 +15,7 @@ export function walkPads(pads: readonly Pad[]): string[] {
 
 /** True where pads stand in several rows of several pads; around a package only the top and the bottom row have many. */
 export function isGrid(pads: readonly Pad[]): boolean {
-  const rows = [...groupBy(pads, (p) => p.y).values()].filter((row) => row.length >= GRID);
+  const rows = [...groupBy(pads, (p) => String(p.y)).values()].filter((row) => row.length >= GRID);
   return rows.length >= GRID;
 }
 
