@@ -8,6 +8,7 @@ import { dropFile, MODEL_33, next, paste, saved, startPart, TABLE_33 } from './a
 
 /** The whole line, by mouse: a pasted pin table becomes a released part. */
 test('from a pasted pin table to a released part', async ({ page }) => {
+  test.setTimeout(120_000);
   const faults: string[] = [];
   page.on('pageerror', (e) => faults.push(e.message));
   page.on('console', (m) => m.type() === 'error' && faults.push(m.text()));
@@ -77,6 +78,14 @@ test('from a pasted pin table to a released part', async ({ page }) => {
     await expect(page.getByRole('region', { name: 'Model nodes' })).toContainText('S1N');
   });
 
+  await test.step('Join: the joined model is tried, and what the trial gave is kept', async () => {
+    await page.keyboard.press('t');
+    const card = page.getByRole('region', { name: 'Trial' });
+    await card.getByRole('button', { name: 'Run the trial' }).click();
+    await expect(card.getByRole('list', { name: 'Trials' })).toContainText('pass', { timeout: 60_000 });
+    await expect(card.getByRole('button', { name: 'Try again' })).toBeVisible({ timeout: 60_000 });
+  });
+
   await test.step('Prove: fields are missing; mend them', async () => {
     await page.getByRole('link', { name: /Prove/ }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText('findings');
@@ -110,6 +119,8 @@ test('from a pasted pin table to a released part', async ({ page }) => {
     expect(Object.keys(entries).sort()).toEqual([
       'TF4033-pins.csv',
       'TF4033.kite.json',
+      'land/TF4033-QFN-32.csv',
+      'land/TF4033-QFN-32.svg',
       'land/TF4033.xml',
       'manifest.json',
       'spice/TF4033.lib',

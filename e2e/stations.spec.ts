@@ -74,7 +74,7 @@ test('Join: a node is tied by hand, and taken pins are not offered again', async
   await openPart(page, 'TF5501', 'join');
   const nodes = page.getByRole('region', { name: 'Model nodes' });
   const first = nodes.getByLabel('Tied to').first();
-  await expect(first.locator('option')).toHaveText(['not tied', 'EN', 'ground', 'open, 1 Gohm']);
+  await expect(first.locator('option')).toHaveText(['not tied', 'EN', 'ground', 'open, 1 Gohm', 'a named rail']);
   await first.selectOption('');
   await expect(next(page)).toContainText('1 suggested tie');
   await expect(page.getByRole('region', { name: 'Suggested ties' })).toContainText('EN → 1');
@@ -93,7 +93,7 @@ test('Join: a loose thread is found by one key and tied', async ({ page }) => {
   await expect(next(page)).toContainText('loose');
   await page.keyboard.press('Alt+n');
   await expect(page.getByRole('row', { selected: true })).toContainText('DIN');
-  await page.getByRole('region', { name: 'Pads without a pin' }).getByRole('button', { name: '15', exact: true }).click();
+  await page.getByRole('region', { name: 'Loose thread' }).getByRole('button', { name: '15', exact: true }).click();
   await expect(page.getByRole('link', { name: /Join/ })).toContainText('20/20 pads');
 });
 
@@ -149,4 +149,80 @@ test('Join: a joined model is tried in the browser, with its curve', async ({ pa
   await card.getByRole('button', { name: 'Run the trial' }).click();
   await expect(card.getByRole('list', { name: 'Trials' })).toContainText('pass line and load: The output holds 3.3 V', { timeout: 60_000 });
   await expect(card.locator('.recharts-line').first()).toBeVisible();
+  // A swapped node makes the kept trial older, and the next one fails and names the exchange.
+  const tied = page.getByRole('region', { name: 'Model nodes' }).getByLabel('Tied to');
+  await tied.nth(0).selectOption('');
+  await tied.nth(3).selectOption({ label: 'EN' });
+  await tied.nth(0).selectOption({ label: 'IN' });
+  await expect(card.getByRole('list', { name: 'Last trial' })).toContainText('tried before the join changed');
+  await card.getByRole('button', { name: 'Run the trial' }).click();
+  await expect(card.getByRole('list', { name: 'Trials' })).toContainText('fail line and load', { timeout: 60_000 });
+  await card.getByRole('button', { name: /Exchange (EN and IN|IN and EN)/ }).click();
+  await card.getByRole('button', { name: 'Run the trial' }).click();
+  await expect(card.getByRole('list', { name: 'Trials' })).toContainText('pass line and load', { timeout: 60_000 });
+  await expect(page.getByRole('link', { name: /Prove/ })).toContainText('proven');
+});
+
+test('Join: a package is read back pad by pad; a mark lapses when its pin is renamed, and a wrong one is in doubt', async ({ page }) => {
+  await openPart(page, 'TF5501', 'join');
+  await page.keyboard.press('b');
+  const view = page.getByRole('region', { name: 'Read-back' });
+  await expect(view.getByTestId('read-place')).toHaveText('1');
+  await expect(view.getByTestId('read-name')).toHaveText('IN');
+  for (let i = 0; i < 4; i++) await page.keyboard.press('Enter');
+  await expect(view).toContainText('4 of 5');
+  await expect(view.getByTestId('read-place')).toHaveText('5');
+  await page.keyboard.press('x');
+  await expect(page.getByRole('link', { name: /Read/ })).toContainText('1 doubt');
+  await expect(view).toContainText('4 of 5');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Escape');
+  await page.getByRole('gridcell', { name: 'EN', exact: true }).dblclick();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('ENA');
+  await page.keyboard.press('Enter');
+  await page.getByRole('link', { name: /Prove/ }).click();
+  await expect(page.getByText('Of the pads of SOT-23-5, 3 changed after the read-back.')).toBeVisible();
+  await expect(page.getByText('4 of 5 pads of SOT-23-5 are read back.')).toBeVisible();
+});
+
+test('Join: nodes are read back beside the text of the model', async ({ page }) => {
+  await openPart(page, 'TF5501', 'join');
+  await page.keyboard.press('b');
+  const view = page.getByRole('region', { name: 'Read-back' });
+  await view.getByRole('button', { name: 'Nodes', exact: true }).click();
+  await expect(view.getByTestId('read-name')).toHaveText('EN');
+  await expect(view).toContainText('“enable”');
+  await expect(view.getByRole('region', { name: 'Model text' })).toContainText('connections:  enable');
+  await page.keyboard.press('Enter');
+  await expect(view.getByTestId('read-name')).toHaveText('OUT');
+  await page.keyboard.press('x');
+  await expect(page.getByRole('status')).toContainText('Node 2 is loose now');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('n');
+  await expect(page.getByRole('region', { name: 'Loose thread' })).toContainText('Node 2 has no pin');
+});
+
+test('Join: pads are joined by a list, changed by hand, and compared between packages', async ({ page }) => {
+  await openPart(page, 'TF3064', 'join');
+  await page.getByRole('button', { name: 'Compare' }).click();
+  await expect(page.getByRole('region', { name: 'Compare packages' })).toContainText('16 only in the first');
+  await page.keyboard.press('j');
+  const many = page.getByRole('region', { name: 'Join many pads' });
+  await many.getByLabel('Join', { exact: true }).selectOption('list');
+  await many.getByLabel(/Two columns/).fill('99 VBAT\n64 PA0');
+  await expect(many.getByRole('list', { name: 'Not joined' })).toContainText('Line 1, “99 VBAT”');
+  await expect(many.getByRole('list', { name: 'Joins to take' })).toContainText('PA0/ADC0 → 64');
+  await many.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByRole('link', { name: /Join/ })).toContainText('63/64 pads');
+  await page.keyboard.press('l');
+  const land = page.getByRole('region', { name: 'Land', exact: true });
+  await land.getByRole('button', { name: 'pads one by one' }).click();
+  await land.getByLabel('Number', { exact: true }).fill('T1');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('img', { name: 'Pad T1: no pin' })).toBeVisible();
+  await land.getByRole('button', { name: 'by dimensions in mm' }).click();
+  await land.getByLabel(/Package, by short name/).fill('SOIC127P600X175-8');
+  await expect(land.getByRole('list', { name: 'Arithmetic' })).toContainText('(4 − 1) × 1.27 / 2 = 1.91');
+  await expect(land).toContainText('IPC-7351: SOIC127P600X175-8');
 });

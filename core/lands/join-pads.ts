@@ -1,4 +1,4 @@
-import { compareTerminals, padsIn, type Edit, type Part } from '../part';
+import { compareTerminals, groupBy, padsIn, type Edit, type Part } from '../part';
 import { meetPads } from './join-by-number';
 import { walkPads } from './walk';
 
@@ -55,6 +55,12 @@ export function joinByList(part: Part, packageId: string, text: string): PadJoin
   const plain = (name: string) => name.toLowerCase().replace(/[−–]/g, '-');
   const byName = new Map<string, string[]>();
   for (const p of part.pins) byName.set(plain(p.name), [...(byName.get(plain(p.name)) ?? []), p.id]);
+  // PA0 is enough for PA0/ADC0, where no pin is named so and no other begins so.
+  for (const [first, same] of groupBy(
+    part.pins.filter((p) => p.name.includes('/')),
+    (p) => plain(p.name.split('/')[0]!),
+  ))
+    if (same.length === 1 && first !== '' && !byName.has(first)) byName.set(first, [same[0]!.id]);
   const pads = new Map<string, string[]>();
   const left: string[] = [];
   const seen = new Map<string, number>();

@@ -193,6 +193,10 @@ describe('joining pads', () => {
       'Line 4, “x y z”: it has not two columns.',
       'Line 5, “7 8”: no pin has that name.',
     ]));
+  it('by a list takes a name without its alternates', () => {
+    const slashed: Part = { ...both, pins: both.pins.map((p) => (p.name === 'VDD' ? { ...p, name: 'VDD/AUX' } : p)) };
+    expect(joinByList(slashed, 'b', '8 VDD').joins).toEqual([{ pin: pinNamed(part, 'VDD').id, pads: ['8'] }]);
+  });
   it('several pads of one name go to its one pin', () => expect(told(joinByList(both, 'b', '4 VSS\n5 VSS').joins)).toBe('VSS=4+5'));
   it('compares the maps of two packages', () => {
     const set = (pads: string[]) => applyEdit(both, { kind: 'joinPads', package: 'b', joins: [{ pin: pinNamed(part, 'VSS').id, pads }] });

@@ -3,6 +3,18 @@ export { bindingUnits, chosenModel, matchPinsOf, proposeTies, tieEdit, type TieP
 export { dialectProblems } from './dialect';
 export { rolesOf, withoutChannel } from './roles';
 export { readModels, type Construct, type ModelNode, type SpiceModel } from './read-models';
-export { rewriteForBerkeley, type Rewrite } from './rewrite';
-export { joinedUnits, recordEdit, runTrials, setupsOf, trialState, type Run, type Setup, type Simulate, type Trial } from './trial';
+export { rewriteForBerkeley } from './rewrite';
+export {
+  joinDigest,
+  joinedUnits,
+  recordEdit,
+  rejoinEdit,
+  runTrials,
+  setupsOf,
+  trialState,
+  type Run,
+  type Setup,
+  type Simulate,
+  type Trial,
+} from './trial';
 export { writeSpiceLibrary } from './write-library';

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useSyncExternalStore } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 
 /** Something a person can do, from the palette, by a key or by a button: one definition for all three. */
 export interface Command {
@@ -13,12 +13,17 @@ export interface Command {
   run: () => void;
 }
 
-const lists = new Map<symbol, Command[]>();
+/**
+ * Commands by the order in which their components came. A component keeps its place when its commands change: what stands
+ * inside another one is asked first, whichever of them was drawn last.
+ */
+const lists = new Map<number, Command[]>();
+let nextPlace = 0;
 const listeners = new Set<() => void>();
 let all: Command[] = [];
 
 function changed() {
-  all = [...lists.values()].flat();
+  all = [...lists].sort(([a], [b]) => a - b).flatMap(([, commands]) => commands);
   for (const l of listeners) l();
 }
 
@@ -32,23 +37,23 @@ export const useAllCommands = (): Command[] => useSyncExternalStore(subscribe, (
 /** Offers commands while a component stands. They run with the newest closure, so they need no list of dependencies. */
 export function useCommands(commands: Command[]): void {
   const newest = useRef(commands);
+  const [place] = useState(() => nextPlace++);
   const shape = commands.map((c) => `${c.id} ${c.title} ${c.key ?? ''}`).join('|');
   useEffect(() => {
     newest.current = commands;
   });
   useEffect(() => {
-    const key = Symbol('commands');
     const at = (id: string) => newest.current.find((c) => c.id === id);
     lists.set(
-      key,
+      place,
       newest.current.map((c) => ({ ...c, can: () => at(c.id)?.can?.() ?? true, run: () => at(c.id)?.run() })),
     );
     changed();
     return () => {
-      lists.delete(key);
+      lists.delete(place);
       changed();
     };
-  }, [shape]);
+  }, [shape, place]);
 }
 
 const NAMES: Record<string, string> = {

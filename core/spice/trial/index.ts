@@ -1,4 +1,4 @@
 export { setupsOf } from './of-part';
-export { joinedUnits, recordEdit, trialState } from './record';
+export { joinDigest, joinedUnits, recordEdit, rejoinEdit, trialState } from './record';
 export { runTrials, type Trial } from './run';
 export type { Run, Setup, Simulate } from './setup';

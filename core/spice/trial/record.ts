@@ -51,3 +51,18 @@ export function trialState(part: Part, model: Model, unit: { id: string; label: 
   if (records.some((t) => t.digest !== joinDigest(part, model, unit.id))) return 'older';
   return records.find((t) => t.verdict === 'fail')?.verdict ?? records.find((t) => t.verdict !== 'pass')?.verdict ?? 'pass';
 }
+
+/** The edit that exchanges two pins, by their names, on the nodes of one unit: the re-join that a failed trial found. */
+export function rejoinEdit(part: Part, model: Model, label: string, [a, b]: readonly [string, string]): Edit | undefined {
+  const unit = joinedUnits(part, model).find((u) => u.label === label)?.id;
+  const ties = unit === undefined ? [] : Object.entries(model.ties[unit] ?? {});
+  const nameOf = (id: string | undefined) => part.pins.find((p) => p.id === id)?.name;
+  const first = ties.find(([, tie]) => nameOf(pinsOnNode(tie)[0]) === a);
+  const second = ties.find(([, tie]) => nameOf(pinsOnNode(tie)[0]) === b);
+  if (unit === undefined || !first || !second) return undefined;
+  const exchanged = [
+    { unit, node: first[0], tie: second[1] },
+    { unit, node: second[0], tie: first[1] },
+  ];
+  return { kind: 'tieNodes', model: model.id, ties: exchanged };
+}

@@ -60,6 +60,7 @@ describe('what a pin is in a trial, by its own name and type', () => {
     [AMP, 'opamp'],
     [['IN+:input', 'IN-:input', 'V+:supply-in', 'V-:supply-in', 'OUT:open-drain'], 'comparator'],
     [['IN:supply-in', 'GND:ground', 'EN:input', 'OUT:supply-out', ''], 'regulator'],
+    [['S1P:input', 'S1N:input', 'AVDD:supply-in', 'AGND:ground', 'REFOUT:supply-out'], 'other'],
     [['A:input', 'B:input', 'VCC:supply-in', 'GND:ground', 'Y:output'], 'logic'],
     [['X1:passive', 'X2:passive', '', '', ''], 'other'],
   ])('%j speak of a %s', (pins, device) => expect(deviceByPins({ ...amp(pins), device: 'other' })).toBe(device));

@@ -1,16 +1,19 @@
 import { useState } from 'react';
-import { applyEdit, padsIn, sayProblem, type Edit, type Package } from '../../../core/part';
-import { centred, familyFromName, generateLand, joinExposedPad, type Family } from '../../../core/lands';
+import { applyEdit, padsIn, sayProblem, type Edit, type Land, type Package } from '../../../core/part';
+import { centred, familyFromName, generateLand, joinExposedPad, readLandName, writeLandName, type Family } from '../../../core/lands';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectPart } from '../../store/selectors';
 import { packageChosen } from '../../store/view-slice';
 import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
-import { Choice, Field } from '../../ui/field';
+import { Choice } from '../../ui/field';
 import { chooseFiles, readFileText } from '../../ui/files';
 import { say } from '../../ui/toasts';
 import { core } from '../../workers/core';
+import { Arithmetic, FamilyFields } from './family-fields';
+import { OtherLand } from './other-land';
+import { PadHand } from './pad-hand';
 
 const STARTS: Record<Family['kind'], Family> = {
   dual: { kind: 'dual', count: 14, pitch: 1.27, span: 5.4, length: 1.55, width: 0.6, body: { w: 3.9, h: 8.65 } },
@@ -28,35 +31,33 @@ const STARTS: Record<Family['kind'], Family> = {
     body: { w: 12.7, h: 5.08 },
     numbering: 'zigzag',
   },
+  chip: { kind: 'chip', span: 1.5, length: 0.8, width: 0.95, body: { w: 1.6, h: 0.8 } },
+  array: { kind: 'array', rows: 2, columns: 4, pitch: 2.54, length: 1.6, width: 1, body: { w: 12, h: 6 }, numbering: 'rows' },
 };
 
 const KINDS = [
   { value: 'dual', label: 'two rows' },
   { value: 'quad', label: 'four sides' },
   { value: 'grid', label: 'ball grid' },
-  { value: 'inline', label: 'one row' },
-  { value: 'outline', label: 'small outline, 3, 5 or 6 leads' },
+  { value: 'inline', label: 'one row, with a tab' },
+  { value: 'outline', label: 'small outline, 3 to 8 leads' },
   { value: 'header', label: 'header, n x m' },
+  { value: 'chip', label: 'two terminals' },
+  { value: 'array', label: 'free array' },
 ] as const;
 
-const WORDS: Record<string, string> = {
-  count: 'Leads',
-  leads: 'Leads',
-  pitch: 'Pitch',
-  span: 'Span, pad centres',
-  length: 'Pad length',
-  width: 'Pad width',
-  diameter: 'Pad diameter',
-  rows: 'Rows',
-  columns: 'Columns',
-  without: 'Missing balls',
-  drill: 'Drill',
-};
+const MODES = [
+  { value: 'sizes', label: 'by dimensions in mm' },
+  { value: 'hand', label: 'pads one by one' },
+  { value: 'other', label: 'from another part' },
+] as const;
 
 /** Makes a land: by its short name, or by the datasheet's dimensions in mm; shows at once what is impossible and why. */
 export function LandForm({ pkg, onDone }: { pkg: Package | undefined; onDone: () => void }) {
   const act = useAct();
   const part = useStore(selectPart);
+  const readOnly = useStore((s) => s.part.readOnly);
+  const [mode, setMode] = useState<(typeof MODES)[number]['value']>('sizes');
   const [name, setName] = useState(pkg && pkg.name !== 'package' ? pkg.name : '');
   const start = familyFromName(name);
   const [family, setFamily] = useState<Family>(start.ok ? start.value.family : STARTS.dual);
@@ -86,7 +87,7 @@ export function LandForm({ pkg, onDone }: { pkg: Package | undefined; onDone: ()
     const fresh = asNew || !pkg;
     if (fresh && part.packages.some((p) => p.id === title))
       return setMessage(`There is a package ${title} already. Give this one another name.`);
-    put(fresh ? title : pkg.id, { id: fresh ? title : pkg.id, name: title, land: made.value }, fresh);
+    put(fresh ? title : pkg.id, { ...(fresh ? {} : pkg), id: fresh ? title : pkg.id, name: title, land: made.value }, fresh);
   };
   const fromFile = async () => {
     const [file] = await chooseFiles('.csv,.txt,.tsv,.xml,.cvg,.ipc,.356');
@@ -107,101 +108,100 @@ export function LandForm({ pkg, onDone }: { pkg: Package | undefined; onDone: ()
     // Pads of a board netlist stand far from the middle of their part.
     const isFar = chosen.land.pads.every((p) => Math.hypot(p.x, p.y) > 60);
     const land = isFar ? { ...chosen.land, pads: centred(chosen.land.pads) } : chosen.land;
-    put(pkg?.id ?? wanted, { id: pkg?.id ?? wanted, name: wanted, land }, !pkg);
+    put(pkg?.id ?? wanted, { ...pkg, id: pkg?.id ?? wanted, name: wanted, land }, !pkg);
     if (problems.length > 0) act(say(problems.slice(0, 2).map(sayProblem).join(' '), 'bad'));
   };
-  const setNumber = (key: string, text: string) =>
-    setFamily({ ...family, [key]: key === 'without' ? text : Number(text.replace(',', '.')) } as Family);
-  const numbers = Object.entries(family).filter(([key]) => key in WORDS);
+  const standard = writeLandName(family);
+  const isNominal = readLandName(name)?.assumed;
+  const handed = (land: Land, title: string) =>
+    pkg && act(edited({ kind: 'batch', title, edits: [{ kind: 'setPackage', package: { ...pkg, land } }] }));
   return (
-    <Card label="Land" title="Land" aside="dimensions in mm, as the datasheet gives them" className="mx-4 mb-2 shrink-0">
-      <div className="grid grid-cols-6 items-end gap-2">
-        <div className="col-span-2">
-          <label htmlFor="land-name" className="mb-0.5 block text-[12px] text-muted">
-            Package, by short name
-          </label>
-          <input
-            id="land-name"
-            value={name}
-            placeholder="SO-14, LQFP-64, BGA-484, HDR-2x5…"
-            onChange={(e) => byName(e.target.value)}
-            onKeyDown={(e) => e.key === 'Enter' && take(false)}
-            className="w-full rounded-md border border-line px-2 py-1 font-mono text-[13px]"
-          />
-        </div>
-        <div className="col-span-2">
-          <Choice label="Family" value={family.kind} options={KINDS} onChange={(k) => setFamily(STARTS[k as Family['kind']])} />
-        </div>
-        {numbers.map(([key, value]) => (
-          <Field
-            key={`${family.kind} ${key}`}
-            label={WORDS[key]!}
-            value={String(value ?? '')}
-            onDone={(t) => setNumber(key, t)}
-            inputMode={key === 'without' ? 'text' : 'decimal'}
-          />
-        ))}
-        <Field
-          label="Body width"
-          value={String(family.body.w)}
-          inputMode="decimal"
-          onDone={(t) => setFamily({ ...family, body: { ...family.body, w: Number(t) } })}
+    <Card
+      label="Land"
+      title="Land"
+      aside={
+        <span role="group" aria-label="How the land is made" className="inline-flex gap-1">
+          {MODES.filter((m) => m.value !== 'hand' || pkg).map((m) => (
+            <button
+              key={m.value}
+              type="button"
+              aria-pressed={mode === m.value}
+              onClick={() => setMode(m.value)}
+              className={`rounded px-1.5 text-[12.5px] ${mode === m.value ? 'bg-green-wash font-semibold text-ink' : 'hover:bg-sunken'}`}
+            >
+              {m.label}
+            </button>
+          ))}
+        </span>
+      }
+      className="mx-4 mb-2 max-h-[58%] shrink-0 overflow-y-auto"
+    >
+      {mode === 'hand' && pkg ? <PadHand key={pkg.id} land={pkg.land} onLand={handed} disabled={readOnly} /> : null}
+      {mode === 'other' ? (
+        <OtherLand
+          disabled={readOnly}
+          onTake={(from) => {
+            const title = pkg?.name ?? from.name;
+            put(pkg?.id ?? from.name, { ...pkg, id: pkg?.id ?? from.name, name: title, land: from.land }, !pkg);
+          }}
         />
-        <Field
-          label="Body height"
-          value={String(family.body.h)}
-          inputMode="decimal"
-          onDone={(t) => setFamily({ ...family, body: { ...family.body, h: Number(t) } })}
-        />
-        {family.kind === 'header' ? (
-          <Choice
-            label="Numbering"
-            value={family.numbering}
-            options={[
-              { value: 'zigzag', label: 'zig-zag, odd and even' },
-              { value: 'rows', label: 'row by row' },
-              { value: 'around', label: 'around' },
-            ]}
-            onChange={(n) => setFamily({ ...family, numbering: n as 'zigzag' })}
-          />
-        ) : null}
-        {family.kind === 'dual' || family.kind === 'quad' ? (
-          <Field
-            label="Exposed pad, w x h"
-            value={family.exposed ? `${family.exposed.w} x ${family.exposed.h}` : ''}
-            placeholder="none"
-            onDone={(t) => setFamily(withExposed(family, t))}
-          />
-        ) : null}
-      </div>
+      ) : null}
+      {mode === 'sizes' ? (
+        <>
+          <div className="grid grid-cols-6 items-end gap-2">
+            <div className="col-span-2">
+              <label htmlFor="land-name" className="mb-0.5 block text-[12px] text-muted">
+                Package, by short name or IPC-7351 name
+              </label>
+              <input
+                id="land-name"
+                value={name}
+                placeholder="SO-14, BGA-484, SOIC127P600X175-8…"
+                onChange={(e) => byName(e.target.value)}
+                onKeyDown={(e) => e.key === 'Enter' && take(false)}
+                className="w-full rounded-md border border-line px-2 py-1 font-mono text-[13px]"
+              />
+            </div>
+            <div className="col-span-2">
+              <Choice label="Family" value={family.kind} options={KINDS} onChange={(k) => setFamily(STARTS[k as Family['kind']])} />
+            </div>
+            <FamilyFields family={family} onChange={setFamily} />
+          </div>
+          <Arithmetic family={family} />
+          {isNominal ? (
+            <p className="mt-1 text-[12.5px] text-amber">The name does not say: {isNominal.join(', ')}. Compare them with the datasheet.</p>
+          ) : null}
+        </>
+      ) : null}
       {(message ?? (made.ok ? null : sayProblem(made.problems[0]!))) ? (
         <p role="alert" className="mt-2 text-[13px] text-brick">
           {message ?? (made.ok ? '' : sayProblem(made.problems[0]!))}
         </p>
       ) : null}
-      <div className="mt-2 flex items-center gap-2">
-        <Button tone="main" disabled={!made.ok} onClick={() => take(false)}>
-          {pkg ? `Use for ${pkg.name}` : 'Add the package'}
-        </Button>
-        {pkg ? (
-          <Button disabled={!made.ok || name.trim() === ''} onClick={() => take(true)}>
-            Add as another package
-          </Button>
+      <div className="mt-2 flex flex-wrap items-center gap-2">
+        {mode === 'sizes' ? (
+          <>
+            <Button tone="main" disabled={!made.ok} onClick={() => take(false)}>
+              {pkg ? `Use for ${pkg.name}` : 'Add the package'}
+            </Button>
+            {pkg ? (
+              <Button disabled={!made.ok || name.trim() === ''} onClick={() => take(true)}>
+                Add as another package
+              </Button>
+            ) : null}
+          </>
         ) : null}
-        <Button onClick={() => void fromFile()}>Read pads from CSV…</Button>
+        <Button onClick={() => void fromFile()}>Read pads from a file…</Button>
         <Button tone="quiet" onClick={onDone}>
           Close
         </Button>
-        <span className="text-[13px] text-muted">
-          {made.ok ? `${made.value.pads.length} pads; first at ${made.value.pads[0]!.x}, ${made.value.pads[0]!.y}` : ''}
-        </span>
+        {mode === 'sizes' ? (
+          <span className="text-[13px] text-muted">
+            {made.ok ? `${made.value.pads.length} pads; first at ${made.value.pads[0]!.x}, ${made.value.pads[0]!.y}` : ''}
+            {standard ? `; IPC-7351: ${standard}` : ''}
+          </span>
+        ) : null}
       </div>
     </Card>
   );
-}
-
-function withExposed(family: Extract<Family, { kind: 'dual' | 'quad' }>, text: string): Family {
-  const match = /^\s*([\d.,]+)\s*[x×*]\s*([\d.,]+)\s*$/.exec(text);
-  const { exposed: _before, ...rest } = family;
-  return match ? { ...rest, exposed: { w: Number(match[1]!.replace(',', '.')), h: Number(match[2]!.replace(',', '.')) } } : rest;
 }

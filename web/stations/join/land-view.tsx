@@ -1,78 +1,135 @@
-import { memo, useMemo } from 'react';
-import { nameOnDrawing, padsIn, type Package, type Pad, type Part } from '../../../core/part';
+import { memo, useMemo, useState } from 'react';
+import { nameOnDrawing, padOwners, type Package, type Pad, type Part, type Pin } from '../../../core/part';
 import { useStore } from '../../store';
 import { selectSelectedSet } from '../../store/selectors';
+import { Button } from '../../ui/button';
 import { Empty } from '../../ui/card';
+import { useLandView } from './land-turn';
 
 interface Props {
   part: Part;
   pkg: Package | undefined;
   onPad: (pad: string) => void;
+  /** A pad that is asked about: it is ringed, and the view follows it. */
+  asked?: string | undefined;
+  /** Pads that a read-back has settled. */
+  settled?: ReadonlySet<string> | undefined;
 }
 
-/** The package seen from the top, each pad with its number; a pad with no pin is dashed, the selected pins' pads are lit. */
-export function LandView({ part, pkg, onPad }: Props) {
+/** Tints of groups, in the order in which groups first stand in the ledger; each group's name is said below the drawing. */
+const TINTS = ['fill-green-wash', 'fill-amber-wash', 'fill-slate-wash', 'fill-brick-wash', 'fill-halo/50', 'fill-sunken'];
+
+/** The package, each pad with its number; a pad with no pin is dashed, the selected pins' pads are lit. */
+export function LandView({ part, pkg, onPad, asked, settled }: Props) {
   const selected = useStore(selectSelectedSet);
-  const owners = useMemo(() => {
-    const map = new Map<string, { ids: string[]; name: string }>();
-    for (const p of part.pins)
-      for (const pad of padsIn(p, pkg?.id)) {
-        const before = map.get(pad);
-        map.set(pad, {
-          ids: [...(before?.ids ?? []), p.id],
-          name: before ? `${before.name}, ${nameOnDrawing(p)}` : nameOnDrawing(p),
-        });
-      }
-    return map;
-  }, [part.pins, pkg?.id]);
-  if (!pkg || pkg.land.pads.length === 0)
+  const view = useLandView();
+  const [byGroup, setByGroup] = useState(false);
+  const owners = useMemo(() => padOwners(part, pkg?.id), [part, pkg?.id]);
+  const groups = useMemo(() => [...new Set(part.pins.map((p) => p.group ?? ''))], [part.pins]);
+  const land = useMemo(() => (pkg ? { ...pkg.land, pads: pkg.land.pads.map(view.turned) } : undefined), [pkg, view.turned]);
+  if (!pkg || !land || land.pads.length === 0)
     return <Empty title="No land yet">Make it from a short name like SO-14, or from the dimensions in the datasheet, with L.</Empty>;
-  const { land } = pkg;
-  const w = Math.max(land.courtyard?.w ?? 0, ...land.pads.map((p) => (Math.abs(p.x) + p.w / 2) * 2)) * 1.06;
-  const h = Math.max(land.courtyard?.h ?? 0, ...land.pads.map((p) => (Math.abs(p.y) + p.h / 2) * 2)) * 1.06;
+  const body = land.body && view.size(land.body);
+  const courtyard = land.courtyard && view.size(land.courtyard);
+  const w = Math.max(courtyard?.w ?? 0, ...land.pads.map((p) => (Math.abs(p.x) + p.w / 2) * 2)) * 1.06;
+  const h = Math.max(courtyard?.h ?? 0, ...land.pads.map((p) => (Math.abs(p.y) + p.h / 2) * 2)) * 1.06;
   const named = land.pads.length <= 130 && land.family !== 'grid' && land.family !== 'header' && land.family !== 'inline';
   // Over an exposed pad names would be unreadable: there they stand outside.
   const outside = named && land.pads.some((p) => p.x === 0 && p.y === 0);
-  const thin = (Math.max(w, h) * (outside ? 1.3 : 1)) / 400;
-  const lit = new Set([...owners].filter(([, o]) => o.ids.some((id) => selected.has(id))).map(([pad]) => pad));
+  const whole = outside ? 1.3 : 1;
+  const lit = new Set([...owners].filter(([, own]) => own.some((p) => selected.has(p.id))).map(([pad]) => pad));
+  // Zoomed in, the view follows the pad that is asked about, or the first one that is lit.
+  const centre = land.pads.find((p) => (asked === undefined ? lit.has(p.number) : p.number === asked));
+  const zoom = view.zoom / whole;
+  const thin = Math.max(w, h) / 400 / zoom;
+  const [cx, cy] = view.zoom > 1 && centre ? [centre.x, -centre.y] : [0, 0];
+  const box = [cx - w / 2 / zoom, cy - h / 2 / zoom, w / zoom, h / zoom];
+  const name = (pad: Pad) => owners.get(pad.number)?.map(nameOnDrawing).join(', ');
+  const tint = (own: Pin[] | undefined) => (byGroup && own?.[0] ? TINTS[groups.indexOf(own[0].group ?? '') % TINTS.length] : undefined);
+  const inGroups = byGroup ? groups.filter((g) => part.pins.some((p) => (p.group ?? '') === g)) : [];
   return (
     <figure className="flex h-full min-h-0 flex-col">
+      <div role="toolbar" aria-label="View of the package" className="flex shrink-0 flex-wrap gap-1 pb-1">
+        <Button tone="quiet" onClick={view.flip}>
+          {view.isBottom ? 'See the top' : 'See the bottom'}
+        </Button>
+        <Button tone="quiet" onClick={view.turn}>
+          Turn
+        </Button>
+        <Button tone="quiet" aria-label="Show the package larger" onClick={() => view.by(1.5)}>
+          +
+        </Button>
+        <Button tone="quiet" aria-label="Show the package smaller" disabled={view.zoom <= 1} onClick={() => view.by(1 / 1.5)}>
+          −
+        </Button>
+        {groups.length > 1 ? (
+          <Button tone="quiet" aria-pressed={byGroup} onClick={() => setByGroup(!byGroup)}>
+            {byGroup ? 'Groups shown' : 'By group'}
+          </Button>
+        ) : null}
+      </div>
       <svg
-        viewBox={outside ? `${-w * 0.65} ${-h * 0.65} ${w * 1.3} ${h * 1.3}` : `${-w / 2} ${-h / 2} ${w} ${h}`}
+        viewBox={box.map((v) => v.toFixed(4)).join(' ')}
         className="min-h-0 flex-1"
         role="group"
-        aria-label={`Land of ${pkg.name}, seen from the top`}
+        aria-label={`Land of ${pkg.name}, seen from the ${view.isBottom ? 'bottom' : 'top'}`}
       >
-        {land.body ? (
+        {body ? (
+          <rect x={-body.w / 2} y={-body.h / 2} width={body.w} height={body.h} className="fill-body stroke-ink" strokeWidth={thin * 1.6} />
+        ) : null}
+        {courtyard ? (
           <rect
-            x={-land.body.w / 2}
-            y={-land.body.h / 2}
-            width={land.body.w}
-            height={land.body.h}
-            className="fill-body stroke-ink"
-            strokeWidth={thin * 1.6}
+            x={-courtyard.w / 2}
+            y={-courtyard.h / 2}
+            width={courtyard.w}
+            height={courtyard.h}
+            fill="none"
+            className="stroke-line"
+            strokeDasharray={`${thin * 6} ${thin * 5}`}
+            strokeWidth={thin}
           />
         ) : null}
         {land.pads[0] ? <FirstPad pad={land.pads[0]} thin={thin} /> : null}
         {land.pads.map((pad, i) => (
-          <PadView key={i} pad={pad} owner={owners.get(pad.number)?.name} lit={lit.has(pad.number)} thin={thin} onPad={onPad} />
+          <PadView
+            key={i}
+            pad={pad}
+            owner={name(pad)}
+            lit={lit.has(pad.number)}
+            asked={asked === pad.number}
+            settled={settled?.has(pad.number) ?? false}
+            tint={tint(owners.get(pad.number))}
+            thin={thin}
+            onPad={onPad}
+          />
         ))}
         {named
           ? land.pads.map((pad, i) => (
-              <PadName key={i} pad={pad} name={owners.get(pad.number)?.name} lit={lit.has(pad.number)} thin={thin} outside={outside} />
+              <PadName key={i} pad={pad} name={name(pad)} lit={lit.has(pad.number)} thin={thin} outside={outside} />
             ))
           : null}
         {land.pads.length > 130
           ? land.pads
               .filter((p) => lit.has(p.number))
               .slice(0, 12)
-              .map((pad) => (
-                <Callout key={pad.number} pad={pad} text={`${pad.number} ${owners.get(pad.number)?.name ?? ''}`} thin={thin} half={w / 2} />
-              ))
+              .map((pad) => <Callout key={pad.number} pad={pad} text={`${pad.number} ${name(pad) ?? ''}`} thin={thin} half={w / 2} />)
           : null}
       </svg>
+      {inGroups.length > 0 ? (
+        <ul aria-label="Groups" className="flex max-h-14 shrink-0 flex-wrap justify-center gap-x-3 overflow-y-auto text-[12px]">
+          {inGroups.map((g) => (
+            <li key={g} className="flex items-center gap-1">
+              <svg width="12" height="12" aria-hidden="true">
+                <rect width="12" height="12" rx="2" className={`${TINTS[groups.indexOf(g) % TINTS.length]} stroke-green`} />
+              </svg>
+              {g || 'no group'}
+            </li>
+          ))}
+        </ul>
+      ) : null}
       <figcaption className="pb-1 text-center text-[12px] text-muted">
-        {pkg.name}, seen from the top{land.body ? `, body ${land.body.w} × ${land.body.h} mm` : ''}
+        {pkg.name}, seen from the {view.isBottom ? 'bottom' : 'top'}
+        {land.body ? `, body ${land.body.w} × ${land.body.h}${land.heightMm ? ` × ${land.heightMm}` : ''} mm` : ''}
       </figcaption>
     </figure>
   );
@@ -82,12 +139,18 @@ const PadView = memo(function PadView({
   pad,
   owner,
   lit,
+  asked,
+  settled,
+  tint,
   thin,
   onPad,
 }: {
   pad: Pad;
   owner: string | undefined;
   lit: boolean;
+  asked: boolean;
+  settled: boolean;
+  tint: string | undefined;
   thin: number;
   onPad: (pad: string) => void;
 }) {
@@ -102,14 +165,15 @@ const PadView = memo(function PadView({
   const size = Math.min(pad.h * 0.72, (pad.w * 1.3) / Math.max(2, pad.number.length), Math.max(pad.h, pad.w) * 0.42, thin * 26);
   const turn = pad.h > pad.w * 1.6;
   const font = turn ? Math.min(pad.w * 0.72, pad.h * 0.42) : size;
-  const state = pad.mechanical ? 'mechanical' : owner === undefined ? 'no pin' : owner;
+  const state = `${pad.mechanical ? 'mechanical' : owner === undefined ? 'no pin' : owner}${settled ? ', read back' : ''}`;
   const tone = lit
     ? 'fill-halo stroke-green'
     : pad.mechanical
       ? 'fill-sunken stroke-muted'
       : owner === undefined
         ? 'fill-amber-wash stroke-amber-line'
-        : 'fill-green-wash stroke-green';
+        : `${tint ?? 'fill-green-wash'} stroke-green`;
+  const hole = holeOf(pad);
   return (
     // The ledger and the loose-pads card reach every pad by the keyboard.
 
@@ -131,7 +195,29 @@ const PadView = memo(function PadView({
         strokeWidth={lit ? thin * 3 : thin}
         strokeDasharray={owner === undefined && !pad.mechanical ? `${thin * 4} ${thin * 3}` : undefined}
       />
-      {pad.drill ? <circle cx={pad.x} cy={-pad.y} r={pad.drill / 2} className="fill-paper stroke-muted" strokeWidth={thin} /> : null}
+      {asked ? (
+        <rect
+          x={x - thin * 5}
+          y={y - thin * 5}
+          width={pad.w + thin * 10}
+          height={pad.h + thin * 10}
+          rx={r + thin * 5}
+          fill="none"
+          className="stroke-green"
+          strokeWidth={thin * 3}
+        />
+      ) : null}
+      {hole ? (
+        <rect
+          x={pad.x - hole.w / 2}
+          y={-pad.y - hole.h / 2}
+          width={hole.w}
+          height={hole.h}
+          rx={Math.min(hole.w, hole.h) / 2}
+          className="fill-paper stroke-muted"
+          strokeWidth={thin}
+        />
+      ) : null}
       <text
         x={pad.x}
         y={-pad.y + font * 0.34}
@@ -142,9 +228,24 @@ const PadView = memo(function PadView({
       >
         {pad.number}
       </text>
+      {settled ? <Tick pad={pad} thin={thin} /> : null}
     </g>
   );
 });
+
+/** A round hole, or a slot along the pad's longer side. */
+function holeOf(pad: Pad): { w: number; h: number } | undefined {
+  if (pad.drill === undefined) return undefined;
+  const slot = pad.slot ?? pad.drill;
+  return pad.w >= pad.h ? { w: slot, h: pad.drill } : { w: pad.drill, h: slot };
+}
+
+/** The mark of a pad that was read back. */
+function Tick({ pad, thin }: { pad: Pad; thin: number }) {
+  const s = Math.min(pad.w, pad.h) * 0.28;
+  const [x, y] = [pad.x + pad.w / 2 - s * 1.2, -pad.y - pad.h / 2 + s * 1.1];
+  return <path d={`M${x - s} ${y}l${s * 0.7} ${s * 0.6}l${s} ${-s * 1.3}`} fill="none" className="stroke-green" strokeWidth={thin * 3} />;
+}
 
 /** The pin's name inside the body beside its pad, so that the drawing reads like the datasheet's. */
 const PadName = memo(function PadName({

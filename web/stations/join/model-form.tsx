@@ -1,6 +1,6 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { sayProblem } from '../../../core/part';
-import type { SpiceModel } from '../../../core/spice';
+import type { Construct, SpiceModel } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectPart } from '../../store/selectors';
@@ -9,6 +9,7 @@ import { Card } from '../../ui/card';
 import { Drop } from '../../ui/drop';
 import { chooseFiles, readFileText } from '../../ui/files';
 import { core } from '../../workers/core';
+import { ModelSettings } from './model-settings';
 
 /** Takes a SPICE file by drop, paste or choice, lists its models, and makes the chosen one the part's. */
 export function ModelForm({ onDone }: { onDone: () => void }) {
@@ -18,6 +19,19 @@ export function ModelForm({ onDone }: { onDone: () => void }) {
   const [source, setSource] = useState({ text: current?.source ?? '', name: current?.fileName ?? 'pasted model' });
   const [models, setModels] = useState<SpiceModel[]>([]);
   const [message, setMessage] = useState<string | null>(null);
+  const [dialect, setDialect] = useState<Construct[]>([]);
+  const [chosen, setChosen] = useState<SpiceModel | null>(null);
+  // The settings of the model that the part has now.
+  const settingsOf = current?.source;
+  useEffect(() => {
+    if (settingsOf === undefined || !current) return;
+    void core.readModels(settingsOf).then((list) => {
+      setDialect(list.ok ? list.value.dialect : []);
+      setChosen((list.ok && list.value.models.find((m) => m.name === current.chosen)) || null);
+    });
+    // Read again for another text or another choice, not for each tie.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [settingsOf, current?.chosen]);
 
   const read = async (text: string, name: string) => {
     setSource({ text: text.length > 400_000 ? '' : text, name });
@@ -35,7 +49,14 @@ export function ModelForm({ onDone }: { onDone: () => void }) {
     act(
       edited({
         kind: 'setModel',
-        model: { id: current?.id ?? 'm1', fileName: source.name, source: full, chosen: model.name, ties },
+        model: {
+          ...(current?.source === full && current.chosen === model.name ? current : {}),
+          id: current?.id ?? 'm1',
+          fileName: source.name,
+          source: full,
+          chosen: model.name,
+          ties,
+        },
       }),
     );
     onDone();
@@ -65,7 +86,8 @@ export function ModelForm({ onDone }: { onDone: () => void }) {
                   <Button className="w-full justify-between" onClick={() => take(m)}>
                     <span className="font-mono font-bold">{m.name}</span>
                     <span className="text-muted">
-                      {m.device}, {m.nodes.length} nodes
+                      {m.device}, {m.nodes.length} nodes{m.section === undefined ? '' : `, section ${m.section}`}
+                      {m.sealed ? ', encrypted' : ''}
                     </span>
                   </Button>
                 </li>
@@ -73,6 +95,7 @@ export function ModelForm({ onDone }: { onDone: () => void }) {
             </ul>
           </div>
         </div>
+        {current && chosen ? <ModelSettings model={current} chosen={chosen} dialect={dialect} /> : null}
         {message ? (
           <p role="alert" className="mt-2 text-[13px] text-brick">
             {message}

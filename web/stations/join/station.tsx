@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
-import { padsIn, type Package } from '../../../core/part';
+import { padsIn, type Package, type Part } from '../../../core/part';
 import { joinExposedPad, meetPads } from '../../../core/lands';
+import { padSteps } from '../../../core/read-back';
 import { bindingUnits, proposeTies, tieEdit, type SpiceModel } from '../../../core/spice';
 import { useCommands } from '../../commands/registry';
 import { useAct, useStore } from '../../store';
@@ -11,10 +12,16 @@ import { Button } from '../../ui/button';
 import { Card, Empty } from '../../ui/card';
 import { Choice } from '../../ui/field';
 import { core } from '../../workers/core';
+import { CompareCard } from './compare-card';
+import { JoinByCard } from './join-by-card';
 import { LandForm } from './land-form';
+import { LooseCard, sameEnd, type LooseEnd } from './loose-card';
 import { ModelForm } from './model-form';
+import { ReadBackView } from './read-back-view';
 import { Threads } from './threads';
 import { TrialCard } from './trial-card';
+
+type Opened = 'land' | 'model' | 'trial' | 'many' | 'compare' | 'read-back' | null;
 
 /** More pins than can be followed by their threads at once. */
 const MANY = 80;
@@ -28,7 +35,7 @@ export function JoinStation() {
   const onward = useStore(selectNext);
   const selection = useStore(selectSelection);
   const readOnly = useStore((s) => s.part.readOnly);
-  const [open, setOpen] = useState<'land' | 'model' | 'trial' | null>(null);
+  const [open, setOpen] = useState<Opened>(null);
   const focused = pins.get(selection.at(-1) ?? '');
   const [groupChosen, setGroup] = useState<string | null | undefined>();
   // A large part is looked at group by group: the one of the pin in focus, until another is chosen.
@@ -37,6 +44,7 @@ export function JoinStation() {
   const model = part.models[0];
   const chosen = useChosenModel();
   const bindings = useMemo(() => (model && chosen ? bindingUnits(part, chosen.nodes.length) : []), [part, model, chosen]);
+  const [walked, setWalked] = useState<'pads' | 'nodes'>('pads');
   const [unitKey, setUnitKey] = useState<string | null>(null);
   const binding = bindings.find((b) => b === unitKey) ?? bindings[0];
 
@@ -44,17 +52,40 @@ export function JoinStation() {
   const proposal = useMemo(() => (model && chosen ? proposeTies(part, model, chosen) : undefined), [part, model, chosen]);
   const offers = proposal?.ties ?? [];
   const exposed = packageId === undefined ? undefined : joinExposedPad(part, packageId);
-  const untied =
-    model && chosen ? bindings.reduce((n, b) => n + chosen.nodes.filter((node) => model.ties[b]?.[node.name] === undefined).length, 0) : 0;
+  const looseNodes = useMemo(
+    (): LooseEnd[] =>
+      model && chosen
+        ? bindings.flatMap((unit) =>
+            chosen.nodes
+              .filter((n) => model.ties[unit]?.[n.name] === undefined)
+              .map((n): LooseEnd => ({ kind: 'node', unit, node: n.name })),
+          )
+        : [],
+    [model, chosen, bindings],
+  );
+  const untied = looseNodes.length;
   const loose = [
     ...new Set([
       ...(met?.numbersWithoutPad.map((l) => l.pin) ?? []),
       ...part.pins.filter((p) => padsIn(p, packageId).length === 0).map((p) => p.id),
     ]),
   ];
+  const padsWithoutPin = met?.padsWithoutPin ?? [];
+  const hasLand = (pkg?.land.pads.length ?? 0) > 0;
+  const ends: LooseEnd[] = [
+    ...(hasLand ? loose.map((id): LooseEnd => ({ kind: 'pin', id })) : []),
+    ...padsWithoutPin.map((pad): LooseEnd => ({ kind: 'pad', pad })),
+    ...looseNodes,
+  ];
+  const [asked, setAsked] = useState<LooseEnd | null>(null);
+  // A pin that is selected asks for itself; an end that was tied meanwhile asks no more.
+  const endOfFocus = ends.find((e) => e.kind === 'pin' && e.id === selection.at(-1));
+  const end = ends.find((e) => sameEnd(asked, e)) ?? endOfFocus;
 
   useEffect(() => {
-    const threads = loose.length + (met?.padsWithoutPin.length ?? 0);
+    // The read-back says for itself what is next.
+    if (open === 'read-back') return;
+    const threads = (hasLand ? loose.length : 0) + padsWithoutPin.length;
     const next =
       !pkg || pkg.land.pads.length === 0
         ? 'Next: make the land'
@@ -63,19 +94,22 @@ export function JoinStation() {
           : offers.length > 0
             ? `Next: ${offers.length} suggested ${offers.length === 1 ? 'tie' : 'ties'} to look at`
             : untied > 0
-              ? `Next: ${untied} ${untied === 1 ? 'node is' : 'nodes are'} not tied`
+              ? `Next: ${untied} ${untied === 1 ? 'node is' : 'nodes are'} not tied. Press N`
               : onward;
     const note = pkg
       ? `${(pkg.land.pads.length - (met?.padsWithoutPin.length ?? 0)).toString()} of ${pkg.land.pads.length} pads joined${chosen ? `, ${chosen.nodes.length * bindings.length - untied} of ${chosen.nodes.length * bindings.length} nodes tied` : ''}`
       : '';
     act(nextSet({ next, note }));
-  }, [act, pkg, met, loose.length, offers.length, untied, chosen, bindings.length, onward]);
+  }, [act, pkg, met, hasLand, loose.length, padsWithoutPin.length, offers.length, untied, chosen, bindings.length, onward, open]);
 
   const nextLoose = () => {
-    const at = loose.indexOf(selection.at(-1) ?? '');
-    const next = loose[(at + 1) % loose.length];
-    if (next) act(selected([next]));
+    const at = end ? ends.findIndex((e) => sameEnd(end, e)) : -1;
+    const next = ends[(at + 1) % ends.length];
+    setAsked(next ?? null);
+    if (next?.kind === 'pin') act(selected([next.id]));
+    if (next?.kind === 'node') setUnitKey(next.unit);
   };
+  const toggle = (what: Opened) => setOpen(open === what ? null : what);
   const takeOffers = () => model && offers.length > 0 && act(edited(tieEdit(model, offers)));
 
   useCommands([
@@ -84,7 +118,7 @@ export function JoinStation() {
       title: 'Next loose thread',
       key: 'N or Alt+N',
       group: 'Join',
-      can: () => loose.length > 0,
+      can: () => ends.length > 0 && open !== 'read-back',
       run: nextLoose,
     },
     {
@@ -101,7 +135,7 @@ export function JoinStation() {
       key: 'L',
       group: 'Join',
       can: () => !readOnly,
-      run: () => setOpen(open === 'land' ? null : 'land'),
+      run: () => toggle('land'),
     },
     {
       id: 'model',
@@ -109,7 +143,7 @@ export function JoinStation() {
       key: 'M',
       group: 'Join',
       can: () => !readOnly,
-      run: () => setOpen(open === 'model' ? null : 'model'),
+      run: () => toggle('model'),
     },
     {
       id: 'trial',
@@ -117,7 +151,30 @@ export function JoinStation() {
       key: 'T',
       group: 'Join',
       can: () => model !== undefined,
-      run: () => setOpen(open === 'trial' ? null : 'trial'),
+      run: () => toggle('trial'),
+    },
+    {
+      id: 'many',
+      title: 'Join many pads: by number, order or list',
+      key: 'J',
+      group: 'Join',
+      can: () => hasLand && !readOnly,
+      run: () => toggle('many'),
+    },
+    {
+      id: 'compare',
+      title: 'Compare the packages',
+      group: 'Join',
+      can: () => part.packages.length > 1,
+      run: () => toggle('compare'),
+    },
+    {
+      id: 'read-back',
+      title: 'Read back, pad by pad or node by node',
+      key: 'B',
+      group: 'Join',
+      can: () => hasLand || chosen !== undefined,
+      run: () => toggle('read-back'),
     },
     {
       id: 'exposed',
@@ -148,18 +205,33 @@ export function JoinStation() {
             <span className="text-muted">{p.land.pads.length === 0 ? 'no land' : `${p.land.pads.length} pads`}</span>
           </button>
         ))}
-        <Button keyName="L" aria-expanded={open === 'land'} disabled={readOnly} onClick={() => setOpen(open === 'land' ? null : 'land')}>
+        <Button keyName="L" aria-expanded={open === 'land'} disabled={readOnly} onClick={() => toggle('land')}>
           {pkg && pkg.land.pads.length > 0 ? 'Change the land' : 'Make the land'}
         </Button>
-        <Button keyName="M" aria-expanded={open === 'model'} disabled={readOnly} onClick={() => setOpen(open === 'model' ? null : 'model')}>
+        <Button keyName="M" aria-expanded={open === 'model'} disabled={readOnly} onClick={() => toggle('model')}>
           {model ? `Model ${model.chosen}` : 'Add a SPICE model'}
         </Button>
         {model ? (
-          <Button keyName="T" aria-expanded={open === 'trial'} onClick={() => setOpen(open === 'trial' ? null : 'trial')}>
+          <Button keyName="T" aria-expanded={open === 'trial'} onClick={() => toggle('trial')}>
             Trial
           </Button>
         ) : null}
-        {groups.length > 1 ? (
+        {hasLand ? (
+          <Button keyName="J" aria-expanded={open === 'many'} disabled={readOnly} onClick={() => toggle('many')}>
+            Join many
+          </Button>
+        ) : null}
+        {part.packages.length > 1 ? (
+          <Button aria-expanded={open === 'compare'} onClick={() => toggle('compare')}>
+            Compare
+          </Button>
+        ) : null}
+        {hasLand || chosen ? (
+          <Button keyName="B" aria-pressed={open === 'read-back'} onClick={() => toggle('read-back')}>
+            Read back {pkg && hasLand ? <span className="text-muted">{readOf(part, pkg)}</span> : null}
+          </Button>
+        ) : null}
+        {groups.length > 1 && open !== 'read-back' ? (
           <Choice
             hideLabel
             label="Group in view"
@@ -183,114 +255,118 @@ export function JoinStation() {
       </div>
       {open === 'land' ? <LandForm pkg={pkg} onDone={() => setOpen(null)} /> : null}
       {open === 'model' ? <ModelForm onDone={() => setOpen(null)} /> : null}
+      {open === 'many' && pkg ? <JoinByCard pkg={pkg} onClose={() => setOpen(null)} /> : null}
+      {open === 'compare' && packageId !== undefined && part.packages.length > 1 ? (
+        <CompareCard left={packageId} onClose={() => setOpen(null)} />
+      ) : null}
       {open === 'trial' && model ? <TrialCard onClose={() => setOpen(null)} /> : null}
-      <div className="relative min-h-0 flex-1">
-        <Threads
-          part={part}
-          pkg={pkg}
-          chosen={chosen}
-          binding={binding}
-          group={group}
-          offers={offers.filter((o) => o.unit === binding)}
-          asks={proposal?.matching.asks ?? []}
-        />
-      </div>
-      <div className="flex shrink-0 flex-wrap gap-3 px-4 pb-3">
-        {exposed && pkg ? (
-          <Card label="Exposed pad" tone="doubt" title="The exposed pad has a loose thread">
-            <p className="mb-2 text-[13px]">
-              The pinout calls it EP; one pad of {pkg.name} is left, {met?.padsWithoutPin[0]}.
-            </p>
-            <Button tone="main" disabled={readOnly} onClick={() => act(edited(exposed))}>
-              Join them
-            </Button>
-          </Card>
-        ) : null}
-        <LooseCard pkg={pkg} padsWithoutPin={met?.padsWithoutPin ?? []} />
-        {model && offers.length > 0 ? (
-          <Card
-            label="Suggested ties"
-            tone="doubt"
-            title={`${offers.length} suggested ${offers.length === 1 ? 'tie' : 'ties'}`}
-            className="max-w-xl"
-          >
-            <ul className="mb-2 max-h-24 overflow-y-auto text-[13px]">
-              {offers.map((o) => (
-                <li key={`${o.unit} ${o.node}`}>
-                  <span className="font-mono">
-                    {'pin' in o.tie ? pins.get(o.tie.pin)?.name : ''} → {o.node}
-                  </span>{' '}
-                  <span className="text-muted">
-                    {o.because}, {Math.round(o.confidence * 100)} %
-                  </span>
-                </li>
-              ))}
-            </ul>
-            <Button tone="main" keyName="Alt+Enter" disabled={readOnly} onClick={takeOffers}>
-              Take {offers.length === 1 ? 'it' : 'all'}
-            </Button>
-          </Card>
-        ) : null}
-        {proposal && proposal.matching.asks.length > 0 && untied > 0 ? (
-          <Card label="Questions" title="The program asks" className="max-w-md">
-            <ul className="max-h-24 overflow-y-auto text-[13px]">
-              {proposal.matching.asks.slice(0, 8).map((a) => (
-                <li key={a.pin}>{a.reason}</li>
-              ))}
-            </ul>
-          </Card>
-        ) : null}
-      </div>
+      {open === 'read-back' ? (
+        <div className="min-h-0 flex-1">
+          <ReadBackView
+            key={`${packageId} ${binding} ${walked}`}
+            part={part}
+            pkg={hasLand ? pkg : undefined}
+            model={model}
+            chosen={chosen}
+            binding={binding}
+            what={walked}
+            onWhat={setWalked}
+            onLeave={() => setOpen(null)}
+          />
+        </div>
+      ) : (
+        <>
+          <div className="relative min-h-0 flex-1">
+            <Threads
+              part={part}
+              pkg={pkg}
+              chosen={chosen}
+              binding={binding}
+              group={group}
+              offers={offers.filter((o) => o.unit === binding)}
+              asks={proposal?.matching.asks ?? []}
+              askedPad={end?.kind === 'pad' ? end.pad : undefined}
+              askedNode={end?.kind === 'node' && end.unit === binding ? end.node : undefined}
+            />
+          </div>
+          <div className="flex shrink-0 flex-wrap gap-3 px-4 pb-3">
+            {exposed && pkg ? (
+              <Card label="Exposed pad" tone="doubt" title="The exposed pad has a loose thread">
+                <p className="mb-2 text-[13px]">
+                  The pinout calls it EP; one pad of {pkg.name} is left, {met?.padsWithoutPin[0]}.
+                </p>
+                <Button tone="main" disabled={readOnly} onClick={() => act(edited(exposed))}>
+                  Join them
+                </Button>
+              </Card>
+            ) : null}
+            {end ? (
+              <LooseCard
+                part={part}
+                pkg={pkg}
+                model={model}
+                end={end}
+                count={ends.length}
+                padsWithoutPin={padsWithoutPin}
+                loosePins={loose}
+                onNext={nextLoose}
+              />
+            ) : padsWithoutPin.length > 0 ? (
+              <Card
+                label="Pads without a pin"
+                tone="doubt"
+                title={`${padsWithoutPin.length} ${padsWithoutPin.length === 1 ? 'pad has' : 'pads have'} no pin`}
+              >
+                <Button keyName="N" onClick={nextLoose}>
+                  Walk through them
+                </Button>
+              </Card>
+            ) : null}
+            {model && offers.length > 0 ? (
+              <Card
+                label="Suggested ties"
+                tone="doubt"
+                title={`${offers.length} suggested ${offers.length === 1 ? 'tie' : 'ties'}`}
+                className="max-w-xl"
+              >
+                <ul className="mb-2 max-h-24 overflow-y-auto text-[13px]">
+                  {offers.map((o) => (
+                    <li key={`${o.unit} ${o.node}`}>
+                      <span className="font-mono">
+                        {'pin' in o.tie ? pins.get(o.tie.pin)?.name : ''} → {o.node}
+                      </span>{' '}
+                      <span className="text-muted">
+                        {o.because}, {Math.round(o.confidence * 100)} %
+                      </span>
+                    </li>
+                  ))}
+                </ul>
+                <Button tone="main" keyName="Alt+Enter" disabled={readOnly} onClick={takeOffers}>
+                  Take {offers.length === 1 ? 'it' : 'all'}
+                </Button>
+              </Card>
+            ) : null}
+            {proposal && proposal.matching.asks.length > 0 && untied > 0 ? (
+              <Card label="Questions" title="The program asks" className="max-w-md">
+                <ul className="max-h-24 overflow-y-auto text-[13px]">
+                  {proposal.matching.asks.slice(0, 8).map((a) => (
+                    <li key={a.pin}>{a.reason}</li>
+                  ))}
+                </ul>
+              </Card>
+            ) : null}
+          </div>
+        </>
+      )}
     </div>
   );
 }
 
-/** Pads that no pin has, with the selected pin as the likely taker. */
-function LooseCard({ pkg, padsWithoutPin }: { pkg: Package | undefined; padsWithoutPin: string[] }) {
-  const act = useAct();
-  const pins = useStore(selectPinById);
-  const selection = useStore(selectSelection);
-  const readOnly = useStore((s) => s.part.readOnly);
-  const pin = pins.get(selection.at(-1) ?? '');
-  if (!pkg || padsWithoutPin.length === 0) return null;
-  return (
-    <Card
-      label="Pads without a pin"
-      tone="doubt"
-      title={`${padsWithoutPin.length} ${padsWithoutPin.length === 1 ? 'pad has' : 'pads have'} no pin`}
-      className="max-w-lg"
-    >
-      <p className="mb-2 text-[13px]">
-        {pin ? `Choose the pad that ${pin.name} stands on:` : 'Select a pin, then choose its pad here or in the drawing.'}
-      </p>
-      <div className="flex max-h-20 flex-wrap gap-1 overflow-y-auto">
-        {padsWithoutPin.slice(0, 60).map((pad) => (
-          <Button
-            key={pad}
-            disabled={!pin || readOnly}
-            className="font-mono"
-            onClick={() =>
-              pin &&
-              act(
-                edited({
-                  kind: 'joinPads',
-                  package: pkg.id,
-                  joins: [
-                    {
-                      pin: pin.id,
-                      pads: [...padsIn(pin, pkg.id).filter((p) => pkg.land.pads.some((q) => q.number === p)), pad],
-                    },
-                  ],
-                }),
-              )
-            }
-          >
-            {pad}
-          </Button>
-        ))}
-      </div>
-    </Card>
-  );
+/** "11/20" once the read-back of a package was begun. */
+function readOf(part: Part, pkg: Package): string {
+  if (pkg.readBack === undefined) return '';
+  const steps = padSteps(part, pkg);
+  return `${steps.filter((s) => s.state === 'read').length}/${steps.length}`;
 }
 
 /** The chosen model of the part's SPICE source, read in the worker. */

@@ -5,6 +5,7 @@ import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectPadJoined, selectSelectedSet, selectSelection } from '../../store/selectors';
 import { selected } from '../../store/view-slice';
+import { Field } from '../../ui/field';
 import { PinName } from '../../ui/marks';
 import { LandView } from './land-view';
 
@@ -17,6 +18,9 @@ interface Props {
   group: string | null;
   offers: TieProposal['ties'];
   asks: { pin: string; reason: string }[];
+  /** The pad or the node whose loose thread is in hand. */
+  askedPad?: string | undefined;
+  askedNode?: string | undefined;
 }
 
 interface Thread {
@@ -26,7 +30,7 @@ interface Thread {
 }
 
 /** Package, pins and nodes in three columns; threads of the selected pins are strong, the others faint. */
-export function Threads({ part, pkg, chosen, binding, group, offers }: Props) {
+export function Threads({ part, pkg, chosen, binding, group, offers, askedPad, askedNode }: Props) {
   const act = useAct();
   const selection = useStore(selectSelection);
   const selectedSet = useStore(selectSelectedSet);
@@ -87,7 +91,7 @@ export function Threads({ part, pkg, chosen, binding, group, offers }: Props) {
         })}
       </svg>
       <section aria-label="Package" className="min-h-0">
-        <LandView part={part} pkg={pkg} onPad={joinPad} />
+        <LandView part={part} pkg={pkg} onPad={joinPad} asked={askedPad} />
       </section>
       <Column title={group === null ? 'Pins' : group || 'No group'} label="Pins in view">
         {shown.map((p) => (
@@ -111,7 +115,7 @@ export function Threads({ part, pkg, chosen, binding, group, offers }: Props) {
               <div
                 key={node.name}
                 data-end={`node ${node.name}`}
-                className={`rounded-md border bg-surface px-2 py-1 ${tied.some((p) => selectedSet.has(p.id)) ? 'border-green ring-2 ring-halo/70' : offered ? 'border-amber-line' : 'border-line'}`}
+                className={`rounded-md border bg-surface px-2 py-1 ${tied.some((p) => selectedSet.has(p.id)) ? 'border-green ring-2 ring-halo/70' : offered || node.name === askedNode ? 'border-amber-line ring-2 ring-amber-line/40' : 'border-line'}`}
               >
                 <button
                   type="button"
@@ -185,34 +189,48 @@ function NodeTieRow({
 }) {
   const readOnly = useStore((s) => s.part.readOnly);
   const used = new Set(Object.values(taken).flatMap(pinsOnNode));
-  const value = tie === undefined ? '' : 'pin' in tie ? tie.pin : tie.to === 'rail' ? '' : tie.to;
+  const value = tie === undefined ? '' : 'pin' in tie ? tie.pin : tie.to;
   const free = part.pins.filter((p) => p.id === value || (!used.has(p.id) && p.type !== 'no-connect'));
+  const isRail = tie !== undefined && 'to' in tie && tie.to === 'rail';
   return (
-    <select
-      aria-label="Tied to"
-      disabled={readOnly}
-      value={value}
-      onChange={(e) =>
-        onTie(
-          e.target.value === ''
-            ? null
-            : e.target.value === 'ground' || e.target.value === 'open'
-              ? { to: e.target.value }
-              : { pin: e.target.value },
-        )
-      }
-      className={`mt-0.5 w-full rounded border px-1 py-px font-mono text-[12px] ${tie === undefined ? 'border-amber-line' : 'border-line'}`}
-    >
-      <option value="">not tied</option>
-      {free.map((p) => (
-        <option key={p.id} value={p.id}>
-          {p.name}
-          {p.id === value && tied.length > 1 ? ` and ${tied.length - 1} more` : ''}
-        </option>
-      ))}
-      <option value="ground">ground</option>
-      <option value="open">open, 1 Gohm</option>
-    </select>
+    <>
+      <select
+        aria-label="Tied to"
+        disabled={readOnly}
+        value={value}
+        onChange={(e) =>
+          onTie(
+            e.target.value === ''
+              ? null
+              : e.target.value === 'ground' || e.target.value === 'open'
+                ? { to: e.target.value }
+                : e.target.value === 'rail'
+                  ? { to: 'rail', rail: 'VBIAS' }
+                  : { pin: e.target.value },
+          )
+        }
+        className={`mt-0.5 w-full rounded border px-1 py-px font-mono text-[12px] ${tie === undefined ? 'border-amber-line' : 'border-line'}`}
+      >
+        <option value="">not tied</option>
+        {free.map((p) => (
+          <option key={p.id} value={p.id}>
+            {p.name}
+            {p.id === value && tied.length > 1 ? ` and ${tied.length - 1} more` : ''}
+          </option>
+        ))}
+        <option value="ground">ground</option>
+        <option value="open">open, 1 Gohm</option>
+        <option value="rail">a named rail</option>
+      </select>
+      {isRail ? (
+        <Field
+          label="Rail"
+          value={tie.rail}
+          disabled={readOnly}
+          onDone={(rail) => rail.trim() !== '' && onTie({ to: 'rail', rail: rail.trim() })}
+        />
+      ) : null}
+    </>
   );
 }
 

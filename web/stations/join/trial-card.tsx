@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
-import { runTrials, setupsOf, type Trial } from '../../../core/spice';
-import { useStore } from '../../store';
+import { joinDigest, joinedUnits, recordEdit, rejoinEdit, runTrials, setupsOf, trialState, type Trial } from '../../../core/spice';
+import { useAct, useStore } from '../../store';
+import { edited } from '../../store/part-slice';
 import { selectPart } from '../../store/selectors';
 import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
@@ -12,7 +13,9 @@ const TONES = { pass: 'text-green', fail: 'text-brick', inconclusive: 'text-ambe
 
 /** Simulates the joined units on small benches, one after the other; what was tried belongs to the join as it was then. */
 export function TrialCard({ onClose }: { onClose: () => void }) {
+  const act = useAct();
   const part = useStore(selectPart);
+  const readOnly = useStore((s) => s.part.readOnly);
   const [trials, setTrials] = useState<Trial[]>([]);
   const [busy, setBusy] = useState<string | null>(null);
   const [shown, setShown] = useState(0);
@@ -22,9 +25,22 @@ export function TrialCard({ onClose }: { onClose: () => void }) {
     engine.current = undefined;
   };
   useEffect(() => stop, []);
-  // Another join is another trial.
-  const joined = part.models;
+  // Another join is another trial; that a trial was kept changes no join.
+  const joined = part.models
+    .map((m) =>
+      joinedUnits(part, m)
+        .map((u) => joinDigest(part, m, u.id))
+        .join(),
+    )
+    .join();
   useEffect(() => setTrials([]), [joined]);
+  const kept = part.models.flatMap((m) =>
+    joinedUnits(part, m).map((unit) => ({
+      unit,
+      state: trialState(part, m, unit),
+      records: (m.trials ?? []).filter((t) => t.unit === unit.label),
+    })),
+  );
   const setups = setupsOf(part).filter((s) => s.joins.some((j) => j.pins.length > 0));
 
   const run = async () => {
@@ -42,14 +58,20 @@ export function TrialCard({ onClose }: { onClose: () => void }) {
       setTrials([...all]);
     }
     setBusy(null);
-    if (engine.current === own) stop();
+    if (engine.current !== own) return;
+    stop();
+    // What was tried is kept with the part, at the digest of this join.
+    if (!readOnly) for (const model of part.models) act(edited(recordEdit(part, model, all)));
   };
   const trial = trials[shown];
+  const model = part.models.find((m) => trial && joinedUnits(part, m).some((u) => u.label === (trial.unit ?? '')));
+  const rejoin = trial?.rejoin && model ? rejoinEdit(part, model, trial.unit ?? '', trial.rejoin) : undefined;
   return (
     <Card label="Trial" title="Trial" aside="each joined unit on a small bench, simulated" className="mx-4 mb-2 shrink-0">
       <div className="flex gap-4">
         <div className="min-w-0 flex-1">
           {setups.length === 0 ? <p className="text-[13px] text-muted">No node is tied to a pin yet.</p> : null}
+          {trials.length === 0 && !busy ? <KeptTrials kept={kept} /> : null}
           <ul aria-label="Trials" className="flex max-h-52 flex-col gap-1 overflow-y-auto">
             {trials.map((t, i) => (
               <li key={`${t.unit} ${t.name}`}>
@@ -85,6 +107,11 @@ export function TrialCard({ onClose }: { onClose: () => void }) {
                 {trials.length > 0 ? 'Try again' : 'Run the trial'}
               </Button>
             )}
+            {rejoin && trial?.rejoin && !busy ? (
+              <Button disabled={readOnly} onClick={() => act(edited(rejoin))}>
+                Exchange {trial.rejoin.join(' and ')}
+              </Button>
+            ) : null}
             <Button onClick={onClose}>Close</Button>
           </div>
         </div>
@@ -95,5 +122,33 @@ export function TrialCard({ onClose }: { onClose: () => void }) {
         ) : null}
       </div>
     </Card>
+  );
+}
+
+const STATE_WORDS = {
+  missing: 'not tried yet',
+  older: 'tried before the join changed',
+  fail: 'failed',
+  inconclusive: 'showed nothing',
+  pass: 'passed',
+};
+
+/** What the part keeps of its last trial, unit by unit. */
+function KeptTrials({
+  kept,
+}: {
+  kept: { unit: { label: string }; state: keyof typeof STATE_WORDS; records: { bench: string; reason: string }[] }[];
+}) {
+  return (
+    <ul aria-label="Last trial" className="mb-1 max-h-40 overflow-y-auto text-[13px]">
+      {kept.map(({ unit, state, records }) => (
+        <li key={unit.label}>
+          <strong className={state === 'pass' ? TONES.pass : state === 'fail' || state === 'older' ? TONES.fail : TONES.inconclusive}>
+            {unit.label === '' ? 'The part' : `Unit ${unit.label}`}: {STATE_WORDS[state]}
+          </strong>{' '}
+          <span className="text-muted">{records.map((r) => `${r.bench}: ${r.reason}`).join(' ')}</span>
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -49,7 +49,7 @@ export function PageEvidence({
                   aria-label={`${field} of ${pin.name}`}
                   title={[pin.name, pin.because?.[field]].filter(Boolean).join(': ')}
                   onClick={() => act(selected([pin.id]))}
-                  className={`h-full w-full rounded-sm border-2 ${doubt ? 'border-amber-line bg-amber/15' : isLit ? 'border-green' : 'border-transparent hover:border-green/50'} ${isLit ? 'bg-green/20' : ''}`}
+                  className={`block h-full w-full rounded-sm border-2 ${doubt ? 'border-amber-line bg-amber/15' : isLit ? 'border-green' : 'border-transparent hover:border-green/50'} ${isLit ? 'bg-green/20' : ''}`}
                 />
               </Boxed>
             );

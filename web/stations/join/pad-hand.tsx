@@ -1,0 +1,128 @@
+import { useState } from 'react';
+import { changePads, mirrorPads, nextNumber, removePads, repeatPads, withPads } from '../../../core/lands';
+import type { Land, Pad } from '../../../core/part';
+import { Button } from '../../ui/button';
+import { Choice, Field } from '../../ui/field';
+import { VirtualRows } from '../../ui/virtual-rows';
+
+const NUMBERS = ['x', 'y', 'w', 'h', 'drill', 'slot'] as const;
+const NEW: Pad = { number: '1', x: 0, y: 0, w: 1, h: 1, shape: 'roundrect' };
+
+/** Pads one by one, by numbers in mm: changed, added, copied in a row, mirrored, removed; several at once. */
+export function PadHand({ land, onLand, disabled }: { land: Land; onLand: (land: Land, title: string) => void; disabled: boolean }) {
+  const [chosen, setChosen] = useState<number[]>([0]);
+  const [row, setRow] = useState({ count: '1', dx: '1.27', dy: '0', step: '1' });
+  const at = chosen.filter((i) => i < land.pads.length);
+  const pads = at.map((i) => land.pads[i]!);
+  const first = pads[0];
+  /** The value that all chosen pads have, or nothing where they differ. */
+  const shared = (key: keyof Pad): string => (first && pads.every((p) => p[key] === first[key]) ? String(first[key] ?? '') : '');
+  const set = (key: keyof Pad, value: unknown) =>
+    onLand(changePads(land, at, { [key]: value } as Partial<Pad>), `change ${at.length} pads`);
+  const setNumber = (key: (typeof NUMBERS)[number], text: string) => {
+    const value = Number(text.replace(',', '.'));
+    const isOptional = key === 'drill' || key === 'slot';
+    if (text.trim() === '' && isOptional) set(key, undefined);
+    else if (Number.isFinite(value) && (key === 'x' || key === 'y' || value > 0)) set(key, value);
+  };
+  const choose = (index: number, more: boolean) =>
+    setChosen(more ? (at.includes(index) ? at.filter((i) => i !== index) : [...at, index]) : [index]);
+  const add = () => {
+    const last = land.pads.at(-1);
+    onLand(withPads(land, [...land.pads, last ? { ...last, number: nextNumber(last.number), x: last.x + last.w * 2 } : NEW]), 'add a pad');
+    setChosen([land.pads.length]);
+  };
+  const repeat = { count: Number(row.count), dx: Number(row.dx), dy: Number(row.dy), step: Number(row.step) };
+  const canRepeat =
+    at.length > 0 &&
+    Number.isInteger(repeat.count) &&
+    repeat.count > 0 &&
+    repeat.count <= 500 &&
+    Object.values(repeat).every(Number.isFinite);
+  return (
+    <div className="grid grid-cols-[210px_1fr] gap-4">
+      <VirtualRows label="Pads of the land" count={land.pads.length} height={24} className="h-40 rounded-md border border-line">
+        {(i) => {
+          const pad = land.pads[i]!;
+          return (
+            <button
+              type="button"
+              aria-pressed={at.includes(i)}
+              onClick={(e) => choose(i, e.shiftKey || e.ctrlKey || e.metaKey)}
+              className={`flex h-full w-full items-center gap-2 px-2 text-left font-mono text-[12px] ${at.includes(i) ? 'bg-green-wash' : 'hover:bg-sunken'}`}
+            >
+              <strong className="w-10 truncate">{pad.number}</strong>
+              <span className="truncate text-muted">
+                {pad.x}, {pad.y}
+              </span>
+            </button>
+          );
+        }}
+      </VirtualRows>
+      <div>
+        <div className="grid grid-cols-5 gap-2">
+          <Field label="Number" value={shared('number')} disabled={disabled || at.length !== 1} onDone={(t) => set('number', t.trim())} />
+          {NUMBERS.map((key) => (
+            <Field
+              key={key}
+              label={{ x: 'x', y: 'y', w: 'Width', h: 'Height', drill: 'Drill', slot: 'Slot length' }[key]}
+              value={shared(key)}
+              placeholder={key === 'drill' || key === 'slot' ? 'none' : 'differ'}
+              inputMode="decimal"
+              disabled={disabled || at.length === 0}
+              onDone={(t) => setNumber(key, t)}
+            />
+          ))}
+          <Choice
+            label="Shape"
+            value={first?.shape ?? 'rect'}
+            disabled={disabled || at.length === 0}
+            options={['rect', 'roundrect', 'oval', 'circle'].map((s) => ({ value: s, label: s }))}
+            onChange={(s) => set('shape', s)}
+          />
+          <Choice
+            label="It is"
+            value={first?.mechanical ? 'mechanical' : 'signal'}
+            disabled={disabled || at.length === 0}
+            options={[
+              { value: 'signal', label: 'joined to a pin' },
+              { value: 'mechanical', label: 'mechanical' },
+            ]}
+            onChange={(v) => set('mechanical', v === 'mechanical' ? true : undefined)}
+          />
+        </div>
+        <div className="mt-2 flex flex-wrap items-end gap-2">
+          <Button disabled={disabled} onClick={add}>
+            Add a pad
+          </Button>
+          <Button disabled={disabled || at.length === 0} onClick={() => onLand(mirrorPads(land, at, 'x'), 'mirror pads')}>
+            Mirror to the other side
+          </Button>
+          <Button
+            tone="bad"
+            disabled={disabled || at.length === 0}
+            onClick={() => {
+              onLand(removePads(land, at), `remove ${at.length} pads`);
+              setChosen([]);
+            }}
+          >
+            Remove {at.length > 1 ? at.length : ''}
+          </Button>
+          {(['count', 'dx', 'dy', 'step'] as const).map((key) => (
+            <div key={key} className="w-16">
+              <Field
+                label={{ count: 'Copies', dx: 'each x', dy: 'each y', step: 'number +' }[key]}
+                value={row[key]}
+                inputMode="decimal"
+                onDone={(t) => setRow({ ...row, [key]: t.replace(',', '.') })}
+              />
+            </div>
+          ))}
+          <Button disabled={disabled || !canRepeat} onClick={() => onLand(repeatPads(land, at, repeat), 'copy pads in a row')}>
+            Copy in a row
+          </Button>
+        </div>
+      </div>
+    </div>
+  );
+}
