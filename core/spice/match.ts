@@ -134,12 +134,14 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
   const names = channel ? [pin.name, withoutIndex(pin.name)] : [pin.name];
   const plain = names.map(plainName);
   if (contradicts(pin, node)) return { score: 0, because: '' };
-  const isOtherSense = isLowMarked(pin.name) && !isLowMarked(node.name);
-  if (plain.includes(plainName(node.name)) && !isUnsaid(pin, node))
+  const isOtherSense = isLowMarked(pin.name) !== isLowMarked(node.name);
+  // A node's bare number is no name: pin 1 is node 1 as often as not.
+  if (plain.includes(plainName(node.name)) && !/^\d+$/.test(node.name) && !isUnsaid(pin, node))
     return isOtherSense
       ? { score: 0.8, because: `node ${node.name} has its name without the mark` }
       : { score: 1, because: `node ${node.name} has its name` };
-  if (node.doc !== '' && plain.includes(plainName(node.doc))) return { score: 0.97, because: `line ${node.docLine}: “${node.doc}”` };
+  if (node.doc !== '' && plain.includes(plainName(node.doc)))
+    return { score: isLowMarked(pin.name) === isLowMarked(node.doc) ? 0.97 : 0.8, because: `line ${node.docLine}: “${node.doc}”` };
   const [first = ''] = node.doc.split(/[,;(]/);
   if (first.length > 2 && plain.includes(plainName(first))) return { score: 0.9, because: `line ${node.docLine}: “${node.doc}”` };
   const own = new Set(names.flatMap((n) => [...rolesOf(n)]));
@@ -147,8 +149,10 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
   if (own.has('common') && pin.type !== 'unspecified') own.delete(isSupply(pin) ? 'common' : 'ground');
   if (own.size === 0 && pin.description) for (const role of rolesOf(pin.description)) own.add(role);
   for (const role of rolesByType(pin)) own.add(role);
-  const said = rolesOf(node.doc);
-  const named = /^\d+$/.test(node.name) ? new Set<string>() : rolesOf(node.name);
+  const said = new Set([...rolesOf(node.doc), ...rolesOf(first.trim())]);
+  // A letter or two say nothing beside a comment: node a that is “OUT (power)” is no input A.
+  const isMute = /^\d+$/.test(node.name) || (node.doc !== '' && node.name.length < 3);
+  const named = isMute ? new Set<string>() : rolesOf(node.name);
   if (shares(own, said)) return { score: 0.86, because: `line ${node.docLine}: “${node.doc}”` };
   if (said.size > 0) return { score: 0.1, because: '' };
   if (shares(own, named)) return { score: 0.82, because: `node ${node.name} reads as ${[...own].find((r) => named.has(r))}` };

@@ -33,6 +33,7 @@ export const tidy = (text: string): string =>
   text
     .replace(/\s+/g, ' ')
     .replace(/^[\s\-–—:=>.,]+(?=[A-Za-z(])/, '')
+    .replace(/\s\*+$/, '')
     .replace(/[\s.;,|]+$/, '')
     .trim();
 

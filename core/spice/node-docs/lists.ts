@@ -8,6 +8,8 @@ export function lists({ nodes, above, between, inside, later }: Header): Found {
   const byName: Names = new Map(nodes.map((n) => [n.toLowerCase(), n]));
   const comments = [...above, ...between, ...inside];
   const near = comments.flatMap((c) => entriesOf(c, byName)).filter(([, { doc }]) => doc !== '' && !isRemark(doc));
+  const isWeak = ([, { line }]: Found[number]) => /^\s*\d+\s+[A-Z]/.test(comments.find((c) => c.line === line)?.text ?? '');
+  near.sort((a, b) => Number(isWeak(a)) - Number(isWeak(b)));
   const found = [...near, ...spaced(comments, byName, new Set(near.map(([node]) => node)))];
   const named = new Set(found.map(([node]) => node));
   if (named.size >= Math.min(2, nodes.length)) return found;
@@ -32,8 +34,19 @@ function spaced(comments: readonly Comment[], byName: Names, known: ReadonlySet<
 const startsWithNode = (text: string, byName: Names): boolean =>
   byName.has((/^\S+/.exec(text)?.[0] ?? '').replace(/[,;]$/, '').toLowerCase());
 
+/** A row of a ruled table, `| 1 | power input |`, as a line of two columns. */
+const withoutRules = (text: string): string =>
+  /^\|[^|]+\|[^|]+\|?$/.test(text.trim())
+    ? text
+        .trim()
+        .replace(/^\|\s*|\s*\|$/g, '')
+        .replace(/\s*\|\s*/, '   ')
+    : text;
+
 function entriesOf(comment: Comment, byName: Names): Found {
-  const text = comment.text.replace(LEAD, (lead) => (/^(?:node|pin|terminal)s?\s*$/i.test(lead) ? '' : lead.endsWith('\n') ? lead : ''));
+  const text = withoutRules(comment.text).replace(LEAD, (lead) =>
+    /^(?:node|pin|terminal)s?\s*$/i.test(lead) ? '' : lead.endsWith('\n') ? lead : '',
+  );
   // `Hall switch: 1 supply, 2 output`: what stands before the colon is about the model.
   const afterTitle = /^[^:=]{3,}?:\s+(.*)$/.exec(text)?.[1];
   const { line } = comment;
@@ -46,23 +59,42 @@ const SEVERAL: { shape: RegExp; node: 1 | 2 }[] = [
   { shape: /(?:^|[\s,;])([^\s,;=:()]+)\s*:\s*([^,;:]+?)(?=\s*[,;]|\s+[^\s,;:]+\s*:|$)/g, node: 1 },
   { shape: /(?:^|[,;])\s*([^,;=:]+?)\s*(?:=|:|->)\s*([^\s,;=]+)(?=\s*(?:[,;]|$))/g, node: 2 },
   { shape: /(?:^|[\s,;=])([^\s,;=()]+)=([^\s,;=]+)(?=[\s,;]|$)/g, node: 2 },
+  { shape: /(?:^|[\s,;])\(\s*([^\s,;()]+)\s*\)\s*([^,;()]+?)(?=\s*[,;(]|\s*$)/g, node: 1 },
   { shape: /(?:^|[\s,;])([^\s,;()]+)\s*\(\s*(?:node |pin )?([^\s,;()]+)\s*\)/g, node: 2 },
   { shape: /(?:^|[\s,;])([^\s,;()]+)\s*\(\s*([^,;()]+)\s*\)/g, node: 1 },
   { shape: /(?:^|[,;])\s*(?:node |pin )?([^\s,;]+)\s+([^,;]+?)(?=\s*[,;]|$)/g, node: 1 },
   { shape: /(?:^|\s)([^\s,;=-]+)-([^\s,;=]+)(?=[\s,;]|$)/g, node: 1 },
 ];
 
+/** A node by its name, with or without the mark of an active-low name. */
+const nodeNamed = (name: string, byName: Names): string | undefined => {
+  const plain = name.trim().toLowerCase();
+  return byName.get(plain) ?? byName.get(plain.replace(/[#*]$|^[~/]/, ''));
+};
+
 function several(text: string, line: number, byName: Names): Found | undefined {
   for (const { shape, node } of SEVERAL) {
     const all = [...text.matchAll(shape)];
     const own = all.flatMap((m): Found => {
-      const name = byName.get(m[node]!.trim().toLowerCase());
+      const name = nodeNamed(m[node]!, byName);
       return name === undefined ? [] : [[name, { doc: tidy(m[3 - node]!), line }]];
     });
+    if (all.length > 0 && !isWhole(text, all, byName)) continue;
     if (own.some(([, { doc }]) => /\s/.test(doc) && startsWithNode(doc, byName))) continue;
     if (own.length > 1 && own.length === all.length && new Set(own.map(([n]) => n)).size === own.length) return own;
   }
   return undefined;
+}
+
+/**
+ * True where nothing is left that belongs to the list: `(1) IN (2) OUT` read as `IN (2)` would leave (1) before and OUT
+ * behind, and name every node by its neighbour.
+ */
+function isWhole(text: string, all: readonly RegExpExecArray[], byName: Names): boolean {
+  const last = all.at(-1)!;
+  const before = text.slice(0, all[0]!.index).match(/[\w+.-]+/g) ?? [];
+  const behind = text.slice(last.index + last[0].length);
+  return !/\w/.test(behind) && !before.some((word) => byName.has(word.toLowerCase()));
 }
 
 /** `1 = IN+`, `IN: input of the regulator`, `node 3 - output`, `pin 1 is the input`, `2) output`, and `output = 3`. */
@@ -78,6 +110,8 @@ function single(text: string, line: number, byName: Names): Found | undefined {
   const at = reversed ? byName.get(reversed[2]!.toLowerCase()) : undefined;
   if (at !== undefined && !/[=:]/.test(reversed![1]!)) return [[at, { doc: tidy(reversed![1]!), line }]];
   const numbered = /^(?:node |pin )?(\d+)[.)]?\s+(.+)$/i.exec(body);
+  // `2 A converter` counts amperes and no terminals.
+  if (numbered && /^(?:[munpk]?[AVWFH]|[kM]?Hz|M?Ohms?|dB|bits?|channels?)\b/.test(numbered[2]!)) return undefined;
   const numeric = numbered ? byName.get(numbered[1]!) : undefined;
   return numeric === undefined ? undefined : [[numeric, { doc: tidy(numbered![2]!), line }]];
 }

@@ -1,4 +1,5 @@
 import type { Comment } from '../cards';
+import { rolesOf } from '../roles';
 import { LEAD, pieces, type Found, type Header } from './found';
 
 const USAGE = /^(?:usage|call|syntax|instance|example|use)\b[^:]*:?\s*/i;
@@ -10,8 +11,8 @@ export function orderLine(header: Header): Found {
   for (let i = comments.length - 1; i >= 0; i--) {
     const comment = comments[i]!;
     const words = afterLead(comments, i, nodes.length) ?? inCall(comment, name, nodes.length);
-    const isOver = comment === above.at(-1) && aligned(comment.raw, raw[0]!.text, nodes);
-    const named = words ?? (isOver ? pieces(comment.text, nodes.length) : undefined);
+    const straight = comment === above.at(-1) ? pieces(comment.text, nodes.length) : undefined;
+    const named = words ?? (straight && (aligned(comment.raw, raw[0]!.text, nodes) || areTerminals(straight)) ? straight : undefined);
     if (named && !named.every((w, k) => w.toLowerCase() === nodes[k]!.toLowerCase()))
       return named.map((doc, k) => [nodes[k]!, { doc, line: comment.line }]);
   }
@@ -21,15 +22,26 @@ export function orderLine(header: Header): Found {
 /** `* Node order: in, ground, out`, over several lines where the list goes on. */
 function afterLead(comments: readonly Comment[], at: number, count: number): string[] | undefined {
   const comment = comments[at]!;
-  const lead = LEAD.exec(comment.text);
-  if (!lead || !/[\s:=]$|^$/.test(lead[0].slice(-1))) return undefined;
-  let body = bare(comment.text.slice(lead[0].length));
+  const found = leadIn(comment.text);
+  if (found === undefined) return undefined;
+  let body = bare(found);
   for (let next = at + 1; next <= at + 4; next++) {
     const words = body === '' ? undefined : pieces(body, count);
     if (words) return words;
     const more = comments[next];
     if (!more || more.line !== comment.line + (next - at) || more.text.trim() === '') return undefined;
     body = `${body} ${bare(more.text)}`.trim();
+  }
+  return undefined;
+}
+
+/** What follows the lead, which may stand after a sentence of its own: `LVDS receiver; node list: RIN+ RIN-`. */
+function leadIn(text: string): string | undefined {
+  const starts = [0, ...[...text.matchAll(/[.;:]\s+/g)].map((m) => m.index + m[0].length)];
+  for (const start of starts) {
+    const rest = text.slice(start);
+    const lead = LEAD.exec(rest);
+    if (lead && /[\s:=]$|^$/.test(lead[0].slice(-1))) return rest.slice(lead[0].length).replace(/,?\s+in (?:that|this) order\.?$/i, '');
   }
   return undefined;
 }
@@ -47,6 +59,10 @@ function inCall(comment: Comment, name: string, count: number): string[] | undef
   const isCall = /^x\w*$/i.test(words[0] ?? '') && words.at(-1)?.toLowerCase() === name.toLowerCase();
   return isCall && words.length === count + 2 ? words.slice(1, -1) : undefined;
 }
+
+/** True where words read as names of terminals and not as a sentence: in capitals, and some of them with a role. */
+const areTerminals = (words: readonly string[]): boolean =>
+  words.every((w) => /^[A-Z0-9+\-_#*/]+$/.test(w)) && words.filter((w) => rolesOf(w).size > 0).length >= Math.max(2, words.length * 0.6);
 
 /** True where the words of a comment stand over the nodes of the card, within three columns. */
 function aligned(comment: string, card: string, nodes: readonly string[]): boolean {

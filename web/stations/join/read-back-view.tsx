@@ -110,7 +110,16 @@ export function ReadBackView({ part, pkg, model, chosen, binding, what, onWhat, 
         <Button aria-pressed={what === 'nodes'} disabled={!chosen} onClick={() => (setAt(null), onWhat('nodes'))}>
           Nodes
         </Button>
-        <progress aria-label="Read back" value={done} max={Math.max(1, steps.length)} className="h-2 w-40 accent-[var(--green)]" />
+        <div
+          role="progressbar"
+          aria-label="Read back"
+          aria-valuenow={done}
+          aria-valuemin={0}
+          aria-valuemax={steps.length}
+          className="h-2 w-40 overflow-hidden rounded-full bg-line"
+        >
+          <div className="h-full bg-green" style={{ width: `${(100 * done) / Math.max(1, steps.length)}%` }} />
+        </div>
         <span className="text-[13px]">
           {done} of {steps.length}
           {lapsed > 0 ? <span className="text-amber">, {lapsed} changed since</span> : null}
