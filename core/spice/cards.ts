@@ -58,7 +58,9 @@ export function readCards(source: string, file?: string): Result<Cards> {
       const { code, comment } = splitComment(raw);
       const last = cards.at(-1);
       if (code.trim().startsWith('+') && last) {
-        last.text += ` ${code.trim().slice(1).trim()}`;
+        // Appended only: to trim the whole card for each of its lines would cost the square of them.
+        const more = code.trim().slice(1).trim();
+        if (more !== '') last.text += ` ${more}`;
         last.raw.push({ line, text: code, comment });
         (last.between ??= []).push(...above);
         above = [];

@@ -1,17 +1,29 @@
 export { matchPins, type MatchPin } from './match';
-export { bindingUnits, chosenModel, matchPinsOf, proposeTies, tieEdit, type TieProposal } from './part-models';
+export {
+  bindingUnits,
+  chosenModel,
+  findModels,
+  matchPinsOf,
+  modelSettings,
+  proposeTies,
+  tieEdit,
+  type FoundModels,
+  type ModelSettings,
+  type TieProposal,
+} from './part-models';
 export { dialectProblems } from './dialect';
 export { rolesOf, withoutChannel } from './roles';
 export { readModels, type Construct, type ModelNode, type SpiceModel } from './read-models';
 export { rewriteForBerkeley } from './rewrite';
 export {
-  joinDigest,
   joinedUnits,
   recordEdit,
   rejoinEdit,
   runTrials,
   setupsOf,
+  trialStanding,
   trialState,
+  type Standing,
   type Run,
   type Setup,
   type Simulate,

@@ -1,6 +1,7 @@
-import { carriesPower, padsIn, WHOLE_PART, type Edit, type Model, type NodeTie, type Part, type Pin } from '../part';
+import { carriesPower, padsIn, WHOLE_PART, type Edit, type Model, type NodeTie, type Part, type Pin, type Problem } from '../part';
 import { matchPins, type Matching, type MatchPin } from './match';
-import { readModels, type SpiceModel } from './read-models';
+import { readModels, type Construct, type SpiceModel } from './read-models';
+import { rewriteForBerkeley } from './rewrite';
 
 /** The text that was read last: a source of megabytes is asked for again after each tie, and seldom another one. */
 let lastRead: { source: string; list: ReturnType<typeof readModels> } | undefined;
@@ -11,8 +12,46 @@ export function modelsOf(source: string): ReturnType<typeof readModels> {
   return lastRead.list;
 }
 
+/** Models of a source by their names, for a list that a person looks through. */
+export interface FoundModels {
+  /** The first of those whose names have the words asked for; nested ones belong to their subcircuits and are not listed. */
+  models: SpiceModel[];
+  total: number;
+  problems: Problem[];
+}
+
+export function findModels(source: string, query: string, most: number): FoundModels {
+  const read = modelsOf(source);
+  if (!read.ok) return { models: [], total: 0, problems: read.problems };
+  const words = query
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((w) => w !== '');
+  const found = read.value.models.filter(
+    (m) => m.inside.length === 0 && words.every((w) => `${m.name} ${m.device}`.toLowerCase().includes(w)),
+  );
+  return { models: found.slice(0, most), total: found.length, problems: read.value.problems };
+}
+
+/** What can be set for a part's model, and what stands in the way of other simulators. */
+export interface ModelSettings {
+  chosen: SpiceModel | undefined;
+  dialect: Construct[];
+  /** How many changes the export makes where it writes the Berkeley form. */
+  rewrites: number;
+}
+
+export function modelSettings(model: Model): ModelSettings {
+  const read = modelsOf(model.source);
+  return {
+    chosen: chosenModel(model),
+    dialect: read.ok ? read.value.dialect : [],
+    rewrites: model.berkeley ? rewriteForBerkeley(model.source, model.chosen, model.params).rewrites.length : 0,
+  };
+}
+
 /** The chosen model of a part's SPICE source; undefined where the source no longer has it. */
-export function chosenModel(model: Model): SpiceModel | undefined {
+export function chosenModel(model: Pick<Model, 'source' | 'chosen'>): SpiceModel | undefined {
   const list = modelsOf(model.source);
   return list.ok ? list.value.models.find((m) => m.name === model.chosen) : undefined;
 }

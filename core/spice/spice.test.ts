@@ -7,8 +7,10 @@ import { withoutIndex } from './match';
 import {
   bindingUnits,
   chosenModel,
+  findModels,
   matchPins,
   matchPinsOf,
+  modelSettings,
   proposeTies,
   readModels,
   tieEdit,
@@ -357,6 +359,36 @@ describe('matching', () => {
     expect(asks.map((a) => a.pin)).toEqual(pins.map((p) => p.number));
     expect(asks[0]!.reason).toMatch(/Free: /);
   });
+});
+
+describe('a list of models', () => {
+  const library = Array.from({ length: 30 }, (_, i) => `.subckt ${i % 2 ? 'AMP' : 'REG'}_${i} a b\n.model DX${i} D(IS=1f)\n.ends\n`).join(
+    '',
+  );
+  it.each<[string, number, number, string | undefined]>([
+    ['', 5, 30, 'REG_0'],
+    ['amp', 200, 15, 'AMP_1'],
+    ['AMP 2', 200, 5, 'AMP_21'],
+    ['nothing', 200, 0, undefined],
+  ])('asked for “%s”, %i at most, has %i', (query, most, total, first) => {
+    const found = findModels(library, query, most);
+    expect([found.models.length, found.total, found.models[0]?.name]).toEqual([Math.min(most, total), total, first]);
+  });
+  it('says what is wrong with a text that has none', () => expect(findModels('R1 1 2 1k', '', 9)).toMatchObject({ total: 0, problems: [{ code: 'spice-none' }] })); // prettier-ignore
+});
+
+describe('the settings of a model', () => {
+  const source = '.subckt X a b PARAMS: R=1k\nR1 a b {R}\n.ends';
+  const model: Model = { id: 'm', fileName: 'x.lib', source, chosen: 'X', ties: {} };
+  it('are its parameters and what is no Berkeley SPICE', () => {
+    const { chosen, dialect, rewrites } = modelSettings(model);
+    expect([chosen!.params, dialect.map((d) => d.construct), rewrites]).toEqual([
+      [{ name: 'R', value: '1k' }],
+      ['PARAMS:', 'an expression in braces'],
+      0,
+    ]);
+  });
+  it('count the changes of the export', () => expect(modelSettings({ ...model, berkeley: true }).rewrites).toBe(2));
 });
 
 describe('a part with a model', () => {

@@ -4,9 +4,9 @@ import { arrangeAs, arrangePart, restylePart, tidyUnit, type Strategy, type Unit
 import { compareWithSource, reviseEdit, revisionOf, type Proposal } from '../../core/intake';
 import { readEdif } from '../../core/formats';
 import { readPads } from '../../core/lands';
-import { safeParsePart, type HouseRules, type Part, type Release, type Source } from '../../core/part';
+import { safeParsePart, type HouseRules, type Model, type Part, type Release, type Source } from '../../core/part';
 import { bundleZip, packLibrary, readArchive, sha256, type ArchivedSource } from '../../core/release';
-import { readModels } from '../../core/spice';
+import { chosenModel, findModels, modelSettings, recordEdit, trialStanding, type Trial } from '../../core/spice';
 import { summarize } from '../store/records';
 
 /** All computation that may take over 20 ms, away from the screen's thread. */
@@ -25,7 +25,11 @@ const api = {
   readArchive: (bytes: Uint8Array, file?: string) => readArchive(bytes, file),
   packLibrary: (parts: Part[], sources: ArchivedSource[]) => packLibrary(parts, sources),
   bundle: (release: Pick<Release, 'version' | 'note' | 'digest' | 'frozen'>) => bundleZip(release),
-  readModels: (source: string, file?: string) => readModels(source, file),
+  findModels: (source: string, query: string, most: number) => findModels(source, query, most),
+  modelSettings: (model: Model) => modelSettings(model),
+  chosenModel: (model: Pick<Model, 'source' | 'chosen'>) => chosenModel(model),
+  trialStanding: (part: Part) => trialStanding(part),
+  trialEdits: (part: Part, trials: Trial[]) => part.models.map((model) => recordEdit(part, model, trials)),
   readPads: (text: string, name: string, file?: string) => readPads(text, name, file),
   digest: (data: string | Uint8Array) => sha256(data),
 };

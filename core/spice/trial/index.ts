@@ -1,4 +1,4 @@
 export { setupsOf } from './of-part';
-export { joinDigest, joinedUnits, recordEdit, rejoinEdit, trialState } from './record';
+export { joinedUnits, recordEdit, rejoinEdit, trialStanding, trialState, type Standing } from './record';
 export { runTrials, type Trial } from './run';
 export type { Run, Setup, Simulate } from './setup';

@@ -1,6 +1,8 @@
 import { pinsOnNode, WHOLE_PART, type Edit, type Model, type Part, type TrialRecord } from '../../part';
 import { sha256 } from '../../release/digest';
+import { setupsOf } from './of-part';
 import type { Trial } from './run';
+import type { Setup } from './setup';
 
 /** The digest of the text that was asked for last; see `modelsOf`. */
 let last = { source: '', digest: sha256('') };
@@ -50,6 +52,27 @@ export function trialState(part: Part, model: Model, unit: { id: string; label: 
   if (records.length === 0) return 'missing';
   if (records.some((t) => t.digest !== joinDigest(part, model, unit.id))) return 'older';
   return records.find((t) => t.verdict === 'fail')?.verdict ?? records.find((t) => t.verdict !== 'pass')?.verdict ?? 'pass';
+}
+
+/** What a trial of a part would run, and what the part keeps of the last one. */
+export interface Standing {
+  setups: Setup[];
+  kept: { unit: string; state: TrialState; records: TrialRecord[] }[];
+  /** Tells one join from another: what was tried counts as long as it stays. */
+  digest: string;
+}
+
+export function trialStanding(part: Part): Standing {
+  const units = part.models.flatMap((model) => joinedUnits(part, model).map((unit) => ({ model, unit })));
+  return {
+    setups: setupsOf(part).filter((s) => s.joins.some((j) => j.pins.length > 0)),
+    kept: units.map(({ model, unit }) => ({
+      unit: unit.label,
+      state: trialState(part, model, unit),
+      records: (model.trials ?? []).filter((t) => t.unit === unit.label),
+    })),
+    digest: units.map(({ model, unit }) => joinDigest(part, model, unit.id)).join(' '),
+  };
 }
 
 /** The edit that exchanges two pins, by their names, on the nodes of one unit: the re-join that a failed trial found. */

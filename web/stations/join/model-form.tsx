@@ -1,6 +1,6 @@
-import { useEffect, useState } from 'react';
+import { useRef, useState } from 'react';
 import { sayProblem } from '../../../core/part';
-import type { Construct, SpiceModel } from '../../../core/spice';
+import type { FoundModels, SpiceModel } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectPart } from '../../store/selectors';
@@ -9,7 +9,11 @@ import { Card } from '../../ui/card';
 import { Drop } from '../../ui/drop';
 import { chooseFiles, readFileText } from '../../ui/files';
 import { core } from '../../workers/core';
-import { ModelSettings } from './model-settings';
+import { ModelSettingsView } from './model-settings';
+
+/** A source over so many characters is not shown for typing in, and so many models of it are listed at once. */
+const LONG = 400_000;
+const MOST = 200;
 
 /** Takes a SPICE file by drop, paste or choice, lists its models, and makes the chosen one the part's. */
 export function ModelForm({ onDone }: { onDone: () => void }) {
@@ -17,30 +21,21 @@ export function ModelForm({ onDone }: { onDone: () => void }) {
   const part = useStore(selectPart);
   const current = part.models[0];
   const [source, setSource] = useState({ text: current?.source ?? '', name: current?.fileName ?? 'pasted model' });
-  const [models, setModels] = useState<SpiceModel[]>([]);
-  const [message, setMessage] = useState<string | null>(null);
-  const [dialect, setDialect] = useState<Construct[]>([]);
-  const [chosen, setChosen] = useState<SpiceModel | null>(null);
-  // The settings of the model that the part has now.
-  const settingsOf = current?.source;
-  useEffect(() => {
-    if (settingsOf === undefined || !current) return;
-    void core.readModels(settingsOf).then((list) => {
-      setDialect(list.ok ? list.value.dialect : []);
-      setChosen((list.ok && list.value.models.find((m) => m.name === current.chosen)) || null);
-    });
-    // Read again for another text or another choice, not for each tie.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [settingsOf, current?.chosen]);
-
-  const read = async (text: string, name: string) => {
-    setSource({ text: text.length > 400_000 ? '' : text, name });
-    const list = await core.readModels(text, name);
-    setModels(list.ok ? list.value.models.filter((m) => m.inside.length === 0) : []);
-    setMessage((list.ok ? list.value.problems : list.problems).slice(0, 2).map(sayProblem).join(' ') || null);
-    setFull(text);
-  };
   const [full, setFull] = useState(current?.source ?? '');
+  const [query, setQuery] = useState('');
+  const [found, setFound] = useState<FoundModels | null>(null);
+  const models = found?.models ?? [];
+  const message = found?.problems.slice(0, 2).map(sayProblem).join(' ');
+  const asked = useRef(0);
+  /** Reads in the worker; an answer that a later question has overtaken is dropped. */
+  const read = async (text: string, name: string, words = '') => {
+    const turn = ++asked.current;
+    setSource({ text: text.length > LONG ? '' : text, name });
+    setFull(text);
+    setQuery(words);
+    const answer = await core.findModels(text, words, MOST);
+    if (turn === asked.current) setFound(answer);
+  };
   const fromFiles = async ([file]: File[]) => {
     if (file) await read(await readFileText(file), file.name);
   };
@@ -79,9 +74,18 @@ export function ModelForm({ onDone }: { onDone: () => void }) {
             />
           </div>
           <div className="max-h-32 overflow-y-auto">
+            {found && (found.total > 8 || query !== '') ? (
+              <input
+                aria-label="Find a model by its name"
+                value={query}
+                placeholder={`find among ${found.total}`}
+                onChange={(e) => void read(full, source.name, e.target.value)}
+                className="mb-1 w-full rounded-md border border-line px-2 py-0.5 text-[13px]"
+              />
+            ) : null}
             {models.length === 0 ? <p className="text-[13px] text-muted">The models of the file are listed here.</p> : null}
             <ul className="flex flex-col gap-1">
-              {models.slice(0, 200).map((m) => (
+              {models.map((m) => (
                 <li key={`${m.name} ${m.line}`}>
                   <Button className="w-full justify-between" onClick={() => take(m)}>
                     <span className="font-mono font-bold">{m.name}</span>
@@ -95,7 +99,7 @@ export function ModelForm({ onDone }: { onDone: () => void }) {
             </ul>
           </div>
         </div>
-        {current && chosen ? <ModelSettings model={current} chosen={chosen} dialect={dialect} /> : null}
+        {current ? <ModelSettingsView model={current} /> : null}
         {message ? (
           <p role="alert" className="mt-2 text-[13px] text-brick">
             {message}

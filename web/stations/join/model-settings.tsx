@@ -1,22 +1,33 @@
+import { useEffect, useState } from 'react';
 import type { Model } from '../../../core/part';
-import { rewriteForBerkeley, type Construct, type SpiceModel } from '../../../core/spice';
+import type { ModelSettings } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { Field } from '../../ui/field';
+import { core } from '../../workers/core';
 
 const where = (lines: readonly number[]): string =>
   `${lines.length === 1 ? 'line' : 'lines'} ${lines.slice(0, 4).join(', ')}${lines.length > 4 ? ` and ${lines.length - 4} more` : ''}`;
 
 /** What the chosen model can be set to for this part: its parameters, and the form that the export writes it in. */
-export function ModelSettings({ model, chosen, dialect }: { model: Model; chosen: SpiceModel; dialect: readonly Construct[] }) {
+export function ModelSettingsView({ model }: { model: Model }) {
   const act = useAct();
+  const [settings, setSettings] = useState<ModelSettings>();
+  useEffect(() => {
+    let stale = false;
+    void core.modelSettings(model).then((found) => !stale && setSettings(found));
+    return () => {
+      stale = true;
+    };
+  }, [model]);
   const readOnly = useStore((s) => s.part.readOnly);
   const set = (next: Partial<Model>) => act(edited({ kind: 'setModel', model: { ...model, ...next } }));
   const setParam = (name: string, value: string) => {
     const { [name]: _before, ...others } = model.params ?? {};
     set({ params: value.trim() === '' ? others : { ...others, [name]: value.trim() } });
   };
-  const rewrites = model.berkeley ? rewriteForBerkeley(model.source, model.chosen, model.params).rewrites : [];
+  if (!settings?.chosen) return null;
+  const { chosen, dialect, rewrites } = settings;
   return (
     <div className="mt-2 grid grid-cols-2 gap-4 text-[13px]">
       <section aria-label="Parameters">
@@ -60,7 +71,7 @@ export function ModelSettings({ model, chosen, dialect }: { model: Model; chosen
                 }}
               />
               Rewrite on export what has an equal
-              {model.berkeley ? <span className="text-muted">({rewrites.length} changes, each listed in the file)</span> : null}
+              {model.berkeley ? <span className="text-muted">({rewrites} changes, each listed in the file)</span> : null}
             </label>
           </>
         ) : null}

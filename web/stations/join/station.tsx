@@ -371,16 +371,15 @@ function readOf(part: Part, pkg: Package): string {
 
 /** The chosen model of the part's SPICE source, read in the worker. */
 function useChosenModel(): SpiceModel | undefined {
-  const model = useStore((s) => s.part.part.models[0]);
-  const source = model?.source;
-  const [list, setList] = useState<{ source: string; models: SpiceModel[] } | null>(null);
+  const { source, chosen } = useStore((s) => s.part.part.models[0]) ?? {};
+  const [read, setRead] = useState<{ source: string; chosen: string; model: SpiceModel | undefined } | null>(null);
   useEffect(() => {
-    if (source === undefined) return;
+    if (source === undefined || chosen === undefined) return;
     let stale = false;
-    void core.readModels(source).then((read) => !stale && setList({ source, models: read.ok ? read.value.models : [] }));
+    void core.chosenModel({ source, chosen }).then((model) => !stale && setRead({ source, chosen, model }));
     return () => {
       stale = true;
     };
-  }, [source]);
-  return source !== undefined && list?.source === source ? list.models.find((m) => m.name === model?.chosen) : undefined;
+  }, [source, chosen]);
+  return read !== null && read.source === source && read.chosen === chosen ? read.model : undefined;
 }

@@ -1,10 +1,11 @@
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
-import { joinDigest, joinedUnits, recordEdit, rejoinEdit, runTrials, setupsOf, trialState, type Trial } from '../../../core/spice';
+import { joinedUnits, rejoinEdit, runTrials, type Standing, type Trial } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectPart } from '../../store/selectors';
 import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
+import { core } from '../../workers/core';
 import { webEngine } from '../../workers/engine';
 
 const CurveChart = lazy(() => import('./curve-chart'));
@@ -25,23 +26,11 @@ export function TrialCard({ onClose }: { onClose: () => void }) {
     engine.current = undefined;
   };
   useEffect(() => stop, []);
+  const standing = useStanding();
+  const setups = standing?.setups ?? [];
   // Another join is another trial; that a trial was kept changes no join.
-  const joined = part.models
-    .map((m) =>
-      joinedUnits(part, m)
-        .map((u) => joinDigest(part, m, u.id))
-        .join(),
-    )
-    .join();
+  const joined = standing?.digest;
   useEffect(() => setTrials([]), [joined]);
-  const kept = part.models.flatMap((m) =>
-    joinedUnits(part, m).map((unit) => ({
-      unit,
-      state: trialState(part, m, unit),
-      records: (m.trials ?? []).filter((t) => t.unit === unit.label),
-    })),
-  );
-  const setups = setupsOf(part).filter((s) => s.joins.some((j) => j.pins.length > 0));
 
   const run = async () => {
     stop();
@@ -61,7 +50,7 @@ export function TrialCard({ onClose }: { onClose: () => void }) {
     if (engine.current !== own) return;
     stop();
     // What was tried is kept with the part, at the digest of this join.
-    if (!readOnly) for (const model of part.models) act(edited(recordEdit(part, model, all)));
+    if (!readOnly) for (const edit of await core.trialEdits(part, all)) act(edited(edit));
   };
   const trial = trials[shown];
   const model = part.models.find((m) => trial && joinedUnits(part, m).some((u) => u.label === (trial.unit ?? '')));
@@ -70,8 +59,8 @@ export function TrialCard({ onClose }: { onClose: () => void }) {
     <Card label="Trial" title="Trial" aside="each joined unit on a small bench, simulated" className="mx-4 mb-2 shrink-0">
       <div className="flex gap-4">
         <div className="min-w-0 flex-1">
-          {setups.length === 0 ? <p className="text-[13px] text-muted">No node is tied to a pin yet.</p> : null}
-          {trials.length === 0 && !busy ? <KeptTrials kept={kept} /> : null}
+          {standing && setups.length === 0 ? <p className="text-[13px] text-muted">No node is tied to a pin yet.</p> : null}
+          {trials.length === 0 && !busy ? <KeptTrials kept={standing?.kept ?? []} /> : null}
           <ul aria-label="Trials" className="flex max-h-52 flex-col gap-1 overflow-y-auto">
             {trials.map((t, i) => (
               <li key={`${t.unit} ${t.name}`}>
@@ -134,21 +123,34 @@ const STATE_WORDS = {
 };
 
 /** What the part keeps of its last trial, unit by unit. */
-function KeptTrials({
-  kept,
-}: {
-  kept: { unit: { label: string }; state: keyof typeof STATE_WORDS; records: { bench: string; reason: string }[] }[];
-}) {
+function KeptTrials({ kept }: { kept: Standing['kept'] }) {
   return (
     <ul aria-label="Last trial" className="mb-1 max-h-40 overflow-y-auto text-[13px]">
       {kept.map(({ unit, state, records }) => (
-        <li key={unit.label}>
+        <li key={unit}>
           <strong className={state === 'pass' ? TONES.pass : state === 'fail' || state === 'older' ? TONES.fail : TONES.inconclusive}>
-            {unit.label === '' ? 'The part' : `Unit ${unit.label}`}: {STATE_WORDS[state]}
+            {unit === '' ? 'The part' : `Unit ${unit}`}: {STATE_WORDS[state]}
           </strong>{' '}
           <span className="text-muted">{records.map((r) => `${r.bench}: ${r.reason}`).join(' ')}</span>
         </li>
       ))}
     </ul>
   );
+}
+
+/** What there is to try and what is kept, found in the worker: sources of models can be long. */
+function useStanding(): Standing | undefined {
+  const part = useStore(selectPart);
+  const { models, pins, units } = part;
+  const [standing, setStanding] = useState<Standing>();
+  useEffect(() => {
+    let stale = false;
+    void core.trialStanding(part).then((found) => !stale && setStanding(found));
+    return () => {
+      stale = true;
+    };
+    // Nothing else of the part is in a trial.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [models, pins, units]);
+  return standing;
 }

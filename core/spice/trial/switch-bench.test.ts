@@ -1,0 +1,49 @@
+import { good } from '../../test/samples';
+import type { ElectricalType } from '../../part';
+import { readModels } from '../read-models';
+import type { Setup } from './setup';
+import { switchBench } from './switch-bench';
+
+const SOURCE = '.subckt SW a b c d e\nR1 a b 1\n.ends\n';
+function setup(...pins: string[]): Setup {
+  const model = good(readModels(SOURCE)).models[0]!;
+  const joins = model.nodes.map(({ name: node }, i) => {
+    const [name = '', type = 'passive'] = (pins[i] ?? '').split(':');
+    return { node, pins: name ? [{ number: String(i), name, type: type as ElectricalType }] : [], to: 'open' as const };
+  });
+  return { unit: null, device: 'switch', model, source: SOURCE, joins, params: {} };
+}
+const ANALOG = setup('NO', 'COM', 'IN:input', 'V+:supply-in', 'GND:ground');
+const x = Array.from({ length: 51 }, (_, i) => i / 10);
+
+function judged(given: Setup, out: (v: number) => number) {
+  const built = switchBench.build(given);
+  if ('verdict' in built) return built;
+  return built.judge({ vectors: new Map([['v(v-sweep)', x], ['v(p2)', x.map(out)]]), errors: [] }); // prettier-ignore
+}
+
+describe('a switch', () => {
+  it.each<[string, (v: number) => number, 'pass' | 'fail', RegExp]>([
+    ['that closes', (v) => (v > 1.5 ? 0.495 : 1e-6), 'pass', /It closes at 1\.6 V; closed it has 20\.2 Ω/],
+    ['that opens', (v) => (v > 1.5 ? 1e-6 : 0.495), 'pass', /It opens at 1\.6 V/],
+    ['whose control does nothing', () => 0.495, 'fail', /does not act/],
+    ['that never closes', () => 1e-6, 'fail', /No control closes it/],
+  ])('%s', (_what, out, verdict, says) => {
+    const result = judged(ANALOG, out);
+    expect([result.verdict, result.reason]).toEqual([verdict, expect.stringMatching(says)]);
+  });
+  it('is driven at its control, and its supplies stand', () => {
+    const built = switchBench.build(ANALOG);
+    expect('netlist' in built && built.netlist).toMatch(
+      /Vpos0 p4 0 5\nVgnd0 p5 0 0\nVctl p3 0 0\nVsrc src 0 1\nRsrc src p1 1k\nRload p2 0 1k/,
+    );
+  });
+  it('of a relay has the coil’s other end on ground', () => {
+    const built = switchBench.build(setup('COM', 'NO', 'COIL+', 'COIL-'));
+    expect('netlist' in built && built.netlist).toMatch(/Vctl p3 0 0\nVback p4 0 0/);
+  });
+  it.each([
+    ['the control', setup('NO', 'COM')],
+    ['the two ends', setup('NO', '', 'IN:input')],
+  ])('without %s says so', (what, given) => expect(judged(given, () => 0)).toMatchObject({ verdict: 'inconclusive', reason: expect.stringContaining(what) as string })); // prettier-ignore
+});
