@@ -35,6 +35,7 @@ test('from a pasted pin table to a released part by keyboard alone', async ({ pa
   await expect(page.getByRole('row', { name: /XIN/ })).toContainText('A left');
 
   await page.keyboard.press('Alt+3');
+  await expect(page.getByRole('region', { name: 'Package', exact: true })).toBeVisible();
   await page.keyboard.press('l');
   await page.getByLabel('Package, by short name').focus();
   await page.keyboard.press('Control+a');

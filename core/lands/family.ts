@@ -47,6 +47,8 @@ export const familySchema = z.discriminatedUnion('kind', [
     columns: z.number().int().min(1).max(80),
     pitch: mm,
     diameter: mm,
+    /** Square pads of that size, as land grids have them. */
+    square: z.boolean().optional(),
     ...common,
     without: z.string().optional(),
   }),

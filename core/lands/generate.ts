@@ -126,7 +126,7 @@ function grid(f: Extract<Family, { kind: 'grid' }>): Pad[] {
   return spread(f.rows, f.pitch).flatMap((y, r) =>
     xs.flatMap((x, c): Pad[] => {
       const number = `${rowLetters(r)}${c + 1}`;
-      return without.has(number) ? [] : [{ number, x: -x, y, w: f.diameter, h: f.diameter, shape: 'circle' }];
+      return without.has(number) ? [] : [{ number, x: -x, y, w: f.diameter, h: f.diameter, shape: f.square ? 'rect' : 'circle' }];
     }),
   );
 }

@@ -31,6 +31,19 @@ export function joinByNumber(part: Part, packageId: string, from: string): PadJo
   return { joins, left: open.length > 0 ? [`Pads without a pin: ${open.slice(0, 12).join(', ')}${open.length > 12 ? ' …' : ''}`] : [] };
 }
 
+/** Gives each loose pin the free pads that have its name: lands of transistors and jacks name their pads A, K, G, TIP. */
+export function joinByName(part: Part, packageId: string): PadJoin {
+  const free = meetPads(part, packageId).padsWithoutPin;
+  const loose = new Set(loosePins(part, packageId));
+  const joins = part.pins
+    .filter((p) => loose.has(p.id))
+    .flatMap((p) => {
+      const pads = free.filter((n) => n.toLowerCase() === p.name.toLowerCase());
+      return pads.length > 0 ? [{ pin: p.id, pads }] : [];
+    });
+  return { joins, left: joins.length === 0 ? ['No free pad has the name of a pin.'] : [] };
+}
+
 /**
  * Gives loose pins in their order the free pads in the walk around the package, from a start pad onwards or backwards.
  * A wrong order is a wrong board, so that this is always a preview.

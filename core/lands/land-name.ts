@@ -107,8 +107,8 @@ const FORMS: [RegExp, Reader][] = [
     },
   ],
   [
-    /^(?:BGA|LGA)(\d+)(?:C|N)?(\d+)P(\d+)X(\d+)_(\d+)X(\d+)X(\d+)$/,
-    ([, n = '', p = '', columns = '', rows = '', w = '', h = '', height = '']) => {
+    /^(BGA|LGA)(\d+)(?:C|N)?(\d+)P(\d+)X(\d+)_(\d+)X(\d+)X(\d+)$/,
+    ([, kind, n = '', p = '', columns = '', rows = '', w = '', h = '', height = '']) => {
       const pitch = hundredths(p);
       if (Number(columns) * Number(rows) !== Number(n)) return undefined;
       return {
@@ -118,6 +118,7 @@ const FORMS: [RegExp, Reader][] = [
           columns: Number(columns),
           pitch,
           diameter: round(pitch * 0.5),
+          ...(kind === 'LGA' ? { square: true } : {}),
           body: { w: hundredths(w), h: hundredths(h) },
           heightMm: hundredths(height),
         },
@@ -227,7 +228,7 @@ export function writeLandName(given: Family): string | undefined {
       return `SOT${h(family.pitch)}P${h(over + 0.4)}X${height}-${family.leads}`;
     case 'grid':
       if (family.without) return undefined;
-      return `BGA${family.rows * family.columns}C${h(family.pitch)}P${family.columns}X${family.rows}_${h(body.w)}X${h(body.h)}X${height}`;
+      return `${family.square ? 'LGA' : 'BGA'}${family.rows * family.columns}${family.square ? 'N' : 'C'}${h(family.pitch)}P${family.columns}X${family.rows}_${h(body.w)}X${h(body.h)}X${height}`;
     case 'header':
       return `HDRV${h(family.drill - 0.3)}W${h(family.pitch)}P${family.rows}X${family.columns}_${h(body.w)}X${h(body.h)}X${height}`;
     default:

@@ -7,6 +7,7 @@ import {
   familyFromName,
   generateLand,
   joinByList,
+  joinByName,
   joinByNumber,
   joinByOrder,
   joinEdit,
@@ -96,6 +97,7 @@ describe('names in the form of IPC-7351', () => {
     ['SON50P300X300X80-9', 'dual', 9, { pitch: 0.5, heightMm: 0.8 }],
     ['SOT95P280X145-5', 'outline', 5, { pitch: 0.95, heightMm: 1.45 }],
     ['BGA484C100P22X22_2300X2300X200', 'grid', 484, { pitch: 1, heightMm: 2 }],
+    ['LGA64N50P8X8_500X500X80', 'grid', 64, { pitch: 0.5, heightMm: 0.8, square: true } as Partial<Family> & { heightMm: number }],
     ['RESC1608X55', 'chip', 2, { heightMm: 0.55 }],
     ['CAPC3216X180', 'chip', 2, { heightMm: 1.8 }],
     ['DIP762W50P254L953H508Q8', 'dual', 8, { pitch: 2.54, heightMm: 5.08 }],
@@ -158,6 +160,13 @@ describe('joining pads', () => {
     const join = joinByNumber(both, 'b', part.packages[0]!.id);
     expect([join.joins.length, join.left]).toEqual([8, []]);
     expect(compareMaps(applyEdit(both, joinEdit('b', join)), part.packages[0]!.id, 'b').every((r) => r.is === 'same')).toBe(true);
+  });
+  it('by the names that pads have themselves', () => {
+    const lettered = {
+      ...other,
+      land: { ...other.land, pads: other.land.pads.map((p, i) => ({ ...p, number: i === 0 ? 'out1' : i === 7 ? 'VDD' : p.number })) },
+    };
+    expect(told(joinByName(applyEdit(part, { kind: 'setPackage', package: lettered }), 'b').joins)).toBe('OUT1=out1 VDD=VDD');
   });
   const three = part.pins.slice(0, 3).map((p) => p.id);
   it.each<[string, string, 1 | -1, string]>([

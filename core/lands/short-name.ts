@@ -107,6 +107,13 @@ const FAMILIES: [RegExp, Maker][] = [
   [/^(V|W|U|T)?QFN$/, quadLeadless],
   [/^(FC|F|L|TF|UF|VF|P|C)?BGA$/, ballGrid],
   [
+    /^(F|T|U|V)?LGA$/,
+    (count, name) => {
+      const grid = ballGrid(count, name);
+      return grid && ({ ...grid, square: true } as Family);
+    },
+  ],
+  [
     /^SIP$/,
     (count) => ({
       kind: 'inline',

@@ -137,6 +137,13 @@ describe('anything else', () => {
   });
 });
 
+it('an output that nothing drives is told', () => {
+  const given = setup('S3', 'other', 'VCC:supply-in', 'OUT:output', 'X');
+  const at = (volts: number) => judged(biasBench, given, [0], { 'i(vpos0)': () => 1e-3, 'v(p2)': () => volts });
+  expect([at(2.5 / 1.0001).verdict, at(2.5).verdict, at(0.1).verdict]).toEqual(['inconclusive', 'pass', 'pass']);
+  expect(at(2.5 / 1.0001).reason).toMatch(/OUT is an output and nothing drives it/);
+});
+
 it('an amplifier that does not answer is a failure, not a pass', () => {
   const amp = setup('S3', 'opamp', 'IN+:input', 'IN-:input', 'OUT:output');
   expect(judged(openLoop, amp, range(-0.2, 0.2, 0.004), { 'v(p3)': () => 1 }).reason).toMatch(/stays near 1 V/);

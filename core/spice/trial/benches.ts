@@ -324,6 +324,13 @@ export const biasBench: Bench = {
         if (worst > 1) return fail(`A supply gives ${round(worst)} A: two pins may be shorted or swapped.`, measured);
         if (beyond)
           return fail(`${beyond.pin.name} stands at ${round(vectorOf(run, `v(${beyond.net})`)[0]!)} V, beyond all supplies.`, measured);
+        // An output that nothing drives lies exactly where 100 kΩ to the source and 1 GΩ to ground hold it.
+        const held = high / 2 / (1 + 1e-4);
+        const floating = others.find((n) => n.role === 'output' && Math.abs((vectorOf(run, `v(${n.net})`)[0] ?? 0) - held) < 1e-5);
+        if (floating) {
+          const reason = `${floating.pin.name} is an output and nothing drives it: it may be joined to another node.`;
+          return { verdict: 'inconclusive', reason, measured };
+        }
         return pass(`It loads and converges; the supplies give ${round(worst * 1000)} mA.`, measured);
       },
     };

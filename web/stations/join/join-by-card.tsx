@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { joinByList, joinByNumber, joinByOrder, joinEdit, meetPads, walkPads } from '../../../core/lands';
+import { joinByList, joinByName, joinByNumber, joinByOrder, joinEdit, meetPads, walkPads } from '../../../core/lands';
 import { nameOnDrawing, padsIn, type Package } from '../../../core/part';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
@@ -8,9 +8,9 @@ import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
 import { Choice } from '../../ui/field';
 
-type How = 'number' | 'order' | 'list';
+type How = 'number' | 'name' | 'order' | 'list';
 
-/** Joins many pads at once, by number, by order or by a pasted list; what would be joined is shown before it is taken. */
+/** Joins many pads at once, by number, by name, by order or by a pasted list; what would be joined is shown before it is taken. */
 export function JoinByCard({ pkg, onClose }: { pkg: Package; onClose: () => void }) {
   const act = useAct();
   const part = useStore(selectPart);
@@ -30,9 +30,11 @@ export function JoinByCard({ pkg, onClose }: { pkg: Package; onClose: () => void
   const join =
     how === 'number'
       ? joinByNumber(part, pkg.id, from)
-      : how === 'order'
-        ? joinByOrder(part, pkg.id, chosen, start || (starts[0] ?? ''), direction)
-        : joinByList(part, pkg.id, text);
+      : how === 'name'
+        ? joinByName(part, pkg.id)
+        : how === 'order'
+          ? joinByOrder(part, pkg.id, chosen, start || (starts[0] ?? ''), direction)
+          : joinByList(part, pkg.id, text);
   return (
     <Card
       label="Join many pads"
@@ -47,6 +49,7 @@ export function JoinByCard({ pkg, onClose }: { pkg: Package; onClose: () => void
             value={how}
             options={[
               ...(others.length > 0 ? [{ value: 'number', label: 'by the numbers of another package' }] : []),
+              { value: 'name', label: 'by name, where pads have names' },
               { value: 'order', label: 'by order, around the package' },
               { value: 'list', label: 'by a list of pads and names' },
             ]}
