@@ -143,6 +143,9 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
   if (node.doc !== '' && plain.includes(plainName(node.doc)))
     return { score: isLowMarked(pin.name) === isLowMarked(node.doc) ? 0.97 : 0.8, because: `line ${node.docLine}: “${node.doc}”` };
   const [first = ''] = node.doc.split(/[,;(]/);
+  const [word = '', ...more] = first.trim().split(/\s+/);
+  if (word.length > 1 && more.length > 0 && plain.includes(plainName(word)) && rolesOf(word).size === 0)
+    return { score: 0.88, because: `line ${node.docLine}: “${node.doc}”` };
   if (first.length > 2 && plain.includes(plainName(first))) return { score: 0.9, because: `line ${node.docLine}: “${node.doc}”` };
   const own = new Set(names.flatMap((n) => [...rolesOf(n)]));
   // COM of a switch is its common contact; a ground only where the pin is one.

@@ -1,4 +1,4 @@
-import type { NodeDoc, Header } from './found';
+import type { Found, Header, NodeDoc } from './found';
 import { inline } from './inline';
 import { ladder } from './ladder';
 import { lists } from './lists';
@@ -10,12 +10,39 @@ export type { Header, NodeDoc } from './found';
 /**
  * Finds what comments say of nodes, the way a person reads them: comments on the card's own lines, a ladder of bars over
  * the node list, `node = words` lists, one line that names all in order. The first way that speaks for a node wins;
- * comments that name one of the `others` in the file are not taken.
+ * comments that name one of the `others` in the file are not taken. Where a list and an order line contradict each other,
+ * one of them is about the package: the one that says so is left, and both are where none does.
  */
 export function mineNodeDocs(header: Header, others: ReadonlySet<string> = new Set()): Map<string, NodeDoc> {
   const own = ownComments(header, others);
   const docs = new Map<string, NodeDoc>();
-  for (const found of [inline(own), ladder(own), lists(own), orderLine(own)])
+  const [listed, ordered] = withoutContradiction(own, lists(own), orderLine(own));
+  for (const found of [inline(own), ladder(own), listed, ordered])
     for (const [node, doc] of found) if (!docs.has(node) && doc.doc !== '') docs.set(node, doc);
   return docs;
+}
+
+const OF_MODEL = /\b(model|nodes?|subckt|subcircuit|terminals?|spice)\b/i;
+const OF_PACKAGE = /\b(package|pins?|leads?|footprint|pinout)\b/i;
+
+function withoutContradiction(header: Header, listed: Found, ordered: Found): [Found, Found] {
+  const plain = (text: string) => text.toLowerCase().replace(/[^a-z0-9+-]/g, '');
+  const first = new Map(listed.map(([node, { doc }]) => [node, plain(doc)]));
+  const both = ordered.filter(([node]) => first.has(node));
+  const against = both.filter(
+    ([node, { doc }]) => first.get(node) !== plain(doc) && !first.get(node)!.includes(plain(doc)) && !plain(doc).includes(first.get(node)!),
+  );
+  if (against.length < 2) return [listed, ordered];
+  const said = (found: Found) => {
+    const lines = new Set(found.map(([, { line }]) => line));
+    const text = [...header.above, ...header.between, ...header.inside]
+      .filter((c) => lines.has(c.line))
+      .map((c) => c.text)
+      .join(' ');
+    return OF_PACKAGE.test(text) && !OF_MODEL.test(text) ? 'package' : OF_MODEL.test(text) ? 'model' : 'either';
+  };
+  const [a, b] = [said(listed), said(ordered)];
+  if (a === 'package' && b !== 'package') return [[], ordered];
+  if (b === 'package' && a !== 'package') return [listed, []];
+  return [[], []];
 }

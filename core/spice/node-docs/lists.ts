@@ -72,7 +72,9 @@ const nodeNamed = (name: string, byName: Names): string | undefined => {
   return byName.get(plain) ?? byName.get(plain.replace(/[#*]$|^[~/]/, ''));
 };
 
-function several(text: string, line: number, byName: Names): Found | undefined {
+function several(given: string, line: number, byName: Names): Found | undefined {
+  // Columns of entries, `RFIN = 1    RFOUT = 2`, are as good as commas between them.
+  const text = (given.match(/=/g) ?? []).length > 1 ? given.replace(/\s{2,}(?=[^\s=]+\s*=)/g, ', ').replace(/^, /, '') : given;
   for (const { shape, node } of SEVERAL) {
     const all = [...text.matchAll(shape)];
     const own = all.flatMap((m): Found => {

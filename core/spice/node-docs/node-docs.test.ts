@@ -26,6 +26,23 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['one blank, where all have it', card('* IN input\n* OUT output\n* GND ground', 'IN OUT GND'), ['input', 'output', 'ground']],
     ['a sample call', card('* Usage: XU1 IN OUT GND X'), ['IN', 'OUT', 'GND']],
     ['a sample call with parameters', card('* call: X1 IN OUT GND X R=1k'), ['IN', 'OUT', 'GND']],
+    ['columns of entries', card('* IN = 1    OUT = 2    GND = 3'), ['IN', 'OUT', 'GND']],
+    ['a ruled table', card('* | 1 | in |\n* | 2 | out |\n* | 3 | common |'), ['in', 'out', 'common']],
+    ['a number in brackets first', card('* (1) IN (2) OUT (3) GND'), ['IN', 'OUT', 'GND']],
+    ['a lead inside a line', card('* A receiver; node list: IN OUT GND'), ['IN', 'OUT', 'GND']],
+    ['an order that is named at its end', card('* Nodes are IN OUT GND in that order.'), ['IN', 'OUT', 'GND']],
+    [
+      'a line for each after a lead',
+      card('* NODES ARE:  IN   signal input\n*             OUT  signal output\n*             GND  ground'),
+      ['IN signal input', 'OUT signal output', 'GND ground'],
+    ],
+    ['names with signs straight above', card('* +Vin -Vin +Vout -Vout', 'a b c d'), ['+Vin', '-Vin', '+Vout', '-Vout']],
+    ['an active-low name', card('* D data, LE enable, OE# output enable', 'D LE OE'), ['data', 'enable', 'output enable']],
+    [
+      'the order of the model beside that of the package',
+      card('* pin 1 OUT, pin 2 IN, pin 3 GND (package order)\n* Model terminals:  IN GND OUT'),
+      ['IN', 'GND', 'OUT'],
+    ],
     ['arrows', card('* node order: IN -> OUT -> GND'), ['IN', 'OUT', 'GND']],
     ['an order in brackets', card('* pins (IN, OUT, GND)'), ['IN', 'OUT', 'GND']],
     ['an order over two lines', card('* Pin order:\n*   IN OUT\n*   GND'), ['IN', 'OUT', 'GND']],
@@ -34,6 +51,9 @@ describe('what comments say of nodes, in the forms that makers write', () => {
   ])('%s', (_how, text, expected) => expect(docsOf(text)).toEqual(expected));
 
   it.each<[string, string]>([
+    ['a title that begins with a node’s number', card('* 2 A converter\n* 40 V, 1 MHz')],
+    ['two orders that contradict each other', card('* 1=IN 2=OUT 3=GND\n* order: GND IN OUT')],
+    ['a sentence of as many words', card('* pins of the part')],
     ['a history of revisions', card('* 1 Initial release\n* 2 Corrected resistance\n* 3 Added breakdown')],
     ['one line that happens to begin with a node', card('* IN a few words', 'IN OUT GND')],
     ['a remark in the body about one element', '.subckt X 1 2 3\nR1 1 2 1\n* 1 = the first stage\nR2 2 3 1\n.ends'],

@@ -1,6 +1,6 @@
 import type { Comment } from '../cards';
 import { rolesOf } from '../roles';
-import { LEAD, pieces, type Found, type Header } from './found';
+import { LEAD, pieces, tidy, type Found, type Header } from './found';
 
 const USAGE = /^(?:usage|call|syntax|instance|example|use)\b[^:]*:?\s*/i;
 
@@ -8,15 +8,35 @@ const USAGE = /^(?:usage|call|syntax|instance|example|use)\b[^:]*:?\s*/i;
 export function orderLine(header: Header): Found {
   const { nodes, above, between, inside, raw, name } = header;
   const comments = [...above, ...between, ...inside];
+  const block = afterLeadByLines(comments, nodes.length);
+  if (block) return block.map((c, k) => [nodes[k]!, { doc: tidy(k === 0 ? (leadIn(c.text) ?? c.text) : c.text), line: c.line }]);
   for (let i = comments.length - 1; i >= 0; i--) {
     const comment = comments[i]!;
     const words = afterLead(comments, i, nodes.length) ?? inCall(comment, name, nodes.length);
     const straight = comment === above.at(-1) ? pieces(comment.text, nodes.length) : undefined;
     const named = words ?? (straight && (aligned(comment.raw, raw[0]!.text, nodes) || areTerminals(straight)) ? straight : undefined);
-    if (named && !named.every((w, k) => w.toLowerCase() === nodes[k]!.toLowerCase()))
+    if (named && !isEntry(named, nodes) && !named.every((w, k) => w.toLowerCase() === nodes[k]!.toLowerCase()))
       return named.map((doc, k) => [nodes[k]!, { doc, line: comment.line }]);
   }
   return [];
+}
+
+/** Words of one entry, `node 1 = coil plus`, that happen to be as many as the nodes. */
+function isEntry(words: readonly string[], nodes: readonly string[]): boolean {
+  const bareWords = words.map((w) => w.replace(/[:=.,)]+$/, ''));
+  return words.some((w) => /^[=:>-]+$/.test(w)) || bareWords.some((w) => /\d/.test(w) && nodes.includes(w));
+}
+
+/** A lead with the first node's words behind it, and then a line for each of the others, in their order, set in columns. */
+function afterLeadByLines(comments: readonly Comment[], count: number): Comment[] | undefined {
+  const at = comments.findIndex((c) => /\S+\s{2,}\S/.test(leadIn(c.text) ?? ''));
+  const block = at < 0 ? [] : comments.slice(at, at + count);
+  const next = comments[at + count];
+  const isBlock =
+    block.length === count &&
+    count > 1 &&
+    block.every((c, k) => c.line === block[0]!.line + k && (k === 0 || /^\s{2,}\S+\s{2,}\S/.test(c.text)));
+  return isBlock && (next === undefined || !/^\s{2,}\S+\s{2,}\S/.test(next.text)) ? block : undefined;
 }
 
 /** `* Node order: in, ground, out`, over several lines where the list goes on. */
@@ -60,9 +80,12 @@ function inCall(comment: Comment, name: string, count: number): string[] | undef
   return isCall && words.length === count + 2 ? words.slice(1, -1) : undefined;
 }
 
-/** True where words read as names of terminals and not as a sentence: in capitals, and some of them with a role. */
-const areTerminals = (words: readonly string[]): boolean =>
-  words.every((w) => /^[A-Z0-9+\-_#*/]+$/.test(w)) && words.filter((w) => rolesOf(w).size > 0).length >= Math.max(2, words.length * 0.6);
+/** True where words read as names of terminals and not as a sentence: in capitals or with a sign, and some of them with a role. */
+function areTerminals(words: readonly string[]): boolean {
+  const isName = (w: string) => /^[A-Z0-9+\-_#*/]+$/.test(w) || /^[+-][A-Za-z]\w*$|^[A-Za-z]\w*[+-]$/.test(w);
+  const hasRole = (w: string) => rolesOf(w).size > 0 || rolesOf(w.replace(/^[+-]|[+-]$/g, '')).size > 0;
+  return words.every(isName) && words.filter(hasRole).length >= Math.max(2, words.length * 0.6);
+}
 
 /** True where the words of a comment stand over the nodes of the card, within three columns. */
 function aligned(comment: string, card: string, nodes: readonly string[]): boolean {
