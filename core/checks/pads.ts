@@ -1,5 +1,5 @@
 import { packageIn } from '../intake';
-import { familyFromName, generateLand, joinExposedPad, meetPads } from '../lands';
+import { familyFromName, generateLand, joinExposedPad, meetPads, withPads } from '../lands';
 import { carriesPower, groupBy, padsIn, type Package, type Pad, type Part } from '../part';
 import { pinText, type Mend, type Rule } from './rule';
 
@@ -154,7 +154,13 @@ export const padRules: Rule[] = [
               label: 'mirror the land',
               edit: {
                 kind: 'setPackage' as const,
-                package: { ...pkg, land: { ...pkg.land, pads: pkg.land.pads.map((p) => ({ ...p, x: -p.x + 0 })) } },
+                package: {
+                  ...pkg,
+                  land: withPads(
+                    pkg.land,
+                    pkg.land.pads.map((p) => ({ ...p, x: -p.x + 0 })),
+                  ),
+                },
               },
             },
           ],

@@ -21,6 +21,12 @@ export function readModelCard(card: Card): ModelCard | undefined {
   return { name, type, params, ...(base === undefined ? {} : { base }) };
 }
 
+/** A card with what it derives from: its own parameters stand before those of the base, and its own type where it has one. */
+export function derivedCard(card: ModelCard, base: ModelCard): ModelCard {
+  const own = new Set(card.params.map((p) => p.name.toLowerCase()));
+  return { ...card, type: card.type || base.type, params: [...base.params.filter((p) => !own.has(p.name.toLowerCase())), ...card.params] };
+}
+
 /** What a card describes, with the letter and the nodes that SPICE 3 gives its device. */
 export function deviceOfCard(card: ModelCard): { device: Device; letter: string; nodes: string[] } {
   const bare = card.params.length === 0 ? [] : card.params.map((p) => [p.name.toLowerCase(), p.value] as const);

@@ -3,7 +3,7 @@ import { readCards, type Card, type Cards, type Comment } from './cards';
 import { deviceOf, type Device } from './device';
 import { constructsOf } from './dialect';
 import { readSubcktHeader, type SubcktHeader } from './header';
-import { deviceOfCard, readModelCard, type ModelCard } from './model-card';
+import { derivedCard, deviceOfCard, readModelCard, type ModelCard } from './model-card';
 import { mineNodeDocs } from './node-docs';
 
 export interface ModelNode {
@@ -184,9 +184,7 @@ class ModelReader {
     if (count(card.text, '(') > count(card.text, ')')) this.say('spice-cut', card.line, { name: read.name });
     const base = read.base === undefined ? undefined : this.byName.get(read.base.toLowerCase());
     if (read.base !== undefined && !base) this.say('spice-base', card.line, { name: read.name, base: read.base });
-    const full: ModelCard = base
-      ? { ...read, type: read.type || base.type, params: [...base.params.filter((p) => !has(read.params, p.name)), ...read.params] }
-      : read;
+    const full = base ? derivedCard(read, base) : read;
     this.byName.set(read.name.toLowerCase(), full);
     const { device, letter, nodes } = deviceOfCard(full);
     this.models.push({
@@ -213,7 +211,6 @@ class ModelReader {
 }
 
 const count = (text: string, sign: string): number => text.split(sign).length - 1;
-const has = (params: ModelCard['params'], name: string): boolean => params.some((p) => p.name.toLowerCase() === name.toLowerCase());
 /** The first of rising numbers that is over a number, by halving. */
 function firstOver(rising: readonly number[], over: number): number | undefined {
   let [low, high] = [0, rising.length];

@@ -1,7 +1,7 @@
 import { readCards, type Card } from './cards';
 import { constantOf } from './constant';
 import { readSubcktHeader } from './header';
-import { readModelCard, type ModelCard } from './model-card';
+import { derivedCard, readModelCard, type ModelCard } from './model-card';
 
 export interface Rewrite {
   line: number;
@@ -139,13 +139,7 @@ class Rewriter {
     const read = readModelCard(card);
     if (!read) return card.text;
     const base = read.base === undefined ? undefined : this.models.get(read.base.toLowerCase());
-    const full = base
-      ? {
-          name: read.name,
-          type: read.type || base.type,
-          params: [...base.params.filter((p) => !read.params.some((q) => q.name.toLowerCase() === p.name.toLowerCase())), ...read.params],
-        }
-      : read;
+    const full = base ? derivedCard(read, base) : read;
     this.models.set(read.name.toLowerCase(), full);
     const text = (type: string, params: ModelCard['params']) =>
       `.model ${read.name} ${type}(${params.map((p) => `${p.name}=${p.value}`).join(' ')})`;
