@@ -23,6 +23,26 @@ const VIEWS: [string, (page: Page) => Promise<void>][] = [
     },
   ],
   ['Join', (page) => openPart(page, 'TF2204', 'join')],
+  [
+    'Join, a read-back',
+    async (page) => {
+      await openPart(page, 'TF5501', 'join');
+      await page.getByRole('button', { name: /Read back/ }).click();
+      await page.getByRole('button', { name: /As printed/ }).click();
+      await page.getByRole('button', { name: 'Nodes', exact: true }).click();
+      await expect(page.getByRole('region', { name: 'Model text' })).toBeVisible();
+    },
+  ],
+  [
+    'Join, pads by hand and by group',
+    async (page) => {
+      await openPart(page, 'TF3064', 'join');
+      await page.getByRole('button', { name: 'By group' }).click();
+      await page.getByRole('button', { name: /Change the land/ }).click();
+      await page.getByRole('button', { name: 'pads one by one' }).click();
+      await expect(page.getByRole('region', { name: 'Pads of the land' })).toBeVisible();
+    },
+  ],
   ['Prove', (page) => openPart(page, 'TF2204-X', 'prove')],
   ['Release', (page) => openPart(page, 'TF2204', 'release')],
   [

@@ -41,7 +41,10 @@ export const tidy = (text: string): string =>
 export const isRemark = (doc: string): boolean =>
   /\b(rev(ision)?|version|release[ds]?|added|fixed|changed|updated|corrected|copyright|licen[cs]e|simulat\w+|modell?(ed|s|ing)|warranty|created|initial)\b/i.test(
     doc,
-  ) || doc.length > 90;
+  ) ||
+  // `in 1A..6A` counts pins of the part; it says nothing of the node.
+  /\w\.\.+\w/.test(doc) ||
+  doc.length > 90;
 
 /** Cuts a text into as many pieces as there are nodes, by the first separator that gives so many. */
 export function pieces(text: string, count: number): string[] | undefined {
