@@ -1,17 +1,24 @@
 /**
  * The assignment of rows to columns with the greatest sum of scores, each column used once at most (the Hungarian
- * method with potentials, O(n³)). Gives the column per row, or -1 where the row's best is no likeness at all.
+ * method with potentials, O(n²m) for n of the shorter side). Gives the column per row, or -1 where the row's best is no likeness at all.
  */
 export function assign(scores: readonly (readonly number[])[]): number[] {
   const rows = scores.length;
   const columns = scores[0]?.length ?? 0;
   if (rows === 0 || columns === 0) return scores.map(() => -1);
-  const n = Math.max(rows, columns);
-  const cost = (r: number, c: number) => 1 - (r < rows && c < columns ? scores[r]![c]! : 0);
-  const u = new Float64Array(n + 1);
+  // The method takes the square of the rows times the columns: the shorter side stands as rows.
+  if (rows > columns) {
+    const turned = assign(scores[0]!.map((_, c) => scores.map((row) => row[c]!)));
+    const out = scores.map(() => -1);
+    turned.forEach((row, column) => row >= 0 && (out[row] = column));
+    return out;
+  }
+  const n = columns;
+  const cost = (r: number, c: number) => 1 - scores[r]![c]!;
+  const u = new Float64Array(rows + 1);
   const v = new Float64Array(n + 1);
   const rowOf = new Int32Array(n + 1);
-  for (let r = 1; r <= n; r++) {
+  for (let r = 1; r <= rows; r++) {
     rowOf[0] = r;
     let column = 0;
     const best = new Float64Array(n + 1).fill(Infinity);

@@ -59,6 +59,21 @@ it('reads a card of many continuations, and many sealed lines, in time that grow
   expect(performance.now() - start).toBeLessThan(20_000);
 });
 
+it('matches a part of a thousand pins of which many look alike, asking where it cannot know', () => {
+  const pins = Array.from({ length: 1000 }, (_, i) => ({
+    number: String(i),
+    name: `IN${i}`,
+    type: 'input' as const,
+    unit: null,
+    description: 'signal input',
+  }));
+  const nodes = Array.from({ length: 12 }, (_, i) => ({ name: `n${i}`, doc: 'signal input' }));
+  const start = performance.now();
+  const { pairs, asks } = matchPins(pins, nodes);
+  expect([pairs.length, asks.length]).toEqual([0, 1000]);
+  expect(performance.now() - start).toBeLessThan(20_000);
+});
+
 describe('matching of any pins and nodes', () => {
   const word = fc.constantFrom('IN', 'IN+', 'IN-', 'OUT', 'VCC', 'GND', 'A', 'K', 'C', 'EN', '1', '2', 'FOO', 'output', 'input', 'x');
   const pins = fc.uniqueArray(

@@ -32,6 +32,8 @@ export interface Matching {
 /** Below this a likeness is no suggestion; and a rival nearer than this makes it a question. */
 const ENOUGH = 0.6;
 const MARGIN = 0.08;
+/** An assignment takes the cube of its rows or columns; one is solved for each pair that has a rival. */
+const MOST_RIVALS = 48;
 
 /**
  * Proposes which node each pin is, per unit: a one-channel model is matched in every unit, a model of the whole part
@@ -76,7 +78,7 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   for (const pin of pins) signals.set(`${pin.name} ${pin.type}`, [...(signals.get(`${pin.name} ${pin.type}`) ?? []), pin]);
   const rows = [...signals.values()];
   const likeness = rows.map(([first]) => nodes.map((node) => alike(first!, node, channel)));
-  const chosen = assign(likeness.map((row) => row.map((l) => l.score)));
+  const chosen = assignLive(likeness.map((row) => row.map((l) => l.score)));
   const takenNodes = new Set<number>();
   const open: { members: MatchPin[]; reason: string }[] = [];
   rows.forEach((members, r) => {
@@ -102,6 +104,15 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
       else out.asks.push({ pin: pin.number, reason: `${reason} Free: ${freeNodes.join(', ')}.` });
 }
 
+/** The assignment without the rows that have no likeness at all: hundreds of pins that no node of a model is like. */
+function assignLive(scores: number[][]): number[] {
+  const live = scores.flatMap((row, i) => (row.some((s) => s > 0) ? [i] : []));
+  const found = assign(live.map((i) => scores[i]!));
+  const out = scores.map(() => -1);
+  live.forEach((i, k) => (out[i] = found[k]!));
+  return out;
+}
+
 /**
  * Another node for this pin, or another pin for this node, that is about as good, where the whole would be about as good
  * with it: K and C both read as a cathode, but only C is a collector too, so that nothing is open.
@@ -110,11 +121,14 @@ function rivalOf(likeness: { score: number }[][], row: number, at: number, score
   const otherNode = likeness[row]!.findIndex((l, i) => i !== at && l.score > score - MARGIN);
   const otherPin = likeness.findIndex((l, i) => i !== row && l[at]!.score > score - MARGIN);
   if (otherNode < 0 && otherPin < 0) return undefined;
-  const scores = likeness.map((r) => r.map((l) => l.score));
+  // Only pins that have any likeness compete; beyond so many the question is asked rather than worked out.
+  const rows = likeness.flatMap((r, i) => (i === row || r.some((l) => l.score > 0) ? [i] : []));
+  const says = otherNode >= 0 ? `node ${otherNode + 1} fits as well` : 'another pin fits the node as well';
+  if (rows.length > MOST_RIVALS || likeness[row]!.length > MOST_RIVALS) return says;
+  const scores = rows.map((i) => likeness[i]!.map((l) => l.score));
   const total = (of: number[][]) => assign(of).reduce((sum, c, r) => sum + (c < 0 ? 0 : of[r]![c]!), 0);
-  const without = scores.map((r, i) => (i === row ? r.map((s, c) => (c === at ? 0 : s)) : r));
-  if (total(without) < total(scores) - MARGIN) return undefined;
-  return otherNode >= 0 ? `node ${otherNode + 1} fits as well` : 'another pin fits the node as well';
+  const without = scores.map((r, k) => (rows[k] === row ? r.map((s, c) => (c === at ? 0 : s)) : r));
+  return total(without) < total(scores) - MARGIN ? undefined : says;
 }
 
 function reasonFor(pin: MatchPin, score: number, rival: string | undefined, nodes: readonly ModelNode[]): string {
