@@ -1,4 +1,4 @@
-import { compareTerminals, groupBy, padsIn, type Edit, type Part } from '../part';
+import { compareTerminals, groupBy, padsIn, type Edit, type Part, type Pin } from '../part';
 import { meetPads } from './join-by-number';
 import { walkPads } from './walk';
 
@@ -11,20 +11,18 @@ export interface PadJoin {
 
 export const joinEdit = (packageId: string, { joins }: PadJoin): Edit => ({ kind: 'joinPads', package: packageId, joins });
 
-const loosePins = (part: Part, packageId: string): string[] => {
+/** Pins that have no pad of the package's land yet. */
+const loosePins = (part: Part, packageId: string): Pin[] => {
   const known = new Set(part.packages.find((p) => p.id === packageId)?.land.pads.map((p) => p.number));
-  return part.pins.filter((p) => !padsIn(p, packageId).some((n) => known.has(n))).map((p) => p.id);
+  return part.pins.filter((p) => !padsIn(p, packageId).some((n) => known.has(n)));
 };
 
 /** Gives each pin the pads that it has in another package, where the land has them. */
 export function joinByNumber(part: Part, packageId: string, from: string): PadJoin {
   const free = new Set(meetPads(part, packageId).padsWithoutPin);
-  const joins = loosePins(part, packageId).flatMap((id) => {
-    const pads = padsIn(
-      part.pins.find((p) => p.id === id)!,
-      from,
-    ).filter((n) => free.has(n));
-    return pads.length > 0 ? [{ pin: id, pads }] : [];
+  const joins = loosePins(part, packageId).flatMap((pin) => {
+    const pads = padsIn(pin, from).filter((n) => free.has(n));
+    return pads.length > 0 ? [{ pin: pin.id, pads }] : [];
   });
   const taken = new Set(joins.flatMap((j) => j.pads));
   const open = [...free].filter((n) => !taken.has(n));
@@ -34,13 +32,10 @@ export function joinByNumber(part: Part, packageId: string, from: string): PadJo
 /** Gives each loose pin the free pads that have its name: lands of transistors and jacks name their pads A, K, G, TIP. */
 export function joinByName(part: Part, packageId: string): PadJoin {
   const free = meetPads(part, packageId).padsWithoutPin;
-  const loose = new Set(loosePins(part, packageId));
-  const joins = part.pins
-    .filter((p) => loose.has(p.id))
-    .flatMap((p) => {
-      const pads = free.filter((n) => n.toLowerCase() === p.name.toLowerCase());
-      return pads.length > 0 ? [{ pin: p.id, pads }] : [];
-    });
+  const joins = loosePins(part, packageId).flatMap((pin) => {
+    const pads = free.filter((n) => n.toLowerCase() === pin.name.toLowerCase());
+    return pads.length > 0 ? [{ pin: pin.id, pads }] : [];
+  });
   return { joins, left: joins.length === 0 ? ['No free pad has the name of a pin.'] : [] };
 }
 

@@ -32,7 +32,7 @@ export interface Matching {
 /** Below this a likeness is no suggestion; and a rival nearer than this makes it a question. */
 const ENOUGH = 0.6;
 const MARGIN = 0.08;
-/** An assignment takes the cube of its rows or columns; one is solved for each pair that has a rival. */
+/** Two assignments are solved for each pair that has a rival; beyond so many pins or nodes that would be felt. */
 const MOST_RIVALS = 48;
 
 /**
@@ -78,7 +78,7 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   for (const pin of pins) signals.set(`${pin.name} ${pin.type}`, [...(signals.get(`${pin.name} ${pin.type}`) ?? []), pin]);
   const rows = [...signals.values()];
   const likeness = rows.map(([first]) => nodes.map((node) => alike(first!, node, channel)));
-  const chosen = assignLive(likeness.map((row) => row.map((l) => l.score)));
+  const chosen = assign(likeness.map((row) => row.map((l) => l.score)));
   const takenNodes = new Set<number>();
   const open: { members: MatchPin[]; reason: string }[] = [];
   rows.forEach((members, r) => {
@@ -102,15 +102,6 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
     for (const pin of members)
       if (freeNodes.length === 0) out.left.push({ pin: pin.number, reason: 'every node of the model has its pin already' });
       else out.asks.push({ pin: pin.number, reason: `${reason} Free: ${freeNodes.join(', ')}.` });
-}
-
-/** The assignment without the rows that have no likeness at all: hundreds of pins that no node of a model is like. */
-function assignLive(scores: number[][]): number[] {
-  const live = scores.flatMap((row, i) => (row.some((s) => s > 0) ? [i] : []));
-  const found = assign(live.map((i) => scores[i]!));
-  const out = scores.map(() => -1);
-  live.forEach((i, k) => (out[i] = found[k]!));
-  return out;
 }
 
 /**

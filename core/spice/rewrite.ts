@@ -1,4 +1,4 @@
-import { readCards, type Card } from './cards';
+import { readCards, type Card, type Comment } from './cards';
 import { constantOf } from './constant';
 import { readSubcktHeader } from './header';
 import { derivedCard, readModelCard, type ModelCard } from './model-card';
@@ -35,12 +35,15 @@ export function rewriteForBerkeley(source: string, chosen = '', set: Readonly<Re
     const changed = final !== card.text;
     const inline = card.raw.flatMap((r) => (r.comment === '' ? [] : [`* ${namedNode(r.text)}${r.comment}`]));
     if (inline.length > 0) writer.rewrites.push({ line: card.line, what: 'a comment has its own line' });
-    const above = [...card.above, ...(card.between ?? [])].map((c) => (c.raw.trimStart().startsWith('*') ? c.raw.trim() : `* ${c.text}`));
+    const above = [...card.above, ...(card.between ?? [])].map(commentLine);
     return [...above, ...inline, ...(final === '' ? [] : changed ? wrap(final) : card.raw.map((r) => r.text.trim()))];
   });
-  const rest = trailing.map((c) => (c.raw.trimStart().startsWith('*') ? c.raw.trim() : `* ${c.text}`));
+  const rest = trailing.map(commentLine);
   return { text: [...out, ...rest].join('\n'), rewrites: writer.rewrites.sort((a, b) => a.line - b.line) };
 }
+
+/** A comment as a line of its own; one that stood behind a sign of a dialect gets the star. */
+const commentLine = ({ raw, text }: Comment): string => (raw.trimStart().startsWith('*') ? raw.trim() : `* ${text}`);
 
 /** A comment beside one node of a header keeps its node: `+ OUT ; output` becomes `* OUT = output`. */
 const namedNode = (text: string): string => {

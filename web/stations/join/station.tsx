@@ -71,6 +71,8 @@ export function JoinStation() {
     ]),
   ];
   const padsWithoutPin = met?.padsWithoutPin ?? [];
+  // Each step has a digest: not to be made again for every selection.
+  const readCount = useMemo(() => (pkg ? readOf(part, pkg) : ''), [part, pkg]);
   const hasLand = (pkg?.land.pads.length ?? 0) > 0;
   const ends: LooseEnd[] = [
     ...(hasLand ? loose.map((id): LooseEnd => ({ kind: 'pin', id })) : []),
@@ -228,7 +230,7 @@ export function JoinStation() {
         ) : null}
         {hasLand || chosen ? (
           <Button keyName="B" aria-pressed={open === 'read-back'} onClick={() => toggle('read-back')}>
-            Read back {pkg && hasLand ? <span className="text-muted">{readOf(part, pkg)}</span> : null}
+            Read back {pkg && hasLand ? <span className="text-muted">{readCount}</span> : null}
           </Button>
         ) : null}
         {groups.length > 1 && open !== 'read-back' ? (
