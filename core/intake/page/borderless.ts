@@ -14,9 +14,13 @@ import { boxOf } from './words';
 /** A table that was not over where its region ended, so that the next region may go on with it. */
 export interface OpenTable {
   header: PageHeader;
-  /** The edges, from the region's left. */
-  edges: number[];
+  /** The columns' edges; undefined where the region ended with the heading. */
+  edges: number[] | undefined;
+  /** The left edge of its region. */
+  left: number;
   keys: number[];
+  /** The font size of its body, in points. */
+  size: number;
 }
 
 /** Finds tables by their headings in a region's lines, and the rows that go on with a table of the region before. */
@@ -29,42 +33,59 @@ export function blocksIn(
   const { lines } = region;
   let at = 0;
   let current: OpenTable | undefined;
-  if (open) {
-    const end = continuation(lines, open, region.left);
+  const read = (header: PageHeader, first: number) => {
+    const { block, end, stays } = tableUnder(region, rules, header, at, first);
+    if (block) blocks.push(block);
+    current = stays;
+    at = end;
+  };
+  if (open?.edges) {
+    const { edges, end } = continuation(lines, { ...open, edges: open.edges }, region.left);
     if (end > 0) {
-      const edges = open.edges.map((e) => e + region.left);
       blocks.push(blockOf(region, lines.slice(0, end), edges, undefined, rules, open.keys, true));
       at = end;
-      if (end === lines.length) current = open;
+      if (end === lines.length) current = { ...open, edges, left: region.left };
     }
-  }
+  } else if (open && lines.length > 0 && !headerAt(lines, 0)) read(open.header, 0);
   while (at < lines.length) {
     const header = headerAt(lines, at);
-    if (!header) {
-      at++;
-      continue;
-    }
-    const first = at + header.depth;
-    const end = endOf(lines, first, header, region);
-    const body = [...lines.slice(first, end)];
-    const { left, right } = sideways(region, header, lines.slice(at, end));
-    const edges = edgesUnder(header, body, left, right);
-    const cells = body.map((l) => cutLine(l, edges));
-    const keys = keysOf(header, cells, edges.length - 1);
-    const prose = body.findIndex((l) => flowsOver(l, edges, keys));
-    if (prose >= 0) {
-      body.splice(prose);
-    }
-    if (keys.length > 0 && body.length > 0) {
-      blocks.push({
-        ...blockOf(region, body, edges, header, rules, keys, false, lines.slice(at, first)),
-        captions: captionsAbove(lines, at),
-      });
-      current = end >= lines.length && prose < 0 ? { header, edges: edges.map((e) => e - region.left), keys } : undefined;
-      at = prose >= 0 ? first + prose : end;
-    } else at = first;
+    if (header) read(header, at + header.depth);
+    else at++;
   }
   return { blocks, open: current };
+}
+
+/** The table under a heading whose body begins at line `first`, the line after it, and what the next region may go on with. */
+function tableUnder(
+  region: Region,
+  rules: readonly Rule[],
+  header: PageHeader,
+  at: number,
+  first: number,
+): { block?: Block; end: number; stays: OpenTable | undefined } {
+  const { lines } = region;
+  const end = endOf(lines, first, header, region);
+  const body = lines.slice(first, end);
+  const { left, right } = sideways(region, header, lines.slice(at, end));
+  const size = lines[first]?.size ?? lines[at]?.size ?? 9;
+  if (first >= lines.length) return { end: first, stays: { header, edges: undefined, left: region.left, keys: [], size } };
+  const edges = edgesUnder(header, body, left, right);
+  const keys = keysOf(
+    header,
+    body.map((l) => cutLine(l, edges)),
+    edges.length - 1,
+  );
+  const prose = body.findIndex((l) => flowsOver(l, edges, keys));
+  if (prose >= 0) body.splice(prose);
+  if (keys.length === 0 || body.length === 0) return { end: Math.max(first, at + 1), stays: undefined };
+  return {
+    block: {
+      ...blockOf(region, body, edges, header, rules, keys, false, lines.slice(at, first)),
+      captions: captionsAbove(lines, at),
+    },
+    end: prose >= 0 ? first + prose : end,
+    stays: end >= lines.length && prose < 0 ? { header, edges, left: region.left, keys, size } : undefined,
+  };
 }
 
 /** A table is as wide as its region, unless text that is none of it stands beside its heading. */
@@ -99,8 +120,9 @@ function endOf(lines: readonly Line[], from: number, header: PageHeader, region:
   for (let at = from; at < lines.length; at++) {
     const line = lines[at]!;
     const text = textOf(line);
-    const gap = line.base - lines[at - 1]!.base;
-    if (isOver(line, text, bodySize, header.heads[1]?.x0 ?? region.right) || isProse(line, region)) return at;
+    const gap = at > 0 ? line.base - lines[at - 1]!.base : 0;
+    if (isOver(line, text, bodySize, header.heads[1]?.x0 ?? region.right)) return at;
+    if (isProse(line, region) && !isInColumn(line, lines.slice(from, at), header)) return at;
     const next = headerAt(lines, at);
     if (next && next.worth >= Math.min(3, header.worth)) return at;
     const limit = Math.max(3.6 * bodySize, 2.2 * widest);
@@ -134,6 +156,20 @@ function isProse(line: Line, region: Region): boolean {
   return only.x0 < region.left + 0.12 * (region.right - region.left) && only.x1 - only.x0 > 0.42 * (region.right - region.left);
 }
 
+/** A line that begins where an inner column's heading or cells begin goes on with that column, however long it is. */
+function isInColumn(line: Line, above: readonly Line[], header: PageHeader): boolean {
+  const at = line.words[0]!.x0;
+  const isNear = (x: number) => Math.abs(x - at) < 2;
+  return (
+    header.heads.slice(1).some((h) => isNear(h.x0)) ||
+    above.some((l) =>
+      segmentsOf(l)
+        .slice(1)
+        .some((s) => isNear(s.x0)),
+    )
+  );
+}
+
 /** Prose runs over the edges of columns as if they were not there; a row of cells leaves white at them. */
 function flowsOver(line: Line, edges: readonly number[], keys: readonly number[]): boolean {
   if (line.words.length < 6) return false;
@@ -153,24 +189,42 @@ const hasRowSoon = (lines: readonly Line[], at: number): boolean =>
     return segments.length >= 2 && segments.some((s) => looksLikeNumbers(s.text)) && l.words.length > 1;
   });
 
-/** How many of a region's first lines go on with a table: rows with a number where numbers stood, and lines between them. */
-function continuation(lines: readonly Line[], open: OpenTable, left: number): number {
-  const edges = open.edges.map((e) => e + left);
-  if (headerAt(lines, 0) || headerAt(lines, 1)) return 0;
-  let end = 0;
-  let rows = 0;
+/**
+ * How many of a region's first lines go on with a table: rows with a number where numbers stood, and lines between them.
+ * On the next page the columns stand where they stood; in the next text column, as far from its edge as before.
+ */
+function continuation(
+  lines: readonly Line[],
+  open: OpenTable & { edges: number[] },
+  left: number,
+): { edges: number[]; end: number; rows: number; crossed: number } {
+  const tries = [0, left - open.left].map((shift) => {
+    const edges = open.edges.map((e) => e + shift);
+    return { edges, ...goesOn(lines, edges, open) };
+  });
+  return tries.reduce((a, b) => (b.rows > a.rows || (b.rows === a.rows && b.crossed < a.crossed) ? b : a));
+}
+
+function goesOn(
+  lines: readonly Line[],
+  edges: readonly number[],
+  { keys, size }: OpenTable,
+): { end: number; rows: number; crossed: number } {
+  const none = { end: 0, rows: 0, crossed: 0 };
+  if (headerAt(lines, 0) || headerAt(lines, 1)) return none;
+  let [end, rows, crossed] = [0, 0, 0];
   for (let at = 0; at < lines.length; at++) {
     const line = lines[at]!;
-    const text = textOf(line);
-    if (isOver(line, text, lines[0]!.size, edges[1]!) || headerAt(lines, at)) break;
+    if (isOver(line, textOf(line), size, edges[1]!) || headerAt(lines, at)) break;
     if (at > 0 && line.base - lines[at - 1]!.base > 4.5 * line.size && !hasRowSoon(lines, at)) break;
     const cut = cutLine(line, edges);
-    const isRow = open.keys.some((k) => looksLikeNumbers(cut.cells[k] ?? '')) && cut.cells.filter((c) => c !== '').length > 1;
+    const isRow = keys.some((k) => looksLikeNumbers(cut.cells[k] ?? '')) && cut.cells.filter((c) => c !== '').length > 1;
     if (isRow) rows++;
-    if (!isRow && rows === 0 && at > 3) return 0;
+    if (cut.crossed) crossed++;
+    if (!isRow && rows === 0 && at > 3) return none;
     end = at + 1;
   }
-  return rows >= 1 ? end : 0;
+  return rows >= 1 ? { end, rows, crossed } : none;
 }
 
 function blockOf(

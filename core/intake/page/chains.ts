@@ -42,18 +42,24 @@ const headOf = (block: Block): string | undefined => {
 /** A chain as a grid of cells. `from` is the number of its first row, so that rows of all chains are told apart. */
 export function gridOf(chain: Chain, from: number, back: (page: number, box: Box) => Box): Grid {
   const rows: GridRow[] = [];
-  for (const block of chain)
+  for (const block of chain) {
+    // A merged cell that goes on over a page break stands empty there, over the first rows.
+    const first = block === chain[0] ? undefined : block.rows.find((r) => r.cells.some(looksLikeNumbers));
     for (const row of block.rows) {
+      const isFirst = row === first;
       const line = from + rows.length;
+      const same = row.same ?? [];
+      const below = isFirst ? block.rows[block.rows.indexOf(row) + 1]?.same : undefined;
       if (row.apart) rows.push({ line, cells: row.cells.map(() => '') });
       rows.push({
         line: from + rows.length,
         cells: row.cells,
         place: { page: block.page, boxes: withEmpty(row.boxes, block.edges).map((b) => b && back(block.page, b)) },
-        ...(row.same ? { same: row.same } : {}),
+        ...(row.same ? { same: row.cells.map((c, i) => same[i]! || (c === '' && below?.[i] === true)) } : {}),
         ...(row.crossed ? { crossed: true } : {}),
       });
     }
+  }
   return unfold({ layout: 'cells', rows });
 }
 

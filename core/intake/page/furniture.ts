@@ -26,7 +26,8 @@ export function withoutFurniture(pages: readonly PageLines[]): Line[][] {
   const repeats = (line: Line) => (seen.get(keyOf(line))?.size ?? 0) > 1;
   return pages.map((own) => {
     const { lines } = own;
-    const pitch = usualGap(lines);
+    // A page with a row or two has no usual gap: its lines are as far apart as print of their size may be.
+    const pitch = Math.min(usualGap(lines), 2.6 * Math.max(0, ...lines.map((l) => l.size)));
     let [from, to] = [0, lines.length];
     const isApart = (a: Line | undefined, b: Line | undefined) => !a || !b || Math.abs(b.base - a.base) > 1.7 * pitch;
     const block = (at: number, step: 1 | -1) => {

@@ -1,4 +1,5 @@
 import { headingWorth, packageIn, roleOfHeading } from '../table/headings';
+import { looksLikeNumbers } from '../table/numbers';
 import { segmentsOf, textOf, type Line, type Segment } from './lines';
 
 /** A heading over columns: where each heading starts and ends, and how many lines it takes. */
@@ -7,6 +8,8 @@ export interface PageHeader {
   depth: number;
   heads: { text: string; x0: number; x1: number }[];
   worth: number;
+  /** How many columns have a role that no other has and that is not in doubt: of two readings of a heading the surer counts. */
+  sure: number;
 }
 
 /** How wide a gap parts two headings, in font sizes: the usual one, then tighter ones. */
@@ -17,7 +20,8 @@ export function headerAt(lines: readonly Line[], at: number): PageHeader | undef
   const best = bestAt(lines, at);
   if (!best || best.depth === 1) return best;
   const below = bestAt(lines, at + 1);
-  return below && below.worth >= best.worth && below.depth < best.depth && !namesPackages(best, below) ? undefined : best;
+  const isBelow = below && below.worth >= best.worth && below.sure >= best.sure && below.depth < best.depth;
+  return isBelow && !namesPackages(best, below) ? undefined : best;
 }
 
 /** The line above brought what the headings below lack: packages over their numbers, or headings of columns. */
@@ -26,6 +30,7 @@ const namesPackages = (best: PageHeader, below: PageHeader): boolean => best.hea
 function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
   if (at >= lines.length) return undefined;
   const first = lines[at]!;
+  if (isRow(first) && segmentsOf(first).some((s) => s.words.length > 3)) return undefined;
   if (first.words.length > 40 || /^(table|figure|fig\.?)\s*\d/i.test(textOf(first))) return undefined;
   // A title stands in larger print than what follows it.
   if (lines[at + 1] && first.size > 1.25 * lines[at + 1]!.size) return undefined;
@@ -33,22 +38,41 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
   for (const gap of GAPS) {
     for (let depth = 1; depth <= (gap === GAPS[0] ? 3 : 1) && at + depth <= lines.length; depth++) {
       const group = lines.slice(at, at + depth);
-      if (
-        depth > 1 &&
-        (group.at(-1)!.base - group.at(-2)!.base > 2.1 * first.size || Math.abs(group.at(-1)!.size - first.size) > 0.15 * first.size)
-      )
-        break;
+      const drop = depth > 1 ? group.at(-1)!.base - group.at(-2)!.base : 0;
+      if (drop > FARTHEST * first.size || Math.abs(group.at(-1)!.size - first.size) > 0.15 * first.size) break;
+      if (depth > 1 && isRow(group.at(-1)!)) break;
+      const isFar = drop > NEAREST * first.size;
+      if (isFar && !segmentsOf(group.at(-2)!, gap).every((s) => roleOfHeading(s.text) !== undefined)) break;
       const heads = stack(group.map((l) => apart(segmentsOf(l, gap))));
       const kept = trim(heads);
-      const worth = headingWorth(kept.map((h) => h.text));
+      const texts = kept.map((h) => h.text);
+      const worth = headingWorth(texts);
+      // Lines far apart are one heading only where each brings columns that the other lacks.
+      const alone = isFar ? 1 + Math.max(best?.worth ?? 0, headingWorth(segmentsOf(group.at(-1)!, gap).map((s) => s.text))) : 0;
       // Two words near each other are a title more often than two headings.
-      const least = gap === GAPS[0] ? 2 : 3;
-      if (worth >= least && worth > (best?.worth ?? 0)) best = { at, depth, heads: kept, worth };
+      const least = Math.max(gap === GAPS[0] ? 2 : 3, alone);
+      const sure = surely(texts);
+      if (worth >= least && (worth > (best?.worth ?? 0) || (worth === best?.worth && sure > best.sure)))
+        best = { at, depth, heads: kept, worth, sure };
     }
     if (best) return best;
   }
   return best;
 }
+
+/** How far the lines of one heading may stand apart, in font sizes: usually, and in cells with much white. */
+const [NEAREST, FARTHEST] = [2.1, 3.3];
+
+/** A line of the table's body: a number, and beside it what is no heading. */
+function isRow(line: Line): boolean {
+  const texts = segmentsOf(line).map((s) => s.text);
+  const others = texts.filter((t) => !looksLikeNumbers(t) && t !== 'EP');
+  return others.length < texts.length && others.some((t) => roleOfHeading(t) === undefined && !packageIn(t));
+}
+
+/** How many different roles the headings name outright. */
+const surely = (texts: readonly string[]): number =>
+  new Set(texts.map(roleOfHeading).filter((role) => role !== undefined && role !== 'ambiguous')).size;
 
 type Head = PageHeader['heads'][number];
 

@@ -1,3 +1,4 @@
+import { headerAt } from './headers';
 import type { DocumentPage } from './page';
 import { linesOf, segmentsOf, type Line } from './lines';
 import type { Word } from './words';
@@ -16,10 +17,23 @@ export function regionsOf(page: DocumentPage, lines: readonly Line[]): Region[] 
   if (words.length === 0) return [];
   const gutter = gutterOf(page, lines);
   const whole = spanOf(words);
-  if (gutter === undefined) return [{ page: page.number, ...whole, lines: [...lines] }];
+  if (gutter === undefined || hasHeadingOver(lines, gutter)) return [{ page: page.number, ...whole, lines: [...lines] }];
   const [left, right] = [words.filter((w) => (w.x0 + w.x1) / 2 < gutter), words.filter((w) => (w.x0 + w.x1) / 2 >= gutter)];
   return [left, right].map((half) => ({ page: page.number, ...spanOf(half), lines: linesOf(half) }));
 }
+
+/** True where the heading of one table, no two columns of it alike, stands on both sides: its long cells only look like prose. */
+const hasHeadingOver = (lines: readonly Line[], gutter: number): boolean =>
+  lines.some((_, i) => {
+    const header = headerAt(lines, i);
+    return (
+      header !== undefined &&
+      header.sure >= 3 &&
+      header.sure === header.heads.length &&
+      header.heads[0]!.x1 < gutter &&
+      header.heads.at(-1)!.x0 > gutter
+    );
+  });
 
 const spanOf = (words: readonly Word[]) => ({
   left: Math.min(...words.map((w) => w.x0)) - 4,

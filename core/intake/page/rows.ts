@@ -66,9 +66,8 @@ export function keyColumns(lines: readonly { cells: string[] }[], columns: numbe
     const texts = lines.flatMap((l) => (l.cells[i] ? l.cells[i].split('\n') : []));
     const bare = texts.map((t) => t.replace(OPEN, '').trim());
     const numbers = bare.filter((t) => looksLikeNumbers(t)).length;
-    return (
-      numbers >= 1 && numbers >= 0.35 * texts.length && numbers + bare.filter((t) => isDash(t) || t === '').length >= 0.6 * texts.length
-    );
+    const others = bare.filter((t) => isDash(t) || t === '' || /^EP$/i.test(t)).length;
+    return numbers >= 1 && numbers >= 0.35 * texts.length && numbers + others >= 0.6 * texts.length;
   });
 }
 

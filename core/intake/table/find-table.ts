@@ -142,7 +142,7 @@ function under(grid: Grid, header: Header, until = grid.rows.length): FoundTable
 /** After a blank line a table goes on only with a row that has a number in it, or with a heading over such a row. */
 function continues(row: GridRow, columns: number, below: GridRow | undefined): boolean {
   const hasNumber = (r: GridRow) => r.cells.some((c) => looksLikeNumbers(c));
-  if (hasNumber(row)) return true;
+  if (hasNumber(row) || (filled(row).length > 1 && row.cells.includes('EP'))) return true;
   const [only, ...others] = filled(row);
   const isHeading = only !== undefined && others.length === 0 && columns > 1 && only.length < 50 && !/[.;]$|=/.test(only);
   return isHeading && below !== undefined && hasNumber(below);

@@ -200,7 +200,7 @@ const joinName = (text: string): string =>
   /^\S*$/.test(text)
     ? text
     : text
-        .replace(/\s*([/_])\s*\n\s*/g, '$1')
+        .replace(/\s*([/_]|(?<=[A-Za-z0-9])-)\s*\n\s*/g, '$1')
         .replace(/\s*\n\s*([/_)])/g, '$1')
         .replace(/\s+/g, ' ');
 

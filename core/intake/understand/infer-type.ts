@@ -37,6 +37,8 @@ const REFINES: Partial<Record<ElectricalType, ElectricalType[]>> = {
   'three-state': ['output'],
   'supply-out': ['output', 'supply-in'],
   passive: ['input', 'output', 'bidirectional'],
+  // A serial bus's data line is both: it is read and written, and its driver is open-drain.
+  bidirectional: ['open-drain'],
   'no-connect': ['reserved'],
   reserved: ['no-connect', 'input', 'output', 'bidirectional', 'passive'],
 };

@@ -8,6 +8,8 @@ interface Wording {
   words: RegExp;
   /** Where these stand in the text too, the wording means something else. */
   unless?: RegExp;
+  /** The wording tells what to wire to the terminal: it counts only where the text does not say what the terminal is. */
+  isAdvice?: true;
 }
 
 const WORDINGS: Wording[] = [
@@ -22,7 +24,7 @@ const WORDINGS: Wording[] = [
     type: 'no-connect',
     weight: 7,
     words: /\bno[- ]connect(ion)?s?\b|\bnot connected\b|\bunconnected\b|\bunused (pin|lead|terminal)\b|^\s*n\.?c\.?\s*$/i,
-    unless: /\bdo not\b/i,
+    unless: /\bdo not\b|\bnormal operation\b|\bstrap/i,
   },
   {
     type: 'reserved',
@@ -43,24 +45,37 @@ const WORDINGS: Wording[] = [
     type: 'passive',
     weight: 7,
     words:
-      /\b(flying|bootstrap|boot-?strap|charge[- ]?pump|pump|filter|timing|compensation|soft[- ]start|integrat\w+|hold|ramp|delay)[- ]cap(acitor)?\b|\bcap(acitor)? (connection|terminal|positive|negative|pin)\b|\b(loop )?compensation (node|pin|network|terminal|point)\b/i,
+      /\b(flying|bootstrap|boot-?strap|charge[- ]?pump|pump|filter|timing|compensation|soft[- ]start|integrat\w+|hold|ramp|delay)[- ]cap(acitor)?\b|\bcharge[- ]?pump (switching|flying|cap\w*) (node|pin|terminal)\b|\bcap(acitor)? (connection|terminal|positive|negative|pin)\b|\b(loop )?compensation (node|pin|network|terminal|point)\b/i,
     unless: /\boutput of|\bregulat(or|ed) output|\breference output/i,
   },
-  { type: 'passive', weight: 7, words: /\b(inductor|coil|winding|antenna coil)\b/i, unless: /\bsense input\b/i },
+  {
+    type: 'passive',
+    weight: 7,
+    words: /\b(inductor|coil|winding|antenna coil)\b/i,
+    unless: /\bsense input\b|\b(winding|coil)( [a-z0-9+−-]{1,3})? (driver |drive )?outputs?\b|\b(inductor|coil) current\b/i,
+  },
+  { type: 'passive', weight: 7, words: /^\W*(decoupling|bypass|smoothing|reservoir) cap(acitor)?\b/i, unless: /\boutput\b/i },
   {
     type: 'passive',
     weight: 7,
     words:
-      /^(?!.*\b(supply|power|ground|output|input)\b.{0,60}\b(bypass|decoupl))(.*\b)?(connect|place|put|attach|wire|needs?|requires?)\b.{0,40}\b(resistor|capacitor|inductor|coil|crystal|thermistor|ferrite)\b/i,
+      /^(?!.*\b(supply|power|ground|output|input)\b.{0,60}\b(bypass|decoupl))(.*\b)?(connect|place|put|attach|wire|needs?|requires?)\b((?!\b(through|via|using|with|by|divider|tap|pull|series)\b)(?:[^.;]|\.(?=\d))){0,40}\b(resistor|capacitor|inductor|coil|crystal|thermistor|ferrite)\b(?! (divider|network|ladder))/i,
     unless: /\b(bypass|decoupl\w*|pull-?up|pull-?down|supply|regulator output|ldo output|reference output|open[- ](drain|collector))\b/i,
+    isAdvice: true,
   },
   {
     type: 'passive',
     weight: 6.5,
     words:
-      /\b(set(ting)?|sense|bias|external|timing|programming|gain|current[- ]set|frequency[- ]set)[- ]resistor\b|\bresistor (connection|terminal|sets|from|to ground)\b|\bsets? .{0,30}\bwith (a|an) (external )?(resistor|capacitor)/i,
+      /\b(set(ting)?|sense|bias|external|timing|programming|gain|current[- ]set|frequency[- ]set)[- ]resistor\b|\bresistor (connection|terminal)\b|\bsets? .{0,30}\bwith (a|an) (external )?(resistor|capacitor)/i,
     unless: /\bpull-?(up|down)\b/i,
   },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words: /\bcapacitor (from|between) [A-Z]\w+ (to|and) (?!\w*(GND|VSS|ground))[A-Z]\w+/,
+  },
+  { type: 'passive', weight: 6.5, words: /\bresistor (sets|from|to ground)\b/i, unless: /\bpull-?(up|down)\b/i, isAdvice: true },
   {
     type: 'passive',
     weight: 6.5,
@@ -72,7 +87,7 @@ const WORDINGS: Wording[] = [
     type: 'supply-out',
     weight: 8,
     words:
-      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc-?dc|converter rail|core regulator)('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (voltage )?output\b|\breference out\b|\bsupply output\b|\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (supply|rail|voltage)\b|\bbias (supply|voltage|rail) output\b|\bregulated output voltage\b|\bldo output\b|\bcharge[- ]?pump rail\b/i,
+      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc-?dc|converter rail|core regulator)('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (voltage )?output\b|\breference out\b|\bsupply output\b|\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (supply|rail|voltage)\b|\bbias (supply|rail) output\b|\bregulated output voltage\b|\bldo output\b|\bcharge[- ]?pump rail\b/i,
     unless: /\bfeedback\b|\bsense\b|\binput (to|of|for|supply)\b|\benable\b|\bpower[- ]good\b/i,
   },
   {
@@ -116,7 +131,7 @@ const WORDINGS: Wording[] = [
     weight: 5,
     words: /\b(outputs?|out)\b/i,
     unless:
-      /\b(enable|disable|supply|ground|control|load|select|stage|of the output|to the output|feedback)s?\b.{0,12}$|\boutput[- ](enable|disable|control|supply|stage|range|mode|driver supply|data rate|load|select|update|latch|ground)\b|\boutputs? (are|is) (off|on|disabled|enabled|updated)|\binputs? ?(\/|and|or) ?outputs?\b|\bout of\b/i,
+      /\b(enable|disable|supply|ground|control|load|select|stage|of the output|to the output|feedback)s?\b.{0,12}$|\boutput[- ](enable|disable|control|supply|stage|range|mode|driver supply|data rate|load|select|update|latch|ground)\b|\boutputs? (are|is) (off|on|disabled|enabled|updated)|\binputs? ?(\/|and|or) ?outputs?\b|\bout of\b|\b(en|dis)ables? .{0,24}outputs?\b/i,
   },
   {
     type: 'output',
@@ -130,25 +145,50 @@ const WORDINGS: Wording[] = [
     words: /\binputs?\b/i,
     unless: /\binput (supply|power|ground)\b|\binputs? ?(\/|and|or) ?outputs?\b|\b(to|of|from|at|by|with) (the |an? )?(\w+ )?inputs?\b/i,
   },
+  // Read at reset: whatever the terminal is later, it is an input then.
+  { type: 'input', weight: 4.5, words: /\bstrap(s|ping|ped)?\b|\b(latched|sampled) (at|on|during) (reset|power[- ]?(up|on))\b/i },
+  // A hint only: what is tied to ground can be an input that is not used.
+  {
+    type: 'ground',
+    weight: 2.5,
+    words: /^\W*(must be |should be )?(connect|tie|solder)(ed|d)?( this pin| it)? to (the )?(\w+ )?(ground|gnd|vss)\b/i,
+  },
   {
     type: 'input',
     weight: 4,
     words:
-      /\b(selects?|enables?|enable|chip[- ]select|reset|shut-?down|power-?down|clock|strobe|strap|trigger|address (bit|line)s?|mode (pin|select)|output[- ]enable|output[- ]disable|output[- ]control|write[- ]protect|receive(d)? data|feedback|sense|non-?inverting|inverting|set pin|control pin|logic level (high|low) (to|for)|pull (high|low) to|tie (high|low)|drive (high|low) to)\b/i,
+      /\b(selects?|enables?|enable|chip[- ]select|reset|shut-?down|power-?down|clock|strobe|strap|trigger|address (bit|line)s?|mode (pin|select)|output[- ]enable|output[- ]disable|output[- ]control|write[- ]protect|receive(d)? data|feedback|sense|non-?inverting|inverting|set pin|control pin|logic (level )?(high|low) (to|for)|pull (high|low) to|tie (high|low)|drive (high|low) to)\b/i,
     unless:
       /\boutputs?\b(?![- ](enable|disable|control))|\boutput (of|from)\b|\bsuppl(y|ies)\b|\bsense resistor\b|\bpulls?\b.*\blow when\b/i,
   },
 ];
 
+/** What a first clause may say outright that a terminal is, whatever is to be wired to it. */
+const SAID: ReadonlySet<ElectricalType> = new Set([
+  'input',
+  'output',
+  'bidirectional',
+  'three-state',
+  'open-drain',
+  'open-source',
+  'supply-out',
+]);
+
 /** Evidence for types from a description's words, strongest first. */
 export const wordsOfType = remember((text: string): Evidence[] => {
   if (text.trim() === '') return [];
-  const found: Evidence[] = [];
-  for (const { type, weight, words, unless } of WORDINGS) {
+  const found: (Evidence & { at: number; isAdvice: boolean })[] = [];
+  for (const { type, weight, words, unless, isAdvice = false } of WORDINGS) {
     const match = words.exec(text);
-    if (match && !unless?.test(text)) found.push(evidence(type, weight * lead(match.index), `“${match[0].trim()}”`));
+    if (match && !unless?.test(text))
+      found.push({ ...evidence(type, weight * lead(match.index), `“${match[0].trim()}”`), at: match.index, isAdvice });
   }
-  return found.sort((a, b) => b.weight - a.weight);
+  const clause = /[.;](\s|$)/.exec(text)?.index ?? Infinity;
+  const isSaid = found.some((e) => SAID.has(e.type) && e.weight >= 4 && e.at < clause);
+  return found
+    .filter((e) => !(e.isAdvice && isSaid))
+    .map(({ type, weight, because }) => evidence(type, weight, because))
+    .sort((a, b) => b.weight - a.weight);
 });
 
 /** Words at the start of a description say what the terminal is; words far behind often tell of another. */

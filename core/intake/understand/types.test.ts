@@ -52,6 +52,13 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['GND', undefined, '', 'ground'],
   ['OUT', undefined, 'Output of the amplifier', 'output'],
   ['IN+', undefined, 'Non-inverting input', 'input'],
+  ['SDA', 'I/O', 'Serial data, open-drain', 'bidirectional'],
+  ['AOUT1', 'O', 'Winding A output 1', 'output'],
+  ['SCL', 'I', 'Serial clock. Connect to the logic rail through a 10 kΩ resistor.', 'input'],
+  ['TS', 'I', 'Temperature sense input. Connect to the centre tap of a resistor divider.', 'input'],
+  ['ILIM', 'I', 'Current limit programming input. Connect a resistor from ILIM to ground.', 'input'],
+  ['VCP', 'P', 'Charge pump output. Connect a 0.22-µF capacitor to VM.', 'supply-out'],
+  ['VCAP', 'O', 'Decoupling capacitor for the core; connect 1 µF to AGND', 'passive'],
 ];
 
 it.each(SURE)('%s, type “%s”, “%s” is %s, without a doubt', (name, code, description, type) => {
@@ -71,7 +78,6 @@ const ASKED: [string, string | undefined, string][] = [
   ['FOO', undefined, ''],
   ['BAR', 'QQ', 'Does something'],
   ['CTRL', 'O', 'Control input of the switch'],
-  ['SDA', 'I/O', 'Serial data, open-drain'],
   ['X7', 'A', ''],
 ];
 
