@@ -10,9 +10,11 @@ export function pagesWorthRuling(pages: readonly DocumentPage[]): number[] {
   let before = false;
   return pages.flatMap((page) => {
     const texts = page.runs.map((r) => r.text.trim()).filter((t) => t !== '' && t.length < 40);
-    const worth = hasHeadings(texts) || hasMap(texts) || (before && hasNumbers(texts));
+    const worth = hasHeadings(texts) || hasMap(texts) || (before && numbersIn(texts) >= 3);
+    // The last row or two of a table can stand on a page of their own; nothing goes on after that.
+    const isLast = !worth && before && numbersIn(texts) >= 1;
     before = worth;
-    return worth ? [page.number] : [];
+    return worth || isLast ? [page.number] : [];
   });
 }
 
@@ -40,4 +42,4 @@ function hasMap(texts: readonly string[]): boolean {
   return ['A', 'B', 'C', '1', '2', '3'].every((t) => all.has(t));
 }
 
-const hasNumbers = (texts: readonly string[]): boolean => texts.filter((t) => looksLikeNumbers(t.split(/\s+/)[0] ?? '')).length >= 3;
+const numbersIn = (texts: readonly string[]): number => texts.filter((t) => looksLikeNumbers(t.split(/\s+/)[0] ?? '')).length;

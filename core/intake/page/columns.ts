@@ -19,8 +19,11 @@ export function edgesUnder(header: PageHeader, body: readonly Line[], left: numb
     for (let x = Math.max(0, Math.floor(h.x0 - left)); x <= Math.min(width - 1, Math.ceil(h.x1 - left)); x++) through[x]!++;
   }
   const edges = header.heads.slice(1).map((next, i) => {
-    const from = Math.max(0, Math.floor(header.heads[i]!.x0 - left) + 1);
-    const to = Math.min(width - 1, Math.ceil(next.x1 - left) - 1);
+    // A column holds its heading, so that edges stand between headings; their places are off by a little where they are estimates.
+    const { x0, x1 } = header.heads[i]!;
+    const slack = 0.35 * (body[0]?.size ?? 9);
+    const from = Math.max(0, Math.floor(Math.max(x0 + 1, x1 - slack) - left));
+    const to = Math.min(width - 1, Math.ceil(Math.min(next.x1 - 1, next.x0 + slack) - left));
     // Headings with hardly a gap between them: lines run through there too, and cells begin under their heading.
     if (next.x0 - header.heads[i]!.x1 < 0.45 * (body[0]?.size ?? 9)) return clearOfWords(body, header.heads[i]!.x0, next) ?? next.x0 - 1;
     return left + clearest(through, from, to);

@@ -12,8 +12,13 @@ export interface PageHeader {
   sure: number;
 }
 
-/** How wide a gap parts two headings, in font sizes: the usual one, then tighter ones. */
-const GAPS = [0.55, 0.36, 0.2];
+/** How wide a gap parts two headings, in font sizes, with what a typewritten blank adds, and of how many lines: the usual one, then tighter ones. */
+const GAPS: [gap: number, blank: number, most: number][] = [
+  [0.55, 0.3, 3],
+  [0.55, 0, 3],
+  [0.36, 0, 1],
+  [0.2, 0, 1],
+];
 
 /** The heading that starts at a line, if one does. Headings may take up to three lines; a title above them is none. */
 export function headerAt(lines: readonly Line[], at: number): PageHeader | undefined {
@@ -35,33 +40,43 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
   // A title stands in larger print than what follows it.
   if (lines[at + 1] && first.size > 1.25 * lines[at + 1]!.size) return undefined;
   let best: PageHeader | undefined;
-  for (const gap of GAPS) {
-    for (let depth = 1; depth <= (gap === GAPS[0] ? 3 : 1) && at + depth <= lines.length; depth++) {
+  const isMono = first.words[0]!.mono === true;
+  for (const [gap, blank, most] of GAPS) {
+    if (blank === 0 && gap === GAPS[0]![0] && !isMono) continue;
+    for (let depth = 1; depth <= most && at + depth <= lines.length; depth++) {
       const group = lines.slice(at, at + depth);
       const drop = depth > 1 ? group.at(-1)!.base - group.at(-2)!.base : 0;
       if (drop > FARTHEST * first.size || Math.abs(group.at(-1)!.size - first.size) > 0.15 * first.size) break;
       if (depth > 1 && isRow(group.at(-1)!)) break;
       const isFar = drop > NEAREST * first.size;
-      if (isFar && !segmentsOf(group.at(-2)!, gap).every((s) => roleOfHeading(s.text) !== undefined)) break;
-      const heads = stack(group.map((l) => apart(segmentsOf(l, gap))));
+      if (isFar && !isOnlyHeads(group.at(-2)!)) break;
+      const heads = stack(group.map((l) => apart(segmentsOf(l, gap, blank))));
       const kept = trim(heads);
       const texts = kept.map((h) => h.text);
       const worth = headingWorth(texts);
       // Lines far apart are one heading only where each brings columns that the other lacks.
       const alone = isFar ? 1 + Math.max(best?.worth ?? 0, headingWorth(segmentsOf(group.at(-1)!, gap).map((s) => s.text))) : 0;
       // Two words near each other are a title more often than two headings.
-      const least = Math.max(gap === GAPS[0] ? 2 : 3, alone);
+      const least = Math.max(most > 1 ? 2 : 3, alone);
       const sure = surely(texts);
-      if (worth >= least && (worth > (best?.worth ?? 0) || (worth === best?.worth && sure > best.sure)))
-        best = { at, depth, heads: kept, worth, sure };
+      // A typewritten blank parts headings only where that makes more of them plain.
+      const isWide = isMono && blank === 0 && best !== undefined;
+      const isBetter = isWide ? sure > best!.sure : worth > (best?.worth ?? 0) || (worth === best?.worth && sure > best.sure);
+      if (worth >= least && isBetter) best = { at, depth, heads: kept, worth, sure };
     }
-    if (best) return best;
+    if (best && !(isMono && blank > 0)) return best;
   }
   return best;
 }
 
 /** How far the lines of one heading may stand apart, in font sizes: usually, and in cells with much white. */
 const [NEAREST, FARTHEST] = [2.1, 3.3];
+
+/** Two headings and more, and nothing else; one alone is a title. */
+function isOnlyHeads(line: Line): boolean {
+  const segments = segmentsOf(line);
+  return segments.length > 1 && segments.every((s) => roleOfHeading(s.text) !== undefined);
+}
 
 /** A line of the table's body: a number, and beside it what is no heading. */
 function isRow(line: Line): boolean {

@@ -29,12 +29,13 @@ export function linesOf(words: readonly Word[]): Line[] {
   return lines;
 }
 
-/** Cuts a line where the gap between words is over `wide` font sizes. */
-export function segmentsOf(line: Line, wide = 0.55): Segment[] {
+/** Cuts a line where the gap between words is over `wide` font sizes; `blank` is how much wider typewritten blanks are. */
+export function segmentsOf(line: Line, wide = 0.55, blank = 0.3): Segment[] {
   const segments: Segment[] = [];
   for (const word of line.words) {
     const last = segments.at(-1);
-    if (last && word.x0 - last.x1 <= wide * Math.max(word.size, line.size * 0.8)) {
+    const most = word.mono && last?.words.at(-1)!.mono ? wide + blank : wide;
+    if (last && word.x0 - last.x1 <= most * Math.max(word.size, line.size * 0.8)) {
       last.text += ` ${word.text}`;
       last.x1 = Math.max(last.x1, word.x1);
       last.words.push(word);

@@ -1,4 +1,5 @@
 import type { Box } from '../table/box';
+import { looksLikeNumbers } from '../table/numbers';
 import type { Block } from './block';
 import { captionsAbove } from './borderless';
 import { withoutFurniture } from './furniture';
@@ -59,7 +60,7 @@ export const inBox = (w: Word, [x, y, width, height]: Box): boolean => {
 export function ruledBlocks(r: Omit<Ready, 'blocks'>): Block[] {
   return r.lattices.flatMap((lattice): Block[] => {
     const rows = latticeRows(lattice, r.words);
-    if (rows.length < 2) return [];
+    if (rows.length === 0 || (rows.length === 1 && !rows[0]!.cells.some(looksLikeNumbers))) return [];
     const [x, y] = [lattice.xs[0]!, lattice.ys[0]!];
     const box: Box = [x, y, lattice.xs.at(-1)! - x, lattice.ys.at(-1)! - y];
     const above = r.lines.filter((l) => l.base < y + 2);

@@ -95,7 +95,8 @@ function latticeOf(h: readonly Rule[], v: readonly Rule[]): Lattice | undefined 
   const bottom = Math.max(...h.map((r) => r.y1), ...v.map((r) => r.y2));
   const xs = places([left, right, ...v.map((r) => r.x1)]);
   const ys = places([top, bottom, ...h.map((r) => r.y1)]);
-  if (xs.length < 3 || ys.length < 3 || xs.length * ys.length > MOST_SLOTS) return undefined;
+  // One row can be all that is left of a table on its last page.
+  if (xs.length < 3 || ys.length < 2 || (ys.length < 3 && xs.length < 4) || xs.length * ys.length > MOST_SLOTS) return undefined;
   const closedRight = (row: number, col: number) => {
     const y = (ys[row]! + ys[row + 1]!) / 2;
     return v.some((r) => Math.abs(r.x1 - xs[col + 1]!) < SAME && r.y1 <= y && r.y2 >= y);

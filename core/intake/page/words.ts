@@ -15,6 +15,8 @@ export interface Word {
   top: number;
   /** Its place within a longer run is an estimate. */
   estimated?: boolean;
+  /** Set in a face whose characters are all equally wide: its blanks are wider than those of others. */
+  mono?: boolean;
 }
 
 /** Characters nearer than this, in font sizes, belong to one word. pdf.js puts blanks into wider gaps itself. */
@@ -40,7 +42,8 @@ export function wordsAndRules(page: DocumentPage): { words: Word[]; rules: Rule[
 }
 
 function readWords(page: DocumentPage): { words: Word[]; drawn: Set<Rule> } {
-  const pieces = page.runs.flatMap(cut);
+  const isMono = isTypewritten(page.runs);
+  const pieces = page.runs.flatMap((run) => cut(run, isMono));
   const upright = pieces.filter((p) => !p.sideways);
   const drawn = underscores(upright, page.rules ?? []);
   const flat = joinPieces([...upright, ...drawn.map((d) => d.word)]);
@@ -51,11 +54,19 @@ function readWords(page: DocumentPage): { words: Word[]; drawn: Set<Rule> } {
 const widthOf = (c: string): number =>
   c === ' ' || /[ijl.,:;'|!ftI()[\]/\\-]/.test(c) ? 0.31 : /[mwMW@%]/.test(c) ? 0.86 : /[A-Z0-9+=#&]/.test(c) ? 0.63 : 0.53;
 
-function cut(run: Run): Word[] {
+/** Characters of 0.6 times the size each, as typewriter faces have them. A short word can have that width by chance, a page cannot. */
+function isTypewritten(runs: readonly Run[]): boolean {
+  const told = runs.filter((r) => r.turns === 0 && r.text.trim().length >= 2);
+  const alike = told.filter((r) => Math.abs(r.width / (r.text.length * r.size) - 0.6) < 0.006);
+  return told.length > 0 && alike.length >= 0.8 * told.length;
+}
+
+function cut(run: Run, isMono: boolean): Word[] {
   const text = run.text.replace(/[\u00a0\u2000-\u200a\u202f\t]/g, ' ');
   if (run.turns !== 0) return sideways(run, text);
-  if (!text.includes(' ')) return text === '' ? [] : [wordAt(run, text, run.x, run.x + run.width)];
-  const widths = [...text].map(widthOf);
+  const mono = isMono ? { mono: true } : {};
+  if (!text.includes(' ')) return text === '' ? [] : [{ ...wordAt(run, text, run.x, run.x + run.width), ...mono }];
+  const widths = [...text].map(isMono ? () => 1 : widthOf);
   const total = widths.reduce((a, b) => a + b, 0) || 1;
   const words: Word[] = [];
   let from = 0;
@@ -63,7 +74,11 @@ function cut(run: Run): Word[] {
   let current = '';
   const end = (to: number) => {
     if (current !== '')
-      words.push({ ...wordAt(run, current, run.x + (run.width * from) / total, run.x + (run.width * to) / total), estimated: true });
+      words.push({
+        ...wordAt(run, current, run.x + (run.width * from) / total, run.x + (run.width * to) / total),
+        estimated: true,
+        ...mono,
+      });
     current = '';
   };
   [...text].forEach((c, i) => {

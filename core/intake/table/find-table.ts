@@ -42,7 +42,7 @@ export function findTable(grid: Grid): FoundTable | undefined {
   return withoutHeader(grid);
 }
 
-const keyOf = (t: FoundTable): string => t.columns.map((c) => c.heading.toLowerCase()).join('|');
+const keyOf = (t: FoundTable): string => t.columns.map((c) => c.heading.toLowerCase().replace(/\s+/g, ' ')).join('|');
 
 function findHeaders(grid: Grid): Header[] {
   const headers: Header[] = [];

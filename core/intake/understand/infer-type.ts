@@ -39,7 +39,6 @@ const REFINES: Partial<Record<ElectricalType, ElectricalType[]>> = {
   passive: ['input', 'output', 'bidirectional'],
   // A serial bus's data line is both: it is read and written, and its driver is open-drain.
   bidirectional: ['open-drain'],
-  'no-connect': ['reserved'],
   reserved: ['no-connect', 'input', 'output', 'bidirectional', 'passive'],
 };
 

@@ -146,7 +146,7 @@ const WORDINGS: Wording[] = [
     unless: /\binput (supply|power|ground)\b|\binputs? ?(\/|and|or) ?outputs?\b|\b(to|of|from|at|by|with) (the |an? )?(\w+ )?inputs?\b/i,
   },
   // Read at reset: whatever the terminal is later, it is an input then.
-  { type: 'input', weight: 4.5, words: /\bstrap(s|ping|ped)?\b|\b(latched|sampled) (at|on|during) (reset|power[- ]?(up|on))\b/i },
+  { type: 'input', weight: 2.9, words: /\bstrap(s|ping|ped)?\b|\b(latched|sampled) (at|on|during) (reset|power[- ]?(up|on))\b/i },
   // A hint only: what is tied to ground can be an input that is not used.
   {
     type: 'ground',
