@@ -8,6 +8,7 @@ import { chainsOf, gridOf, type Chain } from './chains';
 import { linesOf } from './lines';
 import { inBox, ruledBlocks, type Ready } from './ready';
 import { regionsOf } from './regions';
+import { standing } from './standing';
 import type { Word } from './words';
 
 /** A table that was found, with the blocks it stands in. */
@@ -33,7 +34,7 @@ export function tablesOf(ready: readonly Ready[], options: ReadOptions): Found[]
     }
     const own = options.region && options.region.page !== r.page.number ? [] : r.words;
     const inRegion = options.region ? r.to(options.region.box) : undefined;
-    const words = own.filter((w) => !w.sideways && !isTaken(r.page.number, w) && (!inRegion || inBox(w, inRegion)));
+    const words = standing(own.filter((w) => !isTaken(r.page.number, w) && (!inRegion || inBox(w, inRegion))));
     for (const region of regionsOf(r.page, linesOf(words))) {
       const read = blocksIn(region, r.rules, open);
       plain.push(...read.blocks);

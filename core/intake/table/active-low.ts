@@ -60,7 +60,8 @@ function markOf(name: string, names: ReadonlySet<string>): { mark: string; stem:
   const capital =
     /^(.*_)?N(RE?SE?T|TRST|CS|SS|CE|OE|WE|RD|WR|IRQ|INT|MR|SHDN|FAULT|SLEEP)\d*$/.exec(name) ??
     /^(.*_)?(CS|SS|RE?SE?T|TRST|IRQ|INT|SHDN|FAULT|SLEEP)N\d*$/.exec(name);
-  if (capital && !names.has(name.replace(/N(\d*)$/, 'P$1'))) return { mark: 'N', stem: capital[2]!, sure: true };
+  const isHalf = /N\d*$/.test(name) && names.has(name.replace(/N(\d*)$/, 'P$1'));
+  if (capital && !isHalf) return { mark: 'N', stem: capital[2]!, sure: true };
   const trailing = /^(.+?)_(N|B|L)$/.exec(name) ?? /^([A-Z]{2,}.*?)(n)$/.exec(name);
   if (!trailing) return undefined;
   const [, stem = '', letter = ''] = trailing;

@@ -201,6 +201,18 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     else if (type >= 0 && !rows.slice(0, 20).some((r) => isTypeCode(r.cells[type] ?? ''))) settled[type] = 'name';
     else if (functions.length === 1 && share(functions[0]!, (c) => !/\s/.test(c)) > 0.5) settled[functions[0]!] = 'name';
   }
+  // Whatever is written over it, the column of single words that are no numbers beside numbers is the name.
+  if (!has('name') && has('number')) {
+    const names = headings.findIndex(
+      (_, i) =>
+        settled[i] === undefined &&
+        !isNumbers(i) &&
+        share(i, (c) => /^\S*[A-Za-z]\S*$/.test(c)) >= 0.8 &&
+        share(i, isTypeCode) < 0.5 &&
+        new Set(rows.map((r) => r.cells[i])).size > 0.4 * rows.length,
+    );
+    if (names >= 0) settled[names] = 'name';
+  }
   if (!has('number')) {
     const numbers = headings.findIndex((_, i) => settled[i] === undefined && isNumbers(i));
     if (numbers >= 0) settled[numbers] = 'number';

@@ -69,7 +69,11 @@ export const headsOtherTable = (cells: readonly string[], least = 2): boolean =>
 /** What a heading says of its column; `ambiguous` where the cells must decide; undefined where it says nothing. */
 export const roleOfHeading = remember((heading: string): ColumnRole | 'ambiguous' | undefined => {
   if (heading.length > 60) return undefined;
-  const text = normal(heading);
+  const bare = heading.replace(/\([^)]*\)?/g, ' ');
+  return roleOfText(normal(heading)) ?? (bare === heading ? undefined : roleOfText(normal(bare)));
+});
+
+function roleOfText(text: string): ColumnRole | 'ambiguous' | undefined {
   if (text === '') return undefined;
   if (AMBIGUOUS.test(text)) return 'ambiguous';
   const numbered = NUMBER_OF.exec(text)?.[1];
@@ -77,10 +81,10 @@ export const roleOfHeading = remember((heading: string): ColumnRole | 'ambiguous
     return 'number';
   for (const role of Object.keys(WORDINGS) as (keyof typeof WORDINGS)[]) if (WORDINGS[role].test(text)) return role;
   return undefined;
-});
+}
 
-const FAMILY =
-  'SOIC|SOP|SSOP|TSSOP|MSOP|VSSOP|HTSSOP|QSOP|SOT|SC|TO|DIP|PDIP|CDIP|SDIP|SIP|SO|LQFP|TQFP|QFP|HQFP|VQFP|PLCC|LCC|QFN|VQFN|WQFN|UQFN|TQFN|DFN|WDFN|SON|WSON|VSON|LGA|BGA|FBGA|TFBGA|UFBGA|LFBGA|VFBGA|CSP|WLCSP|DSBGA|PGA|CBGA|FCBGA|PBGA';
+/** Families of packages; most carry letters for their height, pitch and material before the family's own. */
+const FAMILY = '[A-Z]{0,5}(?:QFPN|QFP|QFN|BGA|CSP|SSOP|SOP|SOIC|SON|DFN|LGA|DIP|LCC|PGA)|PSO|SOT|SOJ|SIP|SC|TO|SO';
 const PACKAGE = new RegExp(`\\b(?:(\\d{1,4})[- ]?(?:pin |ball |lead )?(${FAMILY})|(${FAMILY})[- ]?(\\d{1,4})(?:-(\\d{1,2}))?(?:-?EP)?)\\b`);
 const BARE = new RegExp(`^(${FAMILY})$`, 'i');
 
