@@ -10,12 +10,21 @@ export interface PageHeader {
   worth: number;
   /** How many columns have a role that no other has and that is not in doubt: of two readings of a heading the surer counts. */
   sure: number;
+  /** How many headings have a bracket that is not closed. */
+  unclosed: number;
+}
+
+type Weight = Pick<PageHeader, 'worth' | 'sure' | 'unclosed'>;
+
+function isMore(a: Weight, b: Weight | undefined): boolean {
+  if (!b) return a.worth > 0;
+  return a.worth !== b.worth ? a.worth > b.worth : a.sure !== b.sure ? a.sure > b.sure : a.unclosed < b.unclosed;
 }
 
 /** How wide a gap parts two headings, in font sizes, with what a typewritten blank adds, and of how many lines: the usual one, then tighter ones. */
 const GAPS: [gap: number, blank: number, most: number][] = [
-  [0.55, 0.3, 3],
-  [0.55, 0, 3],
+  [0.55, 0.3, 8],
+  [0.55, 0, 8],
   [0.36, 0, 1],
   [0.2, 0, 1],
 ];
@@ -46,6 +55,7 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
     for (let depth = 1; depth <= most && at + depth <= lines.length; depth++) {
       const group = lines.slice(at, at + depth);
       const drop = depth > 1 ? group.at(-1)!.base - group.at(-2)!.base : 0;
+      if (depth > 1 && group.at(-1)!.base - first.base > TALLEST * first.size) break;
       if (drop > FARTHEST * first.size || Math.abs(group.at(-1)!.size - first.size) > 0.15 * first.size) break;
       if (depth > 1 && isRow(group.at(-1)!)) break;
       const isFar = drop > NEAREST * first.size;
@@ -59,23 +69,26 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
       // Two words near each other are a title more often than two headings.
       const least = Math.max(most > 1 ? 2 : 3, alone);
       const sure = surely(texts);
+      const unclosed = texts.filter((t) => /\([^)]*$/.test(t)).length;
       // A typewritten blank parts headings only where that makes more of them plain.
       const isWide = isMono && blank === 0 && best !== undefined;
-      const isBetter = isWide ? sure > best!.sure : worth > (best?.worth ?? 0) || (worth === best?.worth && sure > best.sure);
-      if (worth >= least && isBetter) best = { at, depth, heads: kept, worth, sure };
+      const isBetter = isWide ? sure > best!.sure : isMore({ worth, sure, unclosed }, best);
+      if (worth >= least && isBetter) best = { at, depth, heads: kept, worth, sure, unclosed };
     }
     if (best && !(isMono && blank > 0)) return best;
   }
   return best;
 }
 
+/** How tall a heading may be, in font sizes. Its cells are centred, each by itself, so that its lines can be many. */
+const TALLEST = 5.5;
 /** How far the lines of one heading may stand apart, in font sizes: usually, and in cells with much white. */
 const [NEAREST, FARTHEST] = [2.1, 3.3];
 
 /** Two headings and more, and nothing else; one alone is a title. */
 function isOnlyHeads(line: Line): boolean {
   const segments = segmentsOf(line);
-  return segments.length > 1 && segments.every((s) => roleOfHeading(s.text) !== undefined);
+  return segments.length > 1 && segments.every((s) => roleOfHeading(s.text) !== undefined || /^packages?$/i.test(s.text));
 }
 
 /** A line of the table's body: a number, and beside it what is no heading. */
@@ -91,20 +104,42 @@ const surely = (texts: readonly string[]): number =>
 
 type Head = PageHeader['heads'][number];
 
-const apart = (segments: Segment[]): Segment[] => (segments.length > 1 ? segments.flatMap(apartByWords) : segments);
+/** A lone text is a title as likely as headings, unless it is packages only. */
+const apart = (segments: Segment[]): Segment[] =>
+  segments.length > 1 || segments[0]?.words.every((w) => packageIn(w.text)?.name === w.text) ? segments.flatMap(apartByWords) : segments;
 
-/** `Type Description` set so tightly that no gap is left: two headings, where the whole is none and each part is one. */
+/** Headings of columns that no field of a pin comes from. */
+const UNREAD = /^(i\/?o )?(structure|level|buffer)s?$|^5[- ]?v([- ]tolerant)?$|^reset state$/i;
+
+/** How many words the tightest line of headings has, and how many one heading has. */
+const [MOST_WORDS, LONGEST] = [16, 4];
+
+/**
+ * `Type Description`, `LQFP48 LQFP64` set so tightly that no gap is left: several headings, where the whole is none and
+ * each part is one. The fewest parts are taken.
+ */
 function apartByWords(segment: Segment): Segment[] {
   const { words } = segment;
-  if (words.length < 2 || words.length > 5 || roleOfHeading(segment.text) !== undefined) return [segment];
-  for (let at = 1; at < words.length; at++) {
-    const [left, right] = [words.slice(0, at), words.slice(at)];
-    const [a, b] = [left, right].map((w) => w.map((x) => x.text).join(' '));
-    if (roleOfHeading(a!) === undefined || roleOfHeading(b!) === undefined) continue;
-    const piece = (w: typeof words, text: string): Segment => ({ text, words: w, x0: w[0]!.x0, x1: w.at(-1)!.x1 });
-    return [piece(left, a!), piece(right, b!)];
+  if (words.length < 2 || words.length > MOST_WORDS || roleOfHeading(segment.text) !== undefined) return [segment];
+  const isHead = (text: string) => roleOfHeading(text) !== undefined || packageIn(text)?.name === text || UNREAD.test(text);
+  // fewest[n]: where the last part of the first n words begins, and how many parts they are.
+  const fewest: ({ from: number; parts: number } | undefined)[] = [{ from: 0, parts: 0 }];
+  for (let end = 1; end <= words.length; end++)
+    for (let from = Math.max(0, end - LONGEST); from < end; from++) {
+      const before = fewest[from];
+      const text = words
+        .slice(from, end)
+        .map((w) => w.text)
+        .join(' ');
+      if (before && isHead(text) && before.parts + 1 < (fewest[end]?.parts ?? Infinity)) fewest[end] = { from, parts: before.parts + 1 };
+    }
+  const pieces: Segment[] = [];
+  for (let end = words.length; end > 0; end = fewest[end]!.from) {
+    if (!fewest[end]) return [segment];
+    const own = words.slice(fewest[end]!.from, end);
+    pieces.unshift({ text: own.map((w) => w.text).join(' '), words: own, x0: own[0]!.x0, x1: own.at(-1)!.x1 });
   }
-  return [segment];
+  return pieces;
 }
 
 /** Puts heading lines over each other: a lone heading goes to the column under it, a wide one to all of them. */

@@ -36,7 +36,8 @@ function broughtUpright(row: readonly Word[], lines: readonly Line[]): Word[] {
   return row.map((w) => {
     const size = line?.size ?? w.size;
     const middle = (w.x0 + w.x1) / 2;
-    const base = line?.base ?? bottom;
+    // Under a heading over all of them they are a line of their own.
+    const base = line === undefined ? bottom : line.base < top ? line.base + 1.1 * size : line.base;
     return { text: w.text, x0: middle - size / 4, x1: middle + size / 4, base, size, top: base - size * 0.78 };
   });
 }
