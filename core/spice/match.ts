@@ -1,7 +1,7 @@
 import type { ElectricalType } from '../part';
 import { assign } from './assign';
 import type { ModelNode } from './read-models';
-import { plainName, rolesOf, wordsOf } from './roles';
+import { letterOf, plainName, rolesOf, shortens, wordsOf } from './roles';
 
 /** A pin as matching sees it. `unit` is null for pins that belong to every unit, such as shared supplies. */
 export interface MatchPin {
@@ -77,7 +77,8 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   const signals = new Map<string, MatchPin[]>();
   for (const pin of pins) signals.set(`${pin.name} ${pin.type}`, [...(signals.get(`${pin.name} ${pin.type}`) ?? []), pin]);
   const rows = [...signals.values()];
-  const likeness = rows.map(([first]) => nodes.map((node) => alike(first!, node, channel)));
+  const isOne = channel || haveOneIndex(pins);
+  const likeness = rows.map(([first]) => nodes.map((node) => alike(first!, node, isOne)));
   const chosen = assign(likeness.map((row) => row.map((l) => l.score)));
   const takenNodes = new Set<number>();
   const open: { members: MatchPin[]; reason: string }[] = [];
@@ -102,6 +103,12 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
     for (const pin of members)
       if (freeNodes.length === 0) out.left.push({ pin: pin.number, reason: 'every node of the model has its pin already' });
       else out.asks.push({ pin: pin.number, reason: `${reason} Free: ${freeNodes.join(', ')}.` });
+}
+
+/** True where all names that begin with a channel's figure have the same: 1A, 1B and 1Y of a single gate. */
+function haveOneIndex(pins: readonly MatchPin[]): boolean {
+  const indices = pins.flatMap((p) => /^\d{1,2}(?=[A-Z])/i.exec(p.name)?.[0] ?? []);
+  return indices.length > 1 && new Set(indices).size === 1;
 }
 
 /**
@@ -152,9 +159,16 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
   if (word.length > 1 && more.length > 0 && plain.includes(plainName(word)) && rolesOf(word).size === 0)
     return { score: 0.88, because: `line ${node.docLine}: “${node.doc}”` };
   if (first.length > 2 && plain.includes(plainName(first))) return { score: 0.9, because: `line ${node.docLine}: “${node.doc}”` };
+  const [letter, saidLetter] = [names.map(letterOf).find((l) => l !== undefined), letterOf(first)];
+  if (letter !== undefined && saidLetter !== undefined) {
+    const isOther = rolesOf(first).has(pin.type === 'input' ? 'output' : 'input') && first.trim().length > 1;
+    return letter === saidLetter && !isOther ? { score: 0.9, because: `line ${node.docLine}: “${node.doc}”` } : { score: 0.1, because: '' };
+  }
   const own = new Set(names.flatMap((n) => [...rolesOf(n)]));
   // COM of a switch is its common contact; a ground only where the pin is one.
   if (own.has('common') && pin.type !== 'unspecified') own.delete(isSupply(pin) ? 'common' : 'ground');
+  // Whether a ground is the model's negative supply, a person says.
+  if (pin.type === 'ground') own.delete('supply-');
   if (own.size === 0 && pin.description) for (const role of rolesOf(pin.description)) own.add(role);
   for (const role of rolesByType(pin)) own.add(role);
   const said = new Set([...rolesOf(node.doc), ...rolesOf(first.trim())]);
@@ -163,6 +177,8 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
   const named = isMute ? new Set<string>() : rolesOf(node.name);
   if (shares(own, said)) return { score: 0.86, because: `line ${node.docLine}: “${node.doc}”` };
   if (said.size > 0) return { score: 0.1, because: '' };
+  const isShort = own.size === 0 && first.trim().split(/\s+/).length <= 3 && shortens(names.at(-1)!, first.trim().split(/\s+/)[0] ?? '');
+  if (isShort) return { score: 0.84, because: `line ${node.docLine}: “${node.doc}”` };
   if (shares(own, named)) return { score: 0.82, because: `node ${node.name} reads as ${[...own].find((r) => named.has(r))}` };
   const overlap = commonWords(`${pin.name} ${pin.description ?? ''}`, `${node.name} ${node.doc}`);
   return overlap.length > 0

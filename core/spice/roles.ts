@@ -5,11 +5,11 @@
 const ROLES: [role: string, words: RegExp][] = [
   [
     'in-',
-    /^(-|in-|inn|-in|vin-|v-in|inm|in_n|in_neg|inneg|inminus|ain-|minus)$|^in(\d*)-$|(?<!non[- ]?)\binverting\b|\bnegative (signal |analog )?input\b/,
+    /^(-|in-|inn|-in|vin-|v-in|inm|in_n|in_neg|inneg|inminus|ain-|minus)$|^in(\d*)-$|(?<!non[- ]?)\binverting\b|\bnegative (signal |analog )?input\b|^input ?-$|^- ?input\b/,
   ],
   [
     'in+',
-    /^(\+|in\+|inp|\+in|vin\+|in_p|in_pos|inpos|inplus|ain\+|plus)$|^in(\d*)\+$|\bnon-?\s?inverting\b|\bpositive (signal |analog )?input\b/,
+    /^(\+|in\+|inp|\+in|vin\+|in_p|in_pos|inpos|inplus|ain\+|plus)$|^in(\d*)\+$|\bnon-?\s?inverting\b|\bpositive (signal |analog )?input\b|^input ?\+$|^\+ ?input\b/,
   ],
   [
     'out-',
@@ -18,13 +18,18 @@ const ROLES: [role: string, words: RegExp][] = [
   ['out+', /^(out\+|outp|\+out|vout\+|voutp|out_p|outpos|op)$|^(?:non-?\s?inverting|positive|true) (?:signal |differential )?output\b/],
   [
     'supply+',
-    /^(vcc|vdd|v\+|vs\+|vp|vpos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|pvdd|pvcc|vps)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( voltage)?$|\bvcc\b|\bvdd\b|^supply input$|^power supply$/,
+    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vpos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|pvdd|pvcc|vps)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( voltage)?$|\bvcc\b|\bvdd\b|^supply input$|^power supply$/,
   ],
-  ['supply-', /^(vee|v-|vs-|vneg|-vs|vn)$|\bnegative (power )?supply\b|\bnegative rail\b|\bvee\b/],
+  [
+    'supply-',
+    /^(vee|v-|vs-|vneg|-vs|vn|vcc-|vdd-|-vcc|-vdd|vss|supply ?-|- ?supply)$|\bnegative (power )?supply\b|\bnegative rail\b|\bvee\b/,
+  ],
   [
     'ground',
     /^(gnd|vss|agnd|dgnd|pgnd|sgnd|0|com|common|ground|0v|gnda)$|^(power |signal |analog |digital |supply )?ground$|^ground\b|\bground (pin|terminal|return)\b/,
   ],
+  ['normally open', /^n\.?o\.?\d?$|\bnormally[- ]open\b/],
+  ['normally closed', /^n\.?c\.?\d?$|\bnormally[- ]closed\b/],
   ['common', /^(com|common)\d?$|\bcommon (contact|terminal|pole|node)\b/],
   ['anode', /^(a|an|anode|ano)$|\banode\b/],
   ['cathode', /^(k|c|ca|cath|cathode|kat)$|\bcathode\b/],
@@ -44,15 +49,22 @@ const ROLES: [role: string, words: RegExp][] = [
   ['reference', /^(ref|vref|refin|reference)$|\breference (voltage )?input\b/],
   [
     'input',
-    /^(in|vin|vi|input|i|a|din|inp?ut|ain)$|^(signal |line |logic |data |voltage |regulator |unregulated )?input\b|\binput (terminal|pin|voltage|of)\b/,
+    /^(in|vin|vi|input|i|a|din|inp?ut|ain)$|^(signal |line |logic |data |voltage |regulator |unregulated |control )?input\b|\binput (terminal|pin|voltage|of)\b/,
   ],
   [
     'output',
-    /^(out|vout|vo|output|o|y|q|dout|z)$|^(signal |line |logic |data |regulated |amplifier |comparator )?output\b|\boutput (terminal|pin|voltage|of)\b/,
+    /^(out|vout|vo|aout|output|o|y|q|dout|z)$|^(signal |line |logic |data |regulated |amplifier |comparator )?output\b|\boutput (terminal|pin|voltage|of)\b/,
   ],
 ];
 
-const normal = (text: string): string => text.toLowerCase().replace(/[−–]/g, '-').replace(/\s+/g, ' ').trim();
+const normal = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/[−–]/g, '-')
+    // Words tied together, `inverting_input`; short names keep their underscore.
+    .replace(/(?<=[a-z]{4})_|_(?=[a-z]{5})/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
 
 /** The roles that a text can have; single letters have several (C is a cathode or a collector). */
 export function rolesOf(text: string): Set<string> {
@@ -69,6 +81,24 @@ export function rolesOf(text: string): Set<string> {
     out.delete('input');
   }
   return out;
+}
+
+/** The letter that tells one of several inputs or outputs: B of `B`, `Input B`, `B input`, `IN_B`. */
+export const letterOf = (text: string): string | undefined =>
+  /^(?:(?:logic |data )?(?:input|output|in|out)[ _]([a-z])|([a-z])[ _](?:input|output|in|out)|([a-z]))$/
+    .exec(normal(text))
+    ?.slice(1)
+    .find((letter) => letter !== undefined);
+
+/** True where a name is a word cut short: TRIG and TRG of trigger, CTRL of control. */
+export function shortens(name: string, word: string): boolean {
+  const [short, long] = [name.toLowerCase(), word.toLowerCase()];
+  if (!/^[a-z]{3,}$/.test(short) || long.length <= short.length || long[0] !== short[0]) return false;
+  if (long.startsWith(short)) return true;
+  let at = 0;
+  for (const letter of long) if (letter === short[at]) at++;
+  // Letters that are left out are vowels or doubled: CTRL, RST, THRSH.
+  return at === short.length && long.length <= 2.4 * short.length && !/[aeiou]/.test(short.slice(1));
 }
 
 /** A name without its channel: IN+ of 1IN+ and IN1+, A of A2. */

@@ -32,7 +32,9 @@ export const LEAD =
 export const tidy = (text: string): string =>
   text
     .replace(/\s+/g, ' ')
-    .replace(/^[\s\-–—:=>.,]+(?=[A-Za-z(])/, '')
+    .trim()
+    // `-IN` is a name with its sign; `- input` and `--input` are words behind a dash.
+    .replace(/^(?![-−][A-Za-z])[\s\-–—:=>.,|]+(?=[A-Za-z(+−-])/, '')
     .replace(/\s\*+$/, '')
     .replace(/[\s.;,|]+$/, '')
     .trim();

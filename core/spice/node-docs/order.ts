@@ -13,8 +13,9 @@ export function orderLine(header: Header): Found {
   for (let i = comments.length - 1; i >= 0; i--) {
     const comment = comments[i]!;
     const words = afterLead(comments, i, nodes.length) ?? inCall(comment, name, nodes.length);
-    const straight = comment === above.at(-1) ? pieces(comment.text, nodes.length) : undefined;
-    const named = words ?? (straight && (aligned(comment.raw, raw[0]!.text, nodes) || areTerminals(straight)) ? straight : undefined);
+    const straight = comment === above.at(-1) ? pieces(bare(comment.text.trim()), nodes.length) : undefined;
+    const named =
+      words ?? (straight && (aligned(comment.raw, raw[0]!.text, nodes) || areTerminals(straight, comment.text)) ? straight : undefined);
     if (named && !isEntry(named, nodes) && !named.every((w, k) => w.toLowerCase() === nodes[k]!.toLowerCase()))
       return named.map((doc, k) => [nodes[k]!, { doc, line: comment.line }]);
   }
@@ -49,7 +50,7 @@ function afterLead(comments: readonly Comment[], at: number, count: number): str
     const words = body === '' ? undefined : pieces(body, count);
     if (words) return words;
     const more = comments[next];
-    if (!more || more.line !== comment.line + (next - at) || more.text.trim() === '') return undefined;
+    if (!more || more.line !== comment.line + (next - at) || /^[-=_\s]*$/.test(more.text)) return undefined;
     body = `${body} ${bare(more.text)}`.trim();
   }
   return undefined;
@@ -81,10 +82,12 @@ function inCall(comment: Comment, name: string, count: number): string[] | undef
 }
 
 /** True where words read as names of terminals and not as a sentence: in capitals or with a sign, and some of them with a role. */
-function areTerminals(words: readonly string[]): boolean {
+function areTerminals(words: readonly string[], text: string): boolean {
   const isName = (w: string) => /^[A-Z0-9+\-_#*/]+$/.test(w) || /^[+-][A-Za-z]\w*$|^[A-Za-z]\w*[+-]$/.test(w);
   const hasRole = (w: string) => rolesOf(w).size > 0 || rolesOf(w.replace(/^[+-]|[+-]$/g, '')).size > 0;
-  return words.every(isName) && words.filter(hasRole).length >= Math.max(2, words.length * 0.6);
+  if (words.every(isName)) return words.filter(hasRole).length >= Math.max(2, words.length * 0.6);
+  // In words every one must say what it is: `(emitter, base, collector)`.
+  return /[,;]/.test(text) && words.every((w) => rolesOf(w).size > 0 && w.split(/\s+/).length <= 4);
 }
 
 /** True where the words of a comment stand over the nodes of the card, within three columns. */
