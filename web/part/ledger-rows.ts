@@ -1,4 +1,4 @@
-import { compareNatural, compareTerminals, type Pin } from '../../core/part';
+import { compareNatural, compareTerminals, groupBy, type Pin } from '../../core/part';
 import { cellText, type ColumnId } from './ledger-columns';
 
 export type LedgerRow = { kind: 'group'; title: string; count: number; folded: boolean } | { kind: 'pin'; pin: Pin };
@@ -19,8 +19,7 @@ export function ledgerRows(
   const words = filter.toLowerCase().split(/\s+/).filter(Boolean);
   const shown = words.length === 0 ? pins : pins.filter((p) => words.every((w) => haystack(p, packageId).includes(w)));
   if (sort) return sorted(shown, packageId, sort).map((pin) => ({ kind: 'pin', pin }));
-  const groups = new Map<string, Pin[]>();
-  for (const pin of shown) groups.set(pin.group ?? '', [...(groups.get(pin.group ?? '') ?? []), pin]);
+  const groups = groupBy(shown, (pin) => pin.group ?? '');
   if (groups.size <= 1 && groups.has('')) return shown.map((pin) => ({ kind: 'pin', pin }));
   return [...groups].flatMap(([title, members]): LedgerRow[] => {
     const isFolded = folded.includes(title);

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 import type { ColumnRole, Proposal, ReadOptions } from '../../../core/intake';
 import type { Problem } from '../../../core/part';
 import type { SourceFile } from '../../store/library';
@@ -79,10 +79,13 @@ export function useReading(id: string): Reading {
     };
     void session.read({ ...options, file: file.name }, told).then((read) => {
       if (!read || ticket !== wanted.current) return;
-      setProgress(undefined);
-      setProblems(read.ok ? read.value.problems : read.problems);
-      // A change that leaves nothing to read keeps what is shown, with the reason above it.
-      if (read.ok) setProposal(read.value);
+      // Drawing a long proposal gives way to the hand.
+      startTransition(() => {
+        setProgress(undefined);
+        setProblems(read.ok ? read.value.problems : read.problems);
+        // A change that leaves nothing to read keeps what is shown, with the reason above it.
+        if (read.ok) setProposal(read.value);
+      });
     });
   }, [session, file, options]);
 

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react';
+import { startTransition, useCallback, useEffect, useState } from 'react';
 import { fromTitle } from '../../../core/draft';
 import { takeProposal, terminalsIn, type Comparison } from '../../../core/intake';
 import { sayProblem, type Problem } from '../../../core/part';
@@ -11,6 +11,7 @@ import { nextSet, packageChosen } from '../../store/view-slice';
 import { Button } from '../../ui/button';
 import { Drop } from '../../ui/drop';
 import { chooseFiles, readFileBytes } from '../../ui/files';
+import { nextTask } from '../../ui/next-task';
 import { say } from '../../ui/toasts';
 import { core } from '../../workers/core';
 import { CompareView } from './compare-view';
@@ -61,6 +62,8 @@ export function ReadStation() {
     // What is shown must be what is taken: not while a changed column is still being followed.
     if (!proposal || !file || busy || comparing) return;
     const source = await keep(file);
+    // Storing, taking and putting the source away are three tasks: none of them holds the screen up.
+    await nextTask();
     const titled = fromTitle(part, proposal.title ?? '');
     const edits = [
       ...(titled.description !== part.description || titled.name !== part.name
@@ -72,8 +75,10 @@ export function ReadStation() {
     act(packageChosen(null));
     const open = proposal.terminals.reduce((n, t) => n + t.doubts.length, 0);
     act(say(`Took ${terminalsIn(proposal).length} terminals from ${file.name}${open > 0 ? `, ${open} in doubt` : ''}.`));
-    bring(undefined);
-    setPasting(false);
+    startTransition(() => {
+      bring(undefined);
+      setPasting(false);
+    });
   };
   const revise = async (chosen: ReadonlySet<string>) => {
     if (!proposal || !file) return;
