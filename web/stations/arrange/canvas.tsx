@@ -51,6 +51,7 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
   const [gesture, setGesture] = useState<Gesture>(idle);
   const [size, setSize] = useState({ width: 900, height: 700 });
   const space = useRef(false);
+  const boxed = useRef<SVGRectElement>(null);
   const chosenUnit = useStore((s) => s.view.unit);
   const handled = still || readOnly || art ? undefined : units.find((u) => u.unit.id === chosenUnit);
 
@@ -130,17 +131,18 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
         setGesture({ ...gesture, target });
     } else if (gesture.state === 'pressing' && isFar(gesture, e.clientX, e.clientY)) {
       const from = view.toSheet(gesture.x, gesture.y);
-      setGesture({ state: 'boxing', x1: from.x, y1: from.y, x2: at.x, y2: at.y, add: gesture.add });
-    } else if (gesture.state === 'boxing') setGesture({ ...gesture, x2: at.x, y2: at.y });
+      setGesture({ state: 'boxing', x1: from.x, y1: from.y, add: gesture.add });
+    } else if (gesture.state === 'boxing') stretch(boxed.current, gesture, at);
   };
 
-  const onPointerUp = () => {
+  const onPointerUp = (e: PointerEvent<HTMLDivElement>) => {
     if (gesture.state === 'pressing' && !gesture.add) {
       act(selected([]));
       if (!gesture.onUnit) act(unitChosen(null));
     }
     if (gesture.state === 'boxing') {
-      const inside = pinsInBox(units, gesture);
+      const to = view.toSheet(e.clientX, e.clientY);
+      const inside = pinsInBox(units, { ...gesture, x2: to.x, y2: to.y });
       act(selected(gesture.add ? [...new Set([...selection, ...inside])] : inside));
     }
     if (gesture.state === 'dragging' && gesture.target) drop(gesture, gesture.target);
@@ -212,16 +214,7 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
           <g className="drawing" transform={placedAt}>
             {handled ? <Grips part={part} placed={handled} gesture={gesture} /> : null}
             {art && artUnit ? <ArtLayer placed={artUnit} {...art} toSheet={view.toSheet} /> : null}
-            {gesture.state === 'boxing' ? (
-              <rect
-                x={Math.min(gesture.x1, gesture.x2)}
-                y={Math.min(gesture.y1, gesture.y2)}
-                width={Math.abs(gesture.x2 - gesture.x1)}
-                height={Math.abs(gesture.y2 - gesture.y1)}
-                className="fill-halo/25 stroke-green"
-                strokeWidth={4}
-              />
-            ) : null}
+            {gesture.state === 'boxing' ? <rect ref={boxed} className="fill-halo/25 stroke-green" strokeWidth={4} /> : null}
             {gesture.state === 'dragging' && gesture.target ? (
               <Landing target={gesture.target} pin={pins.get(gesture.pin)} count={selection.length} />
             ) : null}
@@ -235,6 +228,14 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
       </div>
     </div>
   );
+}
+
+/** Draws the box past React: it follows the hand, and nothing else depends on it until the hand lets go. */
+function stretch(box: SVGRectElement | null, from: { x1: number; y1: number }, to: { x: number; y: number }): void {
+  box?.setAttribute('x', String(Math.min(from.x1, to.x)));
+  box?.setAttribute('y', String(Math.min(from.y1, to.y)));
+  box?.setAttribute('width', String(Math.abs(to.x - from.x1)));
+  box?.setAttribute('height', String(Math.abs(to.y - from.y1)));
 }
 
 /** Shows where a dragged pin will land. */

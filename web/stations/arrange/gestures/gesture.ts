@@ -10,7 +10,7 @@ export type Gesture =
   | { state: 'pointing'; pin: string; port: string; unit: string; x: number; y: number }
   | { state: 'dragging'; pin: string; port: string; unit: string; target: Target | undefined }
   | { state: 'pressing'; x: number; y: number; add: boolean; onUnit: boolean }
-  | { state: 'boxing'; x1: number; y1: number; x2: number; y2: number; add: boolean }
+  | { state: 'boxing'; x1: number; y1: number; add: boolean }
   /** A body's edge is pulled; `by` is how far, in grid steps, outwards positive. */
   | { state: 'resizing'; unit: string; edge: Side; x: number; y: number; by: number }
   /** A text of a drawing is moved; `dx` and `dy` are hundredths of a step, y upwards. */
