@@ -177,6 +177,9 @@ describe('draft, check, export, release', () => {
     expect(json('draft', 'amp.edf', '-o', 'back.kite.json')).toMatchObject({ units: [{ label: 'A' }, { label: 'B' }, { label: 'C' }] });
     expect(run('export', 'back.kite.json', '--to', 'edif', '-o', 'again.edf').code).toBe(0);
     expect(readFileSync(at('again.edf'), 'utf8')).toBe(readFileSync(at('amp.edf'), 'utf8'));
+    const report = json('export', 'good.kite.json', '--to', 'report', '-o', 'check.html') as unknown as typeof svg;
+    expect(report.written).toEqual([{ path: 'check.html', sha256: sha256(readFileSync(at('check.html'))) }]);
+    expect(readFileSync(at('check.html'), 'utf8')).toMatch(/<!doctype html>[^]*Pins in SO-8 \(8 terminals\)/);
     expect(run('export', 'good.kite.json', '--to', 'bundle', '-o', 'b.zip').code).toBe(0);
     expect(Object.keys(unzipSync(readFileSync(at('b.zip'))))).toContain('manifest.json');
   });
@@ -322,7 +325,6 @@ describe('what is refused', () => {
     ['pins without columns', ['match', 'amp.lib', 'amp.lib', '--model', 'AMP1'], 1, /needs the columns number and name/],
     ['a package that is not there', ['intake', 'multi.csv', '--package', 'QFN-9'], 1, /It has LQFP-64, QFN-48/],
     ['SPICE of a part without a model', ['export', 'good.kite.json', '--to', 'spice', '-o', 'x.lib'], 1, /No model is joined/],
-    ['a target that comes later', ['export', 'good.kite.json', '--to', 'report', '-o', 'x'], 2, /report is not written yet/],
     ['a target nobody knows', ['export', 'good.kite.json', '--to', 'gold', '-o', 'x'], 2, /are known/],
     ['a damaged PDF', ['intake', 'a.pdf'], 1, /^a\.pdf: It is damaged or no PDF/],
     ['a damaged workbook', ['intake', 'a.xlsx'], 1, /^a\.xlsx: (It is damaged or no workbook|No pin table)/],

@@ -117,6 +117,7 @@ test('from a pasted pin table to a released part', async ({ page }) => {
       files: { path: string; sha256: string }[];
     };
     expect(Object.keys(entries).sort()).toEqual([
+      'TF4033-check.html',
       'TF4033-pins.csv',
       'TF4033.kite.json',
       'land/TF4033-QFN-32.csv',

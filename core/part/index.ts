@@ -2,7 +2,7 @@ export * from './canonical';
 export * from './drawing';
 export * from './electrical-type';
 export { applyEdit, describeEdit, inverseOf, type Edit } from './edits';
-export { EditError } from './edits/edit-rule';
+export { EditError, plural } from './edits/edit-rule';
 export * from './fresh-id';
 export * from './group-by';
 export * from './house-rules';

@@ -5,6 +5,7 @@ import { fileName } from '../formats/file-name';
 import { unitSvg } from '../formats/svg';
 import { landSvg, writeIpc2581, writePadsCsv } from '../lands';
 import { canonicalPart, frozenPartSchema, type Part, type Release } from '../part';
+import { writeReport } from '../report';
 import { writeSpiceLibrary } from '../spice';
 import { sha256 } from './digest';
 
@@ -14,8 +15,9 @@ export interface BundleFile {
 }
 
 /**
- * The files of a release: the frozen part, its symbol as EDIF and an SVG per unit, the pin list, its lands as IPC-2581, CSV and SVG, the SPICE library where a model is joined, and
- * a manifest with the digests of them all. They depend on nothing but the release.
+ * The files of a release: the frozen part, its symbol as EDIF and an SVG per unit, the pin list,
+ * the datasheet-check report, its lands as IPC-2581, CSV and SVG, the SPICE library where a model is joined, and a
+ * manifest with the digests of them all. They depend on nothing but the release.
  */
 export function bundleFiles(release: Pick<Release, 'version' | 'note' | 'digest' | 'frozen'>): BundleFile[] {
   const part: Part = { ...release.frozen, releases: [] };
@@ -26,6 +28,7 @@ export function bundleFiles(release: Pick<Release, 'version' | 'note' | 'digest'
     ...part.units.map((u): [string, string] => [`symbol/${name}-${u.label}.svg`, unitSvg(part, u)]),
     [`symbol/${name}.edf`, writeEdif(part)],
     [`${name}-pins.csv`, writePinCsv(part)],
+    [`${name}-check.html`, writeReport(part, release)],
     ...(part.packages.some((p) => p.land.pads.length > 0)
       ? [[`land/${name}.xml`, writeIpc2581(part.name, part.packages)] as [string, string]]
       : []),

@@ -116,6 +116,7 @@ describe('the bundle', () => {
   };
   it('holds part, drawings, pins, library and manifest', () =>
     expect(Object.keys(entries).sort()).toEqual([
+      'TF0002-check.html',
       'TF0002-pins.csv',
       'TF0002.kite.json',
       'land/TF0002-SO-8.csv',

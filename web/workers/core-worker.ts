@@ -5,6 +5,7 @@ import { compareWithSource, reviseEdit, revisionOf, type Proposal } from '../../
 import { readEdif } from '../../core/formats';
 import { readPads } from '../../core/lands';
 import { safeParsePart, type HouseRules, type Model, type Part, type Release, type Source } from '../../core/part';
+import { writeReport, type Edition } from '../../core/report';
 import { bundleZip, packLibrary, readArchive, sha256, type ArchivedSource } from '../../core/release';
 import { chosenModel, findModels, modelSettings, recordEdit, trialStanding, type Trial } from '../../core/spice';
 import { summarize } from '../store/records';
@@ -25,6 +26,7 @@ const api = {
   readArchive: (bytes: Uint8Array, file?: string) => readArchive(bytes, file),
   packLibrary: (parts: Part[], sources: ArchivedSource[]) => packLibrary(parts, sources),
   bundle: (release: Pick<Release, 'version' | 'note' | 'digest' | 'frozen'>) => bundleZip(release),
+  report: (part: Part, edition: Edition) => writeReport(part, edition),
   findModels: (source: string, query: string, most: number) => findModels(source, query, most),
   modelSettings: (model: Model) => modelSettings(model),
   chosenModel: (model: Pick<Model, 'source' | 'chosen'>) => chosenModel(model),

@@ -218,7 +218,8 @@ function goesOn(
     if (isOver(line, textOf(line), size, edges[1]!) || headerAt(lines, at)) break;
     if (at > 0 && line.base - lines[at - 1]!.base > 4.5 * line.size && !hasRowSoon(lines, at)) break;
     const cut = cutLine(line, edges);
-    const isRow = keys.some((k) => looksLikeNumbers(cut.cells[k] ?? '')) && cut.cells.filter((c) => c !== '').length > 1;
+    const isRow =
+      keys.some((k) => looksLikeNumbers(cut.cells[k] ?? '') || cut.cells[k] === 'EP') && cut.cells.filter((c) => c !== '').length > 1;
     if (isRow) rows++;
     if (cut.crossed) crossed++;
     if (!isRow && rows === 0 && at > 3) return none;

@@ -42,4 +42,4 @@ function hasMap(texts: readonly string[]): boolean {
   return ['A', 'B', 'C', '1', '2', '3'].every((t) => all.has(t));
 }
 
-const numbersIn = (texts: readonly string[]): number => texts.filter((t) => looksLikeNumbers(t.split(/\s+/)[0] ?? '')).length;
+const numbersIn = (texts: readonly string[]): number => texts.filter((t) => looksLikeNumbers(t.split(/\s+/)[0] ?? '') || t === 'EP').length;

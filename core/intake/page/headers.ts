@@ -45,7 +45,7 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
   if (at >= lines.length) return undefined;
   const first = lines[at]!;
   if (isRow(first) && segmentsOf(first).some((s) => s.words.length > 3)) return undefined;
-  if (first.words.length > 40 || /^(table|figure|fig\.?)\s*\d/i.test(textOf(first))) return undefined;
+  if (first.words.length > 40 || isCaption(first)) return undefined;
   // A title stands in larger print than what follows it.
   if (lines[at + 1] && first.size > 1.25 * lines[at + 1]!.size) return undefined;
   let best: PageHeader | undefined;
@@ -57,10 +57,10 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
       const drop = depth > 1 ? group.at(-1)!.base - group.at(-2)!.base : 0;
       if (depth > 1 && group.at(-1)!.base - first.base > TALLEST * first.size) break;
       if (drop > FARTHEST * first.size || Math.abs(group.at(-1)!.size - first.size) > 0.15 * first.size) break;
-      if (depth > 1 && isRow(group.at(-1)!)) break;
+      if (depth > 1 && (isRow(group.at(-1)!) || isCaption(group.at(-1)!))) break;
       const isFar = drop > NEAREST * first.size;
       if (isFar && !isOnlyHeads(group.at(-2)!)) break;
-      const heads = stack(group.map((l) => apart(segmentsOf(l, gap, blank))));
+      const heads = stack(numbersApart(group.map((l) => apart(segmentsOf(l, gap, blank)))));
       const kept = trim(heads);
       const texts = kept.map((h) => h.text);
       const worth = headingWorth(texts);
@@ -91,6 +91,8 @@ function isOnlyHeads(line: Line): boolean {
   return segments.length > 1 && segments.every((s) => roleOfHeading(s.text) !== undefined || /^packages?$/i.test(s.text));
 }
 
+const isCaption = (line: Line): boolean => /^(table|figure|fig\.?)\s*\d/i.test(textOf(line));
+
 /** A line of the table's body: a number, and beside it what is no heading. */
 function isRow(line: Line): boolean {
   const texts = segmentsOf(line).map((s) => s.text);
@@ -110,6 +112,21 @@ const apart = (segments: Segment[]): Segment[] =>
 
 /** Headings of columns that no field of a pin comes from. */
 const UNREAD = /^(i\/?o )?(structure|level|buffer)s?$|^5[- ]?v([- ]tolerant)?$|^reset state$/i;
+
+/** `PIN NAME` is one heading where another stands over the numbers, and else two that were set tightly. */
+function numbersApart(lines: Segment[][]): Segment[][] {
+  const isNumbers = ({ text }: Segment) =>
+    roleOfHeading(text) === 'number' || packageIn(text) !== undefined || /^(pin|ball|terminal|lead|contact)s?$/i.test(text);
+  if (lines.some((l) => l.some(isNumbers))) return lines;
+  return lines.map((line) =>
+    line.flatMap((s) => {
+      const [first, second, ...more] = s.words;
+      const isPair = first && second && more.length === 0 && line.length > 1 && roleOfHeading(s.text) === 'name';
+      if (!isPair || roleOfHeading(first.text) !== 'ambiguous' || roleOfHeading(second.text) !== 'name') return [s];
+      return [first, second].map((w) => ({ text: w.text, words: [w], x0: w.x0, x1: w.x1 }));
+    }),
+  );
+}
 
 /** How many words the tightest line of headings has, and how many one heading has. */
 const [MOST_WORDS, LONGEST] = [16, 4];

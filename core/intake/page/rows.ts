@@ -46,7 +46,8 @@ export function cutLine(line: Line, edges: readonly number[]): CellLine {
 
 function runsOver(line: Line, columns: readonly Word[][]): boolean {
   if (columns.filter((c) => c.length > 0).length < 2) return false;
-  return line.words.every((w, i) => i === 0 || w.x0 - line.words[i - 1]!.x1 < 0.5 * line.size);
+  const blank = line.words[0]!.mono ? 0.8 : 0.5;
+  return line.words.every((w, i) => i === 0 || w.x0 - line.words[i - 1]!.x1 < blank * line.size);
 }
 
 export function columnAt(x: number, edges: readonly number[]): number {
@@ -121,6 +122,8 @@ const overColumns = (row: Omit<PageRow, 'apart'>, text: string): Omit<PageRow, '
 function isAnchor(lines: readonly CellLine[], at: number, keys: readonly number[]): boolean {
   const line = lines[at]!;
   const cells = keys.map((k) => line.cells[k] ?? '');
+  // `Side 1` over the columns of names and numbers is a heading: its words stand as near as words do.
+  if (line.whole !== undefined && line.cells.length > 2 && line.cells.filter((c) => c !== '').length === 2) return false;
   const numbered = cells.some((c) => ['list', 'pad'].includes(readNumberCell(c.replace(OPEN, '')).kind) && c !== '');
   if (!numbered) return false;
   const before = lines[at - 1];

@@ -117,7 +117,7 @@ const WORDINGS: Wording[] = [
     type: 'three-state',
     weight: 7,
     words: /\b(three|tri|3)[- ]?state(d|able)?\b|\bhigh[- ]impedance (when|while|if|unless|output)\b|\bhi-?z (when|while|if|unless)\b/i,
-    unless: /\b(input|bidirectional|input\/output|i\/o)\b|\bthree[- ]state (control|enable)/i,
+    unless: /\b(input|bidirectional|input\/output|i\/o)\b|\bthree[- ]state (control|enable)|^\W*(\w+ )?outputs?[- ]enable\b/i,
   },
   {
     type: 'bidirectional',
@@ -174,16 +174,24 @@ const SAID: ReadonlySet<ElectricalType> = new Set([
   'supply-out',
 ]);
 
+const RAILS: ReadonlySet<ElectricalType> = new Set(['ground', 'supply-in']);
+
 /** Evidence for types from a description's words, strongest first. */
 export const wordsOfType = remember((text: string): Evidence[] => {
   if (text.trim() === '') return [];
+  const clause = /[.;](\s|$)/.exec(text)?.index ?? Infinity;
+  // A rail that is named behind the first clause is one that the terminal is wired to or works with.
+  const told = (type: ElectricalType, at: number) => (at > clause && RAILS.has(type) ? 0.4 : 1);
   const found: (Evidence & { at: number; isAdvice: boolean })[] = [];
   for (const { type, weight, words, unless, isAdvice = false } of WORDINGS) {
     const match = words.exec(text);
     if (match && !unless?.test(text))
-      found.push({ ...evidence(type, weight * lead(match.index), `“${match[0].trim()}”`), at: match.index, isAdvice });
+      found.push({
+        ...evidence(type, weight * lead(match.index) * told(type, match.index), `“${match[0].trim()}”`),
+        at: match.index,
+        isAdvice,
+      });
   }
-  const clause = /[.;](\s|$)/.exec(text)?.index ?? Infinity;
   const isSaid = found.some((e) => SAID.has(e.type) && e.weight >= 4 && e.at < clause);
   return found
     .filter((e) => !(e.isAdvice && isSaid))

@@ -37,6 +37,19 @@ describe('what comments say of nodes, in the forms that makers write', () => {
       ['IN signal input', 'OUT signal output', 'GND ground'],
     ],
     ['names with signs straight above', card('* +Vin -Vin +Vout -Vout', 'a b c d'), ['+Vin', '-Vin', '+Vout', '-Vout']],
+    ['a boxed table', card('* 1 | in        *\n* 2 | out       *\n* 3 | common    *'), ['in', 'out', 'common']],
+    ['labels with a sign of their own', card('* -IN\n* |  OUT\n* |  |  +IN\n* |  |  |'), ['-IN', 'OUT', '+IN']],
+    ['a list in brackets straight above', card('* (Emitter, Base, Collector)'), ['Emitter', 'Base', 'Collector']],
+    [
+      'a table under a line of dashes',
+      card('* Node   Description\n* ----   -----------\n* N1    LED cathode\n* N2    LED anode\n* N3    Base', 'N1 N2 N3'),
+      ['LED cathode', 'LED anode', 'Base'],
+    ],
+    [
+      'words that are no list of three roles',
+      card('* IN input\n* OUT output\n* K  common cathode', 'IN OUT K'),
+      ['input', 'output', 'common cathode'],
+    ],
     ['an active-low name', card('* D data, LE enable, OE# output enable', 'D LE OE'), ['data', 'enable', 'output enable']],
     [
       'the order of the model beside that of the package',

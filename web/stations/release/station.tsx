@@ -58,8 +58,18 @@ export function ReleaseStation() {
     void saveNow();
   };
   const bundle = async (r: Release) => download(`${fileName(part.name)}-${r.version}.zip`, await core.bundle(r), 'application/zip');
+  const report = async () =>
+    download(`${fileName(part.name)}-check.html`, await core.report(part, { version: 'draft', note: '', digest }), 'text/html');
 
   useCommands([
+    {
+      id: 'report',
+      title: 'Download the datasheet check as it stands',
+      key: 'C',
+      group: 'Release',
+      can: () => part.pins.length > 0,
+      run: () => void report(),
+    },
     {
       id: 'release',
       title: 'Release the part',
@@ -162,6 +172,9 @@ export function ReleaseStation() {
             ))}
             <Button tone="main" type="submit" keyName="Alt+Enter" disabled={blocked || readOnly}>
               Release {version}
+            </Button>{' '}
+            <Button keyName="C" onClick={() => void report()} disabled={part.pins.length === 0}>
+              Datasheet check
             </Button>
           </form>
         </section>
@@ -184,7 +197,8 @@ export function ReleaseStation() {
           </ol>
           {sorted.length === 0 ? (
             <p className="text-[13px] text-muted">
-              The bundle holds the part file, an SVG per unit, the pin list, the SPICE library and a manifest with their digests.
+              The bundle holds the part file, an SVG per unit, the pin list, the datasheet check, the SPICE library and a manifest with
+              their digests.
             </p>
           ) : null}
         </section>

@@ -1,0 +1,121 @@
+import { good } from '../../test/samples';
+import { readPages, terminalsIn } from '..';
+import type { DocumentPage, Run } from './page';
+import { page, table, text } from './page.samples';
+
+const ROWS = [
+  ['1', 'VDD', 'P', 'Supply voltage'],
+  ['2', 'CLK', 'I', 'Clock input'],
+  ['3', 'OUT', 'O', 'Output of the device'],
+  ['4', 'GND', 'G', 'Ground'],
+];
+const X = [53, 103, 183, 233];
+const read = (...pages: DocumentPage[]) => good(readPages(pages));
+const rowsOf = (...pages: DocumentPage[]) => {
+  const p = read(...pages);
+  return terminalsIn(p).map((t) => `${t.numbers[p.package]} ${t.name} ${t.type}`);
+};
+const ALL = ['1 VDD supply-in', '2 CLK input', '3 OUT output', '4 GND ground'];
+const body = table(ROWS, { y: 150 });
+/** Headings at heights of their own: text, column, baseline. */
+const heads = (...list: [value: string, column: number, y: number][]): Run[] =>
+  list.map(([value, column, y]) => text(X[column]!, y, value));
+
+describe('a heading without ruled lines', () => {
+  it.each<[string, Run[]]>([
+    [
+      'on three heights, each cell centred by itself',
+      heads(
+        ['Pin', 0, 130],
+        ['Pin', 1, 130],
+        ['Pin', 2, 130],
+        ['Description', 3, 135],
+        ['Number', 0, 140],
+        ['Name', 1, 140],
+        ['Type', 2, 140],
+      ),
+    ],
+    [
+      'on two lines far apart, each with columns that the other lacks',
+      heads(['PIN', 0, 115], ['TYPE', 2, 115], ['DESCRIPTION', 3, 115], ['NO.', 0, 137], ['NAME', 1, 137]),
+    ],
+    [
+      'under a caption that begins like a column',
+      [text(53, 112, 'Pin description'), ...heads(['Pin', 0, 137], ['Name', 1, 137], ['Type', 2, 137], ['Description', 3, 137])],
+    ],
+    [
+      'with a remark in brackets over three lines',
+      heads(['Pin', 0, 134], ['Pin name', 1, 122], ['(after', 1, 133], ['reset)', 1, 144], ['Type', 2, 134], ['Description', 3, 134]),
+    ],
+  ])('%s is understood', (_, runs) => expect(rowsOf(page([...runs, ...body.runs]))).toEqual(ALL));
+
+  it('is told from its title by a gap, not by the words of the title', () => {
+    const runs = [
+      text(53, 118, 'QFN-4 package, top view'),
+      ...heads(['#', 0, 140], ['Name', 1, 140], ['Pin type', 2, 140], ['Function', 3, 140]),
+    ];
+    expect(rowsOf(page([...runs, ...body.runs]))).toEqual(ALL);
+  });
+  it('set so tightly that numbers and names share one run is taken apart', () => {
+    const runs = [text(90, 140, 'PIN'), text(106, 140, 'NAME'), ...heads(['TYPE', 2, 140], ['DESCRIPTION', 3, 140])];
+    const rows = ROWS.flatMap((r, i) => r.map((c, k) => text([92, 107, 183, 233][k]!, 160 + i * 18, c)));
+    expect(rowsOf(page([...runs, ...rows]))).toEqual(ALL);
+  });
+  it('whose packages stand sideways over their numbers is understood', () => {
+    const turned = (value: string, x: number): Run => ({ text: value, x, y: 140, width: 30, size: 9, turns: 3 });
+    const runs = [turned('LQFP48', 60), turned('LQFP64', 90), text(123, 138, 'Pin name'), text(200, 138, 'Type')];
+    const rows = [
+      ['1', '1', 'VDD', 'P'],
+      ['–', '2', 'CLK', 'I'],
+      ['2', '3', 'OUT', 'O'],
+    ].flatMap((r, i) => r.map((c, k) => text([55, 85, 123, 200][k]!, 160 + i * 18, c)));
+    expect(read(page([...runs, ...rows])).packages).toEqual([
+      { name: 'LQFP48', pinCount: 2 },
+      { name: 'LQFP64', pinCount: 3 },
+    ]);
+  });
+});
+
+describe('a table that goes on', () => {
+  const head = heads(['Pin', 0, 140], ['Name', 1, 140], ['Type', 2, 140], ['Description', 3, 140]);
+  it.each<[string, string[], string]>([
+    ['with its last row', ['5', 'EN', 'I', 'Enable input'], '5 EN input'],
+    ['with its exposed pad', ['EP', 'GND', 'G', 'Ground'], 'EP GND ground'],
+  ])('%s alone on the next page is read whole', (_, row, last) => {
+    const next = table([row], { y: 40 });
+    expect(rowsOf(page([...head, ...body.runs]), page(next.runs, [], 2))).toEqual([...ALL, last]);
+  });
+  it('keeps its columns where the next page begins further right', () => {
+    const long = text(20, 60, 'The device is meant for instruments that run for years.');
+    const next = table([['5', 'EN', 'I', 'Enable input']], { y: 40 });
+    expect(rowsOf(page([long, ...head, ...body.runs]), page(next.runs, [], 2)).at(-1)).toBe('5 EN input');
+  });
+  it('whose heading is the last line of a page is read on the next', () => {
+    const next = table(ROWS, { y: 40 });
+    expect(rowsOf(page(head), page(next.runs, [], 2))).toEqual(ALL);
+  });
+  it('with one ruled row left has that row', () => {
+    const first = table([['Pin', 'Name', 'Type', 'Description'], ...ROWS], { rules: 'all' });
+    const rest = table([['5', 'EN', 'I', 'Enable input']], { rules: 'all', y: 40 });
+    expect(rowsOf(page(first.runs, first.rules), page(rest.runs, rest.rules, 2))).toEqual([...ALL, '5 EN input']);
+  });
+});
+
+describe('typewritten pages', () => {
+  const mono = (x: number, y: number, value: string): Run => ({ ...text(x, y, value), width: value.length * 9 * 0.6 });
+  const line = (y: number, cells: string[]) => cells.map((c, i) => mono(X[i]!, y, c));
+  it.each<[string, string[]]>([
+    ['two words in a heading', ['Pin #', 'Pin name', 'Pin type', 'Description']],
+    ['one word in a heading', ['Pin', 'Name', 'Type', 'Description']],
+  ])('with %s are read', (_, cells) =>
+    expect(rowsOf(page([line(140, cells), ...ROWS.map((r, i) => line(160 + i * 18, r))].flat()))).toEqual(ALL),
+  );
+  it('have headings of groups that end in a figure', () => {
+    const runs = [
+      line(140, ['Pin', 'Name', 'Type', 'Description']),
+      [mono(53, 160, 'Side'), mono(53 + 5 * 5.4, 160, '1')],
+      ...ROWS.map((r, i) => line(178 + i * 18, r)),
+    ];
+    expect(new Set(read(page(runs.flat())).terminals.map((t) => t.group))).toEqual(new Set(['Side 1']));
+  });
+});

@@ -1,0 +1,77 @@
+import { matchPins } from './match';
+import { letterOf, shortens } from './roles';
+import type { ElectricalType } from '../part';
+
+type Pin = [name: string, type: ElectricalType];
+/** Pins by name against what comments say of nodes 1, 2, 3 …: `NAME=node` of each pair, and the names that are asked. */
+function matched(pins: Pin[], docs: string[]): { pairs: string[]; asks: string[] } {
+  const given = pins.map(([name, type], i) => ({ number: `p${i}`, name, type, unit: null }));
+  const { pairs, asks } = matchPins(
+    given,
+    docs.map((doc, i) => ({ name: String(i + 1), doc, docLine: 1 })),
+  );
+  const nameOf = (number: string) => given.find((p) => p.number === number)!.name;
+  return { pairs: pairs.map((p) => `${nameOf(p.pin)}=${p.node}`).sort(), asks: asks.map((a) => nameOf(a.pin)).sort() };
+}
+
+it.each<[string, Pin[], string[], string[]]>([
+  ['inputs by their letter', [['A', 'input'], ['B', 'input'], ['Y', 'output']], ['Output Y', 'Input B', 'Input A'], ['A=3', 'B=2', 'Y=1']],
+  ['inputs of a single gate by their letter', [['1A', 'input'], ['1B', 'input'], ['1Y', 'output']], ['B', 'Y', 'A'], ['1A=3', '1B=1', '1Y=2']],
+  ['letters before the word', [['A', 'input'], ['B', 'input']], ['B input', 'A input'], ['A=2', 'B=1']],
+  ['names cut short', [['TRIG', 'input'], ['CTRL', 'input'], ['DISCH', 'open-drain']], ['Discharge', 'Trigger', 'Control voltage'], ['CTRL=3', 'DISCH=1', 'TRIG=2']],
+  ['signs behind their word', [['IN+', 'input'], ['IN-', 'input'], ['V+', 'supply-in']], ['INPUT -', 'SUPPLY +', 'INPUT +'], ['IN+=3', 'IN-=1', 'V+=2']],
+  ['words tied by underscores', [['IN+', 'input'], ['IN-', 'input']], ['inverting_input', 'non-inverting_input'], ['IN+=2', 'IN-=1']],
+  ['contacts of a switch', [['NO', 'bidirectional'], ['NC', 'bidirectional'], ['COM', 'bidirectional']], ['Common', 'Normally closed contact', 'Normally open contact'], ['COM=1', 'NC=2', 'NO=3']],
+  ['supplies with their sign at the end', [['VCC+', 'supply-in'], ['VCC-', 'supply-in']], ['negative supply', 'positive supply'], ['VCC+=2', 'VCC-=1']],
+  ['a negative supply named VSS', [['VDD', 'supply-in'], ['VSS', 'supply-in']], ['negative supply', 'positive supply'], ['VDD=2', 'VSS=1']],
+])('%s are matched', (_, pins, docs, pairs) => expect(matched(pins, docs)).toEqual({ pairs, asks: [] })); // prettier-ignore
+
+it.each<[string, Pin[], string[], string[]]>([
+  [
+    'a ground and a negative supply',
+    [
+      ['VSS', 'ground'],
+      ['OUT', 'output'],
+    ],
+    ['negative supply', 'output'],
+    ['VSS'],
+  ],
+  [
+    'two inputs of no letter',
+    [
+      ['A', 'input'],
+      ['B', 'input'],
+    ],
+    ['input', 'input'],
+    ['A', 'B'],
+  ],
+  [
+    'names that only share letters',
+    [
+      ['SNS', 'input'],
+      ['OUT', 'output'],
+    ],
+    ['Supervisor', 'output'],
+    ['SNS'],
+  ],
+])('%s are asked, never guessed', (_, pins, docs, asks) => expect(matched(pins, docs).asks).toEqual(asks));
+
+it.each<[string, string | undefined]>([
+  ['B', 'b'],
+  ['Input B', 'b'],
+  ['B input', 'b'],
+  ['OUT_Y', 'y'],
+  ['Output', undefined],
+  ['Bias', undefined],
+])('the letter of “%s” is %s', (text, letter) => expect(letterOf(text)).toBe(letter));
+
+it.each<[string, string, boolean]>([
+  ['TRIG', 'trigger', true],
+  ['CTRL', 'control', true],
+  ['THRES', 'threshold', true],
+  ['RST', 'reset', true],
+  ['OUT', 'output', true],
+  ['IN', 'input', false],
+  ['SET', 'select', false],
+  ['CLK', 'collector', false],
+])('%s of %s: cut short is %s', (name, word, is) => expect(shortens(name, word)).toBe(is));
