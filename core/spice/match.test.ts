@@ -21,6 +21,7 @@ it.each<[string, Pin[], string[], string[]]>([
   ['names cut short', [['TRIG', 'input'], ['CTRL', 'input'], ['DISCH', 'open-drain']], ['Discharge', 'Trigger', 'Control voltage'], ['CTRL=3', 'DISCH=1', 'TRIG=2']],
   ['signs behind their word', [['IN+', 'input'], ['IN-', 'input'], ['V+', 'supply-in']], ['INPUT -', 'SUPPLY +', 'INPUT +'], ['IN+=3', 'IN-=1', 'V+=2']],
   ['words tied by underscores', [['IN+', 'input'], ['IN-', 'input']], ['inverting_input', 'non-inverting_input'], ['IN+=2', 'IN-=1']],
+  ['other letters for one thing', [['A', 'passive'], ['K', 'passive']], ['C', 'A'], ['A=2', 'K=1']],
   ['contacts of a switch', [['NO', 'bidirectional'], ['NC', 'bidirectional'], ['COM', 'bidirectional']], ['Common', 'Normally closed contact', 'Normally open contact'], ['COM=1', 'NC=2', 'NO=3']],
   ['supplies with their sign at the end', [['VCC+', 'supply-in'], ['VCC-', 'supply-in']], ['negative supply', 'positive supply'], ['VCC+=2', 'VCC-=1']],
   ['a negative supply named VSS', [['VDD', 'supply-in'], ['VSS', 'supply-in']], ['negative supply', 'positive supply'], ['VDD=2', 'VSS=1']],

@@ -162,7 +162,9 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
   const [letter, saidLetter] = [names.map(letterOf).find((l) => l !== undefined), letterOf(first)];
   if (letter !== undefined && saidLetter !== undefined) {
     const isOther = rolesOf(first).has(pin.type === 'input' ? 'output' : 'input') && first.trim().length > 1;
-    return letter === saidLetter && !isOther ? { score: 0.9, because: `line ${node.docLine}: “${node.doc}”` } : { score: 0.1, because: '' };
+    if (letter === saidLetter && !isOther) return { score: 0.9, because: `line ${node.docLine}: “${node.doc}”` };
+    // Bare letters can be other words for one thing: K and C are both a cathode.
+    if (first.trim().length > 1 || !shares(rolesOf(pin.name), rolesOf(first))) return { score: 0.1, because: '' };
   }
   const own = new Set(names.flatMap((n) => [...rolesOf(n)]));
   // COM of a switch is its common contact; a ground only where the pin is one.

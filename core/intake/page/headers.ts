@@ -29,7 +29,7 @@ const GAPS: [gap: number, blank: number, most: number][] = [
   [0.2, 0, 1],
 ];
 
-/** The heading that starts at a line, if one does. Headings may take up to three lines; a title above them is none. */
+/** The heading that starts at a line, if one does. A title above them is none. */
 export function headerAt(lines: readonly Line[], at: number): PageHeader | undefined {
   const best = bestAt(lines, at);
   if (!best || best.depth === 1) return best;
@@ -54,30 +54,42 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
     if (blank === 0 && gap === GAPS[0]![0] && !isMono) continue;
     for (let depth = 1; depth <= most && at + depth <= lines.length; depth++) {
       const group = lines.slice(at, at + depth);
-      const drop = depth > 1 ? group.at(-1)!.base - group.at(-2)!.base : 0;
-      if (depth > 1 && group.at(-1)!.base - first.base > TALLEST * first.size) break;
-      if (drop > FARTHEST * first.size || Math.abs(group.at(-1)!.size - first.size) > 0.15 * first.size) break;
-      if (depth > 1 && (isRow(group.at(-1)!) || isCaption(group.at(-1)!))) break;
-      const isFar = drop > NEAREST * first.size;
-      if (isFar && !isOnlyHeads(group.at(-2)!)) break;
-      const heads = stack(numbersApart(group.map((l) => apart(segmentsOf(l, gap, blank)))));
-      const kept = trim(heads);
-      const texts = kept.map((h) => h.text);
-      const worth = headingWorth(texts);
+      if (depth > 1 && !goesOn(group)) break;
+      const read = readHeads(group, gap, blank);
       // Lines far apart are one heading only where each brings columns that the other lacks.
-      const alone = isFar ? 1 + Math.max(best?.worth ?? 0, headingWorth(segmentsOf(group.at(-1)!, gap).map((s) => s.text))) : 0;
+      const alone = isFar(group) ? 1 + Math.max(best?.worth ?? 0, headingWorth(segmentsOf(group.at(-1)!, gap).map((s) => s.text))) : 0;
       // Two words near each other are a title more often than two headings.
       const least = Math.max(most > 1 ? 2 : 3, alone);
-      const sure = surely(texts);
-      const unclosed = texts.filter((t) => /\([^)]*$/.test(t)).length;
       // A typewritten blank parts headings only where that makes more of them plain.
-      const isWide = isMono && blank === 0 && best !== undefined;
-      const isBetter = isWide ? sure > best!.sure : isMore({ worth, sure, unclosed }, best);
-      if (worth >= least && isBetter) best = { at, depth, heads: kept, worth, sure, unclosed };
+      const isBetter = isMono && blank === 0 && best ? read.sure > best.sure : isMore(read, best);
+      if (read.worth >= least && isBetter) best = { at, depth, ...read };
     }
     if (best && !(isMono && blank > 0)) return best;
   }
   return best;
+}
+
+/** Lines put over each other and weighed as a heading. */
+function readHeads(group: readonly Line[], gap: number, blank: number): Omit<PageHeader, 'at' | 'depth'> {
+  const heads = trim(stack(numbersApart(group.map((l) => apart(segmentsOf(l, gap, blank))))));
+  const texts = heads.map((h) => h.text);
+  return {
+    heads,
+    worth: headingWorth(texts),
+    sure: new Set(texts.map(roleOfHeading).filter((role) => role !== undefined && role !== 'ambiguous')).size,
+    unclosed: texts.filter((t) => /\([^)]*$/.test(t)).length,
+  };
+}
+
+const dropOf = (group: readonly Line[]): number => (group.length > 1 ? group.at(-1)!.base - group.at(-2)!.base : 0);
+const isFar = (group: readonly Line[]): boolean => dropOf(group) > NEAREST * group[0]!.size;
+
+/** Whether the last of some lines can belong to the heading that the others are. */
+function goesOn(group: readonly Line[]): boolean {
+  const [first, last] = [group[0]!, group.at(-1)!];
+  if (last.base - first.base > TALLEST * first.size || dropOf(group) > FARTHEST * first.size) return false;
+  if (Math.abs(last.size - first.size) > 0.15 * first.size || isRow(last) || isCaption(last)) return false;
+  return !isFar(group) || isOnlyHeads(group.at(-2)!);
 }
 
 /** How tall a heading may be, in font sizes. Its cells are centred, each by itself, so that its lines can be many. */
@@ -99,10 +111,6 @@ function isRow(line: Line): boolean {
   const others = texts.filter((t) => !looksLikeNumbers(t) && t !== 'EP');
   return others.length < texts.length && others.some((t) => roleOfHeading(t) === undefined && !packageIn(t));
 }
-
-/** How many different roles the headings name outright. */
-const surely = (texts: readonly string[]): number =>
-  new Set(texts.map(roleOfHeading).filter((role) => role !== undefined && role !== 'ambiguous')).size;
 
 type Head = PageHeader['heads'][number];
 
