@@ -95,7 +95,9 @@ function conclude(name: string, code: string | undefined, description: string, l
   const confidence = Math.round((weight / (weight + against)) * Math.min(1, 0.4 + weight / 10) * 100) / 100;
   const empty = code !== undefined && /^[-–—\s]*$/.test(code);
   const unheard = !!code && code.trim() !== '' && told.length === 0 && !/^[-–—]+$/.test(code.trim());
-  if (weight >= ENOUGH && rivals.length === 0 && !((unheard || empty) && weight < 5)) return { type, because, confidence };
+  // A class of power alone does not tell a rail that comes in from one that the part makes.
+  const isClassOnly = isClass(told) && reasons.length === 1 && reasons[0] === told[0]!.because;
+  if (weight >= ENOUGH && rivals.length === 0 && !isClassOnly && !((unheard || empty) && weight < 5)) return { type, because, confidence };
   const candidates = [...new Set([type, ...tally.slice(1, 4).map(([t]) => t), ...USUAL])].slice(0, 4);
   return {
     type,
@@ -142,9 +144,11 @@ function strongest(words: Evidence[]): Evidence[] {
 /** A rival is none when the best only sharpens what it says, or when it is one of a class that the column named. */
 function agrees(best: ElectricalType, other: ElectricalType, told: Evidence[]): boolean {
   if (REFINES[best]?.includes(other)) return true;
-  const inClass = told.length > 1 && told.some((e) => e.type === other) && told.some((e) => e.type === best);
-  return inClass && told.every((e) => e.weight <= 3.2);
+  return isClass(told) && told.some((e) => e.type === other) && told.some((e) => e.type === best);
 }
+
+/** True where the column names a class of types and none of them. */
+const isClass = (told: Evidence[]): boolean => told.length > 1 && told.every((e) => e.weight <= 3.2);
 
 function reasonOf(type: ElectricalType, weight: number, because: string, rivals: Rival[], unheard?: string): string {
   const rival = rivals[0];

@@ -5,6 +5,9 @@ import { wordsOfType } from './type-words';
 /** A code that names a class of types and not one: the name and the description decide within it. */
 const POWER: ElectricalType[] = ['supply-in', 'ground', 'supply-out'];
 
+/** Kinds of output that a word alone, `Out`, does not tell from a plain one. */
+const NARROW: ReadonlySet<ElectricalType> = new Set(['open-drain', 'open-source', 'three-state']);
+
 type Meaning = ElectricalType | 'power' | 'analog' | 'digital' | 'unsaid';
 
 /** Type codes of many datasheets, without blanks, dots, dashes and case. */
@@ -57,12 +60,16 @@ export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>
   const meaning = CODES[shape(text)];
   if (meaning) return meant(meaning, `type column “${text}”`);
   const spoken = phrase(text, `type column “${text}”`);
-  if (spoken.length > 0) return spoken;
   const parts = text
     .split(/[,;()]|\bor\b|\s+/)
     .map(shape)
-    .filter((p) => p in CODES);
-  return parts.flatMap((p) => meant(CODES[p]!, `type column “${text}”`));
+    .filter((p) => p in CODES)
+    .flatMap((p) => meant(CODES[p]!, `type column “${text}”`));
+  if (spoken.length === 0) return parts;
+  // `OD Out`: the code beside the word says which kind of output it is.
+  const [only, ...more] = spoken;
+  const narrower = more.length === 0 ? parts.find((p) => COVERS[p.type]?.includes(only!.type) && NARROW.has(p.type)) : undefined;
+  return narrower ? [narrower] : spoken;
 }
 
 function phrase(text: string, because: string): Evidence[] {

@@ -54,7 +54,12 @@ const WORDINGS: Wording[] = [
     words: /\b(inductor|coil|winding|antenna coil)\b/i,
     unless: /\bsense input\b|\b(winding|coil)( [a-z0-9+−-]{1,3})? (driver |drive )?outputs?\b|\b(inductor|coil) current\b/i,
   },
-  { type: 'passive', weight: 7, words: /^\W*(decoupling|bypass|smoothing|reservoir) cap(acitor)?\b/i, unless: /\boutput\b/i },
+  {
+    type: 'passive',
+    weight: 7,
+    words: /^\W*((decoupling|bypass|smoothing|reservoir|external) )?(capacitor|cap|resistor)\b/i,
+    unless: /\boutput\b/i,
+  },
   {
     type: 'passive',
     weight: 7,

@@ -53,6 +53,10 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['OUT', undefined, 'Output of the amplifier', 'output'],
   ['IN+', undefined, 'Non-inverting input', 'input'],
   ['SDA', 'I/O', 'Serial data, open-drain', 'bidirectional'],
+  ['FAULT', 'OD Out', '', 'open-drain'],
+  ['DO', 'Output (TS)', '', 'three-state'],
+  ['CAP1', 'O', 'Capacitor to VSS for the oscillator', 'passive'],
+  ['BOOT', 'P', 'Bootstrap capacitor', 'passive'],
   ['AOUT1', 'O', 'Winding A output 1', 'output'],
   ['SCL', 'I', 'Serial clock. Connect to the logic rail through a 10 kΩ resistor.', 'input'],
   ['TS', 'I', 'Temperature sense input. Connect to the centre tap of a resistor divider.', 'input'],
@@ -79,6 +83,8 @@ const ASKED: [string, string | undefined, string][] = [
   ['BAR', 'QQ', 'Does something'],
   ['CTRL', 'O', 'Control input of the switch'],
   ['X7', 'A', ''],
+  ['PMID', 'P', ''],
+  ['BOOT', undefined, 'Boot signal'],
 ];
 
 it.each(ASKED)('%s, type “%s”, “%s” is asked, with candidates', (name, code, description) => {
