@@ -142,6 +142,8 @@ export const DEMO: Record<string, DemoPart> = {
           },
         ],
       }),
+      // What the upper driver stands on: fed by the bridge, not made by the part.
+      type('SW', 'supply-in'),
       land('SO-8-EP'),
     ],
   },

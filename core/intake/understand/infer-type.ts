@@ -105,7 +105,9 @@ function conclude(name: string, code: string | undefined, description: string, l
     confidence,
     doubt: {
       field: 'type',
-      reason: reasonOf(type, weight, because, rivals, unheard || empty ? code : undefined),
+      reason: isClassOnly
+        ? `${capital(because)} does not tell a supply from a rail that the part makes itself, and neither name nor words do.`
+        : reasonOf(type, weight, because, rivals, unheard || empty ? code : undefined),
       candidates,
     },
   };

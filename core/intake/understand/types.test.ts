@@ -84,6 +84,7 @@ const ASKED: [string, string | undefined, string][] = [
   ['CTRL', 'O', 'Control input of the switch'],
   ['X7', 'A', ''],
   ['PMID', 'P', ''],
+  ['SW', 'P', 'Half-bridge node; connect the source of the upper switch'],
   ['BOOT', undefined, 'Boot signal'],
 ];
 
