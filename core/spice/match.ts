@@ -179,7 +179,7 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
   const named = isMute ? new Set<string>() : rolesOf(node.name);
   if (shares(own, said)) return { score: 0.86, because: `line ${node.docLine}: “${node.doc}”` };
   if (said.size > 0) return { score: 0.1, because: '' };
-  const isShort = own.size === 0 && first.trim().split(/\s+/).length <= 3 && shortens(names.at(-1)!, first.trim().split(/\s+/)[0] ?? '');
+  const isShort = own.size === 0 && more.length <= 2 && shortens(names.at(-1)!, word);
   if (isShort) return { score: 0.84, because: `line ${node.docLine}: “${node.doc}”` };
   if (shares(own, named)) return { score: 0.82, because: `node ${node.name} reads as ${[...own].find((r) => named.has(r))}` };
   const overlap = commonWords(`${pin.name} ${pin.description ?? ''}`, `${node.name} ${node.doc}`);

@@ -1,6 +1,6 @@
 import { headsOtherTable, packageIn, roleOfHeading } from '../table/headings';
 import { isMarkedNote, isNote } from '../table/notes';
-import { looksLikeNumbers } from '../table/numbers';
+import { looksLikeNumbers, looksLikeTerminal } from '../table/numbers';
 import { unite, type Box } from '../table/box';
 import type { Block, PageRowAt } from './block';
 import { edgesUnder } from './columns';
@@ -198,7 +198,8 @@ function continuation(
   open: OpenTable & { edges: number[] },
   left: number,
 ): { edges: number[]; end: number; rows: number; crossed: number } {
-  const tries = [0, left - open.left].map((shift) => {
+  // Mostly both are the same place, which is tried once.
+  const tries = [...new Set([0, left - open.left])].map((shift) => {
     const edges = open.edges.map((e) => e + shift);
     return { edges, ...goesOn(lines, edges, open) };
   });
@@ -218,8 +219,7 @@ function goesOn(
     if (isOver(line, textOf(line), size, edges[1]!) || headerAt(lines, at)) break;
     if (at > 0 && line.base - lines[at - 1]!.base > 4.5 * line.size && !hasRowSoon(lines, at)) break;
     const cut = cutLine(line, edges);
-    const isRow =
-      keys.some((k) => looksLikeNumbers(cut.cells[k] ?? '') || cut.cells[k] === 'EP') && cut.cells.filter((c) => c !== '').length > 1;
+    const isRow = keys.some((k) => looksLikeTerminal(cut.cells[k] ?? '')) && cut.cells.filter((c) => c !== '').length > 1;
     if (isRow) rows++;
     if (cut.crossed) crossed++;
     if (!isRow && rows === 0 && at > 3) return none;

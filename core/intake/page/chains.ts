@@ -44,18 +44,16 @@ export function gridOf(chain: Chain, from: number, back: (page: number, box: Box
   const rows: GridRow[] = [];
   for (const block of chain) {
     // A merged cell that goes on over a page break stands empty there, over the first rows.
-    const first = block === chain[0] ? undefined : block.rows.find((r) => r.cells.some(looksLikeNumbers));
-    for (const row of block.rows) {
-      const isFirst = row === first;
+    const first = block === chain[0] ? -1 : block.rows.findIndex((r) => r.cells.some(looksLikeNumbers));
+    for (const [i, row] of block.rows.entries()) {
       const line = from + rows.length;
-      const same = row.same ?? [];
-      const below = isFirst ? block.rows[block.rows.indexOf(row) + 1]?.same : undefined;
+      const below = i === first ? block.rows[i + 1]?.same : undefined;
       if (row.apart) rows.push({ line, cells: row.cells.map(() => '') });
       rows.push({
         line: from + rows.length,
         cells: row.cells,
         place: { page: block.page, boxes: withEmpty(row.boxes, block.edges).map((b) => b && back(block.page, b)) },
-        ...(row.same ? { same: row.cells.map((c, i) => same[i]! || (c === '' && below?.[i] === true)) } : {}),
+        ...(row.same ? { same: row.same.map((is, k) => is || (row.cells[k] === '' && below?.[k] === true)) } : {}),
         ...(row.crossed ? { crossed: true } : {}),
       });
     }

@@ -1,5 +1,5 @@
 import { headingWorth, packageIn, roleOfHeading } from '../table/headings';
-import { looksLikeNumbers } from '../table/numbers';
+import { looksLikeTerminal } from '../table/numbers';
 import { segmentsOf, textOf, type Line, type Segment } from './lines';
 
 /** A heading over columns: where each heading starts and ends, and how many lines it takes. */
@@ -108,7 +108,7 @@ const isCaption = (line: Line): boolean => /^(table|figure|fig\.?)\s*\d/i.test(t
 /** A line of the table's body: a number, and beside it what is no heading. */
 function isRow(line: Line): boolean {
   const texts = segmentsOf(line).map((s) => s.text);
-  const others = texts.filter((t) => !looksLikeNumbers(t) && t !== 'EP');
+  const others = texts.filter((t) => !looksLikeTerminal(t));
   return others.length < texts.length && others.some((t) => roleOfHeading(t) === undefined && !packageIn(t));
 }
 

@@ -46,6 +46,9 @@ function expand([, prefix = '', from, last = '', to]: RegExpExecArray): string[]
 /** Takes footnote marks off a number cell: `5(1)`, `7²`, `12*`. */
 const stripNotes = (text: string): string => text.replace(/[¹²³⁰-⁹⁽⁾ᵃ-ᶠ†‡§*]+/g, '').replace(/(\w)\s*(\(\d\)|\[\d\])/g, '$1');
 
+/** True for the number of a terminal, or the letters of an exposed pad in its place. */
+export const looksLikeTerminal = (text: string): boolean => looksLikeNumbers(text) || text === 'EP';
+
 /** True for cells that hold terminal numbers beyond doubt: digits, or a ball's row and column. */
 export const looksLikeNumbers = (text: string): boolean => {
   const read = readNumberCell(text);
