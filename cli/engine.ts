@@ -2,7 +2,7 @@ import { Worker } from 'node:worker_threads';
 import type { Run, Simulate } from '../core/spice';
 
 /** The longest that one run may take, in ms. */
-const LIMIT = 20_000;
+const LIMIT = 12_000;
 
 /** The engine writes what it likes to the console; the results go by message only. */
 const WORKER = `
@@ -15,9 +15,15 @@ await engine.start();
 parentPort.on('message', async (netlist) => {
   try {
     engine.setNetList(netlist);
-    const result = await engine.runSim();
+    // A run that leaves no results never resolves: the engine then waits for its next one, or has ended itself.
+    const isFatal = () => engine.getError().some((l) => /fatal error in ngspice/i.test(l));
+    const ended = new Promise((resolve) => {
+      const look = () => (engine.continuePromiseResolve || isFatal() ? resolve({ data: [] }) : setTimeout(look, 5));
+      setTimeout(look, 5);
+    });
+    const result = await Promise.race([engine.runSim(), ended]);
     const vectors = result.data.map((d) => [d.name.toLowerCase(), d.values.map((v) => (typeof v === 'number' ? v : v.real))]);
-    parentPort.postMessage({ vectors, errors: engine.getError().filter((l) => l.trim() !== '') });
+    parentPort.postMessage({ vectors, errors: engine.getError().filter((l) => l.trim() !== ''), isFatal: isFatal() });
   } catch (e) {
     parentPort.postMessage({ vectors: [], errors: ['error: ' + e.message] });
   }
@@ -47,13 +53,14 @@ export function nodeEngine(): { simulate: Simulate; close: () => void } {
         resolve(run);
       };
       const broken = (why: string) => {
-        close();
+        if (worker === own) close();
         done({ vectors: new Map(), errors: [`aborted: ${why}`] });
       };
       const timer = setTimeout(() => broken(`it took over ${LIMIT / 1000} s`), LIMIT);
-      own.once('message', ({ vectors, errors }: { vectors: [string, number[]][]; errors: string[] }) =>
-        done({ vectors: new Map(vectors), errors }),
-      );
+      own.once('message', ({ vectors, errors, isFatal }: { vectors: [string, number[]][]; errors: string[]; isFatal?: boolean }) => {
+        if (isFatal) close();
+        done({ vectors: new Map(vectors), errors });
+      });
       own.once('error', (e: Error) => broken(e.message));
       own.postMessage(netlist);
     });

@@ -106,7 +106,13 @@ async function findRejoin(benches: readonly Bench[], setup: Setup, simulate: Sim
     for (const b of joined.slice(k + 1)) {
       const other = swapped(setup, a, b);
       let passes = true;
-      for (const bench of benches) passes &&= (await tryBench(bench, other, simulate)).verdict === 'pass';
+      for (const bench of benches) {
+        if (!passes) break;
+        const { verdict, reason }: Verdict = await tryBench(bench, other, simulate);
+        // One run over its time, and the search is given up: a user would wait for minutes.
+        if (/\baborted\b/.test(reason)) return undefined;
+        passes = verdict === 'pass';
+      }
       if (passes) found.push([setup.joins[a]!.pins[0]!.name, setup.joins[b]!.pins[0]!.name]);
     }
   return found.length === 1 ? found[0] : undefined;

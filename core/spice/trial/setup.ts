@@ -2,6 +2,7 @@ import type { ElectricalType } from '../../part';
 import type { Device } from '../device';
 import type { SpiceModel } from '../read-models';
 import { rolesOf, withoutChannel } from '../roles';
+import { forEngine } from './for-engine';
 
 /** A pin of the symbol as a trial sees it. */
 export interface TrialPin {
@@ -94,7 +95,7 @@ const UNWANTED = /^\s*\.(end|ac|dc|tran|op|print|plot|probe|save|meas(ure)?|cont
 
 function modelText(source: string): string {
   let inControl = false;
-  return source
+  const own = source
     .replace(/\r\n?/g, '\n')
     .split('\n')
     .filter((line) => {
@@ -103,13 +104,15 @@ function modelText(source: string): string {
       if (/^\s*\.endc\b/i.test(line)) inControl = false;
       return keep;
     })
-    .map(inBerkeley)
     .join('\n');
+  return forEngine(own);
 }
 
-/** Logical signs that stand alone in some dialects' expressions are doubled, as the engine wants them. */
-const inBerkeley = (line: string): string =>
-  line.startsWith('*') ? line : line.replace(/\{[^}]*\}/g, (e) => e.replace(/(?<![&|])([&|])(?![&|])/g, '$1$1'));
+/**
+ * The engine's last resort for an operating point, a transient, runs for 1 µs and not for 10: a join that has no steady
+ * state would keep it busy for minutes.
+ */
+const STEADY = ['.control', 'optran 1 1 1 50n 1u 0', '.endc'];
 
 /** The bench's netlist: the model's text, an instance whose nets are the joined pins, the sources around it, one analysis. */
 export function netlistOf(setup: Setup, around: readonly string[], analysis: string): string {
@@ -127,6 +130,7 @@ export function netlistOf(setup: Setup, around: readonly string[], analysis: str
     ...held.map((n) => `Rhold_${n} ${n} 0 1G`),
     ...around,
     modelText(setup.source),
+    ...STEADY,
     analysis,
     '.end',
     '',
