@@ -52,7 +52,7 @@ export function readCards(source: string, file?: string): Result<Cards> {
       if (text === '') return;
       if (isSealed(raw)) return void sealed.push(line);
       if (text.startsWith('*')) {
-        above.push({ line, text: text.replace(/^\*+\s?/, '').trimEnd(), raw });
+        above.push({ line, text: text.replace(/^\*+#*\s?/, '').trimEnd(), raw });
         return;
       }
       const { code, comment } = splitComment(raw);

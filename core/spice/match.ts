@@ -2,6 +2,7 @@ import type { ElectricalType } from '../part';
 import { assign } from './assign';
 import type { ModelNode } from './read-models';
 import { letterOf, plainName, rolesOf, shortens, wordsOf } from './roles';
+import { indexed, senseOf } from './sense';
 
 /** A pin as matching sees it. `unit` is null for pins that belong to every unit, such as shared supplies. */
 export interface MatchPin {
@@ -42,7 +43,7 @@ const MOST_RIVALS = 48;
 export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[]): Matching {
   const out: Matching = { pairs: [], asks: [], left: [] };
   const live = pins.filter((pin) => {
-    const reason = noNodeReason(pin);
+    const reason = noNodeReason(pin, nodes);
     if (reason) out.left.push({ pin: pin.number, reason });
     return reason === undefined;
   });
@@ -64,10 +65,13 @@ export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[]
 
 const isSupply = (p: MatchPin): boolean => p.type === 'supply-in' || p.type === 'ground';
 
-function noNodeReason(pin: MatchPin): string | undefined {
+const isPad = (name: string): boolean => /^(ep|epad|e?_?pad(dle)?|tpad|dap|(exposed|thermal|power)[ _-]?pad(dle)?|tab)\d?$/i.test(name);
+
+function noNodeReason(pin: MatchPin, nodes: readonly ModelNode[]): string | undefined {
   if (pin.type === 'no-connect') return 'it is not connected inside';
   if (pin.type === 'reserved') return 'it is reserved';
-  if (/^(ep|epad|pad|exposed pad|thermal pad)$/i.test(pin.name)) return 'a thermal pad carries no signal';
+  if (isPad(pin.name) && pin.name.toLowerCase() !== 'tab' && !nodes.some((n) => isPad(n.name) || isPad(n.doc)))
+    return 'a thermal pad carries no signal';
   if (/^mp\d*$|^mounting/i.test(pin.number) || /mechanical|mounting/i.test(pin.name)) return 'a mechanical pad carries no signal';
   return undefined;
 }
@@ -85,6 +89,14 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   rows.forEach((members, r) => {
     const at = chosen[r]!;
     const score = at < 0 ? 0 : likeness[r]![at]!.score;
+    const twins = twinsOf(members, nodes, likeness, r, score);
+    if (twins.length > 0) {
+      twins.forEach((node, k) => {
+        takenNodes.add(node);
+        out.pairs.push({ pin: members[k]!.number, node: nodes[node]!.name, unit, confidence: 0.85, because: likeness[r]![node]!.because });
+      });
+      return;
+    }
     const rival = at < 0 ? undefined : rivalOf(likeness, r, at, score);
     if (at >= 0 && score >= ENOUGH && rival === undefined) {
       takenNodes.add(at);
@@ -103,6 +115,20 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
     for (const pin of members)
       if (freeNodes.length === 0) out.left.push({ pin: pin.number, reason: 'every node of the model has its pin already' });
       else out.asks.push({ pin: pin.number, reason: `${reason} Free: ${freeNodes.join(', ')}.` });
+}
+
+/**
+ * As many nodes of one comment as the signal has pins, and no other pin near them: D2 on pins 5 and 6, nodes 5 and 6 both
+ * "D2". They are one net, so each pin has a node of its own: that of its number, else in their order.
+ */
+function twinsOf(members: readonly MatchPin[], nodes: readonly ModelNode[], likeness: Likeness[][], row: number, score: number): number[] {
+  if (members.length < 2 || score < ENOUGH) return [];
+  const alikes = nodes.flatMap((_, i) => (likeness[row]![i]!.score > score - MARGIN ? [i] : []));
+  const isOneNet = alikes.every((i) => nodes[i]!.doc !== '' && plainName(nodes[i]!.doc) === plainName(nodes[alikes[0]!]!.doc));
+  if (alikes.length !== members.length || !isOneNet) return [];
+  if (likeness.some((other, r) => r !== row && alikes.some((i) => other[i]!.score > score - MARGIN))) return [];
+  const byNumber = members.map((p) => alikes.find((i) => nodes[i]!.name === p.number) ?? -1);
+  return byNumber.includes(-1) ? alikes : byNumber;
 }
 
 /** True where all names that begin with a channel's figure have the same: 1A, 1B and 1Y of a single gate. */
@@ -156,9 +182,13 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
     return { score: isLowMarked(pin.name) === isLowMarked(node.doc) ? 0.97 : 0.8, because: `line ${node.docLine}: “${node.doc}”` };
   const [first = ''] = node.doc.split(/[,;(]/);
   const [word = '', ...more] = first.trim().split(/\s+/);
-  if (word.length > 1 && more.length > 0 && plain.includes(plainName(word)) && rolesOf(word).size === 0)
-    return { score: 0.88, because: `line ${node.docLine}: “${node.doc}”` };
-  if (first.length > 2 && plain.includes(plainName(first))) return { score: 0.9, because: `line ${node.docLine}: “${node.doc}”` };
+  const comment = { because: `line ${node.docLine}: “${node.doc}”` };
+  if (word.length > 1 && more.length > 0 && plain.includes(plainName(word)) && goesOnAbout(word, more.join(' ')))
+    return { score: 0.88, ...comment };
+  if (first.length > 2 && plain.includes(plainName(first))) return { score: 0.9, ...comment };
+  if (isPad(pin.name) && isPad(node.name)) return { score: 0.88, because: `node ${node.name} is the pad as well` };
+  const sense = likeSense(pin, names, node, first, channel);
+  if (sense) return sense;
   const [letter, saidLetter] = [names.map(letterOf).find((l) => l !== undefined), letterOf(first)];
   if (letter !== undefined && saidLetter !== undefined) {
     const isOther = rolesOf(first).has(pin.type === 'input' ? 'output' : 'input') && first.trim().length > 1;
@@ -172,7 +202,7 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
   // Whether a ground is the model's negative supply, a person says.
   if (pin.type === 'ground') own.delete('supply-');
   if (own.size === 0 && pin.description) for (const role of rolesOf(pin.description)) own.add(role);
-  for (const role of rolesByType(pin)) own.add(role);
+  for (const role of rolesByType(pin, own)) own.add(role);
   const said = new Set([...rolesOf(node.doc), ...rolesOf(first.trim())]);
   // A letter or two say nothing beside a comment: node a that is “OUT (power)” is no input A.
   const isMute = /^\d+$/.test(node.name) || (node.doc !== '' && node.name.length < 3);
@@ -186,6 +216,37 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
   return overlap.length > 0
     ? { score: Math.min(0.55 + 0.1 * (overlap.length - 1), 0.8), because: `both say ${overlap.join(', ')}` }
     : { score: 0, because: '' };
+}
+
+/** True where the words behind a name in a comment are about the same thing: "OUT analog output", and not "OUT enable". */
+function goesOnAbout(word: string, rest: string): boolean {
+  const [own, other] = [rolesOf(word), rolesOf(rest)];
+  if (own.size > 0 && other.size > 0) return shares(own, other);
+  return !/\b(enable|select|sense|return|ground)\b/i.test(rest) && (own.has('supply+') || !/\bsupply\b/i.test(rest));
+}
+
+/** Names and comments of one sense: SHDN and SHDNB, "primary centre tap" and PRI_CT; with different indices they are others. */
+function likeSense(pin: MatchPin, names: readonly string[], node: ModelNode, first: string, channel: boolean): Likeness | undefined {
+  const because = { comment: `line ${node.docLine}: “${node.doc}”`, name: `node ${node.name} means the same` };
+  const texts = [
+    ...(/^\d+$/.test(node.name) ? [] : [{ text: node.name, because: because.name }]),
+    ...(first.trim() === '' ? [] : [{ text: first, because: because.comment }]),
+  ];
+  for (const { text, because: why } of texts) {
+    const said = senseOf(text);
+    for (const name of [...names, ...names.flatMap((n) => (/\w\/\w/.test(n) ? n.split('/') : []))]) {
+      const own = senseOf(name);
+      if (own && own.words === said?.words && own.index === said.index) return { score: 0.89, because: why };
+      if (!channel && own && own.words === said?.words && own.index !== '' && said.index !== '') return { score: 0, because: '' };
+      const [ownPart, saidPart] = [indexed(name), indexed(text)];
+      if (ownPart && saidPart && shares(rolesOf(ownPart.stem), rolesOf(saidPart.stem)))
+        return ownPart.index === saidPart.index ? { score: 0.87, because: why } : { score: 0, because: '' };
+    }
+    if (pin.description && said && said.words.length > 2 && senseOf(pin.description.split(/[,;.(]/)[0]!)?.words === said.words)
+      return { score: 0.83, because: why };
+  }
+  const isCut = texts.some(({ text }) => shortens(names.at(-1)!, text) || shortens(text, names.at(-1)!));
+  return isCut && rolesOf(pin.name).size === 0 ? { score: 0.8, because: because.name } : undefined;
 }
 
 /** An active-low mark in a name: Q# is no Q where both are there. */
@@ -206,7 +267,11 @@ function contradicts(pin: MatchPin, node: ModelNode): boolean {
   return pin.type === 'ground' && roles.has('supply+') && !roles.has('ground') && roles.size === 1;
 }
 
-const rolesByType = (pin: MatchPin): string[] => (pin.type === 'ground' && rolesOf(pin.name).size === 0 ? ['ground'] : []);
+/** A ground without a telling name is a ground; VIN that is a supply is the power input too. */
+const rolesByType = (pin: MatchPin, own: ReadonlySet<string>): string[] => {
+  if (pin.type === 'ground' && rolesOf(pin.name).size === 0) return ['ground'];
+  return pin.type === 'supply-in' && own.size === 1 && own.has('input') ? ['supply+'] : [];
+};
 
 const shares = (a: ReadonlySet<string>, b: ReadonlySet<string>): boolean => [...a].some((role) => b.has(role));
 

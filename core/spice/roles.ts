@@ -18,11 +18,11 @@ const ROLES: [role: string, words: RegExp][] = [
   ['out+', /^(out\+|outp|\+out|vout\+|voutp|out_p|outpos|op)$|^(?:non-?\s?inverting|positive|true) (?:signal |differential )?output\b/],
   [
     'supply+',
-    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vpos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|pvdd|pvcc|vps)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( voltage)?$|\bvcc\b|\bvdd\b|^supply input$|^power supply$/,
+    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vpos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|pvdd|pvcc|vps)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( voltage)?$|\bvcc\b|\bvdd\b|^(supply|power) input$|^v?\+ supply|^\+v( supply)?$|^input (supply|power)$|^power supply$/,
   ],
   [
     'supply-',
-    /^(vee|v-|vs-|vneg|-vs|vn|vcc-|vdd-|-vcc|-vdd|vss|supply ?-|- ?supply)$|\bnegative (power )?supply\b|\bnegative rail\b|\bvee\b/,
+    /^(vee|v-|vs-|vneg|-vs|vn|vcc-|vdd-|-vcc|-vdd|vss|supply ?-|- ?supply)$|^v?- supply|^-v( supply)?$|\bnegative (power )?supply\b|\bnegative rail\b|\bvee\b/,
   ],
   [
     'ground',
@@ -61,6 +61,9 @@ const normal = (text: string): string =>
   text
     .toLowerCase()
     .replace(/[−–]/g, '-')
+    .replace(/\bnon-?\s?inv\b\.?/g, 'non-inverting')
+    .replace(/\binv\b\.?(?= )/g, 'inverting')
+    .replace(/\b(pos|neg)(?:\.|(?= ))/g, (_, sign: string) => (sign === 'pos' ? 'positive' : 'negative'))
     // Words tied together, `inverting_input`; short names keep their underscore.
     .replace(/(?<=[a-z]{4})_|_(?=[a-z]{5})/g, ' ')
     .replace(/\s+/g, ' ')
@@ -109,7 +112,7 @@ export const plainName = (text: string): string =>
   normal(text)
     .replace(/^[~/!]|[#*]$/g, '')
     .replace(/[\s_.[\]()<>]/g, '')
-    .replace(/^([+-])(\D.*[^+-])$/, '$2$1');
+    .replace(/^([+-])([^\d+-](?:.*[^+-])?)$/, '$2$1');
 
 /** Words of a text that tell something, for overlap. */
 export const wordsOf = (text: string): Set<string> =>

@@ -22,8 +22,53 @@ const BARS = /[|!¦]/g;
  * an elbow, that bar does not count. The ladder may stand above the card or hang below it.
  */
 export function ladder(header: Header): Found {
+  const over = overBars(header);
+  if (over.length > 0) return over;
+  const left = leftLabels(header);
+  if (left.length > 0) return left;
   const above = climb(header, header.above);
   return above.length > 0 ? above : climb(header, [...header.between, ...header.inside]);
+}
+
+/**
+ * ```
+ * * in+  in-  vcc  gnd  out
+ * *  |    |    |    |    |
+ * ```
+ * Words in a row over a row of bars, or in two rows where a label is broken: each word belongs to the bar under it.
+ */
+function overBars({ nodes, above }: Header): Found {
+  const at = above.findIndex((c) => /^[\s|!¦]+$/.test(c.text) && (c.text.match(BARS) ?? []).length === nodes.length);
+  if (at < 1 || nodes.length < 2 || rungOf(above[at - 1]!)) return [];
+  const bars = [...above[at]!.raw.matchAll(BARS)].map((m) => m.index);
+  const rows: string[][] = [];
+  for (let i = at - 1; i >= 0 && i >= at - 3 && above[i]!.line === above[at]!.line - (at - i); i--) {
+    const words = [...above[i]!.raw.replace(/^\s*\*/, (s) => ' '.repeat(s.length)).matchAll(/\S+(?: \S+)*/g)];
+    const places = words.map((w) => nearest(bars, w.index + w[0].length / 2));
+    if (words.length !== nodes.length || new Set(places).size !== nodes.length) break;
+    rows.unshift(nodes.map((_, k) => words[places.indexOf(k)]![0]));
+  }
+  const { line } = above[at - 1]!;
+  return rows.length === 0 ? [] : nodes.map((n, k) => [n, { doc: tidy(rows.map((r) => r[k]).join(' ')), line }]);
+}
+
+const nearest = (bars: readonly number[], x: number): number =>
+  bars.reduce((best, bar, i) => (Math.abs(bar - x) < Math.abs(bars[best]! - x) ? i : best), 0);
+
+/**
+ * ```
+ * * anode   ---+
+ * * cathode ---|--+
+ * ```
+ * Labels at the left whose lines run to their bars: the columns where they end, in their order, are the nodes.
+ */
+function leftLabels({ nodes, above, inside }: Header): Found {
+  const ends = [...above, ...inside].flatMap((comment) => {
+    const label = /^(\w.*?)\s*[-=.]{2,}>?[-=.|!+\s]*[+|\\'`]\s*$/.exec(comment.text.trim())?.[1];
+    return label === undefined ? [] : [{ label, line: comment.line, at: comment.raw.trimEnd().length }];
+  });
+  if (ends.length !== nodes.length || new Set(ends.map((e) => e.at)).size !== nodes.length) return [];
+  return ends.sort((a, b) => a.at - b.at).map((e, k) => [nodes[k]!, { doc: tidy(e.label), line: e.line }]);
 }
 
 function climb({ nodes }: Header, comments: readonly Comment[]): Found {
@@ -65,6 +110,8 @@ function placeRises(comments: readonly Comment[], at: number, end: number): bool
 /** A rung has bars before its label, or an elbow. */
 function rungOf(comment: Comment): Rung | undefined {
   const { text } = comment;
+  // The rule of a table, `+-----+------+`, is no rung.
+  if (/^\s*\+[-=+]{2,}\+\s*$/.test(text)) return undefined;
   const elbow = /^([^a-z0-9]*?)([+|!`'\\/](?=[-_=])|)(?:(?<=[+`\\])[-_=]+|[-_=.]{2,})>?\s*([^\s\-_=.|!].*)$/i.exec(text);
   if (elbow && (elbow[2] !== '' || /[|!¦]/.test(elbow[1]!))) {
     const bars = (elbow[1]!.match(BARS) ?? []).length;

@@ -50,7 +50,41 @@ function entriesOf(comment: Comment, byName: Names): Found {
   // `Hall switch: 1 supply, 2 output`: what stands before the colon is about the model.
   const afterTitle = /^[^:=]{3,}?:\s+(.*)$/.exec(text)?.[1];
   const { line } = comment;
-  return several(text, line, byName) ?? single(text, line, byName) ?? (afterTitle ? several(afterTitle, line, byName) : undefined) ?? [];
+  const behindNumber = /^\s*(\d+)[.)]?\s+((\S+)\s+.*)$/.exec(text);
+  // A row of the package's pin, the node's name and words, `1  BOOT  bootstrap`: the number is no node.
+  const row = behindNumber && !byName.has(behindNumber[1]!) && byName.has(behindNumber[3]!.toLowerCase()) ? behindNumber[2] : undefined;
+  const body = row ?? text;
+  return (
+    shared(body, line, byName) ??
+    several(body, line, byName) ??
+    single(body, line, byName) ??
+    (row === undefined ? undefined : spacedRow(row, line, byName)) ??
+    (afterTitle ? (shared(afterTitle, line, byName) ?? several(afterTitle, line, byName)) : undefined) ??
+    []
+  );
+}
+
+const spacedRow = (text: string, line: number, byName: Names): Found | undefined => {
+  const [, word = '', rest = ''] = /^(\S+)\s+(\S.*)$/.exec(text) ?? [];
+  return rest === '' ? undefined : [[byName.get(word.toLowerCase())!, { doc: tidy(rest), line }]];
+};
+
+/** Some words for several nodes: `S1=1, D1=7 8`, and `5, 6 = drain`. */
+function shared(text: string, line: number, byName: Names): Found | undefined {
+  const nodesIn = (list: string) => {
+    const words = list.split(/[\s,/&]+|\band\b/).filter((w) => w !== '');
+    const found = words.flatMap((w) => byName.get(w.toLowerCase()) ?? []);
+    return found.length === words.length ? found : [];
+  };
+  const left = /^(?:nodes?|pins?)?\s*((?:[\w+.-]+(?:\s*[,/&]\s*|\s+and\s+|\s+))+[\w+.-]+)\s*(?:=|:|->|\s-+\s)\s*([^=:]+)$/i.exec(
+    text.trim(),
+  );
+  const many = left ? nodesIn(left[1]!) : [];
+  if (left && many.length > 1) return many.map((n) => [n, { doc: tidy(left[2]!), line }]);
+  const entries = text.split(/\s*[,;]\s*/).map((e) => /^\s*([^=:]+?)\s*(?:=|:)\s*(.+?)\s*$/.exec(e));
+  const lists = entries.map((e) => (e ? nodesIn(e[2]!) : []));
+  if (entries.length < 2 || lists.some((l) => l.length === 0) || lists.every((l) => l.length === 1)) return undefined;
+  return lists.flatMap((list, i) => list.map((n): Found[number] => [n, { doc: tidy(entries[i]![1]!), line }]));
 }
 
 /** Several entries in one line: `1=IN+ 2=IN-`, `1: IN+, 2: IN-`, `IN+ = 1, IN- = 2`, `IN+(1) IN-(2)`, `1 (IN+), 2 (IN-)`. */

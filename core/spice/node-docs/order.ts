@@ -10,10 +10,11 @@ export function orderLine(header: Header): Found {
   const comments = [...above, ...between, ...inside];
   const block = afterLeadByLines(comments, nodes.length);
   if (block) return block.map((c, k) => [nodes[k]!, { doc: tidy(k === 0 ? (leadIn(c.text) ?? c.text) : c.text), line: c.line }]);
+  const lastWorded = above.findLast((c) => /\w/.test(c.text));
   for (let i = comments.length - 1; i >= 0; i--) {
     const comment = comments[i]!;
     const words = afterLead(comments, i, nodes.length) ?? inCall(comment, name, nodes.length);
-    const straight = comment === above.at(-1) ? pieces(bare(comment.text.trim()), nodes.length) : undefined;
+    const straight = comment === lastWorded ? pieces(bare(comment.text.trim()), nodes.length) : undefined;
     const named =
       words ?? (straight && (aligned(comment.raw, raw[0]!.text, nodes) || areTerminals(straight, comment.text)) ? straight : undefined);
     if (named && !isEntry(named, nodes) && !named.every((w, k) => w.toLowerCase() === nodes[k]!.toLowerCase()))
@@ -25,7 +26,10 @@ export function orderLine(header: Header): Found {
 /** Words of one entry, `node 1 = coil plus`, that happen to be as many as the nodes. */
 function isEntry(words: readonly string[], nodes: readonly string[]): boolean {
   const bareWords = words.map((w) => w.replace(/[:=.,)]+$/, ''));
-  return words.some((w) => /^[=:>-]+$/.test(w)) || bareWords.some((w) => /\d/.test(w) && nodes.includes(w));
+  // `Node 4 -> Drain` line by line is a list, wherever its arrows cut it.
+  const isList = words.some((w) => /\b(?:node|pin|terminal)\s+[\w+-]+$/i.test(w) && nodes.includes(/\S+$/.exec(w)![0]));
+  const holdsNode = (w: string) => /\W/.test(w) && w.split(/[^\w+.-]+/).some((t) => /\d/.test(t) && nodes.includes(t));
+  return isList || words.filter(holdsNode).length > 1 || words.some((w) => /^[=:>-]+$/.test(w)) || bareWords.some((w) => /\d/.test(w) && nodes.includes(w));
 }
 
 /** A lead with the first node's words behind it, and then a line for each of the others, in their order, set in columns. */
@@ -50,14 +54,15 @@ function afterLead(comments: readonly Comment[], at: number, count: number): str
     const words = body === '' ? undefined : pieces(body, count);
     if (words) return words;
     const more = comments[next];
-    if (!more || more.line !== comment.line + (next - at) || /^[-=_\s]*$/.test(more.text)) return undefined;
+    if (!more || more.line !== comment.line + (next - at) || !/\w/.test(more.text)) return undefined;
     body = `${body} ${bare(more.text)}`.trim();
   }
   return undefined;
 }
 
 /** What follows the lead, which may stand after a sentence of its own: `LVDS receiver; node list: RIN+ RIN-`. */
-function leadIn(text: string): string | undefined {
+function leadIn(given: string): string | undefined {
+  const text = given.trim();
   const starts = [0, ...[...text.matchAll(/[.;:]\s+/g)].map((m) => m.index + m[0].length)];
   for (const start of starts) {
     const rest = text.slice(start);
@@ -85,7 +90,9 @@ function inCall(comment: Comment, name: string, count: number): string[] | undef
 function areTerminals(words: readonly string[], text: string): boolean {
   const isName = (w: string) => /^[A-Z0-9+\-_#*/]+$/.test(w) || /^[+-][A-Za-z]\w*$|^[A-Za-z]\w*[+-]$/.test(w);
   const hasRole = (w: string) => rolesOf(w).size > 0 || rolesOf(w.replace(/^[+-]|[+-]$/g, '')).size > 0;
-  if (words.every(isName)) return words.filter(hasRole).length >= Math.max(2, words.length * 0.6);
+  // AC1 is a name by its figure; a title in capitals has longer words without a role.
+  const isTitle = words.some((w) => !hasRole(w) && /^[A-Za-z]{4,}$/.test(w));
+  if (words.every(isName)) return words.filter(hasRole).length >= Math.max(2, words.length * (isTitle ? 0.6 : 0.5));
   // In words every one must say what it is: `(emitter, base, collector)`.
   return /[,;]/.test(text) && words.every((w) => rolesOf(w).size > 0 && w.split(/\s+/).length <= 4);
 }

@@ -2,6 +2,14 @@ import type { Comment } from '../cards';
 import type { Header } from './found';
 
 const words = (text: string): string[] => text.toLowerCase().match(/[\w.+-]{3,}/g) ?? [];
+/** A line of this model that goes on about another one, `TF12 (old part TF11: 1=VCC)`, ends before it. */
+function beforeOthers(comment: Comment, own: string, others: ReadonlySet<string>): Comment {
+  const { text } = comment;
+  const named = [...text.matchAll(/[\w.+-]{3,}/g)];
+  const at = named.find((m) => m[0].toLowerCase() !== own && others.has(m[0].toLowerCase()));
+  return at && named.some((m) => m[0].toLowerCase() === own && m.index < at.index) ? { ...comment, text: text.slice(0, at.index) } : comment;
+}
+
 const isBreak = (text: string): boolean => /^[\s\-=*_#]*$/.test(text);
 
 /**
@@ -12,13 +20,14 @@ export function ownComments(header: Header, others: ReadonlySet<string>): Header
   const own = header.name.toLowerCase();
   const filter = (comments: Comment[]): Comment[] => {
     let isForeign = false;
-    return comments.filter(({ text }) => {
+    const kept = comments.filter(({ text }) => {
       const named = words(text);
       if (named.includes(own)) isForeign = false;
       else if (named.some((w) => others.has(w) && !header.nodes.some((n) => n.toLowerCase() === w))) isForeign = true;
       else if (isBreak(text)) isForeign = false;
       return !isForeign;
     });
+    return kept.map((c) => beforeOthers(c, own, others));
   };
   return { ...header, above: filter(header.above), inside: filter(header.inside) };
 }

@@ -96,7 +96,8 @@ export const logicLevels: Bench = {
       }).join(' ');
     const around = [
       ...lines,
-      ...inputs.map((n, b) => `Vin${b} ${n} 0 PWL(${wave(b)})`),
+      // Through a resistor: an input joined to an ideal output would leave the engine without a solution.
+      ...inputs.flatMap((n, b) => [`Vin${b} drive${b} 0 PWL(${wave(b)})`, `Rin${b} drive${b} ${n} 50`]),
       ...outputs.map((n, i) => `Rload${i} ${n} pull 100k`),
       `Vpull pull 0 ${high / 2}`,
     ];
@@ -109,6 +110,12 @@ export const logicLevels: Bench = {
         );
         const levels = tables.flat();
         const measured = { lowestV: round(Math.min(...levels)), highestV: round(Math.max(...levels)) };
+        const forced = inputs.find((n, b) =>
+          Array.from({ length: states }, (_, s) => s).some((s) => {
+            const level = at(time, vectorOf(run, `v(${n})`), (s * 10 + 7) * 1e-6);
+            return Math.abs(level - ((s >> b) & 1 ? high : 0)) > 0.2 * high;
+          }),
+        );
         const digits = tables.map((t) => t.map((v) => (v > 0.7 * high ? '1' : v < 0.3 * high ? '0' : '?')).join(''));
         const curve = {
           curve: {
@@ -116,6 +123,10 @@ export const logicLevels: Bench = {
             y: outputs.map((n) => ({ label: nets.find((x) => x.net === n)!.pin.name, values: vectorOf(run, `v(${n})`) })),
           },
         };
+        if (forced !== undefined) {
+          const { name } = nets.find((n) => n.net === forced)!.pin;
+          return fail(`The model drives ${name}, which is an input: it may be joined to an output or a supply.`, measured, curve);
+        }
         if (digits.some((d) => d.includes('?')))
           return fail(`An output is at no level: ${digits.join(', ')}. Supplies or pins may be swapped.`, measured, curve);
         if (digits.some((d) => !/0.*1|1.*0/.test(d)))

@@ -1,0 +1,146 @@
+/**
+ * The sense of a short name or a few words, as words of one vocabulary without order: SHDNB, `~SHDN` and "shutdown" are
+ * the same, so are FLT_N and FAULT, VGND and "ground", PRI_CT and "primary centre tap", OUT1 and "output 1". Unlike a
+ * role it need not be foreseen: words that the vocabulary lacks stand for themselves, so that NRST_SYS still is only
+ * what says both.
+ */
+const FORMS: Record<string, string> = {
+  in: 'in input inp din',
+  out: 'out output outp dout',
+  ground: 'gnd ground grnd',
+  reset: 'rst reset rset clr',
+  shutdown: 'shdn shutdown shut sd sdn shtdn',
+  enable: 'en ena enable enbl',
+  fault: 'flt fault fail',
+  trigger: 'trig trg trigger',
+  threshold: 'thr thres thrs thresh threshold',
+  discharge: 'dis disch dsch dischg discharge',
+  control: 'ctl ctrl cntl cont control cv ctrlv vc',
+  sleep: 'slp sleep',
+  standby: 'stby stb standby',
+  'good power': 'pg pgd pgood pwrgd pwrok powergood',
+  'soft start': 'ss softstart sstart',
+  bootstrap: 'boot bst bootstrap bs cboot',
+  'node switch': 'sw lx phase',
+  feedback: 'fb feedback fdbk',
+  compensation: 'comp compensation cmp',
+  sense: 'sns sense sen',
+  current: 'cur current isense',
+  reference: 'ref reference',
+  clock: 'clk ck clock',
+  data: 'dat data',
+  select: 'sel select',
+  primary: 'pri prim primary',
+  secondary: 'sec secondary',
+  'centre tap': 'ct',
+  centre: 'centre center',
+  tap: 'tap',
+  start: 'start dot begin beginning',
+  finish: 'finish end',
+  high: 'hi high upper',
+  low: 'lo low lower',
+  'high in': 'hin inh',
+  'in low': 'lin inl',
+  'high out': 'ho outh',
+  'low out': 'outl',
+  anode: 'anode',
+  cathode: 'cathode kathode',
+  drain: 'drain',
+  gate: 'gate',
+  source: 'src source',
+  base: 'base',
+  collector: 'coll collector',
+  emitter: 'emit emitter',
+  wiper: 'wiper wip',
+  common: 'com common',
+  bias: 'bias ibias',
+  bypass: 'byp bypass',
+  'noise reduction': 'nr',
+  adjust: 'adj adjust adjustment',
+  offset: 'off offset ofs os',
+  null: 'null trim nul',
+  supply: 'supply sup',
+  power: 'power pwr pow',
+  pad: 'pad epad paddle',
+  frequency: 'freq frequency',
+  oscillator: 'osc oscillator',
+  temperature: 'temp temperature',
+  mode: 'mode mod',
+  gain: 'gain gn',
+  strobe: 'strobe strb',
+  latch: 'latch le ltch',
+  clamp: 'clamp clmp',
+  delay: 'delay dly',
+  charge: 'chg charge',
+  battery: 'bat batt vbat battery',
+  interrupt: 'int irq interrupt',
+  address: 'addr adr address',
+  inhibit: 'inh inhibit',
+  ramp: 'ramp rmp',
+  timing: 'timing tim timer',
+  error: 'err error',
+  load: 'load ld',
+  monitor: 'mon monitor',
+  limit: 'lim limit ilim',
+  guard: 'guard grd',
+  substrate: 'sub substrate',
+  crystal: 'xtal crystal xtl x',
+  '+': 'pos positive plus noninverting',
+  '-': 'neg negative minus inverting',
+};
+const CANON = new Map(Object.entries(FORMS).flatMap(([word, forms]) => forms.split(' ').map((form) => [form, word] as const)));
+const MUTE = new Set('the of pin pins terminal term node lead signal voltage volt side logic active channel ch amplifier comparator device bar not line'.split(' ')); // prettier-ignore
+
+/** A name of two known words, `powerpad`, or one with the letter for a voltage or for active low: `vgnd`, `nsleep`, `rstb`. */
+function cut(token: string): string[] | undefined {
+  const own = CANON.get(token);
+  if (own !== undefined) return own.split(' ');
+  const [first, last] = [token[0]!, token.at(-1)!];
+  const [behind, before] = [CANON.get(token.slice(1)), CANON.get(token.slice(0, -1))];
+  if (before !== undefined && /^(in|out)$/.test(before) && /[pnm]/.test(last)) return [before, last === 'p' ? '+' : '-'];
+  if (before !== undefined && /^(in|out|anode|cathode|drain|gate|source)$/.test(before) && /[a-h]/.test(last)) return [before, `#${last}`];
+  if (behind !== undefined && /[vnx]/.test(first) && token.length > 2) return behind.split(' ');
+  if (before !== undefined && /[bnx]/.test(last) && token.length > 3) return before.split(' ');
+  for (let at = 2; at <= token.length - 2; at++) {
+    const [a, b] = [CANON.get(token.slice(0, at)), CANON.get(token.slice(at))];
+    if (a !== undefined && b !== undefined) return [...a.split(' '), ...b.split(' ')];
+  }
+  return undefined;
+}
+
+/** The words that a text means, sorted, and the index in it (`1` of OUT1, `a` of INA); undefined where it says nothing. */
+export function senseOf(text: string): { words: string; index: string } | undefined {
+  const plain = text
+    .toLowerCase()
+    .replace(/[−–]/g, '-')
+    .replace(/\([^)]*\)/g, ' ')
+    .replace(/\bnon[- ]?inverting\b/g, ' + ')
+    .replace(/(?<=[a-z]{2})-(?=[a-z]{2})/g, ' ');
+  const tokens = plain.match(/[a-z]+|\d+|[+-]/g) ?? [];
+  if (tokens.length === 0 || tokens.length > 8) return undefined;
+  const words = new Set<string>();
+  for (const token of tokens) {
+    if (MUTE.has(token)) continue;
+    // P and N behind an underscore, IN_P and RST_N: a sign beside an input or output, else the mark of active low.
+    if (/^[pn]$/.test(token) && (words.has('in') || words.has('out'))) words.add(token === 'p' ? '+' : '-');
+    else if (/^[nb]$/.test(token) && words.size > 0) continue;
+    else if (/^(\d+|[a-h])$/.test(token)) words.add(`#${token}`);
+    else for (const word of cut(token) ?? [token]) words.add(word);
+  }
+  const index = [...words].filter((w) => w.startsWith('#'));
+  const rest = [...words].filter((w) => !w.startsWith('#')).sort();
+  if (rest.length === 0 || (rest.length === 1 && rest[0]!.length === 1 && !/[+-]/.test(rest[0]!))) return undefined;
+  return { words: rest.join(' '), index: index.map((w) => w.slice(1)).join(' ') };
+}
+
+/** The stem and the index of a name or a comment: `A1` and "anode 1" have one index, `OUT` none. */
+export function indexed(text: string): { stem: string; index: string } | undefined {
+  const plain = text.trim().replace(/\s+/g, ' ');
+  const parts =
+    /^([A-Za-z][A-Za-z ]*?[+\-−]?)[ _]?(?:of |in )?(?:diode |fet |transistor |channel |switch |ch |no\.? ?|[QMDU](?=\d))?(\d{1,2})([+\-−]?)$/i.exec(
+      plain,
+    );
+  if (parts) return { stem: `${parts[1]!.trim()}${parts[3]!}`, index: parts[2]! };
+  const leading = /^(\d{1,2})[ _]?([A-Za-z]+[+\-−]?)$/.exec(plain);
+  return leading ? { stem: leading[2]!, index: leading[1]! } : undefined;
+}
