@@ -24,6 +24,12 @@ it.each<[string, Pin[], string[], string[]]>([
   ['other letters for one thing', [['A', 'passive'], ['K', 'passive']], ['C', 'A'], ['A=2', 'K=1']],
   ['contacts of a switch', [['NO', 'bidirectional'], ['NC', 'bidirectional'], ['COM', 'bidirectional']], ['Common', 'Normally closed contact', 'Normally open contact'], ['COM=1', 'NC=2', 'NO=3']],
   ['supplies with their sign at the end', [['VCC+', 'supply-in'], ['VCC-', 'supply-in']], ['negative supply', 'positive supply'], ['VCC+=2', 'VCC-=1']],
+  ['names of one sense', [['SHDN', 'input'], ['FAULT', 'open-drain']], ['FLT', 'shutdown'], ['FAULT=1', 'SHDN=2']],
+  ['leads by their index', [['A1', 'passive'], ['A2', 'passive'], ['K', 'passive']], ['anode 2', 'cathode', 'anode 1'], ['A1=3', 'A2=1', 'K=2']],
+  ['a pad that the model has', [['PowerPAD', 'ground'], ['OUT', 'output']], ['output', 'thermal pad'], ['OUT=1', 'PowerPAD=2']],
+  ['a power input', [['VIN', 'supply-in'], ['OUT', 'output']], ['output', 'power input'], ['OUT=1', 'VIN=2']],
+  ['words behind a name', [['IN+', 'input'], ['OUT', 'output']], ['OUT analog output', 'IN+ to the shunt'], ['IN+=2', 'OUT=1']],
+  ['shortened words', [['IN+', 'input'], ['IN-', 'input']], ['noninv. input', 'inv. input'], ['IN+=1', 'IN-=2']],
   ['a negative supply named VSS', [['VDD', 'supply-in'], ['VSS', 'supply-in']], ['negative supply', 'positive supply'], ['VDD=2', 'VSS=1']],
 ])('%s are matched', (_, pins, docs, pairs) => expect(matched(pins, docs)).toEqual({ pairs, asks: [] })); // prettier-ignore
 
@@ -76,3 +82,10 @@ it.each<[string, string, boolean]>([
   ['SET', 'select', false],
   ['CLK', 'collector', false],
 ])('%s of %s: cut short is %s', (name, word, is) => expect(shortens(name, word)).toBe(is));
+
+it('two pins of one net and two nodes of one comment are joined one to one, by their numbers where these are the nodes', () => {
+  const pins = ['5', '6'].map((number) => ({ number, name: 'D2', type: 'passive' as const, unit: null }));
+  const nodes = (names: string[]) => names.map((name) => ({ name, doc: 'D2', docLine: 1 }));
+  expect(matchPins(pins, nodes(['6', '5'])).pairs.map((p) => [p.pin, p.node])).toEqual([['5', '5'], ['6', '6']]); // prettier-ignore
+  expect(matchPins(pins, nodes(['10', '11'])).pairs.map((p) => [p.pin, p.node])).toEqual([['5', '10'], ['6', '11']]); // prettier-ignore
+});

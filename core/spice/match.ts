@@ -186,7 +186,7 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
   if (word.length > 1 && more.length > 0 && plain.includes(plainName(word)) && goesOnAbout(word, more.join(' ')))
     return { score: 0.88, ...comment };
   if (first.length > 2 && plain.includes(plainName(first))) return { score: 0.9, ...comment };
-  if (isPad(pin.name) && isPad(node.name)) return { score: 0.88, because: `node ${node.name} is the pad as well` };
+  if (isPad(pin.name) && (isPad(node.name) || isPad(node.doc))) return { score: 0.88, because: `node ${node.name} is the pad as well` };
   const sense = likeSense(pin, names, node, first, channel);
   if (sense) return sense;
   const [letter, saidLetter] = [names.map(letterOf).find((l) => l !== undefined), letterOf(first)];
@@ -255,7 +255,7 @@ const isLowMarked = (name: string): boolean => /^[~/!]|[#*]$|_(n|b)$/i.test(name
 /** A one-letter node whose comment says something else: node C that is “emitter” is no collector pin C. */
 function isUnsaid(pin: MatchPin, node: ModelNode): boolean {
   const [own, said] = [rolesOf(pin.name), rolesOf(node.doc)];
-  return node.name.length < 3 && own.size > 0 && said.size > 0 && !shares(own, said);
+  return node.name.length < 3 && own.size > 0 && [...said].some((role) => role !== 'common') && !shares(own, said);
 }
 
 /** A supply is no signal and a ground no supply, whatever words they share. */
@@ -284,7 +284,7 @@ const commonWords = (a: string, b: string): string[] => {
 export const withoutIndex = (name: string): string =>
   name
     .replace(/^\d{1,2}(?=[A-Z])/i, '')
-    .replace(/^(IN|OUT|VIN|VOUT|[+-]IN|A|K|Y|Q|D|EN)_?(?:\d{1,2}|[A-H])(?=[+\-−]?$)/i, '$1')
+    .replace(/^(IN|OUT|VIN|VOUT|VI|VO|DIN|DOUT|RIN|ROUT|[+-]IN|A|K|Y|Q|D|EN)_?(?:\d{1,2}|[A-H])(?=[+\-−]?$)/i, '$1')
     .replace(/([+\-−])_?[A-H\d]$/i, '$1');
 
 /** A pin that one unit settled is no question in another; the same pair is said once per unit. */

@@ -82,12 +82,19 @@ class ModelReader {
   /** Names of all subcircuits, in lower case: comments that name another one are not taken. */
   private readonly names: ReadonlySet<string>;
   private readonly headerLines: number[];
+  /** Comments that begin with a subcircuit's name and a colon, by that name, without it. */
+  private readonly labelled = new Map<string, Comment[]>();
 
   constructor(
     private readonly cards: Cards,
     private readonly file: string | undefined,
   ) {
     this.names = new Set(cards.cards.flatMap((c) => /^\.(?:subckt|macro)\s+(\S+)/i.exec(c.text)?.[1]?.toLowerCase() ?? []));
+    for (const comment of cards.cards.flatMap((c) => c.above)) {
+      const [, name = '', text = ''] = /^\s*([\w.+-]{3,})\s*:\s+(.+)$/.exec(comment.text) ?? [];
+      const key = name.toLowerCase();
+      if (this.names.has(key)) this.labelled.set(key, [...(this.labelled.get(key) ?? []), { ...comment, text }]);
+    }
     this.headerLines = cards.sealed.length === 0 ? [] : cards.cards.filter((c) => /^\.(subckt|macro)\b/i.test(c.text)).map((c) => c.line);
   }
 
@@ -147,10 +154,10 @@ class ModelReader {
 
   private subcktOf({ card, header, comments: inside, later }: Open, sealed = this.isSealed(card.line)): SpiceModel {
     const { name, nodes: names, optional, params } = header;
-    const docs = mineNodeDocs(
-      { name, nodes: names, above: card.above, between: card.between ?? [], inside, later, raw: card.raw },
-      this.names,
-    );
+    const own = { name, nodes: names, above: card.above, between: card.between ?? [], inside, later, raw: card.raw };
+    const near = mineNodeDocs(own, this.names);
+    // A line at the top of the file that begins with the model's name, `TF12: 1 = IN, 2 = OUT`, is as good.
+    const docs = near.size > 0 ? near : mineNodeDocs({ ...own, above: this.labelled.get(name.toLowerCase()) ?? [], inside: [], later: [] });
     const nodes = names.map((n): ModelNode => {
       const found = docs.get(n);
       return found ? { name: n, doc: found.doc, docLine: found.line } : { name: n, doc: '' };

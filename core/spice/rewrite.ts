@@ -167,7 +167,9 @@ class Rewriter {
     if (/^\.params?\b/i.test(text)) return this.said(card, 'the parameters stand where they are used', '');
     if (!/^\.subckt\b/i.test(text) || !text.includes('=')) return text;
     const { name, nodes, optional } = readSubcktHeader({ ...card, text });
-    return optional.length > 0 ? text : this.said(card, 'the parameters stand where they are used', ['.subckt', name, ...nodes].join(' ').trimEnd());
+    return optional.length > 0
+      ? text
+      : this.said(card, 'the parameters stand where they are used', ['.subckt', name, ...nodes].join(' ').trimEnd());
   }
 }
 

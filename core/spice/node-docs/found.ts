@@ -27,7 +27,7 @@ export type Found = [string, NodeDoc][];
 
 /** Words that lead a list of nodes in. */
 export const LEAD =
-  /^(?:the )?(?:\w+ )?(?:model terminals?|connections?|pin connections?|node (?:order|assignments?|list|names?)|pin (?:order|out|assignments?|list|names?)|order of (?:the )?(?:nodes|pins|terminals)|(?:nodes|pins|terminals) in order|external nodes?|pinout|pins?|nodes?|order|terminals?|ports?|interface)\b(?: (?:is|are))?[\s:=-]*/i;
+  /^(?:the )?(?:\w+ )?(?:model terminals?|connections?|pin connections?|node (?:order|assignments?|list|names?)|pin (?:order|out|assignments?|list|names?)|order of (?:the )?(?:nodes|pins|terminals)|(?:nodes|pins|terminals) in order|external nodes?|pinout|pins?|nodes?|order|terminals?|ports?|interface)\b(?: (?:is|are))?(?: \((?:in|by) [\w ]+\))?[\s:=-]*/i;
 
 export const tidy = (text: string): string =>
   text
@@ -53,7 +53,8 @@ export function pieces(text: string, count: number): string[] | undefined {
   for (const separator of [/\s*[,;/]\s*/, /\s+\|\s+|\s*\|\s*/, /\s{2,}/, /\s+/]) {
     const words = text
       .split(separator)
-      .map((w) => w.trim())
+      // Counted up, `1. IN   2. OUT`, the number is the place.
+      .map((w, i) => w.trim().replace(new RegExp(`^${i + 1}[.)]\\s+`), ''))
       .filter((w) => w !== '');
     // Words of a sentence can be as many as the nodes; names are no articles and prepositions.
     if (words.length === count && count > 1 && !words.some((w) => /^(of|the|and|for|to|is|are|with|by|from|this|that|a|an)$/.test(w)))

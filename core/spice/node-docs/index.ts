@@ -18,9 +18,12 @@ export function mineNodeDocs(header: Header, others: ReadonlySet<string> = new S
   const docs = new Map<string, NodeDoc>();
   const [listed, ordered] = withoutContradiction(own, lists(own), orderLine(own));
   for (const found of [inline(own), ladder(own), listed, ordered])
-    for (const [node, doc] of found) if (!docs.has(node) && doc.doc !== '') docs.set(node, doc);
+    for (const [node, doc] of found) if (!docs.has(node) && !SAYS_NOTHING.test(doc.doc)) docs.set(node, doc);
   return docs;
 }
+
+/** The package's number beside a node, `G = 1`, does not say what it is. */
+const SAYS_NOTHING = /^[\d\s.,;]*$/;
 
 const OF_MODEL = /\b(model|nodes?|subckt|subcircuit|terminals?|spice)\b/i;
 const OF_PACKAGE = /\b(package|pins?|leads?|footprint|pinout)\b/i;

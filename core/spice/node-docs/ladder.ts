@@ -43,7 +43,9 @@ function overBars({ nodes, above }: Header): Found {
   const bars = [...above[at]!.raw.matchAll(BARS)].map((m) => m.index);
   const rows: string[][] = [];
   for (let i = at - 1; i >= 0 && i >= at - 3 && above[i]!.line === above[at]!.line - (at - i); i--) {
-    const words = [...above[i]!.raw.replace(/^\s*\*/, (s) => ' '.repeat(s.length)).matchAll(/\S+(?: \S+)*/g)];
+    const text = above[i]!.raw.replace(/^\s*\*/, (s) => ' '.repeat(s.length));
+    const groups = [...text.matchAll(/\S+(?: \S+)*/g)];
+    const words = groups.length === nodes.length ? groups : [...text.matchAll(/\S+/g)];
     const places = words.map((w) => nearest(bars, w.index + w[0].length / 2));
     if (words.length !== nodes.length || new Set(places).size !== nodes.length) break;
     rows.unshift(nodes.map((_, k) => words[places.indexOf(k)]![0]));

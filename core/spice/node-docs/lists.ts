@@ -44,7 +44,8 @@ const withoutRules = (text: string): string =>
     : text;
 
 function entriesOf(comment: Comment, byName: Names): Found {
-  const text = withoutRules(comment.text).replace(LEAD, (lead) =>
+  const dotted = comment.text.replace(/(?:\s\.){2,}\s+/g, ' ... ').replace(/^\s*\.\s+/, '');
+  const text = withoutRules(dotted).replace(LEAD, (lead) =>
     /^(?:node|pin|terminal)s?\s*$/i.test(lead) ? '' : lead.endsWith('\n') ? lead : '',
   );
   // `Hall switch: 1 supply, 2 output`: what stands before the colon is about the model.

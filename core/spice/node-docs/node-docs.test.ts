@@ -56,6 +56,27 @@ describe('what comments say of nodes, in the forms that makers write', () => {
       card('* pin 1 OUT, pin 2 IN, pin 3 GND (package order)\n* Model terminals:  IN GND OUT'),
       ['IN', 'GND', 'OUT'],
     ],
+    ['words over bars', card('*  in  out  common\n*  |    |     |'), ['in', 'out', 'common']],
+    ['single blanks over bars', card('*  IN OUT GND\n*  |  |   |'), ['IN', 'OUT', 'GND']],
+    ['labels at the left of their bars', card('* in     ---+\n* out    ---|--+\n* common ---|--|--+'), ['in', 'out', 'common']],
+    ['a framed table', card('* +---+------+\n* | 1 | in   |\n* | 2 | out  |\n* | 3 | common |\n* +---+------+'), ['in', 'out', 'common']],
+    ['one label for several nodes', card('* D=1 2, S=3'), ['D', 'D', 'S']],
+    ['several nodes for one label', card('* 1, 2 = drain\n* 3 = source'), ['drain', 'drain', 'source']],
+    ['the number of the pin before the name', card('*  7  IN   input\n*  8  OUT  output', 'IN OUT'), ['input', 'output']],
+    [
+      'arrows line by line',
+      card('* External node designations\n* Node 1 -> Drain\n* Node 2 -> Gate\n* Node 3 -> Source'),
+      ['Drain', 'Gate', 'Source'],
+    ],
+    ['leaders of spaced dots', card('*  . 1 . . . in\n*  . 2 . . . out\n*  . 3 . . . common'), ['in', 'out', 'common']],
+    ['a counted list', card('* Ports (in order):\n*   1. IN   2. OUT   3. GND', 'a b c'), ['IN', 'OUT', 'GND']],
+    ['a frame of signs', card('*####\n*# A K\n*####', '1 2'), ['A', 'K']],
+    [
+      'a remark on an older part behind',
+      '* XX1: 1=in 2=out 3=common (old YY1: 1=out)\n.subckt XX1 1 2 3\n.ends\n.subckt YY1 1\n.ends',
+      ['in', 'out', 'common'],
+    ],
+    ['the package only', card('* package: 1 = G, 2 = D, 3 = S', 'G D S'), ['', '', '']],
     ['arrows', card('* node order: IN -> OUT -> GND'), ['IN', 'OUT', 'GND']],
     ['an order in brackets', card('* pins (IN, OUT, GND)'), ['IN', 'OUT', 'GND']],
     ['an order over two lines', card('* Pin order:\n*   IN OUT\n*   GND'), ['IN', 'OUT', 'GND']],
@@ -88,4 +109,9 @@ describe('what comments say of nodes, in the forms that makers write', () => {
       'in',
       'out',
     ]));
+});
+
+it('takes a line at the top of the file that begins with the name of a later model', () => {
+  const text = '* AA1: 1 = out, 2 = in\n* BB1: 1 = in, 2 = out\n.subckt AA1 1 2\n.ends\n.subckt BB1 1 2\n.ends';
+  expect([docsOf(text, 'AA1'), docsOf(text, 'BB1')]).toEqual([['out', 'in'], ['in', 'out']]); // prettier-ignore
 });

@@ -29,7 +29,12 @@ function isEntry(words: readonly string[], nodes: readonly string[]): boolean {
   // `Node 4 -> Drain` line by line is a list, wherever its arrows cut it.
   const isList = words.some((w) => /\b(?:node|pin|terminal)\s+[\w+-]+$/i.test(w) && nodes.includes(/\S+$/.exec(w)![0]));
   const holdsNode = (w: string) => /\W/.test(w) && w.split(/[^\w+.-]+/).some((t) => /\d/.test(t) && nodes.includes(t));
-  return isList || words.filter(holdsNode).length > 1 || words.some((w) => /^[=:>-]+$/.test(w)) || bareWords.some((w) => /\d/.test(w) && nodes.includes(w));
+  return (
+    isList ||
+    words.filter(holdsNode).length > 1 ||
+    words.some((w) => /^[=:>-]+$/.test(w)) ||
+    bareWords.some((w) => /\d/.test(w) && nodes.includes(w))
+  );
 }
 
 /** A lead with the first node's words behind it, and then a line for each of the others, in their order, set in columns. */

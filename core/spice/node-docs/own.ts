@@ -7,7 +7,9 @@ function beforeOthers(comment: Comment, own: string, others: ReadonlySet<string>
   const { text } = comment;
   const named = [...text.matchAll(/[\w.+-]{3,}/g)];
   const at = named.find((m) => m[0].toLowerCase() !== own && others.has(m[0].toLowerCase()));
-  return at && named.some((m) => m[0].toLowerCase() === own && m.index < at.index) ? { ...comment, text: text.slice(0, at.index) } : comment;
+  return at && named.some((m) => m[0].toLowerCase() === own && m.index < at.index)
+    ? { ...comment, text: text.slice(0, at.index).replace(/\s*\([^)]*$/, '') }
+    : comment;
 }
 
 const isBreak = (text: string): boolean => /^[\s\-=*_#]*$/.test(text);

@@ -2,7 +2,9 @@ import { good } from '../../test/samples';
 import type { ElectricalType } from '../../part';
 import type { Device } from '../device';
 import { readModels } from '../read-models';
-import { biasBench, bipolarBench, diodeBench, fieldEffectBench, logicLevels, openLoop, regulatorBench, type Bench } from './benches';
+import { biasBench, bipolarBench, diodeBench, fieldEffectBench, openLoop, regulatorBench, type Bench } from './benches';
+import { enableBench } from './enable-bench';
+import { logicLevels } from './logic-bench';
 import type { Setup, Verdict } from './setup';
 
 const CARDS =
@@ -109,20 +111,60 @@ describe('a regulator', () => {
 });
 
 describe('a gate', () => {
-  const given = setup('S3', 'logic', 'A:input', 'B:input', 'Y:output');
-  const time = range(0, 40e-6, 0.5e-6);
+  const pins = ['A:input', 'B:input', 'Y:output', 'VCC:supply-in'];
+  const time = range(0, 80e-6, 0.5e-6);
   const bits = (t: number) => [Math.floor(t / 10e-6) & 1, (Math.floor(t / 10e-6) >> 1) & 1] as const;
-  const of = (f: (a: number, b: number) => number) => judged(logicLevels, given, time, { 'v(p3)': (t) => f(...bits(t)) }, 'time');
-  it.each<[string, (a: number, b: number) => number, Verdict['verdict'], RegExp]>([
+  /** The second walk has inputs of 4 V. */
+  const high = (t: number) => (t < 40e-6 ? 5 : 4);
+  const of = (f: (a: number, b: number, high: number) => number, above = '', drivenA?: number) => {
+    const source = CARDS.replace('.subckt S3 a b c', `* ${above}\n.subckt S3 a b c d`);
+    const given = { ...setup('S3', 'logic', ...pins), source };
+    given.model = good(readModels(source)).models.find((m) => m.name === 'S3')!;
+    given.joins = given.model.nodes.map(({ name: node }, i) => ({ node, pins: [{ number: String(i), name: pins[i]!.split(':')[0]!, type: pins[i]!.split(':')[1] as ElectricalType }], to: 'open' as const })); // prettier-ignore
+    const vectors = {
+      'v(p1)': (t: number) => drivenA ?? bits(t)[0] * high(t),
+      'v(p2)': (t: number) => bits(t)[1] * high(t),
+      'v(p3)': (t: number) => f(...bits(t), high(t)),
+    };
+    return judged(logicLevels, given, time, vectors, 'time');
+  };
+  it.each<[string, (a: number, b: number, high: number) => number, Verdict['verdict'], RegExp, string?]>([
     ['AND', (a, b) => 5 * (a & b), 'pass', /outputs are 0001 for the inputs counted up\.$/],
     ['of two unlike inputs', (a, b) => 5 * (a & (1 - b)), 'pass', /0100 .*cannot tell which input is which/],
     ['that ignores an input', (a) => 5 * a, 'fail', /B has no effect/],
     ['that never changes', () => 5, 'fail', /never changes: 1111/],
     ['between its levels', () => 2.5, 'fail', /at no level/],
-  ])('%s', (_what, f, verdict, says) => {
-    const result = of(f);
+    ['that is what its comment says', (a, b) => 5 * (1 - (a & b)), 'pass', /1110/, 'two-input NAND'],
+    ['that is not what its comment says', (a, b) => 5 * (a & (1 - b)), 'fail', /is 0100 .* NAND gives 1110/, 'two-input NAND'],
+    ['as high as an input', (a, b, v) => v * (a & (1 - b)), 'inconclusive', /as high as an input/],
+  ])('%s', (_what, f, verdict, says, above = '') => {
+    const result = of(f, above);
     expect([result.verdict, result.reason]).toEqual([verdict, expect.stringMatching(says)]);
   });
+  it('whose input the model drives fails', () => expect(of((a, b) => 5 * (a & b), '', 5).reason).toMatch(/model drives A/));
+  it('with an open output is pulled to the level that it lacks', () => {
+    const netlist = (type: string) => {
+      const built = logicLevels.build(setup('S3', 'logic', 'A:input', `Y:${type}`));
+      return 'verdict' in built ? '' : /^Vpull0 .*$/m.exec(built.netlist)![0];
+    };
+    expect(['output', 'open-drain', 'open-source'].map(netlist)).toEqual(['Vpull0 pull0 0 2.5', 'Vpull0 pull0 0 5', 'Vpull0 pull0 0 0']);
+  });
+});
+
+describe('an enable', () => {
+  const x = range(0, 5, 0.05);
+  const given = setup('S3', 'regulator', 'IN:supply-in', 'OUT:supply-out', 'EN:input');
+  it.each<[string, (v: number) => number, Verdict['verdict'], RegExp]>([
+    ['that switches', (v) => (v > 1.2 ? 3.3 : 0), 'pass', /switches the output/],
+    ['that makes no difference', () => 3.3, 'pass', /no difference/],
+    ['that feeds the output', (v) => Math.min(v, 3.3), 'fail', /enable and input may be swapped/],
+    ['that leaves it off', () => 0, 'fail', /gives 0 V/],
+  ])('%s', (_what, out, verdict, says) => {
+    const result = judged(enableBench, given, x, { 'v(p2)': out });
+    expect([result.verdict, result.reason]).toEqual([verdict, expect.stringMatching(says)]);
+  });
+  it('is tried only where a pin is one', () =>
+    expect([given, setup('S3', 'regulator', 'IN:supply-in', 'OUT:supply-out')].map((s) => enableBench.fits!(s))).toEqual([true, false]));
 });
 
 describe('anything else', () => {

@@ -3,24 +3,26 @@ import { at, lacks, netOf, netsOf, netsWith, netlistOf, rails, round, vectorOf, 
 /** A small bench: what stands around the joined unit, what is measured, and how it is judged. */
 export interface Bench {
   name: string;
+  /** False where the unit has nothing that it could try; such a bench is left out. */
+  fits?(setup: Setup): boolean;
   /** Undefined where a pin that the bench needs is not joined; `lack` says which. */
   build(setup: Setup): { netlist: string; judge: (run: Run) => Verdict } | Verdict;
 }
 
-const pass = (reason: string, measured: Verdict['measured'], more: Partial<Verdict> = {}): Verdict => ({
+export const pass = (reason: string, measured: Verdict['measured'], more: Partial<Verdict> = {}): Verdict => ({
   verdict: 'pass',
   reason,
   measured,
   ...more,
 });
-const fail = (reason: string, measured: Verdict['measured'], more: Partial<Verdict> = {}): Verdict => ({
+export const fail = (reason: string, measured: Verdict['measured'], more: Partial<Verdict> = {}): Verdict => ({
   verdict: 'fail',
   reason,
   measured,
   ...more,
 });
 
-const sweepCurve = (x: number[], y: number[], label: string, out: string): Pick<Verdict, 'curve'> => ({
+export const sweepCurve = (x: number[], y: number[], label: string, out: string): Pick<Verdict, 'curve'> => ({
   curve: { x: { label, values: x }, y: [{ label: out, values: y }] },
 });
 
@@ -73,75 +75,6 @@ export const follower: Bench = {
         const curve = sweepCurve(x, y, 'input, V', 'output, V');
         if (worst < 0.05 * (high - low)) return pass(`The output follows the input within ${round(worst * 1000)} mV.`, measured, curve);
         return fail(`The output is off by up to ${round(worst)} V: supplies or inputs may be swapped.`, measured, curve);
-      },
-    };
-  },
-};
-
-/** A logic gate or buffer: every input is stepped alone, others high and then low; outputs must reach both levels. */
-export const logicLevels: Bench = {
-  name: 'truth table',
-  build(setup) {
-    const nets = netsOf(setup);
-    const inputs = netsWith(nets, 'input', 'in+', 'in-', 'enable').slice(0, 4);
-    const outputs = netsWith(nets, 'output');
-    if (inputs.length === 0 || outputs.length === 0) return lacks(outputs.length === 0 ? 'an output' : 'an input');
-    const { lines, high } = rails(nets.filter((n) => n.role !== 'enable'));
-    const states = 2 ** inputs.length;
-    // Each input is a bit of the time, so that one run walks through the whole table.
-    const wave = (bit: number) =>
-      Array.from({ length: states }, (_, s) => {
-        const level = (s >> bit) & 1 ? high : 0;
-        return `${s * 10}u ${level} ${s * 10 + 9}u ${level}`;
-      }).join(' ');
-    const around = [
-      ...lines,
-      // Through a resistor: an input joined to an ideal output would leave the engine without a solution.
-      ...inputs.flatMap((n, b) => [`Vin${b} drive${b} 0 PWL(${wave(b)})`, `Rin${b} drive${b} ${n} 50`]),
-      ...outputs.map((n, i) => `Rload${i} ${n} pull 100k`),
-      `Vpull pull 0 ${high / 2}`,
-    ];
-    return {
-      netlist: netlistOf(setup, around, `.tran 0.5u ${states * 10}u`),
-      judge(run) {
-        const time = vectorOf(run, 'time');
-        const tables = outputs.map((n) =>
-          Array.from({ length: states }, (_, s) => at(time, vectorOf(run, `v(${n})`), (s * 10 + 7) * 1e-6)),
-        );
-        const levels = tables.flat();
-        const measured = { lowestV: round(Math.min(...levels)), highestV: round(Math.max(...levels)) };
-        const forced = inputs.find((n, b) =>
-          Array.from({ length: states }, (_, s) => s).some((s) => {
-            const level = at(time, vectorOf(run, `v(${n})`), (s * 10 + 7) * 1e-6);
-            return Math.abs(level - ((s >> b) & 1 ? high : 0)) > 0.2 * high;
-          }),
-        );
-        const digits = tables.map((t) => t.map((v) => (v > 0.7 * high ? '1' : v < 0.3 * high ? '0' : '?')).join(''));
-        const curve = {
-          curve: {
-            x: { label: 'time, s', values: time },
-            y: outputs.map((n) => ({ label: nets.find((x) => x.net === n)!.pin.name, values: vectorOf(run, `v(${n})`) })),
-          },
-        };
-        if (forced !== undefined) {
-          const { name } = nets.find((n) => n.net === forced)!.pin;
-          return fail(`The model drives ${name}, which is an input: it may be joined to an output or a supply.`, measured, curve);
-        }
-        if (digits.some((d) => d.includes('?')))
-          return fail(`An output is at no level: ${digits.join(', ')}. Supplies or pins may be swapped.`, measured, curve);
-        if (digits.some((d) => !/0.*1|1.*0/.test(d)))
-          return fail(`An output never changes: ${digits.join(', ')}. Inputs and outputs may be swapped.`, measured, curve);
-        const idle = inputs.filter((_, b) => digits.every((d) => [...d].every((v, s) => v === d[s ^ (1 << b)])));
-        if (idle.length > 0) return fail(`${nets.find((n) => n.net === idle[0])!.pin.name} has no effect on any output.`, measured, curve);
-        // A table that changes when two inputs change places says nothing of which of them is which.
-        const swappedBits = (state: number, a: number, b: number) => {
-          const [x, y] = [(state >> a) & 1, (state >> b) & 1];
-          return x === y ? state : state ^ (1 << a) ^ (1 << b);
-        };
-        const pairs = inputs.flatMap((_, a) => inputs.slice(a + 1).map((_, k) => [a, a + 1 + k] as const));
-        const isEven = pairs.every(([a, b]) => digits.every((d) => [...d].every((v, s) => v === d[swappedBits(s, a, b)])));
-        const doubt = isEven ? '' : ' It cannot tell which input is which: compare the table with the datasheet.';
-        return pass(`Every input acts; the outputs are ${digits.join(', ')} for the inputs counted up.${doubt}`, measured, curve);
       },
     };
   },

@@ -1,15 +1,7 @@
 import type { Device } from '../device';
-import {
-  biasBench,
-  bipolarBench,
-  diodeBench,
-  fieldEffectBench,
-  follower,
-  logicLevels,
-  openLoop,
-  regulatorBench,
-  type Bench,
-} from './benches';
+import { biasBench, bipolarBench, diodeBench, fieldEffectBench, follower, openLoop, regulatorBench, type Bench } from './benches';
+import { enableBench } from './enable-bench';
+import { logicLevels } from './logic-bench';
 import { switchBench } from './switch-bench';
 import { netsOf, type Setup, type Simulate, type Verdict } from './setup';
 
@@ -34,7 +26,7 @@ const BENCHES: Partial<Record<Device, Bench[]>> = {
   njf: [fieldEffectBench],
   pjf: [fieldEffectBench],
   switch: [switchBench],
-  regulator: [regulatorBench],
+  regulator: [regulatorBench, enableBench],
 };
 
 /** The device that the joined pins themselves speak of, where the model does not say. */
@@ -65,9 +57,21 @@ function isRegulator(setup: Setup): boolean {
 
 /** What the engine says that makes its results those of an earlier run, or none. */
 const FATAL = /\b(error|unknown|singular|no such|fatal|abort\w*|interrupted|failed|too (?:many|small)|undefined|cannot|can't|unable)\b/i;
+const UNSOLVED = /timestep too small|singular|no convergence|operating point/i;
 const HARMLESS = /^\s*(warning|note|using|reference|doing|no compatibility)/i;
 
+/** Enough for an ideal source against another one to have a solution, and little beside the loads of the benches. */
+const LEAD_OHM = 10;
+
+/** A bench on a joined unit. What the engine cannot solve is tried once more with a resistance in each lead. */
 async function tryBench(bench: Bench, setup: Setup, simulate: Simulate): Promise<Verdict> {
+  const first = await tryOnce(bench, setup, simulate);
+  if (first.verdict !== 'inconclusive' || !UNSOLVED.test(first.reason)) return first;
+  const second = await tryOnce(bench, { ...setup, leadOhm: LEAD_OHM }, simulate);
+  return second.verdict === 'fail' ? second : first;
+}
+
+async function tryOnce(bench: Bench, setup: Setup, simulate: Simulate): Promise<Verdict> {
   const built = bench.build(setup);
   if ('verdict' in built) return built;
   const run = await simulate(built.netlist);
@@ -122,7 +126,7 @@ async function findRejoin(benches: readonly Bench[], setup: Setup, simulate: Sim
 export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial[]> {
   const isKnown = BENCHES[given.device] !== undefined && (given.device !== 'regulator' || isRegulator(given));
   const setup = isKnown ? given : { ...given, device: deviceByPins(given) };
-  const benches = BENCHES[setup.device] ?? [biasBench];
+  const benches = (BENCHES[setup.device] ?? [biasBench]).filter((bench) => bench.fits?.(setup) ?? true);
   const trials: Trial[] = [];
   for (const bench of benches) trials.push({ name: bench.name, unit: setup.unit, ...(await tryBench(bench, setup, simulate)) });
   // By its pins alone a linear part looks like a gate: what a truth table then fails is no fault of the join.
@@ -130,9 +134,17 @@ export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial
     return trials.map((t) =>
       t.verdict === 'fail' ? { ...t, verdict: 'inconclusive', reason: `Taken for logic by its pins, it may be none. ${t.reason}` } : t,
     );
-  if (!trials.some((t) => t.verdict === 'fail')) return trials;
+  const isUnsolved = trials.every((t) => t.verdict === 'inconclusive' && UNSOLVED.test(t.reason));
+  if (!isUnsolved && !trials.some((t) => t.verdict === 'fail')) return trials;
   const rejoin = await findRejoin(benches, setup, simulate);
   if (!rejoin) return trials;
+  if (isUnsolved)
+    return trials.map((t) => ({
+      ...t,
+      verdict: 'fail',
+      rejoin,
+      reason: `As it is joined the circuit has no solution. With ${rejoin[0]} and ${rejoin[1]} exchanged it passes.`,
+    }));
   return trials.map((t) =>
     t.verdict === 'fail' ? { ...t, rejoin, reason: `${t.reason} With ${rejoin[0]} and ${rejoin[1]} exchanged it passes.` } : t,
   );

@@ -27,6 +27,8 @@ export interface Setup {
   source: string;
   joins: Join[];
   params: Record<string, string>;
+  /** Resistance of each lead, in ohms, where ideal sources of bench and model would be set against each other. */
+  leadOhm?: number;
 }
 
 /** The vectors of a run by their names in lower case, and what the engine said went wrong. */
@@ -124,9 +126,12 @@ export function netlistOf(setup: Setup, around: readonly string[], analysis: str
     .map(([k, v]) => ` ${k}=${v}`)
     .join('');
   const held = [...new Set(nets)].filter((n) => n !== '0');
+  const { leadOhm } = setup;
+  const hasLead = (net: string) => leadOhm !== undefined && net.startsWith('p');
   return [
     '* trial',
-    `${model.kind === 'subckt' ? 'X' : model.letter}dut ${nets.join(' ')} ${model.name}${params}`,
+    `${model.kind === 'subckt' ? 'X' : model.letter}dut ${nets.map((n) => (hasLead(n) ? `lead_${n}` : n)).join(' ')} ${model.name}${params}`,
+    ...held.filter(hasLead).map((n) => `Rlead_${n} ${n} lead_${n} ${leadOhm}`),
     ...held.map((n) => `Rhold_${n} ${n} 0 1G`),
     ...around,
     modelText(setup.source),
