@@ -66,6 +66,7 @@ const MESSAGES = {
   'package-unknown': 'There is no package "{name}" in it. It has {known}.',
   'table-overlaps':
     'The table "{table}" was left out: {again} of its {terminals} numbers stand in the first table too. Take one of the two, or mend the numbers.',
+  'column-numbers': 'The column "{heading}" looks like terminal numbers too and was not taken. Set its role if it is a package.',
   'row-quote': 'A quoted cell is never closed. Add the closing quote.',
   'row-skipped': 'Row "{text}" was left out: {why}.',
   'number-twice': 'Number {number} stands twice: {names}.',

@@ -1,27 +1,43 @@
 import type { Problem, Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
-import { readBallMap } from '../table/ball-map';
+import { readBallMap, type BesideMap } from '../table/ball-map';
 import { unite, type Box } from '../table/box';
 import type { Grid } from '../table/grid';
+import { readSignalLists, type SignalList } from '../table/signal-list';
+import { readLegend } from '../understand/legend';
 import { gridOf } from './chains';
-import { linesOf, textOf } from './lines';
+import { linesOf, spacedText, textOf } from './lines';
 import type { Ready } from './ready';
+import { legendTables } from './surroundings';
 import { boxOf } from './words';
 
 /** Reads the first ball map of a document, ruled or not; undefined where it has none. */
 export function readMaps(ready: readonly Ready[], problems: Problem[], options: ReadOptions): Result<Proposal> | undefined {
+  const beside = besideMap(ready);
   for (const r of ready) {
     if (options.page !== undefined && r.page.number !== options.page) continue;
     const backBox = (_page: number, box: Box) => r.back(box);
     for (const block of r.blocks) {
-      const map = readBallMap(gridOf([block], 1, backBox), problems, options, block.captions);
+      const map = readBallMap(gridOf([block], 1, backBox), problems, options, block.captions, beside);
       if (map) return map;
     }
     const plain = plainMap(r);
-    const map = plain && readBallMap(plain, problems, options, r.lines.slice(0, 14).map(textOf));
+    const map = plain && readBallMap(plain, problems, options, r.lines.slice(0, 14).map(textOf), beside);
     if (map) return map;
   }
   return undefined;
+}
+
+/** The lists of signals in a document's ruled tables, and what it says of type codes. */
+function besideMap(ready: readonly Ready[]): BesideMap {
+  const signals: SignalList = new Map();
+  for (const r of ready)
+    for (const block of r.blocks)
+      readSignalLists(
+        gridOf([block], 1, (_page, box) => box),
+        signals,
+      );
+  return { signals, legend: readLegend([...legendTables(ready), ...ready.flatMap((r) => r.lines.map(spacedText))]) };
 }
 
 /** A ball map without ruled lines: columns are taken from where its numbers stand. */

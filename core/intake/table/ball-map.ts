@@ -7,7 +7,15 @@ import { packageNamed } from './headings';
 import { alternatesIn, cleanName, markDoubt, findVectors } from './names';
 import { readNumberCell } from './numbers';
 import { placeOf } from './rows';
+import { signalKey, type SignalList } from './signal-list';
 import { propose } from './understand';
+
+/** What stands beside a ball map: the lists of signals, and what their type codes mean. */
+export interface BesideMap {
+  signals: SignalList;
+  legend: ReadonlyMap<string, string>;
+}
+const NOTHING: BesideMap = { signals: new Map(), legend: new Map() };
 
 /** A matrix of balls: numbers over its columns, letters beside its rows, names in its cells. */
 export interface BallMap {
@@ -67,6 +75,7 @@ export function readBallMap(
   problems: Problem[],
   options: ReadOptions,
   titles: readonly string[] = [],
+  { signals, legend }: BesideMap = NOTHING,
 ): Result<Proposal> | undefined {
   const map = findBallMap(grid);
   if (!map) return undefined;
@@ -79,8 +88,9 @@ export function readBallMap(
   const terminals = cells.flatMap(({ row, number, at }, i): Terminal[] => {
     if (readNumberCell(texts[i]!).kind === 'none') return [];
     const { name, overbar, unsure } = cleanName(texts[i]!, notes);
-    const low = readActiveLow(name, overbar, '', names);
-    const type = inferType(name, undefined, '', new Map());
+    const told = signals.get(signalKey(name));
+    const low = readActiveLow(name, overbar, told?.description ?? '', names);
+    const type = inferType(name, told?.code, told?.description ?? '', legend);
     const alternates = alternatesIn(name);
     const doubts = [
       ...(unsure ? [markDoubt(name, unsure)] : []),
@@ -94,6 +104,7 @@ export function readBallMap(
         name,
         ...(low.activeLow ? { activeLow: true } : {}),
         type: type.type,
+        ...(told?.description ? { description: told.description } : {}),
         ...(alternates.length > 0 ? { alternates } : {}),
         origin: placeOf(row, { name: at }),
         row: row.line,
@@ -107,7 +118,8 @@ export function readBallMap(
     columns: map.rows[0]!.row.cells.map(() => ({ role: 'ignore' as const, heading: '', packageName: '' })),
     rows: map.rows.map(({ row }) => ({ line: row.line, cells: row.cells, taken: true, ...(row.place ? { place: row.place } : {}) })),
   };
-  if (!packageName) problems.push(problem('map-unnamed', { found: terminals.length }, { file: options.file }));
+  const isTold = terminals.every((t) => signals.has(signalKey(t.name)));
+  if (!packageName && !isTold) problems.push(problem('map-unnamed', { found: terminals.length }, { file: options.file }));
   return propose(terminals, [packageName], { problems, table: view }, options);
 }
 

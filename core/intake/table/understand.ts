@@ -4,8 +4,10 @@ import { checkCompleteness } from '../understand/completeness';
 import { readLegend } from '../understand/legend';
 import { findPairs } from '../understand/pairs';
 import { recogniseSignals } from '../understand/signals';
+import { evidenceOfCode } from '../understand/type-codes';
 import type { FoundTable } from './find-table';
 import { packageNamed } from './headings';
+import { looksLikeNumbers } from './numbers';
 import { MOST_TERMINALS, readRows } from './rows';
 
 /** What a document says around a table, by what it can tell. */
@@ -25,10 +27,12 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   if (!['name', 'number'].every((role) => columns.some((c) => c.role === role)))
     return refuse(problem('table-none', {}, { file: options.file }));
   namePackages(columns, around.titles);
+  const legend = readLegend(around.legend);
+  if (!options.roles) dropOtherTypes(columns, table, legend);
   const taken = new Set<number>();
   const context = {
     columns,
-    legend: readLegend(around.legend),
+    legend,
     marks: footnoteMarks(around.notes),
     file: options.file,
     problems,
@@ -39,9 +43,41 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   const terminals = readRows(table.rows, context, taken);
   if (terminals.length > MOST_TERMINALS) return refuse(problem('table-large', { limit: MOST_TERMINALS }, { file: options.file }));
   if (terminals.length === 0) return refuse(problem('table-none', {}, { file: options.file }));
+  problems.push(...unreadPackages(columns, table, options));
   const names = [...new Set(columns.filter((c) => c.role === 'number').map((c) => c.packageName))];
   const view = { columns, rows: viewRows(table, taken, context.headings) };
   return propose(terminals, names, { problems, declared: countDeclared(around.titles), table: view }, options);
+}
+
+/** A column called a type of which hardly a cell says a type, `HR` and `CONFIG` of a bank, tells something else. */
+function dropOtherTypes(columns: Column[], table: FoundTable, legend: ReadonlyMap<string, string>): void {
+  const at = columns.findIndex((c) => c.role === 'type');
+  if (at < 0) return;
+  const cells = table.rows.map((r) => r.cells[at]?.trim() ?? '').filter((c) => /[A-Za-z]/.test(c) && !/^n\.?\/?a\.?$/i.test(c));
+  const says = (cell: string) => evidenceOfCode(cell, legend).length > 0;
+  if (cells.length >= FEW_ROWS && cells.filter(says).length < 0.1 * cells.length) columns[at]!.role = 'ignore';
+}
+
+/** Fewer rows than this can have unlike numbers by chance. */
+const FEW_ROWS = 5;
+
+/**
+ * A column that nothing is said of and that holds unlike terminal numbers in nearly every row is another package's, or
+ * the wrong column was taken: a person has to see it.
+ */
+function unreadPackages(columns: readonly Column[], table: FoundTable, options: ReadOptions): Problem[] {
+  if (options.roles) return [];
+  return columns.flatMap((column, i) => {
+    if (column.role !== 'ignore') return [];
+    const cells = table.rows.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
+    const isNumbers = cells.length >= FEW_ROWS && cells.length >= 0.9 * table.rows.length && new Set(cells).size === cells.length;
+    // A count of the rows themselves says nothing.
+    const isCount = cells.every((c, k) => Number(c) === k + 1) && columns.findIndex((c) => c.role === 'number') > i;
+    if (!isNumbers || isCount || !cells.every(looksLikeNumbers)) return [];
+    const first = table.rows[0]!;
+    const at = { file: options.file, ...(first.place?.page === undefined ? { line: first.line } : { page: first.place.page }) };
+    return [problem('column-numbers', { heading: column.heading || `column ${i + 1}` }, at)];
+  });
 }
 
 interface Understood {

@@ -3,10 +3,13 @@ import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMap } from '../table/ball-map';
 import { findTable } from '../table/find-table';
 import type { Grid } from '../table/grid';
+import { readSignalLists } from '../table/signal-list';
 import { understandTable } from '../table/understand';
 import { unfold } from '../table/unfold';
+import { readLegend } from '../understand/legend';
 import { cleanText } from './clean';
 import { alignedGrid, toGrid } from './layout';
+import { listedGrid } from './listed';
 
 /**
  * Reads a pin table from text: comma, semicolon or tab separated, between bars, or aligned with blanks.
@@ -18,14 +21,21 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
   const { lines, problems } = clean.value;
   const read = (grid: Grid): Result<Proposal> | undefined => {
     const table = findTable(unfold(grid));
-    if (!table) return readBallMap(grid, problems, options);
+    if (!table) return readBallMap(grid, problems, options, [], { signals: readSignalLists(grid), legend: readLegend(lines) });
     const around = table.around.map((r) => lines[r.line - 1] ?? r.cells.join(' '));
     const titles = around.slice(0, 12).concat(around.slice(-4));
     const understood = understandTable(table, { titles, legend: around, notes: lines }, problems, options);
     return understood.ok ? ok({ ...understood.value, title: lines.find((l) => l.trim() !== '') ?? '' }) : understood;
   };
+  const readListed = () => {
+    const grid = listedGrid(lines);
+    return grid && read(grid);
+  };
   // A comma in every description can look like a delimiter: where the cells give no table, the blanks may.
   return (
-    read(toGrid(lines, problems, options.file)) ?? read(alignedGrid(lines)) ?? refuse(problem('table-none', {}, { file: options.file }))
+    read(toGrid(lines, problems, options.file)) ??
+    read(alignedGrid(lines)) ??
+    readListed() ??
+    refuse(problem('table-none', {}, { file: options.file }))
   );
 }

@@ -49,8 +49,11 @@ function mode(values: number[]): number | undefined {
 function pipeRow(text: string, index: number): GridRow {
   if (/^[\s|+:=-]*$/.test(text)) return { line: index + 1, cells: [] };
   const inner = text.trim().replace(/^\|/, '').replace(/\|$/, '');
-  return { line: index + 1, cells: inner.split('|').map((c) => c.trim()) };
+  return { line: index + 1, cells: inner.split(/(?<!\\)\|/).map((c) => withoutMarks(c.trim())) };
 }
+
+/** Signs of a markup text that stand around a cell or escape a sign in it: `code`, **bold**, `A\_B`. */
+const withoutMarks = (cell: string): string => cell.replace(/^(`+|\*\*|__)(.+)\1$/, '$2').replace(/\\([\\`*_{}[\]()#+.!|~-])/g, '$1');
 
 /** RFC 4180 cells; a quoted cell may run over lines, so lines are counted by their own cells. */
 function delimited(lines: string[], delimiter: string, problems: Problem[], file?: string): GridRow[] {

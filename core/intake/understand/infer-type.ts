@@ -36,6 +36,8 @@ const REFINES: Partial<Record<ElectricalType, ElectricalType[]>> = {
   'open-source': ['output'],
   'three-state': ['output'],
   'supply-out': ['output', 'supply-in'],
+  // VIN of a converter is coded as an input by many makers.
+  'supply-in': ['input'],
   passive: ['input', 'output', 'bidirectional'],
   // A serial bus's data line is both: it is read and written, and its driver is open-drain.
   bidirectional: ['open-drain'],
@@ -82,7 +84,7 @@ function renamed(c: TypeConclusion, from: string, to: string): TypeConclusion {
 
 function conclude(name: string, code: string | undefined, description: string, legend: ReadonlyMap<string, string>): TypeConclusion {
   const told = evidenceOfCode(code ?? '', legend);
-  const words = wordsOfType(description);
+  const words = [...testTerminal(name, description), ...wordsOfType(description)];
   const named = evidenceOfName(name);
   const voices = sharpen(told, strongest(words), named);
   const tally = [...voices].sort((a, b) => b[1].weight - a[1].weight);
@@ -113,6 +115,13 @@ function conclude(name: string, code: string | undefined, description: string, l
   };
 }
 
+/** TEST that is to be tied or left open is no input for the user, whatever its buffer is. */
+const testTerminal = (name: string, description: string): Evidence[] =>
+  /^n?(TEST|TST|TM|TMODE|SCAN_?(EN|MODE))[A-Z_]{0,4}\d*[#*]?$/i.test(name) &&
+  /^\W*(tie|connect|leave|keep|must be|should be|strap|short|wire)\b(?!.*\b(resistor|capacitor)\b)/i.test(description)
+    ? [evidence('reserved', 8, `name ${name} and “${description.slice(0, 40).trim()}”`)]
+    : [];
+
 type Voices = Map<ElectricalType, { weight: number; reasons: string[] }>;
 
 /** Adds the witnesses up by type, the column's word moved to what the others make of it. */
@@ -130,7 +139,9 @@ function sharpen(told: Evidence[], words: Evidence[], named: Evidence[]): Voices
   // A column that says OZ and a text that says "output" agree: the broader word counts for the narrower.
   const exact = told.length === 1 && told[0]!.weight >= 6 ? told[0]!.type : undefined;
   const narrowed = (e: Evidence): Evidence => (exact !== undefined && COVERS[exact]?.includes(e.type) ? { ...e, type: exact } : e);
-  for (const e of words) add(narrowed(e));
+  // A hint such as "clock" beside an exact code only says what the signal is for: a clock can be an output.
+  const isHint = (e: Evidence) => exact !== undefined && e.weight <= 4 && e.type !== exact;
+  for (const e of words) add(isHint(e) ? { ...e, weight: e.weight * 0.8 } : narrowed(e));
   for (const e of named.map(narrowed))
     add(told.length > 0 || spoken.some((s) => s !== e) ? { ...e, weight: e.weight * (e.weight >= 5 ? 0.8 : 0.6) } : e);
   return voices;

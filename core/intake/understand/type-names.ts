@@ -14,7 +14,9 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
     name: /^[ADPI]?V(CC|DD|BAT|IO|PP|EE|BB|LOGIC|DDA|DDIO|CCIO|CCINT|CCAUX|DDQ|S(?!S)|SUP|SUPPLY|BUS|M|PA|RF|PLL)(_?[A-Z0-9]+)?\+?$|^(AVDD|DVDD|IOVDD|DVCC|AVCC|PVDD|PVIN|AVIN|VIN|VBAT|VPWR|HVDD|LVDD|OVDD)(_?[A-Z0-9]+)?$|^[A-Z]{1,5}_?V(DD|CC)\d*$|^V[+\-−]$|^[+\-−]VS?$|^VS[+\-−]$|^VDD[A-Z0-9_.]*$|^VCC[A-Z0-9_.]*$|^V\d+P\d+$/i,
   },
   { type: 'no-connect', weight: 5, name: /^N\.?\/?C\.?_?\d*$|^NC_[A-Z0-9]+$|^NIC$/i },
-  { type: 'reserved', weight: 6, name: /^(DNC|DNU|RSVD?|RESERVED|RFU|RES)[_\d]*$/i },
+  { type: 'reserved', weight: 6, name: /^(DNC|DNU|RSVD?|RESERVED|RFU)[_\d]*$/i },
+  // A reset as often.
+  { type: 'reserved', weight: 2.9, name: /^RES[_\d]*$/i },
   {
     type: 'supply-out',
     weight: 4,
@@ -41,7 +43,7 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
   {
     type: 'bidirectional',
     weight: 3,
-    name: /^(SDA|SWDIO|P[A-K]\d{1,2}(\/.*)?|GPIO_?\d+(\/.*)?|GP\d+|IO_?\d+.*|D\d+|DQ\d+|DIO\d*|USB_?D[PM+\-−]|D[+\-−]|DQS\d*[PN]?)$/i,
+    name: /^(SDA|SWDIO|P[A-K]\d{1,2}(\/.*)?|GPIO_?\d+(\/.*)?|GP\d+|IO_?\d+.*|IO_[A-Z]\w*|D\d+|DQ\d+|DIO\d*|USB_?D[PM+\-−]|D[+\-−]|DQS\d*[PN]?)$/i,
   },
 ];
 
@@ -51,5 +53,9 @@ export function evidenceOfName(name: string): Evidence[] {
     .replace(/^[/!~\\]|[#*]$/g, '')
     .replace(/^n(?=[A-Z]{2})/, '')
     .replace(/_[NB]$/, '');
-  return NAMES.filter((n) => n.name.test(main) || n.name.test(name)).map((n) => evidence(n.type, n.weight, `name ${name}`));
+  const found = NAMES.filter((n) => n.name.test(main) || n.name.test(name));
+  // The bank behind a name, TCK_0, is no part of it.
+  const bare = found.length > 0 ? main : main.replace(/_\d{1,2}$/, '');
+  const all = bare === main ? found : NAMES.filter((n) => n.name.test(bare));
+  return all.map((n) => evidence(n.type, n.weight, `name ${name}`));
 }

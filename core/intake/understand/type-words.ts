@@ -30,8 +30,15 @@ const WORDINGS: Wording[] = [
     type: 'reserved',
     weight: 9,
     words:
-      /\bdo not connect\b|\bdo not use\b|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|\bmust be left (open|floating|unconnected)\b/i,
+      /\bdo not connect\b|\bdo not use\b|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|\bmust be left (open|floating|unconnected)\b|^\W*internally connected\b(?! (to|with)\b)/i,
     unless: /\bno internal connection\b|\breserved for future use in\b/i,
+  },
+  // What the output is to be set by is no output.
+  {
+    type: 'input',
+    weight: 7,
+    words:
+      /^\W*output[- ](voltage|current|level)[- ](adjust(ment)?|set(ting)?|select(ion)?|feedback|sense|sensing|program\w*|trim(ming)?|control)\b/i,
   },
   // External parts make a terminal passive, whatever direction its circuit has.
   {
@@ -114,7 +121,20 @@ const WORDINGS: Wording[] = [
     words:
       /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate[- ]drive|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|mode|amp|ground|output|stage))|\bsupply\s*$/i,
     unless:
-      /\bsupply (current|sense|monitor|good|output|return|ground)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\bgrounds?\b|\bsupply voltage (monitor|sense)/i,
+      /\bsupply (current|sense|monitor|good|output|return|ground|enable|select|control|detect|fault|ok)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\bgrounds?\b|\bsupply voltage (monitor|sense)/i,
+  },
+  {
+    type: 'supply-in',
+    weight: 7,
+    words:
+      /^\W*((converter|regulator|switcher|ldo|boost|buck|main|unregulated|dc|battery|charger|adapter)[- ])+input( voltage)?\b|^\W*input voltage\b(?! (range|sense|monitor|divider))/i,
+    unless: /\b(sense|sensing|monitor|feedback|comparator|logic|data|reference|a\/d|adc)\b/i,
+  },
+  {
+    type: 'supply-out',
+    weight: 6.5,
+    words: /^\W*((converter|switching|step-up|step-down|main) )+output( voltage)?\b(?! (driver|stage))/i,
+    unless: /\b(data|digital|serial|bit|feedback|sense|a\/d|adc|d\/a|dac|switch(ed)? node)\b/i,
   },
   { type: 'open-drain', weight: 7, words: /\bopen[- ](drain|collector)\b/i, unless: /\b(not|no) open[- ]drain\b/i },
   { type: 'open-source', weight: 7, words: /\bopen[- ](source|emitter)\b/i },
@@ -123,6 +143,14 @@ const WORDINGS: Wording[] = [
     weight: 7,
     words: /\b(three|tri|3)[- ]?state(d|able)?\b|\bhigh[- ]impedance (when|while|if|unless|output)\b|\bhi-?z (when|while|if|unless)\b/i,
     unless: /\b(input|bidirectional|input\/output|i\/o)\b|\bthree[- ]state (control|enable)|^\W*(\w+ )?outputs?[- ]enable\b/i,
+  },
+  // Said of the terminal itself it is as good in the last sentence as in the first.
+  {
+    type: 'three-state',
+    weight: 10,
+    words:
+      /\b([Tt]his pin|[Tt]he pin|[Tt]he output|[Ii]t|[Oo]utput|[A-Z]{2,}) (is|goes|becomes|remains|stays) ((three|tri|3)[- ]?stated?|high[- ]impedance|hi-?z|in (the )?(high[- ]impedance|three[- ]state))\b/,
+    unless: /\b(inputs?|bi-?directional|i\/o)\b/i,
   },
   {
     type: 'bidirectional',
@@ -136,7 +164,7 @@ const WORDINGS: Wording[] = [
     weight: 5,
     words: /\b(outputs?|out)\b/i,
     unless:
-      /\b(enable|disable|supply|ground|control|load|select|stage|of the output|to the output|feedback)s?\b.{0,12}$|\boutput[- ](enable|disable|control|supply|stage|range|mode|driver supply|data rate|load|select|update|latch|ground)\b|\boutputs? (are|is) (off|on|disabled|enabled|updated)|\binputs? ?(\/|and|or) ?outputs?\b|\bout of\b|\b(en|dis)ables? .{0,24}outputs?\b/i,
+      /\b(enable|disable|supply|ground|control|load|select|stage|of the output|to the output|feedback)s?\b.{0,12}$|\boutput[- ](voltage|current|level)[- ](adjust|set|select|program|trim)|\boutput[- ](enable|disable|control|supply|stage|range|mode|driver supply|data rate|load|select|update|latch|ground)\b|\boutputs? (are|is) (off|on|disabled|enabled|updated)|\binputs? ?(\/|and|or) ?outputs?\b|\bout of\b|\b(en|dis)ables? .{0,24}outputs?\b/i,
   },
   {
     type: 'output',
@@ -148,7 +176,8 @@ const WORDINGS: Wording[] = [
     type: 'input',
     weight: 5,
     words: /\binputs?\b/i,
-    unless: /\binput (supply|power|ground)\b|\binputs? ?(\/|and|or) ?outputs?\b|\b(to|of|from|at|by|with) (the |an? )?(\w+ )?inputs?\b/i,
+    unless:
+      /\binput (supply|power|ground)\b|\b(supply|power) input\b|\binputs? ?(\/|and|or) ?outputs?\b|\b(to|of|from|at|by|with) (the |an? )?(\w+ )?inputs?\b/i,
   },
   // Read at reset: whatever the terminal is later, it is an input then.
   { type: 'input', weight: 2.9, words: /\bstrap(s|ping|ped)?\b|\b(latched|sampled) (at|on|during) (reset|power[- ]?(up|on))\b/i },

@@ -1,0 +1,49 @@
+import type { GridRow, Grid } from './grid';
+import { filled } from './grid';
+import { roleOfHeading } from './headings';
+import { expandNames } from './names';
+import { looksLikeNumbers } from './numbers';
+
+/** What a list of signals says of a name: its type code, where it has a column of them, and its words. */
+export interface Told {
+  code?: string;
+  description: string;
+}
+
+/** By the name without case and blanks. */
+export type SignalList = Map<string, Told>;
+
+export const signalKey = (name: string): string => name.toLowerCase().replace(/\s+/g, '');
+
+/**
+ * Reads the lists of signals in a grid: rows under a heading with a name and a type or a description, and no column of
+ * numbers. Beside a ball map such a list is where the types stand.
+ */
+export function readSignalLists(grid: Grid, into: SignalList = new Map()): SignalList {
+  let columns: { name: number; type: number; description: number } | undefined;
+  for (const row of grid.rows) {
+    const heads = headsOf(row);
+    if (heads !== undefined) columns = heads === 'other' ? undefined : heads;
+    else if (columns) take(row, columns, into);
+  }
+  return into;
+}
+
+function headsOf(row: GridRow): { name: number; type: number; description: number } | 'other' | undefined {
+  if (filled(row).length < 2 || row.cells.some((c) => c.length > 60 || looksLikeNumbers(c))) return undefined;
+  const roles = row.cells.map((c) => roleOfHeading(c));
+  const named = roles.indexOf('name');
+  const name = named >= 0 ? named : roles.indexOf('ambiguous');
+  const [type, description] = [roles.indexOf('type'), roles.indexOf('description')];
+  if (name < 0 || (type < 0 && description < 0)) return undefined;
+  return roles.includes('number') ? 'other' : { name, type, description };
+}
+
+function take(row: GridRow, columns: { name: number; type: number; description: number }, into: SignalList): void {
+  const cell = (i: number) => (i < 0 ? '' : (row.cells[i]?.replace(/\s+/g, ' ').trim() ?? ''));
+  const name = cell(columns.name);
+  if (name === '' || name.length > 60 || (cell(columns.type) === '' && cell(columns.description) === '')) return;
+  for (const one of new Set([name, ...expandNames(name, 0)]))
+    if (!into.has(signalKey(one)))
+      into.set(signalKey(one), { ...(columns.type < 0 ? {} : { code: cell(columns.type) }), description: cell(columns.description) });
+}

@@ -1,0 +1,34 @@
+import type { Grid, GridRow } from '../table/grid';
+
+const NUMBERS = String.raw`(\d{1,4}|[A-Z]{1,2}\d{1,2})`;
+const WORD = String.raw`(?:pin|ball|terminal|lead|contact|pad)s?\s*(?:no\.?|#)?\s*`;
+/** `Pin 5 (VOUT): regulator output`. */
+const IN_BRACKETS = new RegExp(String.raw`^(?:${WORD})?${NUMBERS}\s*\(\s*([^()]+?)\s*\)\s*[:=–—-]*\s*(.*)$`, 'i');
+/** `Pin 1: VIN - power input`, `1. VCC, supply`, `A1 = GND`. */
+const BEHIND_SIGN = new RegExp(
+  String.raw`^(?:${WORD}${NUMBERS}\s*[:.=)–—-]*|${NUMBERS}\s*[:.=)–—-]+)\s+(\S+?)(?:[:,]?\s+[-–—=:]*\s*(.*)|\s*\((.*)\))?$`,
+  'i',
+);
+
+/** The least share of the lines that must be entries: numbered prose has such lines too. */
+const MOSTLY = 0.7;
+
+/** A pinout that is written as a list, a line for each terminal; undefined where the text is none. */
+export function listedGrid(lines: readonly string[]): Grid | undefined {
+  const rows: GridRow[] = [];
+  let filled = 0;
+  lines.forEach((text, i) => {
+    const plain = text.replace(/^\s*(?:[-*•]\s+)?/, '').trim();
+    if (plain === '') return;
+    filled++;
+    const bracketed = IN_BRACKETS.exec(plain);
+    if (bracketed) return void rows.push({ line: i + 1, cells: bracketed.slice(1, 4) });
+    const [, a, b, name, ...said] = BEHIND_SIGN.exec(plain) ?? [];
+    const number = a ?? b;
+    if (number && name && name.length <= 40)
+      rows.push({ line: i + 1, cells: [number, name.replace(/[:,;]$/, ''), said.find((s) => s) ?? ''] });
+  });
+  const isNamed = rows.filter((r) => /[A-Z]/.test(r.cells[1]!)).length >= MOSTLY * rows.length;
+  if (rows.length < 2 || rows.length < MOSTLY * filled || !isNamed) return undefined;
+  return { layout: 'cells', rows: [{ line: 0, cells: ['Pin', 'Name', 'Description'] }, ...rows] };
+}
