@@ -11,7 +11,7 @@ const truths = readdirSync(resolve(root, 'bench/corpus/documents'))
 
 it('the corpus has enough documents, of every format, and nearly a third held back', () => {
   expect(truths.length).toBeGreaterThanOrEqual(40);
-  expect(new Set(truths.map((t) => t.file.split('.').pop()))).toEqual(new Set(['pdf', 'xlsx', 'htm', 'csv', 'tsv', 'bsd', 'ibs']));
+  expect(new Set(truths.map((t) => t.file.split('.').pop()))).toEqual(new Set(['pdf', 'xlsx', 'htm', 'txt', 'csv', 'tsv', 'bsd', 'ibs']));
   expect(truths.filter((t) => t.held).length / truths.length).toBeGreaterThan(0.25);
 });
 

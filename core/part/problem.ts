@@ -73,7 +73,7 @@ const MESSAGES = {
   'number-gap': 'The numbers jump from {from} to {to}; {missing} missing.',
   'number-unread': 'The number cell "{text}" could not be read.',
   'count-mismatch': '"{name}" has {names} names and {numbers} numbers.',
-  'count-package': 'Package {package} should have {expected} terminals; {found} were read.',
+  'count-package': '{package} should have {expected} terminals; {found} were read.',
   'text-control': 'It holds control characters, which were taken out.',
   'land-value': '{what} is {value}; {need}.',
   'land-column': 'There is no column for {what}. Name the columns number, x, y, w, h, shape.',

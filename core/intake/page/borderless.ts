@@ -124,7 +124,9 @@ function endOf(lines: readonly Line[], from: number, header: PageHeader, region:
     if (isOver(line, text, bodySize, header.heads[1]?.x0 ?? region.right)) return at;
     if (isProse(line, region) && !isInColumn(line, lines.slice(from, at), header)) return at;
     const next = headerAt(lines, at);
-    if (next && next.worth >= Math.min(3, header.worth)) return at;
+    // Behind a wide gap two words over columns are enough for another table.
+    const isApart = at > from && widest > 0 && gap > 1.8 * widest;
+    if (next && next.worth >= (isApart ? 2 : Math.min(3, header.worth))) return at;
     const limit = Math.max(3.6 * bodySize, 2.2 * widest);
     if (at > from && gap > limit && !hasRowSoon(lines, at)) return at;
     if (at > from && gap < 6 * bodySize) widest = Math.max(widest, gap);

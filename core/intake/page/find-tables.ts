@@ -1,6 +1,7 @@
 import type { ReadOptions, TableChoice } from '../proposal';
 import { findBallMap } from '../table/ball-map';
 import { tenths, type Box } from '../table/box';
+import { readNumberCell } from '../table/numbers';
 import { findTable, scoreOf, type FoundTable } from '../table/find-table';
 import type { Block } from './block';
 import { blocksIn, type OpenTable } from './borderless';
@@ -94,7 +95,35 @@ const key = (f: Found): string =>
     .sort()
     .join('|');
 
-/** Another table of the same kind: the parts of one pinout, or the same pinout in another package. */
+const numbersIn = (f: Found): string[] => {
+  const at = f.table.columns.findIndex((c) => c.role === 'number');
+  return f.table.rows.flatMap((r) => {
+    const read = readNumberCell(r.cells[at] ?? '');
+    return read.kind === 'list' ? read.numbers : [];
+  });
+};
+
+/** Balls `A1` or figures; a part has one or the other, so a list of test points is no part of a ball grid. */
+const areBalls = (numbers: readonly string[]): boolean => numbers.filter((n) => /^[A-Z]/.test(n)).length * 2 > numbers.length;
+
+/**
+ * Another table of the same kind: the parts of one pinout, or the same pinout in another package. A table with other
+ * columns beside number and name, supplies without a type column, goes with it where it says that its numbers are
+ * terminals and has only such as are open in the best one.
+ */
 function goesWith(f: Found, best: Found): boolean {
-  return f.score >= 0.5 && key(f) === key(best);
+  if (f.score < 0.5) return false;
+  const [own, there] = [numbersIn(f), numbersIn(best)];
+  if (areBalls(own) !== areBalls(there))
+    return (
+      key(f) === key(best) &&
+      key(f)
+        .split('|')
+        .filter((k) => k.startsWith('number ')).length > 1
+    );
+  if (key(f) === key(best)) return true;
+  const heading = (t: Found) => t.table.columns.find((c) => c.role === 'number')!.heading;
+  const packages = (t: Found) => key(t).split('|').filter((k) => k.startsWith('number ')).join('|'); // prettier-ignore
+  const saysTerminals = /\b(pin|ball|terminal|lead|pad)s?\b/i.test(heading(f));
+  return saysTerminals && packages(f) === packages(best) && !own.some((n) => there.includes(n)) && own.length > 0;
 }

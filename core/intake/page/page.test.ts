@@ -23,6 +23,21 @@ const of = (rows: string[][], layout: Parameters<typeof table>[1] = {}) => {
 };
 const ALL = ['1 VDD', '2 CLK', '3 OUT', '4 GND'];
 
+it('joins a table of supplies without a type column, and no list of test points', () => {
+  const supplies = table([['Name', 'Pin', 'Description'], ['VDD', '1', 'Supply'], ['GND', '4', 'Ground']], { y: 60, rules: 'none' }); // prettier-ignore
+  const signals = table([['Name', 'Pin', 'I/O', 'Description'], ['CLK', '2', 'I', 'Clock'], ['OUT', '3', 'O', 'Output']], { y: 200, rules: 'none' }); // prettier-ignore
+  const points = table([['No.', 'Signal', 'Voltage'], ['1', 'OUT', '3 V'], ['2', 'GND', '0 V']], { y: 400, rules: 'none' }); // prettier-ignore
+  const all = page([...supplies.runs, ...signals.runs, ...points.runs], [...supplies.rules, ...signals.rules, ...points.rules]);
+  expect(list([all]).toSorted()).toEqual(ALL);
+});
+
+it('joins no list of figures to one of balls', () => {
+  const balls = table([['Ball', 'Signal'], ...['A1', 'A2', 'B1', 'B2'].map((b, i) => [b, `S${i}`])], { y: 60 });
+  const points = table([['No.', 'Signal'], ['1', 'TP'], ['2', 'TQ']], { y: 300 }); // prettier-ignore
+  const all = page([...balls.runs, ...points.runs], [...balls.rules, ...points.rules]);
+  expect(list([all])).toEqual(['A1 S0', 'A2 S1', 'B1 S2', 'B2 S3']);
+});
+
 describe.each(['all', 'rows', 'none'] as const)('a table with rules: %s', (rules) => {
   it('is read', () => expect(list([of([HEAD, ...ROWS], { rules })])).toEqual(ALL));
   it('with cells of several lines', () => {

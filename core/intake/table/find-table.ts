@@ -143,6 +143,8 @@ function under(grid: Grid, header: Header, until = grid.rows.length): FoundTable
 function continues(row: GridRow, columns: number, below: GridRow | undefined): boolean {
   const hasNumber = (r: GridRow) => r.cells.some((c) => looksLikeNumbers(c));
   if (hasNumber(row) || (filled(row).length > 1 && row.cells.includes('EP'))) return true;
+  // An exposed pad without a number, or a row that is as full as the others.
+  if (filled(row).length > 2 && filled(row).some((c) => /^(exposed|thermal|power|die)[\s-]*(pad|paddle)/i.test(c))) return true;
   const [only, ...others] = filled(row);
   const isHeading = only !== undefined && others.length === 0 && columns > 1 && only.length < 50 && !/[.;]$|=/.test(only);
   return isHeading && below !== undefined && hasNumber(below);

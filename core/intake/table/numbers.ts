@@ -27,7 +27,11 @@ export const readNumberCell = remember((text: string): NumberCell => {
       const run = expand(range);
       if (!run) return { kind: 'unread' };
       numbers.push(...run);
-    } else if (TOKEN.test(token) && !/^[A-Z]?[a-z]+$/.test(token) && (/\d/.test(token) || joined === token || /^(EP|TAB)$/i.test(token)))
+    } else if (
+      TOKEN.test(token) &&
+      (/^tab$/i.test(token) || !/^[A-Z]?[a-z]+$/.test(token)) &&
+      (/\d/.test(token) || joined === token || /^(EP|TAB)$/i.test(token))
+    )
       numbers.push(token);
     else return { kind: 'unread' };
     if (numbers.length > MOST) return { kind: 'unread' };

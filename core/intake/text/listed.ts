@@ -25,8 +25,10 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
     if (bracketed) return void rows.push({ line: i + 1, cells: bracketed.slice(1, 4) });
     const [, a, b, name, ...said] = BEHIND_SIGN.exec(plain) ?? [];
     const number = a ?? b;
-    if (number && name && name.length <= 40)
-      rows.push({ line: i + 1, cells: [number, name.replace(/[:,;]$/, ''), said.find((s) => s) ?? ''] });
+    // Behind a bare number only what is written as a name counts: steps of instructions are numbered too.
+    if (!number || !name || name.length > 40 || (a === undefined && /[a-z]{3}/.test(name))) return;
+    const words = (said.find((s) => s) ?? '').replace(/^\((.*)\)$/, '$1');
+    rows.push({ line: i + 1, cells: [number, name.replace(/[:,;]$/, ''), words] });
   });
   const isNamed = rows.filter((r) => /[A-Z]/.test(r.cells[1]!)).length >= MOSTLY * rows.length;
   if (rows.length < 2 || rows.length < MOSTLY * filled || !isNamed) return undefined;

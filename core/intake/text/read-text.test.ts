@@ -61,6 +61,58 @@ it.each(LAYOUTS)('reads a table with %s', (_name, text) => {
   expect(proposal.pairs).toEqual([['3', '4']]);
 });
 
+/** A pinout as a list, a line for each terminal. */
+it.each([
+  ['names behind a colon', 'Pin 1: VDD - Supply voltage\nPin 2: GND - Ground\nPin 3: EN - Enable input'],
+  ['names in brackets', 'Pin 1 (VDD): Supply voltage\nPin 2 (GND): Ground\nPin 3 (EN): Enable input'],
+  ['numbers with a dot', '1. VDD, Supply voltage\n2. GND, Ground\n3. EN, Enable input'],
+  ['bullets', '- 1 = VDD: Supply voltage\n- 2 = GND: Ground\n- 3 = EN: Enable input'],
+  ['dashes', 'Lead 1 – VDD (Supply voltage)\nLead 2 – GND (Ground)\nLead 3 – EN (Enable input)'],
+])('reads a list with %s', (_how, text) =>
+  expect(terminalsIn(read(text)).map((t) => `${Object.values(t.numbers)[0]} ${t.name} ${t.type} ${t.description}`)).toEqual([
+    '1 VDD supply-in Supply voltage',
+    '2 GND ground Ground',
+    '3 EN input Enable input',
+  ]),
+);
+it.each([
+  ['numbered prose', '1. Open the box.\n2. Take the part out.\n3. Read on.\n'],
+  ['prose with one entry in it', 'The part has leads.\nPin 1: VDD\nIt is small.\nIt is light.\nIt is cheap.'],
+])('takes %s for no list', (_what, text) => expect(refused(readText(text))[0]).toMatch(/No pin table/));
+
+it('takes the signs of markup off the cells between bars', () => {
+  const pins = byNumber(read('| Pin | Name | Type |\n|---|---|---|\n| 1 | `SDA` | I/O |\n| 2 | **VDD** | P |\n| 3 | CS\\_N | I |\n'));
+  expect(Object.values(pins).map((p) => p.name)).toEqual(['SDA', 'VDD', 'CS_N']);
+});
+
+it('says that a column of numbers was not taken, and says nothing of a count of rows', () => {
+  const rows = (second: (i: number) => string | number) => Array.from({ length: 6 }, (_, i) => `${i + 10},S${i},I,${second(i)}`).join('\n');
+  const codes = (text: string) => read(text).problems.map((p) => p.code);
+  expect(codes(`Pin,Name,Type,Foo bar\n${rows((i) => 30 - i)}`)).toContain('column-numbers');
+  expect(codes(`Pin,Name,Type,Foo bar\n${rows(() => 7)}`)).not.toContain('column-numbers');
+  expect(codes(`Item,Pin,Name,Type\n${Array.from({ length: 6 }, (_, i) => `${i + 1},${i + 1},S${i},I`).join('\n')}`)).toEqual([]);
+});
+
+it('leaves out a type column that tells no types', () => {
+  const banks = Array.from({ length: 6 }, (_, i) => `${i + 1},IO_L${i}P_T0,HR`).join('\n');
+  expect(terminalsIn(read(`Pin,Name,I/O Type\n${banks}`)).map((t) => [t.type, t.doubts.length])).toEqual(
+    Array.from({ length: 6 }, () => ['bidirectional', 0]),
+  );
+});
+
+it('takes a tab by its word', () =>
+  expect(terminalsIn(read('Pin,Name,Type\n1,IN,I\n2,OUT,O\nTab,GND,G')).map((t) => Object.values(t.numbers)[0])).toEqual(['1', '2', 'Tab'])); // prettier-ignore
+
+it('takes the types of a ball map from the list of signals beside it', () => {
+  const map = ',1,2,3\nA,VX,SDA,GND\nB,INT,SCL,GND\nC,CLK,RES,TST';
+  const list = 'Signal,Type,Description\nVX,P,Core supply\nSDA,I/O,Data\nINT,OD,Interrupt\nSCL,I,Clock\nCLK,I,Clock\nRES,I,Reset\nTST,I,Tie to ground\nGND,G,Ground'; // prettier-ignore
+  const pins = byNumber(read(`${map}\n\n${list}\n`));
+  expect(Object.fromEntries(Object.entries(pins).map(([n, p]) => [n, p.type]))).toEqual({
+    A1: 'supply-in', A2: 'bidirectional', A3: 'ground', B1: 'open-drain', B2: 'input', B3: 'ground', C1: 'input', C2: 'input', C3: 'reserved',
+  }); // prettier-ignore
+  expect(pins['B1']!.description).toBe('Interrupt');
+});
+
 /** Headings in the wordings of many datasheets. */
 it.each([
   ['Pin No.', 'Pin Name', 'Pin Type', 'Pin Description'],

@@ -54,5 +54,5 @@ function count(numbers: string[], packageName: string, declared?: number): Probl
   const extra = numbers.filter((n) => !/^\d+$/.test(n) || Number(n) > expected).length;
   const isGrid = numbers.some((n) => /^[A-Z]{1,2}\d+$/.test(n));
   if (found === expected || (!isGrid && found - extra === expected)) return [];
-  return [problem('count-package', { package: packageName || `with ${expected} terminals`, expected, found })];
+  return [problem('count-package', { package: packageName === '' ? 'By its text it' : `Package ${packageName}`, expected, found })];
 }

@@ -59,7 +59,8 @@ const WORDINGS: Wording[] = [
     type: 'passive',
     weight: 7,
     words: /\b(inductor|coil|winding|antenna coil)\b/i,
-    unless: /\bsense input\b|\b(winding|coil)( [a-z0-9+−-]{1,3})? (driver |drive )?outputs?\b|\b(inductor|coil) current\b/i,
+    unless:
+      /\b(motor|phase [a-z0-9])\b|\bsense input\b|\b(winding|coil)( [a-z0-9+−-]{1,3})? (driver |drive )?outputs?\b|\b(inductor|coil) current\b/i,
   },
   {
     type: 'passive',

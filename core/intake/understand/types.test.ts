@@ -62,6 +62,17 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['TS', 'I', 'Temperature sense input. Connect to the centre tap of a resistor divider.', 'input'],
   ['ILIM', 'I', 'Current limit programming input. Connect a resistor from ILIM to ground.', 'input'],
   ['VCP', 'P', 'Charge pump output. Connect a 0.22-µF capacitor to VM.', 'supply-out'],
+  ['IC', undefined, 'Internally connected. Leave unconnected.', 'reserved'],
+  ['SET', undefined, 'Output voltage adjust. Connect to a divider from OUT to GND.', 'input'],
+  ['VIN', 'IN', 'Converter input voltage', 'supply-in'],
+  ['VOUT', 'OUT', 'Converter output', 'supply-out'],
+  ['VDRIVE', undefined, 'Logic Supply Input. The voltage at this pin sets the level.', 'supply-in'],
+  ['SDATA', undefined, 'Serial Data Output. The result comes first. This pin is three-stated while CS is high.', 'three-state'],
+  ['CK', 'O', 'Differential memory clock', 'output'],
+  ['TEST', 'I', 'Tie to ground', 'reserved'],
+  ['B+', 'O', 'Phase B winding, start', 'output'],
+  ['TCK_0', undefined, '', 'input'],
+  ['IO_L2P_T0', undefined, '', 'bidirectional'],
   ['VCAP', 'O', 'Decoupling capacitor for the core; connect 1 µF to AGND', 'passive'],
 ];
 
@@ -86,6 +97,7 @@ const ASKED: [string, string | undefined, string][] = [
   ['PMID', 'P', ''],
   ['SW', 'P', 'Half-bridge node; connect the source of the upper switch'],
   ['BOOT', undefined, 'Boot signal'],
+  ['RES', undefined, ''],
 ];
 
 it.each(ASKED)('%s, type “%s”, “%s” is asked, with candidates', (name, code, description) => {
