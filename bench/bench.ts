@@ -8,9 +8,14 @@ import { readSourceText, readText, takeProposal } from '../core/intake';
 import { applyEdit, canonicalPart, DEFAULT_RULES, emptyPart, parsePart, type Part, type Result } from '../core/part';
 import { readModels } from '../core/spice';
 
+/** So long every piece of work is warmed up, so that the machine code that is measured is settled; in ms. */
+const WARM_MS = 250;
+
 /** Median of several runs, in ms, after a warm-up. */
-function time(work: () => unknown, runs = 9): number {
-  work();
+function time(work: () => unknown, runs = 15): number {
+  const until = performance.now() + WARM_MS;
+  do work();
+  while (performance.now() < until);
   const times = Array.from({ length: runs }, () => {
     const start = performance.now();
     work();

@@ -20,12 +20,15 @@ export interface ActiveLow {
 
 /** Names that carry no mark of any kind: capitals and figures that neither begin with N nor end like a marked name. */
 const UNMARKED = /^[A-MO-Z](?!.*(?:_[BLN]|N\d*)$)[A-Z0-9_]*$/;
+/** Names that end in N and figures, IO3_L7N, without a stem that is low-active everywhere. */
+const isPlain = (name: string): boolean => /^[A-MO-Z][A-Z0-9_]*$/.test(name) && !/_[BLN]$/.test(name) && !LOW_STEM.test(name);
+const LOW_STEM = /N(RE?SE?T|TRST|CS|SS|CE|OE|WE|RD|WR|IRQ|INT|MR|SHDN|FAULT|SLEEP)\d*$|(CS|SS|RE?SE?T|TRST|IRQ|INT|SHDN|FAULT|SLEEP)N\d*$/;
 const NOT_LOW: ActiveLow = { activeLow: false };
 
 /** Whether a terminal is active low: by an overbar, by the description, or by a mark on a name whose function agrees. */
 export function readActiveLow(name: string, overbar: boolean, description: string, names: ReadonlySet<string>): ActiveLow {
   if (overbar) return { activeLow: true, because: 'overbar' };
-  if (UNMARKED.test(name) && !/low/i.test(description)) return NOT_LOW;
+  if ((UNMARKED.test(name) || isPlain(name)) && !/low/i.test(description)) return NOT_LOW;
   const main = name.split('/')[0] === '' ? name : name.split('/')[0]!;
   const mark = markOf(main, names);
   const said = SAYS_LOW.exec(description);

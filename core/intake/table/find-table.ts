@@ -34,10 +34,12 @@ export function findTable(grid: Grid): FoundTable | undefined {
     // A header that is repeated on each page continues the same table.
     const key = keyOf(best.t);
     const same = candidates.filter((t) => keyOf(t) === key);
-    const rows = same.flatMap((t) => t.rows);
-    const taken = new Set(rows.map((r) => r.line));
-    const heads = new Set(headers.filter((_, i) => same.includes(candidates[i]!)).flatMap((h) => grid.rows.slice(h.at, h.at + h.depth)));
-    return { ...best.t, rows, around: grid.rows.filter((r) => !taken.has(r.line) && !heads.has(r)) };
+    const rows = same.length === 1 ? best.t.rows : same.flatMap((t) => t.rows);
+    const taken = new Set<number>();
+    for (const row of rows) taken.add(row.line);
+    for (const h of headers.filter((_, i) => same.includes(candidates[i]!)))
+      for (const row of grid.rows.slice(h.at, h.at + h.depth)) taken.add(row.line);
+    return { ...best.t, rows, around: grid.rows.filter((r) => !taken.has(r.line)) };
   }
   return withoutHeader(grid);
 }
@@ -55,8 +57,12 @@ function findHeaders(grid: Grid): Header[] {
   return headers;
 }
 
+/** A cell of figures alone stands in no heading. */
+const FIGURES = /^\d+$/;
+
 function headerAt(grid: Grid, at: number): Header | undefined {
   const row = grid.rows[at]!;
+  if (row.cells.some((c) => FIGURES.test(c))) return undefined;
   const single = asHeader(grid, row, at);
   const next = grid.rows[at + 1];
   if (next && isHeadingRow(row) && !isBlank(next)) {
@@ -134,9 +140,8 @@ function under(grid: Grid, header: Header, until = grid.rows.length): FoundTable
     blanks = 0;
     rows.push(fitted);
   }
-  const columns = rolesOf(header.cells, rows);
-  const taken = new Set(rows.map((r) => r.line));
-  return { columns, rows, around: grid.rows.filter((r) => !taken.has(r.line)), headerLine: grid.rows[header.at]!.line };
+  // What stands around it is told when all parts of the table are together.
+  return { columns: rolesOf(header.cells, rows), rows, around: [], headerLine: grid.rows[header.at]!.line };
 }
 
 /** After a blank line a table goes on only with a row that has a number in it, or with a heading over such a row. */
@@ -154,7 +159,9 @@ const nextFilled = (grid: Grid, from: number): GridRow | undefined => grid.rows.
 
 function fit(grid: Grid, header: Header, row: GridRow): GridRow {
   // Cells of sheets, pages and delimited text are whole already.
-  const isWhole = row.starts === undefined && row.cells.length === header.cells.length && row.cells.every((c) => c === c.trim());
+  const isTrim = grid.layout !== 'aligned' && grid.layout !== 'cells';
+  const isWhole =
+    row.starts === undefined && row.cells.length === header.cells.length && (isTrim || row.cells.every((c) => c === c.trim()));
   if (isWhole && !header.tight) return row;
   if (header.tight) {
     const cells = row.cells.length >= header.cells.length ? row.cells : splitWords(row.cells.join(' '), header.cells.length);
@@ -172,6 +179,22 @@ function pad(cells: readonly string[], count: number): string[] {
   return out;
 }
 
+/** What a column holds shows in so many of its rows. */
+const ENOUGH_ROWS = 400;
+
+/** Some rows of a long table, evenly over all of it. */
+const spread = (rows: GridRow[]): GridRow[] => {
+  const step = Math.ceil(rows.length / ENOUGH_ROWS);
+  return step < 2 ? rows : rows.filter((_, i) => i % step === 0);
+};
+
+/** True where more than one cell is filled. */
+function hasTwo(row: GridRow): boolean {
+  let count = 0;
+  for (const cell of row.cells) if (cell.trim() !== '' && ++count > 1) return true;
+  return false;
+}
+
 /** Settles what each column is: headings first, then the cells where a heading is ambiguous or silent. */
 export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): Column[] {
   const roles = headings.map((h) => {
@@ -179,9 +202,10 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     if (said !== undefined) return said;
     return packageIn(h) && h.length < 24 ? 'number' : undefined;
   });
+  let known: GridRow[] | undefined;
   const share = (i: number, test: (cell: string) => boolean) => {
     // Headings of groups stand alone in their row and say nothing of the column that they begin in.
-    const body = rows.filter((r) => filled(r).length > 1);
+    const body = (known ??= spread(rows.filter(hasTwo)));
     const cells = body.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
     return cells.length === 0 ? 0 : cells.filter(test).length / cells.length;
   };

@@ -11,9 +11,11 @@ const RANGE = /^([A-Z]{0,3})(\d{1,4})(?:-|–|—|−|\.\.+|…|~|:)([A-Z]{0,3})
 const MOST = 2000;
 
 /** Reads one number, a list (`5, 12, 31`, `A1 A2`), a range (`10–17`, `A1 to A4`), or the mark for none. */
-export const readNumberCell = remember((text: string): NumberCell => {
-  // Nearly all number cells are one plain number.
-  if (/^\d{1,4}$/.test(text)) return { kind: 'list', numbers: [text] };
+export const readNumberCell = (text: string): NumberCell =>
+  // Nearly all number cells are one plain number, which is sooner read than looked up.
+  /^\d{1,4}$/.test(text) ? { kind: 'list', numbers: [text] } : readOther(text);
+
+const readOther = remember((text: string): NumberCell => {
   const cell = stripNotes(text).trim();
   if (NONE.test(cell)) return { kind: 'none' };
   const numbered = /^(?:EP|PAD|exposed pad|thermal pad)\s*[(,=]?\s*(\d{1,4})\)?$/i.exec(cell);
@@ -55,6 +57,7 @@ export const looksLikeTerminal = (text: string): boolean => looksLikeNumbers(tex
 
 /** True for cells that hold terminal numbers beyond doubt: digits, or a ball's row and column. */
 export const looksLikeNumbers = (text: string): boolean => {
+  if (/^\d{1,4}$/.test(text)) return true;
   const read = readNumberCell(text);
   return read.kind === 'list' && read.numbers.every((n) => /^\d{1,4}$/.test(n) || /^[A-Z]{1,2}\d{1,2}$/.test(n));
 };

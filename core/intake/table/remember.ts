@@ -5,7 +5,8 @@ const MOST = 4096;
 export function remember<T>(work: (text: string) => T): (text: string) => T {
   const known = new Map<string, T>();
   return (text) => {
-    if (known.has(text)) return known.get(text)!;
+    const before = known.get(text);
+    if (before !== undefined || known.has(text)) return before!;
     if (known.size >= MOST) known.clear();
     const answer = work(text);
     known.set(text, answer);

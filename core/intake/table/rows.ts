@@ -164,13 +164,17 @@ const cleanHeading = (text: string): string =>
 
 function entryOf(row: GridRow, columns: readonly Column[], { numbers, descriptions, at }: RoleIndex, group: string | undefined): Entry {
   const cell = (i: number) => (i < 0 ? '' : (row.cells[i]?.trim() ?? ''));
-  const said = descriptions.map((i) => inWords(unbroken(row.cells[i] ?? ''))).filter((t) => t !== '');
+  const wordsAt = (i: number) => inWords(unbroken(row.cells[i] ?? ''));
+  const said = descriptions.length === 1 ? [wordsAt(descriptions[0]!)] : descriptions.map(wordsAt).filter((t) => t !== '');
   return {
     line: row.line,
     rows: [row],
     crossed: row.crossed ?? false,
     group: inWords(cell(at.group)) || group,
-    numbers: numbers.map((i) => ({ packageName: columns[i]!.packageName, text: cell(i), cell: readNumberCell(cell(i)) })),
+    numbers: numbers.map((i) => {
+      const text = cell(i);
+      return { packageName: columns[i]!.packageName, text, cell: readNumberCell(text) };
+    }),
     name: joinName(cell(at.name)),
     type: at.type < 0 ? undefined : inWords(cell(at.type)),
     description: said.length < 2 ? (said[0] ?? '') : said.join('. ').replace(/\.\. /g, '. '),
@@ -193,7 +197,7 @@ const unbroken = (text: string): string =>
       );
 
 const inWords = (text: string | undefined): string =>
-  text === undefined ? '' : /\s\s|[\n\t]/.test(text) ? text.replace(/\s+/g, ' ').trim() : text.trim();
+  text === undefined || text === '' ? '' : /\s\s|[\n\t]/.test(text) ? text.replace(/\s+/g, ' ').trim() : text.trim();
 
 /** A name broken over lines: after a stroke, an underscore or a dash nothing stands between the parts. */
 const joinName = (text: string): string =>
@@ -229,6 +233,12 @@ function skipped(row: GridRow, why: string, { problems, file }: Context): void {
 
 /** Second pass: one entry to its terminals, names to numbers first to first as printed. */
 function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, context: Context): Terminal[] {
+  const [only, ...others] = entry.numbers;
+  // Nearly all rows have a plain name and one number, and then there is nothing to take apart.
+  if (only?.cell.kind === 'list' && only.cell.numbers.length === 1 && others.length === 0 && !entry.crossed && WORD.test(entry.name))
+    return [
+      terminal(entry, entry.name, false, inWords(entry.description), { [only.packageName]: only.cell.numbers[0]! }, [], names, context),
+    ];
   const clean = cleanName(entry.name, notes);
   const description = inWords(entry.description);
   const lists = entry.numbers.map((n) => ({
@@ -266,6 +276,8 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   });
 }
 
+const WORD = /^[A-Za-z](?:[A-Za-z0-9_]*[A-Za-z0-9])?$/;
+
 const pick = (lists: { packageName: string; numbers: string[] }[], i: number): Record<string, string> =>
   Object.fromEntries(lists.filter((l) => l.numbers[i] !== undefined).map((l) => [l.packageName, l.numbers[i]!]));
 
@@ -289,28 +301,26 @@ function terminal(
   names: ReadonlySet<string>,
   context: Context,
 ): Terminal {
-  const low = readActiveLow(name, overbar, `${description} ${entry.activeLow}`, names);
-  const activeLow = low.activeLow || /^(l|low|active low|-)$/i.test(entry.activeLow);
+  const said = entry.activeLow === '' ? description : `${description} ${entry.activeLow}`;
+  const low = readActiveLow(name, overbar, said, names);
   const type = inferType(name, entry.type, description, context.legend);
-  const alternates = [...alternatesIn(name), ...listAlternates(entry.alternates)];
   if (low.unsure) doubts.push(levelDoubt(`${low.unsure}.`));
   if (type.doubt) doubts.push(type.doubt);
-  return {
-    numbers,
-    name,
-    ...(activeLow ? { activeLow } : {}),
-    type: type.type,
-    ...(description ? { description } : {}),
-    ...(entry.group ? { group: entry.group } : {}),
-    ...(alternates.length > 0 ? { alternates } : {}),
-    ...(entry.rail && !/^[-–—]$/.test(entry.rail) ? { rail: entry.rail } : {}),
-    origin: originOf(entry, context.columns, Object.keys(numbers)),
-    row: entry.line,
-    because: { type: type.because, ...(low.because ? { activeLow: low.because } : {}) },
-    doubts,
-    confidence: type.confidence,
-  };
+  const because: Terminal['because'] = { type: type.because };
+  if (low.because) because['activeLow'] = low.because;
+  // Set one by one: a thousand rows feel the copies that spreading makes.
+  const out: Terminal = { numbers, name, type: type.type, because, doubts, confidence: type.confidence, row: entry.line };
+  if (low.activeLow || isLow(entry.activeLow)) out.activeLow = true;
+  if (description !== '') out.description = description;
+  if (entry.group) out.group = entry.group;
+  const alternates = entry.alternates === '' && !name.includes('/') ? [] : [...alternatesIn(name), ...listAlternates(entry.alternates)];
+  if (alternates.length > 0) out.alternates = alternates;
+  if (entry.rail !== '' && !/^[-–—]$/.test(entry.rail)) out.rail = entry.rail;
+  out.origin = originOf(entry, context.columns, Object.keys(numbers));
+  return out;
 }
+
+const isLow = (level: string): boolean => level !== '' && /^(l|low|active low|-)$/i.test(level);
 
 /** A problem's place: a line where the source has lines, or else its page, or its cell. */
 const whereOf = (row: GridRow): { line?: number; page?: number; cell?: string } => {
@@ -322,6 +332,7 @@ const whereOf = (row: GridRow): { line?: number; page?: number; cell?: string } 
 const FIELDS = ['number', 'name', 'type', 'description', 'group'] as const;
 
 function originOf(entry: Entry, columns: readonly Column[], packages: readonly string[]): Origin {
+  if (!entry.rows[0]!.place) return { line: entry.line };
   const at: Partial<Record<(typeof FIELDS)[number], number>> = {};
   for (const field of FIELDS) {
     const isOwn = (c: Column) => c.role === field && (field !== 'number' || packages.includes(c.packageName));

@@ -53,9 +53,15 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
 function dropOtherTypes(columns: Column[], table: FoundTable, legend: ReadonlyMap<string, string>): void {
   const at = columns.findIndex((c) => c.role === 'type');
   if (at < 0) return;
-  const cells = table.rows.map((r) => r.cells[at]?.trim() ?? '').filter((c) => /[A-Za-z]/.test(c) && !/^n\.?\/?a\.?$/i.test(c));
-  const says = (cell: string) => evidenceOfCode(cell, legend).length > 0;
-  if (cells.length >= FEW_ROWS && cells.filter(says).length < 0.1 * cells.length) columns[at]!.role = 'ignore';
+  const counts = new Map<string, number>();
+  for (const { cells } of table.rows) counts.set(cells[at] ?? '', (counts.get(cells[at] ?? '') ?? 0) + 1);
+  let [filled, telling] = [0, 0];
+  for (const [cell, count] of counts) {
+    if (!/[A-Za-z]/.test(cell) || /^\s*n\.?\/?a\.?\s*$/i.test(cell)) continue;
+    filled += count;
+    if (evidenceOfCode(cell, legend).length > 0) telling += count;
+  }
+  if (filled >= FEW_ROWS && telling < 0.1 * filled) columns[at]!.role = 'ignore';
 }
 
 /** Fewer rows than this can have unlike numbers by chance. */
@@ -93,7 +99,7 @@ interface Understood {
 export function propose(terminals: Terminal[], names: readonly string[], known: Understood, options: ReadOptions): Result<Proposal> {
   recogniseSignals(terminals);
   const counts = new Map<string, number>();
-  for (const t of terminals) for (const name of Object.keys(t.numbers)) counts.set(name, (counts.get(name) ?? 0) + 1);
+  for (const t of terminals) for (const name in t.numbers) counts.set(name, (counts.get(name) ?? 0) + 1);
   const packages = names.flatMap((name) => (counts.has(name) ? [{ name, pinCount: counts.get(name)! }] : []));
   const chosen = choosePackage(
     packages.map((p) => p.name),
@@ -142,10 +148,13 @@ const countDeclared = (titles: readonly string[]): number | undefined => {
   return match ? Number(match[1]) : undefined;
 };
 
+const MAY_BE_NOTE = /^[\s"|,;]*(?:[([*]|\d\)|notes?)/i;
+
 /** The marks that footnote lines start with. */
 function footnoteMarks(lines: readonly string[]): Set<string> {
   const marks = new Set<string>();
   for (const line of lines) {
+    if (!MAY_BE_NOTE.test(line)) continue;
     const match = /^[\s"|,;]*(?:\((\d)\)|\[(\d)\]|(\d)\)|(\*))\s*\S/.exec(line) ?? /^\s*notes?:?\s*\(?(\d)[).:]/i.exec(line);
     const mark = match?.slice(1).find((m) => m !== undefined);
     if (mark) marks.add(mark);
@@ -154,7 +163,8 @@ function footnoteMarks(lines: readonly string[]): Set<string> {
 }
 
 function pairNumbers(terminals: Terminal[], packageName: string): [string, string][] {
-  const number = new Map(terminals.filter((t) => !carriesPower(t.type)).map((t) => [t.name, t.numbers[packageName]]));
+  const number = new Map<string, string | undefined>();
+  for (const t of terminals) if (!carriesPower(t.type)) number.set(t.name, t.numbers[packageName]);
   return findPairs([...number.keys()]).flatMap(([p, n]): [string, string][] => {
     const [a, b] = [number.get(p), number.get(n)];
     return a !== undefined && b !== undefined ? [[a, b]] : [];
@@ -164,10 +174,14 @@ function pairNumbers(terminals: Terminal[], packageName: string): [string, strin
 const viewRows = (table: FoundTable, taken: ReadonlySet<number>, headings: ReadonlySet<number>): TableView['rows'] =>
   table.rows
     .filter((r) => r.line !== table.headerLine)
-    .map((r) => ({
-      line: r.line,
-      cells: r.cells.map((c) => c.trim()),
-      taken: taken.has(r.line),
-      ...(headings.has(r.line) ? { heading: true } : {}),
-      ...(r.place ? { place: r.place } : {}),
-    }));
+    .map((r) => {
+      const isTrim = r.cells.every((c) => c === c.trim());
+      const row: TableView['rows'][number] = {
+        line: r.line,
+        cells: isTrim ? r.cells : r.cells.map((c) => c.trim()),
+        taken: taken.has(r.line),
+      };
+      if (headings.has(r.line)) row.heading = true;
+      if (r.place) row.place = r.place;
+      return row;
+    });

@@ -8,10 +8,16 @@ export interface CleanText {
   problems: Problem[];
 }
 
+/** Whatever is taken out or made plain below. */
+const UNCLEAN = /[\u0000-\u0008\u000b-\u001f\u007f\u00a0\u00ad\u2007\u200b\u2028\u2029\u202f\uFEFF]/;
+
 /** Makes plain lines of a source's text: no byte order mark, one kind of line end, no control characters but the tab. */
 export function cleanText(text: string, file?: string): Result<CleanText> {
   if (text.length > TEXT_LIMIT)
     return refuse(problem('input-large', { size: megabytes(text.length), limit: megabytes(TEXT_LIMIT) }, { file }));
+  // Most texts have nothing to clean, which one look tells.
+  if (!UNCLEAN.test(text))
+    return text.trim() === '' ? refuse(problem('input-empty', {}, { file })) : ok({ lines: text.split('\n'), problems: [] });
   const controls = text.match(/[\u0000-\u0008\u000e-\u001f]/g)?.length ?? 0;
   if (text.includes('\u0000') || controls > text.length / 50) return refuse(problem('input-binary', {}, { file }));
 

@@ -26,10 +26,7 @@ export const alignedGrid = (lines: string[]): Grid => ({ layout: 'aligned', rows
  * nearly so). Quoted text does not count.
  */
 function evenness(lines: string[], delimiter: string): number {
-  const counts = lines
-    .filter((l) => l.trim() !== '')
-    .slice(0, 150)
-    .map((l) => (l.includes('"') ? l.replace(/"[^"]*"/g, '') : l).split(delimiter).length - 1);
+  const counts = firstFilled(lines, 150).map((l) => countOf(delimiter, l.includes('"') ? l.replace(/"[^"]*"/g, '') : l));
   const usual = mode(counts.filter((n) => n > 0));
   if (usual === undefined) return 0;
   const even = counts.filter((n) => n === usual).length / counts.length;
@@ -37,6 +34,18 @@ function evenness(lines: string[], delimiter: string): number {
   // Tabs and bars are hardly ever anything but delimiters; commas and semicolons stand in prose and in number lists.
   const weight = delimiter === '\t' || delimiter === '|' ? Math.max(even, present) : usual >= 2 ? even : even * 0.8;
   return weight;
+}
+
+function firstFilled(lines: string[], most: number): string[] {
+  const out: string[] = [];
+  for (const line of lines) if (line.trim() !== '' && out.push(line) >= most) break;
+  return out;
+}
+
+function countOf(sign: string, text: string): number {
+  let count = 0;
+  for (let at = text.indexOf(sign); at >= 0; at = text.indexOf(sign, at + 1)) count++;
+  return count;
 }
 
 function mode(values: number[]): number | undefined {
@@ -57,6 +66,8 @@ const withoutMarks = (cell: string): string => cell.replace(/^(`+|\*\*|__)(.+)\1
 
 /** RFC 4180 cells; a quoted cell may run over lines, so lines are counted by their own cells. */
 function delimited(lines: string[], delimiter: string, problems: Problem[], file?: string): GridRow[] {
+  // Without a quote there is nothing that could hold a delimiter or a line end (RFC 4180, 2.4 to 2.7).
+  if (!lines.some((l) => l.includes('"'))) return lines.map((l, i) => ({ line: i + 1, cells: trimmed(l.split(delimiter)) }));
   const { data, errors } = Papa.parse<string[]>(lines.join('\n'), { delimiter, skipEmptyLines: false });
   const unclosed = errors.find((e) => e.code === 'MissingQuotes');
   if (unclosed) problems.push(problem('row-quote', {}, { file, line: lineOfUnclosed(data, unclosed.row) }));
@@ -67,6 +78,12 @@ function delimited(lines: string[], delimiter: string, problems: Problem[], file
     for (const c of cells) if (c.includes('\n')) line += c.split('\n').length - 1;
     return row;
   });
+}
+
+/** In place: a list of a thousand rows is not copied for its blanks. */
+function trimmed(cells: string[]): string[] {
+  for (let i = 0; i < cells.length; i++) cells[i] = cells[i]!.trim();
+  return cells;
 }
 
 const lineOfUnclosed = (data: string[][], row = 0): number =>

@@ -15,6 +15,8 @@ export function checkCompleteness(proposal: Proposal, declared?: number): Proble
 }
 
 function twice(terminals: Terminal[], packageName: string): Problem[] {
+  // Most sources have each number once, which is seen without lists.
+  if (new Set(terminals.map((t) => t.numbers[packageName])).size === terminals.length) return [];
   const byNumber = new Map<string, Terminal[]>();
   for (const t of terminals) byNumber.set(t.numbers[packageName]!, [...(byNumber.get(t.numbers[packageName]!) ?? []), t]);
   return [...byNumber]
@@ -29,6 +31,8 @@ function twice(terminals: Terminal[], packageName: string): Problem[] {
 
 /** Gaps between plain numbers that start at 1. Balls may be depopulated, so they have none. */
 function gaps(numbers: string[]): Problem[] {
+  // In sequence as they stand, as most sources have them.
+  if (numbers.every((n, i) => n === String(i + 1))) return [];
   const plain = [...new Set(numbers.filter((n) => /^\d+$/.test(n)).map(Number))].sort((a, b) => a - b);
   if (plain.length < numbers.length * 0.6) return [];
   const found: Problem[] = [];
