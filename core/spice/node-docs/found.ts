@@ -48,13 +48,18 @@ export const isRemark = (doc: string): boolean =>
   /\w\.\.+\w/.test(doc) ||
   doc.length > 90;
 
+const withoutCount = (word: string, place: number): string => {
+  const counted = /^(\d+)[.)]\s+/.exec(word);
+  return counted && Number(counted[1]) === place ? word.slice(counted[0].length) : word;
+};
+
 /** Cuts a text into as many pieces as there are nodes, by the first separator that gives so many. */
 export function pieces(text: string, count: number): string[] | undefined {
   for (const separator of [/\s*[,;/]\s*/, /\s+\|\s+|\s*\|\s*/, /\s{2,}/, /\s+/]) {
     const words = text
       .split(separator)
       // Counted up, `1. IN   2. OUT`, the number is the place.
-      .map((w, i) => w.trim().replace(new RegExp(`^${i + 1}[.)]\\s+`), ''))
+      .map((w, i) => withoutCount(w.trim(), i + 1))
       .filter((w) => w !== '');
     // Words of a sentence can be as many as the nodes; names are no articles and prepositions.
     if (words.length === count && count > 1 && !words.some((w) => /^(of|the|and|for|to|is|are|with|by|from|this|that|a|an)$/.test(w)))

@@ -29,7 +29,7 @@ export const enableBench: Bench = {
         if (!(full > 0.4)) return fail(`With 5 V on the enable the output gives ${round(full)} V.`, measured, curve);
         if (between * 0.05 > 0.3 * full) return fail('The output rises with the enable: enable and input may be swapped.', measured, curve);
         const acts = Math.abs(full - measured.outputOffV) > 0.5 * Math.abs(full);
-        const said = acts ? 'The enable switches the output.' : 'The enable makes no difference up to 5 V.';
+        const said = acts ? 'The enable switches the output.' : 'The model heeds no enable up to 5 V.';
         return pass(`${said} With 5 V on it the output is ${round(full)} V.`, measured, curve);
       },
     };
