@@ -13,3 +13,4 @@ export { formatOf } from './format';
 export { raise } from './table/raised';
 export { unite, type Box } from './table/box';
 export * from './compare';
+export { haveSameColumns } from './table/join-tables';

@@ -52,6 +52,8 @@ export interface Column {
   heading: string;
   /** For number columns: the package they count in; empty where the source does not say. */
   packageName: string;
+  /** A column that only another table of the pinout has; its role is chosen at that table. */
+  elsewhere?: true;
 }
 
 export interface TableView {
@@ -68,6 +70,8 @@ export interface TableChoice {
   sheet?: string;
   rows: number;
   taken: boolean;
+  /** What its columns are, with the roles that a person set. */
+  columns?: Column[];
   /** On pages: where it stands on each page that it is on, with a box for each column, in points. */
   areas?: { page: number; box: Box; columns: Box[] }[];
 }
@@ -80,8 +84,10 @@ export interface ReadOptions {
   file?: string;
   /** The package to take as the one in view. */
   package?: string;
-  /** Column roles set by a person; they replace what was understood. */
+  /** Column roles set by a person; they replace what was understood in the first table and in those with the same columns. */
   roles?: ColumnRole[];
+  /** Column roles set for one of the tables that were found, by its place among them. */
+  tableRoles?: Record<number, ColumnRole[]>;
   /** Which of the tables that were found to read; without it the best one. */
   tables?: number[];
   /** Rows, by line, that a person leaves out, or takes although they were left out. */

@@ -7,6 +7,8 @@ import { isBlank, type Grid, type GridRow } from '../table/grid';
 import { cellRef, type Sheet } from '../sheet/sheet';
 import { raise } from '../table/raised';
 import { readTables } from '../table/join-tables';
+import { readSignalLists, type SignalList } from '../table/signal-list';
+import { readLegend } from '../understand/legend';
 import { unfold } from '../table/unfold';
 
 interface Cell {
@@ -40,8 +42,10 @@ export function readHtml(html: string, options: ReadOptions = {}): Result<Propos
     return table ? [{ table, score: scoreOf(table) }] : [];
   });
   if (found.length === 0) {
+    const signals: SignalList = new Map();
+    for (const grid of grids) readSignalLists(grid, signals);
     for (const grid of grids) {
-      const map = readBallMap(grid, [], options, page.around);
+      const map = readBallMap(grid, [], options, page.around, { signals, legend: readLegend(page.around) });
       if (map) return map;
     }
     return refuse(problem('html-none', {}, { file }));

@@ -1,6 +1,7 @@
 import type { ReadOptions, TableChoice } from '../proposal';
 import { findBallMap } from '../table/ball-map';
 import { tenths, type Box } from '../table/box';
+import { rolesSet } from '../table/join-tables';
 import { readNumberCell } from '../table/numbers';
 import { findTable, scoreOf, type FoundTable } from '../table/find-table';
 import type { Block } from './block';
@@ -74,7 +75,12 @@ function regionBlocks(ready: readonly Ready[], region: NonNullable<ReadOptions['
 export function choose(all: readonly Found[], options: ReadOptions): { chosen: Found[]; choices: TableChoice[] } {
   const best = [...all].sort((a, b) => b.score - a.score)[0]!;
   const chosen = options.tables ? all.filter((_, i) => options.tables!.includes(i)) : all.filter((f) => f === best || goesWith(f, best));
-  const choices = all.map((f) => ({
+  const withRoles = (f: Found, index: number) => {
+    const roles = rolesSet(options, f.table.columns, (chosen[0] ?? best).table.columns, index);
+    return f.table.columns.map((c, i) => ({ ...c, role: roles?.[i] ?? c.role }));
+  };
+  const choices = all.map((f, index) => ({
+    columns: withRoles(f, index),
     title: f.chain[0]!.captions.find((c) => /^table/i.test(c)) ?? f.table.columns.map((c) => c.heading).join(', '),
     page: f.chain[0]!.page,
     rows: f.table.rows.length,

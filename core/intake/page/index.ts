@@ -31,7 +31,12 @@ export function readPages(pages: readonly DocumentPage[], options: ReadOptions =
   if (found.length === 0) return readMaps(ready, [], options) ?? none();
   const { chosen, choices } = choose(found, options);
   const legends = legendTables(ready);
-  const read = readTables(chosen, ({ chain }) => surroundings(ready, chain, found, legends), options);
+  const read = readTables(
+    chosen,
+    ({ chain }) => surroundings(ready, chain, found, legends),
+    options,
+    (f) => found.indexOf(f),
+  );
   if (!read) return none();
   return read.ok ? ok({ ...read.value, tables: choices, title: titleOf(ready) }) : read;
 }

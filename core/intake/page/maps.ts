@@ -1,7 +1,7 @@
-import type { Problem, Result } from '../../part';
+import { ok, type Problem, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMap, type BesideMap } from '../table/ball-map';
-import { unite, type Box } from '../table/box';
+import { tenths, unite, type Box } from '../table/box';
 import type { Grid } from '../table/grid';
 import { readSignalLists, type SignalList } from '../table/signal-list';
 import { readLegend } from '../understand/legend';
@@ -19,13 +19,26 @@ export function readMaps(ready: readonly Ready[], problems: Problem[], options: 
     const backBox = (_page: number, box: Box) => r.back(box);
     for (const block of r.blocks) {
       const map = readBallMap(gridOf([block], 1, backBox), problems, options, block.captions, beside);
-      if (map) return map;
+      if (map) return withArea(map, r.page.number, block.captions[0]);
     }
     const plain = plainMap(r);
     const map = plain && readBallMap(plain, problems, options, r.lines.slice(0, 14).map(textOf), beside);
-    if (map) return map;
+    if (map) return withArea(map, r.page.number, undefined);
   }
   return undefined;
+}
+
+/** Points around the cells of a map. */
+const ROOM = 5;
+
+/** The map as the one table of the document, with the place that its cells take on the page. */
+function withArea(read: Result<Proposal>, page: number, title = 'Ball map'): Result<Proposal> {
+  if (!read.ok || !read.value.table) return read;
+  const { rows } = read.value.table;
+  const box = unite(rows.flatMap((r) => (r.place?.boxes ?? []).flatMap((b) => (b ? [b] : []))));
+  // Cells are as large as their texts: the outline leaves them room.
+  const areas = box ? [{ page, box: tenths([box[0] - ROOM, box[1] - ROOM, box[2] + 2 * ROOM, box[3] + 2 * ROOM]), columns: [] }] : [];
+  return ok({ ...read.value, tables: [{ title, page, rows: rows.length, taken: true, areas }] });
 }
 
 /** The lists of signals in a document's ruled tables, and what it says of type codes. */

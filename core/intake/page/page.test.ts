@@ -31,6 +31,31 @@ it('joins a table of supplies without a type column, and no list of test points'
   expect(list([all]).toSorted()).toEqual(ALL);
 });
 
+describe('tables with other columns', () => {
+  const supplies = table([['Name', 'Pin', 'Description'], ['VDD', '1', 'Supply'], ['GND', '4', 'Ground']], { y: 60, rules: 'all' }); // prettier-ignore
+  const signals = table([['Name', 'Pin', 'I/O', 'Description'], ['CLK', '2', 'I', 'Clock'], ['OUT', '3', 'O', 'Output']], { y: 200, rules: 'all' }); // prettier-ignore
+  const pages = [page([...supplies.runs, ...signals.runs], [...supplies.rules, ...signals.rules])];
+  it('stand under one heading, each cell under its role', () => {
+    const { columns, rows } = read(pages).table!;
+    expect(columns.map((c) => [c.role, c.elsewhere ?? false])).toEqual([['name', false], ['number', false], ['description', false], ['type', true]]); // prettier-ignore
+    expect(rows.map((r) => r.cells)).toEqual([
+      ['VDD', '1', 'Supply', ''],
+      ['GND', '4', 'Ground', ''],
+      ['CLK', '2', 'Clock', 'I'],
+      ['OUT', '3', 'Output', 'O'],
+    ]);
+    expect(rows[2]!.place!.boxes!.map((b) => b !== undefined)).toEqual([true, true, true, true]);
+  });
+  it('have roles of their own', () => {
+    const roles = (options: ReadOptions) => read(pages, options).tables!.map((t) => t.columns!.map((c) => c.role).join(' '));
+    expect(roles({})).toEqual(['name number description', 'name number type description']);
+    expect(roles({ roles: ['name', 'number', 'ignore'] })).toEqual(['name number ignore', 'name number type description']);
+    const own = { tableRoles: { 1: ['name', 'number', 'ignore', 'description'] } } as ReadOptions;
+    expect(roles(own)).toEqual(['name number description', 'name number ignore description']);
+    expect(read(pages, own).terminals.find((t) => t.name === 'CLK')!.because['type']).toMatch(/Clock|CLK/);
+  });
+});
+
 it('joins no list of figures to one of balls', () => {
   const balls = table([['Ball', 'Signal'], ...['A1', 'A2', 'B1', 'B2'].map((b, i) => [b, `S${i}`])], { y: 60 });
   const points = table([['No.', 'Signal'], ['1', 'TP'], ['2', 'TQ']], { y: 300 }); // prettier-ignore
@@ -261,6 +286,9 @@ describe('documents', () => {
       'C2 NC',
       'C3 D4',
     ]);
+    const [map] = read([page(centred, lines)]).tables!;
+    expect([map!.taken, map!.rows, map!.areas![0]!.page]).toEqual([true, 3, 1]);
+    expect(list([page(centred, lines)], { without: [read([page(centred, lines)]).table!.rows[1]!.line] })).toHaveLength(6);
   });
   it('names a heading turned sideways', () => {
     const { runs, rules } = table([['', 'Name', 'Type', 'Description'], ...ROWS], { rules: 'all' });

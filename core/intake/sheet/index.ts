@@ -4,8 +4,9 @@ import { readBallMap } from '../table/ball-map';
 import { findTable, scoreOf, type FoundTable } from '../table/find-table';
 import { filled, isBlank, type Grid, type GridRow } from '../table/grid';
 import { readTables } from '../table/join-tables';
+import { readSignalLists, type SignalList } from '../table/signal-list';
 import { unfold } from '../table/unfold';
-import { legendLine } from '../understand/legend';
+import { legendLine, readLegend } from '../understand/legend';
 import { cellRef, type Sheet } from './sheet';
 
 export { cellRef, type Sheet } from './sheet';
@@ -35,9 +36,13 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
     const table = findTable(unfold(grid));
     return table ? [{ sheet, table, score: scoreOf(table) }] : [];
   });
+  const legend = grids.flatMap(({ grid }) => grid.rows.flatMap((r) => [...legendLine(filled(r)), filled(r).join('   ')]));
   if (found.length === 0) {
+    const signals: SignalList = new Map();
+    for (const { grid } of grids) readSignalLists(grid, signals);
+    const beside = { signals, legend: readLegend(legend) };
     for (const { sheet, grid } of grids) {
-      const map = readBallMap(grid, [], options, [sheet.name, ...grid.rows.slice(0, 8).map((r) => filled(r).join(' '))]);
+      const map = readBallMap(grid, [], options, [sheet.name, ...grid.rows.slice(0, 8).map((r) => filled(r).join(' '))], beside);
       if (map) return map;
     }
     return refuse(problem('table-none', {}, { file }));
@@ -46,7 +51,6 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
   const chosen = options.tables
     ? found.filter((_, i) => options.tables!.includes(i))
     : found.filter((f) => f === best || key(f) === key(best));
-  const legend = grids.flatMap(({ grid }) => grid.rows.flatMap((r) => [...legendLine(filled(r)), filled(r).join('   ')]));
   const aroundOf = ({ sheet, table }: Found) => {
     const around = table.around.filter((r) => !isBlank(r)).map((r) => filled(r).join(' '));
     return { titles: [sheet.name, ...around.slice(0, 10), ...around.slice(-3)], legend, notes: around };

@@ -79,7 +79,10 @@ export function readBallMap(
 ): Result<Proposal> | undefined {
   const map = findBallMap(grid);
   if (!map) return undefined;
-  const cells = map.rows.flatMap(({ row, letter }) => map.columns.map((c) => ({ row, number: `${letter}${c.number}`, at: c.at })));
+  const left = new Set(options.without);
+  const cells = map.rows
+    .filter(({ row }) => !left.has(row.line))
+    .flatMap(({ row, letter }) => map.columns.map((c) => ({ row, number: `${letter}${c.number}`, at: c.at })));
   const texts = cells.map(({ row, at }) => joinName(row.cells[at] ?? ''));
   const names = new Set(texts);
   const notes = { marks: new Set<string>(), vectors: findVectors(texts) };
@@ -116,7 +119,12 @@ export function readBallMap(
   if (terminals.length === 0) return undefined;
   const view = {
     columns: map.rows[0]!.row.cells.map(() => ({ role: 'ignore' as const, heading: '', packageName: '' })),
-    rows: map.rows.map(({ row }) => ({ line: row.line, cells: row.cells, taken: true, ...(row.place ? { place: row.place } : {}) })),
+    rows: map.rows.map(({ row }) => ({
+      line: row.line,
+      cells: row.cells,
+      taken: !left.has(row.line),
+      ...(row.place ? { place: row.place } : {}),
+    })),
   };
   const isTold = terminals.every((t) => signals.has(signalKey(t.name)));
   if (!packageName && !isTold) problems.push(problem('map-unnamed', { found: terminals.length }, { file: options.file }));

@@ -1,21 +1,39 @@
 import { ok, problem, type Problem, type Result } from '../../part';
-import type { Proposal, ReadOptions, Terminal } from '../proposal';
+import type { Column, ColumnRole, Proposal, ReadOptions, TableView, Terminal } from '../proposal';
+import type { Box } from './box';
 import type { FoundTable } from './find-table';
 import { propose, understandTable, type Surroundings } from './understand';
 
+/** True for tables with the same columns: what a person says of one holds for the other. */
+export const haveSameColumns = (a: readonly Column[], b: readonly Column[]): boolean =>
+  a.length === b.length && a.every((c, i) => c.role === b[i]!.role && c.heading.toLowerCase() === b[i]!.heading.toLowerCase());
+
+/** The roles that a person set for a table of those that are read. */
+export const rolesSet = (
+  { roles, tableRoles }: ReadOptions,
+  columns: readonly Column[],
+  first: readonly Column[],
+  index: number,
+): ColumnRole[] | undefined => tableRoles?.[index] ?? (haveSameColumns(columns, first) ? roles : undefined);
+
 /**
  * Reads the tables that were chosen and puts them together. What cannot be read is left out where another can; undefined
- * where no table was chosen.
+ * where no table was chosen. `indexOf` is a table's place among all that were found.
  */
 export function readTables<T extends { table: FoundTable }>(
   chosen: readonly T[],
   around: (found: T) => Surroundings,
   options: ReadOptions,
+  indexOf: (found: T) => number = () => -1,
 ): Result<Proposal> | undefined {
   // With several tables the package that is asked for is chosen when they are together.
   const { package: _asked, ...others } = options;
   const each = chosen.length > 1 ? others : options;
-  const read = chosen.map((found) => understandTable(found.table, around(found), [], each));
+  const read = chosen.map((found) => {
+    const roles = rolesSet(options, found.table.columns, chosen[0]!.table.columns, indexOf(found));
+    const { roles: _first, ...rest } = each;
+    return understandTable(found.table, around(found), [], roles ? { ...rest, roles } : rest);
+  });
   const [first, ...rest] = read.flatMap((r) => (r.ok ? [r.value] : []));
   return first ? joinTables(first, rest, options) : read[0];
 }
@@ -56,8 +74,33 @@ const leftOut = (table: Proposal, again: number, { file }: ReadOptions): Problem
   return problem('table-overlaps', { ...known, terminals: table.terminals.length }, { file, line: origin?.line, page: origin?.page });
 };
 
-const joinedView = (a: Proposal, b: Proposal): Proposal['table'] =>
-  a.table && b.table ? { columns: a.table.columns, rows: [...a.table.rows, ...b.table.rows] } : a.table;
+/** Both tables' rows under one heading: cells go under the column of their role, and what only the second has comes behind. */
+function joinedView({ table: a }: Proposal, { table: b }: Proposal): TableView | undefined {
+  if (!a || !b) return a;
+  const taken = new Set<number>();
+  const more: Column[] = [];
+  const placeOf = b.columns.map((column) => {
+    const same = (c: Column, i: number) => !taken.has(i) && c.role === column.role && c.packageName === column.packageName;
+    const at = column.role === 'ignore' ? -1 : [...a.columns, ...more].findIndex(same);
+    if (at < 0 && column.role !== 'ignore') more.push({ ...column, elsewhere: true });
+    const place = at >= 0 ? at : column.role === 'ignore' ? -1 : a.columns.length + more.length - 1;
+    if (place >= 0) taken.add(place);
+    return place;
+  });
+  const width = a.columns.length + more.length;
+  const moved = <T>(list: readonly T[], none: T): T[] => {
+    const out = Array.from({ length: width }, () => none);
+    placeOf.forEach((to, from) => to >= 0 && (out[to] = list[from] ?? none));
+    return out;
+  };
+  const fromB = b.rows.map((row) => ({
+    ...row,
+    cells: moved(row.cells, ''),
+    ...(row.place?.boxes ? { place: { ...row.place, boxes: moved<Box | undefined>(row.place.boxes, undefined) } } : {}),
+  }));
+  const fromA = more.length === 0 ? a.rows : a.rows.map((row) => ({ ...row, cells: [...row.cells, ...more.map(() => '')] }));
+  return { columns: [...a.columns, ...more], rows: [...fromA, ...fromB] };
+}
 
 /** Parts of one pinout count in the same package, whatever the part's own caption named. */
 function renamed(other: Proposal, joined: Proposal): Terminal[] {

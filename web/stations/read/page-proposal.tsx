@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { unite, type Box, type ColumnRole, type Proposal, type TableChoice } from '../../../core/intake';
+import { unite, type Box, type Column, type ColumnRole, type Proposal, type TableChoice } from '../../../core/intake';
 import type { SourceInfo, SourceSession } from '../../workers/source-session';
 import { Boxed, PageView, type PagePlace } from './page-view';
 import { RoleSelect, ROLE_TINTS } from './roles';
@@ -8,9 +8,9 @@ interface Props {
   session: SourceSession;
   info: SourceInfo;
   proposal: Proposal | undefined;
-  roles: ColumnRole[] | undefined;
   drawing: boolean;
-  onRole: (column: number, role: ColumnRole) => void;
+  /** A role chosen at a table, by its place among the tables. */
+  onRole: (table: number, column: number, role: ColumnRole) => void;
   onTable: (index: number) => void;
   onRow: (line: number, take: boolean) => void;
   onRegion: (place: PagePlace) => void;
@@ -18,13 +18,11 @@ interface Props {
 }
 
 /** The pages with what was understood: tables outlined, columns in the colour of their role, rows taken or left out. */
-export function PageProposal({ session, info, proposal, roles, drawing, onRole, onTable, onRow, onRegion, onPage }: Props) {
+export function PageProposal({ session, info, proposal, drawing, onRole, onTable, onRow, onRegion, onPage }: Props) {
   const tables = proposal?.tables ?? [];
   const rows = useMemo(() => rowsByPage(proposal), [proposal]);
   const start = tables.find((t) => t.taken)?.areas?.[0];
   const doubtful = useMemo(() => doubtsByPage(proposal), [proposal]);
-  const columns = proposal?.table?.columns ?? [];
-  const roleAt = (i: number) => roles?.[i % columns.length] ?? columns[i % columns.length]?.role ?? 'ignore';
   return (
     <PageView
       session={session}
@@ -43,9 +41,8 @@ export function PageProposal({ session, info, proposal, roles, drawing, onRole, 
                     key={`${index} ${part}`}
                     area={area}
                     scale={scale}
-                    roleAt={roleAt}
-                    headingAt={(i) => columns[i % columns.length]?.heading ?? ''}
-                    onRole={(i, r) => onRole(i % columns.length, r)}
+                    columns={table.columns ?? []}
+                    onRole={(i, r) => onRole(index, i, r)}
                   />
                 ) : (
                   <Left key={`${index} ${part}`} table={table} area={area} scale={scale} onTake={() => onTable(index)} />
@@ -84,16 +81,17 @@ type Area = NonNullable<TableChoice['areas']>[number];
 function Taken({
   area,
   scale,
-  roleAt,
-  headingAt,
+  columns,
   onRole,
 }: {
   area: Area;
   scale: number;
-  roleAt: (i: number) => ColumnRole;
-  headingAt: (i: number) => string;
+  columns: readonly Column[];
   onRole: (i: number, role: ColumnRole) => void;
 }) {
+  // A table set in several columns side by side has the same columns in each of them.
+  const placeOf = (i: number) => i % columns.length;
+  const roleAt = (i: number) => columns[placeOf(i)]?.role ?? 'ignore';
   return (
     <>
       <Boxed box={outlineOf(area)} scale={scale} grow={1} className="pointer-events-none border-2 border-green" />
@@ -106,9 +104,9 @@ function Taken({
           />
           <Boxed box={[box[0], box[1] - 2 - 19 / scale, box[2], 18 / scale]} scale={scale} className="z-20 px-px">
             <RoleSelect
-              label={`Role of column ${headingAt(i) || i + 1}`}
+              label={`Role of column ${columns[placeOf(i)]?.heading || i + 1}`}
               role={roleAt(i)}
-              onRole={(role) => onRole(i, role)}
+              onRole={(role) => onRole(placeOf(i), role)}
               className="h-full !py-0 leading-[17px]"
               narrow={box[2] * scale < 76}
             />

@@ -2,7 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef } from 'react';
 import type { Column, ColumnRole, Proposal, Terminal } from '../../../core/intake';
 import { PinName, TypeMark } from '../../ui/marks';
-import { RoleSelect } from './roles';
+import { RoleSelect, ROLE_WORDS } from './roles';
 
 interface Props {
   proposal: Proposal;
@@ -72,7 +72,13 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
             </div>
             {table.columns.map((c, i) => (
               <div key={i} role="columnheader" className="px-1 py-1">
-                <RoleSelect label={`Role of column ${c.heading || i + 1}`} role={roleAt(i, c.role)} onRole={(role) => onRole(i, role)} />
+                {c.elsewhere ? (
+                  <div className="px-1.5 py-0.5 text-[12px] font-semibold" title="Chosen at the table on its page">
+                    {ROLE_WORDS[c.role] ?? c.role}
+                  </div>
+                ) : (
+                  <RoleSelect label={`Role of column ${c.heading || i + 1}`} role={roleAt(i, c.role)} onRole={(role) => onRole(i, role)} />
+                )}
                 <div className="truncate px-1 text-[12px] text-muted">{c.heading || '(no heading)'}</div>
               </div>
             ))}

@@ -1,5 +1,5 @@
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
-import type { ColumnRole, Proposal, ReadOptions } from '../../../core/intake';
+import { haveSameColumns, type ColumnRole, type Proposal, type ReadOptions } from '../../../core/intake';
 import type { Problem } from '../../../core/part';
 import type { SourceFile } from '../../store/library';
 import { SourceSession, type SourceInfo } from '../../workers/source-session';
@@ -115,4 +115,13 @@ export function useReading(id: string): Reading {
 
 /** Roles with one column's changed. */
 export const withRole = (proposal: Proposal, options: ReadOptions, column: number, role: ColumnRole): ColumnRole[] =>
-  (options.roles ?? proposal.table!.columns.map((c) => c.role)).map((r, i) => (i === column ? role : r));
+  (options.roles ?? proposal.table!.columns.filter((c) => !c.elsewhere).map((c) => c.role)).map((r, i) => (i === column ? role : r));
+
+/** The same for a column of one of several tables: it holds for all tables with the same columns as the first. */
+export function withTableRole(proposal: Proposal, options: ReadOptions, table: number, column: number, role: ColumnRole): Changes {
+  const tables = proposal.tables ?? [];
+  const first = tables.find((t) => t.taken)?.columns;
+  const own = tables[table]?.columns;
+  if (!own || !first || haveSameColumns(own, first)) return { roles: withRole(proposal, options, column, role) };
+  return { tableRoles: { ...options.tableRoles, [table]: own.map((c, i) => (i === column ? role : c.role)) } };
+}

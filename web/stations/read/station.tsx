@@ -21,7 +21,7 @@ import { PageProposal } from './page-proposal';
 import { PasteBox } from './paste-box';
 import { Packages } from './packages';
 import { ProposalView } from './proposal-view';
-import { useReading, withRole } from './reading';
+import { useReading, withRole, withTableRole } from './reading';
 import { SourceView } from './source-view';
 import { TerminalList } from './terminal-list';
 
@@ -278,15 +278,14 @@ export function ReadStation() {
             session={session}
             info={info}
             proposal={proposal}
-            roles={options.roles}
             drawing={drawing}
             onPage={toldHere}
-            onRole={(i, role) => proposal && reading.change({ roles: withRole(proposal, options, i, role) })}
-            onTable={(index) => reading.change({ tables: [index], roles: undefined, without: [], including: [] })}
+            onRole={(table, i, role) => proposal && reading.change(withTableRole(proposal, options, table, i, role))}
+            onTable={(index) => reading.change({ tables: [index], roles: undefined, tableRoles: undefined, without: [], including: [] })}
             onRow={setRow}
             onRegion={(region) => {
               setDrawing(false);
-              reading.change({ region, roles: undefined, tables: undefined });
+              reading.change({ region, roles: undefined, tableRoles: undefined, tables: undefined });
             }}
           />
         ) : proposal?.table && isReading ? (
