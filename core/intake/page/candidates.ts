@@ -1,5 +1,6 @@
 import { roleOfHeading, packageIn } from '../table/headings';
 import { looksLikeNumbers } from '../table/numbers';
+import { hasDescribed } from './described';
 import type { DocumentPage } from './page';
 
 /**
@@ -10,7 +11,8 @@ export function pagesWorthRuling(pages: readonly DocumentPage[]): number[] {
   let before = false;
   return pages.flatMap((page) => {
     const texts = page.runs.map((r) => r.text.trim()).filter((t) => t !== '' && t.length < 40);
-    const worth = hasHeadings(texts) || hasMap(texts) || (before && numbersIn(texts) >= 3);
+    const worth =
+      hasHeadings(texts) || hasMap(texts) || hasDescribed(page.runs.map((r) => r.text).join(' ')) || (before && numbersIn(texts) >= 3);
     // The last row or two of a table can stand on a page of their own; nothing goes on after that.
     const isLast = !worth && before && numbersIn(texts) >= 1;
     before = worth;

@@ -1,10 +1,13 @@
 import { ok, problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readTables } from '../table/join-tables';
+import { understandTable } from '../table/understand';
+import { describedTable } from './described';
 import { choose, tablesOf } from './find-tables';
+import { textOf } from './lines';
 import { readMaps } from './maps';
 import type { DocumentPage } from './page';
-import { prepare, worthReading } from './ready';
+import { prepare, worthReading, type Ready } from './ready';
 import { legendTables, surroundings, titleOf } from './surroundings';
 
 export { pagesWorthRuling } from './candidates';
@@ -28,7 +31,8 @@ export function readPages(pages: readonly DocumentPage[], options: ReadOptions =
 
   const ready = prepare(worthReading(pages));
   const found = tablesOf(ready, options);
-  if (found.length === 0) return readMaps(ready, [], options) ?? none();
+  const described = options.region ? undefined : readDescribed(ready, options);
+  if (found.length === 0) return described ?? readMaps(ready, [], options) ?? none();
   const { chosen, choices } = choose(found, options);
   const legends = legendTables(ready);
   const read = readTables(
@@ -38,5 +42,18 @@ export function readPages(pages: readonly DocumentPage[], options: ReadOptions =
     (f) => found.indexOf(f),
   );
   if (!read) return none();
+  // Where paragraphs describe many more terminals than the best table has, that table is of something else.
+  if (described?.ok && !options.tables && described.value.terminals.length > (read.ok ? 1.3 * read.value.terminals.length : 0))
+    return described;
   return read.ok ? ok({ ...read.value, tables: choices, title: titleOf(ready) }) : read;
+}
+
+/** The terminals that paragraphs describe, read as a table; undefined where there are none. */
+function readDescribed(ready: readonly Ready[], options: ReadOptions): Result<Proposal> | undefined {
+  const described = describedTable(ready, options);
+  if (!described) return undefined;
+  const lines = ready.flatMap((r) => r.lines.map(textOf));
+  const around = { titles: ready[0]!.lines.slice(0, 12).map(textOf), legend: [], notes: lines };
+  const read = understandTable(described.table, around, [], options);
+  return read.ok ? ok({ ...read.value, tables: [described.choice], title: titleOf(ready) }) : undefined;
 }

@@ -16,7 +16,10 @@ export const readNumberCell = (text: string): NumberCell =>
   /^\d{1,4}$/.test(text) ? { kind: 'list', numbers: [text] } : readOther(text);
 
 const readOther = remember((text: string): NumberCell => {
-  const cell = stripNotes(text).trim();
+  // `Pin 1` in every cell: the word is none of the number.
+  const cell = stripNotes(text)
+    .trim()
+    .replace(/^(?:pin|ball|terminal|lead|contact)s?\.?\s*(?:no\.?\s*)?(?=[A-Z]{0,2}\d)/i, '');
   if (NONE.test(cell)) return { kind: 'none' };
   const numbered = /^(?:EP|PAD|exposed pad|thermal pad)\s*[(,=]?\s*(\d{1,4})\)?$/i.exec(cell);
   if (numbered && /[\s(,=]/.test(cell)) return { kind: 'list', numbers: [numbered[1]!] };

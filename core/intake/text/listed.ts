@@ -1,9 +1,12 @@
 import type { Grid, GridRow } from '../table/grid';
+import { readNumberCell } from '../table/numbers';
 
 const NUMBERS = String.raw`(\d{1,4}|[A-Z]{1,2}\d{1,2})`;
 const WORD = String.raw`(?:pin|ball|terminal|lead|contact|pad)s?\s*(?:no\.?|#)?\s*`;
 /** `Pin 5 (VOUT): regulator output`. */
 const IN_BRACKETS = new RegExp(String.raw`^(?:${WORD})?${NUMBERS}\s*\(\s*([^()]+?)\s*\)\s*[:=–—-]*\s*(.*)$`, 'i');
+/** `VOUT (Pin 5): regulator output`. */
+const BEHIND_NAME = new RegExp(String.raw`^([^\s()](?:[^()]{0,30}[^\s()])?)\s*\(\s*${WORD}([^()]{1,60}?)\s*\)\s*[:=–—.-]*\s*(.*)$`, 'i');
 /** `Pin 1: VIN - power input`, `1. VCC, supply`, `A1 = GND`. */
 const BEHIND_SIGN = new RegExp(
   String.raw`^(?:${WORD}${NUMBERS}\s*[:.=)–—-]*|${NUMBERS}\s*[:.=)–—-]+)\s+(\S+?)(?:[:,]?\s+[-–—=:]*\s*(.*)|\s*\((.*)\))?$`,
@@ -21,6 +24,9 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
     const plain = text.replace(/^\s*(?:[-*•]\s+)?/, '').trim();
     if (plain === '') return;
     filled++;
+    const named = BEHIND_NAME.exec(plain);
+    if (named && readNumberCell(named[2]!).kind === 'list')
+      return void rows.push({ line: i + 1, cells: [named[2]!, named[1]!, named[3]!] });
     const bracketed = IN_BRACKETS.exec(plain);
     if (bracketed) return void rows.push({ line: i + 1, cells: bracketed.slice(1, 4) });
     const [, a, b, name, ...said] = BEHIND_SIGN.exec(plain) ?? [];

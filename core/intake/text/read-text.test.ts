@@ -65,6 +65,7 @@ it.each(LAYOUTS)('reads a table with %s', (_name, text) => {
 it.each([
   ['names behind a colon', 'Pin 1: VDD - Supply voltage\nPin 2: GND - Ground\nPin 3: EN - Enable input'],
   ['names in brackets', 'Pin 1 (VDD): Supply voltage\nPin 2 (GND): Ground\nPin 3 (EN): Enable input'],
+  ['numbers behind the names', 'VDD (Pin 1): Supply voltage\nGND (Pin 2): Ground\nEN (Pin 3): Enable input'],
   ['numbers with a dot', '1. VDD, Supply voltage\n2. GND, Ground\n3. EN, Enable input'],
   ['bullets', '- 1 = VDD: Supply voltage\n- 2 = GND: Ground\n- 3 = EN: Enable input'],
   ['dashes', 'Lead 1 – VDD (Supply voltage)\nLead 2 – GND (Ground)\nLead 3 – EN (Enable input)'],

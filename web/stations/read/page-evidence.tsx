@@ -60,7 +60,7 @@ export function PageEvidence({
               style={{
                 width: CARD,
                 left: Math.max(4, Math.min(focus.box[0] * scale, (info.pages[page - 1]?.width ?? 595) * scale - CARD - 4)),
-                top: (focus.box[1] + focus.box[3]) * scale + 8,
+                top: underRow(focus.box, last.origin?.box) * scale + 8,
               }}
             >
               <DoubtCard />
@@ -70,6 +70,15 @@ export function PageEvidence({
       )}
     />
   );
+}
+
+/** Taller than this, in points, a row is no longer kept free: its card would stand far from its cell. */
+const TALL = 120;
+
+/** Where a card does not hide what it asks about: under the whole row, of which the words may be the reason. */
+function underRow(cell: Box, row: Box | undefined): number {
+  const end = cell[1] + cell[3];
+  return row && row[1] + row[3] > end && row[1] + row[3] - end < TALL ? row[1] + row[3] : end;
 }
 
 interface CellAt {

@@ -1,0 +1,67 @@
+import { good } from '../../test/samples';
+import { readPages, terminalsIn, type ReadOptions } from '..';
+import { hasDescribed } from './described';
+import { page, text } from './page.samples';
+import type { DocumentPage, Run } from './page';
+
+/** Lines of a page, 12 points apart; an empty one leaves a gap. */
+const lines = (list: string[], x = 50, y = 100): Run[] => list.flatMap((l, i) => (l === '' ? [] : [text(x, y + i * 12, l)]));
+const read = (pages: DocumentPage[], options: ReadOptions = {}) => good(readPages(pages, options));
+const said = (pages: DocumentPage[], options: ReadOptions = {}) => {
+  const p = read(pages, options);
+  return terminalsIn(p).map((t) => `${t.numbers[p.package]} ${t.name} ${t.type}: ${t.description}`);
+};
+const of = (...list: string[]) => page(lines(list));
+
+const BODY = [
+  'PIN FUNCTIONS',
+  'VIN (Pin 1): Input supply. Bypass it to',
+  'ground with 1 µF.',
+  'GND (Pins 2, 5): Ground.',
+  'EN (Pin 3): Enable input.',
+  'OUT (Pin 4): Regulator output.',
+];
+const ALL = [
+  '1 VIN supply-in: Input supply. Bypass it to ground with 1 µF.',
+  '2 GND ground: Ground.',
+  '5 GND ground: Ground.',
+  '3 EN input: Enable input.',
+  '4 OUT supply-out: Regulator output.',
+];
+
+it('reads terminals that are described in paragraphs', () => expect(said([of(...BODY)])).toEqual(ALL));
+it('ends a paragraph at a gap', () => expect(said([of(...BODY, '', '', '', 'OPERATION of the regulator is simple.')])).toEqual(ALL));
+it.each([
+  ['an exposed pad with its number', 'PAD (Exposed Pad Pin 6): Ground.', '6 PAD ground: Ground.'],
+  ['one without', 'PAD (Exposed Pad): Ground.', 'EP PAD ground: Ground.'],
+  ['a list with its last number after “and”', 'NC (Pins 6, 7 and 8): Not connected.', '8 NC no-connect: Not connected.'],
+  ['names and numbers in their order', 'A, B (Pins 6, 7): Logic input.', '7 B input: Logic input.'],
+  ['brackets over the line’s end', 'NC (Pins 6,', '7 NC no-connect: Not connected.'],
+])('reads %s', (_what, line, last) => {
+  const rest = line.endsWith(',') ? ['7): Not connected.'] : [];
+  expect(said([of(...BODY, line, ...rest)]).at(-1)).toBe(last);
+});
+it('reads two packages, named in the heading', () => {
+  const two = of(
+    'PIN FUNCTIONS (DFN/MSOP)',
+    'IN (Pin 1/Pin 2): Input supply.',
+    'OUT (Pin 2/Pin 1): Output.',
+    'GND (Pin 3): Ground.',
+    'EN (NA/Pin 4): Enable input.',
+  );
+  const numbers = (name?: string) => said([two], name ? { package: name } : {}).map((t) => t.split(' ').slice(0, 2).join(' '));
+  expect(read([two]).packages.map((p) => p.name)).toEqual(['DFN', 'MSOP']);
+  expect(numbers()).toEqual(['1 IN', '2 OUT', '3 GND']);
+  expect(numbers('MSOP')).toEqual(['2 IN', '1 OUT', '3 GND', '4 EN']);
+});
+it('gives the page and the boxes of what it read, and one table that is taken', () => {
+  const { terminals, tables } = read([of(...BODY)]);
+  const [number, name] = ['number', 'name'].map((f) => terminals[0]!.origin!.cells![f] as number[]);
+  expect(terminals[0]!.origin!.page).toBe(1);
+  expect(name![0]).toBeLessThan(number![0]!);
+  expect(tables!.map((t) => [t.taken, t.rows, t.areas!.length])).toEqual([[true, 4, 1]]);
+});
+it('takes no remark on a few pins for a pinout', () => {
+  expect(hasDescribed('VIN (Pin 1) and GND (Pin 2) are wired')).toBe(false);
+  expect(readPages([of('The input VIN (Pin 1) is', 'wired to GND (Pin 2).', 'It is small and light.')]).ok).toBe(false);
+});
