@@ -22,7 +22,8 @@ export function readIpcD356(text: string, file?: string): Result<ReadLands> {
     const reference = record.slice(20, 26).trim();
     if (reference === '' || reference === 'VIA') return;
     if (perCount === undefined) return void wrong.push(problem('ipc-units', { units: 'none' }, at));
-    const number = record.slice(27, 31).trim();
+    // The dash between reference and pin stands in column 27; some writers set it one further.
+    const number = record.slice(26, 31).replace(/^\s*-/, '').trim();
     const place = /X([+-]?\s*\d+)Y([+-]?\s*\d+)/.exec(record.slice(41).replace(/\s(?=\d)/g, ''));
     if (number === '' || !place) return void wrong.push(problem('ipc-record', { text: record.trim().slice(0, 60) }, at));
     const drill = /^D\s*(\d+)/.exec(record.slice(32, 37).replace(/\s/g, ''));

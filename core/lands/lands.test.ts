@@ -3,6 +3,7 @@ import { applyEdit, type Pad } from '../part';
 import { good, pinNamed, provenPart, refused } from '../test/samples';
 import { ballsIn, familyFromName, generateLand, joinExposedPad, meetPads, rowLetters, type Family } from '.';
 import { readPadsCsv } from './read-csv';
+import { readPads } from './read-pads';
 
 const pads = (f: Family): Pad[] => good(generateLand(f)).pads;
 const at = (list: Pad[], number: string) => {
@@ -206,6 +207,20 @@ describe('pads from CSV', () => {
     ['a shape nobody knows', 'number,x,y,w,shape\n1,0,0,1,star\n', /rect, roundrect, oval and circle/],
     ['a unit nobody knows', 'number,x,y,w\n1,0,0,1furlong\n', /furlong/],
   ])('refuses %s', (_what, text, says) => expect(refused(readPadsCsv(text, 'p.csv')).join(' ')).toMatch(says));
+  it.each<[string, string, [string, number, number, number, number, string]]>([
+    ['decimal commas between semicolons', 'designator;center x;center y;pad width;pad height\n1;-1,5;0,25;0,8;1,2\n', ['1', -1.5, 0.25, 0.8, 1.2, 'rect']],
+    ['a quarter turn', 'Pad,X,Y,Width,Height,Rotation\n1,0,0,0.8,1.2,270\n', ['1', 0, 0, 1.2, 0.8, 'rect']],
+    ['a shape called a type', 'Pin No,Pos X [mil],Pos Y [mil],Size X [mil],Size Y [mil],Type\nA1,100,0,20,20,Circle\n', ['A1', 2.54, 0, 0.508, 0.508, 'circle']],
+    ['a type that is no shape', 'Pin,X,Y,W,H,Type\n1,0,0,1,2,SMD\n', ['1', 0, 0, 1, 2, 'rect']],
+    ['a title and a line of units above', 'Land of a part\nUnits: mil\n#,X,Y,Width,Height\n1,100,0,10,20\n', ['1', 2.54, 0, 0.254, 0.508, 'rect']],
+  ])('reads %s', (_what, text, [number, x, y, w, h, shape]) =>
+    expect(good(readPadsCsv(text))).toEqual([{ number, x, y, w, h, shape }])); // prettier-ignore
+  it('keeps the packages of a list apart', () => {
+    const lists = good(readPads('package,number,x,y,w\nSO-2,1,0,0,1\nDFN-2,1,0,0,1\nSO-2,2,1,0,1\n', 'list')).packages;
+    expect(lists.map((p) => [p.name, p.land.pads.map((d) => d.number)])).toEqual([['SO-2', ['1', '2']], ['DFN-2', ['1']]]); // prettier-ignore
+  });
+  it('refuses a pad that is turned otherwise', () =>
+    expect(refused(readPadsCsv('n,number,x,y,w,rotation\n,1,0,0,1,45\n'))[0]).toMatch(/rotation is 45/));
   it('property: never throws', () => fc.assert(fc.property(fc.string(), (text) => void readPadsCsv(text))));
 });
 

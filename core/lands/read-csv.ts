@@ -3,14 +3,18 @@ import { ok, problem, refuse, type Pad, type Problem, type Result } from '../par
 import { roundMm } from './round-mm';
 
 const COLUMNS = {
-  number: /^(number|pad|pin|no|pad number|pad no|name)$/,
-  x: /^(x|center x|centre x|pos x|x pos)$/,
-  y: /^(y|center y|centre y|pos y|y pos)$/,
-  w: /^(w|width|size x|dx|x size)$/,
-  h: /^(h|height|size y|dy|y size|length)$/,
-  shape: /^shape$/,
+  number: /^(#|(pad|pin|ball|terminal|contact)( (number|no|num|name|id|designator|#))?|number|no|num|name|designator)$/,
+  x: /^(((pad|pin) )?(center|centre|pos|position|loc|location|coord|mid) )?x( (center|centre|pos|position|loc|location|coord|coordinate))?$/,
+  y: /^(((pad|pin) )?(center|centre|pos|position|loc|location|coord|mid) )?y( (center|centre|pos|position|loc|location|coord|coordinate))?$/,
+  w: /^(w|dx|(pad )?width( x)?|(pad )?size x|x (size|width|dim|dimension))$/,
+  h: /^(h|dy|(pad )?(height|length)( y)?|(pad )?size y|y (size|height|length|dim|dimension))$/,
+  shape: /^(pad )?shape$/,
+  // A type is mostly the kind of pad; where its cells are shapes it is the shape.
+  type: /^(pad )?type$/,
+  turn: /^(rotation|rot|angle|orientation|turn)( deg| degrees)?$/,
+  package: /^(package|footprint|land|land pattern|pattern)( name)?$/,
   slot: /^(slot|slot length|hole length)$/,
-  drill: /^(drill|hole|drill diameter|hole diameter)$/,
+  drill: /^((finished )?(drill|hole)( (diameter|diam|dia|size))?)$/,
 } as const;
 type Column = keyof typeof COLUMNS;
 
@@ -38,24 +42,59 @@ const SHAPES: Record<string, Pad['shape']> = {
   round: 'circle',
 };
 
+/** The pads of a list, by the package that its rows name; undefined where it has no column for that. */
+export interface PadList {
+  package: string | undefined;
+  pads: Pad[];
+}
+
+/** A heading stands within so many rows; a title and a line of units may stand over it. */
+const LOOK = 20;
+
 /**
- * Reads pads from CSV with the columns number, x, y, w, h, shape, drill in any order. Lengths are mm, or as the heading
- * (`x_mil`, `x (in)`) or the value (`10mil`) says. Gives mm, y upwards. Refuses a list with any cell that is no length.
+ * Reads pads from CSV with the columns number, x, y, w, h, shape, drill, rotation and package in any order. Lengths are
+ * mm, or as the heading (`x_mil`, `x (in)`), a line above it (`units: mil`) or the value (`10mil`) says; quarter turns
+ * exchange width and height. Gives mm, y upwards. Refuses a list with any cell that is no length, or a pad turned otherwise.
  */
-export function readPadsCsv(text: string, file?: string): Result<Pad[]> {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimiter: delimiterOf(text) });
-  const rows = data
-    .map((cells, i) => ({ cells: cells.map((c) => c.trim()), line: i + 1 }))
-    .filter((r) => r.cells.some((c) => c !== '') && !r.cells[0]?.startsWith('#'));
-  const head = rows.shift();
+export function readPadLists(text: string, file?: string): Result<PadList[]> {
+  const delimiter = delimiterOf(text);
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimiter });
+  const all = data.map((cells, i) => ({ cells: cells.map((c) => c.trim()), line: i + 1 })).filter((r) => r.cells.some((c) => c !== ''));
+  const found = all.slice(0, LOOK).findIndex((r) => ['number', 'x', 'y'].every((k) => r.cells.some((c) => columnOf(c)?.column === k)));
+  const at = Math.max(found, 0);
+  const isRow = (r: (typeof all)[number]) => !/^#./.test(r.cells[0] ?? '');
+  const head = found < 0 ? all.find(isRow) : all[at];
   if (!head) return refuse(problem('input-empty', {}, { file }));
-  const columns = head.cells.map(columnOf);
+  const above = found < 0 ? [] : all.slice(0, at).map((r) => r.cells.join(' '));
+  const unit = above.map((t) => /\bunits?\W+(mm|mils?|thou|in|inch|inches|um|µm)\b/i.exec(t)?.[1]).find((u) => u !== undefined);
+  const columns = head.cells.map((c) => columnOf(c, unit));
   const missing = (['number', 'x', 'y', 'w'] as const).find((c) => !columns.some((k) => k?.column === c));
   if (missing) return refuse(problem('land-column', { what: missing }, { file, line: head.line }));
+  const rows = all.slice(all.indexOf(head) + 1).filter(isRow);
+  if (!columns.some((c) => c?.column === 'shape')) takeTypeForShape(columns, rows);
   const problems: Problem[] = [];
-  const pads = rows.map(({ cells, line }) => padOf(cells, columns, { file, line }, problems));
+  const lists = new Map<string | undefined, Pad[]>();
+  const packageAt = columns.findIndex((c) => c?.column === 'package');
+  for (const { cells, line } of rows) {
+    const name = packageAt < 0 ? undefined : cells[packageAt];
+    const pads = lists.get(name) ?? [];
+    lists.set(name, pads);
+    pads.push(padOf(cells, columns, delimiter !== ',', { file, line }, problems));
+  }
   if (problems.length > 0) return refuse(...problems.slice(0, 20));
-  return pads.length > 0 ? ok(pads) : refuse(problem('input-empty', {}, { file }));
+  return lists.size > 0 ? ok([...lists].map(([name, pads]) => ({ package: name, pads }))) : refuse(problem('input-empty', {}, { file }));
+}
+
+/** All pads of a CSV, whatever package its rows name. */
+export function readPadsCsv(text: string, file?: string): Result<Pad[]> {
+  const lists = readPadLists(text, file);
+  return lists.ok ? ok(lists.value.flatMap((l) => l.pads)) : lists;
+}
+
+function takeTypeForShape(columns: Heading[], rows: readonly { cells: string[] }[]): void {
+  const at = columns.findIndex((c) => c?.column === 'type');
+  const isShape = at >= 0 && rows.length > 0 && rows.every((r) => SHAPES[(r.cells[at] ?? '').toLowerCase()] !== undefined);
+  if (isShape) columns[at] = { column: 'shape', perUnit: 1 };
 }
 
 const delimiterOf = (text: string): string => {
@@ -65,23 +104,31 @@ const delimiterOf = (text: string): string => {
 
 type Heading = { column: Column; perUnit: number } | undefined;
 
-function columnOf(heading: string): Heading {
+function columnOf(heading: string, otherwise = 'mm'): Heading {
   const unit = /(?:[\s_([]+)(mm|mils?|thou|in|inch|inches|um|µm)[\])]?$/i.exec(heading);
   const name = (unit ? heading.slice(0, unit.index) : heading)
     .toLowerCase()
     .replace(/[._-]+/g, ' ')
     .trim();
   const column = (Object.keys(COLUMNS) as Column[]).find((c) => COLUMNS[c].test(name));
-  return column ? { column, perUnit: PER_UNIT[unit?.[1]!.toLowerCase() ?? 'mm']! } : undefined;
+  return column ? { column, perUnit: PER_UNIT[(unit?.[1] ?? otherwise).toLowerCase()]! } : undefined;
 }
 
-function padOf(cells: string[], columns: Heading[], at: { file: string | undefined; line: number }, problems: Problem[]): Pad {
+function padOf(
+  cells: string[],
+  columns: Heading[],
+  isComma: boolean,
+  at: { file: string | undefined; line: number },
+  problems: Problem[],
+): Pad {
   const cell = (column: Column) => {
     const i = columns.findIndex((c) => c?.column === column);
     return { text: cells[i] ?? '', perUnit: columns[i]?.perUnit ?? 1 };
   };
   const length = (column: Column, positive: boolean): number => {
-    const { text, perUnit } = cell(column);
+    const { text: given, perUnit } = cell(column);
+    // Where cells are parted by another sign, a comma can be the decimal one.
+    const text = isComma ? given.replace(/^([+-]?\d*),(\d)/, '$1.$2') : given;
     const match = /^([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d{1,2})?)\s*([a-zµ]+)?$/i.exec(text);
     const unit = match?.[2] === undefined ? perUnit : PER_UNIT[match[2].toLowerCase()];
     const value = match && unit !== undefined ? Number(match[1]) * unit : NaN;
@@ -91,8 +138,12 @@ function padOf(cells: string[], columns: Heading[], at: { file: string | undefin
     }
     return roundMm(value);
   };
-  const w = length('w', true);
-  const h = cell('h').text === '' ? w : length('h', true);
+  const width = length('w', true);
+  const height = cell('h').text === '' ? width : length('h', true);
+  const turn = Number(cell('turn').text.replace(/[°\s]|deg(rees)?/gi, '') || 0);
+  if (turn % 90 !== 0)
+    problems.push(problem('land-value', { what: 'The rotation', value: cell('turn').text, need: '0, 90, 180 and 270 are known' }, at));
+  const [w, h] = Math.abs(turn % 180) === 90 ? [height, width] : [width, height];
   const shapeText = cell('shape').text.toLowerCase();
   const shape = shapeText === '' ? 'rect' : SHAPES[shapeText];
   if (!shape)

@@ -65,7 +65,8 @@ export function PageView({ session, info, overlay, focus, near, onRegion, onPage
   }, [page, x, y, w, h, near, width, scale, fit, info.pages]);
 
   const items = list.getVirtualItems();
-  const shown = items.find((i) => i.end > (list.scrollOffset ?? 0) + 120)?.index;
+  // The page that takes the middle of the stage is the one that is looked at.
+  const shown = items.find((i) => i.end > (list.scrollOffset ?? 0) + (list.scrollRect?.height ?? 240) / 2)?.index;
   useEffect(() => {
     if (shown !== undefined) onPage?.(shown + 1);
   }, [shown, onPage]);
