@@ -1,4 +1,4 @@
-import { applyEdit, DEFAULT_RULES, type Drawing, type Edit, type Part, type Pin } from '../part';
+import { applyEdit, canonicalPart, DEFAULT_RULES, parsePart, type Drawing, type Edit, type Part, type Pin } from '../part';
 import { padSteps } from '../read-back';
 import { AMP_MODEL, pinNamed, provenPart, tried } from '../test/samples';
 import { checkPart, FAMILIES, RULES, waiverEdit, whereText, type Finding } from '.';
@@ -285,6 +285,15 @@ describe('waivers', () => {
     expect(result.waived.map((w) => w.waiver.reason)).toEqual(['the datasheet prints it so']);
   });
   it('hold while other things change', () => expect(checkPart(withFields({ maker: 'Another' })(waived)).waived).toHaveLength(1));
+  it('outlive the file, in which the nodes of a model stand in another order', () => {
+    const source = AMP_MODEL.replace('1 2 1meg', '1 2 {2*500k}');
+    const reversed = { out: all['5'], in: all['1'] };
+    const tied = withModel({ source, ties: { '*': reversed } })(joined);
+    const found = checkPart(tied).findings.find((f) => f.rule === 'dialect-foreign')!;
+    const part = parsePart(canonicalPart(applyEdit(tied, waiverEdit(tied, found, 'it is read'))));
+    expect(checkPart(part).waived).toHaveLength(1);
+    expect(checkPart(part).findings.filter((f) => f.rule === 'waiver-lapsed')).toEqual([]);
+  });
   it('lapse when what they waive changes', () => {
     const changed = withPin('V SS', { activeLow: true })(waived);
     expect(checkPart(changed).findings.map((f) => f.rule)).toEqual(expect.arrayContaining(['name-form', 'waiver-lapsed']));

@@ -1,5 +1,5 @@
 import { pinsOnNode, WHOLE_PART, type Model, type NodeTie } from '../part';
-import { rolesOf } from '../spice/roles';
+import { rolesOf, rolesOfPin } from '../spice/roles';
 import type { ModelNode, SpiceModel } from '../spice';
 import { bindingUnits, readModels, rewriteForBerkeley, type Construct } from '../spice';
 import { pinText, type Facts, type RawFinding, type Rule } from './rule';
@@ -196,7 +196,7 @@ export const nodeRules: Rule[] = [
       slots(facts).flatMap((s) => {
         const pin = facts.pinById.get(pinsOnNode(s.tie)[0] ?? '');
         if (!pin) return [];
-        const [own, said] = [rolesOf(pin.name), rolesOf(s.node.doc || s.node.name)];
+        const [own, said] = [rolesOfPin(pin), rolesOf(s.node.doc || s.node.name)];
         if (
           own.size === 0 ||
           said.size === 0 ||

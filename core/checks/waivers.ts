@@ -18,10 +18,13 @@ function subjects(part: Part, where: Where): unknown[] {
   return [
     pin ? [pin.name, pin.type, pin.activeLow ?? false, Object.entries(pin.pads).sort()] : null,
     unit ? [unit.label, Object.entries(unit.binding).sort()] : null,
-    model ? [model.chosen, model.ties[where.unit ?? '*'] ?? null] : null,
+    // Sorted: in the file the nodes stand in another order than they were tied in, and a waiver outlives the file.
+    model ? [model.chosen, sorted(model.ties[where.unit ?? '*'])] : null,
     pkg && where.pad !== undefined ? pkg.land.pads.filter((p) => p.number === where.pad) : null,
   ];
 }
+
+const sorted = (ties: object | undefined) => (ties ? Object.entries(ties).sort(([a], [b]) => (a < b ? -1 : 1)) : null);
 
 /** The edit that waives a finding with a reason. */
 export const waiverEdit = (part: Part, finding: Finding, reason: string): Edit => ({

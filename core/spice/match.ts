@@ -1,7 +1,7 @@
 import type { ElectricalType } from '../part';
 import { assign } from './assign';
 import type { ModelNode } from './read-models';
-import { letterOf, plainName, rolesOf, shortens, wordsOf } from './roles';
+import { letterOf, plainName, rolesOf, rolesOfPin, shortens, wordsOf } from './roles';
 import { indexed, senseOf } from './sense';
 
 /** A pin as matching sees it. `unit` is null for pins that belong to every unit, such as shared supplies. */
@@ -196,13 +196,13 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
     // Bare letters can be other words for one thing: K and C are both a cathode.
     if (first.trim().length > 1 || !shares(rolesOf(pin.name), rolesOf(first))) return { score: 0.1, because: '' };
   }
-  const own = new Set(names.flatMap((n) => [...rolesOf(n)]));
+  const own = new Set(names.flatMap((n) => [...rolesOfPin({ name: n, type: pin.type })]));
   // COM of a switch is its common contact; a ground only where the pin is one.
   if (own.has('common') && pin.type !== 'unspecified') own.delete(isSupply(pin) ? 'common' : 'ground');
   // Whether a ground is the model's negative supply, a person says.
   if (pin.type === 'ground') own.delete('supply-');
   if (own.size === 0 && pin.description) for (const role of rolesOf(pin.description)) own.add(role);
-  for (const role of rolesByType(pin, own)) own.add(role);
+  for (const role of rolesByType(pin)) own.add(role);
   const said = new Set([...rolesOf(node.doc), ...rolesOf(first.trim())]);
   // A letter or two say nothing beside a comment: node a that is “OUT (power)” is no input A.
   const isMute = /^\d+$/.test(node.name) || (node.doc !== '' && node.name.length < 3);
@@ -267,11 +267,7 @@ function contradicts(pin: MatchPin, node: ModelNode): boolean {
   return pin.type === 'ground' && roles.has('supply+') && !roles.has('ground') && roles.size === 1;
 }
 
-/** A ground without a telling name is a ground; VIN that is a supply is the power input too. */
-const rolesByType = (pin: MatchPin, own: ReadonlySet<string>): string[] => {
-  if (pin.type === 'ground' && rolesOf(pin.name).size === 0) return ['ground'];
-  return pin.type === 'supply-in' && own.size === 1 && own.has('input') ? ['supply+'] : [];
-};
+const rolesByType = (pin: MatchPin): string[] => (pin.type === 'ground' && rolesOf(pin.name).size === 0 ? ['ground'] : []);
 
 const shares = (a: ReadonlySet<string>, b: ReadonlySet<string>): boolean => [...a].some((role) => b.has(role));
 

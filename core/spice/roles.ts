@@ -1,3 +1,5 @@
+import type { ElectricalType } from '../part';
+
 /**
  * What a name or a comment says a terminal is, in one vocabulary for pins and nodes. Two texts with the same role mean
  * the same terminal: IN+, INP and "non-inverting input" are all `in+`.
@@ -84,6 +86,12 @@ export function rolesOf(text: string): Set<string> {
     out.delete('input');
   }
   return out;
+}
+
+/** The roles of a pin by its name; VIN and IN that are a supply are the power input too. */
+export function rolesOfPin({ name, type }: { name: string; type: ElectricalType }): Set<string> {
+  const own = rolesOf(name);
+  return type === 'supply-in' && own.size === 1 && own.has('input') ? own.add('supply+') : own;
 }
 
 /** The letter that tells one of several inputs or outputs: B of `B`, `Input B`, `B input`, `IN_B`. */
