@@ -277,8 +277,8 @@ export function scoreOf(t: FoundTable): number {
 }
 
 /** Without headings only a text that is nearly all rows is taken for a table: prose and program text have numbers too. */
-const mostly = (body: readonly GridRow[], grid: Grid): boolean =>
-  body.length >= 2 && body.length >= grid.rows.filter((r) => !isBlank(r)).length * 0.7;
+const mostly = (body: readonly GridRow[], grid: Grid, share = 0.7): boolean =>
+  body.length >= 2 && body.length >= grid.rows.filter((r) => !isBlank(r)).length * share;
 
 /** A block without headings: what the columns hold tells what they are. */
 function withoutHeader(grid: Grid): FoundTable | undefined {
@@ -297,14 +297,20 @@ function withoutHeader(grid: Grid): FoundTable | undefined {
   return { columns, rows, around: grid.rows.filter((r) => !taken.has(r.line)), headerLine: undefined };
 }
 
-/** `1 VDD`, one blank apart. */
+/** `1 VDD` or `VDD 1`, one blank apart. */
 function tightWithoutHeader(grid: Grid): FoundTable | undefined {
   if (grid.layout !== 'aligned') return undefined;
-  const body = grid.rows.filter((r) => /^\S+\s+\S+/.test(r.cells.join(' ')) && looksLikeNumbers(r.cells.join(' ').split(/\s+/)[0]!));
+  const wordsOf = (r: GridRow) => r.cells.join(' ').trim().split(/\s+/);
+  const numbered = (at: number) => grid.rows.filter((r) => wordsOf(r).length > 1 && looksLikeNumbers(wordsOf(r)[at]!));
+  // A second word that is a number stands in many texts: there every first word must be a name, and no number come twice.
+  const behind = numbered(1).filter((r) => /^[A-Z][A-Z0-9_+/#*-]*$/.test(wordsOf(r)[0]!));
+  const isBehind = new Set(behind.map((r) => wordsOf(r)[1])).size === behind.length && mostly(behind, grid, 0.9) && behind.length > 2;
+  const body = mostly(numbered(0), grid) ? numbered(0) : isBehind ? behind : [];
   if (!mostly(body, grid)) return undefined;
+  const roles = body === behind ? (['name', 'number'] as const) : (['number', 'name'] as const);
   const rows = body.map((r) => ({ line: r.line, cells: pad(splitWords(r.cells.join(' '), 3), 3) }));
   const codes = rows.filter((r) => isTypeCode(r.cells[2]!)).length;
-  const columns: Column[] = (['number', 'name', codes * 2 > rows.length ? 'type' : 'description'] as const).map((role) => ({
+  const columns: Column[] = ([...roles, codes * 2 > rows.length ? 'type' : 'description'] as const).map((role) => ({
     role,
     heading: '',
     packageName: '',

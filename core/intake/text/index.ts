@@ -9,7 +9,7 @@ import { unfold } from '../table/unfold';
 import { readLegend } from '../understand/legend';
 import { cleanText } from './clean';
 import { alignedGrid, toGrid } from './layout';
-import { listedGrid } from './listed';
+import { listedGrid, stackedGrid } from './listed';
 
 /**
  * Reads a pin table from text: comma, semicolon or tab separated, between bars, or aligned with blanks.
@@ -28,7 +28,7 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
     return understood.ok ? ok({ ...understood.value, title: lines.find((l) => l.trim() !== '') ?? '' }) : understood;
   };
   const readListed = () => {
-    const grid = listedGrid(lines);
+    const grid = listedGrid(lines) ?? stackedGrid(lines);
     return grid && read(grid);
   };
   // A comma in every description can look like a delimiter: where the cells give no table, the blanks may.

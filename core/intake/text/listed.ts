@@ -1,5 +1,6 @@
 import type { Grid, GridRow } from '../table/grid';
-import { readNumberCell } from '../table/numbers';
+import { headingWorth } from '../table/headings';
+import { looksLikeTerminal, readNumberCell } from '../table/numbers';
 
 const NUMBERS = String.raw`(\d{1,4}|[A-Z]{1,2}\d{1,2})`;
 const WORD = String.raw`(?:pin|ball|terminal|lead|contact|pad)s?\s*(?:no\.?|#)?\s*`;
@@ -9,7 +10,7 @@ const IN_BRACKETS = new RegExp(String.raw`^(?:${WORD})?${NUMBERS}\s*\(\s*([^()]+
 const BEHIND_NAME = new RegExp(String.raw`^([^\s()](?:[^()]{0,30}[^\s()])?)\s*\(\s*${WORD}([^()]{1,60}?)\s*\)\s*[:=–—.-]*\s*(.*)$`, 'i');
 /** `Pin 1: VIN - power input`, `1. VCC, supply`, `A1 = GND`. */
 const BEHIND_SIGN = new RegExp(
-  String.raw`^(?:${WORD}${NUMBERS}\s*[:.=)–—-]*|${NUMBERS}\s*[:.=)–—-]+)\s+(\S+?)(?:[:,]?\s+[-–—=:]*\s*(.*)|\s*\((.*)\))?$`,
+  String.raw`^(?:${WORD}${NUMBERS}\s*(?:=|[:.=)–—-]*(?=\s))|${NUMBERS}\s*(?:=(?=\s*\S)|[:.=)–—-]+(?=\s)))\s*(\S+?)(?:[:,]?\s+[-–—=:]*\s*(.*)|\s*\((.*)\))?$`,
   'i',
 );
 
@@ -39,4 +40,23 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
   const isNamed = rows.filter((r) => /[A-Z]/.test(r.cells[1]!)).length >= MOSTLY * rows.length;
   if (rows.length < 2 || rows.length < MOSTLY * filled || !isNamed) return undefined;
   return { layout: 'cells', rows: [{ line: 0, cells: ['Pin', 'Name', 'Description'] }, ...rows] };
+}
+
+/** Fewer terminals than this are no stack of cells. */
+const LEAST = 2;
+
+/**
+ * A table that was copied cell by cell, each on a line of its own as some viewers give it: first the headings, then the
+ * cells of each row in their order. Undefined where the lines do not come out even, or a row has no number.
+ */
+export function stackedGrid(lines: readonly string[]): Grid | undefined {
+  const filled = lines.flatMap((text, i) => (text.trim() === '' ? [] : [{ text: text.trim(), line: i + 1 }]));
+  for (let width = 2; width <= 6; width++) {
+    const heads = filled.slice(0, width).map((f) => f.text);
+    if (filled.length < width * (LEAST + 1) || filled.length % width !== 0 || headingWorth(heads) < 2) continue;
+    const rows = Array.from({ length: filled.length / width }, (_, r) => filled.slice(r * width, (r + 1) * width));
+    const at = heads.findIndex((_, i) => rows.slice(1).every((row) => looksLikeTerminal(row[i]!.text)));
+    if (at >= 0) return { layout: 'cells', rows: rows.map((row) => ({ line: row[0]!.line, cells: row.map((c) => c.text) })) };
+  }
+  return undefined;
 }

@@ -66,6 +66,8 @@ it.each([
   ['names behind a colon', 'Pin 1: VDD - Supply voltage\nPin 2: GND - Ground\nPin 3: EN - Enable input'],
   ['names in brackets', 'Pin 1 (VDD): Supply voltage\nPin 2 (GND): Ground\nPin 3 (EN): Enable input'],
   ['numbers behind the names', 'VDD (Pin 1): Supply voltage\nGND (Pin 2): Ground\nEN (Pin 3): Enable input'],
+  ['cells one under the other', 'Pin\nName\nDescription\n1\nVDD\nSupply voltage\n2\nGND\nGround\n3\nEN\nEnable input'],
+  ['names before numbers', 'VDD 1 Supply voltage\nGND 2 Ground\nEN 3 Enable input'],
   ['numbers with a dot', '1. VDD, Supply voltage\n2. GND, Ground\n3. EN, Enable input'],
   ['bullets', '- 1 = VDD: Supply voltage\n- 2 = GND: Ground\n- 3 = EN: Enable input'],
   ['dashes', 'Lead 1 – VDD (Supply voltage)\nLead 2 – GND (Ground)\nLead 3 – EN (Enable input)'],
@@ -78,8 +80,12 @@ it.each([
 );
 it.each([
   ['numbered prose', '1. Open the box.\n2. Take the part out.\n3. Read on.\n'],
+  ['words with numbers behind', 'IN 1972 it was built.\nOF 3 makers\nit was the best.\nAT 5 others it was not.'],
   ['prose with one entry in it', 'The part has leads.\nPin 1: VDD\nIt is small.\nIt is light.\nIt is cheap.'],
 ])('takes %s for no list', (_what, text) => expect(refused(readText(text))[0]).toMatch(/No pin table/));
+
+it('reads a bare list with equals signs', () =>
+  expect(terminalsIn(read('1=GND\n2=TRIG\n3=OUT')).map((t) => `${Object.values(t.numbers)[0]} ${t.name}`)).toEqual(['1 GND', '2 TRIG', '3 OUT'])); // prettier-ignore
 
 it('takes the signs of markup off the cells between bars', () => {
   const pins = byNumber(read('| Pin | Name | Type |\n|---|---|---|\n| 1 | `SDA` | I/O |\n| 2 | **VDD** | P |\n| 3 | CS\\_N | I |\n'));
