@@ -46,6 +46,10 @@ test('only units in view are drawn', async ({ page }) => {
 test('the ledger draws only the rows in view, and follows the selection', async ({ page }) => {
   await openPart(page, 'TF8484', 'join');
   expect(await page.getByRole('row').count()).toBeLessThan(80);
+  // The package is shown near the group in view; the last ball is seen when it is shown whole.
+  await expect(page.getByLabel(/^Pad A2:/)).toBeInViewport();
+  await expect(page.getByLabel(/^Pad AB22:/)).not.toBeInViewport();
+  await page.getByRole('button', { name: 'Whole', exact: true }).click();
   await page.getByLabel(/^Pad AB22:/).click();
   await expect(page.getByRole('row', { selected: true })).toBeVisible();
 });

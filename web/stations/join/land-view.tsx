@@ -14,16 +14,22 @@ interface Props {
   asked?: string | undefined;
   /** Pads that a read-back has settled. */
   settled?: ReadonlySet<string> | undefined;
+  /** The pads of the group in view: the others are faint, and a large package is shown as near as they allow. */
+  inView?: ReadonlySet<string> | undefined;
 }
+
+/** Packages with more pads than this are too small to read as a whole. */
+const MANY_PADS = 130;
 
 /** Tints of groups, in the order in which groups first stand in the ledger; each group's name is said below the drawing. */
 const TINTS = ['fill-green-wash', 'fill-amber-wash', 'fill-slate-wash', 'fill-brick-wash', 'fill-halo/50', 'fill-sunken'];
 
 /** The package, each pad with its number; a pad with no pin is dashed, the selected pins' pads are lit. */
-export function LandView({ part, pkg, onPad, asked, settled }: Props) {
+export function LandView({ part, pkg, onPad, asked, settled, inView }: Props) {
   const selected = useStore(selectSelectedSet);
   const view = useLandView();
   const [byGroup, setByGroup] = useState(false);
+  const [isWhole, setWhole] = useState(false);
   const owners = useMemo(() => padOwners(part, pkg?.id), [part, pkg?.id]);
   const groups = useMemo(() => [...new Set(part.pins.map((p) => p.group ?? ''))], [part.pins]);
   const land = useMemo(() => (pkg ? { ...pkg.land, pads: pkg.land.pads.map(view.turned) } : undefined), [pkg, view.turned]);
@@ -33,7 +39,7 @@ export function LandView({ part, pkg, onPad, asked, settled }: Props) {
   const courtyard = land.courtyard && view.size(land.courtyard);
   const w = Math.max(courtyard?.w ?? 0, ...land.pads.map((p) => (Math.abs(p.x) + p.w / 2) * 2)) * 1.06;
   const h = Math.max(courtyard?.h ?? 0, ...land.pads.map((p) => (Math.abs(p.y) + p.h / 2) * 2)) * 1.06;
-  const named = land.pads.length <= 130 && land.family !== 'grid' && land.family !== 'header' && land.family !== 'inline';
+  const named = land.pads.length <= MANY_PADS && land.family !== 'grid' && land.family !== 'header' && land.family !== 'inline';
   // Over an exposed pad names would be unreadable: there they stand outside.
   const outside = named && land.pads.some((p) => p.x === 0 && p.y === 0);
   const whole = outside ? 1.3 : 1;
@@ -41,9 +47,12 @@ export function LandView({ part, pkg, onPad, asked, settled }: Props) {
   // Zoomed in, the view follows the pad that is asked about, or the first one that is lit.
   const centre = land.pads.find((p) => (asked === undefined ? lit.has(p.number) : p.number === asked));
   const zoom = view.zoom / whole;
-  const thin = Math.max(w, h) / 400 / zoom;
-  const [cx, cy] = view.zoom > 1 && centre ? [centre.x, -centre.y] : [0, 0];
-  const box = [cx - w / 2 / zoom, cy - h / 2 / zoom, w / zoom, h / zoom];
+  const group = land.pads.length > MANY_PADS && inView ? boundsOf(land.pads.filter((p) => inView.has(p.number))) : undefined;
+  const canCome = group !== undefined && Math.max(group.w, group.h) < 0.85 * Math.max(w, h);
+  const base = canCome && !isWhole ? group : { x: 0, y: 0, w, h };
+  const thin = Math.max(base.w, base.h) / 400 / zoom;
+  const [cx, cy] = view.zoom > 1 && centre ? [centre.x, -centre.y] : [base.x, base.y];
+  const box = [cx - base.w / 2 / zoom, cy - base.h / 2 / zoom, base.w / zoom, base.h / zoom];
   const name = (pad: Pad) => owners.get(pad.number)?.map(nameOnDrawing).join(', ');
   const tint = (own: Pin[] | undefined) => (byGroup && own?.[0] ? TINTS[groups.indexOf(own[0].group ?? '') % TINTS.length] : undefined);
   const inGroups = byGroup ? groups.filter((g) => part.pins.some((p) => (p.group ?? '') === g)) : [];
@@ -62,6 +71,11 @@ export function LandView({ part, pkg, onPad, asked, settled }: Props) {
         <Button tone="quiet" aria-label="Show the package smaller" disabled={view.zoom <= 1} onClick={() => view.by(1 / 1.5)}>
           −
         </Button>
+        {canCome ? (
+          <Button tone="quiet" aria-pressed={isWhole} onClick={() => setWhole(!isWhole)}>
+            {isWhole ? 'Nearer' : 'Whole'}
+          </Button>
+        ) : null}
         {groups.length > 1 ? (
           <Button tone="quiet" aria-pressed={byGroup} onClick={() => setByGroup(!byGroup)}>
             {byGroup ? 'Groups shown' : 'By group'}
@@ -99,6 +113,7 @@ export function LandView({ part, pkg, onPad, asked, settled }: Props) {
             asked={asked === pad.number}
             settled={settled?.has(pad.number) ?? false}
             tint={tint(owners.get(pad.number))}
+            faint={inView !== undefined && !inView.has(pad.number) && !lit.has(pad.number)}
             thin={thin}
             onPad={onPad}
           />
@@ -108,11 +123,20 @@ export function LandView({ part, pkg, onPad, asked, settled }: Props) {
               <PadName key={i} pad={pad} name={name(pad)} lit={lit.has(pad.number)} thin={thin} outside={outside} />
             ))
           : null}
-        {land.pads.length > 130
+        {land.pads.length > MANY_PADS
           ? land.pads
               .filter((p) => lit.has(p.number))
               .slice(0, 12)
-              .map((pad) => <Callout key={pad.number} pad={pad} text={`${pad.number} ${name(pad) ?? ''}`} thin={thin} half={w / 2} />)
+              .map((pad) => (
+                <Callout
+                  key={pad.number}
+                  pad={pad}
+                  text={`${pad.number} ${name(pad) ?? ''}`}
+                  thin={thin}
+                  from={cx - base.w / 2}
+                  to={cx + base.w / 2}
+                />
+              ))
           : null}
       </svg>
       {inGroups.length > 0 ? (
@@ -135,6 +159,16 @@ export function LandView({ part, pkg, onPad, asked, settled }: Props) {
   );
 }
 
+/** The place that pads take, with some room around them; y downwards as on the screen. */
+function boundsOf(pads: readonly Pad[]): { x: number; y: number; w: number; h: number } | undefined {
+  if (pads.length === 0) return undefined;
+  const [left, right] = [Math.min(...pads.map((p) => p.x - p.w / 2)), Math.max(...pads.map((p) => p.x + p.w / 2))];
+  const [low, high] = [Math.min(...pads.map((p) => p.y - p.h / 2)), Math.max(...pads.map((p) => p.y + p.h / 2))];
+  // Callouts of lit pads stand above them.
+  const [w, h] = [(right - left) * 1.12, (high - low) * 1.2];
+  return { x: (left + right) / 2, y: -(low + high) / 2, w, h };
+}
+
 const PadView = memo(function PadView({
   pad,
   owner,
@@ -142,6 +176,7 @@ const PadView = memo(function PadView({
   asked,
   settled,
   tint,
+  faint,
   thin,
   onPad,
 }: {
@@ -151,6 +186,7 @@ const PadView = memo(function PadView({
   asked: boolean;
   settled: boolean;
   tint: string | undefined;
+  faint: boolean;
   thin: number;
   onPad: (pad: string) => void;
 }) {
@@ -182,6 +218,7 @@ const PadView = memo(function PadView({
       role="img"
       aria-label={`Pad ${pad.number}: ${state}`}
       className="cursor-pointer"
+      opacity={faint ? 0.35 : undefined}
       onClick={() => onPad(pad.number)}
     >
       <title>{`${pad.number}: ${state}`}</title>
@@ -294,10 +331,10 @@ function FirstPad({ pad, thin }: { pad: Pad; thin: number }) {
 }
 
 /** The number and name of a lit pad in large, where the pads themselves are too small to read. */
-function Callout({ pad, text, thin, half }: { pad: Pad; text: string; thin: number; half: number }) {
+function Callout({ pad, text, thin, from, to }: { pad: Pad; text: string; thin: number; from: number; to: number }) {
   const size = thin * 15;
   const width = text.length * size * 0.632 + thin * 10;
-  const x = Math.min(Math.max(pad.x - width / 2, -half), half - width);
+  const x = Math.min(Math.max(pad.x - width / 2, from), to - width);
   const y = -pad.y - pad.h / 2 - size * 1.7;
   return (
     <g className="pointer-events-none">

@@ -57,6 +57,7 @@ export function Threads({ part, pkg, chosen, binding, group, offers, askedPad, a
     ];
   }, [shown, padJoined, pkg, ties, offers]);
 
+  const inView = useMemo(() => (group === null ? undefined : new Set(shown.flatMap((p) => padsIn(p, pkg?.id)))), [group, shown, pkg]);
   const frame = useRef<HTMLDivElement>(null);
   const paths = useThreadPaths(frame, threads, `${shown.length} ${selection.join()}`);
   const tie = (node: string, to: NodeTie | null) =>
@@ -91,7 +92,7 @@ export function Threads({ part, pkg, chosen, binding, group, offers, askedPad, a
         })}
       </svg>
       <section aria-label="Package" className="min-h-0">
-        <LandView part={part} pkg={pkg} onPad={joinPad} asked={askedPad} />
+        <LandView part={part} pkg={pkg} onPad={joinPad} asked={askedPad} inView={inView} />
       </section>
       <Column title={group === null ? 'Pins' : group || 'No group'} label="Pins in view">
         {shown.map((p) => (

@@ -123,11 +123,9 @@ export function ProveStation() {
   return (
     <div ref={list} className="h-full overflow-y-auto px-5 py-4">
       <header className="mb-3 flex items-baseline gap-4">
-        <h1 className="text-lg font-bold">
-          {ordered.length === 0 ? 'Nothing is open' : `${ordered.length} ${ordered.length === 1 ? 'finding' : 'findings'}`}
-        </h1>
+        <h1 className="text-lg font-bold">{headline(count('error') + count('warning'), count('note'))}</h1>
         <p className="text-muted">
-          {count('error')} errors, {count('warning')} warnings, {count('note')} notes; {RULES.length} rules were asked
+          {count('error')} errors, {count('warning')} warnings; {RULES.length} rules were asked
           {checks.waived.length > 0 ? `; ${checks.waived.length} waived` : ''}
         </p>
       </header>
@@ -180,6 +178,15 @@ export function ProveStation() {
       ) : null}
     </div>
   );
+}
+
+/** Notes stop nothing: they are told apart from the findings, as on the Shelf and under the bow. */
+function headline(findings: number, notes: number): string {
+  const said = [
+    ...(findings > 0 ? [`${findings} ${findings === 1 ? 'finding' : 'findings'}`] : []),
+    ...(notes > 0 ? [`${notes} ${notes === 1 ? 'note' : 'notes'}`] : []),
+  ];
+  return said.join(', ') || 'Nothing is open';
 }
 
 function byFamily(findings: readonly Finding[]): { family: FamilyId; findings: Finding[] }[] {
