@@ -83,6 +83,15 @@ it.each<[string, string, boolean]>([
   ['CLK', 'collector', false],
 ])('%s of %s: cut short is %s', (name, word, is) => expect(shortens(name, word)).toBe(is));
 
+it.each<[string, string[], string[]]>([
+  ['a letter for the bar', ['CS:input', 'Q:output', 'Q#:output'], ['CSB', 'Q', 'QN']],
+  ['signs by letters', ['+IN:input', '-IN:input', 'SDO:output'], ['ainp', 'ainn', 'dout']],
+])('matches names with %s', (_what, names, nodes) => {
+  const pins = names.map((n, i) => ({ number: String(i), name: n.split(':')[0]!, type: n.split(':')[1] as ElectricalType, unit: null }));
+  const { pairs } = matchPins(pins, nodes.map((name) => ({ name, doc: '' }))); // prettier-ignore
+  expect(pairs.map((p) => p.node)).toEqual(nodes);
+});
+
 it('two pins of one net and two nodes of one comment are joined one to one, by their numbers where these are the nodes', () => {
   const pins = ['5', '6'].map((number) => ({ number, name: 'D2', type: 'passive' as const, unit: null }));
   const nodes = (names: string[]) => names.map((name) => ({ name, doc: 'D2', docLine: 1 }));

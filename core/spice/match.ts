@@ -245,8 +245,17 @@ function likeSense(pin: MatchPin, names: readonly string[], node: ModelNode, fir
     if (pin.description && said && said.words.length > 2 && senseOf(pin.description.split(/[,;.(]/)[0]!)?.words === said.words)
       return { score: 0.83, because: why };
   }
+  if (names.some((n) => isBarred(n, node.name))) return { score: 0.81, because: `node ${node.name} is its active-low name` };
   const isCut = texts.some(({ text }) => shortens(names.at(-1)!, text) || shortens(text, names.at(-1)!));
   return isCut && rolesOf(pin.name).size === 0 ? { score: 0.8, because: because.name } : undefined;
+}
+
+/** CSB and QN beside CS and Q#: the letter is the bar. INN is no IN with a bar, and Q without a mark is no QN. */
+function isBarred(pin: string, node: string): boolean {
+  const [own, there] = [plainName(pin), plainName(node)];
+  if (own.length === 0 || !there.startsWith(own) || /^[vard]?(in|out)/.test(own)) return false;
+  const rest = there.slice(own.length);
+  return isLowMarked(pin) ? /^(n|b|z|bar|not)$/.test(rest) : own.length > 1 && /^(b|z|bar)$/.test(rest);
 }
 
 /** An active-low mark in a name: Q# is no Q where both are there. */

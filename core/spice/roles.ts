@@ -15,9 +15,12 @@ const ROLES: [role: string, words: RegExp][] = [
   ],
   [
     'out-',
-    /^(out-|outn|-out|vout-|voutn|outm|out_n|outneg|on)$|^(?:inverted|inverting|negative|complementary) (?:signal |differential )?output\b/,
+    /^(out-|outn|-out|vout-|voutn|outm|out_n|outneg|on|vo-|von)$|^(?:inverted|inverting|negative|complementary) (?:signal |differential )?output\b/,
   ],
-  ['out+', /^(out\+|outp|\+out|vout\+|voutp|out_p|outpos|op)$|^(?:non-?\s?inverting|positive|true) (?:signal |differential )?output\b/],
+  [
+    'out+',
+    /^(out\+|outp|\+out|vout\+|voutp|out_p|outpos|op|vo\+|vop)$|^(?:non-?\s?inverting|positive|true) (?:signal |differential )?output\b/,
+  ],
   [
     'supply+',
     /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vpos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|pvdd|pvcc|vps)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( voltage)?$|\bvcc\b|\bvdd\b|^(supply|power) input$|^v?\+ supply|^\+v( supply)?$|^input (supply|power)$|^power supply$/,
@@ -119,7 +122,7 @@ export const withoutChannel = (name: string): string => name.replace(/^\d+(?=\D)
 export const plainName = (text: string): string =>
   normal(text)
     .replace(/^[~/!]|[#*]$/g, '')
-    .replace(/[\s_.[\]()<>]/g, '')
+    .replace(/[\s_.[\]()<>/]/g, '')
     .replace(/^([+-])([^\d+-](?:.*[^+-])?)$/, '$2$1');
 
 /** Words of a text that tell something, for overlap. */

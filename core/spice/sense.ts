@@ -5,8 +5,14 @@
  * what says both.
  */
 const FORMS: Record<string, string> = {
-  in: 'in input inp din',
-  out: 'out output outp dout',
+  in: 'in input',
+  'in +': 'inp ainp vinp rinp',
+  'in -': 'inn inm ainn ainm vinn vinm rinn',
+  out: 'out output',
+  '+ out': 'outp voutp vop',
+  '- out': 'outn outm voutn von',
+  'data out': 'dout sdo',
+  'data in': 'din sdi',
   ground: 'gnd ground grnd',
   reset: 'rst reset rset clr',
   shutdown: 'shdn shutdown shut sd sdn shtdn',
@@ -27,7 +33,7 @@ const FORMS: Record<string, string> = {
   sense: 'sns sense sen',
   current: 'cur current isense',
   reference: 'ref reference',
-  clock: 'clk ck clock',
+  clock: 'clk ck clock sclk sck',
   data: 'dat data',
   select: 'sel select',
   primary: 'pri prim primary',
@@ -107,6 +113,12 @@ function cut(token: string): string[] | undefined {
   }
   return undefined;
 }
+
+/** True for a single word that the vocabulary has: with others of them it names a terminal. */
+export const isKnownWord = (word: string): boolean => {
+  const plain = word.toLowerCase().replace(/[^a-z]/g, '');
+  return plain.length > 1 && cut(plain) !== undefined;
+};
 
 /** The words that a text means, sorted, and the index in it (`1` of OUT1, `a` of INA); undefined where it says nothing. */
 export function senseOf(text: string): { words: string; index: string } | undefined {

@@ -70,6 +70,24 @@ const spacedRow = (text: string, line: number, byName: Names): Found | undefined
   return rest === '' ? undefined : [[byName.get(word.toLowerCase())!, { doc: tidy(rest), line }]];
 };
 
+/** `1, 2 = element, T = temperature`: nodes without words of their own have those of the next one. */
+function gatheredNodes(text: string, line: number, byName: Names): Found | undefined {
+  const found: Found = [];
+  let waiting: string[] = [];
+  let isShared = false;
+  for (const item of text.split(/\s*[,;]\s*/)) {
+    const [, name = item, doc] = /^(\S+)\s*(?:=|:)\s*(\S.*)$/.exec(item) ?? [];
+    const node = byName.get(name.trim().toLowerCase());
+    if (node === undefined) return undefined;
+    waiting.push(node);
+    if (doc === undefined) continue;
+    isShared ||= waiting.length > 1;
+    for (const n of waiting) found.push([n, { doc: tidy(doc), line }]);
+    waiting = [];
+  }
+  return isShared && waiting.length === 0 ? found : undefined;
+}
+
 /** Some words for several nodes: `S1=1, D1=7 8`, and `5, 6 = drain`. */
 function shared(text: string, line: number, byName: Names): Found | undefined {
   const nodesIn = (list: string) => {
@@ -82,6 +100,8 @@ function shared(text: string, line: number, byName: Names): Found | undefined {
   );
   const many = left ? nodesIn(left[1]!) : [];
   if (left && many.length > 1) return many.map((n) => [n, { doc: tidy(left[2]!), line }]);
+  const gathered = gatheredNodes(text, line, byName);
+  if (gathered) return gathered;
   const entries = text.split(/\s*[,;]\s*/).map((e) => /^\s*([^=:]+?)\s*(?:=|:)\s*(.+?)\s*$/.exec(e));
   const lists = entries.map((e) => (e ? nodesIn(e[2]!) : []));
   if (entries.length < 2 || lists.some((l) => l.length === 0) || lists.every((l) => l.length === 1)) return undefined;

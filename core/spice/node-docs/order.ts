@@ -1,5 +1,6 @@
 import type { Comment } from '../cards';
 import { rolesOf } from '../roles';
+import { isKnownWord } from '../sense';
 import { LEAD, pieces, tidy, type Found, type Header } from './found';
 
 const USAGE = /^(?:usage|call|syntax|instance|example|use)\b[^:]*:?\s*/i;
@@ -14,9 +15,7 @@ export function orderLine(header: Header): Found {
   for (let i = comments.length - 1; i >= 0; i--) {
     const comment = comments[i]!;
     const words = afterLead(comments, i, nodes.length) ?? inCall(comment, name, nodes.length);
-    const straight = comment === lastWorded ? pieces(bare(comment.text.trim()), nodes.length) : undefined;
-    const named =
-      words ?? (straight && (aligned(comment.raw, raw[0]!.text, nodes) || areTerminals(straight, comment.text)) ? straight : undefined);
+    const named = words ?? (comment === lastWorded || comment === inside[0] ? straightIn(comment, raw[0]!.text, nodes) : undefined);
     if (named && !isEntry(named, nodes) && !named.every((w, k) => w.toLowerCase() === nodes[k]!.toLowerCase()))
       return named.map((doc, k) => [nodes[k]!, { doc, line: comment.line }]);
   }
@@ -77,9 +76,23 @@ function leadIn(given: string): string | undefined {
   return undefined;
 }
 
+/** A bare list of terminals: the whole line, or what stands in it behind a title, `NMOS typical: D G S` and `SCR  anode gate cathode`. */
+function straightIn(comment: Comment, card: string, nodes: readonly string[]): string[] | undefined {
+  const text = comment.text.trim();
+  // `K common cathode` begins with a node: it is an entry of a list.
+  if (nodes.some((n) => text.toLowerCase().startsWith(`${n.toLowerCase()} `))) return undefined;
+  const whole = pieces(bare(text), nodes.length);
+  if (whole && (aligned(comment.raw, card, nodes) || areTerminals(whole, text))) return whole;
+  const tails = [/:\s+(.*)$/.exec(text)?.[1], /^\S.*?\s{2,}(\S.*)$/.exec(text)?.[1]];
+  return tails
+    .flatMap((tail) => (tail === undefined ? [] : [pieces(bare(tail), nodes.length)]))
+    .find((words) => words !== undefined && areTerminals(words, text));
+}
+
 const bare = (text: string): string =>
   text
-    .replace(/^[([<]|[)\]>.]+$/g, '')
+    .replace(/^[([<](.*?)[)\]>.]*$/, '$1')
+    .replace(/[\]>.]+$/, '')
     .replace(/\s*(?:->|→|=>)\s*/g, ' , ')
     .trim();
 
@@ -91,13 +104,20 @@ function inCall(comment: Comment, name: string, count: number): string[] | undef
   return isCall && words.length === count + 2 ? words.slice(1, -1) : undefined;
 }
 
-/** True where words read as names of terminals and not as a sentence: in capitals or with a sign, and some of them with a role. */
+/** True where words read as names of terminals and not as a sentence, and most of them are known as such. */
 function areTerminals(words: readonly string[], text: string): boolean {
   const isName = (w: string) => /^[A-Z0-9+\-_#*/]+$/.test(w) || /^[+-][A-Za-z]\w*$|^[A-Za-z]\w*[+-]$/.test(w);
-  const hasRole = (w: string) => rolesOf(w).size > 0 || rolesOf(w.replace(/^[+-]|[+-]$/g, '')).size > 0;
+  const hasRole = (w: string) => rolesOf(w).size > 0 || rolesOf(w.replace(/^[+-]|[+-]$/g, '')).size > 0 || isKnownWord(w);
+  // MT1 and MT2 are two of a kind.
+  const stem = (w: string) => w.replace(/\d+$/, '');
+  const isOfPair = (w: string) => /\D\d+$/.test(w) && words.some((o) => o !== w && stem(o) === stem(w));
+  const known = words.filter((w) => hasRole(w) || isOfPair(w)).length;
+  if (new Set(words).size < words.length) return false;
   // AC1 is a name by its figure; a title in capitals has longer words without a role.
   const isTitle = words.some((w) => !hasRole(w) && /^[A-Za-z]{4,}$/.test(w));
-  if (words.every(isName)) return words.filter(hasRole).length >= Math.max(2, words.length * (isTitle ? 0.6 : 0.5));
+  if (words.every(isName)) return known >= Math.max(2, words.length * (isTitle ? 0.6 : 0.5));
+  // Single words of any case, `Anode Cathode Gate Vcap`: nearly all of them known.
+  if (words.every((w) => /^[A-Za-z][\w+-]*$/.test(w))) return known >= Math.max(3, words.length * 0.8);
   // In words every one must say what it is: `(emitter, base, collector)`.
   return /[,;]/.test(text) && words.every((w) => rolesOf(w).size > 0 && w.split(/\s+/).length <= 4);
 }
