@@ -10,7 +10,8 @@ import type { DocumentPage } from './page';
 export function pagesWorthRuling(pages: readonly DocumentPage[]): number[] {
   let before = false;
   return pages.flatMap((page) => {
-    const texts = page.runs.map((r) => r.text.trim()).filter((t) => t !== '' && t.length < 40);
+    const all = page.runs.map((r) => r.text.trim()).filter((t) => t !== '');
+    const texts = [...all.filter((t) => t.length < LONG), ...all.filter((t) => t.length >= LONG).flatMap(tightHeadings)];
     const worth =
       hasHeadings(texts) || hasMap(texts) || hasDescribed(page.runs.map((r) => r.text).join(' ')) || (before && numbersIn(texts) >= 3);
     // The last row or two of a table can stand on a page of their own; nothing goes on after that.
@@ -18,6 +19,17 @@ export function pagesWorthRuling(pages: readonly DocumentPage[]): number[] {
     before = worth;
     return worth || isLast ? [page.number] : [];
   });
+}
+
+/** A run longer than this is prose, or headings that are set without a gap. */
+const LONG = 40;
+
+/** The headings in a long run of words, `Pin Pin name Alternate function 1 Alternate function 2`; none in a sentence. */
+function tightHeadings(text: string): string[] {
+  const words = text.split(/\s+/);
+  if (text.length > 140 || words.length > 18 || /[.;,:]/.test(text) || words.some((w) => w.length > 16)) return [];
+  const parts = words.flatMap((_, i) => [1, 2, 3].map((n) => words.slice(i, i + n).join(' ')));
+  return parts.filter((p) => roleOfHeading(p) !== undefined);
 }
 
 function hasHeadings(texts: readonly string[]): boolean {

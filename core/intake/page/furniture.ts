@@ -27,7 +27,7 @@ export function withoutFurniture(pages: readonly PageLines[]): Line[][] {
   return pages.map((own) => {
     const { lines } = own;
     // A page with a row or two has no usual gap: its lines are as far apart as print of their size may be.
-    const pitch = Math.min(usualGap(lines), 2.6 * Math.max(0, ...lines.map((l) => l.size)));
+    const pitch = Math.min(usualGap(fullLines(lines)), 2.6 * Math.max(0, ...lines.map((l) => l.size)));
     let [from, to] = [0, lines.length];
     const isApart = (a: Line | undefined, b: Line | undefined) => !a || !b || Math.abs(b.base - a.base) > 1.7 * pitch;
     const block = (at: number, step: 1 | -1) => {
@@ -45,6 +45,13 @@ export function withoutFurniture(pages: readonly PageLines[]): Line[][] {
     return from > 0 || to < lines.length ? lines.slice(from, Math.max(from, to)) : lines;
   });
 }
+
+/** Lines without those that stand beside others at half a line's height, as cells do that are centred each by itself. */
+const fullLines = (lines: readonly Line[]): Line[] => {
+  const out: Line[] = [];
+  for (const line of lines) if (out.length === 0 || line.base - out.at(-1)!.base > 0.9 * line.size) out.push(line);
+  return out;
+};
 
 const inStrip = (line: Line, page: DocumentPage): boolean => line.base < STRIP * page.height || line.base > (1 - STRIP) * page.height;
 

@@ -34,9 +34,13 @@ export function headerAt(lines: readonly Line[], at: number): PageHeader | undef
   const best = bestAt(lines, at);
   if (!best || best.depth === 1) return best;
   const below = bestAt(lines, at + 1);
+  // A wide heading over all, `Pin number` and `Pin functions`, hides the packages that the lines under it name.
+  if (below && below.worth >= best.worth && packagesIn(below) > packagesIn(best)) return undefined;
   const isBelow = below && below.worth >= best.worth && below.sure >= best.sure && below.depth < best.depth;
   return isBelow && !namesPackages(best, below) ? undefined : best;
 }
+
+const packagesIn = ({ heads }: PageHeader): number => heads.filter((h) => packageIn(h.text) !== undefined).length;
 
 /** The line above brought what the headings below lack: packages over their numbers, or headings of columns. */
 const namesPackages = (best: PageHeader, below: PageHeader): boolean => best.heads.length > below.heads.length;
@@ -129,8 +133,9 @@ function numbersApart(lines: Segment[][]): Segment[][] {
   return lines.map((line) =>
     line.flatMap((s) => {
       const [first, second, ...more] = s.words;
-      const isPair = first && second && more.length === 0 && line.length > 1 && roleOfHeading(s.text) === 'name';
-      if (!isPair || roleOfHeading(first.text) !== 'ambiguous' || roleOfHeading(second.text) !== 'name') return [s];
+      const role = roleOfHeading(s.text);
+      const isPair = first && second && more.length === 0 && line.length > 1 && (role === 'name' || role === 'type');
+      if (!isPair || roleOfHeading(first.text) !== 'ambiguous' || roleOfHeading(second.text) !== role) return [s];
       return [first, second].map((w) => ({ text: w.text, words: [w], x0: w.x0, x1: w.x1 }));
     }),
   );

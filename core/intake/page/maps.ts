@@ -4,8 +4,10 @@ import { readBallMap, type BesideMap } from '../table/ball-map';
 import { tenths, unite, type Box } from '../table/box';
 import type { Grid } from '../table/grid';
 import { readSignalLists, type SignalList } from '../table/signal-list';
+import { alignedRow } from '../text/aligned';
 import { readLegend } from '../understand/legend';
 import { gridOf } from './chains';
+import { headerAt } from './headers';
 import { linesOf, spacedText, textOf } from './lines';
 import type { Ready } from './ready';
 import { legendTables } from './surroundings';
@@ -41,7 +43,7 @@ function withArea(read: Result<Proposal>, page: number, title = 'Ball map'): Res
   return ok({ ...read.value, tables: [{ title, page, rows: rows.length, taken: true, areas }] });
 }
 
-/** The lists of signals in a document's ruled tables, and what it says of type codes. */
+/** The lists of signals in a document's tables, and what it says of type codes. */
 function besideMap(ready: readonly Ready[]): BesideMap {
   const signals: SignalList = new Map();
   for (const r of ready)
@@ -50,6 +52,12 @@ function besideMap(ready: readonly Ready[]): BesideMap {
         gridOf([block], 1, (_page, box) => box),
         signals,
       );
+  // Without ruled lines the white between cells parts them, and headings by their words where they stand close.
+  const rowAt = ({ lines }: Ready, at: number) => {
+    const header = headerAt(lines, at);
+    return header?.depth === 1 ? { line: at + 1, cells: header.heads.map((h) => h.text) } : alignedRow(spacedText(lines[at]!), at + 1);
+  };
+  for (const r of ready) readSignalLists({ layout: 'aligned', rows: r.lines.map((_, i) => rowAt(r, i)) }, signals);
   return { signals, legend: readLegend([...legendTables(ready), ...ready.flatMap((r) => r.lines.map(spacedText))]) };
 }
 

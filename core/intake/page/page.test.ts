@@ -31,6 +31,31 @@ it('joins a table of supplies without a type column, and no list of test points'
   expect(list([all]).toSorted()).toEqual(ALL);
 });
 
+it('finds the page of a table whose headings are one run', () => {
+  const tight = page([text(50, 100, 'Pin Pin name Alternate function 1 Alternate function 2 Type')]);
+  expect(
+    pagesWorthRuling([tight, page([text(50, 100, 'The pin of the type with a name is described in this sentence, and more.')])]),
+  ).toEqual([1]);
+});
+
+it('keeps the last rows of a page whose cells are centred each by itself', () => {
+  const pageOf = (from: number, number: number) => {
+    const rows = Array.from({ length: 12 }, (_, i) => from + i);
+    const runs = rows.flatMap((n, i) => {
+      const y = 560 + i * 20;
+      return [
+        text(54, y, String(n)),
+        text(103, y, `P${n}`),
+        text(183, y, 'I/O'),
+        text(233, y - 4, `Port ${n}`),
+        text(233, y + 5, `Timer ${n}`),
+      ];
+    });
+    return page([...table([HEAD], { y: 520 }).runs, ...runs], [], number);
+  };
+  expect(list([pageOf(1, 1), pageOf(13, 2)])).toHaveLength(24);
+});
+
 describe('tables with other columns', () => {
   const supplies = table([['Name', 'Pin', 'Description'], ['VDD', '1', 'Supply'], ['GND', '4', 'Ground']], { y: 60, rules: 'all' }); // prettier-ignore
   const signals = table([['Name', 'Pin', 'I/O', 'Description'], ['CLK', '2', 'I', 'Clock'], ['OUT', '3', 'O', 'Output']], { y: 200, rules: 'all' }); // prettier-ignore

@@ -11,6 +11,10 @@ const SAYS_HIGH = /\bactive[- ]high\b|\bhigh[- ]active\b/i;
 /** A doubt whether a terminal is active low. */
 export const levelDoubt = (reason: string): Doubt => ({ field: 'activeLow', reason, candidates: ['active low', 'active high'] });
 
+/** A reset that is pulled low to act; an enable that is pulled low is turned off. */
+const RESETS = /^(n|SYS_?|HW_?|M)?(RE?SE?T|MR|CLR|POR)(IN)?\d*$/i;
+const PULLED_LOW = /\b(pull|drive|take|bring|hold|assert)(ed|en|s)? (this pin |the pin |this input |it )?low\b/i;
+
 export interface ActiveLow {
   activeLow: boolean;
   because?: string;
@@ -30,6 +34,7 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
   if (overbar) return { activeLow: true, because: 'overbar' };
   if ((UNMARKED.test(name) || isPlain(name)) && !/low/i.test(description)) return NOT_LOW;
   const main = name.split('/')[0] === '' ? name : name.split('/')[0]!;
+  if (RESETS.test(main) && PULLED_LOW.test(description)) return { activeLow: true, because: `“${PULLED_LOW.exec(description)![0]}”` };
   const mark = markOf(main, names);
   const said = SAYS_LOW.exec(description);
   if (said && !mark)

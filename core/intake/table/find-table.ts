@@ -239,6 +239,20 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     );
     if (names >= 0) settled[names] = 'name';
   }
+  // A `Buffer type` beside a column of codes that is called something else: the codes are the type.
+  const typeAt = settled.indexOf('type');
+  const areCodes = (c: string) => c.split('\n').every((line) => isTypeCode(line) && /[A-Z]/i.test(line) && !/^n\.?\/?a\.?$/i.test(line));
+  if (typeAt >= 0) {
+    const own = share(typeAt, areCodes);
+    const codes = headings.findIndex(
+      (_, i) =>
+        i !== typeAt &&
+        ['description', 'ignore', undefined].includes(settled[i]) &&
+        share(i, areCodes) >= 0.8 &&
+        share(i, areCodes) > 1.5 * own,
+    );
+    if (codes >= 0) [settled[typeAt], settled[codes]] = ['ignore', 'type'];
+  }
   if (!has('number')) {
     const numbers = headings.findIndex((_, i) => settled[i] === undefined && isNumbers(i));
     if (numbers >= 0) settled[numbers] = 'number';

@@ -20,26 +20,35 @@ export const signalKey = (name: string): string => name.toLowerCase().replace(/\
  * numbers. Beside a ball map such a list is where the types stand.
  */
 export function readSignalLists(grid: Grid, into: SignalList = new Map()): SignalList {
-  let columns: { name: number; type: number; description: number } | undefined;
+  let columns: Columns | undefined;
   for (const row of grid.rows) {
     const heads = headsOf(row);
     if (heads !== undefined) columns = heads === 'other' ? undefined : heads;
-    else if (columns) take(row, columns, into);
+    // Cells that stand apart by white only are sure where all of them are there.
+    else if (columns && (grid.layout !== 'aligned' || row.cells.length === columns.of)) take(row, columns, into);
   }
   return into;
 }
 
-function headsOf(row: GridRow): { name: number; type: number; description: number } | 'other' | undefined {
+/** Where the columns stand, -1 for one that is not there, and how many there are. */
+interface Columns {
+  name: number;
+  type: number;
+  description: number;
+  of: number;
+}
+
+function headsOf(row: GridRow): Columns | 'other' | undefined {
   if (filled(row).length < 2 || row.cells.some((c) => c.length > 60 || looksLikeNumbers(c))) return undefined;
   const roles = row.cells.map((c) => roleOfHeading(c));
   const named = roles.indexOf('name');
   const name = named >= 0 ? named : roles.indexOf('ambiguous');
   const [type, description] = [roles.indexOf('type'), roles.indexOf('description')];
   if (name < 0 || (type < 0 && description < 0)) return undefined;
-  return roles.includes('number') ? 'other' : { name, type, description };
+  return roles.includes('number') ? 'other' : { name, type, description, of: row.cells.length };
 }
 
-function take(row: GridRow, columns: { name: number; type: number; description: number }, into: SignalList): void {
+function take(row: GridRow, columns: Columns, into: SignalList): void {
   const cell = (i: number) => (i < 0 ? '' : (row.cells[i]?.replace(/\s+/g, ' ').trim() ?? ''));
   const name = cell(columns.name);
   if (name === '' || name.length > 60 || (cell(columns.type) === '' && cell(columns.description) === '')) return;

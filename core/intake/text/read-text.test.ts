@@ -107,6 +107,19 @@ it('leaves out a type column that tells no types', () => {
   );
 });
 
+it('takes the column of codes for the type, whatever stands over it', () => {
+  const rows = ['1,RA0,I/O,TTL,Port', '2,RA1,I,ST,Port', '3,VDD,P,HV,Supply', '4,RA2,I/O,AN,Port', '5,RA3,O,X9,Port'].join('\n');
+  expect(terminalsIn(read(`Pin,Name,Function,Buffer Type,Description\n${rows}`)).map((t) => t.type)).toEqual(['bidirectional', 'input', 'supply-in', 'bidirectional', 'output']); // prettier-ignore
+});
+
+it('takes no chapter for a count of pins', () =>
+  expect(read('2 Pin description\n\nPin,Name,Type\n1,A,I\n2,B,I\n3,C,O').problems.map((p) => p.code)).toEqual([]));
+
+it('knows a reset that is pulled low, and an enable that is not', () => {
+  const pins = byNumber(read('Pin,Name,Type,Description\n1,RESET,I,Pull low for 20 ns\n2,EN,I,Pull low to turn it off\n3,Q,O,Output'));
+  expect([pins['1']!.activeLow, pins['2']!.activeLow]).toEqual([true, undefined]);
+});
+
 it('takes a tab by its word', () =>
   expect(terminalsIn(read('Pin,Name,Type\n1,IN,I\n2,OUT,O\nTab,GND,G')).map((t) => Object.values(t.numbers)[0])).toEqual(['1', '2', 'Tab'])); // prettier-ignore
 

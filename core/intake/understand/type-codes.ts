@@ -65,7 +65,8 @@ export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>
     .map(shape)
     .filter((p) => p in CODES)
     .flatMap((p) => meant(CODES[p]!, `type column “${text}”`));
-  if (spoken.length === 0) return parts;
+  // `I/O, I`: what the broader code says holds the narrower.
+  if (spoken.length === 0) return parts.filter((p) => !parts.some((o) => o.type === 'bidirectional' && COVERS[o.type]!.includes(p.type)));
   // `OD Out`: the code beside the word says which kind of output it is.
   const [only, ...more] = spoken;
   const narrower = more.length === 0 ? parts.find((p) => COVERS[p.type]?.includes(only!.type) && NARROW.has(p.type)) : undefined;
