@@ -124,7 +124,7 @@ function Doubted({ reason, title, children }: { reason: string | undefined; titl
   return (
     <span
       title={reason ?? title}
-      className={`-mt-1 truncate pt-1 ${reason === undefined ? '' : 'border-b-2 border-amber-line bg-amber-wash px-0.5'}`}
+      className={`-mt-1 truncate pt-1 ${reason === undefined ? '' : '-mb-0.5 border-b-2 border-amber-line bg-amber-wash px-0.5'}`}
     >
       {children}
       {reason === undefined ? null : <span className="sr-only"> in doubt</span>}

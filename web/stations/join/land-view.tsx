@@ -58,7 +58,7 @@ export function LandView({ part, pkg, onPad, asked, settled, inView }: Props) {
   const inGroups = byGroup ? groups.filter((g) => part.pins.some((p) => (p.group ?? '') === g)) : [];
   return (
     <figure className="flex h-full min-h-0 flex-col">
-      <div role="toolbar" aria-label="View of the package" className="flex shrink-0 flex-wrap gap-1 pb-1">
+      <div role="toolbar" aria-label="View of the package" className="flex shrink-0 flex-wrap gap-x-0.5 gap-y-1 pb-1 [&>button]:!px-2">
         <Button tone="quiet" onClick={view.flip}>
           {view.isBottom ? 'See the top' : 'See the bottom'}
         </Button>

@@ -193,7 +193,9 @@ export function ReadStation() {
         {isReading && file ? (
           <>
             <span className="rounded-md border border-green bg-surface px-2.5 py-1">
-              <strong>{file.name}</strong>
+              <strong className="inline-block max-w-[260px] truncate align-bottom" title={file.name}>
+                {file.name}
+              </strong>
               {isPdf && page.of > 0 ? (
                 <span className="text-muted">
                   {' '}
@@ -228,7 +230,9 @@ export function ReadStation() {
           <>
             {part.sources.at(-1) && !pasting ? (
               <span className="rounded-md border border-green bg-surface px-2.5 py-1">
-                <strong>{part.sources.at(-1)!.name}</strong>
+                <strong className="inline-block max-w-[260px] truncate align-bottom" title={part.sources.at(-1)!.name}>
+                  {part.sources.at(-1)!.name}
+                </strong>
                 {page.of > 0 ? (
                   <span className="text-muted">
                     {' '}
