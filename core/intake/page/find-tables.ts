@@ -119,17 +119,17 @@ const areBalls = (numbers: readonly string[]): boolean => numbers.filter((n) => 
  */
 function goesWith(f: Found, best: Found): boolean {
   if (f.score < 0.5) return false;
+  const isAlike = key(f) === key(best);
   const [own, there] = [numbersIn(f), numbersIn(best)];
-  if (areBalls(own) !== areBalls(there))
-    return (
-      key(f) === key(best) &&
-      key(f)
-        .split('|')
-        .filter((k) => k.startsWith('number ')).length > 1
-    );
-  if (key(f) === key(best)) return true;
-  const heading = (t: Found) => t.table.columns.find((c) => c.role === 'number')!.heading;
-  const packages = (t: Found) => key(t).split('|').filter((k) => k.startsWith('number ')).join('|'); // prettier-ignore
-  const saysTerminals = /\b(pin|ball|terminal|lead|pad)s?\b/i.test(heading(f));
-  return saysTerminals && packages(f) === packages(best) && !own.some((n) => there.includes(n)) && own.length > 0;
+  if (areBalls(own) !== areBalls(there)) return isAlike && packagesOf(f).length > 1;
+  if (isAlike) return true;
+  const saysTerminals = /\b(pin|ball|terminal|lead|pad)s?\b/i.test(f.table.columns.find((c) => c.role === 'number')!.heading);
+  const isOpen = own.length > 0 && !own.some((n) => there.includes(n));
+  return saysTerminals && isOpen && packagesOf(f).join('|') === packagesOf(best).join('|');
 }
+
+/** The packages of its number columns, sorted. */
+const packagesOf = (f: Found): string[] =>
+  key(f)
+    .split('|')
+    .filter((k) => k.startsWith('number '));
