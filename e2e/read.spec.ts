@@ -161,12 +161,15 @@ test('a long document says how far it is, can be cancelled, and leaves the page 
     const seen: number[] = ((window as unknown as { __long: number[] }).__long = []);
     new PerformanceObserver((list) => seen.push(...list.getEntries().map((e) => e.duration))).observe({ entryTypes: ['longtask'] });
   });
+  const start = Date.now();
   await choose(page, /Choose a file/, corpus('drawn-long.pdf'));
   await expect(taking(page, 29)).toBeVisible();
   await expect(page.locator('footer')).toContainText('page 23 of 40');
-  // Long tasks of a shared machine come and go; work that belongs into the worker would make many.
+  const took = Date.now() - start;
+  // How long a task is depends on the machine; reading on the page's own thread would fill most of the time with long ones.
   const long = await page.evaluate(() => (window as unknown as { __long: number[] }).__long);
-  expect(long.filter((ms) => ms > 250)).toEqual([]);
+  const held = long.reduce((sum, ms) => sum + ms, 0);
+  expect(held / took).toBeLessThan(0.35);
   await page.getByRole('button', { name: 'Leave it' }).click();
   await expect(page.getByRole('textbox', { name: 'Pin table' })).toBeVisible();
 });
