@@ -61,11 +61,10 @@ export function readPadLists(text: string, file?: string): Result<PadList[]> {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimiter });
   const all = data.map((cells, i) => ({ cells: cells.map((c) => c.trim()), line: i + 1 })).filter((r) => r.cells.some((c) => c !== ''));
   const found = all.slice(0, LOOK).findIndex((r) => ['number', 'x', 'y'].every((k) => r.cells.some((c) => columnOf(c)?.column === k)));
-  const at = Math.max(found, 0);
   const isRow = (r: (typeof all)[number]) => !/^#./.test(r.cells[0] ?? '');
-  const head = found < 0 ? all.find(isRow) : all[at];
+  const head = found < 0 ? all.find(isRow) : all[found];
   if (!head) return refuse(problem('input-empty', {}, { file }));
-  const above = found < 0 ? [] : all.slice(0, at).map((r) => r.cells.join(' '));
+  const above = all.slice(0, Math.max(found, 0)).map((r) => r.cells.join(' '));
   const unit = above.map((t) => /\bunits?\W+(mm|mils?|thou|in|inch|inches|um|µm)\b/i.exec(t)?.[1]).find((u) => u !== undefined);
   const columns = head.cells.map((c) => columnOf(c, unit));
   const missing = (['number', 'x', 'y', 'w'] as const).find((c) => !columns.some((k) => k?.column === c));
