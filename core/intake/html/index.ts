@@ -7,7 +7,7 @@ import { isBlank, type Grid, type GridRow } from '../table/grid';
 import { cellRef, type Sheet } from '../sheet/sheet';
 import { raise } from '../table/raised';
 import { readTables } from '../table/join-tables';
-import { readSignalLists, type SignalList } from '../table/signal-list';
+import { readSignalLists } from '../table/signal-list';
 import { readLegend } from '../understand/legend';
 import { unfold } from '../table/unfold';
 
@@ -42,10 +42,9 @@ export function readHtml(html: string, options: ReadOptions = {}): Result<Propos
     return table ? [{ table, score: scoreOf(table) }] : [];
   });
   if (found.length === 0) {
-    const signals: SignalList = new Map();
-    for (const grid of grids) readSignalLists(grid, signals);
+    const beside = { signals: readSignalLists(grids), legend: readLegend(page.around) };
     for (const grid of grids) {
-      const map = readBallMap(grid, [], options, page.around, { signals, legend: readLegend(page.around) });
+      const map = readBallMap(grid, [], options, page.around, beside);
       if (map) return map;
     }
     return refuse(problem('html-none', {}, { file }));

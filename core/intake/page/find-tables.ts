@@ -74,7 +74,7 @@ function regionBlocks(ready: readonly Ready[], region: NonNullable<ReadOptions['
 /** The tables to read: those a person chose, or the best one with the others that go with it. */
 export function choose(all: readonly Found[], options: ReadOptions): { chosen: Found[]; choices: TableChoice[] } {
   const best = [...all].sort((a, b) => b.score - a.score)[0]!;
-  const chosen = options.tables ? all.filter((_, i) => options.tables!.includes(i)) : all.filter((f) => f === best || goesWith(f, best));
+  const chosen = options.tables ? all.filter((_, i) => options.tables!.includes(i)) : all.filter(goingWith(best));
   const withRoles = (f: Found, index: number) => {
     const roles = rolesSet(options, f.table.columns, (chosen[0] ?? best).table.columns, index);
     return f.table.columns.map((c, i) => ({ ...c, role: roles?.[i] ?? c.role }));
@@ -117,15 +117,20 @@ const areBalls = (numbers: readonly string[]): boolean => numbers.filter((n) => 
  * columns beside number and name, supplies without a type column, goes with it where it says that its numbers are
  * terminals and has only such as are open in the best one.
  */
-function goesWith(f: Found, best: Found): boolean {
-  if (f.score < 0.5) return false;
-  const isAlike = key(f) === key(best);
-  const [own, there] = [numbersIn(f), numbersIn(best)];
-  if (areBalls(own) !== areBalls(there)) return isAlike && packagesOf(f).length > 1;
-  if (isAlike) return true;
-  const saysTerminals = /\b(pin|ball|terminal|lead|pad)s?\b/i.test(f.table.columns.find((c) => c.role === 'number')!.heading);
-  const isOpen = own.length > 0 && !own.some((n) => there.includes(n));
-  return saysTerminals && isOpen && packagesOf(f).join('|') === packagesOf(best).join('|');
+function goingWith(best: Found): (f: Found) => boolean {
+  const there = numbersIn(best);
+  const [taken, hasBalls] = [new Set(there), areBalls(there)];
+  return (f) => {
+    if (f === best) return true;
+    if (f.score < 0.5) return false;
+    const isAlike = key(f) === key(best);
+    const own = numbersIn(f);
+    if (areBalls(own) !== hasBalls) return isAlike && packagesOf(f).length > 1;
+    if (isAlike) return true;
+    const saysTerminals = /\b(pin|ball|terminal|lead|pad)s?\b/i.test(f.table.columns.find((c) => c.role === 'number')!.heading);
+    const isOpen = own.length > 0 && !own.some((n) => taken.has(n));
+    return saysTerminals && isOpen && packagesOf(f).join('|') === packagesOf(best).join('|');
+  };
 }
 
 /** The packages of its number columns, sorted. */

@@ -3,7 +3,7 @@ import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMap, type BesideMap } from '../table/ball-map';
 import { tenths, unite, type Box } from '../table/box';
 import type { Grid } from '../table/grid';
-import { readSignalLists, type SignalList } from '../table/signal-list';
+import { readSignalLists } from '../table/signal-list';
 import { alignedRow } from '../text/aligned';
 import { readLegend } from '../understand/legend';
 import { gridOf } from './chains';
@@ -45,20 +45,17 @@ function withArea(read: Result<Proposal>, page: number, title = 'Ball map'): Res
 
 /** The lists of signals in a document's tables, and what it says of type codes. */
 function besideMap(ready: readonly Ready[]): BesideMap {
-  const signals: SignalList = new Map();
-  for (const r of ready)
-    for (const block of r.blocks)
-      readSignalLists(
-        gridOf([block], 1, (_page, box) => box),
-        signals,
-      );
+  const ruled = ready.flatMap((r) => r.blocks.map((block) => gridOf([block], 1, (_page, box) => box)));
   // Without ruled lines the white between cells parts them, and headings by their words where they stand close.
   const rowAt = ({ lines }: Ready, at: number) => {
     const header = headerAt(lines, at);
     return header?.depth === 1 ? { line: at + 1, cells: header.heads.map((h) => h.text) } : alignedRow(spacedText(lines[at]!), at + 1);
   };
-  for (const r of ready) readSignalLists({ layout: 'aligned', rows: r.lines.map((_, i) => rowAt(r, i)) }, signals);
-  return { signals, legend: readLegend([...legendTables(ready), ...ready.flatMap((r) => r.lines.map(spacedText))]) };
+  const plain = ready.map((r): Grid => ({ layout: 'aligned', rows: r.lines.map((_, i) => rowAt(r, i)) }));
+  return {
+    signals: readSignalLists([...ruled, ...plain]),
+    legend: readLegend([...legendTables(ready), ...ready.flatMap((r) => r.lines.map(spacedText))]),
+  };
 }
 
 /** A ball map without ruled lines: columns are taken from where its numbers stand. */

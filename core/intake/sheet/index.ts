@@ -4,7 +4,7 @@ import { readBallMap } from '../table/ball-map';
 import { findTable, scoreOf, type FoundTable } from '../table/find-table';
 import { filled, isBlank, type Grid, type GridRow } from '../table/grid';
 import { readTables } from '../table/join-tables';
-import { readSignalLists, type SignalList } from '../table/signal-list';
+import { readSignalLists } from '../table/signal-list';
 import { unfold } from '../table/unfold';
 import { legendLine, readLegend } from '../understand/legend';
 import { cellRef, type Sheet } from './sheet';
@@ -38,9 +38,7 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
   });
   const legend = grids.flatMap(({ grid }) => grid.rows.flatMap((r) => [...legendLine(filled(r)), filled(r).join('   ')]));
   if (found.length === 0) {
-    const signals: SignalList = new Map();
-    for (const { grid } of grids) readSignalLists(grid, signals);
-    const beside = { signals, legend: readLegend(legend) };
+    const beside = { signals: readSignalLists(grids.map((g) => g.grid)), legend: readLegend(legend) };
     for (const { sheet, grid } of grids) {
       const map = readBallMap(grid, [], options, [sheet.name, ...grid.rows.slice(0, 8).map((r) => filled(r).join(' '))], beside);
       if (map) return map;

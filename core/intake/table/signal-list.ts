@@ -16,10 +16,16 @@ export type SignalList = Map<string, Told>;
 export const signalKey = (name: string): string => name.toLowerCase().replace(/\s+/g, '');
 
 /**
- * Reads the lists of signals in a grid: rows under a heading with a name and a type or a description, and no column of
- * numbers. Beside a ball map such a list is where the types stand.
+ * Reads the lists of signals in grids: rows under a heading with a name and a type or a description, and no column of
+ * numbers. Beside a ball map such a list is where the types stand. What stands first of a name counts.
  */
-export function readSignalLists(grid: Grid, into: SignalList = new Map()): SignalList {
+export function readSignalLists(grids: readonly Grid[]): SignalList {
+  const into: SignalList = new Map();
+  for (const grid of grids) readGrid(grid, into);
+  return into;
+}
+
+function readGrid(grid: Grid, into: SignalList): void {
   let columns: Columns | undefined;
   for (const row of grid.rows) {
     const heads = headsOf(row);
@@ -27,7 +33,6 @@ export function readSignalLists(grid: Grid, into: SignalList = new Map()): Signa
     // Cells that stand apart by white only are sure where all of them are there.
     else if (columns && (grid.layout !== 'aligned' || row.cells.length === columns.of)) take(row, columns, into);
   }
-  return into;
 }
 
 /** Where the columns stand, -1 for one that is not there, and how many there are. */

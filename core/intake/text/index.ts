@@ -21,7 +21,7 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
   const { lines, problems } = clean.value;
   const read = (grid: Grid): Result<Proposal> | undefined => {
     const table = findTable(unfold(grid));
-    if (!table) return readBallMap(grid, problems, options, [], { signals: readSignalLists(grid), legend: readLegend(lines) });
+    if (!table) return readBallMap(grid, problems, options, [], { signals: readSignalLists([grid]), legend: readLegend(lines) });
     const around = table.around.map((r) => lines[r.line - 1] ?? r.cells.join(' '));
     const titles = around.slice(0, 12).concat(around.slice(-4));
     const understood = understandTable(table, { titles, legend: around, notes: lines }, problems, options);
