@@ -169,7 +169,7 @@ test('a long document says how far it is, can be cancelled, and leaves the page 
   // How long a task is depends on the machine; reading on the page's own thread would fill most of the time with long ones.
   const long = await page.evaluate(() => (window as unknown as { __long: number[] }).__long);
   const held = long.reduce((sum, ms) => sum + ms, 0);
-  expect(held / took).toBeLessThan(0.35);
+  expect(held / took).toBeLessThan(0.2);
   await page.getByRole('button', { name: 'Leave it' }).click();
   await expect(page.getByRole('textbox', { name: 'Pin table' })).toBeVisible();
 });

@@ -193,9 +193,7 @@ export function ReadStation() {
         {isReading && file ? (
           <>
             <span className="rounded-md border border-green bg-surface px-2.5 py-1">
-              <strong className="inline-block max-w-[260px] truncate align-bottom" title={file.name}>
-                {file.name}
-              </strong>
+              <SourceName name={file.name} />
               {isPdf && page.of > 0 ? (
                 <span className="text-muted">
                   {' '}
@@ -230,9 +228,7 @@ export function ReadStation() {
           <>
             {part.sources.at(-1) && !pasting ? (
               <span className="rounded-md border border-green bg-surface px-2.5 py-1">
-                <strong className="inline-block max-w-[260px] truncate align-bottom" title={part.sources.at(-1)!.name}>
-                  {part.sources.at(-1)!.name}
-                </strong>
+                <SourceName name={part.sources.at(-1)!.name} />
                 {page.of > 0 ? (
                   <span className="text-muted">
                     {' '}
@@ -338,3 +334,9 @@ function Problems({ problems }: { problems: Problem[] }) {
     </div>
   );
 }
+
+const SourceName = ({ name }: { name: string }) => (
+  <strong className="inline-block max-w-[260px] truncate align-bottom" title={name}>
+    {name}
+  </strong>
+);
