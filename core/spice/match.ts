@@ -167,6 +167,8 @@ interface Likeness {
   because: string;
 }
 
+const asSaid = (node: ModelNode): string => `line ${node.docLine}: “${node.doc}”`;
+
 /** How alike a pin and a node are, by names first, then by what comments say, then by shared words. */
 function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
   const names = channel ? [pin.name, withoutIndex(pin.name)] : [pin.name];
@@ -179,20 +181,19 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
       ? { score: 0.8, because: `node ${node.name} has its name without the mark` }
       : { score: 1, because: `node ${node.name} has its name` };
   if (node.doc !== '' && plain.includes(plainName(node.doc)))
-    return { score: isLowMarked(pin.name) === isLowMarked(node.doc) ? 0.97 : 0.8, because: `line ${node.docLine}: “${node.doc}”` };
+    return { score: isLowMarked(pin.name) === isLowMarked(node.doc) ? 0.97 : 0.8, because: asSaid(node) };
   const [first = ''] = node.doc.split(/[,;(]/);
   const [word = '', ...more] = first.trim().split(/\s+/);
-  const comment = { because: `line ${node.docLine}: “${node.doc}”` };
   if (word.length > 1 && more.length > 0 && plain.includes(plainName(word)) && goesOnAbout(word, more.join(' ')))
-    return { score: 0.88, ...comment };
-  if (first.length > 2 && plain.includes(plainName(first))) return { score: 0.9, ...comment };
+    return { score: 0.88, because: asSaid(node) };
+  if (first.length > 2 && plain.includes(plainName(first))) return { score: 0.9, because: asSaid(node) };
   if (isPad(pin.name) && (isPad(node.name) || isPad(node.doc))) return { score: 0.88, because: `node ${node.name} is the pad as well` };
   const sense = likeSense(pin, names, node, first, channel);
   if (sense) return sense;
   const [letter, saidLetter] = [names.map(letterOf).find((l) => l !== undefined), letterOf(first)];
   if (letter !== undefined && saidLetter !== undefined) {
     const isOther = rolesOf(first).has(pin.type === 'input' ? 'output' : 'input') && first.trim().length > 1;
-    if (letter === saidLetter && !isOther) return { score: 0.9, because: `line ${node.docLine}: “${node.doc}”` };
+    if (letter === saidLetter && !isOther) return { score: 0.9, because: asSaid(node) };
     // Bare letters can be other words for one thing: K and C are both a cathode.
     if (first.trim().length > 1 || !shares(rolesOf(pin.name), rolesOf(first))) return { score: 0.1, because: '' };
   }
@@ -207,10 +208,10 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
   // A letter or two say nothing beside a comment: node a that is “OUT (power)” is no input A.
   const isMute = /^\d+$/.test(node.name) || (node.doc !== '' && node.name.length < 3);
   const named = isMute ? new Set<string>() : rolesOf(node.name);
-  if (shares(own, said)) return { score: 0.86, because: `line ${node.docLine}: “${node.doc}”` };
+  if (shares(own, said)) return { score: 0.86, because: asSaid(node) };
   if (said.size > 0) return { score: 0.1, because: '' };
   const isShort = own.size === 0 && more.length <= 2 && shortens(names.at(-1)!, word);
-  if (isShort) return { score: 0.84, because: `line ${node.docLine}: “${node.doc}”` };
+  if (isShort) return { score: 0.84, because: asSaid(node) };
   if (shares(own, named)) return { score: 0.82, because: `node ${node.name} reads as ${[...own].find((r) => named.has(r))}` };
   const overlap = commonWords(`${pin.name} ${pin.description ?? ''}`, `${node.name} ${node.doc}`);
   return overlap.length > 0
@@ -227,7 +228,7 @@ function goesOnAbout(word: string, rest: string): boolean {
 
 /** Names and comments of one sense: SHDN and SHDNB, "primary centre tap" and PRI_CT; with different indices they are others. */
 function likeSense(pin: MatchPin, names: readonly string[], node: ModelNode, first: string, channel: boolean): Likeness | undefined {
-  const because = { comment: `line ${node.docLine}: “${node.doc}”`, name: `node ${node.name} means the same` };
+  const because = { comment: asSaid(node), name: `node ${node.name} means the same` };
   const texts = [
     ...(/^\d+$/.test(node.name) ? [] : [{ text: node.name, because: because.name }]),
     ...(first.trim() === '' ? [] : [{ text: first, because: because.comment }]),

@@ -1,4 +1,5 @@
 import type { ElectricalType } from '../part';
+import { remembered } from './remembered';
 
 /**
  * What a name or a comment says a terminal is, in one vocabulary for pins and nodes. Two texts with the same role mean
@@ -62,7 +63,7 @@ const ROLES: [role: string, words: RegExp][] = [
   ],
 ];
 
-const normal = (text: string): string =>
+const normal = remembered((text: string): string =>
   text
     .toLowerCase()
     .replace(/[−–]/g, '-')
@@ -72,10 +73,11 @@ const normal = (text: string): string =>
     // Words tied together, `inverting_input`; short names keep their underscore.
     .replace(/(?<=[a-z]{4})_|_(?=[a-z]{5})/g, ' ')
     .replace(/\s+/g, ' ')
-    .trim();
+    .trim(),
+);
 
 /** The roles that a text can have; single letters have several (C is a cathode or a collector). */
-export function rolesOf(text: string): Set<string> {
+export const rolesOf = remembered((text: string): ReadonlySet<string> => {
   // An open collector is a kind of output, no collector.
   const plain = normal(text).replace(/open[- ](collector|drain|source|emitter)\s*/g, '');
   const found = ROLES.filter(([, words]) => words.test(plain)).map(([role]) => role);
@@ -89,12 +91,12 @@ export function rolesOf(text: string): Set<string> {
     out.delete('input');
   }
   return out;
-}
+});
 
 /** The roles of a pin by its name; VIN and IN that are a supply are the power input too. */
-export function rolesOfPin({ name, type }: { name: string; type: ElectricalType }): Set<string> {
+export function rolesOfPin({ name, type }: { name: string; type: ElectricalType }): ReadonlySet<string> {
   const own = rolesOf(name);
-  return type === 'supply-in' && own.size === 1 && own.has('input') ? own.add('supply+') : own;
+  return type === 'supply-in' && own.size === 1 && own.has('input') ? new Set([...own, 'supply+']) : own;
 }
 
 /** The letter that tells one of several inputs or outputs: B of `B`, `Input B`, `B input`, `IN_B`. */
@@ -119,16 +121,19 @@ export function shortens(name: string, word: string): boolean {
 export const withoutChannel = (name: string): string => name.replace(/^\d+(?=\D)/, '').replace(/(?<=\D)\d+(?=[+\-−]?$)/, '');
 
 /** Names without case, separators and marks, for equality: `V+` stays, `IN_A` is `ina`, and `-IN A` is `ina-`. */
-export const plainName = (text: string): string =>
+export const plainName = remembered((text: string): string =>
   normal(text)
     .replace(/^[~/!]|[#*]$/g, '')
     .replace(/[\s_.[\]()<>/]/g, '')
-    .replace(/^([+-])([^\d+-](?:.*[^+-])?)$/, '$2$1');
+    .replace(/^([+-])([^\d+-](?:.*[^+-])?)$/, '$2$1'),
+);
 
 /** Words of a text that tell something, for overlap. */
-export const wordsOf = (text: string): Set<string> =>
-  new Set(
-    normal(text)
-      .split(/[^a-z0-9+]+/)
-      .filter((w) => w.length > 1 && !/^(the|of|and|for|to|pin|node|terminal|in|channel|signal)$/.test(w)),
-  );
+export const wordsOf = remembered(
+  (text: string): ReadonlySet<string> =>
+    new Set(
+      normal(text)
+        .split(/[^a-z0-9+]+/)
+        .filter((w) => w.length > 1 && !/^(the|of|and|for|to|pin|node|terminal|in|channel|signal)$/.test(w)),
+    ),
+);

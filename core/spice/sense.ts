@@ -1,3 +1,5 @@
+import { remembered } from './remembered';
+
 /**
  * The sense of a short name or a few words, as words of one vocabulary without order: SHDNB, `~SHDN` and "shutdown" are
  * the same, so are FLT_N and FAULT, VGND and "ground", PRI_CT and "primary centre tap", OUT1 and "output 1". Unlike a
@@ -121,7 +123,7 @@ export const isKnownWord = (word: string): boolean => {
 };
 
 /** The words that a text means, sorted, and the index in it (`1` of OUT1, `a` of INA); undefined where it says nothing. */
-export function senseOf(text: string): { words: string; index: string } | undefined {
+export const senseOf = remembered((text: string): { readonly words: string; readonly index: string } | undefined => {
   const plain = text
     .toLowerCase()
     .replace(/[−–]/g, '-')
@@ -143,10 +145,10 @@ export function senseOf(text: string): { words: string; index: string } | undefi
   const rest = [...words].filter((w) => !w.startsWith('#')).sort();
   if (rest.length === 0 || (rest.length === 1 && rest[0]!.length === 1 && !/[+-]/.test(rest[0]!))) return undefined;
   return { words: rest.join(' '), index: index.map((w) => w.slice(1)).join(' ') };
-}
+});
 
 /** The stem and the index of a name or a comment: `A1` and "anode 1" have one index, `OUT` none. */
-export function indexed(text: string): { stem: string; index: string } | undefined {
+export const indexed = remembered((text: string): { readonly stem: string; readonly index: string } | undefined => {
   const plain = text.trim().replace(/\s+/g, ' ');
   const parts =
     /^([A-Za-z][A-Za-z ]*?[+\-−]?)[ _]?(?:of |in )?(?:diode |fet |transistor |channel |switch |ch |no\.? ?|[QMDU](?=\d))?(\d{1,2})([+\-−]?)$/i.exec(
@@ -155,4 +157,4 @@ export function indexed(text: string): { stem: string; index: string } | undefin
   if (parts) return { stem: `${parts[1]!.trim()}${parts[3]!}`, index: parts[2]! };
   const leading = /^(\d{1,2})[ _]?([A-Za-z]+[+\-−]?)$/.exec(plain);
   return leading ? { stem: leading[2]!, index: leading[1]! } : undefined;
-}
+});
