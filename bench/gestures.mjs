@@ -7,13 +7,15 @@ import { chromium } from '@playwright/test';
  */
 const PORT = 4793;
 const FRAME_US = 16_667;
+/** A task of the thread; the trace also names the steps that it is handed down in, and those would count its time again. */
+const TASK = 'RunTask';
 
 async function traced(page, session, work) {
   const events = [];
   const collect = ({ value }) => void events.push(...value);
   session.on('Tracing.dataCollected', collect);
   await session.send('Tracing.start', {
-    categories: 'toplevel,disabled-by-default-devtools.timeline,__metadata',
+    categories: 'toplevel,devtools.timeline,disabled-by-default-devtools.timeline,__metadata',
     transferMode: 'ReportEvents',
   });
   await work();
@@ -25,7 +27,7 @@ async function traced(page, session, work) {
   const mains = new Set(
     events.filter((e) => e.name === 'thread_name' && e.args?.name === 'CrRendererMain').map((e) => `${e.pid} ${e.tid}`),
   );
-  const tasks = events.filter((e) => e.ph === 'X' && mains.has(`${e.pid} ${e.tid}`) && /RunTask$/.test(e.name));
+  const tasks = events.filter((e) => e.ph === 'X' && mains.has(`${e.pid} ${e.tid}`) && e.name === TASK);
   const frames = new Map();
   for (const t of tasks) frames.set(Math.floor(t.ts / FRAME_US), (frames.get(Math.floor(t.ts / FRAME_US)) ?? 0) + (t.dur ?? 0) / 1000);
   return [...frames.values()].filter((ms) => ms > 0.05).sort((a, b) => a - b);

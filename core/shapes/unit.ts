@@ -67,8 +67,11 @@ function drawStroke({ kind, points, radius, filled, text, size }: Stroke): Primi
   }
 }
 
+/** What a part's labels say comes from these. */
+export type Labelled = Pick<Part, 'name' | 'reference' | 'fields' | 'units'>;
+
 /** Reference, value and fields at their places. */
-export function drawLabels(part: Part, unit: Unit, drawing: Drawing): Primitive[] {
+export function drawLabels(part: Labelled, unit: Unit, drawing: Drawing): Primitive[] {
   return drawing.labels
     .filter((l) => !l.hidden)
     .map((label) => ({
@@ -82,7 +85,7 @@ export function drawLabels(part: Part, unit: Unit, drawing: Drawing): Primitive[
     }));
 }
 
-export function labelText(part: Part, unit: Unit, label: Drawing['labels'][number]): string {
+export function labelText(part: Labelled, unit: Unit, label: Drawing['labels'][number]): string {
   if (label.kind === 'reference') return `${part.reference || '?'}${part.reference ? '?' : ''}${part.units.length > 1 ? unit.label : ''}`;
   if (label.kind === 'value') return part.name;
   return part.fields.find((f) => f.name === label.field)?.value ?? '';

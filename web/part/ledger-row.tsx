@@ -39,24 +39,27 @@ export function GroupRow({ row, style, index, columns, onFold }: GroupProps) {
 interface PinProps {
   pin: Pin;
   columns: LedgerColumn[];
-  style: CSSProperties;
+  /** Pixels from the first row's top edge. */
+  top: number;
+  height: number;
   index: number;
   selected: boolean;
   /** The column of the cell in focus, or -1. */
   cursor: number;
   onClick: (row: number, column: number, e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => void;
-  onOpen: (row: number, column: number) => void;
+  onOpen: (row: number, column: number, pin: Pin) => void;
   editor: { column: ColumnId; element: ReactNode } | null;
 }
 
-export const PinRow = memo(function PinRow({ pin, columns, style, index, selected, cursor, onClick, onOpen, editor }: PinProps) {
+/** A pin's row. It is drawn again only when something of its own changes: its handlers and places are the same from one time to the next. */
+export const PinRow = memo(function PinRow({ pin, columns, top, height, index, selected, cursor, onClick, onOpen, editor }: PinProps) {
   return (
     <div
       id={`pin-${pin.id}`}
       role="row"
       aria-rowindex={index + 2}
       aria-selected={selected}
-      style={style}
+      style={{ transform: `translateY(${top}px)`, height }}
       className={`absolute inset-x-0 top-0 flex items-center border-b border-line text-[13px] ${selected ? 'bg-green-wash' : ''}`}
     >
       {selected ? <span aria-hidden="true" className="absolute inset-y-0 left-0 w-[3px] bg-green" /> : null}
@@ -69,7 +72,7 @@ export const PinRow = memo(function PinRow({ pin, columns, style, index, selecte
           aria-colindex={i + 1}
           style={{ flex: `${c.grow} 1 0` }}
           onClick={(e) => onClick(index, i, e)}
-          onDoubleClick={() => onOpen(index, i)}
+          onDoubleClick={() => onOpen(index, i, pin)}
           className={`flex h-full min-w-0 items-center px-2 ${cursor === i ? 'outline outline-1 -outline-offset-1 outline-green' : ''}`}
         >
           {editor?.column === c.id ? editor.element : <Cell column={c.id} pin={pin} />}

@@ -1,10 +1,10 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useLocation } from 'react-router';
 import type { Pin } from '../../core/part';
 import { useAct, useStore } from '../store';
 import { edited } from '../store/part-slice';
-import { selectDoubts, selectPackageId, selectPart, selectSelectedSet, selectSelection } from '../store/selectors';
+import { selectDoubts, selectPackageId, selectSelectedSet, selectSelection } from '../store/selectors';
 import { groupFolded, selected } from '../store/view-slice';
 import { Button } from '../ui/button';
 import { say } from '../ui/toasts';
@@ -20,12 +20,13 @@ const ROW = 24;
 /** The table of pins, always in view: rows under groups, cells edited like a spreadsheet's. */
 export function Ledger() {
   const act = useAct();
-  const part = useStore(selectPart);
+  const pins = useStore((s) => s.part.part.pins);
   const packageId = useStore(selectPackageId);
   const selection = useStore(selectSelection);
   const selectedSet = useStore(selectSelectedSet);
   const doubts = useStore(selectDoubts);
-  const { ledgerWidth, folded } = useStore((s) => s.view);
+  const ledgerWidth = useStore((s) => s.view.ledgerWidth);
+  const folded = useStore((s) => s.view.folded);
   const readOnly = useStore((s) => s.part.readOnly);
   const station = useLocation().pathname.split('/').pop() ?? 'read';
   const columns = COLUMNS[station] ?? COLUMNS['read']!;
@@ -35,7 +36,7 @@ export function Ledger() {
   const [editing, setEditing] = useState<{ pin: Pin; column: ColumnId; start: string } | null>(null);
   const scroller = useRef<HTMLDivElement>(null);
   const query = useDeferredValue(filter);
-  const rows = useMemo(() => ledgerRows(part.pins, packageId, query, folded, sort), [part.pins, packageId, query, folded, sort]);
+  const rows = useMemo(() => ledgerRows(pins, packageId, query, folded, sort), [pins, packageId, query, folded, sort]);
 
   const list = useVirtualizer({
     count: rows.length,
@@ -81,6 +82,14 @@ export function Ledger() {
     setCursor({ row, column });
   };
 
+  const open = (row: number, column: number, pin: Pin) => {
+    setCursor({ row, column });
+    const { id, editable } = columns[column]!;
+    if (editable && !readOnly) setEditing({ pin, column: id, start: cellText(id, pin, packageId) });
+  };
+  const onClick = useSteady(click);
+  const onOpen = useSteady(open);
+
   /** Puts texts into cells; what a cell does not take is said and left as it was. */
   const put = (column: ColumnId, cells: { pin: Pin; text: string }[]) => {
     const { edits, refused } = cellEdits(column, cells, packageId);
@@ -99,7 +108,7 @@ export function Ledger() {
     const { pin, column } = editing!;
     setEditing(null);
     scroller.current?.focus();
-    const others = selectedSet.has(pin.id) && selection.length > 1 ? part.pins.filter((p) => selectedSet.has(p.id)) : [pin];
+    const others = selectedSet.has(pin.id) && selection.length > 1 ? pins.filter((p) => selectedSet.has(p.id)) : [pin];
     // What is typed into one cell of a selection is typed into all of it, where that makes sense.
     const targets = column === 'number' || column === 'pads' || column === 'name' ? [pin] : others;
     if (text !== cellText(column, pin, packageId) || targets.length > 1)
@@ -154,14 +163,14 @@ export function Ledger() {
     e.stopPropagation();
   };
 
-  const groups = new Set(part.pins.map((p) => p.group ?? '')).size;
+  const groups = new Set(pins.map((p) => p.group ?? '')).size;
   const active = pinAt(cursor.row);
   return (
     <aside aria-label="Ledger" className="relative flex shrink-0 flex-col border-r border-line bg-surface" style={{ width: ledgerWidth }}>
       <div className="flex h-[38px] shrink-0 items-center gap-2 px-3">
         <h2 className="font-bold">Ledger</h2>
         <span className="truncate text-[13px] text-muted">
-          {part.pins.length} pins{groups > 1 ? `, ${groups} groups` : ''}
+          {pins.length} pins{groups > 1 ? `, ${groups} groups` : ''}
           {doubts.length > 0 ? `, ${doubts.length} in doubt` : ''}
         </span>
         <label htmlFor="ledger-filter" className="sr-only">
@@ -245,20 +254,13 @@ export function Ledger() {
                 key={item.key}
                 pin={row.pin}
                 columns={columns}
-                style={style}
+                top={item.start}
+                height={ROW}
                 index={item.index}
                 selected={selectedSet.has(row.pin.id)}
                 cursor={cursor.row === item.index ? cursor.column : -1}
-                onClick={click}
-                onOpen={(r, c) => {
-                  setCursor({ row: r, column: c });
-                  if (columns[c]?.editable && !readOnly)
-                    setEditing({
-                      pin: row.pin,
-                      column: columns[c].id,
-                      start: cellText(columns[c].id, row.pin, packageId),
-                    });
-                }}
+                onClick={onClick}
+                onOpen={onOpen}
                 editor={
                   editing?.pin.id === row.pin.id
                     ? {
@@ -282,7 +284,7 @@ export function Ledger() {
           })}
         </div>
       </div>
-      {part.pins.length === 0 ? (
+      {pins.length === 0 ? (
         <div className="shrink-0 grow-[20] p-4 text-[13px] text-muted">
           No pins yet. Paste or drop a pin table in Read, or <Button onClick={addPin}>add a pin</Button>
         </div>
@@ -292,4 +294,13 @@ export function Ledger() {
       <Resizer />
     </aside>
   );
+}
+
+/** A handler that stays the same from one drawing to the next and does what the last one says, so that rows need not be drawn again. */
+function useSteady<A extends unknown[]>(handler: (...args: A) => void): (...args: A) => void {
+  const last = useRef(handler);
+  useLayoutEffect(() => {
+    last.current = handler;
+  });
+  return useCallback((...args: A) => last.current(...args), []);
 }

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Popover } from 'radix-ui';
 import { NavLink, useParams } from 'react-router';
 import { useAct, useStore } from '../store';
@@ -18,7 +19,7 @@ export const STATIONS = [
 
 export function TopBar() {
   const { id } = useParams();
-  const part = useStore(selectPart);
+  const name = useStore((s) => selectPart(s).name);
   const state = useStore(selectState);
   return (
     <header className="flex h-14 shrink-0 items-center border-b border-line bg-surface px-3">
@@ -29,7 +30,7 @@ export function TopBar() {
             className="min-w-0 truncate rounded-md px-1.5 py-0.5 font-mono text-[16px] font-bold hover:bg-sunken"
             title="Name, maker and other particulars"
           >
-            {part.name}
+            {name}
           </Popover.Trigger>
           <Popover.Portal>
             <Popover.Content
@@ -61,7 +62,7 @@ export function TopBar() {
 }
 
 /** Five bows on a string: each is filled as far as its station is done, and leads there. */
-function Tail({ id }: { id: string }) {
+const Tail = memo(function Tail({ id }: { id: string }) {
   const tail = useStore(selectTail);
   return (
     <nav aria-label="Stations" className="relative flex h-full shrink-0 items-stretch">
@@ -103,7 +104,7 @@ function Tail({ id }: { id: string }) {
       })}
     </nav>
   );
-}
+});
 
 function History() {
   const act = useAct();

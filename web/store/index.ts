@@ -17,14 +17,18 @@ export type AppDispatch = typeof store.dispatch;
 export const useStore = useSelector.withTypes<RootState>();
 export const useAct = useDispatch.withTypes<AppDispatch>();
 
+/** How long a change must stand before it is checked: handing a large part to the worker takes the time of half a frame. */
+const SETTLE_MS = 40;
+
 // Checks follow every change, in the worker; only the newest answer counts.
 let asked = 0;
 listener.startListening({
   predicate: (action) => [edited, undone, redone, opened, rulesSet].some((a) => a.match(action)),
   effect: async (_action, api) => {
     const turn = ++asked;
+    await api.delay(SETTLE_MS);
     const { part, view } = api.getState() as RootState;
-    if (part.id === null) return;
+    if (turn !== asked || part.id === null) return;
     const result = await core.check(part.part, view.rules);
     if (turn === asked) api.dispatch(checked(result));
   },

@@ -1,10 +1,15 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { padsIn, pinsOnNode, placesOf, type Part, type Pin } from '../../core/part';
 import { meetPads } from '../../core/lands';
+import { equalData } from './equal';
 import { stateOf } from './records';
 import type { RootState } from './index';
 
 export const selectPart = (s: RootState): Part => s.part.part;
+// What is worked out from the pins alone must not be worked out again because something was moved on the stage.
+const selectPins = (s: RootState): Part['pins'] => s.part.part.pins;
+const selectPackages = (s: RootState): Part['packages'] => s.part.part.packages;
+const selectModels = (s: RootState): Part['models'] => s.part.part.models;
 export const selectSelection = (s: RootState): string[] => s.view.selection;
 export const selectSelectedSet = createSelector([selectSelection], (ids) => new Set(ids));
 
@@ -12,36 +17,44 @@ export const selectSelectedSet = createSelector([selectSelection], (ids) => new 
 export const selectPackageId = (s: RootState): string | undefined =>
   s.part.part.packages.find((p) => p.id === s.view.package)?.id ?? s.part.part.packages[0]?.id;
 
-export const selectPinById = createSelector([selectPart], (part): ReadonlyMap<string, Pin> => new Map(part.pins.map((p) => [p.id, p])));
+export const selectPinById = createSelector([selectPins], (pins): ReadonlyMap<string, Pin> => new Map(pins.map((p) => [p.id, p])));
 
 /** Where each pin is drawn, as the ledger shows it: "A left". */
-export const selectPlaces = createSelector([selectPart], placesOf);
+export const selectPlaces = createSelector(
+  [(s: RootState) => s.part.part.units, (s: RootState) => s.part.part.drawings],
+  (units, drawings) => placesOf({ units, drawings }),
+);
 
 /** The model node that each pin is on, by pin id. */
-export const selectNodes = createSelector([selectPart], (part) => {
+export const selectNodes = createSelector([selectModels], (models) => {
   const nodes = new Map<string, string>();
-  for (const model of part.models)
+  for (const model of models)
     for (const ties of Object.values(model.ties))
       for (const [node, tie] of Object.entries(ties)) for (const pin of pinsOnNode(tie)) nodes.set(pin, node);
   return nodes;
 });
 
 /** Pins whose pads all stand in the land of the package in view. */
-export const selectPadJoined = createSelector([selectPart, selectPackageId], (part, packageId) => {
-  const land = new Set(part.packages.find((p) => p.id === packageId)?.land.pads.map((p) => p.number));
-  return new Set(
-    part.pins.filter((p) => padsIn(p, packageId).length > 0 && padsIn(p, packageId).every((n) => land.has(n))).map((p) => p.id),
-  );
+export const selectPadJoined = createSelector([selectPins, selectPackages, selectPackageId], (pins, packages, packageId) => {
+  const land = new Set(packages.find((p) => p.id === packageId)?.land.pads.map((p) => p.number));
+  return new Set(pins.filter((p) => padsIn(p, packageId).length > 0 && padsIn(p, packageId).every((n) => land.has(n))).map((p) => p.id));
 });
 
-export const selectFindingsByPin = createSelector([(s: RootState) => s.view.checks], (checks) => {
-  const byPin = new Map<string, number>();
-  for (const f of checks?.findings ?? [])
-    if (f.where.pin && f.severity !== 'note') byPin.set(f.where.pin, (byPin.get(f.where.pin) ?? 0) + 1);
-  return byPin;
-});
+/** Checks come anew after each edit and mostly say the same: what is equal stays what it was, so that nothing is drawn again for it. */
+const keepEqual = { memoizeOptions: { resultEqualityCheck: equalData } };
 
-export const selectDoubts = createSelector([selectPart], (part) => part.pins.flatMap((pin) => pin.doubts.map((doubt) => ({ pin, doubt }))));
+export const selectFindingsByPin = createSelector(
+  [(s: RootState) => s.view.checks],
+  (checks) => {
+    const byPin = new Map<string, number>();
+    for (const f of checks?.findings ?? [])
+      if (f.where.pin && f.severity !== 'note') byPin.set(f.where.pin, (byPin.get(f.where.pin) ?? 0) + 1);
+    return byPin;
+  },
+  keepEqual,
+);
+
+export const selectDoubts = createSelector([selectPins], (pins) => pins.flatMap((pin) => pin.doubts.map((doubt) => ({ pin, doubt }))));
 
 export const selectState = createSelector([selectPart, (s: RootState) => s.view.checks], (part, checks) =>
   stateOf(part, checks?.findings.filter((f) => f.severity === 'error').length ?? 1),
@@ -94,6 +107,7 @@ export const selectTail = createSelector(
       },
     };
   },
+  keepEqual,
 );
 
 const NEXT: Record<string, string> = {

@@ -3,8 +3,19 @@ import { pinNamed, provenPart } from '../../core/test/samples';
 import { checkPart } from '../../core/checks';
 import { makeRelease } from '../../core/release';
 import { closed, edited, lockLost, opened, partReducer, redone, saveDone, saveFailed, undone, type PartState } from './part-slice';
+import { equalData } from './equal';
 import { stateOf, summarize } from './records';
-import { selectDoubts, selectNext, selectNodes, selectPackageId, selectPadJoined, selectPlaces, selectTail } from './selectors';
+import {
+  selectDoubts,
+  selectFindingsByPin,
+  selectNext,
+  selectNodes,
+  selectPackageId,
+  selectPadJoined,
+  selectPinById,
+  selectPlaces,
+  selectTail,
+} from './selectors';
 import { groupFolded, ledgerResized, selected, viewReducer, viewReset } from './view-slice';
 import { sayStorageError } from './db';
 
@@ -147,4 +158,26 @@ describe('what comes next', () => {
     ['of a part with a finding', { ...part, maker: '' }, /settle the findings/],
     ['of a part in order', part, /release the part/],
   ])('%s', (_what, p, says) => expect(selectNext(root(p))).toMatch(says));
+});
+
+describe('what is equal stays what it was', () => {
+  const moved = { ...part, drawings: part.drawings.map((d) => ({ ...d })) };
+  it.each([
+    ['the doubts', selectDoubts],
+    ['the nodes', selectNodes],
+    ['the pads that are joined', selectPadJoined],
+    ['the pins', selectPinById],
+  ])('%s, when only a drawing has changed', (_what, select) => expect(select(root(moved))).toBe(select(root())));
+  it.each([
+    ['the findings of each pin', selectFindingsByPin],
+    ['the tail', selectTail],
+  ])('%s, when the checks come anew and say the same', (_what, select) => expect(select(root())).toBe(select(root())));
+  it.each([
+    ['maps of the same entries', new Map([['a', 1]]), new Map([['a', 1]]), true],
+    ['maps with another value', new Map([['a', 1]]), new Map([['a', 2]]), false],
+    ['maps with another key', new Map([['a', 1]]), new Map([['b', 1]]), false],
+    ['maps, one larger', new Map(), new Map([['a', 1]]), false],
+    ['plain data', { a: [1] }, { a: [1] }, true],
+    ['other plain data', { a: [1] }, { a: [2] }, false],
+  ])('%s', (_what, a, b, equal) => expect(equalData(a, b)).toBe(equal));
 });

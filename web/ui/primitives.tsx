@@ -45,12 +45,24 @@ function Text({ p }: { p: Extract<Primitive, { kind: 'text' }> }) {
   const width = [...p.text].length * ADVANCE * p.size;
   const from = p.anchor === 'start' ? p.x : p.anchor === 'end' ? p.x - width : p.x - width / 2;
   const bold = p.role === 'title' || p.role === 'reference';
+  const text = (
+    <text
+      x={p.x}
+      y={-p.y + p.size * 0.335}
+      transform={p.overbar ? undefined : turn}
+      fontSize={p.size}
+      textAnchor={p.anchor}
+      className={p.role}
+      fontWeight={bold ? 700 : undefined}
+    >
+      {p.text}
+    </text>
+  );
+  if (!p.overbar) return text;
   return (
     <g transform={turn}>
-      <text x={p.x} y={-p.y + p.size * 0.335} fontSize={p.size} textAnchor={p.anchor} className={p.role} fontWeight={bold ? 700 : 400}>
-        {p.text}
-      </text>
-      {p.overbar ? <line x1={from} y1={-p.y - p.size * 0.48} x2={from + width} y2={-p.y - p.size * 0.48} className="mark-open" /> : null}
+      {text}
+      <line x1={from} y1={-p.y - p.size * 0.48} x2={from + width} y2={-p.y - p.size * 0.48} className="mark-open" />
     </g>
   );
 }

@@ -48,6 +48,8 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
   const readOnly = useStore((s) => s.part.readOnly);
   const pins = useMemo(() => (still ? new Map(part.pins.map((p) => [p.id, p])) : storedPins), [still, part.pins, storedPins]);
   const joins = useMemo(() => ({ packageId, pads: padJoined, nodes, findings }), [packageId, padJoined, nodes, findings]);
+  const { name, reference, fields, units: all } = part;
+  const texts = useMemo(() => ({ name, reference, fields, units: all }), [name, reference, fields, all]);
   const [gesture, setGesture] = useState<Gesture>(idle);
   const [size, setSize] = useState({ width: 900, height: 700 });
   const space = useRef(false);
@@ -195,17 +197,14 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
       onPointerUp={onPointerUp}
       onPointerLeave={() => gesture.state === 'idle' && act(nextSet({ next, note: '' }))}
       onPointerCancel={() => setGesture(idle)}
-      style={{
-        backgroundImage: 'radial-gradient(circle, var(--dots) 1px, transparent 1.2px)',
-        backgroundSize: 'var(--dot, 20px) var(--dot, 20px)',
-        backgroundPosition: 'var(--dot-x, 0) var(--dot-y, 0)',
-      }}
+      // The size and place of the dots follow the view, past React.
+      style={{ backgroundImage: 'radial-gradient(circle, var(--dots) 1px, transparent 1.2px)' }}
     >
       <div ref={sheet} className="absolute inset-0 origin-top-left will-change-transform">
         <svg className="drawing absolute inset-0 h-full w-full overflow-visible will-change-transform">
           <g transform={placedAt}>
             {visible.map((u) => (
-              <UnitView key={u.unit.id} part={part} placed={u} pins={pins} selected={selectedSet} joins={joins} small={small} />
+              <UnitView key={u.unit.id} {...u} texts={texts} pins={pins} chosen={chosenOf(u, selectedSet)} joins={joins} small={small} />
             ))}
           </g>
         </svg>
@@ -229,6 +228,9 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
     </div>
   );
 }
+
+const chosenOf = ({ unit }: PlacedUnit, selectedSet: ReadonlySet<string>): string =>
+  selectedSet.size === 0 ? '' : [...new Set(Object.values(unit.binding).filter((pin) => selectedSet.has(pin)))].join(' ');
 
 /** Draws the box past React: it follows the hand, and nothing else depends on it until the hand lets go. */
 function stretch(box: SVGRectElement | null, from: { x1: number; y1: number }, to: { x: number; y: number }): void {

@@ -37,7 +37,16 @@ export function layoutUnits(part: Part): PlacedUnit[] {
 
 const snap = (n: number): number => Math.round(n / 100) * 100;
 
+const sizes = new WeakMap<Drawing, { halfWidth: number; halfHeight: number }>();
+
+/** Drawings are never written into, so a drawing's size is worked out once. */
 function halfSize(drawing: Drawing): { halfWidth: number; halfHeight: number } {
+  const known = sizes.get(drawing) ?? measure(drawing);
+  sizes.set(drawing, known);
+  return known;
+}
+
+function measure(drawing: Drawing): { halfWidth: number; halfHeight: number } {
   const reach = (side: Side) => Math.max(0, ...drawing.ports.filter((p) => p.side === side).map((p) => p.length));
   const { width, height } = drawing.body;
   return {

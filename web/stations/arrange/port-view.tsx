@@ -41,11 +41,11 @@ export const PortView = memo(function PortView({ body, hide, names, port, pin, p
 /** The kite at a connect point: left half for pads, right half for the model's node, a thick brick outline for a finding. */
 function Tip({ x, y, padJoined, nodeJoined, bad }: { x: number; y: number; padJoined: boolean; nodeJoined: boolean; bad: boolean }) {
   const [w, h] = [22, 28];
+  const full = padJoined && nodeJoined;
   return (
-    <g className={bad ? '[&_.tip]:stroke-brick' : ''}>
-      <path d={`M${x} ${y - h}L${x + w} ${y}L${x} ${y + h}L${x - w} ${y}Z`} className={`tip ${bad ? 'tip-bad' : ''}`} />
-      {padJoined ? <path d={`M${x} ${y - h}L${x - w} ${y}L${x} ${y + h}Z`} className="tip-full" /> : null}
-      {nodeJoined ? <path d={`M${x} ${y - h}L${x + w} ${y}L${x} ${y + h}Z`} className="tip-full" /> : null}
-    </g>
+    <>
+      <path d={`M${x} ${y - h}l${w} ${h}l${-w} ${h}l${-w} ${-h}z`} className={`tip ${bad ? 'tip-bad' : ''} ${full ? 'tip-whole' : ''}`} />
+      {padJoined !== nodeJoined ? <path d={`M${x} ${y - h}l${padJoined ? -w : w} ${h}L${x} ${y + h}z`} className="tip-half" /> : null}
+    </>
   );
 }

@@ -48,9 +48,9 @@ export function useView(frame: RefObject<HTMLDivElement | null>, mover: RefObjec
     move();
     const step = scale * 100;
     const dots = step >= 9 ? step : step * 5;
-    frame.current?.style.setProperty('--dot', `${dots}px`);
-    frame.current?.style.setProperty('--dot-x', `${(x % dots) - dots / 2}px`);
-    frame.current?.style.setProperty('--dot-y', `${(y % dots) - dots / 2}px`);
+    // Set on the stage itself: a custom property would be handed down, and the style of everything drawn worked out anew.
+    frame.current?.style.setProperty('background-size', `${dots}px ${dots}px`);
+    frame.current?.style.setProperty('background-position', `${(x % dots) - dots / 2}px ${(y % dots) - dots / 2}px`);
     clearTimeout(timer.current);
     timer.current = setTimeout(() => setSettled({ ...live.current }), 110);
   }, [frame, move]);
