@@ -83,6 +83,30 @@ test('Join: a node is tied by hand, and taken pins are not offered again', async
   await expect(page.getByRole('region', { name: 'Suggested ties' })).toHaveCount(0);
 });
 
+test('Join: a part of unlike halves has a model for each, with nodes that may be left out', async ({ page }) => {
+  await startPart(page);
+  await paste(page, '#paste-box', 'Pin,Name,Type\n1,A,P\n2,K,P\n3,DIN,I\n4,DOUT,O\n5,VCC,P\n6,GND,G\n');
+  await page.getByRole('button', { name: /Take 6 terminals/ }).click();
+  await page.keyboard.press('Alt+3');
+  const add = async (text: string, name: RegExp) => {
+    await page.getByLabel('Text of the model file').fill(text);
+    await page.getByRole('button', { name }).click();
+    await page.getByRole('button', { name: /^Take/ }).click();
+  };
+  await page.getByRole('button', { name: 'Add a SPICE model' }).click();
+  await add('.subckt LED9 A K\nD1 A K DL\n.ends\n.model DL D(IS=1f)\n', /^LED9/);
+  await page.getByRole('button', { name: /^Model LED9/ }).click();
+  await page.getByRole('button', { name: 'Add another model' }).click();
+  await add('.subckt BUF9 DIN DOUT OPTIONAL: DPWR=$G_DPWR DGND=$G_DGND\nR1 DIN DOUT 1\n.ends\n', /^BUF9/);
+  const nodes = page.getByRole('region', { name: 'Model nodes' });
+  await expect(nodes).toContainText('may be left out, then $G_DPWR');
+  await expect(nodes.getByLabel('Tied to')).toHaveCount(4);
+  for (const [i, pin] of ['DIN', 'DOUT', 'VCC', 'GND'].entries())
+    await expect(nodes.getByLabel('Tied to').nth(i).locator('option:checked')).toHaveText(pin);
+  await page.getByLabel('Model in view').selectOption('LED9');
+  await expect(nodes.getByLabel('Tied to').first().locator('option:checked')).toHaveText('A');
+});
+
 test('Join: a loose thread is found by one key and tied', async ({ page }) => {
   await openPart(page, 'TF7311', 'join');
   await page.getByRole('gridcell', { name: 'DIN', exact: true }).click();

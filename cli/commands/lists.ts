@@ -45,7 +45,9 @@ export function models(file: string, options: { json: boolean }): void {
       nodes: m.nodes.map(({ name, doc }) => ({ name, doc })),
       params: m.params.map((p) => p.name),
       line: m.line,
-      ...(m.optional ? { optional: m.optional.map((o) => o.name) } : {}),
+      ...(m.nodes.some((n) => n.otherwise !== undefined)
+        ? { optional: m.nodes.filter((n) => n.otherwise !== undefined).map((n) => n.name) }
+        : {}),
       ...(m.inside.length > 0 ? { inside: m.inside } : {}),
       ...(m.section === undefined ? {} : { section: m.section }),
       ...(m.sealed ? { sealed: true } : {}),

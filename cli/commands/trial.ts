@@ -78,10 +78,11 @@ function mapSetups(pinsFile: string, modelFile: string, options: Options): Setup
   const named = units.filter((u) => u !== null);
   return (named.length > 0 ? named : [null]).map((unit): Setup => {
     const own = rows.filter((r) => r.unit === unit || r.unit === null);
-    const joins = model.nodes.map(({ name }) => ({
+    const joins = model.nodes.map(({ name, otherwise }) => ({
       node: name,
       pins: own.filter((r) => r.node.toLowerCase() === name.toLowerCase()).map((r) => pins.get(r.pin)!),
       to: 'open' as const,
+      ...(otherwise === undefined ? {} : { otherwise }),
     }));
     return { unit, device: model.device, model, source, joins, params: {} };
   });

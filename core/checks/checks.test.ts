@@ -165,6 +165,15 @@ const TRIPS: [rule: string, trip: (part: Part) => Part, says: RegExp, mends?: bo
   ['node-no-connect', withPin('IN1+', { type: 'no-connect' }), /not connected inside and is joined to node 1/, true],
   ['node-two-signals', withTies('u1', '1', { pin: id('IN1+'), also: [id('IN2+')] }), /not the same signal/],
   ['pin-two-nodes', withTies('u1', '2', { pin: id('IN1+') }), /on the nodes 1 and 2 in unit A/],
+  ['pin-two-models', (p) => ({ ...p, models: [...p.models, { ...p.models[0]!, id: 'm2' }] }), /IN1\+.* is on nodes of AMP1 and AMP1/],
+  [
+    'models-one-name',
+    (p) => ({
+      ...p,
+      models: [...p.models, { ...p.models[0]!, id: 'm2', fileName: 'b.lib', source: `* other\n${p.models[0]!.source}`, ties: {} }],
+    }),
+    /AMP1 is defined in .* and in b\.lib/,
+  ],
   [
     'ties-unequal',
     (p) => withTies('u2', '1', { pin: id('IN2-') })(withTies('u2', '2', { pin: id('IN2+') })(p)),

@@ -1,4 +1,4 @@
-import { pinsOnNode, WHOLE_PART, type Model, type NodeTie } from '../part';
+import { carriesPower, pinsOnNode, WHOLE_PART, type Model, type NodeTie } from '../part';
 import { rolesOf, rolesOfPin } from '../spice/roles';
 import type { ModelNode, SpiceModel } from '../spice';
 import { bindingUnits, readModels, rewriteForBerkeley, type Construct } from '../spice';
@@ -17,7 +17,7 @@ function slots({ part, chosen }: Facts): Slot[] {
   return part.models.flatMap((model) => {
     const spice = chosen.get(model.id);
     if (!spice) return [];
-    const units = new Set([...bindingUnits(part, spice.nodes.length), ...Object.keys(model.ties)]);
+    const units = new Set([...bindingUnits(part, spice.nodes.length, model), ...Object.keys(model.ties)]);
     return [...units].flatMap((unit) =>
       spice.nodes.map((node) => ({ model, chosen: spice, unit, node, tie: model.ties[unit]?.[node.name] })),
     );
@@ -49,6 +49,35 @@ function pinsOnTwoNodes(facts: Facts): RawFinding[] {
         message: `${pin ? pinText(pin) : 'A pin'} is on the nodes ${same.map((s) => s.node.name).join(' and ')}${unitText(facts, same[0]!.unit)}.`,
       };
     });
+}
+
+/** Supplies are shared by the models of a part, signals are not. */
+function signalsOnTwoModels(facts: Facts): RawFinding[] {
+  const on = new Map<string, Map<string, Slot>>();
+  for (const s of slots(facts)) for (const id of pinsOnNode(s.tie)) on.set(id, new Map([...(on.get(id) ?? []), [s.model.id, s] as const]));
+  return [...on].flatMap(([id, byModel]) => {
+    const pin = facts.pinById.get(id);
+    const [, second] = [...byModel.values()];
+    if (!pin || !second || carriesPower(pin.type)) return [];
+    const names = [...byModel.values()].map((s) => s.chosen.name).join(' and ');
+    return [{ where: { ...at(second), pin: id }, message: `${pinText(pin)} is on nodes of ${names}.` }];
+  });
+}
+
+const DEFINES = /^[ \t]*\.(?:subckt|macro|model)[ \t]+([^\s(]+)/gim;
+
+function namesOfTwoFiles({ part }: Facts): RawFinding[] {
+  const models = part.models.filter((m, i) => part.models.findIndex((o) => o.source === m.source) === i);
+  const first = new Map<string, Model>();
+  return models.flatMap((model) => {
+    const own = new Set([...model.source.matchAll(DEFINES)].map((m) => m[1]!.toLowerCase()));
+    const twice = [...own].find((name) => first.has(name));
+    const before = twice === undefined ? undefined : first.get(twice);
+    for (const name of own) if (!first.has(name)) first.set(name, model);
+    return before
+      ? [{ where: { model: model.id }, message: `${twice!.toUpperCase()} is defined in ${before.fileName} and in ${model.fileName}.` }]
+      : [];
+  });
 }
 
 /** Units bound to one drawing must have the same port on the same node. */
@@ -116,7 +145,7 @@ export const nodeRules: Rule[] = [
     why: 'The simulation would run with an open terminal, or not at all.',
     find: (facts) =>
       slots(facts)
-        .filter((s) => s.tie === undefined)
+        .filter((s) => s.tie === undefined && s.node.otherwise === undefined)
         .map((s) => ({
           where: at(s),
           message: `Node ${s.node.name}${s.node.doc ? ` (${s.node.doc})` : ''} of ${s.chosen.name} has no pin${unitText(facts, s.unit)}.`,
@@ -177,6 +206,22 @@ export const nodeRules: Rule[] = [
     title: 'A pin is on two nodes of one model',
     why: 'It joins two terminals of the model that the maker keeps apart.',
     find: pinsOnTwoNodes,
+  },
+  {
+    id: 'pin-two-models',
+    family: 'nodes',
+    severity: 'warning',
+    title: 'A signal is on two models',
+    why: 'The release calls both at once: two outputs would drive one pin, and an input is loaded twice.',
+    find: signalsOnTwoModels,
+  },
+  {
+    id: 'models-one-name',
+    family: 'nodes',
+    severity: 'warning',
+    title: 'Two model files define one name differently',
+    why: 'They are delivered in one library, where a simulator takes one of the two.',
+    find: namesOfTwoFiles,
   },
   {
     id: 'ties-unequal',

@@ -18,7 +18,7 @@ function walks({ part, chosen }: Facts): Walk[] {
     ...part.models.flatMap((model) => {
       const spice = chosen.get(model.id);
       if (!spice) return [];
-      return bindingUnits(part, spice.nodes.length).map((unit) => {
+      return bindingUnits(part, spice.nodes.length, model).map((unit) => {
         const label = part.units.find((u) => u.id === unit)?.label;
         const where = { model: model.id, ...(label === undefined ? {} : { unit }) };
         return {

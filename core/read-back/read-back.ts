@@ -40,7 +40,7 @@ export function nodeSteps(part: Part, model: Model, chosen: SpiceModel, unit: st
   return chosen.nodes.map((node, index) => {
     const tie = model.ties[unit]?.[node.name];
     const pins = pinsOnNode(tie).flatMap((id) => byId.get(id) ?? []);
-    const to = tie === undefined ? 'not tied' : 'pin' in tie ? undefined : tie.to === 'rail' ? `rail ${tie.rail}` : tie.to;
+    const to = tie === undefined ? leftOut(node) : 'pin' in tie ? undefined : tie.to === 'rail' ? `rail ${tie.rail}` : tie.to;
     const digest = short(node.name, index, node.doc, pins.map(nameOf), to ?? '');
     return {
       place: node.name,
@@ -53,6 +53,9 @@ export function nodeSteps(part: Part, model: Model, chosen: SpiceModel, unit: st
     };
   });
 }
+
+const leftOut = ({ otherwise }: SpiceModel['nodes'][number]): string =>
+  otherwise === undefined ? 'not tied' : `left out, then ${otherwise}`;
 
 /** The edit that marks a step as printed, or takes its mark away. */
 export const markEdit = (of: Extract<Edit, { kind: 'markRead' }>['of'], step: ReadBackStep, isRead = true): Edit => ({

@@ -51,11 +51,10 @@ describe('what the Berkeley form does not have', () => {
 describe('what vendors ship', () => {
   const first = (text: string) => good(readModels(text)).models[0]!;
   const says = (text: string) => good(readModels(text)).problems.map(sayProblem).join(' ');
-  it('keeps optional nodes apart from those that an instance must have, and from parameters', () => {
-    const { nodes, optional, params } = first('.subckt X A Y OPTIONAL: DPWR=$G_DPWR DGND=$G_DGND PARAMS: IO=0\n.ends');
-    expect([nodes.map((n) => n.name), optional, params]).toEqual([
-      ['A', 'Y'],
-      [{ name: 'DPWR', value: '$G_DPWR' }, { name: 'DGND', value: '$G_DGND' }],
+  it('knows the nodes that an instance may leave out from those that it must have, and from parameters', () => {
+    const { nodes, params } = first('.subckt X A Y OPTIONAL: DPWR=$G_DPWR DGND=$G_DGND PARAMS: IO=0\n.ends');
+    expect([nodes.map((n) => [n.name, n.otherwise]), params]).toEqual([
+      [['A', undefined], ['Y', undefined], ['DPWR', '$G_DPWR'], ['DGND', '$G_DGND']],
       [{ name: 'IO', value: '0' }],
     ]); // prettier-ignore
   });

@@ -1,4 +1,15 @@
-import { carriesPower, padsIn, WHOLE_PART, type Edit, type Model, type NodeTie, type Part, type Pin, type Problem } from '../part';
+import {
+  carriesPower,
+  padsIn,
+  pinsOnNode,
+  WHOLE_PART,
+  type Edit,
+  type Model,
+  type NodeTie,
+  type Part,
+  type Pin,
+  type Problem,
+} from '../part';
 import { matchPins, type Matching, type MatchPin } from './match';
 import { readModels, type Construct, type SpiceModel } from './read-models';
 import { rewriteForBerkeley } from './rewrite';
@@ -75,8 +86,21 @@ export function matchPinsOf(part: Part): MatchPin[] {
   });
 }
 
-/** Whether a model is bound once for the whole part or once in each unit that has signals. */
-export function bindingUnits(part: Part, nodeCount: number): string[] {
+/**
+ * Whether a model is bound once for the whole part or once in each unit that has signals. Units that another model of the
+ * part is tied in are that one's, unless this one is tied in them too.
+ */
+export function bindingUnits(part: Part, nodeCount: number, model?: Model): string[] {
+  const others = part.models.filter((m) => model !== undefined && m.id !== model.id);
+  const isOthers = (unit: string) => isTiedIn(unit, others) && model !== undefined && !isTiedIn(unit, [model]);
+  const units = unitsFor(part, nodeCount);
+  const own = units.filter((unit) => unit === WHOLE_PART || !isOthers(unit));
+  return own.length > 0 ? own : units;
+}
+
+const isTiedIn = (unit: string, models: readonly Model[]): boolean => models.some((m) => Object.keys(m.ties[unit] ?? {}).length > 0);
+
+function unitsFor(part: Part, nodeCount: number): string[] {
   const signals = new Set(part.pins.filter(isSignal).map((p) => p.id));
   const supplies = new Set(part.pins.filter((p) => carriesPower(p.type)).map((p) => p.name));
   const signalUnits = part.units.filter((u) => Object.values(u.binding).some((id) => signals.has(id)));
@@ -88,17 +112,28 @@ export interface TieProposal {
   ties: { unit: string; node: string; tie: NodeTie; confidence: number; because: string }[];
 }
 
+/** Signals that other models of the part have: each model has its own, and all share the supplies. */
+function signalsOfOthers(part: Part, model: Model): Set<string> {
+  const others = part.models.filter((m) => m.id !== model.id);
+  const tied = new Set(others.flatMap((m) => Object.values(m.ties).flatMap((ties) => Object.values(ties).flatMap(pinsOnNode))));
+  return new Set(part.pins.filter((p) => tied.has(p.id) && isSignal(p)).map((p) => p.id));
+}
+
 /** The matcher's pairs as ties of the part's pins. Nodes that are tied already are not offered again. */
 export function proposeTies(part: Part, model: Model, chosen: SpiceModel): TieProposal {
-  const matching = matchPins(matchPinsOf(part), chosen.nodes);
+  const taken = signalsOfOthers(part, model);
+  const matching = matchPins(
+    matchPinsOf(taken.size === 0 ? part : { ...part, pins: part.pins.filter((p) => !taken.has(p.id)) }),
+    chosen.nodes,
+  );
   const packageId = part.packages[0]?.id;
   const byNumber = new Map<string, Pin>(part.pins.map((p) => [padsIn(p, packageId)[0] ?? p.id, p]));
   const unitOf = new Map(part.units.map((u) => [u.label, u.id]));
-  const units = bindingUnits(part, chosen.nodes.length);
+  const units = bindingUnits(part, chosen.nodes.length, model);
   const ties = matching.pairs.flatMap((pair) => {
     const pin = byNumber.get(pair.pin);
     const unit = units[0] === WHOLE_PART ? WHOLE_PART : pair.unit === null ? undefined : unitOf.get(pair.unit);
-    if (!pin || unit === undefined || model.ties[unit]?.[pair.node] !== undefined) return [];
+    if (!pin || unit === undefined || !units.includes(unit) || model.ties[unit]?.[pair.node] !== undefined) return [];
     return [{ unit, node: pair.node, tie: { pin: pin.id }, confidence: pair.confidence, because: pair.because }];
   });
   // Several pads of one signal make several pairs of one node: the first pin stands for it, the others go along.

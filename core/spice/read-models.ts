@@ -12,6 +12,8 @@ export interface ModelNode {
   doc: string;
   /** The line that says it. */
   docLine?: number;
+  /** Set where an instance may leave the node out (`OPTIONAL:`): the node that it is then, as `$G_DPWR`. */
+  otherwise?: string;
 }
 
 export interface SpiceModel {
@@ -20,9 +22,8 @@ export interface SpiceModel {
   device: Device;
   /** Element letter of an instance: X for a subcircuit. */
   letter: string;
+  /** In the order of an instance; those that it may leave out stand last. */
   nodes: ModelNode[];
-  /** Nodes that an instance may leave out (`OPTIONAL:`), with the nodes that they are then. */
-  optional?: { name: string; value: string }[];
   params: { name: string; value: string }[];
   line: number;
   /** Names of the subcircuits it is nested in, outermost first. */
@@ -137,8 +138,9 @@ class ModelReader {
   private openSubckt(card: Card): void {
     const header = readSubcktHeader(card);
     if (header.name === '') this.say('spice-card', card.line, { text: card.text, why: 'it has no name' });
-    const plain = header.nodes.map((n) => n.toLowerCase());
-    const twice = header.nodes.find((_, i) => plain.indexOf(plain[i]!) !== i);
+    const all = [...header.nodes, ...header.optional.map((o) => o.name)];
+    const plain = all.map((n) => n.toLowerCase());
+    const twice = all.find((_, i) => plain.indexOf(plain[i]!) !== i);
     if (twice !== undefined) this.say('spice-card', card.line, { text: card.text, why: `node ${twice} stands twice` });
     this.open.push({ card, header, comments: [], later: [], atTop: true });
   }
@@ -154,23 +156,24 @@ class ModelReader {
 
   private subcktOf({ card, header, comments: inside, later }: Open, sealed = this.isSealed(card.line)): SpiceModel {
     const { name, nodes: names, optional, params } = header;
-    const own = { name, nodes: names, above: card.above, between: card.between ?? [], inside, later, raw: card.raw };
+    const joinable = [...names, ...optional.map((o) => o.name)];
+    const own = { name, nodes: joinable, above: card.above, between: card.between ?? [], inside, later, raw: card.raw };
     const near = mineNodeDocs(own, this.names);
     // A line at the top of the file that begins with the model's name, `TF12: 1 = IN, 2 = OUT`, is as good.
     const docs = near.size > 0 ? near : mineNodeDocs({ ...own, above: this.labelled.get(name.toLowerCase()) ?? [], inside: [], later: [] });
-    const nodes = names.map((n): ModelNode => {
+    const nodes = joinable.map((n, i): ModelNode => {
       const found = docs.get(n);
-      return found ? { name: n, doc: found.doc, docLine: found.line } : { name: n, doc: '' };
+      const node: ModelNode = found ? { name: n, doc: found.doc, docLine: found.line } : { name: n, doc: '' };
+      return i < names.length ? node : { ...node, otherwise: optional[i - names.length]!.value };
     });
     const said = [...card.above, ...(card.between ?? []), ...inside].map((c) => c.text);
-    const docTexts = nodes.map((n) => n.doc);
+    const docTexts = nodes.slice(0, names.length).map((n) => n.doc);
     return {
       name,
       kind: 'subckt',
       device: deviceOf(name, names, docTexts, said),
       letter: 'X',
       nodes,
-      ...(optional.length > 0 ? { optional } : {}),
       params,
       line: card.line,
       inside: this.open.map((o) => o.header.name),

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { applyEdit, sayProblem, type Model, type Part } from '../part';
+import { applyEdit, sayProblem, type Model, type NodeTie, type Part } from '../part';
 import { AMP_MODEL, good, pinNamed, provenPart, refused } from '../test/samples';
 import { assign } from './assign';
 import { rolesOf } from './roles';
@@ -13,6 +13,7 @@ import {
   modelSettings,
   proposeTies,
   readModels,
+  recordEdit,
   tieEdit,
   writeSpiceLibrary,
   type MatchPin,
@@ -461,6 +462,51 @@ describe('a part with a model', () => {
     const ids = ['OUT1', 'IN1-', 'IN1+'].map((n) => pinNamed(part, n).id);
     const ties = Object.fromEntries(['drain', 'gate', 'source'].map((n, i) => [n, { pin: ids[i]! }]));
     expect(writeSpiceLibrary({ ...part, models: [{ ...card, ties: { '*': ties } }] })).toMatch(/^M1 OUT1 IN1N IN1P IN1P MN$/m);
+  });
+  describe('with another model for its second unit', () => {
+    const halves: Part = (() => {
+      const onlyA = { ...joined.models[0]!, ties: { u1: joined.models[0]!.ties['u1']! } };
+      const other: Model = { id: 'm2', fileName: 'cmp.lib', source: AMP_MODEL.replaceAll('AMP1', 'CMP9'), chosen: 'CMP9', ties: {} };
+      const set = { ...joined, models: [onlyA, other] };
+      return applyEdit(set, tieEdit(other, proposeTies(set, other, chosenModel(other)!).ties));
+    })();
+    const [first, second] = halves.models;
+    it('is offered the unit that is free', () => expect(Object.keys(second!.ties)).toEqual(['u2']));
+    it('is bound where it is tied', () => expect([first, second].map((m) => bindingUnits(halves, 5, m))).toEqual([['u1'], ['u2']]));
+    it('is written as one subcircuit that calls both', () => {
+      const written = writeSpiceLibrary(halves);
+      expect(written.match(/^\.subckt TF0002 /gm)).toHaveLength(1);
+      expect(written).toMatch(/^XA IN1P IN1N VDD .* AMP1$/m);
+      expect(written).toMatch(/^XB_2 IN2P IN2N VDD .* CMP9$/m);
+      expect(written.match(/^\* Source: /gm)).toHaveLength(2);
+    });
+    it('brings a file of both models once', () => {
+      const source = `${first!.source}${second!.source}`;
+      const one = { ...halves, models: halves.models.map((m) => ({ ...m, source })) };
+      expect(writeSpiceLibrary(one).match(/^\* Source: /gm)).toHaveLength(1);
+    });
+    it('keeps each trial with its model', () => {
+      const trial = { name: 'bench', unit: 'B', modelId: 'm2', verdict: 'pass' as const, reason: '', measured: {} };
+      expect([first, second].map((m) => (recordEdit(halves, m!, [trial]) as { trials: unknown[] }).trials.length)).toEqual([0, 1]);
+    });
+  });
+  describe('with nodes that an instance may leave out', () => {
+    const source = AMP_MODEL.replace('4  5\n', '4  5 OPTIONAL: BIAS=$G_BIAS OFS=0\n');
+    const tieOf = (node: string, tie: NodeTie) => ({ unit: 'u1', node, tie });
+    it.each<[string, ReturnType<typeof tieOf>[], RegExp]>([
+      ['leaves out what nothing is tied to', [], /^XA IN1P IN1N VDD open_A_4 OUT1 AMP1$/m],
+      ['names the first alone', [tieOf('BIAS', { to: 'ground' })], /^XA IN1P IN1N VDD open_A_4 OUT1 0 AMP1$/m],
+      ['names those before the last as they would be', [tieOf('OFS', { to: 'rail', rail: 'VB' })], /^XA .* OUT1 \$G_BIAS VB AMP1$/m],
+    ])('%s', (_what, ties, says) => {
+      const other = { ...joined, models: [{ ...joined.models[0]!, source }] };
+      expect(writeSpiceLibrary(applyEdit(other, { kind: 'tieNodes', model: 'm1', ties }))).toMatch(says);
+    });
+    it('offers them to the pins that they are', () => {
+      const offered = readModels('.subckt G A Y OPTIONAL: DPWR=$G_DPWR DGND=$G_DGND\nR1 A Y 1\n.ends');
+      const pins = [['1', 'A', 'input'], ['2', 'Y', 'output'], ['3', 'GND', 'ground'], ['4', 'VCC', 'supply-in']] as const; // prettier-ignore
+      const { pairs } = matchPins(pins.map(([number, name, type]) => ({ number, name, type, unit: null })), offered.ok ? offered.value.models[0]!.nodes : []); // prettier-ignore
+      expect(pairs.map((p) => `${p.pin}=${p.node}`).sort()).toEqual(['1=A', '2=Y', '3=DGND', '4=DPWR']);
+    });
   });
   it('is nothing without a model', () => expect(writeSpiceLibrary(part)).toBe(''));
 });

@@ -4,38 +4,55 @@ import type { SpiceModel } from './read-models';
 import { rewriteForBerkeley } from './rewrite';
 
 /**
- * A SPICE library of the part: the model's source as it came, then one subcircuit whose terminals are the part's pins in
- * the order of their numbers and whose calls follow the joined pins, never the model's own order by accident. Empty
- * where no model is joined.
+ * A SPICE library of the part: one subcircuit whose terminals are the part's pins in the order of their numbers and whose
+ * calls follow the joined pins, never the models' own order by accident; then the models' sources as they came. Empty where
+ * no model is joined.
  */
 export function writeSpiceLibrary(part: FrozenPart): string {
-  return part.models.map((model) => writeModel(part, model)).join('\n');
-}
-
-function writeModel(part: FrozenPart, model: Model): string {
-  const chosen = chosenModel(model);
-  if (!chosen) return '';
-  const { text, rewrites } = model.berkeley
-    ? rewriteForBerkeley(model.source, model.chosen, model.params)
-    : { text: model.source, rewrites: [] };
-  const written = chosenModel({ ...model, source: text }) ?? chosen;
+  const called = part.models.flatMap((model) => calledModel(model) ?? []);
+  if (called.length === 0) return '';
   const names = nodeNames(part);
-  const pins = part.pins.filter((p) => names.has(p.id) && tiedPins(model).has(p.id)).sort(byNumber(part));
-  const calls = Object.entries(model.ties).map(([unitId, ties]) => call(part, unitId, ties, model, written, names));
-  const subckt = ownName(part, text);
+  const tied = new Set(called.flatMap(({ model }) => [...tiedPins(model)]));
+  const pins = part.pins.filter((p) => names.has(p.id) && tied.has(p.id)).sort(byNumber(part));
+  const subckt = ownName(part, called.map((c) => c.text).join('\n'));
+  const calls = called.flatMap(({ model, written }, i) =>
+    Object.entries(model.ties).flatMap(([unitId, ties]) => call(part, unitId, ties, model, written, names, i === 0 ? '' : `_${i + 1}`)),
+  );
+  // Several models of one file bring it once.
+  const sources = called.filter(({ text }, i) => called.findIndex((c) => c.text === text) === i);
   return [
     `* ${oneLine(part.name)}: ${oneLine(part.description)}`,
     `* Terminals in the order of their numbers:`,
     ...pins.map((p) => `*   ${names.get(p.id)} = ${oneLine(p.name)}, ${padsIn(p, part.packages[0]?.id).join(' ') || 'no pad'}`),
     `.subckt ${subckt} ${pins.map((p) => names.get(p.id)).join(' ')}`,
-    ...calls.flat(),
+    ...calls,
     `.ends ${subckt}`,
     '',
-    `* Source: ${oneLine(model.fileName)}`,
-    ...rewrites.map((r) => `* Rewritten for Berkeley SPICE 3, line ${r.line} of it: ${r.what}`),
-    text.replace(/\r\n?/g, '\n').trimEnd(),
-    '',
+    ...sources.flatMap(({ model, text, rewrites }) => [
+      `* Source: ${oneLine(model.fileName)}`,
+      ...rewrites.map((r) => `* Rewritten for Berkeley SPICE 3, line ${r.line} of it: ${r.what}`),
+      text.replace(/\r\n?/g, '\n').trimEnd(),
+      '',
+    ]),
   ].join('\n');
+}
+
+interface Called {
+  model: Model;
+  /** The text that is delivered, and the model as it stands in it. */
+  text: string;
+  written: SpiceModel;
+  rewrites: ReturnType<typeof rewriteForBerkeley>['rewrites'];
+}
+
+/** A joined model with the text that is delivered for it; undefined where its source no longer has it. */
+function calledModel(model: Model): Called | undefined {
+  const chosen = chosenModel(model);
+  if (!chosen) return undefined;
+  const { text, rewrites } = model.berkeley
+    ? rewriteForBerkeley(model.source, model.chosen, model.params)
+    : { text: model.source, rewrites: [] };
+  return { model, text, rewrites, written: chosenModel({ ...model, source: text }) ?? chosen };
 }
 
 /** The part's own name, unless the source defines it: a subcircuit that calls itself would never end. */
@@ -77,6 +94,12 @@ function nodeNames(part: FrozenPart): Map<string, string> {
 /** Berkeley SPICE 3 has no way to leave a node open; a resistance of 1 Gohm to ground keeps the matrix regular. */
 const OPEN_OHMS = '1G';
 
+/** The nodes that an instance names: of those that it may leave out, the ones up to the last that is tied. */
+function givenNodes(model: SpiceModel, ties: Readonly<Record<string, unknown>>): SpiceModel['nodes'] {
+  const last = model.nodes.findLastIndex((n) => n.otherwise === undefined || ties[n.name] !== undefined);
+  return model.nodes.slice(0, last + 1);
+}
+
 function call(
   part: FrozenPart,
   unitId: string,
@@ -84,14 +107,18 @@ function call(
   model: Model,
   chosen: SpiceModel,
   names: Map<string, string>,
+  /** Tells instances of a part's several models apart. */
+  suffix: string,
 ): string[] {
-  const label = unitId === WHOLE_PART ? '1' : (part.units.find((u) => u.id === unitId)?.label ?? unitId);
+  const own = unitId === WHOLE_PART ? '1' : (part.units.find((u) => u.id === unitId)?.label ?? unitId);
+  const label = `${own}${suffix}`;
   const extra: string[] = [];
-  const nodes = chosen.nodes.map(({ name }) => {
+  const nodes = givenNodes(chosen, ties).map(({ name, otherwise }) => {
     const tie = ties[name];
     if (tie && 'pin' in tie) return names.get(tie.pin) ?? '0';
     if (tie?.to === 'ground') return '0';
     if (tie?.to === 'rail') return clean(tie.rail);
+    if (tie === undefined && otherwise !== undefined) return otherwise;
     const open = `open_${label}_${plainWord(name)}`;
     extra.push(`R${open} ${open} 0 ${OPEN_OHMS}`);
     return open;

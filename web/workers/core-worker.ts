@@ -7,7 +7,7 @@ import { readPads } from '../../core/lands';
 import { safeParsePart, type HouseRules, type Model, type Part, type Release, type Source } from '../../core/part';
 import { writeReport, type Edition } from '../../core/report';
 import { bundleZip, packLibrary, readArchive, sha256, type ArchivedSource } from '../../core/release';
-import { chosenModel, findModels, modelSettings, recordEdit, trialStanding, type Trial } from '../../core/spice';
+import { chosenModel, findModels, modelSettings, proposeTies, recordEdit, trialStanding, type Trial } from '../../core/spice';
 import { summarize } from '../store/records';
 
 /** All computation that may take over 20 ms, away from the screen's thread. */
@@ -29,6 +29,11 @@ const api = {
   report: (part: Part, edition: Edition) => writeReport(part, edition),
   findModels: (source: string, query: string, most: number) => findModels(source, query, most),
   modelSettings: (model: Model) => modelSettings(model),
+  /** The matcher's ties for a model; undefined where its source no longer has it. */
+  proposeTies: (part: Part, model: Model) => {
+    const chosen = chosenModel(model);
+    return chosen && proposeTies(part, model, chosen);
+  },
   chosenModel: (model: Pick<Model, 'source' | 'chosen'>) => chosenModel(model),
   trialStanding: (part: Part) => trialStanding(part),
   trialEdits: (part: Part, trials: Trial[]) => part.models.map((model) => recordEdit(part, model, trials)),

@@ -180,7 +180,7 @@ function pad(cells: readonly string[], count: number): string[] {
 }
 
 /** What a column holds shows in so many of its rows. */
-const ENOUGH_ROWS = 400;
+const ENOUGH_ROWS = 120;
 
 /** Some rows of a long table, evenly over all of it. */
 const spread = (rows: GridRow[]): GridRow[] => {

@@ -17,13 +17,19 @@ export function setupsOf(part: Part, only?: string): Setup[] {
       if (!chosen) return [];
       return Object.entries(model.ties).map(([unitId, ties]): Setup => ({
         unit: unitId === WHOLE_PART ? null : (part.units.find((u) => u.id === unitId)?.label ?? unitId),
+        modelId: model.id,
         device: chosen.device,
         model: chosen,
         source: model.source,
         params: model.params ?? {},
-        joins: chosen.nodes.map(({ name }) => {
+        joins: chosen.nodes.map(({ name, otherwise }) => {
           const tie = ties[name];
-          return { node: name, pins: pinsOnNode(tie).flatMap(pinOf), to: tie && 'to' in tie && tie.to === 'ground' ? 'ground' : 'open' };
+          return {
+            ...(tie === undefined && otherwise !== undefined ? { otherwise } : {}),
+            node: name,
+            pins: pinsOnNode(tie).flatMap(pinOf),
+            to: tie && 'to' in tie && tie.to === 'ground' ? 'ground' : 'open',
+          };
         }),
       }));
     });

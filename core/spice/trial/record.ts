@@ -38,7 +38,7 @@ export function recordEdit(part: Part, model: Model, trials: readonly Trial[]): 
     model: model.id,
     trials: trials.flatMap((t): TrialRecord[] => {
       const unit = units.find((u) => u.label === (t.unit ?? ''));
-      if (!unit) return [];
+      if (!unit || (t.modelId !== undefined && t.modelId !== model.id)) return [];
       return [{ unit: unit.label, bench: t.name, verdict: t.verdict, reason: t.reason, digest: joinDigest(part, model, unit.id) }];
     }),
   };
@@ -57,7 +57,7 @@ export function trialState(part: Part, model: Model, unit: { id: string; label: 
 /** What a trial of a part would run, and what the part keeps of the last one. */
 export interface Standing {
   setups: Setup[];
-  kept: { unit: string; state: TrialState; records: TrialRecord[] }[];
+  kept: { model: string; unit: string; state: TrialState; records: TrialRecord[] }[];
   /** Tells one join from another: what was tried counts as long as it stays. */
   digest: string;
 }
@@ -67,6 +67,7 @@ export function trialStanding(part: Part): Standing {
   return {
     setups: setupsOf(part).filter((s) => s.joins.some((j) => j.pins.length > 0)),
     kept: units.map(({ model, unit }) => ({
+      model: model.chosen,
       unit: unit.label,
       state: trialState(part, model, unit),
       records: (model.trials ?? []).filter((t) => t.unit === unit.label),

@@ -9,6 +9,7 @@ import { netsOf, type Setup, type Simulate, type Verdict } from './setup';
 export interface Trial extends Verdict {
   name: string;
   unit: string | null;
+  modelId?: string;
   /** Names of two pins that may be swapped. */
   rejoin?: [string, string];
 }
@@ -127,8 +128,9 @@ export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial
   const isKnown = BENCHES[given.device] !== undefined && (given.device !== 'regulator' || isRegulator(given));
   const setup = isKnown ? given : { ...given, device: deviceByPins(given) };
   const benches = (BENCHES[setup.device] ?? [biasBench]).filter((bench) => bench.fits?.(setup) ?? true);
+  const ofModel = setup.modelId === undefined ? {} : { modelId: setup.modelId };
   const trials: Trial[] = [];
-  for (const bench of benches) trials.push({ name: bench.name, unit: setup.unit, ...(await tryBench(bench, setup, simulate)) });
+  for (const bench of benches) trials.push({ name: bench.name, unit: setup.unit, ...ofModel, ...(await tryBench(bench, setup, simulate)) });
   // By its pins alone a linear part looks like a gate: what a truth table then fails is no fault of the join.
   if (!isKnown && setup.device === 'logic')
     return trials.map((t) =>

@@ -17,11 +17,15 @@ export interface Join {
   pins: TrialPin[];
   /** Where no pin is: as the user says. */
   to: 'ground' | 'open';
+  /** Where no pin is and nothing is said: the node that the model itself has in its place. */
+  otherwise?: string;
 }
 
 /** A joined unit to be tried: the symbol's pins on the model's nodes. */
 export interface Setup {
   unit: string | null;
+  /** The part's model by its id, where a part is tried. */
+  modelId?: string;
   device: Device;
   model: SpiceModel;
   source: string;
@@ -116,9 +120,12 @@ function modelText(source: string): string {
  */
 const STEADY = ['.control', 'optran 1 1 1 50n 1u 0', '.endc'];
 
+/** A global node's own sign would begin a comment. */
+const otherNet = ({ otherwise }: Join, index: number): string => otherwise?.replace(/\W/g, '_') ?? `open${index + 1}`;
+
 /** The bench's netlist: the model's text, an instance whose nets are the joined pins, the sources around it, one analysis. */
 export function netlistOf(setup: Setup, around: readonly string[], analysis: string): string {
-  const nets = setup.joins.map((j, i) => (j.pins.length > 0 ? `p${i + 1}` : j.to === 'ground' ? '0' : `open${i + 1}`));
+  const nets = setup.joins.map((j, i) => (j.pins.length > 0 ? `p${i + 1}` : j.to === 'ground' ? '0' : otherNet(j, i)));
   const { model } = setup;
   // A card of four nodes whose bulk no pin is joined to has it on the source, as three-lead transistors do.
   if (model.kind === 'model' && nets.length === 4 && setup.joins[3]!.pins.length === 0) nets[3] = nets[2]!;

@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { sayProblem } from '../../../core/part';
+import { freshId, sayProblem, type Model } from '../../../core/part';
 import type { FoundModels, SpiceModel } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
@@ -15,11 +15,20 @@ import { ModelSettingsView } from './model-settings';
 const LONG = 400_000;
 const MOST = 200;
 
+interface Props {
+  /** The model in view; undefined where the part has none. */
+  current: Model | undefined;
+  onInView: (id: string) => void;
+  onDone: () => void;
+}
+
 /** Takes a SPICE file by drop, paste or choice, lists its models, and makes the chosen one the part's. */
-export function ModelForm({ onDone }: { onDone: () => void }) {
+export function ModelForm({ current: given, onInView, onDone }: Props) {
   const act = useAct();
   const part = useStore(selectPart);
-  const current = part.models[0];
+  // A part of unlike halves has a model for each: another one is added beside those that it has.
+  const [isOther, setOther] = useState(false);
+  const current = isOther ? undefined : given;
   const [source, setSource] = useState({ text: current?.source ?? '', name: current?.fileName ?? 'pasted model' });
   const [full, setFull] = useState(current?.source ?? '');
   const [query, setQuery] = useState('');
@@ -40,13 +49,14 @@ export function ModelForm({ onDone }: { onDone: () => void }) {
     if (file) await read(await readFileText(file), file.name);
   };
   const take = (model: SpiceModel) => {
+    const id = current?.id ?? freshId('m', new Set(part.models.map((m) => m.id)));
     const ties = current?.source === full && current.chosen === model.name ? current.ties : {};
     act(
       edited({
         kind: 'setModel',
         model: {
           ...(current?.source === full && current.chosen === model.name ? current : {}),
-          id: current?.id ?? 'm1',
+          id,
           fileName: source.name,
           source: full,
           chosen: model.name,
@@ -54,10 +64,22 @@ export function ModelForm({ onDone }: { onDone: () => void }) {
         },
       }),
     );
+    onInView(id);
     onDone();
   };
+  const addOther = () => {
+    setOther(true);
+    setSource({ text: '', name: 'pasted model' });
+    setFull('');
+    setFound(null);
+  };
   return (
-    <Card label="SPICE model" title="SPICE model" aside="drop a file here, paste its text, or choose it" className="mx-4 mb-2 shrink-0">
+    <Card
+      label="SPICE model"
+      title={isOther ? 'Another SPICE model' : 'SPICE model'}
+      aside="drop a file here, paste its text, or choose it"
+      className="mx-4 mb-2 shrink-0"
+    >
       <Drop label="Drop the model file" onFiles={(f) => void fromFiles(f)}>
         <div className="grid grid-cols-[1fr_320px] gap-3">
           <div>
@@ -121,6 +143,7 @@ export function ModelForm({ onDone }: { onDone: () => void }) {
           {current && models.length === 0 ? (
             <Button onClick={() => void read(current.source, current.fileName)}>Choose another model of {current.fileName}</Button>
           ) : null}
+          {current ? <Button onClick={addOther}>Add another model</Button> : null}
           <Button tone="quiet" onClick={onDone}>
             Close
           </Button>

@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
-import { padsIn, type Package, type Part } from '../../../core/part';
+import { padsIn, type Model, type Package, type Part } from '../../../core/part';
 import { joinExposedPad, meetPads } from '../../../core/lands';
 import { padSteps } from '../../../core/read-back';
-import { bindingUnits, proposeTies, tieEdit, type SpiceModel } from '../../../core/spice';
+import { bindingUnits, tieEdit, type SpiceModel, type TieProposal } from '../../../core/spice';
 import { useCommands } from '../../commands/registry';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
@@ -41,23 +41,27 @@ export function JoinStation() {
   // A large part is looked at group by group: the one of the pin in focus, until another is chosen.
   const group = groupChosen !== undefined ? groupChosen : part.pins.length > MANY ? (focused?.group ?? part.pins[0]?.group ?? null) : null;
   const pkg = part.packages.find((p) => p.id === packageId);
-  const model = part.models[0];
-  const chosen = useChosenModel();
-  const bindings = useMemo(() => (model && chosen ? bindingUnits(part, chosen.nodes.length) : []), [part, model, chosen]);
+  const [modelId, setModelId] = useState<string | null>(null);
+  const model = part.models.find((m) => m.id === modelId) ?? part.models[0];
+  const chosen = useChosenModel(model);
+  const bindings = useMemo(() => (model && chosen ? bindingUnits(part, chosen.nodes.length, model) : []), [part, model, chosen]);
   const [walked, setWalked] = useState<'pads' | 'nodes'>('pads');
   const [unitKey, setUnitKey] = useState<string | null>(null);
   const binding = bindings.find((b) => b === unitKey) ?? bindings[0];
 
   const met = useMemo(() => (packageId === undefined ? undefined : meetPads(part, packageId)), [part, packageId]);
-  const proposal = useMemo(() => (model && chosen ? proposeTies(part, model, chosen) : undefined), [part, model, chosen]);
-  const offers = proposal?.ties ?? [];
+  const proposal = useProposal(part, model);
+  const offers = useMemo(
+    () => (proposal?.ties ?? []).filter((o) => bindings.includes(o.unit) && model?.ties[o.unit]?.[o.node] === undefined),
+    [proposal, model, bindings],
+  );
   const exposed = packageId === undefined ? undefined : joinExposedPad(part, packageId);
   const looseNodes = useMemo(
     (): LooseEnd[] =>
       model && chosen
         ? bindings.flatMap((unit) =>
             chosen.nodes
-              .filter((n) => model.ties[unit]?.[n.name] === undefined)
+              .filter((n) => model.ties[unit]?.[n.name] === undefined && n.otherwise === undefined)
               .map((n): LooseEnd => ({ kind: 'node', unit, node: n.name })),
           )
         : [],
@@ -213,6 +217,15 @@ export function JoinStation() {
         <Button keyName="M" aria-expanded={open === 'model'} disabled={readOnly} onClick={() => toggle('model')}>
           {model ? `Model ${model.chosen}` : 'Add a SPICE model'}
         </Button>
+        {model && part.models.length > 1 ? (
+          <Choice
+            hideLabel
+            label="Model in view"
+            value={model.id}
+            options={part.models.map((m) => ({ value: m.id, label: m.chosen }))}
+            onChange={setModelId}
+          />
+        ) : null}
         {model ? (
           <Button keyName="T" aria-expanded={open === 'trial'} onClick={() => toggle('trial')}>
             Trial
@@ -256,7 +269,7 @@ export function JoinStation() {
         ) : null}
       </div>
       {open === 'land' ? <LandForm pkg={pkg} onDone={() => setOpen(null)} /> : null}
-      {open === 'model' ? <ModelForm onDone={() => setOpen(null)} /> : null}
+      {open === 'model' ? <ModelForm key={model?.id ?? ''} current={model} onInView={setModelId} onDone={() => setOpen(null)} /> : null}
       {open === 'many' && pkg ? <JoinByCard pkg={pkg} onClose={() => setOpen(null)} /> : null}
       {open === 'compare' && packageId !== undefined && part.packages.length > 1 ? (
         <CompareCard left={packageId} onClose={() => setOpen(null)} />
@@ -265,7 +278,7 @@ export function JoinStation() {
       {open === 'read-back' ? (
         <div className="min-h-0 flex-1">
           <ReadBackView
-            key={`${packageId} ${binding} ${walked}`}
+            key={`${packageId} ${model?.id} ${binding} ${walked}`}
             part={part}
             pkg={hasLand ? pkg : undefined}
             model={model}
@@ -282,6 +295,7 @@ export function JoinStation() {
             <Threads
               part={part}
               pkg={pkg}
+              model={model}
               chosen={chosen}
               binding={binding}
               group={group}
@@ -371,9 +385,23 @@ function readOf(part: Part, pkg: Package): string {
   return `${steps.filter((s) => s.state === 'read').length}/${steps.length}`;
 }
 
-/** The chosen model of the part's SPICE source, read in the worker. */
-function useChosenModel(): SpiceModel | undefined {
-  const { source, chosen } = useStore((s) => s.part.part.models[0]) ?? {};
+/** What the matcher proposes for a model, worked out in the worker. What it said of the part before stands until it answers anew. */
+function useProposal(part: Part, model: Model | undefined): TieProposal | undefined {
+  const [answer, setAnswer] = useState<{ model: string; chosen: string; proposal: TieProposal | undefined } | null>(null);
+  useEffect(() => {
+    if (model === undefined) return;
+    let stale = false;
+    void core.proposeTies(part, model).then((proposal) => !stale && setAnswer({ model: model.id, chosen: model.chosen, proposal }));
+    return () => {
+      stale = true;
+    };
+  }, [part, model]);
+  return answer !== null && answer.model === model?.id && answer.chosen === model.chosen ? answer.proposal : undefined;
+}
+
+/** The chosen model of a SPICE source, read in the worker. */
+function useChosenModel(of: Model | undefined): SpiceModel | undefined {
+  const { source, chosen } = of ?? {};
   const [read, setRead] = useState<{ source: string; chosen: string; model: SpiceModel | undefined } | null>(null);
   useEffect(() => {
     if (source === undefined || chosen === undefined) return;

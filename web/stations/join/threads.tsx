@@ -1,5 +1,15 @@
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
-import { nameOnDrawing, padsIn, pinsOnNode, WHOLE_PART, type NodeTie, type Package, type Part, type Pin } from '../../../core/part';
+import {
+  nameOnDrawing,
+  padsIn,
+  pinsOnNode,
+  WHOLE_PART,
+  type Model,
+  type NodeTie,
+  type Package,
+  type Part,
+  type Pin,
+} from '../../../core/part';
 import type { SpiceModel, TieProposal } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
@@ -12,6 +22,7 @@ import { LandView } from './land-view';
 interface Props {
   part: Part;
   pkg: Package | undefined;
+  model: Model | undefined;
   chosen: SpiceModel | undefined;
   /** The unit id that the model is bound in, or `*` for the whole part. */
   binding: string | undefined;
@@ -30,12 +41,11 @@ interface Thread {
 }
 
 /** Package, pins and nodes in three columns; threads of the selected pins are strong, the others faint. */
-export function Threads({ part, pkg, chosen, binding, group, offers, askedPad, askedNode }: Props) {
+export function Threads({ part, pkg, model, chosen, binding, group, offers, askedPad, askedNode }: Props) {
   const act = useAct();
   const selection = useStore(selectSelection);
   const selectedSet = useStore(selectSelectedSet);
   const padJoined = useStore(selectPadJoined);
-  const model = part.models[0];
   const ties = useMemo(() => (binding === undefined ? {} : (model?.ties[binding] ?? {})), [model, binding]);
   const shown = useMemo(() => pinsShown(part, binding, group, model !== undefined), [part, binding, group, model]);
   const threads = useMemo((): Thread[] => {
@@ -126,9 +136,19 @@ export function Threads({ part, pkg, chosen, binding, group, offers, askedPad, a
                   <span className="font-mono text-[13px] font-bold">
                     {i + 1} {node.name}
                   </span>
-                  <span className="block text-[12px] text-muted">{node.doc || 'no comment names it'}</span>
+                  <span className="block text-[12px] text-muted">
+                    {node.doc || 'no comment names it'}
+                    {node.otherwise === undefined ? '' : `; may be left out, then ${node.otherwise}`}
+                  </span>
                 </button>
-                <NodeTieRow tie={to} tied={tied} part={part} onTie={(t) => tie(node.name, t)} taken={ties} />
+                <NodeTieRow
+                  tie={to}
+                  tied={tied}
+                  part={part}
+                  onTie={(t) => tie(node.name, t)}
+                  taken={ties}
+                  mayBeLeft={node.otherwise !== undefined}
+                />
               </div>
             );
           })
@@ -181,12 +201,15 @@ function NodeTieRow({
   part,
   onTie,
   taken,
+  mayBeLeft,
 }: {
   tie: NodeTie | undefined;
   tied: Pin[];
   part: Part;
   onTie: (tie: NodeTie | null) => void;
   taken: Record<string, NodeTie>;
+  /** An instance may leave the node out. */
+  mayBeLeft: boolean;
 }) {
   const readOnly = useStore((s) => s.part.readOnly);
   const used = new Set(Object.values(taken).flatMap(pinsOnNode));
@@ -210,9 +233,9 @@ function NodeTieRow({
                   : { pin: e.target.value },
           )
         }
-        className={`mt-0.5 w-full rounded border px-1 py-px font-mono text-[12px] ${tie === undefined ? 'border-amber-line' : 'border-line'}`}
+        className={`mt-0.5 w-full rounded border px-1 py-px font-mono text-[12px] ${tie === undefined && !mayBeLeft ? 'border-amber-line' : 'border-line'}`}
       >
-        <option value="">not tied</option>
+        <option value="">{mayBeLeft ? 'left out' : 'not tied'}</option>
         {free.map((p) => (
           <option key={p.id} value={p.id}>
             {p.name}

@@ -53,7 +53,9 @@ export function TrialCard({ onClose }: { onClose: () => void }) {
     if (!readOnly) for (const edit of await core.trialEdits(part, all)) act(edited(edit));
   };
   const trial = trials[shown];
-  const model = part.models.find((m) => trial && joinedUnits(part, m).some((u) => u.label === (trial.unit ?? '')));
+  const model = part.models.find(
+    (m) => trial && (trial.modelId ?? m.id) === m.id && joinedUnits(part, m).some((u) => u.label === (trial.unit ?? '')),
+  );
   const rejoin = trial?.rejoin && model ? rejoinEdit(part, model, trial.unit ?? '', trial.rejoin) : undefined;
   return (
     <Card label="Trial" title="Trial" aside="each joined unit on a small bench, simulated" className="mx-4 mb-2 shrink-0">
@@ -63,7 +65,7 @@ export function TrialCard({ onClose }: { onClose: () => void }) {
           {trials.length === 0 && !busy ? <KeptTrials kept={standing?.kept ?? []} /> : null}
           <ul aria-label="Trials" className="flex max-h-52 flex-col gap-1 overflow-y-auto">
             {trials.map((t, i) => (
-              <li key={`${t.unit} ${t.name}`}>
+              <li key={`${t.modelId} ${t.unit} ${t.name}`}>
                 <button
                   type="button"
                   aria-pressed={i === shown}
@@ -126,9 +128,10 @@ const STATE_WORDS = {
 function KeptTrials({ kept }: { kept: Standing['kept'] }) {
   return (
     <ul aria-label="Last trial" className="mb-1 max-h-40 overflow-y-auto text-[13px]">
-      {kept.map(({ unit, state, records }) => (
-        <li key={unit}>
+      {kept.map(({ model, unit, state, records }) => (
+        <li key={`${model} ${unit}`}>
           <strong className={state === 'pass' ? TONES.pass : state === 'fail' || state === 'older' ? TONES.fail : TONES.inconclusive}>
+            {new Set(kept.map((k) => k.model)).size > 1 ? `${model}, ` : ''}
             {unit === '' ? 'The part' : `Unit ${unit}`}: {STATE_WORDS[state]}
           </strong>{' '}
           <span className="text-muted">{records.map((r) => `${r.bench}: ${r.reason}`).join(' ')}</span>
