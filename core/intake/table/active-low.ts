@@ -6,6 +6,9 @@ const KNOWN =
 
 const SAYS_LOW =
   /\bactive[- ]low\b|\blow[- ]active\b|\(active low\)|\bactive when low\b|\bwhen (driven |pulled |taken )?low,? .*(reset|select|enable|shut)/i;
+/** What is said of a terminal that carries a mark: it acts, or tells, by a low level. */
+const ACTS_LOW =
+  /\b(logic )?low (level )?(to (enable|disable|reset|activate|select|start|shut)|when|during|in|while|indicates|enables|if)\b|\bwhen low\b|\bgoes low\b/i;
 const SAYS_HIGH = /\bactive[- ]high\b|\bhigh[- ]active\b/i;
 
 /** A doubt whether a terminal is active low. */
@@ -53,6 +56,8 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
       unsure: `the name ends or starts with “${mark.mark}”, the description says active high`,
     };
   if (said) return { activeLow: true, because: `“${said[0]}”` };
+  const acts = ACTS_LOW.exec(description);
+  if (acts) return { activeLow: true, because: `“${acts[0]}”` };
   if (mark.sure || KNOWN.test(mark.stem)) return { activeLow: true, because: `“${mark.mark}” on ${mark.stem}` };
   return { activeLow: false, unsure: `“${mark.mark}” on ${mark.stem} can mean active low` };
 }

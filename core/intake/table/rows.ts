@@ -141,7 +141,7 @@ function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): Row
   }
   if (cells.every((c) => roleOfHeading(c) !== undefined || packageIn(c)?.name === c)) return 'header';
   if (numbered) return 'row';
-  if (at('name') !== '' && /exposed|thermal|paddle|^e-?pad$|^ep$/i.test(at('name'))) return 'row';
+  if (at('name') !== '' && isPadUnder(at('name'), at('description'))) return 'row';
   if (isNote(cells[0]!)) return 'note';
   if (numberCells.every((c) => c === '') && at('name') === '' && at('description') !== '') return 'continuation';
   if (
@@ -281,11 +281,19 @@ const WORD = /^[A-Za-z](?:[A-Za-z0-9_]*[A-Za-z0-9])?$/;
 const pick = (lists: { packageName: string; numbers: string[] }[], i: number): Record<string, string> =>
   Object.fromEntries(lists.filter((l) => l.numbers[i] !== undefined).map((l) => [l.packageName, l.numbers[i]!]));
 
+/** Whether a row without a number is the pad under the package, by its name or by what its words begin with. */
+const isPadUnder = (name: string, description: string): boolean =>
+  /exposed|thermal|paddle|\bppad\b|^e-?pad$|^ep$/i.test(name) || EXPOSED_PAD.test(description);
+const EXPOSED_PAD = /^\W*(the )?(exposed|thermal|power)( \w+)? (pad|paddle)\b/i;
+
 function numbersOf(cell: NumberCell, name: string, entry: Entry, context: Context): string[] {
   if (cell.kind === 'list') return cell.numbers;
   if (cell.kind === 'pad') return ['EP'];
   // A dash where the number would be: an exposed pad that the drawing gives no number.
-  if (cell.kind === 'none') return entry.numbers.length === 1 && /exposed|thermal|paddle|^e-?pad$|^ep$/i.test(name) ? ['EP'] : [];
+  if (cell.kind === 'none') {
+    if (entry.numbers.length > 1) return [];
+    return isPadUnder(name, entry.description) ? ['EP'] : [];
+  }
   const text = entry.numbers.find((n) => n.cell === cell)?.text ?? '';
   context.problems.push(problem('number-unread', { text }, { file: context.file, ...whereOf(entry.rows[0]!) }));
   return [];

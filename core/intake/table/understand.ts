@@ -157,7 +157,7 @@ function footnoteMarks(lines: readonly string[]): Set<string> {
   const marks = new Set<string>();
   for (const line of lines) {
     if (!MAY_BE_NOTE.test(line)) continue;
-    const match = /^[\s"|,;]*(?:\((\d)\)|\[(\d)\]|(\d)\)|(\*))\s*\S/.exec(line) ?? /^\s*notes?:?\s*\(?(\d)[).:]/i.exec(line);
+    const match = /^[\s"|,;]*(?:\((\d)\)|\[(\d)\]|(\d)\)|(\*))\s*\S/.exec(line) ?? /^\s*notes?:?\s*\(?(?:(\d)[).:]|(\*))/i.exec(line);
     const mark = match?.slice(1).find((m) => m !== undefined);
     if (mark) marks.add(mark);
   }

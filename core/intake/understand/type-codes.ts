@@ -59,6 +59,8 @@ export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>
   }
   const meaning = CODES[shape(text)];
   if (meaning) return meant(meaning, `type column “${text}”`);
+  const built = builtCode(shape(text));
+  if (built.length > 0) return built.map(([type, weight]) => evidence(type, weight, `type column “${text}”`));
   const spoken = phrase(text, `type column “${text}”`);
   const parts = text
     .split(/[,;()]|\bor\b|\s+/)
@@ -71,6 +73,17 @@ export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>
   const [only, ...more] = spoken;
   const narrower = more.length === 0 ? parts.find((p) => COVERS[p.type]?.includes(only!.type) && NARROW.has(p.type)) : undefined;
   return narrower ? [narrower] : spoken;
+}
+
+/** Codes that makers build of a direction and a buffer's own letters, strength in mA or pull: `I/O12`, `O8`, `I/OSD12`, `IPU/O`. */
+function builtCode(code: string): [ElectricalType, number][] {
+  if (/^I\/O[A-Z]{0,3}\d{0,2}$/.test(code)) return [['bidirectional', 6]];
+  if (/^OD\d{1,2}$/.test(code)) return [['open-drain', 6]];
+  if (/^O\d{1,2}$/.test(code)) return [['output', 6]];
+  if (/^I[SC]?\d{1,2}$/.test(code)) return [['input', 6]];
+  // An input at reset with a pull, an output after it: the words say what it is for.
+  if (/^I(PU|PD)\/O(PU|PD)?$/.test(code)) return [['output', 3]];
+  return [];
 }
 
 function phrase(text: string, because: string): Evidence[] {

@@ -23,14 +23,15 @@ const WORDINGS: Wording[] = [
   {
     type: 'no-connect',
     weight: 7,
-    words: /\bno[- ]connect(ion)?s?\b|\bnot connected\b|\bunconnected\b|\bunused (pin|lead|terminal)\b|^\s*n\.?c\.?\s*$/i,
+    words: /\bno[- ]connect(ion)?s?\b|\bnot connected\b|\bunused (pin|lead|terminal)\b|^\s*n\.?c\.?\s*$/i,
     unless: /\bdo not\b|\bnormal operation\b|\bstrap/i,
   },
+  { type: 'no-connect', weight: 7, words: /\bunconnected\b/i, unless: /\bdo not\b|\bnormal operation\b|\bstrap/i, isAdvice: true },
   {
     type: 'reserved',
     weight: 9,
     words:
-      /\bdo not connect\b|\bdo not use\b|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|\bmust be left (open|floating|unconnected)\b|^\W*internally connected\b(?! (to|with)\b)/i,
+      /\bdo not connect\b|\bdo not use\b|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|\bmust be left (open|floating|unconnected)\b|\bno[- ]connect(ion)?s?\b.{0,12}\bmust be (connected|tied|grounded|left|kept)\b|\b(tie|connect|strap|short)(ed)? (this pin )?to \w+ (for|in) normal (operation|use|mode)\b|^\W*internally connected\b(?! (to|with)\b)/i,
     unless: /\bno internal connection\b|\breserved for future use in\b/i,
   },
   // What the output is to be set by is no output.
@@ -72,7 +73,7 @@ const WORDINGS: Wording[] = [
     type: 'passive',
     weight: 7,
     words:
-      /^(?!.*\b(supply|power|ground|output|input)\b.{0,60}\b(bypass|decoupl))(.*\b)?(connect|place|put|attach|wire|needs?|requires?)\b((?!\b(through|via|using|with|by|divider|tap|pull|series)\b)(?:[^.;]|\.(?=\d))){0,40}\b(resistor|capacitor|inductor|coil|crystal|thermistor|ferrite)\b(?! (divider|network|ladder))/i,
+      /^(?!.*\b(supply|power|ground|output|input)\b.{0,60}\b(bypass|decoupl))(.*\b)?(connect(ing)?|plac(e|ing)|put|attach(ing)?|wire|needs?|requires?)\b((?!\b(through|via|using|with|by|divider|tap|pull|series)\b)(?:[^.;]|\.(?=\d))){0,40}\b(resistor|capacitor|inductor|coil|crystal|thermistor|ferrite)\b(?! (divider|network|ladder))/i,
     unless: /\b(bypass|decoupl\w*|pull-?up|pull-?down|supply|regulator output|ldo output|reference output|open[- ](drain|collector))\b/i,
     isAdvice: true,
   },
@@ -85,9 +86,37 @@ const WORDINGS: Wording[] = [
   },
   {
     type: 'passive',
+    weight: 7,
+    words: /\b\d[\d.]* ?[nµμup]F (capacitor )?(from|between) (the )?(SW|LX|PH|PHASE|BST|BTST|BOOT)\w* (to|and)\b/,
+  },
+  // Contacts and poles of relays and switches.
+  {
+    type: 'passive',
+    weight: 8,
+    words: /\bnormally[- ](open|closed)\b|\b(make|break|common|moving|fixed|change-?over|relay) contact\b/i,
+    unless: /\b(output|input|driver|supply|ground)\b/i,
+  },
+  { type: 'passive', weight: 6, words: /\bfloating (supply )?return\b|\bfloating ground\b|\bswitch(ing)? node return\b/i },
+  {
+    type: 'passive',
     weight: 6.5,
     words: /\bcapacitor (from|between) [A-Z]\w+ (to|and) (?!\w*(GND|VSS|ground))[A-Z]\w+/,
   },
+  {
+    type: 'passive',
+    weight: 7,
+    words: /\bresistor (is |must be |should be )?(attached|connected|placed|wired)\b/i,
+    unless: /\bpull-?(up|down)\b|\bopen[- ](drain|collector)\b/i,
+    isAdvice: true,
+  },
+  // What a phrase ends with is what the terminal is for: `mid-rail decoupling capacitor`.
+  {
+    type: 'passive',
+    weight: 6.5,
+    words: /^[^.;,]{0,60}\b(bypass|decoupling|reservoir|smoothing) (capacitor|cap)\W*$/i,
+    unless: /\b(regulator|ldo|supply|output)\b/i,
+  },
+  { type: 'supply-out', weight: 4, words: /\bbias (voltage|supply)\b/i, unless: /\binput\b|\bset|\badjust/i },
   { type: 'passive', weight: 6.5, words: /\bresistor (sets|from|to ground)\b/i, unless: /\bpull-?(up|down)\b/i, isAdvice: true },
   {
     type: 'passive',
@@ -100,16 +129,17 @@ const WORDINGS: Wording[] = [
     type: 'supply-out',
     weight: 8,
     words:
-      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc-?dc|converter rail|core regulator)('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (voltage )?output\b|\breference out\b|\bsupply output\b|\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (supply|rail|voltage)\b|\bbias (supply|rail) output\b|\bregulated output voltage\b|\bldo output\b|\bcharge[- ]?pump rail\b/i,
-    unless: /\bfeedback\b|\bsense\b|\binput (to|of|for|supply)\b|\benable\b|\bpower[- ]good\b/i,
+      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc-?dc|converter rail|core regulator)( ?\d{1,2})?('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (voltage )?output\b|\breference out\b|\bsupply output\b|\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (supply|rail|voltage)\b|\bbias (supply|rail) output\b|\binternal (core |digital |analog )?(supply|regulator|rail)( voltage)? (bypass|decoupl\w*)\b|\bregulated output voltage\b|\bldo output\b|\bcharge[- ]?pump rail\b/i,
+    unless:
+      /\bfeedback\b|\bsense\b|\binput (to|of|for|supply)\b|\benable\b|\bpower[- ]good\b|\bloop filter\b|\bphase (detector|comparator)\b|\bcharge[- ]?pump (output )?current\b/i,
   },
   {
     type: 'ground',
     weight: 7,
     words:
-      /\b(analog(ue)?|digital|power|signal|supply|common|circuit|logic|rf|chassis|core|i\/?o|driver|output|input|high-side|low-side|side [12ab]|isolated)? ?grounds?\b(?! (plane )?(sense|fault|detect))|\b0 ?V (supply|reference|rail)\b|\bvss\b|\b(supply|power) return\b|\breturn for\b/i,
+      /\b(analog(ue)?|digital|power|signal|supply|common|circuit|logic|rf|chassis|core|i\/?o|driver|output|input|high-side|low-side|side [12ab]|isolated)? ?grounds?\b(?! (plane )?(sense|sensing|fault|detect|feedback|reference input))|\b0 ?V (supply|reference|rail)\b|\bvss\b|\b(supply|power|low[- ]side|logic|signal) return\b|\breturn for\b/i,
     unless:
-      /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bto (vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if)\b/i,
+      /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bfloating\b|\bto (vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if)\b/i,
   },
   {
     type: 'ground',
@@ -120,9 +150,9 @@ const WORDINGS: Wording[] = [
     type: 'supply-in',
     weight: 7,
     words:
-      /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate[- ]drive|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|mode|amp|ground|output|stage))|\bsupply\s*$/i,
+      /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate[- ]drive|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|saving|mode|amp|ground|output|stage|enable|source|key|button|request|sequenc|detect|select|control|switch|state|status|cycl|indicat|monitor|sens|level|hold|off))|\bsupply\s*$/i,
     unless:
-      /\bsupply (current|sense|monitor|good|output|return|ground|enable|select|control|detect|fault|ok)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\bgrounds?\b|\bsupply voltage (monitor|sense)/i,
+      /\b(supply|battery|power|v?bus|charger|adapter)( (supply|source|input))* (current|sense|sensing|monitor|good|output|return|ground|enable|select(ion)?|control|detect(ion|or)?|fault|ok|status|indicat\w+|switch control|fail|presence|present)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\bgrounds?\b|\bsupply voltage (monitor|sense)/i,
   },
   {
     type: 'supply-in',
@@ -143,7 +173,8 @@ const WORDINGS: Wording[] = [
     type: 'three-state',
     weight: 7,
     words: /\b(three|tri|3)[- ]?state(d|able)?\b|\bhigh[- ]impedance (when|while|if|unless|output)\b|\bhi-?z (when|while|if|unless)\b/i,
-    unless: /\b(input|bidirectional|input\/output|i\/o)\b|\bthree[- ]state (control|enable)|^\W*(\w+ )?outputs?[- ]enable\b/i,
+    unless:
+      /\b(input|bidirectional|input\/output|i\/o)\b|\bthree[- ]state (control|enable|mode)|\binto (three|tri|3)[- ]?state\b|\b(three|tri|3)-?states (the|all)\b|^\W*(\w+ )?outputs?[- ]enable\b/i,
   },
   // Said of the terminal itself it is as good in the last sentence as in the first.
   {
@@ -157,8 +188,8 @@ const WORDINGS: Wording[] = [
     type: 'bidirectional',
     weight: 7,
     words:
-      /\bbi-?directional\b|\binputs? ?(\/|and|or) ?outputs?\b|\bin\/out\b|\bi\/os?\b(?! (supply|rail|voltage|power|ground|bank))|\bgpio\b|\bgeneral[- ]purpose (i\/?o|port|pin)\b|\bport [A-Z]?\d? ?(bit|pin|line)\b|\bdata (line|bus)\b/i,
-    unless: /\bsuppl(y|ies)\b|\bground\b/i,
+      /\bbi-?directional\b|\binputs? ?(\/|and|or) ?outputs?\b|\bin\/out\b|\bi\/os?\b(?! (supply|rail|voltage|power|ground|bank))|\bgpio\b|\bgeneral[- ]purpose (i\/?o|port|pin)\b|\bport [A-Z]?\d? ?(bit|pin|line)\b|\bdata (line|bus)\b|\bbus[- ]line\b/i,
+    unless: /\bsuppl(y|ies)\b|\bground\b|\binput\/output (mask|buffers?|select|control|voltage)\b/i,
   },
   {
     type: 'output',
@@ -171,7 +202,7 @@ const WORDINGS: Wording[] = [
     type: 'output',
     weight: 3.5,
     words:
-      /\b(transmit(ted)? data|drives? (the|a|an)|driver output|indicat(es|or)|ready flag|status flag|goes (high|low)|asserted (when|while)|is (driven|pulled) (high|low) (when|while|by the device))\b/i,
+      /\b(transmit(ted)? data(?! input)|drives? (the|a|an)|driver output|indicat(es|or)|ready flag|status flag|goes (high|low)|asserted (when|while)|is (driven|pulled) (high|low) (when|while|by the device))\b/i,
   },
   {
     type: 'input',
@@ -179,6 +210,14 @@ const WORDINGS: Wording[] = [
     words: /\binputs?\b/i,
     unless:
       /\binput (supply|power|ground)\b|\b(supply|power) input\b|\binputs? ?(\/|and|or) ?outputs?\b|\b(to|of|from|at|by|with) (the |an? )?(\w+ )?inputs?\b/i,
+  },
+  // What is done to a terminal from outside is done to an input.
+  {
+    type: 'input',
+    weight: 6,
+    words:
+      /\b(logic )?(low|high|zero|one)( level)? (on|at|applied to) (this|the) (pin|input|terminal)\b|\b(rising|falling) edge (on|at) this (pin|input|terminal)\b|\b(pull|driv|ty|hold|bring|tak|sett)(ing|e)? (this pin|this input|it) (to )?(logic )?(low|high)\b/i,
+    unless: /\bopen[- ](drain|collector)\b|\binputs? ?(\/|and|or) ?outputs?\b/i,
   },
   // Read at reset: whatever the terminal is later, it is an input then.
   { type: 'input', weight: 2.9, words: /\bstrap(s|ping|ped)?\b|\b(latched|sampled) (at|on|during) (reset|power[- ]?(up|on))\b/i },
@@ -211,9 +250,27 @@ const SAID: ReadonlySet<ElectricalType> = new Set([
 
 const RAILS: ReadonlySet<ElectricalType> = new Set(['ground', 'supply-in']);
 
+/**
+ * Inputs and outputs that a text speaks of beside its own terminal: what the terminal serves (`for the low-side output`),
+ * acts on (`mutes the RF outputs`) or measures (`output sense`).
+ */
+const BESIDE = [
+  /\b(for (?:the |an? |all |both )?(?:[\w-]+ ){0,4}?)(?:in|out)puts?\b/gi,
+  /\b((?:mutes|disables|enables|turns (?:on|off)|(?:three|tri|3)-?states|controls|determines|sets|programs|limits|shuts down|powers down|latches|clears|gates|resets|forces) (?:the |all |both |its )?(?:[\w-]+ ){0,3}?)(?:in|out)puts?\b/gi,
+  /\b((?:mute|disable|enable|turn (?:on|off)|(?:three|tri|3)-?state|control|set|program|limit|shut down|latch|clear|gate|reset|force) (?:the|all|both|its) (?:[\w-]+ ){0,3}?)(?:in|out)puts?\b/gi,
+  /\b(?:in|out)puts?(?= (?:sens(?:e|ing)|frequency|swing|slew|impedance|amplitude|power level)\b)/gi,
+];
+
+/** A text in which only the terminal's own direction is left. */
+const ownWords = (text: string): string =>
+  /put/i.test(text)
+    ? BESIDE.reduce((t, beside) => t.replace(beside, (_, before?: string | number) => `${typeof before === 'string' ? before : ''}…`), text)
+    : text;
+
 /** Evidence for types from a description's words, strongest first. */
-export const wordsOfType = remember((text: string): Evidence[] => {
-  if (text.trim() === '') return [];
+export const wordsOfType = remember((given: string): Evidence[] => {
+  if (given.trim() === '') return [];
+  const text = ownWords(given);
   const clause = /[.;](\s|$)/.exec(text)?.index ?? Infinity;
   // A rail that is named behind the first clause is one that the terminal is wired to or works with.
   const told = (type: ElectricalType, at: number) => (at > clause && RAILS.has(type) ? 0.4 : 1);
