@@ -3,7 +3,7 @@ import { isMarkedNote, isNote } from '../table/notes';
 import { looksLikeNumbers, looksLikeTerminal } from '../table/numbers';
 import { unite, type Box } from '../table/box';
 import type { Block, PageRowAt } from './block';
-import { edgesUnder } from './columns';
+import { edgesUnder, settled } from './columns';
 import { headerAt, type PageHeader } from './headers';
 import { segmentsOf, textOf, type Line } from './lines';
 import type { Rule } from './page';
@@ -65,7 +65,7 @@ function tableUnder(
 ): { block?: Block; end: number; stays: OpenTable | undefined } {
   const { lines } = region;
   const end = endOf(lines, first, header, region);
-  const body = lines.slice(first, end);
+  const body = settled(lines.slice(first, end));
   const { left, right } = sideways(region, header, lines.slice(at, end));
   const size = lines[first]?.size ?? lines[at]?.size ?? 9;
   if (first >= lines.length) return { end: first, stays: { header, edges: undefined, left: region.left, keys: [], size } };

@@ -63,6 +63,32 @@ function cutAt({ words, ...whole }: Segment, starts: ReadonlySet<number>): { x0:
   return parts;
 }
 
+/** How far an estimated place can be off, in font sizes. */
+const OFF = 0.75;
+
+/**
+ * Lines in which words of one run that goes over two columns stand where the second column begins: their places are
+ * estimates, those of other lines' cells are not.
+ */
+export function settled(body: readonly Line[]): Line[] {
+  if (!body.some((l) => l.words.some((w) => w.estimated && !w.first))) return [...body];
+  const counts = new Map<number, number>();
+  for (const { words } of body)
+    for (const w of words.slice(1)) if (!w.estimated || w.first) counts.set(placeOf(w.x0), (counts.get(placeOf(w.x0)) ?? 0) + 1);
+  const least = Math.max(3, 0.4 * body.length);
+  const starts = [...counts].filter(([, count]) => count >= least).map(([x]) => x / 2);
+  if (starts.length === 0) return [...body];
+  return body.map((line) => ({
+    ...line,
+    words: line.words.map((w, i) => {
+      const before = line.words[i - 1];
+      if (!w.estimated || w.first || !before) return w;
+      const start = starts.find((x) => Math.abs(w.x0 - x) < OFF * w.size && before.x0 < x - w.size);
+      return start === undefined ? w : { ...w, x0: start, x1: w.x1 + start - w.x0 };
+    }),
+  }));
+}
+
 /** The place near a heading's left end that the fewest words run through. */
 function clearOfWords(body: readonly Line[], from: number, next: { x0: number; x1: number }): number | undefined {
   const words = body.flatMap((l) => l.words.filter((w) => w.x1 > from && w.x0 < next.x1));

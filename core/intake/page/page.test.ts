@@ -213,6 +213,34 @@ describe('what stands in cells', () => {
       ['B', 'See Table 9 for what this input does when nothing is wired to it and it floats.'],
     ]);
   });
+  it('parts columns that stand as near as words do, by where their cells begin', () => {
+    const rows = [['1', 'TXCLKOUT+', 'O, LVDS'], ['2', 'TXCLKOUT-', 'O, LVDS'], ['3', 'R', 'I, CMOS'], ['4', 'VCC', 'P'], ['5', 'GND', 'G']]; // prettier-ignore
+    const runs = rows.flatMap(([n, name, type], i) => [
+      text(53, 130 + i * 16, n!),
+      text(80, 130 + i * 16, name!),
+      text(124, 130 + i * 16, type!),
+    ]);
+    const heads = [text(53, 110, 'Pin'), text(84, 110, 'Name'), text(140, 110, 'I/O, Type')];
+    expect(read([page([...heads, ...runs])]).terminals.map((t) => [t.name, t.type])).toEqual([
+      ['TXCLKOUT+', 'output'],
+      ['TXCLKOUT-', 'output'],
+      ['R', 'input'],
+      ['VCC', 'supply-in'],
+      ['GND', 'ground'],
+    ]);
+  });
+  it('parts a run over two columns where the cells of other rows begin', () => {
+    const rows: [string, string, string][] = [['1', 'TRIG', 'Starts the interval'], ['2', 'OUT', 'Driven output'], ['3', 'CTRL', 'Control access'], ['4', 'VCC', 'Supply voltage']]; // prettier-ignore
+    const runs = rows.flatMap(([n, name, said], i) => [
+      text(53, 130 + i * 16, n),
+      text(80, 130 + i * 16, name),
+      text(118, 130 + i * 16, said),
+    ]);
+    const whole = { ...text(80, 194, 'RESET A timing interval ends'), width: 130 };
+    const heads = [text(53, 110, 'Pin'), text(84, 110, 'Name'), text(230, 110, 'Purpose')];
+    const last = read([page([...heads, ...runs, text(53, 194, '5'), whole])]).terminals.at(-1)!;
+    expect([last.name, last.description]).toEqual(['RESET', 'A timing interval ends']);
+  });
   it('takes packages by their maker’s codes', () => {
     const rows = [
       ['NAME', 'D', 'RSE', 'I/O'],

@@ -15,6 +15,8 @@ export interface Word {
   top: number;
   /** Its place within a longer run is an estimate. */
   estimated?: boolean;
+  /** It begins a run, so that its left end is no estimate. */
+  first?: boolean;
   /** Set in a face whose characters are all equally wide: its blanks are wider than those of others. */
   mono?: boolean;
 }
@@ -77,6 +79,7 @@ function cut(run: Run, isMono: boolean): Word[] {
       words.push({
         ...wordAt(run, current, run.x + (run.width * from) / total, run.x + (run.width * to) / total),
         estimated: true,
+        ...(from === 0 ? { first: true } : {}),
         ...mono,
       });
     current = '';

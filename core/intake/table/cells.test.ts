@@ -101,6 +101,9 @@ describe('active low', () => {
     ['OUT_B', 'Output of channel B', false],
     ['CLK', 'Clock', false],
     ['EN', 'Enable, active high', false],
+    ['nHOME', 'Home position. Logic low when at the home state.', true],
+    ['nENBL', 'Logic high to disable the outputs, logic low to enable', true],
+    ['nSTEP', 'Goes low at each step', true],
   ])('%s (%s) is %s', (name, description, activeLow) => expect(readActiveLow(name, false, description, names).activeLow).toBe(activeLow));
   it.each<[string, string]>([
     ['DATA_N', 'Data'],
@@ -124,6 +127,8 @@ describe('headings', () => {
     ['Supply domain', 'rail'],
     ['Bank', 'group'],
     ['Active level', 'activeLow'],
+    ['I/O, Type', 'type'],
+    ['Function in SPI mode', 'description'],
     ['Minimum', undefined],
     ['', undefined],
   ])('“%s”', (text, role) => expect(roleOfHeading(text)).toBe(role));

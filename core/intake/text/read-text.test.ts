@@ -200,6 +200,22 @@ it('reads a group column before headings', () => {
   expect(byNumber(read('Pin,Name,Group\n1,A,Port\n2,B,Port\n'))['2']!.group).toBe('Port');
 });
 
+it.each<[string, string]>([
+  ['by its name', 'Name,Pin,Type,Description\nA,1,I,Input\nB,2,O,Output\nGND (PPAD),-,G,Ground\n'],
+  [
+    'by what its words begin with',
+    'Name,Pin,Type,Description\nA,1,I,Input\nB,2,O,Output\nGND,-,G,Exposed thermal pad. Connect to ground.\n',
+  ],
+])('takes a row without a number for the pad under the package, %s', (_by, text) =>
+  expect(read(text).terminals.at(-1)).toMatchObject({ numbers: { '': 'EP' }, type: 'ground' }),
+);
+
+it('takes an asterisk off that a note explains', () => {
+  const text =
+    'Pin,Name,Description\n1,RF1*,Port of the switch\n2,GND,Ground\n3,RF2*,Port of the switch\nNote: * These pins must be at 0 V.\n';
+  expect(read(text).terminals.map((t) => [t.name, t.activeLow ?? false])).toEqual([['RF1', false], ['GND', false], ['RF2', false]]); // prettier-ignore
+});
+
 describe('several packages', () => {
   const text =
     'Pin number,,,Name,I/O,Function\nLQFP-64,QFN-48,BGA-64,,,\n1,1,A1,PA0/ADC0,I/O,Port bit\n2,-,B1,PA1,I/O,Port bit\n3,2,C1,VDD,S,Supply\n4,3,n/a,VSS,G,Ground\n';

@@ -1,5 +1,6 @@
 import type { Doubt, ElectricalType } from '../../part';
 import { COVERS, evidence, type Evidence } from './evidence';
+import { doubtByCues } from './cues';
 import { evidenceOfCode } from './type-codes';
 import { evidenceOfName } from './type-names';
 import { wordsOfType } from './type-words';
@@ -25,6 +26,8 @@ export interface TypeConclusion {
 }
 
 const ENOUGH = 3;
+/** How sure a conclusion is at most that leaves out what the text has. */
+const UNSURE = 0.6;
 /** What a person most often chooses where the evidence gives too few candidates. */
 const USUAL: ElectricalType[] = ['input', 'output', 'passive'];
 /** How near to the best another type may come before it is a conflict. */
@@ -124,14 +127,19 @@ function renamed({ name, conclusion: c, because }: Kept, other: string): TypeCon
 
 function conclude(name: string, code: string | undefined, description: string, legend: ReadonlyMap<string, string>): TypeConclusion {
   const told = evidenceOfCode(code ?? '', legend);
-  const words = [...testTerminal(name, description), ...wordsOfType(description)];
+  const words = [...testTerminal(name, description), ...severalFunctions(name, description), ...wordsOfType(description)].sort(
+    (a, b) => b.weight - a.weight,
+  );
   const named = evidenceOfName(name);
-  const voices = sharpen(told, strongest(words), named);
+  const fed = fedByName(told, named, description);
+  const voices = sharpen(told, narrowest(strongest(words)), [...named, ...fed]);
   const tally = [...voices].sort((a, b) => b[1].weight - a[1].weight);
   const best = tally[0];
   if (!best) return nothingKnown(code, description);
   const [type, { weight, reasons }] = best;
-  const rivals = tally.slice(1).filter(([other, voice]) => voice.weight >= weight * NEAR && !agrees(type, other, told));
+  const rivals = tally
+    .slice(1)
+    .filter(([other, voice]) => (voice.weight >= weight * NEAR || isExact(told, other)) && !agrees(type, other, told));
   const because = [...new Set(reasons)].join(', ');
   const against = rivals.reduce((sum, [, voice]) => sum + voice.weight, 0);
   const confidence = Math.round((weight / (weight + against)) * Math.min(1, 0.4 + weight / 10) * 100) / 100;
@@ -139,7 +147,15 @@ function conclude(name: string, code: string | undefined, description: string, l
   const unheard = !!code && code.trim() !== '' && told.length === 0 && !/^[-–—]+$/.test(code.trim());
   // A class of power alone does not tell a rail that comes in from one that the part makes.
   const isClassOnly = isClass(told) && reasons.length === 1 && reasons[0] === told[0]!.because;
-  if (weight >= ENOUGH && rivals.length === 0 && !isClassOnly && !((unheard || empty) && weight < 5)) return { type, because, confidence };
+  // The column says a signal and only the name a rail.
+  const isFed = fed.length > 0 && type === fed[0]!.type && !words.some((e) => e.type === type && e.weight >= 4);
+  if (!isFed && weight >= ENOUGH && rivals.length === 0 && !isClassOnly && !(empty && weight < 5) && !(unheard && weight < 5.5)) {
+    const doubt = doubtByCues(type, name, description, {
+      column: told.length === 1,
+      words: words.some((e) => e.type === type && e.weight >= 4.5),
+    });
+    return doubt ? { type, because, confidence: Math.min(confidence, UNSURE), doubt } : { type, because, confidence };
+  }
   const candidates = [...new Set([type, ...tally.slice(1, 4).map(([t]) => t), ...USUAL])].slice(0, 4);
   return {
     type,
@@ -149,7 +165,9 @@ function conclude(name: string, code: string | undefined, description: string, l
       field: 'type',
       reason: isClassOnly
         ? `${capital(because)} does not tell a supply from a rail that the part makes itself, and neither name nor words do.`
-        : reasonOf(type, weight, because, rivals, unheard || empty ? code : undefined),
+        : isFed && rivals.length === 0
+          ? `${capital(told[0]!.because)} says ${told[0]!.type}; ${fed[0]!.because} reads as a supply.`
+          : reasonOf(type, weight, because, rivals, unheard || empty ? code : undefined),
       candidates,
     },
   };
@@ -161,6 +179,33 @@ const testTerminal = (name: string, description: string): Evidence[] =>
   /^\W*(tie|connect|leave|keep|must be|should be|strap|short|wire)\b(?!.*\b(resistor|capacitor)\b)/i.test(description)
     ? [evidence('reserved', 8, `name ${name} and “${description.slice(0, 40).trim()}”`)]
     : [];
+
+/**
+ * A column that says input or output of what has a supply's name: the column's word is as often meant of the rail, so that
+ * both stand against each other and a person decides.
+ */
+function fedByName(told: Evidence[], named: Evidence[], description: string): Evidence[] {
+  const supply = named.find((e) => e.type === 'supply-in' && e.weight >= 5);
+  const [only, ...more] = told;
+  if (!supply || !only || more.length > 0 || /\b(analog(ue)?|signal|differential|channel|data|logic|sense)\b/i.test(description)) return [];
+  if (only.type === 'output') return [evidence('supply-out', 9, supply.because)];
+  return only.type === 'input' ? [evidence('supply-in', 9, supply.because)] : [];
+}
+
+/** What words say outright of one type holds what they say of its parts: `open-drain output`, `input/output, input at reset`. */
+function narrowest(words: Evidence[]): Evidence[] {
+  const whole = words.find((e) => ['open-drain', 'open-source', 'three-state', 'bidirectional'].includes(e.type) && e.weight >= 6);
+  if (!whole) return words;
+  return words.map((e) => (COVERS[whole.type]!.includes(e.type) && e.weight < 7 ? { ...e, type: whole.type } : e));
+}
+
+/** `AD0/SDO`, `address bit; data output`: each function has its own words, and both directions in them are both. */
+function severalFunctions(name: string, description: string): Evidence[] {
+  const clauses = description.split(/;\s+/);
+  if (clauses.length < 2 || name.split('/').length !== clauses.length) return [];
+  const types = new Set(clauses.map((clause) => wordsOfType(clause)[0]?.type));
+  return types.has('input') && types.has('output') ? [evidence('bidirectional', 5.9, 'its two functions')] : [];
+}
 
 type Voices = Map<ElectricalType, { weight: number; reasons: string[] }>;
 
@@ -178,7 +223,10 @@ function sharpen(told: Evidence[], words: Evidence[], named: Evidence[]): Voices
   }
   // A column that says OZ and a text that says "output" agree: the broader word counts for the narrower.
   const exact = told.length === 1 && told[0]!.weight >= 6 ? told[0]!.type : undefined;
-  const narrowed = (e: Evidence): Evidence => (exact !== undefined && COVERS[exact]?.includes(e.type) ? { ...e, type: exact } : e);
+  // A text that says supply does not say which way it goes.
+  const isHeld = (type: ElectricalType) =>
+    exact !== undefined && (COVERS[exact]?.includes(type) || (exact === 'supply-out' && type === 'supply-in'));
+  const narrowed = (e: Evidence): Evidence => (isHeld(e.type) ? { ...e, type: exact! } : e);
   // A hint such as "clock" beside an exact code only says what the signal is for: a clock can be an output.
   const isHint = (e: Evidence) => exact !== undefined && e.weight <= 4 && e.type !== exact;
   for (const e of words) add(isHint(e) ? { ...e, weight: e.weight * 0.8 } : narrowed(e));
@@ -199,6 +247,9 @@ function agrees(best: ElectricalType, other: ElectricalType, told: Evidence[]): 
   if (REFINES[best]?.includes(other)) return true;
   return isClass(told) && told.some((e) => e.type === other) && told.some((e) => e.type === best);
 }
+
+/** True where the column says this one type outright: what the words make of it instead is for a person to see. */
+const isExact = (told: Evidence[], type: ElectricalType): boolean => told.length === 1 && told[0]!.weight >= 6 && told[0]!.type === type;
 
 /** True where the column names a class of types and none of them. */
 const isClass = (told: Evidence[]): boolean => told.length > 1 && told.every((e) => e.weight <= 3.2);

@@ -73,15 +73,16 @@ const WORDINGS: Wording[] = [
     type: 'passive',
     weight: 7,
     words:
-      /^(?!.*\b(supply|power|ground|output|input)\b.{0,60}\b(bypass|decoupl))(.*\b)?(connect(ing)?|plac(e|ing)|put|attach(ing)?|wire|needs?|requires?)\b((?!\b(through|via|using|with|by|divider|tap|pull|series)\b)(?:[^.;]|\.(?=\d))){0,40}\b(resistor|capacitor|inductor|coil|crystal|thermistor|ferrite)\b(?! (divider|network|ladder))/i,
-    unless: /\b(bypass|decoupl\w*|pull-?up|pull-?down|supply|regulator output|ldo output|reference output|open[- ](drain|collector))\b/i,
+      /^(?!.*\b(supply|power|ground|output|input)\b.{0,60}\b(bypass|decoupl))(.*\b)?(connect(ing)?|plac(e|ing)|put|attach(ing)?|wire|needs?|requires?)\b((?!\b(through|via|using|with|by|divider|tap|pull|series)\b)(?:[^.;]|\.(?=\d))){0,40}\b(resistor|capacitor|inductor|coil|crystal|ferrite)\b(?! (divider|network|ladder))/i,
+    unless:
+      /\b(bypass|decoupl\w*|pull-?up|pull-?down|supply|regulator output|ldo output|reference output|open[- ](drain|collector)|(side|end) of (the )?(shunt|sense)|shunt resistor)\b/i,
     isAdvice: true,
   },
   {
     type: 'passive',
     weight: 6.5,
     words:
-      /\b(set(ting)?|sense|bias|external|timing|programming|gain|current[- ]set|frequency[- ]set)[- ]resistor\b|\bresistor (connection|terminal)\b|\bsets? .{0,30}\bwith (a|an) (external )?(resistor|capacitor)/i,
+      /\b(set(ting)?|sense|bias|external|timing|programming|gain|current[- ]set|frequency[- ]set)[- ]resistor\b(?! (divider|network|ladder|string))|\bresistor (connection|terminal)\b|\bsets? .{0,30}\bwith (a|an) (external )?(resistor|capacitor)/i,
     unless: /\bpull-?(up|down)\b/i,
   },
   {
@@ -105,7 +106,8 @@ const WORDINGS: Wording[] = [
   {
     type: 'passive',
     weight: 7,
-    words: /\bresistor (is |must be |should be )?(attached|connected|placed|wired)\b/i,
+    words:
+      /\bresistor (is |must be |should be )?(attached|connected|placed|wired)\b|\ba (resistor|capacitor) (on|at) this (pin|terminal)\b/i,
     unless: /\bpull-?(up|down)\b|\bopen[- ](drain|collector)\b/i,
     isAdvice: true,
   },
@@ -116,7 +118,7 @@ const WORDINGS: Wording[] = [
     words: /^[^.;,]{0,60}\b(bypass|decoupling|reservoir|smoothing) (capacitor|cap)\W*$/i,
     unless: /\b(regulator|ldo|supply|output)\b/i,
   },
-  { type: 'supply-out', weight: 4, words: /\bbias (voltage|supply)\b/i, unless: /\binput\b|\bset|\badjust/i },
+  { type: 'supply-out', weight: 2.9, words: /\bbias (voltage|supply)\b/i, unless: /\binput\b|\bset|\badjust/i },
   { type: 'passive', weight: 6.5, words: /\bresistor (sets|from|to ground)\b/i, unless: /\bpull-?(up|down)\b/i, isAdvice: true },
   {
     type: 'passive',
@@ -129,7 +131,7 @@ const WORDINGS: Wording[] = [
     type: 'supply-out',
     weight: 8,
     words:
-      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc-?dc|converter rail|core regulator)( ?\d{1,2})?('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (voltage )?output\b|\breference out\b|\bsupply output\b|\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (supply|rail|voltage)\b|\bbias (supply|rail) output\b|\binternal (core |digital |analog )?(supply|regulator|rail)( voltage)? (bypass|decoupl\w*)\b|\bregulated output voltage\b|\bldo output\b|\bcharge[- ]?pump rail\b/i,
+      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc[-/]?dc|converter rail|core regulator)( ?\d{1,2})?('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (voltage )?output\b|\breference out\b|\bsupply output\b|\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (supply|rail|voltage)\b|\bbias (supply|rail) output\b|\b(internal|regulator) (core |digital |analog )?(supply|regulator|rail)( voltage)? (bypass|decoupl\w*)\b|\bregulated output voltage\b|\bldo output\b|\bcharge[- ]?pump rail\b/i,
     unless:
       /\bfeedback\b|\bsense\b|\binput (to|of|for|supply)\b|\benable\b|\bpower[- ]good\b|\bloop filter\b|\bphase (detector|comparator)\b|\bcharge[- ]?pump (output )?current\b/i,
   },
@@ -158,7 +160,7 @@ const WORDINGS: Wording[] = [
     type: 'supply-in',
     weight: 7,
     words:
-      /^\W*((converter|regulator|switcher|ldo|boost|buck|main|unregulated|dc|battery|charger|adapter)[- ])+input( voltage)?\b|^\W*input voltage\b(?! (range|sense|monitor|divider))/i,
+      /^\W*((converter|regulator|switcher|ldo|boost|buck|main|unregulated|dc|battery|charger|adapter)[- ])+input( voltage)?\b|^\W*(positive |dc )?input voltage\b(?! (range|sense|monitor|divider))/i,
     unless: /\b(sense|sensing|monitor|feedback|comparator|logic|data|reference|a\/d|adc)\b/i,
   },
   {
@@ -168,13 +170,20 @@ const WORDINGS: Wording[] = [
     unless: /\b(data|digital|serial|bit|feedback|sense|a\/d|adc|d\/a|dac|switch(ed)? node)\b/i,
   },
   { type: 'open-drain', weight: 7, words: /\bopen[- ](drain|collector)\b/i, unless: /\b(not|no) open[- ]drain\b/i },
+  // Which of the two is set by the user: it is an output either way.
+  {
+    type: 'output',
+    weight: 9,
+    words:
+      /\b(push-?pull|totem[- ]pole) ?(or|\/) ?open[- ]drain\b|\bopen[- ]drain ?(or|\/) ?(push-?pull|totem[- ]pole)\b|\b(programmable|configurable|selectable)\b[^.;]{0,30}\bopen[- ]drain\b|\bopen[- ]drain\b[^.;]{0,30}\b(programmable|configurable|selectable)\b/i,
+  },
   { type: 'open-source', weight: 7, words: /\bopen[- ](source|emitter)\b/i },
   {
     type: 'three-state',
     weight: 7,
     words: /\b(three|tri|3)[- ]?state(d|able)?\b|\bhigh[- ]impedance (when|while|if|unless|output)\b|\bhi-?z (when|while|if|unless)\b/i,
     unless:
-      /\b(input|bidirectional|input\/output|i\/o)\b|\bthree[- ]state (control|enable|mode)|\binto (three|tri|3)[- ]?state\b|\b(three|tri|3)-?states (the|all)\b|^\W*(\w+ )?outputs?[- ]enable\b/i,
+      /\b(input|bidirectional|input\/output|i\/o)\b|\b(three|tri|3)[- ]?state (control|enable|mode|output[- ](mode )?(enable|control))|\binto (three|tri|3)[- ]?state\b|\b(three|tri|3)-?states (the|all)\b|^\W*(\w+ )?outputs?[- ]enable\b/i,
   },
   // Said of the terminal itself it is as good in the last sentence as in the first.
   {
@@ -188,7 +197,7 @@ const WORDINGS: Wording[] = [
     type: 'bidirectional',
     weight: 7,
     words:
-      /\bbi-?directional\b|\binputs? ?(\/|and|or) ?outputs?\b|\bin\/out\b|\bi\/os?\b(?! (supply|rail|voltage|power|ground|bank))|\bgpio\b|\bgeneral[- ]purpose (i\/?o|port|pin)\b|\bport [A-Z]?\d? ?(bit|pin|line)\b|\bdata (line|bus)\b|\bbus[- ]line\b/i,
+      /\bbi-?directional\b|\binputs? ?(\/|and|or) ?outputs?\b|\binput and ([\w-]+ ){1,2}output\b|\bin\/out\b|\bi\/os?\b(?! (supply|rail|voltage|power|ground|bank))|\bgpio\b|\bgeneral[- ]purpose (i\/?o|port|pin)\b|\bport [A-Z]?\d? ?(bit|pin|line)\b|\bdata (line|bus)\b|\bbus[- ]line\b/i,
     unless: /\bsuppl(y|ies)\b|\bground\b|\binput\/output (mask|buffers?|select|control|voltage)\b/i,
   },
   {
@@ -202,7 +211,7 @@ const WORDINGS: Wording[] = [
     type: 'output',
     weight: 3.5,
     words:
-      /\b(transmit(ted)? data(?! input)|drives? (the|a|an)|driver output|indicat(es|or)|ready flag|status flag|goes (high|low)|asserted (when|while)|is (driven|pulled) (high|low) (when|while|by the device))\b/i,
+      /\b(transmit(ted)? data(?! input)|drives? (the|a|an)|driver output(?! enable)|indicat(es|or)|ready flag|status flag|goes (high|low)|asserted (when|while)|is (driven|pulled) (high|low) (when|while|by the device))\b/i,
   },
   {
     type: 'input',
@@ -219,6 +228,15 @@ const WORDINGS: Wording[] = [
       /\b(logic )?(low|high|zero|one)( level)? (on|at|applied to) (this|the) (pin|input|terminal)\b|\b(rising|falling) edge (on|at) this (pin|input|terminal)\b|\b(pull|driv|ty|hold|bring|tak|sett)(ing|e)? (this pin|this input|it) (to )?(logic )?(low|high)\b/i,
     unless: /\bopen[- ](drain|collector)\b|\binputs? ?(\/|and|or) ?outputs?\b/i,
   },
+  { type: 'bidirectional', weight: 5, words: /\b(i²c|i2c|i 2 c|smbus|two-wire|2-wire) (serial )?data\b/i },
+  {
+    type: 'output',
+    weight: 4.5,
+    words: /\bgate[- ](drive|driver) (for|of|to|output)\b|\bdrives the gate\b/i,
+    unless: /\bsupply\b|\binput\b/i,
+  },
+  // The part is the master: its clock goes out.
+  { type: 'output', weight: 3.5, words: /\b(i²c|i2c|spi) master (serial )?clock\b/i },
   // Read at reset: whatever the terminal is later, it is an input then.
   { type: 'input', weight: 2.9, words: /\bstrap(s|ping|ped)?\b|\b(latched|sampled) (at|on|during) (reset|power[- ]?(up|on))\b/i },
   // A hint only: what is tied to ground can be an input that is not used.
@@ -231,7 +249,7 @@ const WORDINGS: Wording[] = [
     type: 'input',
     weight: 4,
     words:
-      /\b(selects?|enables?|enable|chip[- ]select|reset|shut-?down|power-?down|clock|strobe|strap|trigger|address (bit|line)s?|mode (pin|select)|output[- ]enable|output[- ]disable|output[- ]control|write[- ]protect|receive(d)? data|feedback|sense|non-?inverting|inverting|set pin|control pin|logic (level )?(high|low) (to|for)|pull (high|low) to|tie (high|low)|drive (high|low) to)\b/i,
+      /\b(selects?|enables?|enable|chip[- ]select|reset|shut-?down|power-?down|clock|strobe|strap|trigger|address (bit|line|LSB|MSB|input)s?|mode (pin|select)|output[- ]enable|output[- ]disable|output[- ]control|write[- ]protect|receive(d)? data|feedback|sense|non-?inverting|inverting|set pin|control pin|logic (level )?(high|low) (to|for)|pull (high|low) to|tie (high|low)|drive (high|low) to)\b/i,
     unless:
       /\boutputs?\b(?![- ](enable|disable|control))|\boutput (of|from)\b|\bsuppl(y|ies)\b|\bsense resistor\b|\bpulls?\b.*\blow when\b/i,
   },
@@ -255,9 +273,11 @@ const RAILS: ReadonlySet<ElectricalType> = new Set(['ground', 'supply-in']);
  * acts on (`mutes the RF outputs`) or measures (`output sense`).
  */
 const BESIDE = [
-  /\b(for (?:the |an? |all |both )?(?:[\w-]+ ){0,4}?)(?:in|out)puts?\b/gi,
+  /\b((?:for (?:the |an? |all |both )?|(?:of|from|to|at) the )(?:[\w-]+ ){0,4}?)(?:in|out)puts?\b/gi,
   /\b((?:mutes|disables|enables|turns (?:on|off)|(?:three|tri|3)-?states|controls|determines|sets|programs|limits|shuts down|powers down|latches|clears|gates|resets|forces) (?:the |all |both |its )?(?:[\w-]+ ){0,3}?)(?:in|out)puts?\b/gi,
   /\b((?:mute|disable|enable|turn (?:on|off)|(?:three|tri|3)-?state|control|set|program|limit|shut down|latch|clear|gate|reset|force) (?:the|all|both|its) (?:[\w-]+ ){0,3}?)(?:in|out)puts?\b/gi,
+  /\b(?:in|out)puts?(?= (?:are|is) (?:enabled|disabled|active|on|off|held|forced|placed|put|turned)\b)/gi,
+  /\b(?:[Ii]n|[Oo]ut)puts?(?= [A-Z0-9]{1,4} (?:low|high)\b(?!-))/g,
   /\b(?:in|out)puts?(?= (?:sens(?:e|ing)|frequency|swing|slew|impedance|amplitude|power level)\b)/gi,
 ];
 
@@ -272,8 +292,9 @@ export const wordsOfType = remember((given: string): Evidence[] => {
   if (given.trim() === '') return [];
   const text = ownWords(given);
   const clause = /[.;](\s|$)/.exec(text)?.index ?? Infinity;
-  // A rail that is named behind the first clause is one that the terminal is wired to or works with.
-  const told = (type: ElectricalType, at: number) => (at > clause && RAILS.has(type) ? 0.4 : 1);
+  // A rail that is named behind the first clause is one that the terminal is wired to or works with, unless a clause begins with it.
+  const told = (type: ElectricalType, at: number) =>
+    at <= clause || !RAILS.has(type) ? 1 : /[.;]\s+$/.test(text.slice(0, at)) ? 0.8 : 0.4;
   const found: (Evidence & { at: number; isAdvice: boolean })[] = [];
   for (const { type, weight, words, unless, isAdvice = false } of WORDINGS) {
     const match = words.exec(text);
@@ -284,7 +305,7 @@ export const wordsOfType = remember((given: string): Evidence[] => {
         isAdvice,
       });
   }
-  const isSaid = found.some((e) => SAID.has(e.type) && e.weight >= 4 && e.at < clause);
+  const isSaid = found.some((e) => SAID.has(e.type) && e.weight >= 4.5 && e.at < clause);
   return found
     .filter((e) => !(e.isAdvice && isSaid))
     .map(({ type, weight, because }) => evidence(type, weight, because))

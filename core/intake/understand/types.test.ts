@@ -74,6 +74,35 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['TCK_0', undefined, '', 'input'],
   ['IO_L2P_T0', undefined, '', 'bidirectional'],
   ['VCAP', 'O', 'Decoupling capacitor for the core; connect 1 µF to AGND', 'passive'],
+  // What a terminal serves, acts on or measures is not what it is.
+  ['LIN', undefined, 'Logic input for low-side gate driver output (LO), in phase', 'input'],
+  ['PDB', undefined, 'RF power-down. A logic low on this pin mutes the RF outputs.', 'input'],
+  ['VTUNE', undefined, 'Control input to the VCO. This voltage determines the output frequency.', 'input'],
+  ['DI', undefined, 'Driver input. A low on DI forces output A low and output B high.', 'input'],
+  ['FB', undefined, 'Feedback. Connect to the tap of an external resistor divider from the output to GND.', 'input'],
+  ['FB1', 'I', 'Buck 1 output sense', 'input'],
+  ['DE', undefined, 'Driver output enable. The driver outputs are enabled by bringing DE high.', 'input'],
+  ['DQM', 'Input', 'Input/output mask', 'input'],
+  ['MR', undefined, 'Manual reset input. Pull low to force a reset. Leave unconnected if unused.', 'input'],
+  ['PSEL', 'DI', 'Power source selection. High indicates a small source.', 'input'],
+  ['PWREN', 'I', 'Power enable from the processor', 'input'],
+  ['VBUS_DET', 'I/O12', 'Upstream detection', 'bidirectional'],
+  ['HPGND', 'AI', 'Headphone ground feedback input', 'input'],
+  // Codes that are built of a direction and a buffer.
+  ['LED', 'O8', '', 'output'],
+  ['SDA', 'I/OSD12', '', 'bidirectional'],
+  ['RXD1', 'Ipd/O', 'Receive data output', 'output'],
+  ['INTRP', 'Ipu/Opu', 'Interrupt output, programmable level, active low', 'output'],
+  // Rails that the part makes, contacts, lines of a bus, drains.
+  ['LDO1', 'O', 'LDO1 output, 150 mA', 'supply-out'],
+  ['SIMV', 'PO', 'Card power supply', 'supply-out'],
+  ['DEC1', 'Power', '0.9 V regulator digital supply decoupling', 'supply-out'],
+  ['NC', undefined, 'Break contact (normally closed)', 'passive'],
+  ['COM', undefined, 'Low-side return', 'ground'],
+  ['CANL', undefined, 'LOW-level bus line', 'bidirectional'],
+  ['TEST', 'IPD', 'Continuity test. Tie to VSS for normal operation.', 'reserved'],
+  ['PG', undefined, 'Power good output. The output is an open drain and goes high in range.', 'open-drain'],
+  ['A8', 'Digital I/O', 'General purpose I/O, analog input 7', 'bidirectional'],
 ];
 
 it.each(SURE)('%s, type “%s”, “%s” is %s, without a doubt', (name, code, description, type) => {
@@ -98,6 +127,21 @@ const ASKED: [string, string | undefined, string][] = [
   ['SW', 'P', 'Half-bridge node; connect the source of the upper switch'],
   ['BOOT', undefined, 'Boot signal'],
   ['RES', undefined, ''],
+  ['NC', '-', 'No connection. Must be connected to ground.'],
+  ['VS', undefined, 'High-side floating supply return'],
+  ['BTST', 'P', 'High-side gate driver supply. 47 nF from SW to BTST.'],
+  ['VREF', undefined, 'Reference voltage'],
+  ['VCC_RF', 'O', 'Output voltage RF section'],
+  ['VIN', 'I', 'Switch input'],
+  ['INT', undefined, 'Interrupt output (totem pole or open-drain)'],
+  ['AD0/SDO', undefined, 'Slave address LSB; serial data output'],
+  ['VOUT', 'O', 'Output of the load switch'],
+  ['INTVCC', undefined, 'Internal 3.3 V supply decoupling output'],
+  ['VPP', 'P', 'Power supply for programming, leave open'],
+  ['DATA', undefined, 'Data out, high impedance on the other edge'],
+  ['-VOUT', undefined, 'Negative output, isolated return'],
+  ['VDD', 'C', 'Core logic power, connect a capacitor'],
+  ['VSH2', 'C', 'Positive source driving voltage 2'],
 ];
 
 it.each(ASKED)('%s, type “%s”, “%s” is asked, with candidates', (name, code, description) => {

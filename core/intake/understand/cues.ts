@@ -1,0 +1,109 @@
+import type { Doubt, ElectricalType } from '../../part';
+
+interface Cue {
+  /** The type that the cue speaks for. */
+  type: ElectricalType;
+  /** Conclusions that the cue puts in doubt. */
+  against: readonly ElectricalType[];
+  words?: RegExp;
+  name?: RegExp;
+  /** Where these stand in the text, the cue says nothing. */
+  unless?: RegExp;
+  /** It says nothing where column and words name one and the same type. */
+  weak?: true;
+}
+
+/** Types that a signal can be taken for. */
+const SIGNALS: readonly ElectricalType[] = ['input', 'output', 'bidirectional', 'three-state'];
+
+/**
+ * What is no evidence for a type and yet shows in many terminals of it: a conclusion that leaves it out has to be looked at.
+ * Better ten doubts too many than one wrong type on the board.
+ */
+const CUES: readonly Cue[] = [
+  {
+    type: 'passive',
+    weak: true,
+    against: SIGNALS,
+    words: /\b(resistors?|capacitors?|inductors?|crystal|coil|ferrite|decoupl\w+|bypass\w*)\b/i,
+    unless:
+      /\bpull-?(up|down)s?\b|\b(through|via)\b.{0,24}\b(resistor|capacitor)|\badjust|\btrim|\bdivider\b|\btermination\b|\bseries\b|\binternal(ly)? .{0,12}(resistor|capacitor)|\bno (external )?(resistor|capacitor)/i,
+  },
+  {
+    type: 'supply-out',
+    against: ['output'],
+    name: /^[A-Z]{0,3}V?_?OUT\d{0,2}$/i,
+    words: /\b(load|power|regulat\w+|supply|rail|converter|switch)\b/i,
+    unless: /\b(signal|amplifier|logic|data|comparator|dac|buffer|sensor|driver|digital|serial|clock|power[- ](good|down|on))\b/i,
+  },
+  {
+    type: 'supply-in',
+    against: ['input'],
+    words:
+      /\b(power|supply|battery) (input|voltage|source|pin|connection|terminal)\b|\b(supplies|powers) the\b|\bpower supply (to|for|of)\b/i,
+    unless: /\b(monitor|sens\w+|detect\w*|comparator|measure\w*|select\w*|enable|power[- ]good)\b/i,
+  },
+  {
+    type: 'reserved',
+    against: ['no-connect'],
+    words: /\b(must|has to|have to) (not )?be\b|\bdo not (connect|use|route)\b|\b(tie|connect) (it |this pin )?to\b/i,
+    unless: /\b(may|can) be\b|\bno internal connection\b|\bnot internally connected\b|\bnot connected internally\b/i,
+  },
+  {
+    type: 'reserved',
+    against: ['no-connect', 'supply-in', 'input', 'output'],
+    words: /\b(leave|keep|left|kept) (it |this pin )?(open|floating|unconnected)\b/i,
+    unless:
+      /\bno[- ]connect|\bnot connected\b|\bno internal\b|\bif (it is )?(not used|unused|not needed)\b|\bwhen (not used|unused)\b|\b(can|may|do not|should not|never|not) (be )?(leave|left)\b|\bunused\b|\bunless\b|\bor (leave|left)\b/i,
+  },
+  { type: 'supply-out', against: ['passive'], name: /^[ADPI]?V(DD|CC|REG|CORE|INT)\w*$/i },
+  {
+    type: 'supply-out',
+    against: ['supply-in'],
+    words: /\binternal(ly)?\b|\bregulat(or|ed)\b|\bldo\b|\bgenerated\b|\bdecoupling output\b/i,
+    unless: /\binputs?\b|\b(for|to|of|powers|supplies|feeds?) (the |all |its )?(internal|regulator|ldo|on-chip)/i,
+  },
+  {
+    type: 'passive',
+    against: ['ground'],
+    words: /\b(floating|bootstrap|source of|emitter|drain of|sense|switch(ing)? node)\b/i,
+    unless: /\b(exposed|thermal) (pad|paddle)\b/i,
+  },
+  { type: 'ground', against: ['input', 'output'], words: /\breturn\b/i },
+  {
+    type: 'three-state',
+    against: ['output'],
+    words: /\b(high[- ]impedance|hi-?z|(three|tri|3)-?stat\w+)\b/i,
+    unless: /\b(never|not|no) /i,
+  },
+  {
+    type: 'bidirectional',
+    against: ['input', 'output', 'open-drain', 'supply-out'],
+    name: /^(SDA|SDIO|DIO)\/|\/(SDA|SDIO|DIO)$|IN\d*\/\w*OUT|OUT\d*\/\w*IN\b/i,
+  },
+];
+
+/** The doubt that a conclusion without one gets from what it leaves out; undefined where nothing speaks against it. */
+export function doubtByCues(
+  type: ElectricalType,
+  name: string,
+  description: string,
+  by: { column: boolean; words: boolean },
+): Doubt | undefined {
+  for (const cue of CUES) {
+    if (!cue.against.includes(type) || cue.unless?.test(description)) continue;
+    const word = cue.words?.exec(description)?.[0];
+    if (cue.words && word === undefined) continue;
+    if (cue.name && !cue.name.test(name)) continue;
+    // A column's own word is not put in doubt by a name alone.
+    if (by.column && !cue.words) continue;
+    if (cue.weak && by.column && by.words) continue;
+    const shown = word === undefined ? `name ${name}` : `“${word}”`;
+    return {
+      field: 'type',
+      reason: `Taken for ${type}, but ${shown} is often said of ${cue.type}.`,
+      candidates: [...new Set([type, cue.type, 'passive' as const])].slice(0, 4),
+    };
+  }
+  return undefined;
+}
