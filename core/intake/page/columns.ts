@@ -27,7 +27,8 @@ export function edgesUnder(header: PageHeader, body: readonly Line[], left: numb
     const to = Math.min(width - 1, Math.ceil(Math.min(next.x1 - 1, next.x0 + slack) - left));
     // Headings with hardly a gap between them: lines run through there too, and cells begin under their heading.
     if (next.x0 - header.heads[i]!.x1 < 0.45 * (body[0]?.size ?? 9)) return clearOfWords(body, header.heads[i]!.x0, next) ?? next.x0 - 1;
-    return left + clearest(through, from, to);
+    const isStart = (x: number) => starts.has(placeOf(left + x)) || starts.has(placeOf(left + x + 0.5));
+    return left + clearest(through, from, to, isStart);
   });
   return [left, ...edges, right];
 }
@@ -101,11 +102,11 @@ function clearOfWords(body: readonly Line[], from: number, next: { x0: number; x
   return best?.x;
 }
 
-/** The middle of the clearest stretch; the widest of equally clear ones. */
-function clearest(through: Uint16Array, from: number, to: number): number {
+/** The middle of the clearest stretch; of equally clear ones one before which cells begin, and of those the widest. */
+function clearest(through: Uint16Array, from: number, to: number, isStart: (x: number) => boolean): number {
   let least = Infinity;
   for (let x = from; x <= to; x++) least = Math.min(least, through[x]!);
-  let best = { from, length: 0 };
+  let best = { from, length: 0, isBefore: false };
   for (let x = from; x <= to;) {
     if (through[x]! > least) {
       x++;
@@ -113,7 +114,8 @@ function clearest(through: Uint16Array, from: number, to: number): number {
     }
     let end = x;
     while (end <= to && through[end]! === least) end++;
-    if (end - x > best.length) best = { from: x, length: end - x };
+    const isBefore = isStart(end);
+    if (isBefore === best.isBefore ? end - x > best.length : isBefore) best = { from: x, length: end - x, isBefore };
     x = end;
   }
   // A little left of the next column: cells are ragged on the right and even on the left.
