@@ -82,7 +82,8 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   for (const pin of pins) signals.set(`${pin.name} ${pin.type}`, [...(signals.get(`${pin.name} ${pin.type}`) ?? []), pin]);
   const rows = [...signals.values()];
   const isOne = channel || haveOneIndex(pins);
-  const likeness = rows.map(([first]) => nodes.map((node) => alike(first!, node, isOne)));
+  const otherNames = isHalfBridge(pins) ? HALF_BRIDGE : new Map<string, string>();
+  const likeness = rows.map(([first]) => nodes.map((node) => alike(first!, node, isOne, otherNames.get(first!.name.toUpperCase()))));
   const chosen = assign(likeness.map((row) => row.map((l) => l.score)));
   const takenNodes = new Set<number>();
   const open: { members: MatchPin[]; reason: string }[] = [];
@@ -116,6 +117,15 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
       if (freeNodes.length === 0) out.left.push({ pin: pin.number, reason: 'every node of the model has its pin already' });
       else out.asks.push({ pin: pin.number, reason: `${reason} Free: ${freeNodes.join(', ')}.` });
 }
+
+/** In a driver of two switches VS is no supply: it is the upper switch's source, as HS is. */
+const isHalfBridge = (pins: readonly MatchPin[]): boolean => ['HO', 'LO'].every((name) => pins.some((p) => p.name.toUpperCase() === name));
+const HALF_BRIDGE = new Map(
+  ['VS HS', 'VB HB', 'HIN HI', 'LIN LI'].flatMap((pair) => {
+    const [a, b] = pair.split(' ') as [string, string];
+    return [[a, b], [b, a]] as const; // prettier-ignore
+  }),
+);
 
 /**
  * As many nodes of one comment as the signal has pins, and no other pin near them: D2 on pins 5 and 6, nodes 5 and 6 both
@@ -170,8 +180,8 @@ interface Likeness {
 const asSaid = (node: ModelNode): string => `line ${node.docLine}: “${node.doc}”`;
 
 /** How alike a pin and a node are, by names first, then by what comments say, then by shared words. */
-function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
-  const names = channel ? [pin.name, withoutIndex(pin.name)] : [pin.name];
+function alike(pin: MatchPin, node: ModelNode, channel: boolean, also?: string): Likeness {
+  const names = [...(channel ? [pin.name, withoutIndex(pin.name)] : [pin.name]), ...(also === undefined ? [] : [also])];
   const plain = names.map(plainName);
   if (contradicts(pin, node)) return { score: 0, because: '' };
   const isOtherSense = isLowMarked(pin.name) !== isLowMarked(node.name);
@@ -197,7 +207,8 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean): Likeness {
     // Bare letters can be other words for one thing: K and C are both a cathode.
     if (first.trim().length > 1 || !shares(rolesOf(pin.name), rolesOf(first))) return { score: 0.1, because: '' };
   }
-  const own = new Set(names.flatMap((n) => [...rolesOfPin({ name: n, type: pin.type })]));
+  // What is known by another name there has the roles of that one.
+  const own = new Set((also === undefined ? names : [also]).flatMap((n) => [...rolesOfPin({ name: n, type: pin.type })]));
   // COM of a switch is its common contact; a ground only where the pin is one.
   if (own.has('common') && pin.type !== 'unspecified') own.delete(isSupply(pin) ? 'common' : 'ground');
   // Whether a ground is the model's negative supply, a person says.
@@ -290,6 +301,7 @@ const commonWords = (a: string, b: string): string[] => {
 export const withoutIndex = (name: string): string =>
   name
     .replace(/^\d{1,2}(?=[A-Z])/i, '')
+    .replace(/(?<=\w[+\-−]?)[ _]([A-H]|\d{1,2})$/i, '')
     .replace(/^(IN|OUT|VIN|VOUT|VI|VO|DIN|DOUT|RIN|ROUT|[+-]IN|A|K|Y|Q|D|EN)_?(?:\d{1,2}|[A-H])(?=[+\-−]?$)/i, '$1')
     .replace(/([+\-−])_?[A-H\d]$/i, '$1');
 

@@ -24,7 +24,7 @@ const ROLES: [role: string, words: RegExp][] = [
   ],
   [
     'supply+',
-    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vpos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|pvdd|pvcc|vps|[ad]?pwr|vpwr)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( voltage)?$|\bvcc\b|\bvdd\b|^(supply|power) input$|^v?\+ supply|^\+v( supply)?$|^input (supply|power)$|^power supply$/,
+    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vpos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|pvdd|pvcc|vps|[ad]?pwr|vpwr)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( (voltage|pin|rail|terminal|node))?$|\bvcc\b|\bvdd\b|^(supply|power) input$|^v?\+ supply|^\+v( supply)?$|^input (supply|power)$|^power supply$/,
   ],
   [
     'supply-',

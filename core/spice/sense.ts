@@ -20,7 +20,7 @@ const FORMS: Record<string, string> = {
   shutdown: 'shdn shutdown shut sd sdn shtdn',
   enable: 'en ena enable enbl',
   fault: 'flt fault fail',
-  trigger: 'trig trg trigger',
+  trigger: 'trig trg tr trigger',
   threshold: 'thr thres thrs thresh threshold',
   discharge: 'dis disch dsch dischg discharge',
   control: 'ctl ctrl cntl cont control cv ctrlv vc',

@@ -129,7 +129,8 @@ const nodeNamed = (name: string, byName: Names): string | undefined => {
 
 function several(given: string, line: number, byName: Names): Found | undefined {
   // Columns of entries, `RFIN = 1    RFOUT = 2`, are as good as commas between them.
-  const text = (given.match(/=/g) ?? []).length > 1 ? given.replace(/\s{2,}(?=[^\s=]+\s*=)/g, ', ').replace(/^, /, '') : given;
+  const sign = ['=', ':'].find((s) => given.split(s).length > 2);
+  const text = sign === undefined ? given : given.replace(new RegExp(`\\s{2,}(?=[^\\s${sign}]+\\s*${sign})`, 'g'), ', ').replace(/^, /, '');
   for (const { shape, node } of SEVERAL) {
     const all = [...text.matchAll(shape)];
     const own = all.flatMap((m): Found => {
