@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
-import { padsIn, type Model, type Package, type Part } from '../../../core/part';
+import { padsIn, type Package, type Part } from '../../../core/part';
 import { joinExposedPad, meetPads } from '../../../core/lands';
 import { padSteps } from '../../../core/read-back';
-import { bindingUnits, tieEdit, type SpiceModel, type TieProposal } from '../../../core/spice';
+import { bindingUnits, tieEdit } from '../../../core/spice';
 import { useCommands } from '../../commands/registry';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
@@ -11,12 +11,12 @@ import { nextSet, packageChosen, selected } from '../../store/view-slice';
 import { Button } from '../../ui/button';
 import { Card, Empty } from '../../ui/card';
 import { Choice } from '../../ui/field';
-import { core } from '../../workers/core';
 import { CompareCard } from './compare-card';
 import { JoinByCard } from './join-by-card';
 import { LandForm } from './land-form';
 import { LooseCard, sameEnd, type LooseEnd } from './loose-card';
 import { ModelForm } from './model-form';
+import { useChosenModel, useProposal } from './model-in-view';
 import { ReadBackView } from './read-back-view';
 import { Threads } from './threads';
 import { TrialCard } from './trial-card';
@@ -383,33 +383,4 @@ function readOf(part: Part, pkg: Package): string {
   if (pkg.readBack === undefined) return '';
   const steps = padSteps(part, pkg);
   return `${steps.filter((s) => s.state === 'read').length}/${steps.length}`;
-}
-
-/** What the matcher proposes for a model, worked out in the worker. What it said of the part before stands until it answers anew. */
-function useProposal(part: Part, model: Model | undefined): TieProposal | undefined {
-  const [answer, setAnswer] = useState<{ model: string; chosen: string; proposal: TieProposal | undefined } | null>(null);
-  useEffect(() => {
-    if (model === undefined) return;
-    let stale = false;
-    void core.proposeTies(part, model).then((proposal) => !stale && setAnswer({ model: model.id, chosen: model.chosen, proposal }));
-    return () => {
-      stale = true;
-    };
-  }, [part, model]);
-  return answer !== null && answer.model === model?.id && answer.chosen === model.chosen ? answer.proposal : undefined;
-}
-
-/** The chosen model of a SPICE source, read in the worker. */
-function useChosenModel(of: Model | undefined): SpiceModel | undefined {
-  const { source, chosen } = of ?? {};
-  const [read, setRead] = useState<{ source: string; chosen: string; model: SpiceModel | undefined } | null>(null);
-  useEffect(() => {
-    if (source === undefined || chosen === undefined) return;
-    let stale = false;
-    void core.chosenModel({ source, chosen }).then((model) => !stale && setRead({ source, chosen, model }));
-    return () => {
-      stale = true;
-    };
-  }, [source, chosen]);
-  return read !== null && read.source === source && read.chosen === chosen ? read.model : undefined;
 }
