@@ -2,6 +2,7 @@ import { carriesPower, ok, problem, refuse, type Problem, type Result } from '..
 import type { Column, Proposal, ReadOptions, TableView, Terminal } from '../proposal';
 import { checkCompleteness } from '../understand/completeness';
 import { readLegend } from '../understand/legend';
+import { recogniseLeads } from '../understand/leads';
 import { findPairs } from '../understand/pairs';
 import { recogniseSignals } from '../understand/signals';
 import { evidenceOfCode } from '../understand/type-codes';
@@ -97,6 +98,7 @@ interface Understood {
 
 /** Makes a proposal of terminals: the packages with their counts, the one in view, pairs, and what is incomplete. */
 export function propose(terminals: Terminal[], names: readonly string[], known: Understood, options: ReadOptions): Result<Proposal> {
+  recogniseLeads(terminals);
   recogniseSignals(terminals);
   const counts = new Map<string, number>();
   for (const t of terminals) for (const name in t.numbers) counts.set(name, (counts.get(name) ?? 0) + 1);

@@ -70,6 +70,8 @@ const CUES: readonly Cue[] = [
     unless: /\b(exposed|thermal) (pad|paddle)\b/i,
   },
   { type: 'ground', against: ['input', 'output'], words: /\breturn\b/i },
+  { type: 'passive', against: ['input', 'output'], words: /\boscillator\b/i, name: /^(OSC|XTAL|XT|X)_?(IN|OUT|I|O|\d)\d?$/i },
+  { type: 'passive', against: ['supply-in'], words: /\b(bootstrap|high[- ]side (gate )?driver|floating)\b/i },
   {
     type: 'three-state',
     against: ['output'],

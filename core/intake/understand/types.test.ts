@@ -142,6 +142,8 @@ const ASKED: [string, string | undefined, string][] = [
   ['-VOUT', undefined, 'Negative output, isolated return'],
   ['VDD', 'C', 'Core logic power, connect a capacitor'],
   ['VSH2', 'C', 'Positive source driving voltage 2'],
+  ['OSC_IN', 'I', 'Main oscillator input'],
+  ['BST', undefined, 'Supply of the high-side driver; 100 nF to LX'],
 ];
 
 it.each(ASKED)('%s, type “%s”, “%s” is asked, with candidates', (name, code, description) => {
