@@ -1,4 +1,4 @@
-import { addUnit, proposeShape, shapeEdit } from '../core/arrange';
+import { addUnit, arrangePart, proposeShape, shapeEdit } from '../core/arrange';
 import { joinExposedPad, familyFromName, generateLand, type Family } from '../core/lands';
 import { applyEdit, DEFAULT_RULES, type Edit, type Package, type Part } from '../core/part';
 import { chosenModel, proposeTies, tieEdit } from '../core/spice';
@@ -232,6 +232,9 @@ export const DEMO: Record<string, DemoPart> = {
     source: 'TF2204-X.txt',
     model: 'TF2204_CH',
     steps: [
+      // The supply is taken for what the hurried table calls it, and planned so.
+      type('VCC', 'input'),
+      (part) => arrangePart({ ...part, units: [], drawings: [] }, DEFAULT_RULES),
       fields({
         description: 'Line receiver',
         category: 'integrated circuit',

@@ -20,6 +20,8 @@ it.each<[string, Pin[], string[], string[]]>([
   ['letters before the word', [['A', 'input'], ['B', 'input']], ['B input', 'A input'], ['A=2', 'B=1']],
   ['names with their channel behind a blank', [['OUT A', 'output'], ['IN- A', 'input'], ['IN+ A', 'input'], ['1A', 'input'], ['1B', 'input']], ['NON-INVERTING INPUT', 'INVERTING INPUT', 'OUTPUT'], ['IN+ A=1', 'IN- A=2', 'OUT A=3']],
   ['a half bridge by its other names', [['VCC', 'supply-in'], ['HIN', 'input'], ['LIN', 'input'], ['COM', 'ground'], ['LO', 'output'], ['VS', 'passive'], ['HO', 'output'], ['VB', 'supply-in']], ['VDD', 'HI', 'LI', 'COM', 'LO', 'HS', 'HO', 'HB'], ['COM=4', 'HIN=2', 'HO=7', 'LIN=3', 'LO=5', 'VB=8', 'VCC=1', 'VS=6']],
+  ['the ends of a potentiometer', [['A', 'passive'], ['W', 'passive'], ['B', 'passive']], ['end B', 'end A', 'wiper'], ['A=2', 'B=1', 'W=3']],
+  ['a node of two versions', [['ADJ', 'input'], ['GND', 'ground']], ['GND', 'ADJ/NC'], ['ADJ=2', 'GND=1']],
   ['a supply pin', [['V+', 'supply-in'], ['REF', 'input']], ['reference input', 'supply pin'], ['REF=1', 'V+=2']],
   ['names cut short', [['TRIG', 'input'], ['CTRL', 'input'], ['DISCH', 'open-drain']], ['Discharge', 'Trigger', 'Control voltage'], ['CTRL=3', 'DISCH=1', 'TRIG=2']],
   ['signs behind their word', [['IN+', 'input'], ['IN-', 'input'], ['V+', 'supply-in']], ['INPUT -', 'SUPPLY +', 'INPUT +'], ['IN+=3', 'IN-=1', 'V+=2']],

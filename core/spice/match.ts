@@ -192,6 +192,13 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean, also?: string):
       : { score: 1, because: `node ${node.name} has its name` };
   if (node.doc !== '' && plain.includes(plainName(node.doc)))
     return { score: isLowMarked(pin.name) === isLowMarked(node.doc) ? 0.97 : 0.8, because: asSaid(node) };
+  const signed = SIGNS.get(pin.name.trim().replace(/[−–]/g, '-'));
+  if (signed?.test(node.name)) return { score: 0.82, because: `node ${node.name} is the sign in a letter` };
+  // W alone can be an output; beside a comment it is the wiper.
+  if (plain.includes('w') && /\bwiper\b/i.test(node.doc)) return { score: 0.86, because: asSaid(node) };
+  // `ADJ/NC`: a node of two versions of the part.
+  if (/^\w+\/\w+$/.test(node.doc) && node.doc.split('/').some((part) => part.length > 1 && plain.includes(plainName(part))))
+    return { score: 0.86, because: asSaid(node) };
   const [first = ''] = node.doc.split(/[,;(]/);
   const [word = '', ...more] = first.trim().split(/\s+/);
   if (word.length > 1 && more.length > 0 && plain.includes(plainName(word)) && goesOnAbout(word, more.join(' ')))
@@ -229,6 +236,12 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean, also?: string):
     ? { score: Math.min(0.55 + 0.1 * (overlap.length - 1), 0.8), because: `both say ${overlap.join(', ')}` }
     : { score: 0, because: '' };
 }
+
+/** Terminals that are called by a sign alone, and how netlists write it. */
+const SIGNS = new Map([
+  ['+', /^(p|pos|plus|vp|outp)$/i],
+  ['-', /^(m|n|neg|minus|vn|vm|outn)$/i],
+]);
 
 /** True where the words behind a name in a comment are about the same thing: "OUT analog output", and not "OUT enable". */
 function goesOnAbout(word: string, rest: string): boolean {

@@ -101,7 +101,7 @@ export function rolesOfPin({ name, type }: { name: string; type: ElectricalType 
 
 /** The letter that tells one of several inputs or outputs: B of `B`, `Input B`, `B input`, `IN_B`. */
 export const letterOf = (text: string): string | undefined =>
-  /^(?:(?:logic |data )?(?:input|output|in|out)[ _]([a-z])|([a-z])[ _](?:input|output|in|out)|([a-z]))$/
+  /^(?:(?:logic |data )?(?:input|output|in|out|end|terminal|side)[ _]([a-z])|([a-z])[ _](?:input|output|in|out)|([a-z]))$/
     .exec(normal(text))
     ?.slice(1)
     .find((letter) => letter !== undefined);

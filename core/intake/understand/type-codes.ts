@@ -15,7 +15,7 @@ const CODES: Record<string, Meaning> = Object.fromEntries(
   (
     [
       ['input', 'I IN INP AI AIN DI DIN I/P IPU IPD IPUPD IS IST ISMT IA ID ICMOS ITTL ST CI CLK RFI RFIN HI LI IC IL AIDI'],
-      ['output', 'O OUT AO AOUT DO DOUT O/P OA OPP PP OCMOS OTTL CO RFO RFOUT HO LO'],
+      ['output', 'O OUT AO AOUT DO DOUT O/P OA OPP OCMOS OTTL CO RFO RFOUT HO LO'],
       [
         'bidirectional',
         'I/O IO B BI BD BIDI BIDIR IO/PU INOUT IN/OUT AIO AI/O AI/AO AIAO DIO DI/O DI/DO DIDO I/O/PU RFIO RFI/O O/I IOPU IOPD TTLIO FT TC TT I/OFT IOZ I/OZ',
@@ -81,6 +81,8 @@ function builtCode(code: string): [ElectricalType, number][] {
   if (/^OD\d{1,2}$/.test(code)) return [['open-drain', 6]];
   if (/^O\d{1,2}$/.test(code)) return [['output', 6]];
   if (/^I[SC]?\d{1,2}$/.test(code)) return [['input', 6]];
+  // How it drives, and not whether it only does.
+  if (code === 'PP') return [['output', 2.9]];
   // An input at reset with a pull, an output after it: the words say what it is for.
   if (/^I(PU|PD)\/O(PU|PD)?$/.test(code)) return [['output', 3]];
   return [];

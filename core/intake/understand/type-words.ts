@@ -235,6 +235,7 @@ const WORDINGS: Wording[] = [
     words: /\bgate[- ](drive|driver) (for|of|to|output)\b|\bdrives the gate\b/i,
     unless: /\bsupply\b|\binput\b/i,
   },
+  { type: 'bidirectional', weight: 5, words: /\b(command|request) ?(\/|and) ?(response|reply)\b/i },
   // The part is the master: its clock goes out.
   { type: 'output', weight: 3.5, words: /\b(i²c|i2c|spi) master (serial )?clock\b/i },
   // Read at reset: whatever the terminal is later, it is an input then.

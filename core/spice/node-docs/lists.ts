@@ -1,4 +1,5 @@
 import type { Comment } from '../cards';
+import { rolesOf } from '../roles';
 import { isRemark, LEAD, tidy, type Found, type Header } from './found';
 
 type Names = ReadonlyMap<string, string>;
@@ -79,6 +80,8 @@ function gatheredNodes(text: string, line: number, byName: Names): Found | undef
     const [, name = item, doc] = /^(\S+)\s*(?:=|:)\s*(\S.*)$/.exec(item) ?? [];
     const node = byName.get(name.trim().toLowerCase());
     if (node === undefined) return undefined;
+    // GND by itself says what it is: the next one's words are not of it.
+    if (doc === undefined && node.length > 1 && rolesOf(node).size > 0) return undefined;
     waiting.push(node);
     if (doc === undefined) continue;
     isShared ||= waiting.length > 1;

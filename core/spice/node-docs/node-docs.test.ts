@@ -26,6 +26,7 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['one blank, where all have it', card('* IN input\n* OUT output\n* GND ground', 'IN OUT GND'), ['input', 'output', 'ground']],
     ['a sample call', card('* Usage: XU1 IN OUT GND X'), ['IN', 'OUT', 'GND']],
     ['a sample call with parameters', card('* call: X1 IN OUT GND X R=1k'), ['IN', 'OUT', 'GND']],
+    ['a list with bare names between', card('* Pins: A = input, GND, Y = output', 'A GND Y'), ['input', 'GND', 'output']],
     ['columns of entries with colons', card('* in: 1   out: 2   common: 3'), ['in', 'out', 'common']],
     ['columns of entries', card('* IN = 1    OUT = 2    GND = 3'), ['IN', 'OUT', 'GND']],
     ['a ruled table', card('* | 1 | in |\n* | 2 | out |\n* | 3 | common |'), ['in', 'out', 'common']],

@@ -17,10 +17,16 @@ export function orderLine(header: Header): Found {
     const words = afterLead(comments, i, nodes.length) ?? inCall(comment, name, nodes.length);
     const named = words ?? (comment === lastWorded || comment === inside[0] ? straightIn(comment, raw[0]!.text, nodes) : undefined);
     if (named && !isEntry(named, nodes) && !named.every((w, k) => w.toLowerCase() === nodes[k]!.toLowerCase()))
-      return named.map((doc, k) => [nodes[k]!, { doc, line: comment.line }]);
+      return named.map((doc, k) => [nodes[k]!, { doc: ownWords(doc, nodes[k]!), line: comment.line }]);
   }
   return [];
 }
+
+/** What an item of the list says behind its own node's name: `A = input` in a list that has bare names too. */
+const ownWords = (doc: string, node: string): string => {
+  const [, name, said] = /^(\S+?)\s*(?:=|:)\s*(\S.*)$/.exec(doc) ?? [];
+  return said !== undefined && name!.toLowerCase() === node.toLowerCase() ? said : doc;
+};
 
 /** Words of one entry, `node 1 = coil plus`, that happen to be as many as the nodes. */
 function isEntry(words: readonly string[], nodes: readonly string[]): boolean {
