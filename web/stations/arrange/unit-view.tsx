@@ -1,7 +1,8 @@
 import { memo } from 'react';
-import { padsIn, type Drawing, type Pin, type Unit } from '../../../core/part';
+import { padsIn, type Pin } from '../../../core/part';
 import { drawBody, drawLabels, drawStrokes, type Labelled } from '../../../core/shapes';
 import { Primitives } from '../../ui/primitives';
+import type { PlacedUnit } from './layout';
 import { PortView } from './port-view';
 
 export interface Joins {
@@ -11,15 +12,8 @@ export interface Joins {
   findings: ReadonlyMap<string, number>;
 }
 
-interface Props {
+interface Props extends PlacedUnit {
   texts: Labelled;
-  unit: Unit;
-  drawing: Drawing;
-  /** Its centre on the sheet and half the room it takes, in hundredths of a step. */
-  x: number;
-  y: number;
-  halfWidth: number;
-  halfHeight: number;
   pins: ReadonlyMap<string, Pin>;
   /** Ids of its selected pins, joined by blanks: a text, so that equal ones are equal. */
   chosen: string;
