@@ -71,27 +71,48 @@ const WORDS: [Device, RegExp][] = [
 
 /** What a subcircuit models: by its comments and name first, by its nodes where they are plain. `other` where nothing tells. */
 export function deviceOf(name: string, nodes: readonly string[], docs: readonly string[], comments: readonly string[]): Device {
-  const said = WORDS.find(([, words]) => words.test(comments.join('\n')) || words.test(name.replace(/_/g, ' ')));
+  const own = deviceByNodes(nodes, docs);
+  const speaks = (words: RegExp) => words.test(comments.join('\n')) || words.test(name.replace(/_/g, ' '));
+  // A gate beside a drain is no logic, and a body diode no diode: there only the channel is for the words to say.
+  const isTransistor = own === 'nmos' || own === 'npn';
+  const said = WORDS.find(([device, words]) => (!isTransistor || device === 'nmos' || device === 'pmos') && speaks(words));
   if (said) return said[0];
   const all = [...nodes, ...docs].map((t) => t.toLowerCase());
   const has = (shape: RegExp) => all.some((t) => shape.test(t));
   if (has(/^(in\+|inp|non-?inverting( input)?|\+in)$/) && has(/^(in-|inn|inverting( input)?|-in)$/) && has(/^(out|output)$/))
     return 'opamp';
-  const set = [...nodes]
-    .map((n) => n.toLowerCase())
-    .sort()
-    .join(' ');
-  const plain: Record<string, Device> = {
-    'a k': 'diode',
-    'anode cathode': 'diode',
-    'd g s': 'nmos',
-    'drain gate source': 'nmos',
-    'b c e': 'npn',
-    'gnd in out': 'regulator',
-  };
   // Three nodes of this name are a filter as often as a regulator, where the comments say so.
-  if (plain[set] === 'regulator' && /\bfilter\b/i.test([name, ...comments].join(' '))) return 'other';
-  return plain[set] ?? 'other';
+  if (own === 'regulator' && /\bfilter\b/i.test([name, ...comments].join(' '))) return 'other';
+  return own ?? 'other';
+}
+
+const PLAIN: Record<string, Device> = {
+  'a k': 'diode',
+  'anode cathode': 'diode',
+  'd g s': 'nmos',
+  'drain gate source': 'nmos',
+  'b c e': 'npn',
+  'base collector emitter': 'npn',
+  'gnd in out': 'regulator',
+};
+
+/** The device that nodes are plainly those of, by their names, or by what comments say of bare numbers. */
+function deviceByNodes(nodes: readonly string[], docs: readonly string[]): Device | undefined {
+  const together = (texts: readonly string[]) =>
+    texts
+      .map((t) => t.toLowerCase())
+      .sort()
+      .join(' ');
+  const said = together(docs.map((doc) => /^[a-z]+/i.exec(doc)?.[0] ?? ''));
+  return PLAIN[together(nodes)] ?? (/^(base|drain) /.test(said) ? PLAIN[said] : undefined);
+}
+
+/** What the transistors in a body make of a subcircuit whose nodes are those of one: the channel or junction is theirs. */
+export function deviceByBody(device: Device, transistors: readonly Device[]): Device {
+  const [only, ...others] = [...new Set(transistors)];
+  const isOne = only !== undefined && others.length === 0;
+  const kinds: Partial<Record<Device, readonly Device[]>> = { nmos: ['pmos', 'njf', 'pjf'], npn: ['pnp'] };
+  return isOne && kinds[device]?.includes(only) ? only : device;
 }
 
 /** Element letter for a `.model` card, for writers. */

@@ -1,6 +1,6 @@
 import { ok, problem, refuse, type Problem, type Result } from '../part';
 import { readCards, type Card, type Cards, type Comment } from './cards';
-import { deviceOf, type Device } from './device';
+import { deviceByBody, deviceOf, type Device } from './device';
 import { constructsOf } from './dialect';
 import { readSubcktHeader, type SubcktHeader } from './header';
 import { derivedCard, deviceOfCard, readModelCard, type ModelCard } from './model-card';
@@ -57,7 +57,13 @@ interface Open {
   later: Comment[];
   /** True until the first element of the body. */
   atTop: boolean;
+  /** Cards of transistors in the body, and the models that it defines for itself. */
+  transistors: Card[];
+  local: Map<string, Device>;
 }
+
+/** Of so many transistors a body is told by its first ones. */
+const MOST_TRANSISTORS = 60;
 
 /**
  * Lists the `.subckt` and `.model` cards of a SPICE source with their nodes and what comments say of them. Refuses what
@@ -77,6 +83,8 @@ class ModelReader {
   private readonly open: Open[] = [];
   /** `.model` cards by their name, for those that derive from them. */
   private readonly byName = new Map<string, ModelCard>();
+  /** Subcircuits that could be of either polarity: what their bodies are made of can stand further down. */
+  private readonly bodies: { model: SpiceModel; top: Open }[] = [];
   private section: string | undefined;
   private inControl = false;
 
@@ -124,6 +132,7 @@ class ModelReader {
       this.inControl = word === '.control';
     } else if (/^\.(include|inc|lib)$/.test(word)) this.reference(card, word);
     if (top && /^[a-z]/i.test(word)) top.atTop = false;
+    if (top && /^[mqj]/.test(word) && top.transistors.length < MOST_TRANSISTORS) top.transistors.push(card);
   }
 
   /** `.lib NAME` opens a section; with a file in it, and `.include`, it points elsewhere, which is never followed. */
@@ -142,7 +151,7 @@ class ModelReader {
     const plain = all.map((n) => n.toLowerCase());
     const twice = all.find((_, i) => plain.indexOf(plain[i]!) !== i);
     if (twice !== undefined) this.say('spice-card', card.line, { text: card.text, why: `node ${twice} stands twice` });
-    this.open.push({ card, header, comments: [], later: [], atTop: true });
+    this.open.push({ card, header, comments: [], later: [], atTop: true, transistors: [], local: new Map() });
   }
 
   private close(card: Card): void {
@@ -151,7 +160,9 @@ class ModelReader {
     const named = /^\.\w+\s+(\S+)/.exec(card.text)?.[1];
     if (named !== undefined && top.header.name !== '' && named.toLowerCase() !== top.header.name.toLowerCase())
       this.say('spice-ends-name', card.line, { name: named, open: top.header.name });
-    this.models.push(this.subcktOf(top));
+    const model = this.subcktOf(top);
+    this.models.push(model);
+    if (top.transistors.length > 0 && (model.device === 'nmos' || model.device === 'npn')) this.bodies.push({ model, top });
   }
 
   private subcktOf({ card, header, comments: inside, later }: Open, sealed = this.isSealed(card.line)): SpiceModel {
@@ -197,6 +208,7 @@ class ModelReader {
     const full = base ? derivedCard(read, base) : read;
     this.byName.set(read.name.toLowerCase(), full);
     const { device, letter, nodes } = deviceOfCard(full);
+    this.open.at(-1)?.local.set(read.name.toLowerCase(), device);
     this.models.push({
       name: read.name,
       kind: 'model',
@@ -210,11 +222,27 @@ class ModelReader {
     });
   }
 
+  /** The kind of a transistor by the model that its card names; the body's own models come before those of the file. */
+  private kindOf(card: Card, local: ReadonlyMap<string, Device>): Device | undefined {
+    const names = card.text.toLowerCase().split(/\s+/).slice(4);
+    for (const name of names) {
+      const own = local.get(name);
+      if (own !== undefined) return own;
+    }
+    const found = names.map((name) => this.byName.get(name)).find((m) => m !== undefined);
+    return found && deviceOfCard(found).device;
+  }
+
   /** A sealed body hides its own `.ends`: what stands before it is still good. Anything else without an end is cut off. */
   private finish(): void {
     for (let top = this.open.pop(); top; top = this.open.pop())
       if (this.isSealed(top.card.line)) this.models.push(this.subcktOf(top, true));
       else this.say('spice-unterminated', top.card.line, { name: top.header.name });
+    for (const { model, top } of this.bodies)
+      model.device = deviceByBody(
+        model.device,
+        top.transistors.flatMap((card) => this.kindOf(card, top.local) ?? []),
+      );
     const first = this.cards.sealed[0];
     if (first !== undefined) this.say('spice-sealed', first);
   }

@@ -378,6 +378,31 @@ describe('a list of models', () => {
   it('says what is wrong with a text that has none', () => expect(findModels('R1 1 2 1k', '', 9)).toMatchObject({ total: 0, problems: [{ code: 'spice-none' }] })); // prettier-ignore
 });
 
+describe('the kind of transistor that a subcircuit of its leads is', () => {
+  it.each<[string, string, string[]]>([
+    ['a channel of its own', '.subckt X D G S\nM1 D G S S PX\n.model PX PMOS(VTO=-1)\n.ends', ['pmos', 'pmos']],
+    ['a model behind it', '.subckt X D G S\nM1 D G S S PX\n.ends\n.model PX PMOS(VTO=-1)', ['pmos', 'pmos']],
+    [
+      'by its comments, where its nodes are numbers',
+      '* 1 = drain, 2 = gate, 3 = source\n.subckt X 1 2 3\nM1 1 2 3 3 PX\n.ends\n.model PX PMOS',
+      ['pmos', 'pmos'],
+    ],
+    ['a junction', '.subckt X C B E\nQ1 C B E QX\n.model QX PNP\n.ends', ['pnp', 'pnp']],
+    ['a junction gate', '.subckt X D G S\nJ1 D G S JX\n.model JX PJF\n.ends', ['pjf', 'pjf']],
+    [
+      'of one name in two bodies',
+      '.subckt X D G S\nM1 D G S S MM\n.model MM PMOS\n.ends\n.subckt Y D G S\nM1 D G S S MM\n.model MM NMOS\n.ends',
+      ['pmos', 'pmos', 'nmos', 'nmos'],
+    ],
+    [
+      'with transistors of two kinds',
+      '.subckt X D G S\nM1 D G S S MM\nQ1 D G S QX\n.ends\n.model MM PMOS\n.model QX NPN',
+      ['nmos', 'pmos', 'npn'],
+    ],
+    ['without a body that tells', '.subckt X D G S\nR1 D S 1\n.ends', ['nmos']],
+  ])('is told by %s', (_by, text, devices) => expect(models(text).map((m) => m.device)).toEqual(devices));
+});
+
 describe('the settings of a model', () => {
   const source = '.subckt X a b PARAMS: R=1k\nR1 a b {R}\n.ends';
   const model: Model = { id: 'm', fileName: 'x.lib', source, chosen: 'X', ties: {} };
