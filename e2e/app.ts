@@ -63,7 +63,8 @@ Eref ref gnd vdd gnd 0.5
 /** Opens the Shelf with its demo library. */
 export async function openShelf(page: Page): Promise<void> {
   await page.goto('/');
-  await expect(page.getByRole('link', { name: /TF8484/ })).toBeVisible();
+  // The first visit takes the demo library in: 2 s on a free machine, and several times that beside another browser.
+  await expect(page.getByRole('link', { name: /TF8484/ })).toBeVisible({ timeout: 30_000 });
 }
 
 /** Opens a part of the Shelf at a station. */

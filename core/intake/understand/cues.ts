@@ -85,7 +85,10 @@ const CUES: readonly Cue[] = [
   },
 ];
 
-/** The doubt that a conclusion without one gets from what it leaves out; undefined where nothing speaks against it. */
+/**
+ * The doubt that a conclusion without one gets from what it leaves out; undefined where nothing speaks against it. `by` says
+ * whether the type column, and whether words, say the same type outright.
+ */
 export function doubtByCues(
   type: ElectricalType,
   name: string,
@@ -103,7 +106,7 @@ export function doubtByCues(
     const shown = word === undefined ? `name ${name}` : `“${word}”`;
     return {
       field: 'type',
-      reason: `Taken for ${type}, but ${shown} is often said of ${cue.type}.`,
+      reason: `Taken for ${type}, but ${shown} is often said of ${cue.type} terminals.`,
       candidates: [...new Set([type, cue.type, 'passive' as const])].slice(0, 4),
     };
   }
