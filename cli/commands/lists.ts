@@ -1,6 +1,6 @@
 import { readPads } from '../../core/lands';
 import { packageIn } from '../../core/intake';
-import { dialectProblems, readModels } from '../../core/spice';
+import { dialectProblems, readModels, type SpiceModel } from '../../core/spice';
 import { readTextFile, stem } from '../files';
 import { print, problemJson, table, tellProblems } from '../output';
 import { must } from '../refusal';
@@ -33,6 +33,12 @@ export function pads(file: string, options: { json: boolean }): void {
   );
 }
 
+/** The nodes of a model that an instance may leave out, where it has any. */
+function optionalOf({ nodes }: SpiceModel): { optional?: string[] } {
+  const optional = nodes.filter((n) => n.otherwise !== undefined).map((n) => n.name);
+  return optional.length > 0 ? { optional } : {};
+}
+
 /** `models FILE`: the models of a SPICE file with their nodes and what its comments say of them. */
 export function models(file: string, options: { json: boolean }): void {
   const list = must(readModels(readTextFile(file), file));
@@ -45,9 +51,7 @@ export function models(file: string, options: { json: boolean }): void {
       nodes: m.nodes.map(({ name, doc }) => ({ name, doc })),
       params: m.params.map((p) => p.name),
       line: m.line,
-      ...(m.nodes.some((n) => n.otherwise !== undefined)
-        ? { optional: m.nodes.filter((n) => n.otherwise !== undefined).map((n) => n.name) }
-        : {}),
+      ...optionalOf(m),
       ...(m.inside.length > 0 ? { inside: m.inside } : {}),
       ...(m.section === undefined ? {} : { section: m.section }),
       ...(m.sealed ? { sealed: true } : {}),

@@ -1,7 +1,7 @@
-import { carriesPower, pinsOnNode, WHOLE_PART, type Model, type NodeTie } from '../part';
+import { carriesPower, groupBy, pinsOnNode, WHOLE_PART, type Model, type NodeTie } from '../part';
 import { rolesOf, rolesOfPin } from '../spice/roles';
 import type { ModelNode, SpiceModel } from '../spice';
-import { bindingUnits, readModels, rewriteForBerkeley, type Construct } from '../spice';
+import { bindingUnits, definedNames, readModels, rewriteForBerkeley, type Construct } from '../spice';
 import { pinText, type Facts, type RawFinding, type Rule } from './rule';
 
 interface Slot {
@@ -53,24 +53,23 @@ function pinsOnTwoNodes(facts: Facts): RawFinding[] {
 
 /** Supplies are shared by the models of a part, signals are not. */
 function signalsOnTwoModels(facts: Facts): RawFinding[] {
-  const on = new Map<string, Map<string, Slot>>();
-  for (const s of slots(facts)) for (const id of pinsOnNode(s.tie)) on.set(id, new Map([...(on.get(id) ?? []), [s.model.id, s] as const]));
-  return [...on].flatMap(([id, byModel]) => {
+  const tied = slots(facts).flatMap((slot) => pinsOnNode(slot.tie).map((pin) => ({ pin, slot })));
+  return [...groupBy(tied, (t) => t.pin)].flatMap(([id, same]) => {
     const pin = facts.pinById.get(id);
-    const [, second] = [...byModel.values()];
+    const second = same.find(({ slot }) => slot.model !== same[0]!.slot.model)?.slot;
     if (!pin || !second || carriesPower(pin.type)) return [];
-    const names = [...byModel.values()].map((s) => s.chosen.name).join(' and ');
+    const names = [...groupBy(same, ({ slot }) => slot.model.id).values()].map(([first]) => first!.slot.chosen.name).join(' and ');
     return [{ where: { ...at(second), pin: id }, message: `${pinText(pin)} is on nodes of ${names}.` }];
   });
 }
 
-const DEFINES = /^[ \t]*\.(?:subckt|macro|model)[ \t]+([^\s(]+)/gim;
-
 function namesOfTwoFiles({ part }: Facts): RawFinding[] {
+  // Sources are long, and one alone contradicts nobody.
   const models = part.models.filter((m, i) => part.models.findIndex((o) => o.source === m.source) === i);
+  if (models.length < 2) return [];
   const first = new Map<string, Model>();
   return models.flatMap((model) => {
-    const own = new Set([...model.source.matchAll(DEFINES)].map((m) => m[1]!.toLowerCase()));
+    const own = definedNames(model.source);
     const twice = [...own].find((name) => first.has(name));
     const before = twice === undefined ? undefined : first.get(twice);
     for (const name of own) if (!first.has(name)) first.set(name, model);

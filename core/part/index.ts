@@ -14,4 +14,5 @@ export * from './part';
 export * from './pin';
 export * from './places';
 export * from './problem';
+export { remember } from './remember';
 export { padOwners } from './pad-owners';

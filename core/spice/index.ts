@@ -29,4 +29,5 @@ export {
   type Simulate,
   type Trial,
 } from './trial';
+export { definedNames } from './defined-names';
 export { writeSpiceLibrary } from './write-library';

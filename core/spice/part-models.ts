@@ -91,13 +91,14 @@ export function matchPinsOf(part: Part): MatchPin[] {
  * part is tied in are that one's, unless this one is tied in them too.
  */
 export function bindingUnits(part: Part, nodeCount: number, model?: Model): string[] {
-  const others = part.models.filter((m) => model !== undefined && m.id !== model.id);
-  const isOthers = (unit: string) => isTiedIn(unit, others) && model !== undefined && !isTiedIn(unit, [model]);
   const units = unitsFor(part, nodeCount);
-  const own = units.filter((unit) => unit === WHOLE_PART || !isOthers(unit));
+  if (!model) return units;
+  const others = othersOf(part, model);
+  const own = units.filter((unit) => unit === WHOLE_PART || isTiedIn(unit, [model]) || !isTiedIn(unit, others));
   return own.length > 0 ? own : units;
 }
 
+const othersOf = (part: Part, model: Model): Model[] => part.models.filter((m) => m.id !== model.id);
 const isTiedIn = (unit: string, models: readonly Model[]): boolean => models.some((m) => Object.keys(m.ties[unit] ?? {}).length > 0);
 
 function unitsFor(part: Part, nodeCount: number): string[] {
@@ -114,8 +115,9 @@ export interface TieProposal {
 
 /** Signals that other models of the part have: each model has its own, and all share the supplies. */
 function signalsOfOthers(part: Part, model: Model): Set<string> {
-  const others = part.models.filter((m) => m.id !== model.id);
-  const tied = new Set(others.flatMap((m) => Object.values(m.ties).flatMap((ties) => Object.values(ties).flatMap(pinsOnNode))));
+  const tied = new Set(
+    othersOf(part, model).flatMap((m) => Object.values(m.ties).flatMap((ties) => Object.values(ties).flatMap(pinsOnNode))),
+  );
   return new Set(part.pins.filter((p) => tied.has(p.id) && isSignal(p)).map((p) => p.id));
 }
 

@@ -225,12 +225,10 @@ class ModelReader {
   /** The kind of a transistor by the model that its card names; the body's own models come before those of the file. */
   private kindOf(card: Card, local: ReadonlyMap<string, Device>): Device | undefined {
     const names = card.text.toLowerCase().split(/\s+/).slice(4);
-    for (const name of names) {
-      const own = local.get(name);
-      if (own !== undefined) return own;
-    }
-    const found = names.map((name) => this.byName.get(name)).find((m) => m !== undefined);
-    return found && deviceOfCard(found).device;
+    const own = names.find((name) => local.has(name));
+    if (own !== undefined) return local.get(own);
+    const found = names.find((name) => this.byName.has(name));
+    return found === undefined ? undefined : deviceOfCard(this.byName.get(found)!).device;
   }
 
   /** A sealed body hides its own `.ends`: what stands before it is still good. Anything else without an end is cut off. */

@@ -1,5 +1,4 @@
-import type { ElectricalType } from '../part';
-import { remembered } from './remembered';
+import { remember, type ElectricalType } from '../part';
 
 /**
  * What a name or a comment says a terminal is, in one vocabulary for pins and nodes. Two texts with the same role mean
@@ -63,7 +62,7 @@ const ROLES: [role: string, words: RegExp][] = [
   ],
 ];
 
-const normal = remembered((text: string): string =>
+const normal = remember((text: string): string =>
   text
     .toLowerCase()
     .replace(/[−–]/g, '-')
@@ -77,7 +76,7 @@ const normal = remembered((text: string): string =>
 );
 
 /** The roles that a text can have; single letters have several (C is a cathode or a collector). */
-export const rolesOf = remembered((text: string): ReadonlySet<string> => {
+export const rolesOf = remember((text: string): ReadonlySet<string> => {
   // An open collector is a kind of output, no collector.
   const plain = normal(text).replace(/open[- ](collector|drain|source|emitter)\s*/g, '');
   const found = ROLES.filter(([, words]) => words.test(plain)).map(([role]) => role);
@@ -121,7 +120,7 @@ export function shortens(name: string, word: string): boolean {
 export const withoutChannel = (name: string): string => name.replace(/^\d+(?=\D)/, '').replace(/(?<=\D)\d+(?=[+\-−]?$)/, '');
 
 /** Names without case, separators and marks, for equality: `V+` stays, `IN_A` is `ina`, and `-IN A` is `ina-`. */
-export const plainName = remembered((text: string): string =>
+export const plainName = remember((text: string): string =>
   normal(text)
     .replace(/^[~/!]|[#*]$/g, '')
     .replace(/[\s_.[\]()<>/]/g, '')
@@ -129,7 +128,7 @@ export const plainName = remembered((text: string): string =>
 );
 
 /** Words of a text that tell something, for overlap. */
-export const wordsOf = remembered(
+export const wordsOf = remember(
   (text: string): ReadonlySet<string> =>
     new Set(
       normal(text)

@@ -1,4 +1,4 @@
-import { remembered } from './remembered';
+import { remember } from '../part';
 
 /**
  * The sense of a short name or a few words, as words of one vocabulary without order: SHDNB, `~SHDN` and "shutdown" are
@@ -123,7 +123,7 @@ export const isKnownWord = (word: string): boolean => {
 };
 
 /** The words that a text means, sorted, and the index in it (`1` of OUT1, `a` of INA); undefined where it says nothing. */
-export const senseOf = remembered((text: string): { readonly words: string; readonly index: string } | undefined => {
+export const senseOf = remember((text: string): { readonly words: string; readonly index: string } | undefined => {
   const plain = text
     .toLowerCase()
     .replace(/[−–]/g, '-')
@@ -148,7 +148,7 @@ export const senseOf = remembered((text: string): { readonly words: string; read
 });
 
 /** The stem and the index of a name or a comment: `A1` and "anode 1" have one index, `OUT` none. */
-export const indexed = remembered((text: string): { readonly stem: string; readonly index: string } | undefined => {
+export const indexed = remember((text: string): { readonly stem: string; readonly index: string } | undefined => {
   const plain = text.trim().replace(/\s+/g, ' ');
   const parts =
     /^([A-Za-z][A-Za-z ]*?[+\-−]?)[ _]?(?:of |in )?(?:diode |fet |transistor |channel |switch |ch |no\.? ?|[QMDU](?=\d))?(\d{1,2})([+\-−]?)$/i.exec(

@@ -1,4 +1,5 @@
-import { compareTerminals, padsIn, WHOLE_PART, type FrozenPart, type Model, type NodeTie, type Pin } from '../part';
+import { compareTerminals, padsIn, WHOLE_PART, type FrozenPart, type Model, type Pin } from '../part';
+import { definedNames } from './defined-names';
 import { chosenModel } from './part-models';
 import type { SpiceModel } from './read-models';
 import { rewriteForBerkeley } from './rewrite';
@@ -15,8 +16,8 @@ export function writeSpiceLibrary(part: FrozenPart): string {
   const tied = new Set(called.flatMap(({ model }) => [...tiedPins(model)]));
   const pins = part.pins.filter((p) => names.has(p.id) && tied.has(p.id)).sort(byNumber(part));
   const subckt = ownName(part, called.map((c) => c.text).join('\n'));
-  const calls = called.flatMap(({ model, written }, i) =>
-    Object.entries(model.ties).flatMap(([unitId, ties]) => call(part, unitId, ties, model, written, names, i === 0 ? '' : `_${i + 1}`)),
+  const calls = called.flatMap((own, i) =>
+    Object.keys(own.model.ties).flatMap((unitId) => call(part, own, unitId, names, i === 0 ? '' : `_${i + 1}`)),
   );
   // Several models of one file bring it once.
   const sources = called.filter(({ text }, i) => called.findIndex((c) => c.text === text) === i);
@@ -58,7 +59,7 @@ function calledModel(model: Model): Called | undefined {
 /** The part's own name, unless the source defines it: a subcircuit that calls itself would never end. */
 function ownName(part: FrozenPart, source: string): string {
   const name = clean(part.name);
-  const taken = new Set([...source.matchAll(/^\s*\.(?:subckt|macro|model)\s+(\S+)/gim)].map((m) => m[1]!.toLowerCase()));
+  const taken = definedNames(source);
   let own = name;
   while (taken.has(own.toLowerCase())) own += '_PART';
   return own;
@@ -100,16 +101,9 @@ function givenNodes(model: SpiceModel, ties: Readonly<Record<string, unknown>>):
   return model.nodes.slice(0, last + 1);
 }
 
-function call(
-  part: FrozenPart,
-  unitId: string,
-  ties: Record<string, NodeTie>,
-  model: Model,
-  chosen: SpiceModel,
-  names: Map<string, string>,
-  /** Tells instances of a part's several models apart. */
-  suffix: string,
-): string[] {
+/** An instance of a model in a unit. `suffix` tells those of a part's several models apart. */
+function call(part: FrozenPart, { model, written: chosen }: Called, unitId: string, names: Map<string, string>, suffix: string): string[] {
+  const ties = model.ties[unitId]!;
   const own = unitId === WHOLE_PART ? '1' : (part.units.find((u) => u.id === unitId)?.label ?? unitId);
   const label = `${own}${suffix}`;
   const extra: string[] = [];

@@ -6,17 +6,24 @@ import { PinName, TypeMark } from '../ui/marks';
 import type { ColumnId, LedgerColumn } from './ledger-columns';
 import type { LedgerRow } from './ledger-rows';
 
-interface GroupProps {
+interface Place {
+  /** Pixels from the first row's top edge. */
+  top: number;
+  height: number;
+}
+
+const placed = ({ top, height }: Place): CSSProperties => ({ transform: `translateY(${top}px)`, height });
+
+interface GroupProps extends Place {
   row: Extract<LedgerRow, { kind: 'group' }>;
-  style: CSSProperties;
   index: number;
   columns: number;
   onFold: () => void;
 }
 
-export function GroupRow({ row, style, index, columns, onFold }: GroupProps) {
+export function GroupRow({ row, top, height, index, columns, onFold }: GroupProps) {
   return (
-    <div role="row" aria-rowindex={index + 2} style={style} className="absolute inset-x-0 top-0">
+    <div role="row" aria-rowindex={index + 2} style={placed({ top, height })} className="absolute inset-x-0 top-0">
       <div role="gridcell" aria-colspan={columns} className="h-full">
         <button
           type="button"
@@ -36,12 +43,9 @@ export function GroupRow({ row, style, index, columns, onFold }: GroupProps) {
   );
 }
 
-interface PinProps {
+interface PinProps extends Place {
   pin: Pin;
   columns: LedgerColumn[];
-  /** Pixels from the first row's top edge. */
-  top: number;
-  height: number;
   index: number;
   selected: boolean;
   /** The column of the cell in focus, or -1. */
@@ -59,7 +63,7 @@ export const PinRow = memo(function PinRow({ pin, columns, top, height, index, s
       role="row"
       aria-rowindex={index + 2}
       aria-selected={selected}
-      style={{ transform: `translateY(${top}px)`, height }}
+      style={placed({ top, height })}
       className={`absolute inset-x-0 top-0 flex items-center border-b border-line text-[13px] ${selected ? 'bg-green-wash' : ''}`}
     >
       {selected ? <span aria-hidden="true" className="absolute inset-y-0 left-0 w-[3px] bg-green" /> : null}

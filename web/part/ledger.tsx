@@ -4,7 +4,7 @@ import { useLocation } from 'react-router';
 import type { Pin } from '../../core/part';
 import { useAct, useStore } from '../store';
 import { edited } from '../store/part-slice';
-import { selectDoubts, selectPackageId, selectSelectedSet, selectSelection } from '../store/selectors';
+import { selectDoubts, selectPackageId, selectPins, selectSelectedSet, selectSelection } from '../store/selectors';
 import { groupFolded, selected } from '../store/view-slice';
 import { Button } from '../ui/button';
 import { say } from '../ui/toasts';
@@ -20,7 +20,7 @@ const ROW = 24;
 /** The table of pins, always in view: rows under groups, cells edited like a spreadsheet's. */
 export function Ledger() {
   const act = useAct();
-  const pins = useStore((s) => s.part.part.pins);
+  const pins = useStore(selectPins);
   const packageId = useStore(selectPackageId);
   const selection = useStore(selectSelection);
   const selectedSet = useStore(selectSelectedSet);
@@ -237,13 +237,13 @@ export function Ledger() {
         <div className="relative" role="rowgroup" style={{ height: list.getTotalSize() }}>
           {list.getVirtualItems().map((item) => {
             const row = rows[item.index]!;
-            const style = { transform: `translateY(${item.start}px)`, height: ROW };
             if (row.kind === 'group')
               return (
                 <GroupRow
                   key={item.key}
                   row={row}
-                  style={style}
+                  top={item.start}
+                  height={ROW}
                   index={item.index}
                   columns={columns.length}
                   onFold={() => act(groupFolded(row.title))}

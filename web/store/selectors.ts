@@ -7,7 +7,7 @@ import type { RootState } from './index';
 
 export const selectPart = (s: RootState): Part => s.part.part;
 // What is worked out from the pins alone must not be worked out again because something was moved on the stage.
-const selectPins = (s: RootState): Part['pins'] => s.part.part.pins;
+export const selectPins = (s: RootState): Part['pins'] => s.part.part.pins;
 const selectPackages = (s: RootState): Part['packages'] => s.part.part.packages;
 const selectModels = (s: RootState): Part['models'] => s.part.part.models;
 export const selectSelection = (s: RootState): string[] => s.view.selection;

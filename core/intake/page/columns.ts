@@ -1,5 +1,6 @@
 import { segmentsOf, type Line, type Segment } from './lines';
 import type { PageHeader } from './headers';
+import type { Word } from './words';
 
 /**
  * Where the columns under a heading part: for each two neighbouring headings the stretch between them that the fewest
@@ -45,22 +46,31 @@ const LEAST_GAP = 0.3;
  * them from words.
  */
 function sharedStarts(body: readonly Line[]): ReadonlySet<number> {
-  const counts = new Map<number, number>();
-  for (const { words, size } of body)
-    for (const [i, w] of words.entries())
-      if (i > 0 && w.x0 - words[i - 1]!.x1 > LEAST_GAP * size) counts.set(placeOf(w.x0), (counts.get(placeOf(w.x0)) ?? 0) + 1);
+  const counts = countStarts(body, (w, before, size) => w.x0 - before.x1 > LEAST_GAP * size);
   const least = Math.max(4, 0.6 * body.length);
   const around = (x: number) => NEAR.map((by) => x + by);
   const shared = [...counts.keys()].filter((x) => around(x).reduce((sum, n) => sum + (counts.get(n) ?? 0), 0) >= least);
   return new Set(shared.flatMap(around));
 }
 
+/** How many words begin at each place, of those behind another that count. */
+function countStarts(body: readonly Line[], isCounted: (word: Word, before: Word, size: number) => boolean): Map<number, number> {
+  const counts = new Map<number, number>();
+  for (const { words, size } of body)
+    for (const [i, w] of words.entries())
+      if (i > 0 && isCounted(w, words[i - 1]!, size)) counts.set(placeOf(w.x0), (counts.get(placeOf(w.x0)) ?? 0) + 1);
+  return counts;
+}
+
 /** A stretch parted before the words that begin where a column does. */
-function cutAt({ words, ...whole }: Segment, starts: ReadonlySet<number>): { x0: number; x1: number }[] {
-  const parts = [{ x0: whole.x0, x1: words[0]!.x1 }];
-  for (const [i, w] of words.entries())
-    if (i > 0 && starts.has(placeOf(w.x0)) && w.x0 - words[i - 1]!.x1 > LEAST_GAP * w.size) parts.push({ x0: w.x0, x1: w.x1 });
-    else parts.at(-1)!.x1 = Math.max(parts.at(-1)!.x1, w.x1);
+function cutAt({ words }: Segment, starts: ReadonlySet<number>): { x0: number; x1: number }[] {
+  const parts: { x0: number; x1: number }[] = [];
+  for (const [i, w] of words.entries()) {
+    const last = parts.at(-1);
+    const isStart = starts.has(placeOf(w.x0)) && w.x0 - (words[i - 1]?.x1 ?? 0) > LEAST_GAP * w.size;
+    if (last && !isStart) last.x1 = Math.max(last.x1, w.x1);
+    else parts.push({ x0: w.x0, x1: w.x1 });
+  }
   return parts;
 }
 
@@ -73,9 +83,7 @@ const OFF = 0.75;
  */
 export function settled(body: readonly Line[]): Line[] {
   if (!body.some((l) => l.words.some((w) => w.estimated && !w.first))) return [...body];
-  const counts = new Map<number, number>();
-  for (const { words } of body)
-    for (const w of words.slice(1)) if (!w.estimated || w.first) counts.set(placeOf(w.x0), (counts.get(placeOf(w.x0)) ?? 0) + 1);
+  const counts = countStarts(body, (w) => !w.estimated || w.first === true);
   const least = Math.max(3, 0.4 * body.length);
   const starts = [...counts].filter(([, count]) => count >= least).map(([x]) => x / 2);
   if (starts.length === 0) return [...body];

@@ -1,5 +1,5 @@
 import type { ColumnRole } from '../proposal';
-import { remember } from './remember';
+import { remember } from '../../part';
 
 /** Words over a column, by role. A heading is compared without case, punctuation and plural marks. */
 const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {

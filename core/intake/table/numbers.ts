@@ -1,4 +1,4 @@
-import { remember } from './remember';
+import { remember } from '../../part';
 
 /** What a number cell says. `none` is a terminal that is not bonded out; `pad` is an exposed pad without a number. */
 export type NumberCell = { kind: 'list'; numbers: string[] } | { kind: 'none' } | { kind: 'pad' } | { kind: 'unread' };

@@ -290,10 +290,7 @@ function numbersOf(cell: NumberCell, name: string, entry: Entry, context: Contex
   if (cell.kind === 'list') return cell.numbers;
   if (cell.kind === 'pad') return ['EP'];
   // A dash where the number would be: an exposed pad that the drawing gives no number.
-  if (cell.kind === 'none') {
-    if (entry.numbers.length > 1) return [];
-    return isPadUnder(name, entry.description) ? ['EP'] : [];
-  }
+  if (cell.kind === 'none') return entry.numbers.length === 1 && isPadUnder(name, entry.description) ? ['EP'] : [];
   const text = entry.numbers.find((n) => n.cell === cell)?.text ?? '';
   context.problems.push(problem('number-unread', { text }, { file: context.file, ...whereOf(entry.rows[0]!) }));
   return [];

@@ -139,7 +139,7 @@ function conclude(name: string, code: string | undefined, description: string, l
   const [type, { weight, reasons }] = best;
   const rivals = tally
     .slice(1)
-    .filter(([other, voice]) => (voice.weight >= weight * NEAR || isExact(told, other)) && !agrees(type, other, told));
+    .filter(([other, voice]) => (voice.weight >= weight * NEAR || other === exactOf(told)) && !agrees(type, other, told));
   const because = [...new Set(reasons)].join(', ');
   const against = rivals.reduce((sum, [, voice]) => sum + voice.weight, 0);
   const confidence = Math.round((weight / (weight + against)) * Math.min(1, 0.4 + weight / 10) * 100) / 100;
@@ -204,6 +204,7 @@ function severalFunctions(name: string, description: string): Evidence[] {
   const clauses = description.split(/;\s+/);
   if (clauses.length < 2 || name.split('/').length !== clauses.length) return [];
   const types = new Set(clauses.map((clause) => wordsOfType(clause)[0]?.type));
+  // Under what is said outright, so that each direction still speaks against it.
   return types.has('input') && types.has('output') ? [evidence('bidirectional', 5.9, 'its two functions')] : [];
 }
 
@@ -222,7 +223,7 @@ function sharpen(told: Evidence[], words: Evidence[], named: Evidence[]): Voices
     add(sharper && told.length === 1 ? evidence(sharper.type, e.weight, e.because) : e);
   }
   // A column that says OZ and a text that says "output" agree: the broader word counts for the narrower.
-  const exact = told.length === 1 && told[0]!.weight >= 6 ? told[0]!.type : undefined;
+  const exact = exactOf(told);
   // A text that says supply does not say which way it goes.
   const isHeld = (type: ElectricalType) =>
     exact !== undefined && (COVERS[exact]?.includes(type) || (exact === 'supply-out' && type === 'supply-in'));
@@ -248,8 +249,8 @@ function agrees(best: ElectricalType, other: ElectricalType, told: Evidence[]): 
   return isClass(told) && told.some((e) => e.type === other) && told.some((e) => e.type === best);
 }
 
-/** True where the column says this one type outright: what the words make of it instead is for a person to see. */
-const isExact = (told: Evidence[], type: ElectricalType): boolean => told.length === 1 && told[0]!.weight >= 6 && told[0]!.type === type;
+/** The one type that the column says outright, if it does: what the words make of it instead is for a person to see. */
+const exactOf = (told: Evidence[]): ElectricalType | undefined => (told.length === 1 && told[0]!.weight >= 6 ? told[0]!.type : undefined);
 
 /** True where the column names a class of types and none of them. */
 const isClass = (told: Evidence[]): boolean => told.length > 1 && told.every((e) => e.weight <= 3.2);

@@ -52,21 +52,23 @@ export const isTypeCode = (text: string): boolean => text.trim() !== '' && shape
 export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>): Evidence[] {
   const text = cell.trim();
   if (text === '') return [];
-  const told = legend.get(shape(text));
+  const code = shape(text);
+  const because = `type column “${text}”`;
+  const told = legend.get(code);
   if (told !== undefined) {
     const found = phrase(told, `code ${text} = “${told}”`);
     if (found.length > 0) return found;
   }
-  const meaning = CODES[shape(text)];
-  if (meaning) return meant(meaning, `type column “${text}”`);
-  const built = builtCode(shape(text));
-  if (built.length > 0) return built.map(([type, weight]) => evidence(type, weight, `type column “${text}”`));
-  const spoken = phrase(text, `type column “${text}”`);
+  const meaning = CODES[code];
+  if (meaning) return meant(meaning, because);
+  const built = builtCode(code, because);
+  if (built) return [built];
+  const spoken = phrase(text, because);
   const parts = text
     .split(/[,;()]|\bor\b|\s+/)
     .map(shape)
     .filter((p) => p in CODES)
-    .flatMap((p) => meant(CODES[p]!, `type column “${text}”`));
+    .flatMap((p) => meant(CODES[p]!, because));
   // `I/O, I`: what the broader code says holds the narrower.
   if (spoken.length === 0) return parts.filter((p) => !parts.some((o) => o.type === 'bidirectional' && COVERS[o.type]!.includes(p.type)));
   // `OD Out`: the code beside the word says which kind of output it is.
@@ -76,16 +78,15 @@ export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>
 }
 
 /** Codes that makers build of a direction and a buffer's own letters, strength in mA or pull: `I/O12`, `O8`, `I/OSD12`, `IPU/O`. */
-function builtCode(code: string): [ElectricalType, number][] {
-  if (/^I\/O[A-Z]{0,3}\d{0,2}$/.test(code)) return [['bidirectional', 6]];
-  if (/^OD\d{1,2}$/.test(code)) return [['open-drain', 6]];
-  if (/^O\d{1,2}$/.test(code)) return [['output', 6]];
-  if (/^I[SC]?\d{1,2}$/.test(code)) return [['input', 6]];
+function builtCode(code: string, because: string): Evidence | undefined {
+  if (/^I\/O[A-Z]{0,3}\d{0,2}$/.test(code)) return evidence('bidirectional', 6, because);
+  if (/^OD\d{1,2}$/.test(code)) return evidence('open-drain', 6, because);
+  if (/^O\d{1,2}$/.test(code)) return evidence('output', 6, because);
+  if (/^I[SC]?\d{1,2}$/.test(code)) return evidence('input', 6, because);
   // How it drives, and not whether it only does.
-  if (code === 'PP') return [['output', 2.9]];
+  if (code === 'PP') return evidence('output', 2.9, because);
   // An input at reset with a pull, an output after it: the words say what it is for.
-  if (/^I(PU|PD)\/O(PU|PD)?$/.test(code)) return [['output', 3]];
-  return [];
+  return /^I(PU|PD)\/O(PU|PD)?$/.test(code) ? evidence('output', 3, because) : undefined;
 }
 
 function phrase(text: string, because: string): Evidence[] {

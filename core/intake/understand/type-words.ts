@@ -1,5 +1,4 @@
-import type { ElectricalType } from '../../part';
-import { remember } from '../table/remember';
+import { remember, type ElectricalType } from '../../part';
 import { evidence, type Evidence } from './evidence';
 
 interface Wording {
@@ -271,22 +270,19 @@ const RAILS: ReadonlySet<ElectricalType> = new Set(['ground', 'supply-in']);
 
 /**
  * Inputs and outputs that a text speaks of beside its own terminal: what the terminal serves (`for the low-side output`),
- * acts on (`mutes the RF outputs`) or measures (`output sense`).
+ * acts on (`mutes the RF outputs`) or measures (`output sense`). What stands before the word, in the group, stays.
  */
 const BESIDE = [
   /\b((?:for (?:the |an? |all |both )?|(?:of|from|to|at) the )(?:[\w-]+ ){0,4}?)(?:in|out)puts?\b/gi,
   /\b((?:mutes|disables|enables|turns (?:on|off)|(?:three|tri|3)-?states|controls|determines|sets|programs|limits|shuts down|powers down|latches|clears|gates|resets|forces) (?:the |all |both |its )?(?:[\w-]+ ){0,3}?)(?:in|out)puts?\b/gi,
   /\b((?:mute|disable|enable|turn (?:on|off)|(?:three|tri|3)-?state|control|set|program|limit|shut down|latch|clear|gate|reset|force) (?:the|all|both|its) (?:[\w-]+ ){0,3}?)(?:in|out)puts?\b/gi,
-  /\b(?:in|out)puts?(?= (?:are|is) (?:enabled|disabled|active|on|off|held|forced|placed|put|turned)\b)/gi,
-  /\b(?:[Ii]n|[Oo]ut)puts?(?= [A-Z0-9]{1,4} (?:low|high)\b(?!-))/g,
-  /\b(?:in|out)puts?(?= (?:sens(?:e|ing)|frequency|swing|slew|impedance|amplitude|power level)\b)/gi,
+  /\b()(?:in|out)puts?(?= (?:are|is) (?:enabled|disabled|active|on|off|held|forced|placed|put|turned)\b)/gi,
+  /\b()(?:[Ii]n|[Oo]ut)puts?(?= [A-Z0-9]{1,4} (?:low|high)\b(?!-))/g,
+  /\b()(?:in|out)puts?(?= (?:sens(?:e|ing)|frequency|swing|slew|impedance|amplitude|power level)\b)/gi,
 ];
 
 /** A text in which only the terminal's own direction is left. */
-const ownWords = (text: string): string =>
-  /put/i.test(text)
-    ? BESIDE.reduce((t, beside) => t.replace(beside, (_, before?: string | number) => `${typeof before === 'string' ? before : ''}…`), text)
-    : text;
+const ownWords = (text: string): string => (/put/i.test(text) ? BESIDE.reduce((t, beside) => t.replace(beside, '$1…'), text) : text);
 
 /** Evidence for types from a description's words, strongest first. */
 export const wordsOfType = remember((given: string): Evidence[] => {

@@ -130,10 +130,16 @@ const nodeNamed = (name: string, byName: Names): string | undefined => {
   return byName.get(plain) ?? byName.get(plain.replace(/[#*]$|^[~/]/, ''));
 };
 
+/** Entries that stand in columns: the gaps before them, by the sign that they have more than once. */
+const COLUMNS = [
+  { sign: '=', gap: /\s{2,}(?=[^\s=]+\s*=)/g },
+  { sign: ':', gap: /\s{2,}(?=[^\s:]+\s*:)/g },
+];
+
 function several(given: string, line: number, byName: Names): Found | undefined {
   // Columns of entries, `RFIN = 1    RFOUT = 2`, are as good as commas between them.
-  const sign = ['=', ':'].find((s) => given.split(s).length > 2);
-  const text = sign === undefined ? given : given.replace(new RegExp(`\\s{2,}(?=[^\\s${sign}]+\\s*${sign})`, 'g'), ', ').replace(/^, /, '');
+  const columns = COLUMNS.find(({ sign }) => given.indexOf(sign) !== given.lastIndexOf(sign));
+  const text = columns ? given.replace(columns.gap, ', ').replace(/^, /, '') : given;
   for (const { shape, node } of SEVERAL) {
     const all = [...text.matchAll(shape)];
     const own = all.flatMap((m): Found => {
