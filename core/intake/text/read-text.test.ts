@@ -214,6 +214,11 @@ it.each<[string, string, string]>([
   ['two transistors', 'Pin,Name\n1,S1\n2,G1\n3,S2\n4,G2\n"5, 6",D2\n"7, 8",D1\n', 'G1 input, D2 passive'],
   ['a transistor', 'Pin,Name\n1,B\n2,C\n3,E\n', 'B input, C passive'],
   ['a transistor whose column says otherwise', 'Pin,Name,Type\n1,B,I\n2,C,O\n3,E,P\n', 'B input, C output'],
+  [
+    'a transistor whose legend says otherwise',
+    'Q = bidirectional, R = input\n\nPin,Name,Type\n1,B,Q\n2,C,Q\n3,E,Q\n',
+    'B bidirectional, C bidirectional',
+  ],
   ['no transistor', 'Pin,Name\n1,D1\n2,D2\n3,CLK\n4,Q1\n', 'D1 bidirectional, CLK input'],
 ])('tells the leads of %s', (_what, text, says) => {
   const types = read(text).terminals.map((t) => `${t.name} ${t.type}`);

@@ -22,8 +22,8 @@ export function recogniseLeads(terminals: readonly Terminal[]): void {
   if (!device) return;
   for (const t of own) {
     const type = device.leads[letterOf(t.name)!]!;
-    // A type column or words outweigh a letter.
-    const isSaid = t.description !== undefined || t.because['type']?.startsWith('type column');
+    // Whatever else says it, a column, a legend, words or a model, outweighs a letter.
+    const isSaid = t.description !== undefined || !/^(name |nothing )/.test(t.because['type'] ?? 'nothing ');
     if (t.type === type || (isSaid && !t.doubts.some((d) => d.field === 'type'))) continue;
     t.type = type;
     t.because['type'] = device.what;
