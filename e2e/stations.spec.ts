@@ -101,6 +101,10 @@ test('Join: a part of unlike halves has a model for each, with nodes that may be
   const nodes = page.getByRole('region', { name: 'Model nodes' });
   await expect(nodes).toContainText('may be left out, then $G_DPWR');
   await expect(nodes.getByLabel('Tied to')).toHaveCount(4);
+  await expect(page.locator('footer')).toContainText('4 of 4 nodes tied');
+  await nodes.getByLabel('Tied to').nth(2).selectOption('');
+  await expect(page.locator('footer')).toContainText('3 of 3 nodes tied');
+  await nodes.getByLabel('Tied to').nth(2).selectOption({ label: 'VCC' });
   for (const [i, pin] of ['DIN', 'DOUT', 'VCC', 'GND'].entries())
     await expect(nodes.getByLabel('Tied to').nth(i).locator('option:checked')).toHaveText(pin);
   await page.getByLabel('Model in view').selectOption('LED9');

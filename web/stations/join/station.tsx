@@ -56,17 +56,18 @@ export function JoinStation() {
     [proposal, model, bindings],
   );
   const exposed = packageId === undefined ? undefined : joinExposedPad(part, packageId);
-  const looseNodes = useMemo(
-    (): LooseEnd[] =>
-      model && chosen
-        ? bindings.flatMap((unit) =>
-            chosen.nodes
-              .filter((n) => model.ties[unit]?.[n.name] === undefined && n.otherwise === undefined)
-              .map((n): LooseEnd => ({ kind: 'node', unit, node: n.name })),
-          )
-        : [],
+  // A node that an instance may leave out, and does, waits for nobody.
+  const slots = useMemo(
+    () =>
+      bindings.flatMap((unit) =>
+        (chosen?.nodes ?? []).flatMap(({ name, otherwise }) => {
+          const isTied = model?.ties[unit]?.[name] !== undefined;
+          return isTied || otherwise === undefined ? [{ unit, node: name, isTied }] : [];
+        }),
+      ),
     [model, chosen, bindings],
   );
+  const looseNodes = slots.flatMap(({ unit, node, isTied }): LooseEnd[] => (isTied ? [] : [{ kind: 'node', unit, node }]));
   const untied = looseNodes.length;
   const loose = [
     ...new Set([
@@ -103,10 +104,10 @@ export function JoinStation() {
               ? `Next: ${untied} ${untied === 1 ? 'node is' : 'nodes are'} not tied. Press N`
               : onward;
     const note = pkg
-      ? `${(pkg.land.pads.length - (met?.padsWithoutPin.length ?? 0)).toString()} of ${pkg.land.pads.length} pads joined${chosen ? `, ${chosen.nodes.length * bindings.length - untied} of ${chosen.nodes.length * bindings.length} nodes tied` : ''}`
+      ? `${(pkg.land.pads.length - (met?.padsWithoutPin.length ?? 0)).toString()} of ${pkg.land.pads.length} pads joined${chosen ? `, ${slots.length - untied} of ${slots.length} nodes tied` : ''}`
       : '';
     act(nextSet({ next, note }));
-  }, [act, pkg, met, hasLand, loose.length, padsWithoutPin.length, offers.length, untied, chosen, bindings.length, onward, open]);
+  }, [act, pkg, met, hasLand, loose.length, padsWithoutPin.length, offers.length, untied, chosen, slots.length, onward, open]);
 
   const nextLoose = () => {
     const at = end ? ends.findIndex((e) => sameEnd(end, e)) : -1;
