@@ -2,13 +2,15 @@ import type { Doubt } from '../../part';
 
 /** Stems whose function is low-active wherever a name carries a low-active mark. */
 const KNOWN =
-  /^(RESET|RST|RES|MR|POR|CS|SS|CE|OE|WE|RD|WR|EN|INT|INTR|IRQ|NMI|SHDN|SD|PD|PWDN|PWRDN|SLEEP|STBY|ALERT|FAULT|FLT|ERR|BUSY|RDY|DRDY|HOLD|WP|LDAC|CLR|CLEAR|PRE|SET|CONVST|SYNC|LOAD|LD|LATCH|LE|PG|PGOOD|ACK|REQ|BREQ|BACK|WAIT|CTS|RTS|DTR|DSR|DCD|RI|TRST|SRST|CAS|RAS|UB|LB|BHE|BLE|DE|RE|BOOT|WAKE|SEL|MUTE|DISABLE|DIS|SCS|NSS|CSN|ADV|BLS|BE|DQM|KEY|TRIG|STB|STROBE|DACK|DREQ|UVLO|OVT|THERM|ALARM|PROG|PROGRAM|INIT|CONFIG)\d*$/i;
+  /^(RESET|RST|RES|MR|POR|CS|SS|CE|OE|WE|RD|WR|EN|INT|INTR|IRQ|NMI|SHDN|SD|PD|PWDN|PWRDN|SLEEP|STBY|ALERT|FAULT|FLT|ERR|BUSY|RDY|DRDY|HOLD|WP|LDAC|CLR|CLEAR|PRE|SET|CONVST|SYNC|LOAD|LD|LATCH|LE|PG|PGOOD|ACK|REQ|BREQ|BACK|WAIT|CTS|RTS|DTR|DSR|DCD|RI|TRST|SRST|CAS|RAS|UB|LB|BHE|BLE|DE|RE|BOOT|WAKE|SEL|MUTE|DISABLE|DIS|SCS|NSS|CSN|ADV|BLS|BE|DQM|KEY|TRIG|STB|STROBE|DACK|DREQ|UVLO|OVT|THERM|ALARM|PROG|PROGRAM|INIT|CONFIG|LOL|LOS|OC|OCS|OVCUR|TRIP|ABORT|STALL|CHG|ACOK|CFG)\d*(O|OUT|IN)?$/i;
 
 const SAYS_LOW =
   /\bactive[- ]low\b|\blow[- ]active\b|\(active low\)|\bactive when low\b|\bwhen (driven |pulled |taken )?low,? .*(reset|select|enable|shut)/i;
 /** What is said of a terminal that carries a mark: it acts, or tells, by a low level. */
 const ACTS_LOW =
-  /\b(logic )?low (level )?(to (enable|disable|reset|activate|select|start|shut)|when|during|in|while|indicates|enables|if)\b|\bwhen low\b|\bgoes low\b/i;
+  /\b(logic )?low (level )?(to (enable|disable|reset|activate|select|start|shut)|when|during|in|while|indicates|enables|selects|resets|if)\b|\bwhen low\b|\bgoes low\b/i;
+/** What is low-active at times only, or in one of two roles, is not so of the terminal. */
+const AT_TIMES = /^\s*(open[- ]drain )?(output )?(after|during|while|in [A-Za-z-]+ mode)\b/i;
 const SAYS_HIGH = /\bactive[- ]high\b|\bhigh[- ]active\b/i;
 
 /** A doubt whether a terminal is active low. */
@@ -41,13 +43,16 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
   const mark = markOf(main, names);
   const said = SAYS_LOW.exec(description);
   if (said && !mark)
-    return /\b(selects?|sets?|configur\w+|chooses?|for)\s+(an?\s+|the\s+)?$/i.test(description.slice(0, said.index))
-      ? { activeLow: false, unsure: `“${said[0]}” may tell of another signal` }
+    return /\b(selects?|sets?|configur\w+|chooses?|for)\s+(an?\s+|the\s+)?$/i.test(description.slice(0, said.index)) ||
+      AT_TIMES.test(description.slice(said.index + said[0].length))
+      ? { activeLow: false, unsure: `“${said[0]}” may tell of another signal or time` }
       : { activeLow: true, because: `“${said[0]}”` };
   const other = name
     .split('/')
     .slice(1)
     .find((part) => part !== main && markOf(part, names));
+  const bar = /^([A-Z]{2,})B$/.exec(main);
+  if (!mark && bar && !names.has(`${bar[1]}A`) && ACTS_LOW.test(description)) return lowByBar(bar[1]!, description);
   if (!mark && other !== undefined && main !== '') return { activeLow: false, unsure: `${other} is marked active low, ${main} is not` };
   if (!mark) return { activeLow: false };
   if (SAYS_HIGH.test(description))
@@ -61,6 +66,12 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
   if (mark.sure || KNOWN.test(mark.stem)) return { activeLow: true, because: `“${mark.mark}” on ${mark.stem}` };
   return { activeLow: false, unsure: `“${mark.mark}” on ${mark.stem} can mean active low` };
 }
+
+/** `OEB`, "low enables the outputs": B for bar where the function is one that is low-active everywhere. */
+const lowByBar = (stem: string, description: string): ActiveLow => {
+  const acts = `“${ACTS_LOW.exec(description)![0]}”`;
+  return KNOWN.test(stem) ? { activeLow: true, because: `B on ${stem}, ${acts}` } : { activeLow: false, unsure: `B on ${stem} and ${acts} can mean active low` };
+};
 
 /** The low-active mark on a name, if it has one. A `_N` beside a `_P` is the negative half of a pair, `_B` beside `_A` a channel. */
 function markOf(name: string, names: ReadonlySet<string>): { mark: string; stem: string; sure: boolean } | undefined {
@@ -77,9 +88,10 @@ function markOf(name: string, names: ReadonlySet<string>): { mark: string; stem:
   if (capital && !isHalf) return { mark: 'N', stem: capital[2]!, sure: true };
   const trailing = /^(.+?)_(N|B|L)$/.exec(name) ?? /^([A-Z]{2,}.*?)(n)$/.exec(name);
   if (!trailing) return undefined;
-  const [, stem = '', letter = ''] = trailing;
+  const [, before = '', letter = ''] = trailing;
+  const stem = before.replace(/_$/, '');
   const partner = { N: ['_P'], B: ['_A', '_C', '_T'], L: ['_R', '_H'], n: ['p'] }[letter] ?? [];
-  if (partner.some((p) => names.has(stem + p))) return undefined;
+  if (partner.some((p) => names.has(before + p))) return undefined;
   if (letter !== 'N' && letter !== 'n' && !KNOWN.test(tail(stem))) return undefined;
   return { mark: letter.length === 1 && letter !== 'n' ? `_${letter}` : letter, stem: tail(stem), sure: false };
 }

@@ -3,6 +3,7 @@ import type { Column, Proposal, ReadOptions, TableView, Terminal } from '../prop
 import { checkCompleteness } from '../understand/completeness';
 import { readLegend } from '../understand/legend';
 import { recogniseLeads } from '../understand/leads';
+import { doubtUnlikeSiblings } from '../understand/siblings';
 import { findPairs } from '../understand/pairs';
 import { recogniseSignals } from '../understand/signals';
 import { evidenceOfCode } from '../understand/type-codes';
@@ -47,6 +48,7 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   problems.push(...unreadPackages(columns, table, options));
   const names = [...new Set(columns.filter((c) => c.role === 'number').map((c) => c.packageName))];
   const view = { columns, rows: viewRows(table, taken, context.headings) };
+  doubtUnlikeSiblings(terminals);
   return propose(terminals, names, { problems, declared: countDeclared(around.titles), table: view }, options);
 }
 

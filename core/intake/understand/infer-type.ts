@@ -1,6 +1,7 @@
 import type { Doubt, ElectricalType } from '../../part';
 import { COVERS, evidence, type Evidence } from './evidence';
 import { doubtByCues } from './cues';
+import { precedentOf } from './precedents';
 import { evidenceOfCode } from './type-codes';
 import { evidenceOfName } from './type-names';
 import { wordsOfType } from './type-words';
@@ -72,7 +73,7 @@ export function inferType(
   const alike = kept.get(key);
   const known = alike?.find((k) => hasShape(k.name, name));
   if (known) return known.name === name ? copyOf(known.conclusion) : renamed(known, name);
-  const conclusion = conclude(name, code, description, legend);
+  const conclusion = heldAgainstPrecedent(conclude(name, code, description, legend), name, code, description, legend);
   if (kept.size >= MOST_KEPT) kept.clear();
   kept.set(key, [...(alike ?? []), { name, conclusion, because: conclusion.because.split(`name ${name}`) }]);
   return copyOf(conclusion);
@@ -169,6 +170,48 @@ function conclude(name: string, code: string | undefined, description: string, l
           ? `${capital(told[0]!.because)} says ${told[0]!.type}; ${fed[0]!.because} reads as a supply.`
           : reasonOf(type, weight, because, rivals, unheard || empty ? code : undefined),
       candidates,
+    },
+  };
+}
+
+/** A sure conclusion that fewer terminals like it share than this is asked. */
+const RARE = 0.2;
+/** The same for one that the type column says outright. */
+const RARE_OF_COLUMN = 0.1;
+/** What so many terminals like it were is taken where the evidence is not sure. */
+const USUALLY = 0.5;
+
+/**
+ * Holds a conclusion against what terminals of such names and words were before: a sure one that they contradict is asked;
+ * one that is asked anyway becomes what most of them were.
+ */
+function heldAgainstPrecedent(
+  conclusion: TypeConclusion,
+  name: string,
+  code: string | undefined,
+  description: string,
+  legend: ReadonlyMap<string, string>,
+): TypeConclusion {
+  if (description.trim() === '' && !code?.trim()) return conclusion;
+  const { type, doubt } = conclusion;
+  const told = evidenceOfCode(code ?? '', legend);
+  const precedent = precedentOf(name, told, !!code?.trim(), description);
+  const usual = precedent.type;
+  if (usual === type) return conclusion;
+  const words = precedent.wordsFor(usual, type);
+  if (doubt) {
+    if (precedent.share(usual) < USUALLY) return conclusion;
+    const candidates = [...new Set([usual, type, ...(doubt.candidates as ElectricalType[])])].slice(0, 4);
+    return { ...conclusion, type: usual, because: `${conclusion.because}; ${words ?? 'like terminals'}`, doubt: { ...doubt, candidates } };
+  }
+  if (precedent.share(type) >= (exactOf(told) === type ? RARE_OF_COLUMN : RARE)) return conclusion;
+  return {
+    ...conclusion,
+    confidence: Math.min(conclusion.confidence, UNSURE),
+    doubt: {
+      field: 'type',
+      reason: `Taken for ${type}, but ${words ? `“${words}” is more often said` : 'such words are more often said'} of ${usual} terminals.`,
+      candidates: [...new Set([type, usual, ...USUAL])].slice(0, 4),
     },
   };
 }

@@ -1,0 +1,69 @@
+import type { Doubt, ElectricalType } from '../../part';
+import type { Terminal } from '../proposal';
+
+/** Kinds of terminals that a name's siblings share; what is reserved or not connected can stand in any row of names. */
+const SHARED: ReadonlySet<ElectricalType> = new Set([
+  'input',
+  'output',
+  'bidirectional',
+  'three-state',
+  'open-drain',
+  'open-source',
+  'passive',
+  'supply-in',
+  'supply-out',
+]);
+/** So much of a group has to be of one type for the others to be the odd ones. */
+const MOST = 0.6;
+
+/** One key for `AISEN` and `BISEN`, `IN1` and `IN2`, `OUT A` and `OUT B`; undefined where nothing in a name counts. */
+function familyOf(name: string): string | undefined {
+  const family = name
+    .toUpperCase()
+    .replace(/\d+/g, '#')
+    .replace(/^[A-D](?=[A-Z]{3})/, '@')
+    .replace(/([A-Z#]{2}[ _]?)[A-D]$/, '$1@');
+  return /[#@]/.test(family) && /[A-Z]/.test(family) ? family : undefined;
+}
+
+/** The cell of the type column that a conclusion rests on. */
+const cellOf = (t: Terminal): string => /(?:type column|code) “?([^”=]+)/.exec(t.because['type'] ?? '')?.[1]?.trim() ?? '';
+
+/**
+ * Terminals whose names differ by a figure or a channel's letter only, and of which the type column says the same, are of one
+ * type: where the words of one gave it another, it is asked.
+ */
+export function doubtUnlikeSiblings(terminals: readonly Terminal[]): void {
+  const families = new Map<string, Terminal[]>();
+  for (const t of terminals) {
+    if (!SHARED.has(t.type) || t.doubts.some((d) => d.field === 'type')) continue;
+    const family = familyOf(t.name);
+    if (family !== undefined) gather(families, family, t);
+  }
+  for (const family of families.values()) {
+    if (isOfOneType(family)) continue;
+    const byCell = new Map<string, Terminal[]>();
+    for (const t of family) gather(byCell, cellOf(t), t);
+    for (const alike of byCell.values()) if (!isOfOneType(alike)) doubtTheOdd(alike);
+  }
+}
+
+function gather(lists: Map<string, Terminal[]>, key: string, t: Terminal): void {
+  const list = lists.get(key);
+  if (list) list.push(t);
+  else lists.set(key, [t]);
+}
+
+const isOfOneType = (terminals: readonly Terminal[]): boolean => terminals.every((t) => t.type === terminals[0]!.type);
+
+/** Asks those that are not of the type that most are of; all where there is none. */
+function doubtTheOdd(terminals: readonly Terminal[]): void {
+  const isMost = ({ type }: Terminal) => terminals.filter((t) => t.type === type).length > MOST * terminals.length;
+  for (const t of terminals.filter((t) => !isMost(t))) t.doubts = [...t.doubts, unlike(t, terminals.find((o) => o.type !== t.type)!)];
+}
+
+const unlike = (t: Terminal, other: Terminal): Doubt => ({
+  field: 'type',
+  reason: `Taken for ${t.type}, but its like ${other.name} is ${other.type}.`,
+  candidates: [...new Set([t.type, other.type, 'passive' as const])],
+});
