@@ -48,7 +48,8 @@ const namesPackages = (best: PageHeader, below: PageHeader): boolean => best.hea
 function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
   if (at >= lines.length) return undefined;
   const first = lines[at]!;
-  if (isRow(first) && segmentsOf(first).some((s) => s.words.length > 3)) return undefined;
+  const hasNumber = isRow(first);
+  if (hasNumber && segmentsOf(first).some((s) => s.words.length > 3)) return undefined;
   if (first.words.length > 40 || isCaption(first)) return undefined;
   // A title stands in larger print than what follows it.
   if (lines[at + 1] && first.size > 1.25 * lines[at + 1]!.size) return undefined;
@@ -56,6 +57,8 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
   const isMono = first.words[0]!.mono === true;
   for (const [gap, blank, most] of GAPS) {
     if (blank === 0 && gap === GAPS[0]![0] && !isMono) continue;
+    // `E2 GPIO1 in/out General purpose port` has words of headings, each by itself, and is a row.
+    if (most === 1 && hasNumber) continue;
     for (let depth = 1; depth <= most && at + depth <= lines.length; depth++) {
       const group = lines.slice(at, at + depth);
       if (depth > 1 && !goesOn(group)) break;
