@@ -1,4 +1,4 @@
-// Makes the weights of core/intake/understand/precedents.json from the labelled terminals: `npm run learn`.
+// Makes the weights of core/intake/understand/precedents.json, or of another file, from the labelled terminals: `npm run learn [-- FILE]`.
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { evidenceOfCode } from '../core/intake/understand/type-codes';
 import { packWeights } from '../core/intake/understand/precedents';
@@ -6,7 +6,7 @@ import { traitsOf } from '../core/intake/understand/traits';
 import { ELECTRICAL_TYPES, type ElectricalType } from '../core/part';
 
 const FOLDER = 'bench/corpus/terminals';
-const WEIGHTS = 'core/intake/understand/precedents.json';
+const weightsFile = process.argv[2] ?? 'core/intake/understand/precedents.json';
 const ROUNDS = 150;
 const RATE = 0.1;
 /** Pulls weights towards 0, so that what was seen once decides little. */
@@ -22,7 +22,11 @@ function readTerminals() {
   return readdirSync(FOLDER)
     .filter((f) => f.endsWith('.txt'))
     .sort()
-    .flatMap((f) => readFileSync(`${FOLDER}/${f}`, 'utf8').split('\n').map((line, i) => ({ line, at: `${f}:${i + 1}` })))
+    .flatMap((f) =>
+      readFileSync(`${FOLDER}/${f}`, 'utf8')
+        .split('\n')
+        .map((line, i) => ({ line, at: `${f}:${i + 1}` })),
+    )
     .filter(({ line }) => line.trim() !== '' && !line.startsWith('#'))
     .map(({ line, at }) => {
       const [name = '', code = '', description = '', type = ''] = line.split('|').map((cell) => cell.trim());
@@ -38,7 +42,10 @@ const read = readTerminals().map((t) => ({
 }));
 const counts = new Map<string, number>();
 for (const { traits } of read) for (const t of traits) counts.set(t, (counts.get(t) ?? 0) + 1);
-const kept = [...counts].filter(([, n]) => n > 1).map(([t]) => t).sort();
+const kept = [...counts]
+  .filter(([, n]) => n > 1)
+  .map(([t]) => t)
+  .sort();
 const indexOf = new Map(kept.map((t, i) => [t, i]));
 const examples: Example[] = read.map(({ type, traits }) => ({ type, traits: traits.flatMap((t) => indexOf.get(t) ?? []) }));
 
@@ -77,5 +84,5 @@ const rows = kept.flatMap((trait, i) => {
   const row = packWeights([...weights.subarray(i * ELECTRICAL_TYPES.length, (i + 1) * ELECTRICAL_TYPES.length)]);
   return row === undefined ? [] : [`${JSON.stringify(trait)}:${JSON.stringify(row)}`];
 });
-writeFileSync(WEIGHTS, `{\n${rows.join(',\n')}\n}\n`);
+writeFileSync(weightsFile, `{\n${rows.join(',\n')}\n}\n`);
 console.log(`${examples.length} terminals, ${rows.length} traits of ${counts.size}`);

@@ -70,7 +70,9 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
 /** `OEB`, "low enables the outputs": B for bar where the function is one that is low-active everywhere. */
 const lowByBar = (stem: string, description: string): ActiveLow => {
   const acts = `“${ACTS_LOW.exec(description)![0]}”`;
-  return KNOWN.test(stem) ? { activeLow: true, because: `B on ${stem}, ${acts}` } : { activeLow: false, unsure: `B on ${stem} and ${acts} can mean active low` };
+  return KNOWN.test(stem)
+    ? { activeLow: true, because: `B on ${stem}, ${acts}` }
+    : { activeLow: false, unsure: `B on ${stem} and ${acts} can mean active low` };
 };
 
 /** The low-active mark on a name, if it has one. A `_N` beside a `_P` is the negative half of a pair, `_B` beside `_A` a channel. */

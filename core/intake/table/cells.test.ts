@@ -104,11 +104,19 @@ describe('active low', () => {
     ['nHOME', 'Home position. Logic low when at the home state.', true],
     ['nENBL', 'Logic high to disable the outputs, logic low to enable', true],
     ['nSTEP', 'Goes low at each step', true],
+    ['CS_n', 'Chip select', true],
+    ['OCS1_N', 'Over-current sense of port 1', true],
+    ['nRESETO', 'Reset to the processor', true],
+    ['OEB', 'Output enable; low enables the outputs', true],
+    ['INTB', 'Interrupt of port B', false],
   ])('%s (%s) is %s', (name, description, activeLow) => expect(readActiveLow(name, false, description, names).activeLow).toBe(activeLow));
   it.each<[string, string]>([
     ['DATA_N', 'Data'],
     ['RESET_N', 'Reset, active high'],
     ['POL', 'Selects active-low mode of the output'],
+    ['RXD', 'receive data output; active LOW after a wake-up event'],
+    ['LOLX_n', 'Data'],
+    ['XYZB', 'Low when the loop has lost lock'],
   ])('asks about %s (%s)', (name, description) => expect(readActiveLow(name, false, description, names).unsure).toBeDefined());
   it('believes an overbar', () => expect(readActiveLow('X', true, '', names)).toEqual({ activeLow: true, because: 'overbar' }));
 });

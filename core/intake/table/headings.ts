@@ -6,7 +6,7 @@ const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
   number:
     /^((pin|ball|terminal|lead|pad|contact|package|pkg|device)s? )?(no|nos|nr|num|number|numbers|#|id|location|loc|position|pos|coordinate|designator)$|^#$|^(pin|ball|pad|terminal|lead|contact) (no|number|#|s)?$|^balls?$|^leads?$|^pads?$|^contacts?$|^no name$/,
   name: /^((pin|ball|terminal|signal|pad|lead|port|contact|net) )?(name|names|mnemonic|designation|label)$|^symbol$|^mnemonic$|^signal$|^signals$|^(pin|terminal) symbol$|^primary (name|function)$|^main function$|^(pin|signal) id$/,
-  type: /^((pin|signal|buffer|electrical|io|i o|port|pad|terminal|lead|input|cell) )?(type|types|class|kind|dir|direction)$|^io$|^i o$|^in out$|^dir$|^(pin|signal) (io|i o)$|^attribute$|^electrical$/,
+  type: /^((pin|signal|buffer|electrical|io|i o|port|pad|terminal|lead|input|cell) )?(type|types|class|kind|dir|direction)$|^io$|^i o$|^(p )?io( [pgs]{1,2}| pwr| power| gnd)+$|^in out$|^dir$|^(pin|signal) (io|i o)$|^attribute$|^electrical$/,
   description:
     /^((pin|signal|terminal|functional|short|ball|function|lead|contact) )?(description|descriptions|desc|purpose|explanation|details|remarks|remark|comment|comments|notes|note|meaning|use|usage)$|^function(s)?( and)? description$|^functions?$|^(pin|terminal|signal) function$|^name and function$|^what it does$|^functions? (in|of|for) /,
   group: /^(pin |signal |functional )?(group|category|block|section|bank|interface|port group|domain group)$/,

@@ -3,6 +3,7 @@ import type { Column, Proposal, ReadOptions, TableView, Terminal } from '../prop
 import { checkCompleteness } from '../understand/completeness';
 import { readLegend } from '../understand/legend';
 import { recogniseLeads } from '../understand/leads';
+import { doubtPlainOutputs } from '../understand/output-enable';
 import { doubtUnlikeSiblings } from '../understand/siblings';
 import { findPairs } from '../understand/pairs';
 import { recogniseSignals } from '../understand/signals';
@@ -49,6 +50,7 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   const names = [...new Set(columns.filter((c) => c.role === 'number').map((c) => c.packageName))];
   const view = { columns, rows: viewRows(table, taken, context.headings) };
   doubtUnlikeSiblings(terminals);
+  doubtPlainOutputs(terminals, around.titles);
   return propose(terminals, names, { problems, declared: countDeclared(around.titles), table: view }, options);
 }
 

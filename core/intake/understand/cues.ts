@@ -27,7 +27,13 @@ const CUES: readonly Cue[] = [
     against: SIGNALS,
     words: /\b(resistors?|capacitors?|inductors?|crystal|coil|ferrite|decoupl\w+|bypass\w*)\b/i,
     unless:
-      /\bpull-?(up|down)s?\b|\b(through|via)\b.{0,24}\b(resistor|capacitor)|\badjust|\btrim|\bdivider\b|\btermination\b|\bseries\b|\binternal(ly)? .{0,12}(resistor|capacitor)|\bno (external )?(resistor|capacitor)/i,
+      /\bpull-?(up|down)s?\b|\b(through|via)\b.{0,24}\b(resistor|capacitor)|\badjust|\btrim|\bdivider\b|\bladder\b|\bstrap|\btermination\b|\bseries\b|\binternal(ly)? .{0,12}(resistor|capacitor)|\bno (external )?(resistor|capacitor)/i,
+  },
+  {
+    type: 'open-drain',
+    against: ['output'],
+    words: /\bsinks? (current|up to)\b|\bgoes (open|high[- ]impedance)\b|\bpulls? (it |the (line|output) )?(to ground|low)\b/i,
+    unless: /\bpush-?pull\b|\bsources? (and|or)\b|\b(and|or) sources?\b|\bled\b/i,
   },
   {
     type: 'supply-out',
@@ -42,6 +48,12 @@ const CUES: readonly Cue[] = [
     words:
       /\b(power|supply|battery) (input|voltage|source|pin|connection|terminal)\b|\b(supplies|powers) the\b|\bpower supply (to|for|of)\b/i,
     unless: /\b(monitor|sens\w+|detect\w*|comparator|measure\w*|select\w*|enable|power[- ]good)\b/i,
+  },
+  {
+    type: 'supply-in',
+    against: ['input', 'output', 'bidirectional'],
+    words: /\b(backup|back-up|coin|lithium|button) (cell|battery|supply)\b|\bsuper-?cap(acitor)?\b/i,
+    unless: /\b(sense|monitor|detect\w*|low[- ]battery|indicat\w+|status|switch|select\w*|enable|control)\b/i,
   },
   {
     type: 'reserved',

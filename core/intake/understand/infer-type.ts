@@ -140,7 +140,9 @@ function conclude(name: string, code: string | undefined, description: string, l
   const [type, { weight, reasons }] = best;
   const rivals = tally
     .slice(1)
-    .filter(([other, voice]) => (voice.weight >= weight * NEAR || other === exactOf(told)) && !agrees(type, other, told));
+    .filter(([other, voice]) => (voice.weight >= weight * NEAR || other === exactOf(told)) && !agrees(type, other, told))
+    // Columns of directions have no word for a ground: many put an I there.
+    .filter(([other]) => !(other === 'input' && isSaidGround(type, words, named)));
   const because = [...new Set(reasons)].join(', ');
   const against = rivals.reduce((sum, [, voice]) => sum + voice.weight, 0);
   const confidence = Math.round((weight / (weight + against)) * Math.min(1, 0.4 + weight / 10) * 100) / 100;
@@ -200,9 +202,13 @@ function heldAgainstPrecedent(
   if (usual === type) return conclusion;
   const words = precedent.wordsFor(usual, type);
   if (doubt) {
-    if (precedent.share(usual) < USUALLY) return conclusion;
+    const exact = exactOf(told);
+    const isFit = exact === undefined || usual === exact || REFINES[usual]?.includes(exact);
+    if (!isFit || precedent.share(usual) < USUALLY) return conclusion;
     const candidates = [...new Set([usual, type, ...(doubt.candidates as ElectricalType[])])].slice(0, 4);
-    return { ...conclusion, type: usual, because: `${conclusion.because}; ${words ?? 'like terminals'}`, doubt: { ...doubt, candidates } };
+    const like = words ? `terminals with “${words}”` : 'terminals like it';
+    const reason = type === 'unspecified' ? `Neither column nor wording tells; most ${like} are ${usual}.` : doubt.reason;
+    return { ...conclusion, type: usual, because: `${conclusion.because}; most ${like}`, doubt: { ...doubt, reason, candidates } };
   }
   if (precedent.share(type) >= (exactOf(told) === type ? RARE_OF_COLUMN : RARE)) return conclusion;
   return {
@@ -216,9 +222,13 @@ function heldAgainstPrecedent(
   };
 }
 
-/** TEST that is to be tied or left open is no input for the user, whatever its buffer is. */
+/** Both name and words call it a ground. */
+const isSaidGround = (type: ElectricalType, words: readonly Evidence[], named: readonly Evidence[]): boolean =>
+  type === 'ground' && [words[0], named[0]].every((e) => e?.type === 'ground' && e.weight >= 5);
+
+/** TEST that is to be tied or left open is no input for the user, whatever its buffer is; nor is RSVD what is not connected. */
 const testTerminal = (name: string, description: string): Evidence[] =>
-  /^n?(TEST|TST|TM|TMODE|SCAN_?(EN|MODE))[A-Z_]{0,4}\d*[#*]?$/i.test(name) &&
+  /^n?(TEST|TST|TM|TMODE|SCAN_?(EN|MODE)|RSVD?|RESERVED|RFU)[A-Z_]{0,4}\d*[#*]?$/i.test(name) &&
   /^\W*(tie|connect|leave|keep|must be|should be|strap|short|wire)\b(?!.*\b(resistor|capacitor)\b)/i.test(description)
     ? [evidence('reserved', 8, `name ${name} and “${description.slice(0, 40).trim()}”`)]
     : [];

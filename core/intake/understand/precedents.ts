@@ -38,7 +38,10 @@ const weights = new Map<string, Float64Array>();
 function weightsOf(trait: string): Float64Array | undefined {
   if (weights.size === 0)
     for (const [key, row] of Object.entries(learnt as Record<string, string>))
-      weights.set(key, Float64Array.from(row, (c) => (ofLetter(c.charCodeAt(0)) - ZERO) * STEP));
+      weights.set(
+        key,
+        Float64Array.from(row, (c) => (ofLetter(c.charCodeAt(0)) - ZERO) * STEP),
+      );
   return weights.get(trait);
 }
 

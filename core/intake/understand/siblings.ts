@@ -16,13 +16,16 @@ const SHARED: ReadonlySet<ElectricalType> = new Set([
 /** So much of a group has to be of one type for the others to be the odd ones. */
 const MOST = 0.6;
 
+/** Rails are told apart by their last letter: VDDA is no channel of VDDD. */
+const RAIL = /^[A-Z]{0,2}V(DD|CC|SS|EE)/;
+
 /** One key for `AISEN` and `BISEN`, `IN1` and `IN2`, `OUT A` and `OUT B`; undefined where nothing in a name counts. */
 function familyOf(name: string): string | undefined {
   const family = name
     .toUpperCase()
     .replace(/\d+/g, '#')
     .replace(/^[A-D](?=[A-Z]{3})/, '@')
-    .replace(/([A-Z#]{2}[ _]?)[A-D]$/, '$1@');
+    .replace(/([A-Z#]{2}[ _]?)[A-D]$/, (end, before: string) => (RAIL.test(name) ? end : `${before}@`));
   return /[#@]/.test(family) && /[A-Z]/.test(family) ? family : undefined;
 }
 
@@ -59,7 +62,14 @@ const isOfOneType = (terminals: readonly Terminal[]): boolean => terminals.every
 /** Asks those that are not of the type that most are of; all where there is none. */
 function doubtTheOdd(terminals: readonly Terminal[]): void {
   const isMost = ({ type }: Terminal) => terminals.filter((t) => t.type === type).length > MOST * terminals.length;
-  for (const t of terminals.filter((t) => !isMost(t))) t.doubts = [...t.doubts, unlike(t, terminals.find((o) => o.type !== t.type)!)];
+  for (const t of terminals.filter((t) => !isMost(t)))
+    t.doubts = [
+      ...t.doubts,
+      unlike(
+        t,
+        terminals.find((o) => o.type !== t.type)!,
+      ),
+    ];
 }
 
 const unlike = (t: Terminal, other: Terminal): Doubt => ({

@@ -59,6 +59,9 @@ export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>
     const found = phrase(told, `code ${text} = “${told}”`);
     if (found.length > 0) return found;
   }
+  // `Analog in`, `Digital out`: the direction is what counts.
+  const directed = /^(?:analog(?:ue)?|digital|logic|clock|rf)[ -](in|out)\.?$/i.exec(text)?.[1];
+  if (directed) return meant(directed.toLowerCase() === 'in' ? 'input' : 'output', because);
   const meaning = CODES[code];
   if (meaning) return meant(meaning, because);
   const built = builtCode(code, because);

@@ -30,7 +30,7 @@ const WORDINGS: Wording[] = [
     type: 'reserved',
     weight: 9,
     words:
-      /\bdo not connect\b|\bdo not use\b|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|\bmust be left (open|floating|unconnected)\b|\bno[- ]connect(ion)?s?\b.{0,12}\bmust be (connected|tied|grounded|left|kept)\b|\b(tie|connect|strap|short)(ed)? (this pin )?to \w+ (for|in) normal (operation|use|mode)\b|^\W*internally connected\b(?! (to|with)\b)/i,
+      /\bdo not connect\b|\bdo not use\b(?! (it |this |this pin |the pin )?(for|to|as|in)\b)|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|\bmust be left (open|floating|unconnected)\b|\bno[- ]connect(ion)?s?\b.{0,12}\bmust be (connected|tied|grounded|left|kept)\b|\b(tie|connect|strap|short)(ed)? (this pin )?to \w+ (for|in) normal (operation|use|mode)\b|^\W*internally connected\b(?! (to|with)\b)/i,
     unless: /\bno internal connection\b|\breserved for future use in\b/i,
   },
   // What the output is to be set by is no output.
@@ -124,7 +124,7 @@ const WORDINGS: Wording[] = [
     weight: 6.5,
     words:
       /\b(anode|cathode|emitter|photodiode)\b|\b(switch|relay|contact) (terminal|contact|pole)\b|\b(mounting|mechanical|shield|shell|chassis)\b|\bresistor end\b|\bwiper\b|\bterminal [ab] of\b/i,
-    unless: /\bground\b|\bsupply\b|\bdriver?\b|\boutput\b/i,
+    unless: /\bground\b|\bsupply\b|\bdriver?\b|\boutput\b|\binput\b|\btransistor\b|\bgate of\b|\bbase of\b/i,
   },
   {
     type: 'supply-out',
@@ -153,7 +153,7 @@ const WORDINGS: Wording[] = [
     words:
       /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate[- ]drive|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|saving|mode|amp|ground|output|stage|enable|source|key|button|request|sequenc|detect|select|control|switch|state|status|cycl|indicat|monitor|sens|level|hold|off))|\bsupply\s*$/i,
     unless:
-      /\b(supply|battery|power|v?bus|charger|adapter)( (supply|source|input))* (current|sense|sensing|monitor|good|output|return|ground|enable|select(ion)?|control|detect(ion|or)?|fault|ok|status|indicat\w+|switch control|fail|presence|present)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\bgrounds?\b|\bsupply voltage (monitor|sense)/i,
+      /\b(supply|battery|power|v?bus|charger|adapter)( (supply|source|input))* (current|sense|sensing|monitor|good|output|return|ground|enable|select(ion)?|control|detect(ion|or)?|fault|ok|status|indicat\w+|switch control|fail|presence|present)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\b0 ?V suppl|\bgrounds?\b|\bsupply voltage (monitor|sense)/i,
   },
   {
     type: 'supply-in',
@@ -196,7 +196,7 @@ const WORDINGS: Wording[] = [
     type: 'bidirectional',
     weight: 7,
     words:
-      /\bbi-?directional\b|\binputs? ?(\/|and|or) ?outputs?\b|\binput and ([\w-]+ ){1,2}output\b|\bin\/out\b|\bi\/os?\b(?! (supply|rail|voltage|power|ground|bank))|\bgpio\b|\bgeneral[- ]purpose (i\/?o|port|pin)\b|\bport [A-Z]?\d? ?(bit|pin|line)\b|\bdata (line|bus)\b|\bbus[- ]line\b/i,
+      /\bbi-?directional\b|\binputs? ?(\/|and|or) ?outputs?\b|\binput (and|or) (an? )?([\w-]+ ){1,2}output\b|\bin\/out\b|\bi\/os?\b(?! (supply|rail|voltage|power|ground|bank))|\bgpio\b|\bgeneral[- ]purpose (i\/?o|port|pin)\b|\bport [A-Z]?\d? ?(bit|pin|line)\b|\bdata (line|bus)\b|\bbus[- ]line\b/i,
     unless: /\bsuppl(y|ies)\b|\bground\b|\binput\/output (mask|buffers?|select|control|voltage)\b/i,
   },
   {

@@ -103,6 +103,12 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['TEST', 'IPD', 'Continuity test. Tie to VSS for normal operation.', 'reserved'],
   ['PG', undefined, 'Power good output. The output is an open drain and goes high in range.', 'open-drain'],
   ['A8', 'Digital I/O', 'General purpose I/O, analog input 7', 'bidirectional'],
+  ['I1P', 'Analog in', 'Current channel, positive', 'input'],
+  ['CF1', 'Digital out', 'Pulses in proportion to energy', 'output'],
+  ['DGND', 'I', 'Digital ground', 'ground'],
+  ['RESERVED', undefined, 'Keep these pins unconnected', 'reserved'],
+  ['GPIO', undefined, 'General purpose input or open-drain output', 'bidirectional'],
+  ['EQ', 'I', 'Equalisation, four levels by strap resistor', 'input'],
 ];
 
 it.each(SURE)('%s, type “%s”, “%s” is %s, without a doubt', (name, code, description, type) => {
