@@ -133,6 +133,11 @@ describe('rewriting for the Berkeley form', () => {
     ['a VALUE= source', body('E1 a b VALUE={2*V(c)**2}'), body('BE1 a b V=2*V(c)^2')],
     ['a current source', body("G1 a b VALUE='V(c)/10'"), body('BG1 a b I=V(c)/10')],
     ['names in an expression', '.subckt X a b PARAMS: a=2\nB1 a b V={a*V(a)}\n.ends', '.subckt X a b\nB1 a b V=2*V(a)\n.ends'],
+    [
+      'braces in an expression',
+      '.subckt X a b PARAMS: VT=2\nE1 a b VALUE {MAX(V(a), {VT})}\n.ends',
+      '.subckt X a b\nBE1 a b V=MAX(V(a), 2)\n.ends',
+    ],
     ['a derived model', '.model A D(IS=1f N=1)\n.model B AKO:A D(N=2)', '.model A D(IS=1f N=1)\n.model B D(IS=1f N=2)'],
     ['a switch', '.model S VSWITCH(VON=3 VOFF=1 RON=2 ROFF=1MEG)', '.model S SW(vt=2 vh=1 ron=2 roff=1000000)'],
   ])('%s', (_what, text, expected) => expect(rewritten(text).trim()).toBe(expected.trim()));

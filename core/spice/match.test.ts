@@ -90,6 +90,8 @@ it.each<[string, string, boolean]>([
 
 it.each<[string, string[], string[]]>([
   ['a letter for the bar', ['CS:input', 'Q:output', 'Q#:output'], ['CSB', 'Q', 'QN']],
+  ['dashes between words', ['PRE-TERM:passive', '~PG:open-drain'], ['PRETERM', 'PG']],
+  ['colours in a letter', ['A:passive', 'KR:passive', 'KG:passive'], ['common_anode', 'red_cathode', 'green_cathode']],
   ['signs by letters', ['+IN:input', '-IN:input', 'SDO:output'], ['ainp', 'ainn', 'dout']],
 ])('matches names with %s', (_what, names, nodes) => {
   const pins = names.map((n, i) => ({ number: String(i), name: n.split(':')[0]!, type: n.split(':')[1] as ElectricalType, unit: null }));
@@ -102,4 +104,12 @@ it('two pins of one net and two nodes of one comment are joined one to one, by t
   const nodes = (names: string[]) => names.map((name) => ({ name, doc: 'D2', docLine: 1 }));
   expect(matchPins(pins, nodes(['6', '5'])).pairs.map((p) => [p.pin, p.node])).toEqual([['5', '5'], ['6', '6']]); // prettier-ignore
   expect(matchPins(pins, nodes(['10', '11'])).pairs.map((p) => [p.pin, p.node])).toEqual([['5', '10'], ['6', '11']]); // prettier-ignore
+});
+
+it('matches the transistors of a pair by their leads’ letters, each with the model of one', () => {
+  const leads = [['S1', 'A'], ['G1', 'A'], ['D1', 'A'], ['S2', 'B'], ['G2', 'B'], ['D2', 'B']] as const; // prettier-ignore
+  const pins = leads.map(([name, unit]) => ({ number: name, name, type: 'passive' as const, unit }));
+  const { pairs, asks } = matchPins(pins, ['D', 'G', 'S'].map((name) => ({ name, doc: '' }))); // prettier-ignore
+  expect(pairs.map((p) => `${p.unit}:${p.pin}=${p.node}`)).toEqual(['A:S1=S', 'A:G1=G', 'A:D1=D', 'B:S2=S', 'B:G2=G', 'B:D2=D']);
+  expect(asks).toEqual([]);
 });

@@ -289,7 +289,7 @@ const isLowMarked = (name: string): boolean => /^[~/!]|[#*]$|_(n|b)$/i.test(name
 /** A one-letter node whose comment says something else: node C that is “emitter” is no collector pin C. */
 function isUnsaid(pin: MatchPin, node: ModelNode): boolean {
   const [own, said] = [rolesOf(pin.name), rolesOf(node.doc)];
-  return node.name.length < 3 && own.size > 0 && [...said].some((role) => role !== 'common') && !shares(own, said);
+  return node.name.length < 3 && own.size > 0 && !said.has('common') && said.size > 0 && !shares(own, said);
 }
 
 /** A supply is no signal and a ground no supply, whatever words they share. */
@@ -315,7 +315,10 @@ export const withoutIndex = (name: string): string =>
   name
     .replace(/^\d{1,2}(?=[A-Z])/i, '')
     .replace(/(?<=\w[+\-−]?)[ _]([A-H]|\d{1,2})$/i, '')
-    .replace(/^(IN|OUT|VIN|VOUT|VI|VO|DIN|DOUT|RIN|ROUT|[+-]IN|A|K|Y|Q|D|EN)_?(?:\d{1,2}|[A-H])(?=[+\-−]?$)/i, '$1')
+    .replace(
+      /^(IN|OUT|VIN|VOUT|VI|VO|DIN|DOUT|RIN|ROUT|[+-]IN|A|K|Y|Q|D|G|S|C|B|E|EN|DRAIN|GATE|SOURCE|ANODE|CATHODE|COLLECTOR|BASE|EMITTER|CLK|FB|SW|LX|SNS|SENSE|CS|REF|DIS|SHDN|LED)_?(?:\d{1,2}|[A-H])(?=[+\-−]?$)/i,
+      '$1',
+    )
     .replace(/([+\-−])_?[A-H\d]$/i, '$1');
 
 /** A pin that one unit settled is no question in another; the same pair is said once per unit. */

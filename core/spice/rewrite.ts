@@ -85,8 +85,9 @@ class Rewriter {
     if (word === '.model') return this.constants(card, this.model(card));
     if (/^[eg]/.test(word)) {
       const behaves = /^([eg])(\S*)\s+(\S+\s+\S+)\s+(?:value|vol|cur)\s*=?\s*([{'])(.*)[}']\s*$/i.exec(card.text);
-      if (behaves && !/[{}']/.test(behaves[5]!)) {
-        const [, letter = '', name = '', nodes = '', , expression = ''] = behaves;
+      const [, letter = '', name = '', nodes = '', , written = ''] = behaves ?? [];
+      const expression = this.withoutBraces(written);
+      if (behaves && !/[{}']/.test(expression)) {
         const kind = /^e$/i.test(letter) ? 'V' : 'I';
         return this.said(
           card,
@@ -128,6 +129,11 @@ class Rewriter {
       return value === undefined ? word : value < 0 ? `(${value})` : String(value);
     });
     return replaced.replace(/\*\*/g, '^');
+  }
+
+  /** Braces within an expression, `IF(V(A) > {VTH}, 1, 0)`: the number in them, or brackets in their place. */
+  private withoutBraces(expression: string): string {
+    return expression.replace(/\{([^{}]*)\}/g, (_, inner: string) => String(constantOf(inner, this.names) ?? `(${inner})`));
   }
 
   private constants(card: Card, text: string): string {

@@ -124,6 +124,8 @@ export const plainName = remember((text: string): string =>
   normal(text)
     .replace(/^[~/!]|[#*]$/g, '')
     .replace(/[\s_.[\]()<>/]/g, '')
+    // `PRE-TERM`; the sign of `IN-A` stays.
+    .replace(/(?<=[a-z]{3})-(?=[a-z]{3})/g, '')
     .replace(/^([+-])([^\d+-](?:.*[^+-])?)$/, '$2$1'),
 );
 

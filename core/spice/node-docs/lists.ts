@@ -71,6 +71,14 @@ const spacedRow = (text: string, line: number, byName: Names): Found | undefined
   return rest === '' ? undefined : [[byName.get(word.toLowerCase())!, { doc: tidy(rest), line }]];
 };
 
+/** The node of a name, or those of `S1/S2`; none where one of them is no node. */
+function nodesOf(name: string, byName: Names): string[] {
+  const whole = byName.get(name.trim().toLowerCase());
+  if (whole !== undefined) return [whole];
+  const parts = name.split('/').map((n) => byName.get(n.trim().toLowerCase()));
+  return parts.flatMap((n) => n ?? []).length === parts.length ? parts.flatMap((n) => n ?? []) : [];
+}
+
 /** `1, 2 = element, T = temperature`: nodes without words of their own have those of the next one. */
 function gatheredNodes(text: string, line: number, byName: Names): Found | undefined {
   const found: Found = [];
@@ -78,11 +86,10 @@ function gatheredNodes(text: string, line: number, byName: Names): Found | undef
   let isShared = false;
   for (const item of text.split(/\s*[,;]\s*/)) {
     const [, name = item, doc] = /^(\S+)\s*(?:=|:)\s*(\S.*)$/.exec(item) ?? [];
-    const node = byName.get(name.trim().toLowerCase());
-    if (node === undefined) return undefined;
+    const tied = nodesOf(name, byName);
     // GND by itself says what it is: the next one's words are not of it.
-    if (doc === undefined && node.length > 1 && rolesOf(node).size > 0) return undefined;
-    waiting.push(node);
+    if (tied.length === 0 || (doc === undefined && tied.some((n) => n.length > 1 && rolesOf(n).size > 0))) return undefined;
+    waiting.push(...tied);
     if (doc === undefined) continue;
     isShared ||= waiting.length > 1;
     for (const n of waiting) found.push([n, { doc: tidy(doc), line }]);

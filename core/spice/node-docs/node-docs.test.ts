@@ -85,6 +85,17 @@ describe('what comments say of nodes, in the forms that makers write', () => {
       '* XX1: 1=in 2=out 3=common (old YY1: 1=out)\n.subckt XX1 1 2 3\n.ends\n.subckt YY1 1\n.ends',
       ['in', 'out', 'common'],
     ],
+    ['an order of external nodes', card('* External nodes order: Drain, Gate, Source', '4 1 2'), ['Drain', 'Gate', 'Source']],
+    [
+      'two nodes with a stroke between',
+      card('* Switch TF1:  IN = control, D = common, S1/S2 = contacts', 'D S1 S2 IN'),
+      ['common', 'contacts', 'contacts', 'control'],
+    ],
+    [
+      'a list behind a title that says what the names say',
+      card('* Sensor: supply, ground, output (open drain), field as a voltage', 'VDD GND OUT B'),
+      ['supply', 'ground', 'output (open drain)', 'field as a voltage'],
+    ],
     ['the package only', card('* package: 1 = G, 2 = D, 3 = S', 'G D S'), ['', '', '']],
     ['arrows', card('* node order: IN -> OUT -> GND'), ['IN', 'OUT', 'GND']],
     ['an order in brackets', card('* pins (IN, OUT, GND)'), ['IN', 'OUT', 'GND']],
@@ -102,6 +113,7 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['a remark in the body about one element', '.subckt X 1 2 3\nR1 1 2 1\n* 1 = the first stage\nR2 2 3 1\n.ends'],
     ['words of elements', card('* C1 B1 E1 first, C2 B2 E2 second', 'C1 B1 E1')],
     ['a rule of dashes', card('* ---------------\n* | A fine part |\n* ---------------')],
+    ['a list that says other things than the names', card('* Notes: output, ground, field, supply', 'VDD GND OUT B')],
     ['a call of another model', card('* Usage: X1 IN OUT GND OTHER')],
   ])('takes nothing from %s', (_what, text) => expect(docsOf(text).every((d) => d === '')).toBe(true));
 

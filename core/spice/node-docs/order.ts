@@ -92,7 +92,14 @@ function straightIn(comment: Comment, card: string, nodes: readonly string[]): s
   const tails = [/:\s+(.*)$/.exec(text)?.[1], /^\S.*?\s{2,}(\S.*)$/.exec(text)?.[1]];
   return tails
     .flatMap((tail) => (tail === undefined ? [] : [pieces(bare(tail), nodes.length)]))
-    .find((words) => words !== undefined && areTerminals(words, text));
+    .find((words) => words !== undefined && (areTerminals(words, text) || agree(words, nodes)));
+}
+
+/** `supply, ground, output, field`: as many words as nodes, and all but one say what the node's own name says. */
+function agree(words: readonly string[], nodes: readonly string[]): boolean {
+  const own = nodes.map(rolesOf);
+  const isSame = (word: string, k: number) => [...rolesOf(word)].some((role) => own[k]!.has(role));
+  return words.length > 2 && words.every((w) => w.split(/\s+/).length <= 4) && words.filter(isSame).length >= words.length - 1;
 }
 
 const bare = (text: string): string =>
