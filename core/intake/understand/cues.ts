@@ -56,6 +56,12 @@ const CUES: readonly Cue[] = [
     unless: /\b(sense|monitor|detect\w*|low[- ]battery|indicat\w+|status|switch|select\w*|enable|control)\b/i,
   },
   {
+    type: 'input',
+    against: ['supply-in', 'supply-out'],
+    words: /\b(detect(s|ion|or)?|sens(e|es|ing)|monitor(s|ing)?|measures?|watch(es)?)\b/i,
+    unless: /\b(suppl(y|ies)|power(s|ed)?|feeds?|rail|regulat\w+|not monitored)\b|\bsensed\b/i,
+  },
+  {
     type: 'reserved',
     against: ['no-connect'],
     words: /\b(must|has to|have to) (not )?be\b|\bdo not (connect|use|route)\b|\b(tie|connect) (it |this pin )?to\b/i,
