@@ -128,10 +128,10 @@ function renamed({ name, conclusion: c, because }: Kept, other: string): TypeCon
 
 function conclude(name: string, code: string | undefined, description: string, legend: ReadonlyMap<string, string>): TypeConclusion {
   const told = evidenceOfCode(code ?? '', legend);
-  const words = [...testTerminal(name, description), ...severalFunctions(name, description), ...wordsOfType(description)].sort(
-    (a, b) => b.weight - a.weight,
-  );
-  const named = evidenceOfName(name);
+  const words = [...testTerminal(name, description), ...severalFunctions(name, description), ...wordsOfType(description)]
+    .map((e) => ofPower(e, told))
+    .sort((a, b) => b.weight - a.weight);
+  const named = evidenceOfName(name).map((e) => ofPower(e, told));
   const fed = fedByName(told, named, description);
   const voices = sharpen(told, narrowest(strongest(words)), [...named, ...fed]);
   const tally = [...voices].sort((a, b) => b[1].weight - a[1].weight);
@@ -167,7 +167,7 @@ function conclude(name: string, code: string | undefined, description: string, l
     doubt: {
       field: 'type',
       reason: isClassOnly
-        ? `${capital(because)} does not tell a supply from a rail that the part makes itself, and neither name nor words do.`
+        ? `${capital(because)} does not tell ${told[0]!.type === 'supply-in' ? 'a supply from a rail that the part makes itself' : 'a direction'}, and neither name nor words do.`
         : isFed && rivals.length === 0
           ? `${capital(told[0]!.because)} says ${told[0]!.type}; ${fed[0]!.because} reads as a supply.`
           : reasonOf(type, weight, because, rivals, unheard || empty ? code : undefined),
@@ -221,6 +221,12 @@ function heldAgainstPrecedent(
     },
   };
 }
+
+/** In a class of power an input is one of supply, and an output a rail. */
+const ofPower = (e: Evidence, told: readonly Evidence[]): Evidence =>
+  isClass(told) && told[0]!.type === 'supply-in' && (e.type === 'input' || e.type === 'output')
+    ? { ...e, type: e.type === 'input' ? 'supply-in' : 'supply-out' }
+    : e;
 
 /** Both name and words call it a ground. */
 const isSaidGround = (type: ElectricalType, words: readonly Evidence[], named: readonly Evidence[]): boolean =>
@@ -306,7 +312,7 @@ function agrees(best: ElectricalType, other: ElectricalType, told: Evidence[]): 
 const exactOf = (told: Evidence[]): ElectricalType | undefined => (told.length === 1 && told[0]!.weight >= 6 ? told[0]!.type : undefined);
 
 /** True where the column names a class of types and none of them. */
-const isClass = (told: Evidence[]): boolean => told.length > 1 && told.every((e) => e.weight <= 3.2);
+const isClass = (told: readonly Evidence[]): boolean => told.length > 1 && told.every((e) => e.weight <= 3.2);
 
 function reasonOf(type: ElectricalType, weight: number, because: string, rivals: Rival[], unheard?: string): string {
   const rival = rivals[0];

@@ -27,6 +27,8 @@ describe('what terminals of such names and words were', () => {
   });
   it('names the words that speak for one type against another', () =>
     expect(of('ABC', '', 'Flying capacitor').wordsFor('passive', 'input')?.toLowerCase()).toContain('capacitor'));
+  it('names no word that tells nothing', () =>
+    expect(inferType('DIG 0', undefined, 'To the', none).doubt?.reason ?? '').not.toMatch(/“(to|the|to the)”/i));
   it('has an answer where it knows no word at all', () => expect(of('Ω', '', 'ünïcödé').share('input')).toBeLessThan(1));
 });
 

@@ -64,7 +64,8 @@ function loudest(traits: Traits, type: number, other: number): string | undefine
   const voices = new Map<string, number>();
   for (const [trait, shown] of traits) {
     const row = weightsOf(trait);
-    if (row && shown !== '') voices.set(shown, (voices.get(shown) ?? 0) + row[type]! - row[other]!);
+    if (row && shown !== '' && !/^(\W|[a-z]{1,3}\b|from|this|that|with|when|into)*$/i.test(shown))
+      voices.set(shown, (voices.get(shown) ?? 0) + row[type]! - row[other]!);
   }
   const [best] = [...voices].sort((a, b) => b[1] - a[1]);
   return best && best[1] > 0.5 ? best[0] : undefined;

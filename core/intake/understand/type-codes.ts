@@ -15,7 +15,7 @@ const CODES: Record<string, Meaning> = Object.fromEntries(
   (
     [
       ['input', 'I IN INP AI AIN DI DIN I/P IPU IPD IPUPD IS IST ISMT IA ID ICMOS ITTL ST CI CLK RFI RFIN HI LI IC IL AIDI'],
-      ['output', 'O OUT AO AOUT DO DOUT O/P OA OPP OCMOS OTTL CO RFO RFOUT HO LO'],
+      ['output', 'O OUT AO AOUT DO DOUT O/P OA OPP OCMOS OTTL CO RFO RFOUT HO LO OPU'],
       [
         'bidirectional',
         'I/O IO B BI BD BIDI BIDIR IO/PU INOUT IN/OUT AIO AI/O AI/AO AIAO DIO DI/O DI/DO DIDO I/O/PU RFIO RFI/O O/I IOPU IOPD TTLIO FT TC TT I/OFT IOZ I/OZ',
@@ -94,7 +94,11 @@ function builtCode(code: string, because: string): Evidence | undefined {
 
 function phrase(text: string, because: string): Evidence[] {
   if (/^\s*(analog(ue)?|digital)( signal)?\s*$/i.test(text)) return meant('analog', because);
-  if (/^\s*(power|supply|power supply|power pins?|supply pins?|power\s*(\/|and|or)\s*ground|supply voltage)\s*$/i.test(text))
+  if (
+    /^\s*(power|supply|power supply|power pins?|supply pins?|(power|supply)\s*(\/|and|or)\s*ground|ground\s*(\/|and|or)\s*(power|supply)|supply voltage)\s*$/i.test(
+      text,
+    )
+  )
     return meant('power', because);
   const found = wordsOfType(text);
   const covered = (e: Evidence) => found.some((other) => COVERS[other.type]?.includes(e.type));

@@ -103,6 +103,9 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['TEST', 'IPD', 'Continuity test. Tie to VSS for normal operation.', 'reserved'],
   ['PG', undefined, 'Power good output. The output is an open drain and goes high in range.', 'open-drain'],
   ['A8', 'Digital I/O', 'General purpose I/O, analog input 7', 'bidirectional'],
+  ['IN1', 'Power', 'First input source', 'supply-in'],
+  ['VOUT', 'Power', 'Output to the load', 'supply-out'],
+  ['INT', 'OPU', 'Interrupt', 'output'],
   ['I1P', 'Analog in', 'Current channel, positive', 'input'],
   ['CF1', 'Digital out', 'Pulses in proportion to energy', 'output'],
   ['DGND', 'I', 'Digital ground', 'ground'],
@@ -158,6 +161,9 @@ it.each(ASKED)('%s, type “%s”, “%s” is asked, with candidates', (name, c
   expect(doubt?.candidates?.length).toBeGreaterThan(1);
 });
 
+it('asks for a direction where the column says analog only', () =>
+  expect(inferType('X7', 'Analog', 'Current limit resistor', none).doubt?.reason ?? 'direction').toContain('direction'));
+
 it('says unspecified only where nothing tells', () => expect(inferType('FOO', '', '', none).type).toBe('unspecified'));
 
 describe('a legend of the document', () => {
@@ -167,6 +173,11 @@ describe('a legend of the document', () => {
     ['DO', 'DOZ', 'three-state'],
     ['Z1', 'Y', 'ground'],
   ])('outweighs the usual meaning: %s with %s is %s', (name, code, type) => expect(inferType(name, code, '', legend).type).toBe(type));
+  it('has one code for grounds and supplies', () => {
+    const power = readLegend(['I: input only', 'P: ground or power']);
+    expect(inferType('VDD', 'P', 'Digital power', power).type).toBe('supply-in');
+    expect(inferType('GND', 'P', 'Ground', power).type).toBe('ground');
+  });
   it('is not read out of prose', () => expect(readLegend(['Note: keep the pad open', 'Remark: see page 3'])).toEqual(new Map()));
   it('gives its words as the reason', () => expect(evidenceOfCode('AI', legend)[0]!.because).toBe('code AI = “analog input”'));
 });
