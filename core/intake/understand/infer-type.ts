@@ -205,7 +205,8 @@ function heldAgainstPrecedent(
     const exact = exactOf(told);
     const isFit = exact === undefined || usual === exact || REFINES[usual]?.includes(exact);
     if (!isFit || precedent.share(usual) < USUALLY) return conclusion;
-    const candidates = [...new Set([usual, type, ...(doubt.candidates as ElectricalType[])])].slice(0, 4);
+    const known = [usual, type, ...(doubt.candidates as ElectricalType[])].filter((t) => t !== 'unspecified');
+    const candidates = [...new Set(known)].slice(0, 4);
     const like = words ? `terminals with “${words}”` : 'terminals like it';
     const reason = type === 'unspecified' ? `Neither column nor wording tells; most ${like} are ${usual}.` : doubt.reason;
     return { ...conclusion, type: usual, because: `${conclusion.because}; most ${like}`, doubt: { ...doubt, reason, candidates } };

@@ -140,7 +140,7 @@ const WORDINGS: Wording[] = [
     words:
       /\b(analog(ue)?|digital|power|signal|supply|common|circuit|logic|rf|chassis|core|i\/?o|driver|output|input|high-side|low-side|side [12ab]|isolated)? ?grounds?\b(?! (plane )?(sense|sensing|fault|detect|feedback|reference input))|\b0 ?V (supply|reference|rail)\b|\bvss\b|\b(supply|power|low[- ]side|logic|signal) return\b|\breturn for\b/i,
     unless:
-      /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bfloating\b|\bto (vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if)\b/i,
+      /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bfloating\b|\b(to|or) (vdd or |vcc or )?(vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if)\b/i,
   },
   {
     type: 'ground',

@@ -78,7 +78,9 @@ export function useView(frame: RefObject<HTMLDivElement | null>, mover: RefObjec
   const show = useCallback<ViewControl['show']>(
     (units, card = 0) => {
       const box = frame.current?.getBoundingClientRect();
-      if (!box || units.length === 0) return;
+      if (!box) return;
+      // The grid is there before the first unit is.
+      if (units.length === 0) return apply();
       const left = Math.min(...units.map((u) => u.x - u.halfWidth)) - 100;
       const right = Math.max(...units.map((u) => u.x + u.halfWidth)) + 100;
       const top = Math.min(...units.map((u) => u.y - u.halfHeight)) - 100;
