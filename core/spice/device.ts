@@ -111,7 +111,7 @@ function deviceByNodes(nodes: readonly string[], docs: readonly string[]): Devic
 export function deviceByBody(device: Device, transistors: readonly Device[]): Device {
   const [only, ...others] = [...new Set(transistors)];
   const isOne = only !== undefined && others.length === 0;
-  const kinds: Partial<Record<Device, readonly Device[]>> = { nmos: ['pmos', 'njf', 'pjf'], npn: ['pnp'] };
+  const kinds: Partial<Record<Device, readonly Device[]>> = { nmos: ['pmos', 'njf', 'pjf'], pmos: ['pjf'], npn: ['pnp'] };
   return isOne && kinds[device]?.includes(only) ? only : device;
 }
 

@@ -162,7 +162,7 @@ class ModelReader {
       this.say('spice-ends-name', card.line, { name: named, open: top.header.name });
     const model = this.subcktOf(top);
     this.models.push(model);
-    if (top.transistors.length > 0 && (model.device === 'nmos' || model.device === 'npn')) this.bodies.push({ model, top });
+    if (top.transistors.length > 0 && ['nmos', 'pmos', 'npn'].includes(model.device)) this.bodies.push({ model, top });
   }
 
   private subcktOf({ card, header, comments: inside, later }: Open, sealed = this.isSealed(card.line)): SpiceModel {

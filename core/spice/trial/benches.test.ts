@@ -57,7 +57,8 @@ describe('a diode', () => {
 });
 
 describe('a bipolar transistor', () => {
-  const x = range(-4, 4, 0.1);
+  // Two sweeps follow each other: little current into the base, then more.
+  const x = [...range(-4, 4, 0.1), ...range(-4, 4, 0.1)];
   it.each<[string, number, number, number, Verdict['verdict'], RegExp]>([
     ['the right way round', 2e-3, 2e-5, 0.7, 'pass', /gain is 100/],
     ['with collector and emitter exchanged', 2e-5, 2e-3, 0.7, 'fail', /collector and emitter/],
@@ -68,6 +69,21 @@ describe('a bipolar transistor', () => {
       'v(p2)': () => vbe,
     });
     expect([result.verdict, result.reason]).toEqual([verdict, expect.stringMatching(says)]);
+  });
+  it('with a resistor beside its base is judged at more current', () => {
+    const half = range(-4, 4, 0.1).length;
+    const result = judged(bipolarBench, setup('Q1', 'npn', 'C', 'B:input', 'E'), x, {
+      'i(vc)': (v, i) => (i < half ? 0 : v > 0 ? -0.5 : 1e-3),
+      'v(p2)': (_, i) => (i < half ? 0.16 : 1.3),
+    });
+    expect([result.verdict, result.reason]).toEqual(['pass', expect.stringMatching(/gain is 247.5 at 2020 µA/)]);
+  });
+  it.each<[string, number, number, Verdict['verdict']]>([
+    ['from emitter to collector is a power transistor’s own', 2e-3, 1e21, 'pass'],
+    ['from collector to emitter is the wrong way round', 1e21, 2e-3, 'fail'],
+  ])('a diode %s', (_, forward, inverse, verdict) => {
+    const vectors = { 'i(vc)': (v: number) => (v > 0 ? -forward : inverse), 'v(p2)': () => 0.7 };
+    expect(judged(bipolarBench, setup('Q1', 'npn', 'C', 'B:input', 'E'), x, vectors).verdict).toBe(verdict);
   });
   it('of PNP kind is driven the other way', () => {
     const built = bipolarBench.build(setup('Q2', 'pnp', 'C', 'B:input', 'E'));
@@ -139,6 +155,26 @@ describe('a gate', () => {
     ['as high as an input', (a, b, v) => v * (a & (1 - b)), 'inconclusive', /as high as an input/],
   ])('%s', (_what, f, verdict, says, above = '') => {
     const result = of(f, above);
+    expect([result.verdict, result.reason]).toEqual([verdict, expect.stringMatching(says)]);
+  });
+  it.each<[string, Verdict['verdict'], RegExp]>([
+    ['OE', 'pass', /outputs are 01ZZ/],
+    ['B', 'fail', /B lets an output go: 01ZZ/],
+  ])('whose output %s lets go: %s', (name, verdict, says) => {
+    const given = setup('S3', 'logic', 'A:input', `${name}:input`, 'Y:three-state');
+    const time = range(0, 80e-6, 0.5e-6);
+    const bit = (t: number, b: number) => (Math.floor(Math.min(t, 79.9e-6) / 10e-6) >> b) & 1;
+    const result = judged(
+      logicLevels,
+      given,
+      time,
+      {
+        'v(p1)': (t) => 5 * bit(t, 0),
+        'v(p2)': (t) => 5 * bit(t, 1),
+        'v(p3)': (t) => (bit(t, 1) ? 2.5 : 5 * bit(t, 0)),
+      },
+      'time',
+    );
     expect([result.verdict, result.reason]).toEqual([verdict, expect.stringMatching(says)]);
   });
   it('whose input the model drives fails', () => expect(of((a, b) => 5 * (a & b), '', 5).reason).toMatch(/model drives A/));

@@ -119,6 +119,11 @@ export const diodeBench: Bench = {
   },
 };
 
+/** Currents into a base, in amperes, what a base may stand over its emitter, in volts, and what no transistor here conducts. */
+const [LITTLE, MORE] = [20e-6, 2e-3];
+const [LEAST_VBE, MOST_VBE] = [0.2, 2];
+const MOST_AMPS = 100;
+
 /** Common emitter, and the same with collector and emitter exchanged: the right way round has the higher gain. */
 export const bipolarBench: Bench = {
   name: 'current gain',
@@ -127,15 +132,22 @@ export const bipolarBench: Bench = {
     const [c, b, e] = [netOf(nets, 'collector'), netOf(nets, 'base'), netOf(nets, 'emitter')];
     if (!c || !b || !e) return lacks('collector, base and emitter');
     const sign = setup.device === 'pnp' ? -1 : 1;
-    const around = [`Ib 0 ${b} ${sign * 20e-6}`, `Ve ${e} 0 0`, `Vc ${c} 0 0`];
+    const around = [`Ib 0 ${b} ${sign * LITTLE}`, `Ve ${e} 0 0`, `Vc ${c} 0 0`];
+    const bases = `Ib ${LITTLE * sign} ${(LITTLE + MORE) * sign} ${MORE * sign}`;
     return {
-      netlist: netlistOf(setup, around, `.dc Vc ${-4 * sign} ${4 * sign} ${0.1 * sign}`),
+      netlist: netlistOf(setup, around, `.dc Vc ${-4 * sign} ${4 * sign} ${0.1 * sign} ${bases}`),
       judge(run) {
-        const [x, i] = [vectorOf(run, 'v(v-sweep)'), vectorOf(run, 'i(vc)').map((v) => -v * sign)];
-        const base = vectorOf(run, `v(${b})`);
-        const vbe = at(x, base, 2 * sign) * sign;
-        const gain = at(x, i, 2 * sign) / 20e-6;
-        const inverse = Math.abs(at(x, i, -2 * sign)) / 20e-6;
+        const [all, currents, voltages] = [vectorOf(run, 'v(v-sweep)'), vectorOf(run, 'i(vc)'), vectorOf(run, `v(${b})`)];
+        const half = all.length / 2;
+        const x = all.slice(0, half);
+        const vbeOf = (from: number) => at(x, voltages.slice(from, from + half), 2 * sign) * sign;
+        // Resistors beside the base, of a Darlington or a digital transistor, take the small current alone.
+        const isShunted = vbeOf(0) < LEAST_VBE && vbeOf(half) >= LEAST_VBE;
+        const [from, into] = isShunted ? [half, LITTLE + MORE] : [0, LITTLE];
+        const i = currents.slice(from, from + half).map((v) => -v * sign);
+        const vbe = vbeOf(from);
+        const gain = at(x, i, 2 * sign) / into;
+        const inverse = Math.abs(at(x, i, -2 * sign)) / into;
         const measured = { gain: round(gain), inverseGain: round(inverse), vbeV: round(vbe) };
         const curve = sweepCurve(
           x,
@@ -143,9 +155,14 @@ export const bipolarBench: Bench = {
           'collector, V',
           'collector current, mA',
         );
-        if (vbe < 0.2 || vbe > 1.5)
+        if (Math.abs(at(x, i, 2 * sign)) > MOST_AMPS)
+          return fail('It conducts without end from collector to emitter: the two may be swapped.', measured, curve);
+        if (vbe < LEAST_VBE || vbe > MOST_VBE)
           return fail(`The base stands ${round(vbe)} V over the emitter: base, emitter or the polarity may be wrong.`, measured, curve);
-        if (gain > 5 && gain > inverse * 0.5) return pass(`The current gain is ${round(gain)} at 20 µA into the base.`, measured, curve);
+        // A diode from emitter to collector, as power transistors have it, conducts without end the other way round.
+        const hasDiode = inverse * into > MOST_AMPS;
+        if (gain > 5 && (gain > inverse * 0.5 || hasDiode))
+          return pass(`The current gain is ${round(gain)} at ${round(into * 1e6)} µA into the base.`, measured, curve);
         return fail(`The current gain is ${round(gain)}: collector and emitter may be swapped.`, measured, curve);
       },
     };

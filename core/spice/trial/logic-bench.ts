@@ -46,6 +46,16 @@ function expected(gate: Gate, state: number, inputs: number): '0' | '1' {
   return level[gate] ? '1' : '0';
 }
 
+/** Names of what lets outputs go. */
+const ENABLES = /^[~/!n]?\d?(O?EN?|OEN?|G|ENA|ENABLE|CE|OD|DIS|DISABLE)(_?[AB\d])?(_?[NB#*])?$/i;
+
+/** The input, by its bit, at one level of which an output is at no level, and at the other always at one: it lets the output go. */
+function releasedBy(digits: string, inputs: number): number | undefined {
+  if (!digits.includes('?')) return undefined;
+  const bits = Array.from({ length: inputs }, (_, b) => b);
+  return bits.find((b) => [0, 1].some((level) => [...digits].every((d, s) => (d === '?') === (((s >> b) & 1) === level))));
+}
+
 /** A logic gate or buffer: every input is stepped alone, others high and then low; outputs must reach both levels. */
 export const logicLevels: Bench = {
   name: 'truth table',
@@ -91,7 +101,9 @@ export const logicLevels: Bench = {
             return Math.abs(level - ((s >> b) & 1 ? high : 0)) > 0.2 * high;
           }),
         );
-        const digits = tables.map((t) => t.map((v) => (v > 0.7 * high ? '1' : v < 0.3 * high ? '0' : '?')).join(''));
+        const read = tables.map((t) => t.map((v) => (v > 0.7 * high ? '1' : v < 0.3 * high ? '0' : '?')).join(''));
+        const released = read.map((d) => releasedBy(d, inputs.length));
+        const digits = read.map((d, i) => (released[i] === undefined ? d : d.replace(/\?/g, 'Z')));
         const curve = {
           curve: {
             x: { label: 'time, s', values: time },
@@ -102,6 +114,11 @@ export const logicLevels: Bench = {
           const { name } = nets.find((n) => n.net === forced)!.pin;
           return fail(`The model drives ${name}, which is an input: it may be joined to an output or a supply.`, measured, curve);
         }
+        const wrongOne = released
+          .flatMap((b) => (b === undefined ? [] : [nets.find((n) => n.net === inputs[b])!.pin.name]))
+          .find((n) => !ENABLES.test(n));
+        if (wrongOne !== undefined)
+          return fail(`${wrongOne} lets an output go: ${digits.join(', ')}. It may be swapped with an enable.`, measured, curve);
         if (digits.some((d) => d.includes('?')))
           return fail(`An output is at no level: ${digits.join(', ')}. Supplies or pins may be swapped.`, measured, curve);
         if (digits.some((d) => !/0.*1|1.*0/.test(d)))

@@ -132,10 +132,13 @@ export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial
   const trials: Trial[] = [];
   for (const bench of benches) trials.push({ name: bench.name, unit: setup.unit, ...ofModel, ...(await tryBench(bench, setup, simulate)) });
   // By its pins alone a linear part looks like a gate: what a truth table then fails is no fault of the join.
-  if (!isKnown && setup.device === 'logic')
+  if (!isKnown && setup.device === 'logic' && trials.some((t) => t.verdict === 'fail')) {
+    const bias = await tryBench(biasBench, setup, simulate);
+    if (bias.verdict !== 'pass') return [{ name: biasBench.name, unit: setup.unit, ...ofModel, ...bias }];
     return trials.map((t) =>
       t.verdict === 'fail' ? { ...t, verdict: 'inconclusive', reason: `Taken for logic by its pins, it may be none. ${t.reason}` } : t,
     );
+  }
   const isUnsolved = trials.every((t) => t.verdict === 'inconclusive' && UNSOLVED.test(t.reason));
   if (!isUnsolved && !trials.some((t) => t.verdict === 'fail')) return trials;
   const rejoin = await findRejoin(benches, setup, simulate);
