@@ -92,9 +92,10 @@ describe('a bipolar transistor', () => {
 });
 
 describe('a transistor with a gate', () => {
-  // Two sweeps follow each other: the gate off, then on.
-  const x = [...range(-2, 5, 0.25), ...range(-2, 5, 0.25)];
-  const isOn = (i: number) => i >= x.length / 2;
+  // Sweeps follow each other: the gate below, off, then on.
+  const sweep = range(-2, 5, 0.25);
+  const x = [...sweep, ...sweep, ...sweep];
+  const isOn = (i: number) => i >= 2 * sweep.length;
   const device = setup('M1', 'nmos', 'D', 'G:input', 'S');
   it.each<[string, number, number, Verdict['verdict'], RegExp]>([
     ['that switches', 1e-9, 40e-3, 'pass', /conducts 40 mA with the gate driven/],
@@ -104,9 +105,15 @@ describe('a transistor with a gate', () => {
     const result = judged(fieldEffectBench, device, x, { 'i(vd)': (_, i) => -(isOn(i) ? on : off) });
     expect([result.verdict, result.reason]).toEqual([verdict, expect.stringMatching(says)]);
   });
+  it('with a channel of its own conducts at 0 V and blocks below', () => {
+    const result = judged(fieldEffectBench, device, x, { 'i(vd)': (_, i) => (i < sweep.length ? -1e-9 : isOn(i) ? -45e-3 : -30e-3) });
+    expect([result.verdict, result.reason]).toEqual(['pass', expect.stringMatching(/at -10 V on the gate: it has a channel of its own/)]);
+  });
   it('of junction kind is told that it is the same either way round', () =>
     expect(
-      judged(fieldEffectBench, setup('J1', 'njf', 'D', 'G:input', 'S'), x, { 'i(vd)': (_, i) => (isOn(i) ? -4e-3 : 0) }).reason,
+      judged(fieldEffectBench, setup('J1', 'njf', 'D', 'G:input', 'S'), [...sweep, ...sweep], {
+        'i(vd)': (_, i) => (i >= sweep.length ? -4e-3 : 0),
+      }).reason,
     ).toMatch(/cannot be told apart/));
 });
 
@@ -124,6 +131,15 @@ describe('a regulator', () => {
     const result = judged(regulatorBench, given, x, { 'v(p2)': out });
     expect([result.verdict, result.reason]).toEqual([verdict, expect.stringMatching(says)]);
   });
+});
+
+it('a regulator of a negative voltage is fed and loaded the other way', () => {
+  const down = range(0, 12, 0.25).map((v) => -v);
+  const given = { ...setup('S3', 'regulator', 'IN:supply-in', 'OUT:supply-out', 'GND:ground'), isNegative: true };
+  const built = regulatorBench.build(given);
+  expect('netlist' in built && built.netlist).toMatch(/^Vin p1 0 -12\nIload p2 0 -1m$/m);
+  const result = judged(regulatorBench, given, [...down, ...down], { 'v(p2)': (v) => Math.max(v, -5) });
+  expect([result.verdict, result.reason, result.measured['outputV']]).toEqual(['pass', expect.stringMatching(/holds -5 V from -10 V/), -5]);
 });
 
 describe('a gate', () => {

@@ -169,6 +169,9 @@ export const bipolarBench: Bench = {
   },
 };
 
+/** True where what flows with the gate off is more than a leak. */
+const conducts = (off: number, on: number): boolean => Math.abs(off) > 5e-3 && Math.abs(off) > on * 0.3;
+
 /** A transistor with a gate: it conducts with the gate driven, blocks without, and its body diode lies the right way round. */
 export const fieldEffectBench: Bench = {
   name: 'transfer',
@@ -178,18 +181,23 @@ export const fieldEffectBench: Bench = {
     if (!d || !g || !s) return lacks('drain, gate and source');
     const sign = setup.device === 'pmos' || setup.device === 'pjf' ? -1 : 1;
     const isJunction = setup.device === 'njf' || setup.device === 'pjf';
-    const [off, on] = isJunction ? [-12, 0] : [0, 10];
+    // One without a channel of its own blocks at 0 V, one with a channel (depletion) only below.
+    const gates = isJunction ? [-12, 0] : [-10, 0, 10];
     const around = [`Vs ${s} 0 0`, `Vd dd 0 0`, `Rd dd ${d} 100`, `Vg ${g} 0 0`];
     return {
       netlist: netlistOf(
         setup,
         around,
-        `.dc Vd ${-2 * sign} ${5 * sign} ${0.25 * sign} Vg ${off * sign} ${on * sign} ${(on - off) * sign}`,
+        `.dc Vd ${-2 * sign} ${5 * sign} ${0.25 * sign} Vg ${gates[0]! * sign} ${gates.at(-1)! * sign} ${(gates[1]! - gates[0]!) * sign}`,
       ),
       judge(run) {
         const [x, i] = [vectorOf(run, 'v(v-sweep)'), vectorOf(run, 'i(vd)').map((v) => -v * sign)];
-        const half = x.length / 2;
-        const [xOff, iOff, iOn] = [x.slice(0, half), i.slice(0, half), i.slice(half)];
+        const each = x.length / gates.length;
+        const sweeps = gates.map((_, k) => i.slice(k * each, (k + 1) * each));
+        const xOff = x.slice(0, each);
+        const [iLow, iOn] = [sweeps[0]!, sweeps.at(-1)!];
+        const isDepletion = !isJunction && conducts(at(xOff, sweeps[1]!, 5 * sign), at(xOff, iOn, 5 * sign));
+        const iOff = isJunction || isDepletion ? iLow : sweeps[1]!;
         const [leak, drive, body] = [at(xOff, iOff, 5 * sign), at(xOff, iOn, 5 * sign), at(xOff, iOff, -2 * sign)];
         const measured = { onMa: round(drive * 1000), offMa: round(leak * 1000), bodyDiodeMa: round(-body * 1000) };
         const curve = {
@@ -201,13 +209,13 @@ export const fieldEffectBench: Bench = {
             ],
           },
         };
-        if (Math.abs(leak) > 5e-3 && Math.abs(leak) > drive * 0.3)
-          return fail('It conducts without gate drive: drain and source may be swapped.', measured, curve);
+        if (conducts(leak, drive)) return fail('It conducts without gate drive: drain and source may be swapped.', measured, curve);
         if (drive < 1e-4 || drive < Math.abs(leak) * 10)
           return fail('The gate does not turn it on: the gate may be swapped with another pin.', measured, curve);
         // A junction transistor is the same either way round: no bench tells its drain from its source.
         const alike = isJunction ? ' Drain and source cannot be told apart by it.' : '';
-        const said = `It conducts ${round(drive * 1000)} mA with the gate driven and ${round(leak * 1000)} mA without.${alike}`;
+        const without = isDepletion ? `at ${gates[0]! * sign} V on the gate: it has a channel of its own` : 'without';
+        const said = `It conducts ${round(drive * 1000)} mA with the gate driven and ${round(leak * 1000)} mA ${without}.${alike}`;
         return pass(said, measured, curve);
       },
     };
@@ -219,24 +227,29 @@ export const regulatorBench: Bench = {
   name: 'line and load',
   build(setup) {
     const nets = netsOf(setup);
-    const [input, out] = [netOf(nets, 'input', 'supply+'), netOf(nets, 'output')];
+    const [input, out] = [netOf(nets, 'input', 'supply+', 'supply-'), netOf(nets, 'output')];
     if (!input || !out) return lacks(!out ? 'the output' : 'the input');
+    const sign = setup.isNegative ? -1 : 1;
     const around = [
       ...netsWith(nets, 'ground').map((n, i) => `Vgnd${i} ${n} 0 0`),
       // The enable has a weak source of its own: on the input's, the two could be swapped unnoticed.
       ...netsWith(nets, 'enable').flatMap((n, i) => [`Ven${i} en${i} 0 5`, `Ren${i} en${i} ${n} 10k`]),
       ...netsWith(nets, 'feedback').map((n, i) => `Rfb${i} ${n} ${out} 1`),
-      `Vin ${input} 0 12`,
-      `Iload ${out} 0 1m`,
+      `Vin ${input} 0 ${12 * sign}`,
+      `Iload ${out} 0 ${sign}m`,
     ];
     return {
-      netlist: netlistOf(setup, around, '.dc Vin 0 12 0.25 Iload 1m 20m 19m'),
+      netlist: netlistOf(setup, around, `.dc Vin 0 ${12 * sign} ${0.25 * sign} Iload ${sign}m ${20 * sign}m ${19 * sign}m`),
       judge(run) {
-        const [x, v] = [vectorOf(run, 'v(v-sweep)'), vectorOf(run, `v(${out})`)];
+        // A negative regulator is judged by amounts.
+        const [x, v] = [vectorOf(run, 'v(v-sweep)'), vectorOf(run, `v(${out})`)].map((values) => values.map((y) => y * sign)) as [
+          number[],
+          number[],
+        ];
         const half = x.length / 2;
         const [light, heavy, line] = [v.slice(0, half), v.slice(half), x.slice(0, half)];
         const [full, less, loaded] = [at(line, light, 12), at(line, light, 10), at(line, heavy, 12)];
-        const measured = { outputV: round(full), lineMv: round((full - less) * 1000), loadMv: round((full - loaded) * 1000) };
+        const measured = { outputV: round(full * sign), lineMv: round((full - less) * 1000), loadMv: round((full - loaded) * 1000) };
         const curve = {
           curve: {
             x: { label: 'input, V', values: line },
@@ -254,7 +267,7 @@ export const regulatorBench: Bench = {
           return fail('The output stands without its input: the input may be swapped with another pin.', measured, curve);
         const isHeld = Math.abs(full - less) < 0.03 * full && Math.abs(full - loaded) < 0.1 * full;
         return isHeld
-          ? pass(`The output holds ${round(full)} V from 10 V to 12 V and up to 20 mA.`, measured, curve)
+          ? pass(`The output holds ${round(full * sign)} V from ${10 * sign} V to ${12 * sign} V and up to 20 mA.`, measured, curve)
           : fail(
               `The output moves by ${round((full - less) * 1000)} mV with the line and ${round((full - loaded) * 1000)} mV with the load.`,
               measured,

@@ -131,6 +131,10 @@ export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial
   const ofModel = setup.modelId === undefined ? {} : { modelId: setup.modelId };
   const trials: Trial[] = [];
   for (const bench of benches) trials.push({ name: bench.name, unit: setup.unit, ...ofModel, ...(await tryBench(bench, setup, simulate)) });
+  if (setup.device === 'regulator' && trials[0]?.verdict === 'fail') {
+    const negative = await tryBench(regulatorBench, { ...setup, isNegative: true }, simulate);
+    if (negative.verdict === 'pass') return [{ name: regulatorBench.name, unit: setup.unit, ...ofModel, ...negative }];
+  }
   // By its pins alone a linear part looks like a gate: what a truth table then fails is no fault of the join.
   if (!isKnown && setup.device === 'logic' && trials.some((t) => t.verdict === 'fail')) {
     const bias = await tryBench(biasBench, setup, simulate);

@@ -31,6 +31,8 @@ export interface Setup {
   source: string;
   joins: Join[];
   params: Record<string, string>;
+  /** A regulator of a negative voltage: its input lies under the ground. */
+  isNegative?: boolean;
   /** Resistance of each lead, in ohms, where ideal sources of bench and model would be set against each other. */
   leadOhm?: number;
 }
