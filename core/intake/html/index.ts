@@ -2,14 +2,14 @@ import { Parser } from 'htmlparser2';
 import { problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMap } from '../table/ball-map';
-import { findTable, scoreOf } from '../table/find-table';
+import { findList } from '../table/find-list';
+import { scoreOf } from '../table/find-table';
 import { isBlank, type Grid, type GridRow } from '../table/grid';
 import { cellRef, type Sheet } from '../sheet/sheet';
 import { raise } from '../table/raised';
 import { readTables } from '../table/join-tables';
 import { readSignalLists } from '../table/signal-list';
 import { readLegend } from '../understand/legend';
-import { unfold } from '../table/unfold';
 
 interface Cell {
   text: string;
@@ -36,9 +36,9 @@ export const isHtmlTable = (text: string): boolean => /<table[\s>]/i.test(text) 
 export function readHtml(html: string, options: ReadOptions = {}): Result<Proposal> {
   const { file } = options;
   const page = tablesOf(html);
-  const grids = page.tables.map((rows, i) => unfold(gridOf(rows, i)));
+  const grids = page.tables.map((rows, i) => gridOf(rows, i));
   const found = grids.flatMap((grid) => {
-    const table = findTable(grid);
+    const table = findList(grid);
     return table ? [{ table, score: scoreOf(table) }] : [];
   });
   if (found.length === 0) {

@@ -1,11 +1,11 @@
 import { problem, refuse, ok, type Result } from '../../part';
 import type { Proposal, ReadOptions, TableChoice } from '../proposal';
 import { readBallMap } from '../table/ball-map';
-import { findTable, scoreOf, type FoundTable } from '../table/find-table';
+import { findList } from '../table/find-list';
+import { scoreOf, type FoundTable } from '../table/find-table';
 import { filled, isBlank, type Grid, type GridRow } from '../table/grid';
 import { readTables } from '../table/join-tables';
 import { readSignalLists } from '../table/signal-list';
-import { unfold } from '../table/unfold';
 import { legendLine, readLegend } from '../understand/legend';
 import { cellRef, type Sheet } from './sheet';
 
@@ -33,7 +33,7 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
   if (large) return refuse(problem('sheet-large', { name: large.name, limit: MOST_CELLS }, { file }));
   const grids = own.map((sheet, i) => ({ sheet, grid: gridOf(sheet, i * 2_000_000) }));
   const found = grids.flatMap(({ sheet, grid }): Found[] => {
-    const table = findTable(unfold(grid));
+    const table = findList(grid);
     return table ? [{ sheet, table, score: scoreOf(table) }] : [];
   });
   const legend = grids.flatMap(({ grid }) => grid.rows.flatMap((r) => [...legendLine(filled(r)), filled(r).join('   ')]));

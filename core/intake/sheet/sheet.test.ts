@@ -118,6 +118,15 @@ it('reads a ball map where there is no list', () => {
   ]);
   expect(list([map])).toEqual(['A1 VDD', 'A2 CLK', 'A3 D0', 'B1 D1', 'B2 VSS', 'B3 D2', 'C1 D3', 'C2 NC', 'C3 RESET_N']);
 });
+it('reads a ball map of names that look like balls themselves', () => {
+  const map = sheet('Ballmap', [
+    ['', '1', '2', '3'],
+    ['A', 'VSS', 'D0', 'D1'],
+    ['B', 'VDD', 'CLK', 'VSS'],
+    ['C', 'D2', 'D3', 'NC'],
+  ]);
+  expect(list([map])).toEqual(['A1 VSS', 'A2 D0', 'A3 D1', 'B1 VDD', 'B2 CLK', 'B3 VSS', 'C1 D2', 'C2 D3', 'C3 NC']);
+});
 it('reads a table set in two halves', () =>
   expect(
     list([

@@ -1,11 +1,10 @@
 import { ok, problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMap } from '../table/ball-map';
-import { findTable } from '../table/find-table';
+import { findList } from '../table/find-list';
 import type { Grid } from '../table/grid';
 import { readSignalLists } from '../table/signal-list';
 import { understandTable } from '../table/understand';
-import { unfold } from '../table/unfold';
 import { readLegend } from '../understand/legend';
 import { cleanText } from './clean';
 import { alignedGrid, toGrid } from './layout';
@@ -20,7 +19,7 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
   if (!clean.ok) return clean;
   const { lines, problems } = clean.value;
   const read = (grid: Grid): Result<Proposal> | undefined => {
-    const table = findTable(unfold(grid));
+    const table = findList(grid);
     if (!table) return readBallMap(grid, problems, options, [], { signals: readSignalLists([grid]), legend: readLegend(lines) });
     const around = table.around.map((r) => lines[r.line - 1] ?? r.cells.join(' '));
     const titles = around.slice(0, 12).concat(around.slice(-4));
