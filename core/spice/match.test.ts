@@ -82,6 +82,7 @@ it.each<[string, string, boolean]>([
   ['CTRL', 'control', true],
   ['THRES', 'threshold', true],
   ['RST', 'reset', true],
+  ['~DIS', 'disable', true],
   ['OUT', 'output', true],
   ['IN', 'input', false],
   ['SET', 'select', false],

@@ -67,7 +67,7 @@ const normal = remember((text: string): string =>
     .toLowerCase()
     .replace(/[−–]/g, '-')
     .replace(/\bnon-?\s?inv\b\.?/g, 'non-inverting')
-    .replace(/\binv\b\.?(?= )/g, 'inverting')
+    .replace(/\binv\b\.?(?= )|^inv$/g, 'inverting')
     .replace(/\b(pos|neg)(?:\.|(?= ))/g, (_, sign: string) => (sign === 'pos' ? 'positive' : 'negative'))
     // Words tied together, `inverting_input`; short names keep their underscore.
     .replace(/(?<=[a-z]{4})_|_(?=[a-z]{5})/g, ' ')
@@ -107,7 +107,7 @@ export const letterOf = (text: string): string | undefined =>
 
 /** True where a name is a word cut short: TRIG and TRG of trigger, CTRL of control. */
 export function shortens(name: string, word: string): boolean {
-  const [short, long] = [name.toLowerCase(), word.toLowerCase()];
+  const [short, long] = [name.toLowerCase().replace(/^~/, ''), word.toLowerCase()];
   if (!/^[a-z]{3,}$/.test(short) || long.length <= short.length || long[0] !== short[0]) return false;
   if (long.startsWith(short)) return true;
   let at = 0;

@@ -46,9 +46,10 @@ const withoutRules = (text: string): string =>
 
 function entriesOf(comment: Comment, byName: Names): Found {
   const dotted = comment.text.replace(/(?:\s\.){2,}\s+/g, ' ... ').replace(/^\s*\.\s+/, '');
-  const text = withoutRules(dotted).replace(LEAD, (lead) =>
-    /^(?:node|pin|terminal)s?\s*$/i.test(lead) ? '' : lead.endsWith('\n') ? lead : '',
-  );
+  const text = withoutRules(dotted)
+    .replace(LEAD, (lead) => (/^(?:node|pin|terminal)s?\s*$/i.test(lead) ? '' : lead.endsWith('\n') ? lead : ''))
+    // `plus: node 3`: the word says nothing that the sign before it does not.
+    .replace(/([:=]\s*)(?:nodes?|pins?)\s+(?=\S)/gi, '$1');
   // `Hall switch: 1 supply, 2 output`: what stands before the colon is about the model.
   const afterTitle = /^[^:=]{3,}?:\s+(.*)$/.exec(text)?.[1];
   const { line } = comment;
@@ -59,9 +60,11 @@ function entriesOf(comment: Comment, byName: Names): Found {
   return (
     shared(body, line, byName) ??
     several(body, line, byName) ??
+    items(body, line, byName) ??
     single(body, line, byName) ??
     (row === undefined ? undefined : spacedRow(row, line, byName)) ??
     (afterTitle ? (shared(afterTitle, line, byName) ?? several(afterTitle, line, byName)) : undefined) ??
+    (afterTitle ? items(afterTitle, line, byName) : undefined) ??
     []
   );
 }
@@ -71,11 +74,42 @@ const spacedRow = (text: string, line: number, byName: Names): Found | undefined
   return rest === '' ? undefined : [[byName.get(word.toLowerCase())!, { doc: tidy(rest), line }]];
 };
 
-/** The node of a name, or those of `S1/S2`; none where one of them is no node. */
+/**
+ * A list of items that each name their nodes before or behind their words: `IN1/IN2 inputs, VM supply`, `Terminal 1 +In,
+ * Terminal 2 -In`, `coil 1-2, common 3`, and in columns `1 drain  2 source  3 gate`. Only whole: every item has its nodes.
+ */
+function items(text: string, line: number, byName: Names): Found | undefined {
+  for (const separator of [/\s*[,;]\s*/, /\s{2,}/]) {
+    const parts = text.trim().split(separator);
+    if (parts.length < 2) continue;
+    const found = [true, false]
+      .map((before) => parts.map((part) => itemOf(part, before, byName)))
+      .find((all) => all.every((i) => i !== undefined));
+    const entries = found?.flatMap((item) => item!.nodes.map((node): Found[number] => [node, { doc: tidy(item!.doc), line }]));
+    if (entries && new Set(entries.map(([node]) => node)).size === entries.length) return entries;
+  }
+  return undefined;
+}
+
+/** An item's nodes and words; the nodes stand before the words, or as bare numbers behind them. */
+function itemOf(item: string, before: boolean, byName: Names): { nodes: string[]; doc: string } | undefined {
+  const shape = before ? /^(?:(?:node|pin|terminal)\s+)?(\S+)\s+(\S.*)$/i : /^(\S.*?)\s+(?:(?:node|pin|terminal)s?\s+)?([\d/&-]+)$/i;
+  const [, first = '', last = ''] = shape.exec(item.trim()) ?? [];
+  const [name, doc] = before ? [first, last] : [last, first];
+  const nodes = nodesOf(name, byName);
+  // What names other nodes, goes on about a wiring or belongs to a bracket is a sentence.
+  const isSentence =
+    /[:=()]/.test(doc) ||
+    /^(to|of|for|and|or|is|are|with|in|on|at|from)\b/i.test(doc) ||
+    doc.split(/[\s/]+/).some((w) => byName.has(w.toLowerCase()));
+  return nodes.length === 0 || !/[A-Za-z]/.test(doc) || isSentence ? undefined : { nodes, doc };
+}
+
+/** The node of a name, or those of `S1/S2` and `1-2`; none where one of them is no node. */
 function nodesOf(name: string, byName: Names): string[] {
   const whole = byName.get(name.trim().toLowerCase());
   if (whole !== undefined) return [whole];
-  const parts = name.split('/').map((n) => byName.get(n.trim().toLowerCase()));
+  const parts = name.split(/[/&-]/).map((n) => byName.get(n.trim().toLowerCase()));
   return parts.flatMap((n) => n ?? []).length === parts.length ? parts.flatMap((n) => n ?? []) : [];
 }
 
@@ -105,14 +139,16 @@ function shared(text: string, line: number, byName: Names): Found | undefined {
     const found = words.flatMap((w) => byName.get(w.toLowerCase()) ?? []);
     return found.length === words.length ? found : [];
   };
-  const left = /^(?:nodes?|pins?)?\s*((?:[\w+.-]+(?:\s*[,/&]\s*|\s+and\s+|\s+))+[\w+.-]+)\s*(?:=|:|->|\s-+\s)\s*([^=:]+)$/i.exec(
+  const left = /^(?:nodes?|pins?)?\s*((?:[\w+.-]+(?:\s*[,/&]\s*|\s+and\s+|\s+))+[\w+.-]+)\s*(?:=|:|->|\s-+\s|\.{2,})\s*([^=:]+)$/i.exec(
     text.trim(),
   );
-  const many = left ? nodesIn(left[1]!) : [];
+  const many = left ? nodesIn(left[1]!.replace(/[\s.]+$/, '')) : [];
   if (left && many.length > 1) return many.map((n) => [n, { doc: tidy(left[2]!), line }]);
   const gathered = gatheredNodes(text, line, byName);
   if (gathered) return gathered;
-  const entries = text.split(/\s*[,;]\s*/).map((e) => /^\s*([^=:]+?)\s*(?:=|:)\s*(.+?)\s*$/.exec(e));
+  const entries = withCommas(text)
+    .split(/\s*[,;]\s*/)
+    .map((e) => /^\s*([^=:]+?)\s*(?:=|:)\s*(.+?)\s*$/.exec(e));
   const lists = entries.map((e) => (e ? nodesIn(e[2]!) : []));
   if (entries.length < 2 || lists.some((l) => l.length === 0) || lists.every((l) => l.length === 1)) return undefined;
   return lists.flatMap((list, i) => list.map((n): Found[number] => [n, { doc: tidy(entries[i]![1]!), line }]));
@@ -143,10 +179,14 @@ const COLUMNS = [
   { sign: ':', gap: /\s{2,}(?=[^\s:]+\s*:)/g },
 ];
 
-function several(given: string, line: number, byName: Names): Found | undefined {
-  // Columns of entries, `RFIN = 1    RFOUT = 2`, are as good as commas between them.
+/** Columns of entries, `RFIN = 1    RFOUT = 2`, are as good as commas between them. */
+function withCommas(given: string): string {
   const columns = COLUMNS.find(({ sign }) => given.indexOf(sign) !== given.lastIndexOf(sign));
-  const text = columns ? given.replace(columns.gap, ', ').replace(/^, /, '') : given;
+  return columns ? given.replace(columns.gap, ', ').replace(/^, /, '') : given;
+}
+
+function several(given: string, line: number, byName: Names): Found | undefined {
+  const text = withCommas(given);
   for (const { shape, node } of SEVERAL) {
     const all = [...text.matchAll(shape)];
     const own = all.flatMap((m): Found => {

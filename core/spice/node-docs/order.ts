@@ -88,8 +88,8 @@ function straightIn(comment: Comment, card: string, nodes: readonly string[]): s
   // `K common cathode` begins with a node: it is an entry of a list.
   if (nodes.some((n) => text.toLowerCase().startsWith(`${n.toLowerCase()} `))) return undefined;
   const whole = pieces(bare(text), nodes.length);
-  if (whole && (aligned(comment.raw, card, nodes) || areTerminals(whole, text))) return whole;
-  const tails = [/:\s+(.*)$/.exec(text)?.[1], /^\S.*?\s{2,}(\S.*)$/.exec(text)?.[1]];
+  if (whole && (aligned(comment.raw, card, nodes) || areTerminals(whole, text) || agree(whole, nodes))) return whole;
+  const tails = [/:\s+(.*)$/, /^\S.*?\s{2,}(\S.*)$/].map((tail) => tail.exec(text)?.[1]);
   return tails
     .flatMap((tail) => (tail === undefined ? [] : [pieces(bare(tail), nodes.length)]))
     .find((words) => words !== undefined && (areTerminals(words, text) || agree(words, nodes)));
@@ -99,7 +99,11 @@ function straightIn(comment: Comment, card: string, nodes: readonly string[]): s
 function agree(words: readonly string[], nodes: readonly string[]): boolean {
   const own = nodes.map(rolesOf);
   const isSame = (word: string, k: number) => [...rolesOf(word)].some((role) => own[k]!.has(role));
-  return words.length > 2 && words.every((w) => w.split(/\s+/).length <= 4) && words.filter(isSame).length >= words.length - 1;
+  return (
+    words.length > 2 &&
+    words.every((w) => w.split(/\s+/).length <= 4 && !/^[^(]*\)|\([^)]*$/.test(w)) &&
+    words.filter(isSame).length >= words.length - 1
+  );
 }
 
 const bare = (text: string): string =>
