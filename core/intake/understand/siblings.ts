@@ -1,18 +1,8 @@
 import type { Doubt, ElectricalType } from '../../part';
 import type { Terminal } from '../proposal';
 
-/** Kinds of terminals that a name's siblings share; what is reserved or not connected can stand in any row of names. */
-const SHARED: ReadonlySet<ElectricalType> = new Set([
-  'input',
-  'output',
-  'bidirectional',
-  'three-state',
-  'open-drain',
-  'open-source',
-  'passive',
-  'supply-in',
-  'supply-out',
-]);
+/** What can stand in any row of names says nothing of its siblings. */
+const APART: ReadonlySet<ElectricalType> = new Set(['ground', 'no-connect', 'reserved', 'unspecified']);
 /** So much of a group has to be of one type for the others to be the odd ones. */
 const MOST = 0.6;
 
@@ -39,7 +29,7 @@ const cellOf = (t: Terminal): string => /(?:type column|code) “?([^”=]+)/.ex
 export function doubtUnlikeSiblings(terminals: readonly Terminal[]): void {
   const families = new Map<string, Terminal[]>();
   for (const t of terminals) {
-    if (!SHARED.has(t.type) || t.doubts.some((d) => d.field === 'type')) continue;
+    if (APART.has(t.type) || t.doubts.some((d) => d.field === 'type')) continue;
     const family = familyOf(t.name);
     if (family !== undefined) gather(families, family, t);
   }

@@ -134,7 +134,9 @@ export function Threads({ part, pkg, model, chosen, binding, group, offers, aske
                   onClick={() => (tied.length > 0 ? act(selected(tied.map((p) => p.id))) : pin && tie(node.name, { pin: pin.id }))}
                 >
                   <span className="font-mono text-[13px] font-bold">
-                    {i + 1} {node.name}
+                    {/* Its place in the call, where its name is not just that. */}
+                    {node.name === String(i + 1) ? null : <span className="font-normal text-muted">{i + 1} </span>}
+                    {node.name}
                   </span>
                   <span className="block text-[12px] text-muted">
                     {node.doc || 'no comment names it'}
