@@ -26,6 +26,14 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
     { SPI1_CLK: 'SPI1', SPI1_MISO: 'SPI1' },
   ],
   [
+    'a mode pin, and a bootstrap that only has its name',
+    [
+      ['MODE', 'I'],
+      ['BOOT', 'P', 'Bootstrap capacitor'],
+    ],
+    { MODE: 'Control', BOOT: undefined },
+  ],
+  [
     'a port',
     [
       ['PA0', 'I/O'],

@@ -76,7 +76,8 @@ function groupByWords(t: Terminal, stems: ReadonlyMap<string, number>): void {
   const stem = stemsOf(t.name).find((s) => (stems.get(s) ?? 0) >= 3);
   if (stem !== undefined) return note(t, stem, `${stems.get(stem)} names share “${stem}”`);
   const named = interfaceOf(t.name);
-  if (named !== undefined) return note(t, named, `name ${t.name}`);
+  // BOOT with a capacitor is a bootstrap, and controls nothing.
+  if (named !== undefined && !(named === 'Control' && t.type === 'passive')) return note(t, named, `name ${t.name}`);
   const said = WORDS.find((w) => w.words.test(t.description ?? ''));
   if (said) note(t, said.title, `“${said.words.exec(t.description!)![0]}”`);
 }
