@@ -70,6 +70,7 @@ describe('traits', () => {
     ['?!', 'column odd'],
     ['', 'column none'],
   ])('column “%s” is “%s”', (code, trait) => expect(traits('X', code, 'words')).toContain(trait));
+  it('are few, however long the text is', () => expect(traits('X', '', 'word after word '.repeat(50_000)).length).toBeLessThan(40));
   it('say that there are no words', () => expect(traits('X', 'I', ' ')).toContain('no words'));
 });
 

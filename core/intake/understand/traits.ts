@@ -6,6 +6,8 @@ export type Traits = Map<string, string>;
 /** So many clauses of a description are looked at, and so many parts of a name. */
 const CLAUSES = 4;
 const NAME_PARTS = 4;
+/** What stands further behind in a long text says little of the terminal. */
+const LONGEST = 400;
 const CLAUSE_END = /[.;](?:\s|$)/;
 const WORD = /[A-Za-z][A-Za-z0-9²]*|\d[\d.]*/g;
 const ENDINGS = ['ing', 'ed', 'es', 's'];
@@ -43,6 +45,7 @@ export function traitsOf(name: string, told: readonly Evidence[], hasCode: boole
     traits.set(`part ${part}`, shown);
   if (description.trim() === '') traits.set('no words', '');
   description
+    .slice(0, LONGEST)
     .split(CLAUSE_END)
     .slice(0, CLAUSES)
     .forEach((clause, i) => addWords(traits, clause, i === 0 ? column : undefined));
