@@ -268,14 +268,19 @@ const SAID: ReadonlySet<ElectricalType> = new Set([
 
 const RAILS: ReadonlySet<ElectricalType> = new Set(['ground', 'supply-in']);
 
+/** What one terminal does to others, in the third person or plain. */
+const acts = (ending: 's' | ''): string =>
+  `(?:mute|disable|enable|control|determine|set|program|limit|clear|gate|reset|force|(?:three|tri|3)-?state)${ending}|latch${ending === '' ? '' : 'es'}|turn${ending} (?:on|off)|(?:shut|power)${ending} down`;
+
 /**
  * Inputs and outputs that a text speaks of beside its own terminal: what the terminal serves (`for the low-side output`),
  * acts on (`mutes the RF outputs`) or measures (`output sense`). What stands before the word, in the group, stays.
  */
 const BESIDE = [
   /\b((?:for (?:the |an? |all |both )?|(?:of|from|to|at) the )(?:[\w-]+ ){0,4}?)(?:in|out)puts?\b/gi,
-  /\b((?:mutes|disables|enables|turns (?:on|off)|(?:three|tri|3)-?states|controls|determines|sets|programs|limits|shuts down|powers down|latches|clears|gates|resets|forces) (?:the |all |both |its )?(?:[\w-]+ ){0,3}?)(?:in|out)puts?\b/gi,
-  /\b((?:mute|disable|enable|turn (?:on|off)|(?:three|tri|3)-?state|control|set|program|limit|shut down|latch|clear|gate|reset|force) (?:the|all|both|its) (?:[\w-]+ ){0,3}?)(?:in|out)puts?\b/gi,
+  // `mutes outputs`, and `to mute the outputs`: without an article the plain verb is a name, `enable input`.
+  new RegExp(`\\b((?:${acts('s')}) (?:the |all |both |its )?(?:[\\w-]+ ){0,3}?)(?:in|out)puts?\\b`, 'gi'),
+  new RegExp(`\\b((?:${acts('')}) (?:the|all|both|its) (?:[\\w-]+ ){0,3}?)(?:in|out)puts?\\b`, 'gi'),
   /\b()(?:in|out)puts?(?= (?:are|is) (?:enabled|disabled|active|on|off|held|forced|placed|put|turned)\b)/gi,
   /\b()(?:[Ii]n|[Oo]ut)puts?(?= [A-Z0-9]{1,4} (?:low|high)\b(?!-))/g,
   /\b()(?:in|out)puts?(?= (?:sens(?:e|ing)|frequency|swing|slew|impedance|amplitude|power level)\b)/gi,

@@ -1,33 +1,24 @@
-import { useEffect, useState } from 'react';
 import type { Model, Part } from '../../../core/part';
 import type { SpiceModel, TieProposal } from '../../../core/spice';
 import { core } from '../../workers/core';
+import { useAnswer } from '../../workers/use-answer';
 
-/** What the matcher proposes for a model, worked out in the worker. What it said of the part before stands until it answers anew. */
+/** What the matcher proposes for a model. What it said of the part before stands, what it said of another model does not. */
 export function useProposal(part: Part, model: Model | undefined): TieProposal | undefined {
-  const [answer, setAnswer] = useState<{ model: string; chosen: string; proposal: TieProposal | undefined } | null>(null);
-  useEffect(() => {
-    if (model === undefined) return;
-    let stale = false;
-    void core.proposeTies(part, model).then((proposal) => !stale && setAnswer({ model: model.id, chosen: model.chosen, proposal }));
-    return () => {
-      stale = true;
-    };
-  }, [part, model]);
-  return answer !== null && answer.model === model?.id && answer.chosen === model.chosen ? answer.proposal : undefined;
+  const answer = useAnswer(
+    async () => model && { of: model.id, chosen: model.chosen, proposal: await core.proposeTies(part, model) },
+    [part, model],
+  );
+  return answer && answer.of === model?.id && answer.chosen === model.chosen ? answer.proposal : undefined;
 }
 
-/** The chosen model of a SPICE source, read in the worker. */
+/** The chosen model of a SPICE source. */
 export function useChosenModel(of: Model | undefined): SpiceModel | undefined {
   const { source, chosen } = of ?? {};
-  const [read, setRead] = useState<{ source: string; chosen: string; model: SpiceModel | undefined } | null>(null);
-  useEffect(() => {
-    if (source === undefined || chosen === undefined) return;
-    let stale = false;
-    void core.chosenModel({ source, chosen }).then((model) => !stale && setRead({ source, chosen, model }));
-    return () => {
-      stale = true;
-    };
-  }, [source, chosen]);
-  return read !== null && read.source === source && read.chosen === chosen ? read.model : undefined;
+  const answer = useAnswer(
+    async () =>
+      source === undefined || chosen === undefined ? undefined : { source, chosen, model: await core.chosenModel({ source, chosen }) },
+    [source, chosen],
+  );
+  return answer && answer.source === source && answer.chosen === chosen ? answer.model : undefined;
 }

@@ -1,10 +1,9 @@
-import { useEffect, useState } from 'react';
 import type { Model } from '../../../core/part';
-import type { ModelSettings } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { Field } from '../../ui/field';
 import { core } from '../../workers/core';
+import { useAnswer } from '../../workers/use-answer';
 
 const where = (lines: readonly number[]): string =>
   `${lines.length === 1 ? 'line' : 'lines'} ${lines.slice(0, 4).join(', ')}${lines.length > 4 ? ` and ${lines.length - 4} more` : ''}`;
@@ -12,14 +11,7 @@ const where = (lines: readonly number[]): string =>
 /** What the chosen model can be set to for this part: its parameters, and the form that the export writes it in. */
 export function ModelSettingsView({ model }: { model: Model }) {
   const act = useAct();
-  const [settings, setSettings] = useState<ModelSettings>();
-  useEffect(() => {
-    let stale = false;
-    void core.modelSettings(model).then((found) => !stale && setSettings(found));
-    return () => {
-      stale = true;
-    };
-  }, [model]);
+  const settings = useAnswer(() => core.modelSettings(model), [model]);
   const readOnly = useStore((s) => s.part.readOnly);
   const set = (next: Partial<Model>) => act(edited({ kind: 'setModel', model: { ...model, ...next } }));
   const setParam = (name: string, value: string) => {

@@ -6,6 +6,7 @@ import { selectPart } from '../../store/selectors';
 import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
 import { core } from '../../workers/core';
+import { useAnswer } from '../../workers/use-answer';
 import { webEngine } from '../../workers/engine';
 
 const CurveChart = lazy(() => import('./curve-chart'));
@@ -145,15 +146,6 @@ function KeptTrials({ kept }: { kept: Standing['kept'] }) {
 function useStanding(): Standing | undefined {
   const part = useStore(selectPart);
   const { models, pins, units } = part;
-  const [standing, setStanding] = useState<Standing>();
-  useEffect(() => {
-    let stale = false;
-    void core.trialStanding(part).then((found) => !stale && setStanding(found));
-    return () => {
-      stale = true;
-    };
-    // Nothing else of the part is in a trial.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [models, pins, units]);
-  return standing;
+  // Nothing else of the part is in a trial.
+  return useAnswer(() => core.trialStanding(part), [models, pins, units]);
 }
