@@ -211,6 +211,8 @@ describe('pads from CSV', () => {
     ['decimal commas between semicolons', 'designator;center x;center y;pad width;pad height\n1;-1,5;0,25;0,8;1,2\n', ['1', -1.5, 0.25, 0.8, 1.2, 'rect']],
     ['a quarter turn', 'Pad,X,Y,Width,Height,Rotation\n1,0,0,0.8,1.2,270\n', ['1', 0, 0, 1.2, 0.8, 'rect']],
     ['a shape called a type', 'Pin No,Pos X [mil],Pos Y [mil],Size X [mil],Size Y [mil],Type\nA1,100,0,20,20,Circle\n', ['A1', 2.54, 0, 0.508, 0.508, 'circle']],
+    ['a remark above, the part beside the pad, and a rounded rectangle', '# Pads, exported\nDesignator;Pad;Center-X(mm);Center-Y(mm);Width;Height;Shape\nU1;EP;-1,45;0,75;0,6;0,3;Rounded Rectangle\n', ['EP', -1.45, 0.75, 0.6, 0.3, 'roundrect']],
+    ['words tied together', '"Pad","PosX","PosY","SizeX","SizeY"\n"A1","-1.6","1.6","0.4","0.5"\n', ['A1', -1.6, 1.6, 0.4, 0.5, 'rect']],
     ['a type that is no shape', 'Pin,X,Y,W,H,Type\n1,0,0,1,2,SMD\n', ['1', 0, 0, 1, 2, 'rect']],
     ['a title and a line of units above', 'Land of a part\nUnits: mil\n#,X,Y,Width,Height\n1,100,0,10,20\n', ['1', 2.54, 0, 0.254, 0.508, 'rect']],
   ])('reads %s', (_what, text, [number, x, y, w, h, shape]) =>

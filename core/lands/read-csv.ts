@@ -35,6 +35,8 @@ const SHAPES: Record<string, Pad['shape']> = {
   square: 'rect',
   roundrect: 'roundrect',
   rounded: 'roundrect',
+  'rounded rectangle': 'roundrect',
+  'round rect': 'roundrect',
   oval: 'oval',
   obround: 'oval',
   oblong: 'oval',
@@ -67,6 +69,9 @@ export function readPadLists(text: string, file?: string): Result<PadList[]> {
   const above = all.slice(0, Math.max(found, 0)).map((r) => r.cells.join(' '));
   const unit = above.map((t) => /\bunits?\W+(mm|mils?|thou|in|inch|inches|um|µm)\b/i.exec(t)?.[1]).find((u) => u !== undefined);
   const columns = head.cells.map((c) => columnOf(c, unit));
+  // A designator beside a column of pads is that of the part.
+  const designator = head.cells.findIndex((c) => /^(ref(erence)?|designator)$/i.test(c));
+  if (designator >= 0 && columns.some((c, i) => c?.column === 'number' && i !== designator)) columns[designator] = undefined;
   const missing = (['number', 'x', 'y', 'w'] as const).find((c) => !columns.some((k) => k?.column === c));
   if (missing) return refuse(problem('land-column', { what: missing }, { file, line: head.line }));
   const rows = all.slice(all.indexOf(head) + 1).filter(isRow);
@@ -96,10 +101,16 @@ function takeTypeForShape(columns: Heading[], rows: readonly { cells: string[] }
   if (isShape) columns[at] = { column: 'shape', perUnit: 1 };
 }
 
-const delimiterOf = (text: string): string => {
-  const head = text.split(/\r?\n/).find((l) => l.trim() !== '') ?? '';
-  return head.includes('\t') ? '\t' : head.includes(';') ? ';' : ',';
-};
+/** The sign that parts the cells of the heading, or of the line that has most of them where a title stands above. */
+function delimiterOf(text: string): string {
+  const lines = text
+    .split(/\r?\n/)
+    .filter((l) => l.trim() !== '' && !l.startsWith('#'))
+    .slice(0, LOOK);
+  const counts = ['\t', ';', ','].map((sign) => ({ sign, most: Math.max(0, ...lines.map((l) => l.split(sign).length - 1)) }));
+  // A comma is the decimal one as often: it counts where nothing else parts three cells.
+  return counts.find(({ sign, most }) => most >= 2 || sign === ',')!.sign;
+}
 
 type Heading = { column: Column; perUnit: number } | undefined;
 
@@ -108,6 +119,8 @@ function columnOf(heading: string, otherwise = 'mm'): Heading {
   const name = (unit ? heading.slice(0, unit.index) : heading)
     .toLowerCase()
     .replace(/[._-]+/g, ' ')
+    // `PosX`, `SizeY`
+    .replace(/^(pos|size|center|centre|loc|mid)([xy])$/, '$1 $2')
     .trim();
   const column = (Object.keys(COLUMNS) as Column[]).find((c) => COLUMNS[c].test(name));
   return column ? { column, perUnit: PER_UNIT[(unit?.[1] ?? otherwise).toLowerCase()]! } : undefined;
