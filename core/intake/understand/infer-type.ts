@@ -197,6 +197,8 @@ function heldAgainstPrecedent(
   if (description.trim() === '' && !code?.trim()) return conclusion;
   const { type, doubt } = conclusion;
   const told = evidenceOfCode(code ?? '', legend);
+  // The column and another witness say the same: nothing is left to ask.
+  if (!doubt && exactOf(told) === type && conclusion.because !== told[0]!.because) return conclusion;
   const precedent = precedentOf(name, told, !!code?.trim(), description);
   const usual = precedent.type;
   if (usual === type) return conclusion;
