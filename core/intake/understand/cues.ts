@@ -27,7 +27,7 @@ const CUES: readonly Cue[] = [
     against: SIGNALS,
     words: /\b(resistors?|capacitors?|inductors?|crystal|coil|ferrite|decoupl\w+|bypass\w*)\b/i,
     unless:
-      /\bpull-?(up|down)s?\b|\b(through|via)\b.{0,24}\b(resistor|capacitor)|\badjust|\btrim|\bdivider\b|\bladder\b|\bstrap|\btermination\b|\bseries\b|\binternal(ly)? .{0,12}(resistor|capacitor)|\bno (external )?(resistor|capacitor)/i,
+      /\bpull-?(up|down)s?\b|\b(through|via)\b.{0,24}\b(resistor|capacitor)|\b(output|voltage) adjust|\badjusted (by|with)|\btrim|\bdivider\b|\bladder\b|\bstrap|\btermination\b|\bseries\b|\binternal(ly)? .{0,12}(resistor|capacitor)|\bno (external )?(resistor|capacitor)/i,
   },
   {
     type: 'open-drain',
@@ -46,7 +46,7 @@ const CUES: readonly Cue[] = [
     type: 'supply-in',
     against: ['input'],
     words:
-      /\b(power|supply|battery) (input|voltage|source|pin|connection|terminal)\b|\b(supplies|powers) the\b|\bpower supply (to|for|of)\b/i,
+      /\b(power|supply|battery) (input|voltage|source|pin|connection|terminal)\b|\binput source\b|\b(supplies|powers) the\b|\bpower supply (to|for|of)\b/i,
     unless: /\b(monitor|sens\w+|detect\w*|comparator|measure\w*|select\w*|enable|power[- ]good)\b/i,
   },
   {
@@ -89,6 +89,14 @@ const CUES: readonly Cue[] = [
   },
   { type: 'ground', against: ['input', 'output'], words: /\breturn\b/i },
   { type: 'passive', against: ['input', 'output'], words: /\boscillator\b/i, name: /^(OSC|XTAL|XT|X)_?(IN|OUT|I|O|\d)\d?$/i },
+  { type: 'passive', against: SIGNALS, words: /\bbootstrap\b/i, unless: /\bbootstrap (mode|supply voltage monitor)\b/i },
+  {
+    type: 'supply-out',
+    against: ['passive'],
+    words: /\b(internal|core|on-chip) (regulator|ldo|supply)\b/i,
+    unless: /\b(set|program|adjust|resistor|compensation|bootstrap|flying)\b/i,
+  },
+  { type: 'bidirectional', against: ['input', 'output'], words: /\balso (used|serves?|acts?) (for|as)\b/i },
   { type: 'passive', against: ['supply-in'], words: /\b(bootstrap|high[- ]side (gate )?driver|floating)\b/i },
   {
     type: 'three-state',

@@ -210,7 +210,12 @@ function heldAgainstPrecedent(
     const known = [usual, type, ...(doubt.candidates as ElectricalType[])].filter((t) => t !== 'unspecified');
     const candidates = [...new Set(known)].slice(0, 4);
     const like = words ? `terminals with “${words}”` : 'terminals like it';
-    const reason = type === 'unspecified' ? `Neither column nor wording tells; most ${like} are ${usual}.` : doubt.reason;
+    const reason =
+      type === 'unspecified'
+        ? `Neither column nor wording tells; most ${like} are ${usual}.`
+        : doubt.reason.startsWith('Taken for')
+          ? `It reads as ${type}, but most ${like} are ${usual}.`
+          : doubt.reason;
     return { ...conclusion, type: usual, because: `${conclusion.because}; most ${like}`, doubt: { ...doubt, reason, candidates } };
   }
   if (precedent.share(type) >= (exactOf(told) === type ? RARE_OF_COLUMN : RARE)) return conclusion;

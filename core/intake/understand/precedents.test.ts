@@ -39,6 +39,10 @@ describe('a conclusion is held against them', () => {
     ['REF', undefined, 'Reference voltage terminal. Drive this terminal with a low impedance source to level shift the output.'],
     ['OUT', undefined, 'Output; sinks current when the field is strong'],
     ['VBCKP', 'I/O', 'Backup cell'],
+    ['BSL', 'I/O', 'Bootstrap of the left high-side FET'],
+    ['IREF', 'I', 'Current reference for brightness adjustment; a resistor to VSS'],
+    ['VOUT', undefined, 'Output signal, also used for programming'],
+    ['REGSRC', 'I', 'Input source for the output LDO'],
   ])('%s, type “%s”, “%s” is asked', (name, code, description) => expect(inferType(name, code, description, none).doubt).toBeDefined());
 
   it.each<[string, string | undefined, string, ElectricalType]>([

@@ -72,7 +72,7 @@ const WORDINGS: Wording[] = [
     type: 'passive',
     weight: 7,
     words:
-      /^(?!.*\b(supply|power|ground|output|input)\b.{0,60}\b(bypass|decoupl))(.*\b)?(connect(ing)?|plac(e|ing)|put|attach(ing)?|wire|needs?|requires?)\b((?!\b(through|via|using|with|by|divider|tap|pull|series)\b)(?:[^.;]|\.(?=\d))){0,40}\b(resistor|capacitor|inductor|coil|crystal|ferrite)\b(?! (divider|network|ladder))/i,
+      /^(?!.*\b(supply|power|ground|output|input)\b.{0,60}\b(bypass|decoupl))(.*\b)?(connect(ing)?|plac(e|ing)|put|insert(ing)?|attach(ing)?|wire|needs?|requires?)\b((?!\b(through|via|using|with|by|divider|tap|pull|series)\b)(?:[^.;]|\.(?=\d))){0,40}\b(resistor|capacitor|inductor|coil|crystal|ferrite)\b(?! (divider|network|ladder))/i,
     unless:
       /\b(bypass|decoupl\w*|pull-?up|pull-?down|supply|regulator output|ldo output|reference output|open[- ](drain|collector)|(side|end) of (the )?(shunt|sense)|shunt resistor)\b/i,
     isAdvice: true,
@@ -118,7 +118,13 @@ const WORDINGS: Wording[] = [
     unless: /\b(regulator|ldo|supply|output)\b/i,
   },
   { type: 'supply-out', weight: 2.9, words: /\bbias (voltage|supply)\b/i, unless: /\binput\b|\bset|\badjust/i },
-  { type: 'passive', weight: 6.5, words: /\bresistor (sets|from|to ground)\b/i, unless: /\bpull-?(up|down)\b/i, isAdvice: true },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words: /\bresistor (sets|from|to (ground|gnd|agnd|vss)|between this)\b/i,
+    unless: /\bpull-?(up|down)\b/i,
+    isAdvice: true,
+  },
   {
     type: 'passive',
     weight: 6.5,
@@ -204,7 +210,7 @@ const WORDINGS: Wording[] = [
     weight: 5,
     words: /\b(outputs?|out)\b/i,
     unless:
-      /\b(enable|disable|supply|ground|control|load|select|stage|of the output|to the output|feedback)s?\b.{0,12}$|\boutput[- ](voltage|current|level)[- ](adjust|set|select|program|trim)|\boutput[- ](enable|disable|control|supply|stage|range|mode|driver supply|data rate|load|select|update|latch|ground)\b|\boutputs? (are|is) (off|on|disabled|enabled|updated)|\binputs? ?(\/|and|or) ?outputs?\b|\bout of\b|\b(en|dis)ables? .{0,24}outputs?\b/i,
+      /\b(enable|disable|supply|ground|control|load|select|stage|of the output|to the output|feedback)s?\b.{0,12}$|\boutput[- ](voltage|current|level)[- ](adjust|set|select|program|trim|detect|sens|monitor|limit)|\boutput[- ](enable|disable|control|supply|stage|range|mode|driver supply|data rate|load|select|update|latch|ground)\b|\boutputs? (are|is) (off|on|disabled|enabled|updated)|\binputs? ?(\/|and|or) ?outputs?\b|\bout of\b|\b(en|dis)ables? .{0,24}outputs?\b/i,
   },
   {
     type: 'output',

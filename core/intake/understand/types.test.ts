@@ -106,6 +106,7 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['IN1', 'Power', 'First input source', 'supply-in'],
   ['VOUT', 'Power', 'Output to the load', 'supply-out'],
   ['INT', 'OPU', 'Interrupt', 'output'],
+  ['RF', 'O', 'Output current detection pin. Insert a resistor between this pin and GND.', 'passive'],
   ['I1P', 'Analog in', 'Current channel, positive', 'input'],
   ['CF1', 'Digital out', 'Pulses in proportion to energy', 'output'],
   ['DGND', 'I', 'Digital ground', 'ground'],
