@@ -8,7 +8,6 @@ export {
   proposeTies,
   tieEdit,
   type FoundModels,
-  type ModelSettings,
   type TieProposal,
 } from './part-models';
 export { dialectProblems } from './dialect';

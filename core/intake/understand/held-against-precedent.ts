@@ -1,0 +1,58 @@
+import type { ElectricalType } from '../../part';
+import { precedentOf } from './precedents';
+import { evidenceOfCode } from './type-codes';
+import { exactOf, REFINES, UNSURE, USUAL, type TypeConclusion } from './weigh-type';
+
+/** A sure conclusion that fewer terminals like it share than this is asked. */
+const RARE = 0.2;
+/** The same for one that the type column says outright. */
+const RARE_OF_COLUMN = 0.1;
+/** What so many terminals like it were is taken where the evidence is not sure. */
+const USUALLY = 0.5;
+
+/**
+ * Holds a conclusion against what terminals of such names and words were before: a sure one that they contradict is asked;
+ * one that is asked anyway becomes what most of them were.
+ */
+export function heldAgainstPrecedent(
+  conclusion: TypeConclusion,
+  name: string,
+  code: string | undefined,
+  description: string,
+  legend: ReadonlyMap<string, string>,
+): TypeConclusion {
+  if (description.trim() === '' && !code?.trim()) return conclusion;
+  const { type, doubt } = conclusion;
+  const told = evidenceOfCode(code ?? '', legend);
+  // The column and another witness say the same: nothing is left to ask.
+  if (!doubt && exactOf(told) === type && conclusion.because !== told[0]!.because) return conclusion;
+  const precedent = precedentOf(name, told, !!code?.trim(), description);
+  const usual = precedent.type;
+  if (usual === type) return conclusion;
+  const words = precedent.wordsFor(usual, type);
+  if (doubt) {
+    const exact = exactOf(told);
+    const isFit = exact === undefined || usual === exact || REFINES[usual]?.includes(exact);
+    if (!isFit || precedent.share(usual) < USUALLY) return conclusion;
+    const known = [usual, type, ...(doubt.candidates as ElectricalType[])].filter((t) => t !== 'unspecified');
+    const candidates = [...new Set(known)].slice(0, 4);
+    const like = words ? `terminals with “${words}”` : 'terminals like it';
+    const reason =
+      type === 'unspecified'
+        ? `Neither column nor wording tells; most ${like} are ${usual}.`
+        : doubt.reason.startsWith('Taken for')
+          ? `It reads as ${type}, but most ${like} are ${usual}.`
+          : doubt.reason;
+    return { ...conclusion, type: usual, because: `${conclusion.because}; most ${like}`, doubt: { ...doubt, reason, candidates } };
+  }
+  if (precedent.share(type) >= (exactOf(told) === type ? RARE_OF_COLUMN : RARE)) return conclusion;
+  return {
+    ...conclusion,
+    confidence: Math.min(conclusion.confidence, UNSURE),
+    doubt: {
+      field: 'type',
+      reason: `Taken for ${type}, but ${words ? `“${words}” is more often said` : 'such words are more often said'} of ${usual} terminals.`,
+      candidates: [...new Set([type, usual, ...USUAL])].slice(0, 4),
+    },
+  };
+}

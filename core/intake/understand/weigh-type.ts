@@ -1,0 +1,223 @@
+import type { Doubt, ElectricalType } from '../../part';
+import { doubtByCues } from './cues';
+import { COVERS, evidence, type Evidence } from './evidence';
+import { evidenceOfCode } from './type-codes';
+import { evidenceOfName } from './type-names';
+import { wordsOfType } from './type-words';
+
+/**
+ * Weighing the evidence for a type.
+ *
+ * Three witnesses speak: the type column, the description, the name. Each speaks with its strongest word only
+ * (a long description is not more right than a short one), and the column's word is refined before it is weighed:
+ * a datasheet that writes `O` in the column and `open-drain` in the text does not contradict itself, it says the
+ * same thing twice with different precision. A power class (`P`) is refined by the name in the same way.
+ *
+ * What remains is added up by type. The best type stands without a doubt when it has a voice of at least 3 and no
+ * other type that the best does not refine has a voice nearly as strong. Otherwise it stands with a doubt that
+ * gives the contradicting words and the other candidates.
+ */
+export interface TypeConclusion {
+  type: ElectricalType;
+  because: string;
+  /** The share of the evidence that speaks for it, 0 to 1; lower where the evidence is thin. */
+  confidence: number;
+  doubt?: Doubt;
+}
+
+const ENOUGH = 3;
+/** How sure a conclusion is at most that leaves out what the text has. */
+export const UNSURE = 0.6;
+/** What a person most often chooses where the evidence gives too few candidates. */
+export const USUAL: ElectricalType[] = ['input', 'output', 'passive'];
+/** How near to the best another type may come before it is a conflict. */
+const NEAR = 0.62;
+
+/** What a word of the text may sharpen a column's word to. */
+export const REFINES: Partial<Record<ElectricalType, ElectricalType[]>> = {
+  'open-drain': ['output'],
+  'open-source': ['output'],
+  'three-state': ['output'],
+  'supply-out': ['output', 'supply-in'],
+  // VIN of a converter is coded as an input by many makers.
+  'supply-in': ['input'],
+  passive: ['input', 'output', 'bidirectional'],
+  // A serial bus's data line is both: it is read and written, and its driver is open-drain.
+  bidirectional: ['open-drain'],
+  reserved: ['no-connect', 'input', 'output', 'bidirectional', 'passive'],
+};
+
+/** Weighs what the type column (undefined where the table has none), the description and the name say of a type. */
+export function weighType(
+  name: string,
+  code: string | undefined,
+  description: string,
+  legend: ReadonlyMap<string, string>,
+): TypeConclusion {
+  const told = evidenceOfCode(code ?? '', legend);
+  const words = [...testTerminal(name, description), ...severalFunctions(name, description), ...wordsOfType(description)]
+    .map((e) => ofPower(e, told))
+    .sort((a, b) => b.weight - a.weight);
+  const named = evidenceOfName(name).map((e) => ofPower(e, told));
+  const fed = fedByName(told, named, description);
+  const voices = sharpen(told, narrowest(strongest(words)), [...named, ...fed]);
+  const tally = [...voices].sort((a, b) => b[1].weight - a[1].weight);
+  const best = tally[0];
+  if (!best) return nothingKnown(code, description);
+  const [type, { weight, reasons }] = best;
+  const rivals = tally
+    .slice(1)
+    .filter(([other, voice]) => (voice.weight >= weight * NEAR || other === exactOf(told)) && !agrees(type, other, told))
+    // Columns of directions have no word for a ground: many put an I there.
+    .filter(([other]) => !(other === 'input' && isSaidGround(type, words, named)));
+  const because = [...new Set(reasons)].join(', ');
+  const against = rivals.reduce((sum, [, voice]) => sum + voice.weight, 0);
+  const confidence = Math.round((weight / (weight + against)) * Math.min(1, 0.4 + weight / 10) * 100) / 100;
+  const empty = code !== undefined && /^[-–—\s]*$/.test(code);
+  const unheard = !!code && code.trim() !== '' && told.length === 0 && !/^[-–—]+$/.test(code.trim());
+  // A class of power alone does not tell a rail that comes in from one that the part makes.
+  const isClassOnly = isClass(told) && reasons.length === 1 && reasons[0] === told[0]!.because;
+  // The column says a signal and only the name a rail.
+  const isFed = fed.length > 0 && type === fed[0]!.type && !words.some((e) => e.type === type && e.weight >= 4);
+  if (!isFed && weight >= ENOUGH && rivals.length === 0 && !isClassOnly && !(empty && weight < 5) && !(unheard && weight < 5.5)) {
+    const doubt = doubtByCues(type, name, description, {
+      column: told.length === 1,
+      words: words.some((e) => e.type === type && e.weight >= 4.5),
+    });
+    return doubt ? { type, because, confidence: Math.min(confidence, UNSURE), doubt } : { type, because, confidence };
+  }
+  const candidates = [...new Set([type, ...tally.slice(1, 4).map(([t]) => t), ...USUAL])].slice(0, 4);
+  return {
+    type,
+    because,
+    confidence,
+    doubt: {
+      field: 'type',
+      reason: isClassOnly
+        ? `${capital(because)} does not tell ${told[0]!.type === 'supply-in' ? 'a supply from a rail that the part makes itself' : 'a direction'}, and neither name nor words do.`
+        : isFed && rivals.length === 0
+          ? `${capital(told[0]!.because)} says ${told[0]!.type}; ${fed[0]!.because} reads as a supply.`
+          : reasonOf(type, weight, because, rivals, unheard || empty ? code : undefined),
+      candidates,
+    },
+  };
+}
+
+/** In a class of power an input is one of supply, and an output a rail. */
+const ofPower = (e: Evidence, told: readonly Evidence[]): Evidence =>
+  isClass(told) && told[0]!.type === 'supply-in' && (e.type === 'input' || e.type === 'output')
+    ? { ...e, type: e.type === 'input' ? 'supply-in' : 'supply-out' }
+    : e;
+
+/** Both name and words call it a ground. */
+const isSaidGround = (type: ElectricalType, words: readonly Evidence[], named: readonly Evidence[]): boolean =>
+  type === 'ground' && [words[0], named[0]].every((e) => e?.type === 'ground' && e.weight >= 5);
+
+/** TEST that is to be tied or left open is no input for the user, whatever its buffer is; nor is RSVD what is not connected. */
+const testTerminal = (name: string, description: string): Evidence[] =>
+  /^n?(TEST|TST|TM|TMODE|SCAN_?(EN|MODE)|RSVD?|RESERVED|RFU)[A-Z_]{0,4}\d*[#*]?$/i.test(name) &&
+  /^\W*(tie|connect|leave|keep|must be|should be|strap|short|wire)\b(?!.*\b(resistor|capacitor)\b)/i.test(description)
+    ? [evidence('reserved', 8, `name ${name} and “${description.slice(0, 40).trim()}”`)]
+    : [];
+
+/**
+ * A column that says input or output of what has a supply's name: the column's word is as often meant of the rail, so that
+ * both stand against each other and a person decides.
+ */
+function fedByName(told: Evidence[], named: Evidence[], description: string): Evidence[] {
+  const supply = named.find((e) => e.type === 'supply-in' && e.weight >= 5);
+  const [only, ...more] = told;
+  if (!supply || !only || more.length > 0 || /\b(analog(ue)?|signal|differential|channel|data|logic|sense)\b/i.test(description)) return [];
+  if (only.type === 'output') return [evidence('supply-out', 9, supply.because)];
+  return only.type === 'input' ? [evidence('supply-in', 9, supply.because)] : [];
+}
+
+/** What words say outright of one type holds what they say of its parts: `open-drain output`, `input/output, input at reset`. */
+function narrowest(words: Evidence[]): Evidence[] {
+  const whole = words.find((e) => ['open-drain', 'open-source', 'three-state', 'bidirectional'].includes(e.type) && e.weight >= 6);
+  if (!whole) return words;
+  return words.map((e) => (COVERS[whole.type]!.includes(e.type) && e.weight < 7 ? { ...e, type: whole.type } : e));
+}
+
+/** `AD0/SDO`, `address bit; data output`: each function has its own words, and both directions in them are both. */
+function severalFunctions(name: string, description: string): Evidence[] {
+  const clauses = description.split(/;\s+/);
+  if (clauses.length < 2 || name.split('/').length !== clauses.length) return [];
+  const types = new Set(clauses.map((clause) => wordsOfType(clause)[0]?.type));
+  // Under what is said outright, so that each direction still speaks against it.
+  return types.has('input') && types.has('output') ? [evidence('bidirectional', 5.9, 'its two functions')] : [];
+}
+
+type Voices = Map<ElectricalType, { weight: number; reasons: string[] }>;
+
+/** Adds the witnesses up by type, the column's word moved to what the others make of it. */
+function sharpen(told: Evidence[], words: Evidence[], named: Evidence[]): Voices {
+  const voices: Voices = new Map();
+  const add = ({ type, weight, because }: Evidence) => {
+    const voice = voices.get(type) ?? { weight: 0, reasons: [] };
+    voices.set(type, { weight: voice.weight + weight, reasons: [...voice.reasons, because] });
+  };
+  const spoken = [...words, ...named.filter((n) => n.weight >= 4)];
+  for (const e of told) {
+    const sharper = words.find((s) => REFINES[s.type]?.includes(e.type) && s.weight >= 6);
+    add(sharper && told.length === 1 ? evidence(sharper.type, e.weight, e.because) : e);
+  }
+  // A column that says OZ and a text that says "output" agree: the broader word counts for the narrower.
+  const exact = exactOf(told);
+  // A text that says supply does not say which way it goes.
+  const isHeld = (type: ElectricalType) =>
+    exact !== undefined && (COVERS[exact]?.includes(type) || (exact === 'supply-out' && type === 'supply-in'));
+  const narrowed = (e: Evidence): Evidence => (isHeld(e.type) ? { ...e, type: exact! } : e);
+  // A hint such as "clock" beside an exact code only says what the signal is for: a clock can be an output.
+  const isHint = (e: Evidence) => exact !== undefined && e.weight <= 4 && e.type !== exact;
+  for (const e of words) add(isHint(e) ? { ...e, weight: e.weight * 0.8 } : narrowed(e));
+  for (const e of named.map(narrowed))
+    add(told.length > 0 || spoken.some((s) => s !== e) ? { ...e, weight: e.weight * (e.weight >= 5 ? 0.8 : 0.6) } : e);
+  return voices;
+}
+
+/** One voice per type, and only the voices near to the loudest. */
+function strongest(words: Evidence[]): Evidence[] {
+  const top = words[0]?.weight ?? 0;
+  const seen = new Set<ElectricalType>();
+  return words.filter((e) => e.weight >= top * 0.7 && !seen.has(e.type) && !!seen.add(e.type));
+}
+
+/** A rival is none when the best only sharpens what it says, or when it is one of a class that the column named. */
+function agrees(best: ElectricalType, other: ElectricalType, told: Evidence[]): boolean {
+  if (REFINES[best]?.includes(other)) return true;
+  return isClass(told) && told.some((e) => e.type === other) && told.some((e) => e.type === best);
+}
+
+/** The one type that the column says outright, if it does: what the words make of it instead is for a person to see. */
+export const exactOf = (told: readonly Evidence[]): ElectricalType | undefined =>
+  told.length === 1 && told[0]!.weight >= 6 ? told[0]!.type : undefined;
+
+/** True where the column names a class of types and none of them. */
+const isClass = (told: readonly Evidence[]): boolean => told.length > 1 && told.every((e) => e.weight <= 3.2);
+
+function reasonOf(type: ElectricalType, weight: number, because: string, rivals: Rival[], unheard?: string): string {
+  const rival = rivals[0];
+  if (rival) return `${capital(because)} says ${type}; ${[...new Set(rival[1].reasons)].join(', ')} says ${rival[0]}.`;
+  if (unheard?.trim() === '') return `The type cell is empty; taken from ${because}.`;
+  if (unheard !== undefined) return `The type “${unheard}” is not known; taken from ${because}.`;
+  return weight < ENOUGH ? `Only ${because} speaks for it.` : `Taken from ${because}.`;
+}
+
+type Rival = [ElectricalType, { reasons: string[] }];
+
+const capital = (text: string): string => (text[0] ?? '').toUpperCase() + text.slice(1);
+
+function nothingKnown(code: string | undefined, description: string): TypeConclusion {
+  const reason = code?.trim()
+    ? `The type “${code.trim()}” is not known, and neither name nor description tells.`
+    : description.trim() === ''
+      ? 'There is no type and no description, and the name does not tell.'
+      : 'The type is empty, and neither name nor description tells.';
+  return {
+    type: 'unspecified',
+    because: 'nothing says it',
+    confidence: 0,
+    doubt: { field: 'type', reason, candidates: ['input', 'output', 'passive'] },
+  };
+}
