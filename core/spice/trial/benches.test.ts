@@ -2,7 +2,7 @@ import { good } from '../../test/samples';
 import type { ElectricalType } from '../../part';
 import type { Device } from '../device';
 import { readModels } from '../read-models';
-import { biasBench, bipolarBench, diodeBench, fieldEffectBench, openLoop, regulatorBench, type Bench } from './benches';
+import { biasBench, bipolarBench, diodeBench, fieldEffectBench, follower, openLoop, regulatorBench, type Bench } from './benches';
 import { enableBench } from './enable-bench';
 import { logicLevels } from './logic-bench';
 import type { Setup, Verdict } from './setup';
@@ -241,4 +241,22 @@ it('an output that nothing drives is told', () => {
 it('an amplifier that does not answer is a failure, not a pass', () => {
   const amp = setup('S3', 'opamp', 'IN+:input', 'IN-:input', 'OUT:output');
   expect(judged(openLoop, amp, range(-0.2, 0.2, 0.004), { 'v(p3)': () => 1 }).reason).toMatch(/stays near 1 V/);
+});
+
+describe('an amplifier', () => {
+  const source = '.subckt AMP a b c d\nR1 a b 1\n.ends\n';
+  const amp = (...names: string[]): Setup => {
+    const model = good(readModels(source)).models[0]!;
+    const pin = (text: string) => ({ number: text, name: text.split(':')[0]!, type: text.split(':')[1] as ElectricalType });
+    return { unit: null, device: 'comparator', model, source, params: {}, joins: model.nodes.map(({ name: node }, i) => ({ node, pins: [pin(names[i]!)], to: 'open' as const })) }; // prettier-ignore
+  };
+  it.each<[string, string, RegExp, boolean]>([
+    ['over a reference has it in the middle, and follows nothing', 'REF:input', /^Vmid0 p4 0 2\.5$/m, false],
+    ['with an emitter of its own output has it on the ground', 'EMIT:passive', /^Vemit0 p4 0 0$/m, true],
+  ])('%s', (_, fourth, line, follows) => {
+    const setup = amp('IN+:input', 'IN-:input', 'OUT:open-drain', fourth);
+    const built = openLoop.build(setup);
+    expect('netlist' in built && built.netlist).toMatch(line);
+    expect(follower.fits!(setup)).toBe(follows);
+  });
 });

@@ -1,4 +1,19 @@
-import { at, lacks, netOf, netsOf, netsWith, netlistOf, rails, round, vectorOf, type Run, type Setup, type Verdict } from './setup';
+import { rolesOf } from '../roles';
+import {
+  at,
+  lacks,
+  netOf,
+  netsOf,
+  netsWith,
+  netlistOf,
+  rails,
+  round,
+  vectorOf,
+  type Net,
+  type Run,
+  type Setup,
+  type Verdict,
+} from './setup';
 
 /** A small bench: what stands around the joined unit, what is measured, and how it is judged. */
 export interface Bench {
@@ -26,6 +41,10 @@ export const sweepCurve = (x: number[], y: number[], label: string, out: string)
   curve: { x: { label, values: x }, y: [{ label: out, values: y }] },
 });
 
+/** Pins that the output is measured against, as instrumentation and current sense amplifiers have them. */
+const referencesOf = (nets: readonly Net[]): string[] =>
+  nets.filter(({ role, pin }) => (role === 'input' || role === 'other') && rolesOf(pin.name).has('reference')).map((n) => n.net);
+
 /** Open loop: the output must rise where IN+ rises above IN−. A follower alone settles with swapped inputs too. */
 export const openLoop: Bench = {
   name: 'open loop',
@@ -40,6 +59,9 @@ export const openLoop: Bench = {
       `Vref ${minus} 0 ${mid}`,
       `Rload ${out} pull 10k`,
       `Vpull pull 0 ${setup.device === 'comparator' ? high : mid}`,
+      ...referencesOf(nets).map((n, i) => `Vmid${i} ${n} 0 ${mid}`),
+      // The output's own emitter, where a comparator has it apart from its supply.
+      ...netsWith(nets, 'emitter').map((n, i) => `Vemit${i} ${n} 0 ${low}`),
     ];
     return {
       netlist: netlistOf(setup, around, `.dc Vin ${mid - 0.2} ${mid + 0.2} 0.004`),
@@ -59,6 +81,8 @@ export const openLoop: Bench = {
 
 export const follower: Bench = {
   name: 'follower',
+  // An amplifier of a fixed gain over a reference follows nothing.
+  fits: (setup) => referencesOf(netsOf(setup)).length === 0,
   build(setup) {
     const nets = netsOf(setup);
     const [plus, minus, out] = [netOf(nets, 'in+'), netOf(nets, 'in-'), netOf(nets, 'output')];
