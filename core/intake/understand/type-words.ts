@@ -129,7 +129,7 @@ const WORDINGS: Wording[] = [
     type: 'passive',
     weight: 6.5,
     words:
-      /\b(anode|cathode|emitter|photodiode)\b|\b(switch|relay|contact) (terminal|contact|pole)\b|\b(mounting|mechanical|shield|shell|chassis)\b|\bresistor end\b|\bwiper\b|\bterminal [ab] of\b/i,
+      /\b(anode|cathode|emitter|photodiode)\b|\b(switch|relay|contact) (terminal|contact|pole)\b|\b(mounting|mechanical|shield|shell|chassis)\b|\bresistor end\b|^\W*(the )?wiper\b|\bwiper( (terminal|pin|connection|of)\b|\W*$)|\bterminal [ab] of\b/i,
     unless: /\bground\b|\bsupply\b|\bdriver?\b|\boutput\b|\binput\b|\btransistor\b|\bgate of\b|\bbase of\b/i,
   },
   {

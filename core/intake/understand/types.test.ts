@@ -107,6 +107,8 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['VOUT', 'Power', 'Output to the load', 'supply-out'],
   ['INT', 'OPU', 'Interrupt', 'output'],
   ['RF', 'O', 'Output current detection pin. Insert a resistor between this pin and GND.', 'passive'],
+  ['W1', undefined, 'Wiper terminal of potentiometer 1', 'passive'],
+  ['RESET', undefined, 'Hardware reset input. Refreshes the wiper registers from memory.', 'input'],
   ['I1P', 'Analog in', 'Current channel, positive', 'input'],
   ['CF1', 'Digital out', 'Pulses in proportion to energy', 'output'],
   ['DGND', 'I', 'Digital ground', 'ground'],
