@@ -76,6 +76,9 @@ export interface TableChoice {
   areas?: { page: number; box: Box; columns: Box[] }[];
 }
 
+/** True where a terminal's type has a doubt. */
+export const isTypeAsked = (t: Terminal): boolean => t.doubts.some((d) => d.field === 'type');
+
 /** The terminals that a package has, in the source's order. */
 export const terminalsIn = (proposal: Proposal, packageName = proposal.package): Terminal[] =>
   proposal.terminals.filter((t) => t.numbers[packageName] !== undefined);

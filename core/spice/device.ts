@@ -107,12 +107,15 @@ function deviceByNodes(nodes: readonly string[], docs: readonly string[]): Devic
   return PLAIN[together(nodes)] ?? (/^(base|drain) /.test(said) ? PLAIN[said] : undefined);
 }
 
+/** Devices that look alike from outside: which one it is, the transistors in the body tell. */
+const BY_BODY: Partial<Record<Device, readonly Device[]>> = { nmos: ['pmos', 'njf', 'pjf'], pmos: ['pjf'], npn: ['pnp'] };
+export const isToldByBody = (device: Device): boolean => BY_BODY[device] !== undefined;
+
 /** What the transistors in a body make of a subcircuit whose nodes are those of one: the channel or junction is theirs. */
 export function deviceByBody(device: Device, transistors: readonly Device[]): Device {
   const [only, ...others] = [...new Set(transistors)];
   const isOne = only !== undefined && others.length === 0;
-  const kinds: Partial<Record<Device, readonly Device[]>> = { nmos: ['pmos', 'njf', 'pjf'], pmos: ['pjf'], npn: ['pnp'] };
-  return isOne && kinds[device]?.includes(only) ? only : device;
+  return isOne && BY_BODY[device]?.includes(only) ? only : device;
 }
 
 /** Element letter for a `.model` card, for writers. */

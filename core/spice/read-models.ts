@@ -1,6 +1,6 @@
 import { ok, problem, refuse, type Problem, type Result } from '../part';
 import { readCards, type Card, type Cards, type Comment } from './cards';
-import { deviceByBody, deviceOf, type Device } from './device';
+import { deviceByBody, deviceOf, isToldByBody, type Device } from './device';
 import { constructsOf } from './dialect';
 import { readSubcktHeader, type SubcktHeader } from './header';
 import { derivedCard, deviceOfCard, readModelCard, type ModelCard } from './model-card';
@@ -162,7 +162,7 @@ class ModelReader {
       this.say('spice-ends-name', card.line, { name: named, open: top.header.name });
     const model = this.subcktOf(top);
     this.models.push(model);
-    if (top.transistors.length > 0 && ['nmos', 'pmos', 'npn'].includes(model.device)) this.bodies.push({ model, top });
+    if (top.transistors.length > 0 && isToldByBody(model.device)) this.bodies.push({ model, top });
   }
 
   private subcktOf({ card, header, comments: inside, later }: Open, sealed = this.isSealed(card.line)): SpiceModel {

@@ -52,7 +52,8 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
     .slice(1)
     .find((part) => part !== main && markOf(part, names));
   const bar = /^([A-Z]{2,})B$/.exec(main);
-  if (!mark && bar && !names.has(`${bar[1]}A`) && ACTS_LOW.test(description)) return lowByBar(bar[1]!, description);
+  const acts = ACTS_LOW.exec(description);
+  if (!mark && bar && !names.has(`${bar[1]}A`) && acts) return lowByBar(bar[1]!, acts[0]);
   if (!mark && other !== undefined && main !== '') return { activeLow: false, unsure: `${other} is marked active low, ${main} is not` };
   if (!mark) return { activeLow: false };
   if (SAYS_HIGH.test(description))
@@ -61,19 +62,16 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
       unsure: `the name ends or starts with “${mark.mark}”, the description says active high`,
     };
   if (said) return { activeLow: true, because: `“${said[0]}”` };
-  const acts = ACTS_LOW.exec(description);
   if (acts) return { activeLow: true, because: `“${acts[0]}”` };
   if (mark.sure || KNOWN.test(mark.stem)) return { activeLow: true, because: `“${mark.mark}” on ${mark.stem}` };
   return { activeLow: false, unsure: `“${mark.mark}” on ${mark.stem} can mean active low` };
 }
 
 /** `OEB`, "low enables the outputs": B for bar where the function is one that is low-active everywhere. */
-const lowByBar = (stem: string, description: string): ActiveLow => {
-  const acts = `“${ACTS_LOW.exec(description)![0]}”`;
-  return KNOWN.test(stem)
-    ? { activeLow: true, because: `B on ${stem}, ${acts}` }
-    : { activeLow: false, unsure: `B on ${stem} and ${acts} can mean active low` };
-};
+const lowByBar = (stem: string, acts: string): ActiveLow =>
+  KNOWN.test(stem)
+    ? { activeLow: true, because: `B on ${stem}, “${acts}”` }
+    : { activeLow: false, unsure: `B on ${stem} and “${acts}” can mean active low` };
 
 /** The low-active mark on a name, if it has one. A `_N` beside a `_P` is the negative half of a pair, `_B` beside `_A` a channel. */
 function markOf(name: string, names: ReadonlySet<string>): { mark: string; stem: string; sure: boolean } | undefined {

@@ -1,7 +1,6 @@
 import type { ElectricalType } from '../../part';
 import { precedentOf } from './precedents';
-import { evidenceOfCode } from './type-codes';
-import { exactOf, REFINES, UNSURE, USUAL, type TypeConclusion } from './weigh-type';
+import { exactOf, REFINES, UNSURE, USUAL, type Said, type TypeConclusion } from './weigh-type';
 
 /** A sure conclusion that fewer terminals like it share than this is asked. */
 const RARE = 0.2;
@@ -14,24 +13,17 @@ const USUALLY = 0.5;
  * Holds a conclusion against what terminals of such names and words were before: a sure one that they contradict is asked;
  * one that is asked anyway becomes what most of them were.
  */
-export function heldAgainstPrecedent(
-  conclusion: TypeConclusion,
-  name: string,
-  code: string | undefined,
-  description: string,
-  legend: ReadonlyMap<string, string>,
-): TypeConclusion {
+export function heldAgainstPrecedent(conclusion: TypeConclusion, { name, code, description, told }: Said): TypeConclusion {
   if (description.trim() === '' && !code?.trim()) return conclusion;
   const { type, doubt } = conclusion;
-  const told = evidenceOfCode(code ?? '', legend);
+  const exact = exactOf(told);
   // The column and another witness say the same: nothing is left to ask.
-  if (!doubt && exactOf(told) === type && conclusion.because !== told[0]!.because) return conclusion;
+  if (!doubt && exact === type && conclusion.because !== told[0]!.because) return conclusion;
   const precedent = precedentOf(name, told, !!code?.trim(), description);
   const usual = precedent.type;
   if (usual === type) return conclusion;
   const words = precedent.wordsFor(usual, type);
   if (doubt) {
-    const exact = exactOf(told);
     const isFit = exact === undefined || usual === exact || REFINES[usual]?.includes(exact);
     if (!isFit || precedent.share(usual) < USUALLY) return conclusion;
     const known = [usual, type, ...(doubt.candidates as ElectricalType[])].filter((t) => t !== 'unspecified');
@@ -45,7 +37,7 @@ export function heldAgainstPrecedent(
           : doubt.reason;
     return { ...conclusion, type: usual, because: `${conclusion.because}; most ${like}`, doubt: { ...doubt, reason, candidates } };
   }
-  if (precedent.share(type) >= (exactOf(told) === type ? RARE_OF_COLUMN : RARE)) return conclusion;
+  if (precedent.share(type) >= (exact === type ? RARE_OF_COLUMN : RARE)) return conclusion;
   return {
     ...conclusion,
     confidence: Math.min(conclusion.confidence, UNSURE),

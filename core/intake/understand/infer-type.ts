@@ -1,4 +1,5 @@
 import { heldAgainstPrecedent } from './held-against-precedent';
+import { evidenceOfCode } from './type-codes';
 import { weighType, type TypeConclusion } from './weigh-type';
 
 /** A conclusion that is kept, with its reasons cut where they name the name it was drawn for. */
@@ -26,7 +27,8 @@ export function inferType(
   const alike = kept.get(key);
   const known = alike?.find((k) => hasShape(k.name, name));
   if (known) return known.name === name ? copyOf(known.conclusion) : renamed(known, name);
-  const conclusion = heldAgainstPrecedent(weighType(name, code, description, legend), name, code, description, legend);
+  const said = { name, code, description, told: evidenceOfCode(code ?? '', legend) };
+  const conclusion = heldAgainstPrecedent(weighType(said), said);
   if (kept.size >= MOST_KEPT) kept.clear();
   kept.set(key, [...(alike ?? []), { name, conclusion, because: conclusion.because.split(`name ${name}`) }]);
   return copyOf(conclusion);

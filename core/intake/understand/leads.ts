@@ -1,5 +1,5 @@
 import type { ElectricalType } from '../../part';
-import type { Terminal } from '../proposal';
+import { isTypeAsked, type Terminal } from '../proposal';
 
 /** Leads of discrete parts by their letters, with what a person calls them. */
 const DEVICES: { leads: Record<string, ElectricalType>; what: string }[] = [
@@ -24,7 +24,7 @@ export function recogniseLeads(terminals: readonly Terminal[]): void {
     const type = device.leads[letterOf(t.name)!]!;
     // Whatever else says it, a column, a legend, words or a model, outweighs a letter.
     const isSaid = t.description !== undefined || !/^(name |nothing )/.test(t.because['type'] ?? 'nothing ');
-    if (t.type === type || (isSaid && !t.doubts.some((d) => d.field === 'type'))) continue;
+    if (t.type === type || (isSaid && !isTypeAsked(t))) continue;
     t.type = type;
     t.because['type'] = device.what;
     t.doubts = t.doubts.filter((d) => d.field !== 'type');

@@ -1,4 +1,4 @@
-import type { Terminal } from '../proposal';
+import { isTypeAsked, type Terminal } from '../proposal';
 
 const SAYS_THREE_STATE = /\b(3|three|tri)-?\s?state\b/i;
 const isEnable = (t: Terminal): boolean =>
@@ -12,7 +12,7 @@ export function doubtPlainOutputs(terminals: readonly Terminal[], titles: readon
   const said = titles.map((t) => SAYS_THREE_STATE.exec(t)?.[0]).find((t) => t !== undefined);
   if (said === undefined || !terminals.some(isEnable)) return;
   for (const t of terminals)
-    if (t.type === 'output' && !t.doubts.some((d) => d.field === 'type'))
+    if (t.type === 'output' && !isTypeAsked(t))
       t.doubts = [
         ...t.doubts,
         {

@@ -28,9 +28,14 @@ export function packWeights(row: readonly number[]): string | undefined {
   return steps.some((s) => s !== 0) ? String.fromCharCode(...steps.map((s) => letter(s + ZERO))) : undefined;
 }
 
-/** Quote and backslash would need an escape each in the file: two codes above the others stand for them. */
-const letter = (code: number): number => (code === 34 ? 126 : code === 92 ? 125 : code);
-const ofLetter = (code: number): number => (code === 126 ? 34 : code === 125 ? 92 : code);
+/** Quote and backslash would need an escape each in the file: two codes above the others change places with them. */
+const EXCHANGED = new Map([
+  [34, 126],
+  [126, 34],
+  [92, 125],
+  [125, 92],
+]);
+const letter = (code: number): number => EXCHANGED.get(code) ?? code;
 
 const weights = new Map<string, Float64Array>();
 
@@ -40,7 +45,7 @@ function weightsOf(trait: string): Float64Array | undefined {
     for (const [key, row] of Object.entries(learnt as Record<string, string>))
       weights.set(
         key,
-        Float64Array.from(row, (c) => (ofLetter(c.charCodeAt(0)) - ZERO) * STEP),
+        Float64Array.from(row, (c) => (letter(c.charCodeAt(0)) - ZERO) * STEP),
       );
   return weights.get(trait);
 }

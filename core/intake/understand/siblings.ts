@@ -1,5 +1,5 @@
-import type { Doubt, ElectricalType } from '../../part';
-import type { Terminal } from '../proposal';
+import { groupBy, type Doubt, type ElectricalType } from '../../part';
+import { isTypeAsked, type Terminal } from '../proposal';
 
 /** What can stand in any row of names says nothing of its siblings. */
 const APART: ReadonlySet<ElectricalType> = new Set(['ground', 'no-connect', 'reserved', 'unspecified']);
@@ -27,24 +27,11 @@ const cellOf = (t: Terminal): string => /(?:type column|code) “?([^”=]+)/.ex
  * type: where the words of one gave it another, it is asked.
  */
 export function doubtUnlikeSiblings(terminals: readonly Terminal[]): void {
-  const families = new Map<string, Terminal[]>();
-  for (const t of terminals) {
-    if (APART.has(t.type) || t.doubts.some((d) => d.field === 'type')) continue;
-    const family = familyOf(t.name);
-    if (family !== undefined) gather(families, family, t);
-  }
-  for (const family of families.values()) {
+  const sure = terminals.filter((t) => !APART.has(t.type) && !isTypeAsked(t));
+  for (const family of groupBy(sure, (t) => familyOf(t.name)).values()) {
     if (isOfOneType(family)) continue;
-    const byCell = new Map<string, Terminal[]>();
-    for (const t of family) gather(byCell, cellOf(t), t);
-    for (const alike of byCell.values()) if (!isOfOneType(alike)) doubtTheOdd(alike);
+    for (const alike of groupBy(family, cellOf).values()) if (!isOfOneType(alike)) doubtTheOdd(alike);
   }
-}
-
-function gather(lists: Map<string, Terminal[]>, key: string, t: Terminal): void {
-  const list = lists.get(key);
-  if (list) list.push(t);
-  else lists.set(key, [t]);
 }
 
 const isOfOneType = (terminals: readonly Terminal[]): boolean => terminals.every((t) => t.type === terminals[0]!.type);
@@ -52,14 +39,10 @@ const isOfOneType = (terminals: readonly Terminal[]): boolean => terminals.every
 /** Asks those that are not of the type that most are of; all where there is none. */
 function doubtTheOdd(terminals: readonly Terminal[]): void {
   const isMost = ({ type }: Terminal) => terminals.filter((t) => t.type === type).length > MOST * terminals.length;
-  for (const t of terminals.filter((t) => !isMost(t)))
-    t.doubts = [
-      ...t.doubts,
-      unlike(
-        t,
-        terminals.find((o) => o.type !== t.type)!,
-      ),
-    ];
+  for (const t of terminals.filter((t) => !isMost(t))) {
+    const other = terminals.find((o) => o.type !== t.type)!;
+    t.doubts = [...t.doubts, unlike(t, other)];
+  }
 }
 
 const unlike = (t: Terminal, other: Terminal): Doubt => ({

@@ -1,7 +1,6 @@
 import type { Doubt, ElectricalType } from '../../part';
 import { doubtByCues } from './cues';
 import { COVERS, evidence, type Evidence } from './evidence';
-import { evidenceOfCode } from './type-codes';
 import { evidenceOfName } from './type-names';
 import { wordsOfType } from './type-words';
 
@@ -47,14 +46,18 @@ export const REFINES: Partial<Record<ElectricalType, ElectricalType[]>> = {
   reserved: ['no-connect', 'input', 'output', 'bidirectional', 'passive'],
 };
 
-/** Weighs what the type column (undefined where the table has none), the description and the name say of a type. */
-export function weighType(
-  name: string,
-  code: string | undefined,
-  description: string,
-  legend: ReadonlyMap<string, string>,
-): TypeConclusion {
-  const told = evidenceOfCode(code ?? '', legend);
+/** What a source says of a terminal. */
+export interface Said {
+  name: string;
+  /** The cell of the type column; undefined where the table has none. */
+  code: string | undefined;
+  description: string;
+  /** What the cell means, by the document's legend and the codes in common use. */
+  told: Evidence[];
+}
+
+/** Weighs what the type column, the description and the name say of a type. */
+export function weighType({ name, code, description, told }: Said): TypeConclusion {
   const words = [...testTerminal(name, description), ...severalFunctions(name, description), ...wordsOfType(description)]
     .map((e) => ofPower(e, told))
     .sort((a, b) => b.weight - a.weight);

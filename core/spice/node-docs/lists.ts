@@ -109,8 +109,13 @@ function itemOf(item: string, before: boolean, byName: Names): { nodes: string[]
 function nodesOf(name: string, byName: Names): string[] {
   const whole = byName.get(name.trim().toLowerCase());
   if (whole !== undefined) return [whole];
-  const parts = name.split(/[/&-]/).map((n) => byName.get(n.trim().toLowerCase()));
-  return parts.flatMap((n) => n ?? []).length === parts.length ? parts.flatMap((n) => n ?? []) : [];
+  return allNodes(name.split(/[/&-]/), byName);
+}
+
+/** The nodes that words name; none where one of them names none. */
+function allNodes(words: readonly string[], byName: Names): string[] {
+  const found = words.flatMap((w) => byName.get(w.trim().toLowerCase()) ?? []);
+  return found.length === words.length ? found : [];
 }
 
 /** `1, 2 = element, T = temperature`: nodes without words of their own have those of the next one. */
@@ -134,11 +139,11 @@ function gatheredNodes(text: string, line: number, byName: Names): Found | undef
 
 /** Some words for several nodes: `S1=1, D1=7 8`, and `5, 6 = drain`. */
 function shared(text: string, line: number, byName: Names): Found | undefined {
-  const nodesIn = (list: string) => {
-    const words = list.split(/[\s,/&]+|\band\b/).filter((w) => w !== '');
-    const found = words.flatMap((w) => byName.get(w.toLowerCase()) ?? []);
-    return found.length === words.length ? found : [];
-  };
+  const nodesIn = (list: string) =>
+    allNodes(
+      list.split(/[\s,/&]+|\band\b/).filter((w) => w !== ''),
+      byName,
+    );
   const left = /^(?:nodes?|pins?)?\s*((?:[\w+.-]+(?:\s*[,/&]\s*|\s+and\s+|\s+))+[\w+.-]+)\s*(?:=|:|->|\s-+\s|\.{2,})\s*([^=:]+)$/i.exec(
     text.trim(),
   );

@@ -45,6 +45,12 @@ export const sweepCurve = (x: number[], y: number[], label: string, out: string)
 const referencesOf = (nets: readonly Net[]): string[] =>
   nets.filter(({ role, pin }) => (role === 'input' || role === 'other') && rolesOf(pin.name).has('reference')).map((n) => n.net);
 
+/** The values of a sweep within a sweep, apart: one run of the inner one for each of so many steps of the outer one. */
+function sweepsOf(values: readonly number[], steps: number): number[][] {
+  const each = values.length / steps;
+  return Array.from({ length: steps }, (_, k) => values.slice(k * each, (k + 1) * each));
+}
+
 /** Open loop: the output must rise where IN+ rises above IN−. A follower alone settles with swapped inputs too. */
 export const openLoop: Bench = {
   name: 'open loop',
@@ -161,15 +167,12 @@ export const bipolarBench: Bench = {
     return {
       netlist: netlistOf(setup, around, `.dc Vc ${-4 * sign} ${4 * sign} ${0.1 * sign} ${bases}`),
       judge(run) {
-        const [all, currents, voltages] = [vectorOf(run, 'v(v-sweep)'), vectorOf(run, 'i(vc)'), vectorOf(run, `v(${b})`)];
-        const half = all.length / 2;
-        const x = all.slice(0, half);
-        const vbeOf = (from: number) => at(x, voltages.slice(from, from + half), 2 * sign) * sign;
+        const x = sweepsOf(vectorOf(run, 'v(v-sweep)'), 2)[0]!;
+        const [little, more] = sweepsOf(vectorOf(run, `v(${b})`), 2).map((v) => at(x, v, 2 * sign) * sign) as [number, number];
         // Resistors beside the base, of a Darlington or a digital transistor, take the small current alone.
-        const isShunted = vbeOf(0) < LEAST_VBE && vbeOf(half) >= LEAST_VBE;
-        const [from, into] = isShunted ? [half, LITTLE + MORE] : [0, LITTLE];
-        const i = currents.slice(from, from + half).map((v) => -v * sign);
-        const vbe = vbeOf(from);
+        const isShunted = little < LEAST_VBE && more >= LEAST_VBE;
+        const [vbe, into] = isShunted ? [more, LITTLE + MORE] : [little, LITTLE];
+        const i = sweepsOf(vectorOf(run, 'i(vc)'), 2)[isShunted ? 1 : 0]!.map((v) => -v * sign);
         const gain = at(x, i, 2 * sign) / into;
         const inverse = Math.abs(at(x, i, -2 * sign)) / into;
         const measured = { gain: round(gain), inverseGain: round(inverse), vbeV: round(vbe) };
@@ -215,18 +218,16 @@ export const fieldEffectBench: Bench = {
         `.dc Vd ${-2 * sign} ${5 * sign} ${0.25 * sign} Vg ${gates[0]! * sign} ${gates.at(-1)! * sign} ${(gates[1]! - gates[0]!) * sign}`,
       ),
       judge(run) {
-        const [x, i] = [vectorOf(run, 'v(v-sweep)'), vectorOf(run, 'i(vd)').map((v) => -v * sign)];
-        const each = x.length / gates.length;
-        const sweeps = gates.map((_, k) => i.slice(k * each, (k + 1) * each));
-        const xOff = x.slice(0, each);
-        const [iLow, iOn] = [sweeps[0]!, sweeps.at(-1)!];
-        const isDepletion = !isJunction && conducts(at(xOff, sweeps[1]!, 5 * sign), at(xOff, iOn, 5 * sign));
-        const iOff = isJunction || isDepletion ? iLow : sweeps[1]!;
-        const [leak, drive, body] = [at(xOff, iOff, 5 * sign), at(xOff, iOn, 5 * sign), at(xOff, iOff, -2 * sign)];
+        const x = sweepsOf(vectorOf(run, 'v(v-sweep)'), gates.length)[0]!;
+        const sweeps = sweepsOf(vectorOf(run, 'i(vd)'), gates.length).map((i) => i.map((v) => -v * sign));
+        const [iLow, iZero, iOn] = [sweeps[0]!, sweeps.at(-2)!, sweeps.at(-1)!];
+        const isDepletion = !isJunction && conducts(at(x, iZero, 5 * sign), at(x, iOn, 5 * sign));
+        const iOff = isDepletion ? iLow : iZero;
+        const [leak, drive, body] = [at(x, iOff, 5 * sign), at(x, iOn, 5 * sign), at(x, iOff, -2 * sign)];
         const measured = { onMa: round(drive * 1000), offMa: round(leak * 1000), bodyDiodeMa: round(-body * 1000) };
         const curve = {
           curve: {
-            x: { label: 'drain, V', values: xOff.map((v) => v * sign) },
+            x: { label: 'drain, V', values: x.map((v) => v * sign) },
             y: [
               { label: 'gate off, mA', values: iOff.map((v) => v * 1000) },
               { label: 'gate on, mA', values: iOn.map((v) => v * 1000) },
@@ -266,12 +267,10 @@ export const regulatorBench: Bench = {
       netlist: netlistOf(setup, around, `.dc Vin 0 ${12 * sign} ${0.25 * sign} Iload ${sign}m ${20 * sign}m ${19 * sign}m`),
       judge(run) {
         // A negative regulator is judged by amounts.
-        const [x, v] = [vectorOf(run, 'v(v-sweep)'), vectorOf(run, `v(${out})`)].map((values) => values.map((y) => y * sign)) as [
-          number[],
-          number[],
-        ];
-        const half = x.length / 2;
-        const [light, heavy, line] = [v.slice(0, half), v.slice(half), x.slice(0, half)];
+        const amounts = (name: string) =>
+          sweepsOf(vectorOf(run, name), 2).map((values) => values.map((y) => y * sign)) as [number[], number[]];
+        const [line] = amounts('v(v-sweep)');
+        const [light, heavy] = amounts(`v(${out})`);
         const [full, less, loaded] = [at(line, light, 12), at(line, light, 10), at(line, heavy, 12)];
         const measured = { outputV: round(full * sign), lineMv: round((full - less) * 1000), loadMv: round((full - loaded) * 1000) };
         const curve = {

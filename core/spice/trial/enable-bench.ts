@@ -4,7 +4,7 @@ import { at, lacks, netlistOf, netOf, netsOf, netsWith, round, vectorOf } from '
 /** A regulator's enable switches the output; an output that rises with it step by step is fed from it. */
 export const enableBench: Bench = {
   name: 'enable',
-  fits: (setup) => !setup.isNegative && netsWith(netsOf(setup), 'enable').length === 1,
+  fits: (setup) => netsWith(netsOf(setup), 'enable').length === 1,
   build(setup) {
     const nets = netsOf(setup);
     const [input, out, enable] = [netOf(nets, 'input', 'supply+'), netOf(nets, 'output'), netOf(nets, 'enable')];

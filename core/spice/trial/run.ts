@@ -123,22 +123,28 @@ async function findRejoin(benches: readonly Bench[], setup: Setup, simulate: Sim
   return found.length === 1 ? found[0] : undefined;
 }
 
+/** The trials of a joined unit on some benches, one after the other. */
+async function tryAll(benches: readonly Bench[], setup: Setup, simulate: Simulate): Promise<Trial[]> {
+  const ofModel = setup.modelId === undefined ? {} : { modelId: setup.modelId };
+  const trials: Trial[] = [];
+  for (const bench of benches) trials.push({ name: bench.name, unit: setup.unit, ...ofModel, ...(await tryBench(bench, setup, simulate)) });
+  return trials;
+}
+
 /** Tries a joined unit on the benches of its device. */
 export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial[]> {
   const isKnown = BENCHES[given.device] !== undefined && (given.device !== 'regulator' || isRegulator(given));
   const setup = isKnown ? given : { ...given, device: deviceByPins(given) };
   const benches = (BENCHES[setup.device] ?? [biasBench]).filter((bench) => bench.fits?.(setup) ?? true);
-  const ofModel = setup.modelId === undefined ? {} : { modelId: setup.modelId };
-  const trials: Trial[] = [];
-  for (const bench of benches) trials.push({ name: bench.name, unit: setup.unit, ...ofModel, ...(await tryBench(bench, setup, simulate)) });
+  const trials = await tryAll(benches, setup, simulate);
   if (setup.device === 'regulator' && trials[0]?.verdict === 'fail') {
-    const negative = await tryBench(regulatorBench, { ...setup, isNegative: true }, simulate);
-    if (negative.verdict === 'pass') return [{ name: regulatorBench.name, unit: setup.unit, ...ofModel, ...negative }];
+    const negative = await tryAll([regulatorBench], { ...setup, isNegative: true }, simulate);
+    if (negative[0]!.verdict === 'pass') return negative;
   }
   // By its pins alone a linear part looks like a gate: what a truth table then fails is no fault of the join.
   if (!isKnown && setup.device === 'logic' && trials.some((t) => t.verdict === 'fail')) {
-    const bias = await tryBench(biasBench, setup, simulate);
-    if (bias.verdict !== 'pass') return [{ name: biasBench.name, unit: setup.unit, ...ofModel, ...bias }];
+    const bias = await tryAll([biasBench], setup, simulate);
+    if (bias[0]!.verdict !== 'pass') return bias;
     return trials.map((t) =>
       t.verdict === 'fail' ? { ...t, verdict: 'inconclusive', reason: `Taken for logic by its pins, it may be none. ${t.reason}` } : t,
     );
