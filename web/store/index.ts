@@ -2,7 +2,7 @@ import { configureStore, createListenerMiddleware } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { edited, partReducer, redone, undone, opened } from './part-slice';
 import { checked, rulesSet, viewReducer } from './view-slice';
-import { core } from '../workers/core';
+import { checkOpenPart } from '../workers/open-part';
 
 const listener = createListenerMiddleware();
 
@@ -17,7 +17,7 @@ export type AppDispatch = typeof store.dispatch;
 export const useStore = useSelector.withTypes<RootState>();
 export const useAct = useDispatch.withTypes<AppDispatch>();
 
-/** How long a change must stand before it is checked: handing a large part to the worker takes the time of half a frame. */
+/** How long a change must stand before it is checked. */
 const SETTLE_MS = 40;
 
 // Checks follow every change, in the worker; only the newest answer counts.
@@ -29,7 +29,7 @@ listener.startListening({
     await api.delay(SETTLE_MS);
     const { part, view } = api.getState() as RootState;
     if (turn !== asked || part.id === null) return;
-    const result = await core.check(part.part, view.rules);
+    const result = await checkOpenPart(part.part, view.rules);
     if (turn === asked) api.dispatch(checked(result));
   },
 });

@@ -1,11 +1,12 @@
 import type { HouseRules, Part } from '../../core/part';
 import { core } from '../workers/core';
+import { summarizeOpenPart } from '../workers/open-part';
 import { db } from './db';
 import type { PartRecord, Summary } from './records';
 
-/** Saves a part and what the Shelf shows of it. Refuses to overwrite what another tab saved since. */
+/** Saves the part that is open and what the Shelf shows of it. Refuses to overwrite what another tab saved since. */
 export async function savePart(id: string, part: Part, rules: HouseRules, revision: number): Promise<number | 'behind'> {
-  const summary = await core.summarize(id, part, rules, Date.now());
+  const summary = await summarizeOpenPart(id, part, rules, Date.now());
   return db.transaction('rw', db.parts, db.summaries, async () => {
     const stored = await db.parts.get(id);
     if (stored && stored.revision !== revision) return 'behind';

@@ -27,15 +27,11 @@ export const movePorts: EditRule<MovePorts> = {
   describe: ({ moves }) => `move ${plural(moves.length, 'pin')}`,
 };
 
-/** A place set by hand is kept by later planning. */
+/** A place set by hand is kept by later planning. Where all of them were before, the pins stay the same list. */
 function markPlaced(part: Part, drawing: string, moved: ReadonlyMap<string, unknown>): Part['pins'] {
-  const placed = new Set(
-    part.units
-      .filter((u) => u.drawing === drawing)
-      .flatMap((u) => Object.entries(u.binding).filter(([port]) => moved.has(port)))
-      .map(([, pin]) => pin),
-  );
-  return part.pins.map((p) =>
-    placed.has(p.id) && !p.byHand?.includes('place') ? { ...p, byHand: [...(p.byHand ?? []), 'place' as const] } : p,
-  );
+  const own = part.units.filter((u) => u.drawing === drawing);
+  const placed = new Set(own.flatMap((u) => Object.entries(u.binding).flatMap(([port, pin]) => (moved.has(port) ? [pin] : []))));
+  const isNew = (p: Part['pins'][number]) => placed.has(p.id) && !p.byHand?.includes('place');
+  if (!part.pins.some(isNew)) return part.pins;
+  return part.pins.map((p) => (isNew(p) ? { ...p, byHand: [...(p.byHand ?? []), 'place' as const] } : p));
 }
