@@ -18,10 +18,10 @@ interface GroupProps extends Place {
   row: Extract<LedgerRow, { kind: 'group' }>;
   index: number;
   columns: number;
-  onFold: () => void;
+  onFold: (title: string) => void;
 }
 
-export function GroupRow({ row, top, height, index, columns, onFold }: GroupProps) {
+export const GroupRow = memo(function GroupRow({ row, top, height, index, columns, onFold }: GroupProps) {
   return (
     <div role="row" aria-rowindex={index + 2} style={placed({ top, height })} className="absolute inset-x-0 top-0">
       <div role="gridcell" aria-colspan={columns} className="h-full">
@@ -29,7 +29,7 @@ export function GroupRow({ row, top, height, index, columns, onFold }: GroupProp
           type="button"
           tabIndex={-1}
           aria-expanded={!row.folded}
-          onClick={onFold}
+          onClick={() => onFold(row.title)}
           className="flex h-full w-full items-center gap-1.5 border-b border-line bg-sunken px-2 text-[13px]"
         >
           <span aria-hidden="true" className="w-3">
@@ -41,7 +41,7 @@ export function GroupRow({ row, top, height, index, columns, onFold }: GroupProp
       </div>
     </div>
   );
-}
+});
 
 interface PinProps extends Place {
   pin: Pin;
@@ -149,23 +149,25 @@ function NumberCell({ pin }: { pin: Pin }) {
 }
 
 function DrawnCell({ pin }: { pin: Pin }) {
-  const places = useStore(selectPlaces).get(pin.id);
-  return places ? (
-    <span className="truncate">{places.map((p) => `${p.unit.label} ${p.port.side}`).join(', ')}</span>
-  ) : (
-    <span className="text-amber">not drawn</span>
+  // The words, so that a move along a side draws no row again.
+  const where = useStore((s) =>
+    selectPlaces(s)
+      .get(pin.id)
+      ?.map((p) => `${p.unit.label} ${p.port.side}`)
+      .join(', '),
   );
+  return where === undefined ? <span className="text-amber">not drawn</span> : <span className="truncate">{where}</span>;
 }
 
 function PadsCell({ pin }: { pin: Pin }) {
   const pads = padsIn(pin, useStore(selectPackageId));
-  const joined = useStore(selectPadJoined).has(pin.id);
+  const joined = useStore((s) => selectPadJoined(s).has(pin.id));
   if (pads.length === 0) return <span className="text-amber">none</span>;
   return <span className={`truncate font-mono ${joined ? '' : 'text-amber'}`}>{joined ? pads.join(',') : `${pads.join(',')} loose`}</span>;
 }
 
 function NodeCell({ pin }: { pin: Pin }) {
-  const node = useStore(selectNodes).get(pin.id);
+  const node = useStore((s) => selectNodes(s).get(pin.id));
   return node === undefined ? (
     <span className="truncate text-muted">not in model</span>
   ) : (
@@ -174,6 +176,6 @@ function NodeCell({ pin }: { pin: Pin }) {
 }
 
 function FindingsCell({ pin }: { pin: Pin }) {
-  const count = useStore(selectFindingsByPin).get(pin.id) ?? 0;
+  const count = useStore((s) => selectFindingsByPin(s).get(pin.id) ?? 0);
   return count === 0 ? <span className="text-muted">–</span> : <span className="font-semibold text-brick">{count}</span>;
 }

@@ -1,4 +1,3 @@
-import { useVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useLocation } from 'react-router';
 import type { Pin } from '../../core/part';
@@ -8,14 +7,12 @@ import { selectDoubts, selectPackageId, selectPins, selectSelectedSet, selectSel
 import { groupFolded, selected } from '../store/view-slice';
 import { Button } from '../ui/button';
 import { say } from '../ui/toasts';
+import { LedgerBody } from './ledger-body';
 import { cellEdits, cellText, COLUMNS, type ColumnId } from './ledger-columns';
 import { LedgerCellEditor } from './ledger-editor';
-import { GroupRow, PinRow } from './ledger-row';
 import { Resizer } from './ledger-resizer';
 import { ledgerRows, type Sort } from './ledger-rows';
 import { useLedgerCommands } from './use-ledger-commands';
-
-const ROW = 24;
 
 /** The table of pins, always in view: rows under groups, cells edited like a spreadsheet's. */
 export function Ledger() {
@@ -34,16 +31,9 @@ export function Ledger() {
   const [sort, setSort] = useState<Sort | null>(null);
   const [cursor, setCursor] = useState({ row: 0, column: 1 });
   const [editing, setEditing] = useState<{ pin: Pin; column: ColumnId; start: string } | null>(null);
-  const scroller = useRef<HTMLDivElement>(null);
+  const [scroller, setScroller] = useState<HTMLDivElement | null>(null);
   const query = useDeferredValue(filter);
   const rows = useMemo(() => ledgerRows(pins, packageId, query, folded, sort), [pins, packageId, query, folded, sort]);
-
-  const list = useVirtualizer({
-    count: rows.length,
-    getScrollElement: () => scroller.current,
-    estimateSize: () => ROW,
-    overscan: 12,
-  });
 
   // The ledger follows what is selected elsewhere.
   const focus = selection.at(-1);
@@ -51,7 +41,6 @@ export function Ledger() {
     const row = rows.findIndex((r) => r.kind === 'pin' && r.pin.id === focus);
     if (row < 0) return;
     setCursor((c) => ({ ...c, row }));
-    list.scrollToIndex(row, { align: 'auto' });
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [focus]);
 
@@ -66,7 +55,6 @@ export function Ledger() {
     const pin = pinAt(row);
     if (!pin) return;
     setCursor((c) => ({ ...c, row }));
-    list.scrollToIndex(row, { align: 'auto' });
     act(selected(extend ? [...selection.filter((id) => id !== pin.id), pin.id] : [pin.id]));
   };
 
@@ -89,6 +77,7 @@ export function Ledger() {
   };
   const onClick = useSteady(click);
   const onOpen = useSteady(open);
+  const onFold = useCallback((title: string) => act(groupFolded(title)), [act]);
 
   /** Puts texts into cells; what a cell does not take is said and left as it was. */
   const put = (column: ColumnId, cells: { pin: Pin; text: string }[]) => {
@@ -107,7 +96,7 @@ export function Ledger() {
   const done = (text: string, then: 'down' | 'right' | 'stay') => {
     const { pin, column } = editing!;
     setEditing(null);
-    scroller.current?.focus();
+    scroller?.focus();
     const others = selectedSet.has(pin.id) && selection.length > 1 ? pins.filter((p) => selectedSet.has(p.id)) : [pin];
     // What is typed into one cell of a selection is typed into all of it, where that makes sense.
     const targets = column === 'number' || column === 'pads' || column === 'name' ? [pin] : others;
@@ -140,7 +129,7 @@ export function Ledger() {
     }
   };
 
-  const { addPin } = useLedgerCommands({ column: columns[cursor.column], rows, put, focusGrid: () => scroller.current?.focus() });
+  const { addPin } = useLedgerCommands({ column: columns[cursor.column], rows, put, focusGrid: () => scroller?.focus() });
 
   const onKeyDown = (e: React.KeyboardEvent) => {
     if (editing || e.altKey) return;
@@ -163,7 +152,9 @@ export function Ledger() {
     e.stopPropagation();
   };
 
-  const groups = new Set(pins.map((p) => p.group ?? '')).size;
+  const groups = useMemo(() => new Set(pins.map((p) => p.group ?? '')).size, [pins]);
+  // The rows come after the stage: what is done there is seen there first.
+  const shown = useDeferredValue(useMemo(() => ({ rows, selectedSet, cursor }), [rows, selectedSet, cursor]));
   const active = pinAt(cursor.row);
   return (
     <aside aria-label="Ledger" className="relative flex shrink-0 flex-col border-r border-line bg-surface" style={{ width: ledgerWidth }}>
@@ -186,7 +177,7 @@ export function Ledger() {
         />
       </div>
       <div
-        ref={scroller}
+        ref={setScroller}
         role="grid"
         aria-label="Pins"
         aria-rowcount={rows.length + 1}
@@ -234,55 +225,31 @@ export function Ledger() {
             </div>
           ))}
         </div>
-        <div className="relative" role="rowgroup" style={{ height: list.getTotalSize() }}>
-          {list.getVirtualItems().map((item) => {
-            const row = rows[item.index]!;
-            if (row.kind === 'group')
-              return (
-                <GroupRow
-                  key={item.key}
-                  row={row}
-                  top={item.start}
-                  height={ROW}
-                  index={item.index}
-                  columns={columns.length}
-                  onFold={() => act(groupFolded(row.title))}
+        <LedgerBody
+          scroller={scroller}
+          columns={columns}
+          shown={shown}
+          editor={
+            editing && {
+              pin: editing.pin.id,
+              column: editing.column,
+              element: (
+                <LedgerCellEditor
+                  column={editing.column}
+                  start={editing.start}
+                  onDone={done}
+                  onCancel={() => {
+                    setEditing(null);
+                    scroller?.focus();
+                  }}
                 />
-              );
-            return (
-              <PinRow
-                key={item.key}
-                pin={row.pin}
-                columns={columns}
-                top={item.start}
-                height={ROW}
-                index={item.index}
-                selected={selectedSet.has(row.pin.id)}
-                cursor={cursor.row === item.index ? cursor.column : -1}
-                onClick={onClick}
-                onOpen={onOpen}
-                editor={
-                  editing?.pin.id === row.pin.id
-                    ? {
-                        column: editing.column,
-                        element: (
-                          <LedgerCellEditor
-                            column={editing.column}
-                            start={editing.start}
-                            onDone={done}
-                            onCancel={() => {
-                              setEditing(null);
-                              scroller.current?.focus();
-                            }}
-                          />
-                        ),
-                      }
-                    : null
-                }
-              />
-            );
-          })}
-        </div>
+              ),
+            }
+          }
+          onClick={onClick}
+          onOpen={onOpen}
+          onFold={onFold}
+        />
       </div>
       {pins.length === 0 ? (
         <div className="shrink-0 grow-[20] p-4 text-[13px] text-muted">
