@@ -91,7 +91,7 @@ test('the body is resized by its edge, a text is moved, pins are selected by nam
   await page.mouse.down();
   await page.mouse.move(edge.x + 70, edge.y + 10, { steps: 5 });
   await page.mouse.up();
-  expect(Number(await card.getByLabel('Width, steps').inputValue())).toBeGreaterThan(width);
+  await expect.poll(async () => Number(await card.getByLabel('Width, steps').inputValue())).toBeGreaterThan(width);
   const label = (await page.locator('[data-label="1"]').boundingBox())!;
   await page.mouse.move(label.x + 5, label.y + 5);
   await page.mouse.down();
@@ -103,6 +103,8 @@ test('the body is resized by its edge, a text is moved, pins are selected by nam
   await page.keyboard.press('Enter');
   await expect(page.locator('footer')).toContainText('2 pins selected');
   await page.getByRole('region', { name: 'Selection' }).getByRole('button', { name: 'swap' }).click();
+  await page.keyboard.press('Control+a');
+  await expect(page.locator('footer')).toContainText('20 pins selected');
   await page.getByRole('button', { name: /Preview/ }).click();
   await expect(page.getByRole('img', { name: 'Sheet 1: unit A' })).toContainText('U1');
 });

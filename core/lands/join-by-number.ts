@@ -10,7 +10,7 @@ export interface PadMeeting {
 }
 
 /** Compares a land's pads with the numbers that pins have in that package. Mechanical pads need no pin. */
-export function meetPads(part: Part, packageId: string): PadMeeting {
+export function meetPads(part: Pick<Part, 'pins' | 'packages'>, packageId: string): PadMeeting {
   const pads = part.packages.find((p) => p.id === packageId)?.land.pads ?? [];
   const known = new Set(pads.map((p) => p.number));
   const joined = new Map<string, string[]>();

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { Link, Outlet, useNavigate, useParams } from 'react-router';
-import { canonicalPart } from '../../core/part';
+import { canonicalPart, type Part } from '../../core/part';
 import { fileName } from '../../core/formats';
 import { useCommands } from '../commands/registry';
 import { useAct, useStore } from '../store';
@@ -23,33 +23,46 @@ import { STATIONS, TopBar } from './top-bar';
 export function PartFrame() {
   const { id } = useParams();
   const state = useOpenPart(id!);
+  return (
+    <>
+      <FrameCommands id={id!} />
+      {state === 'open' ? <OpenPart /> : state === 'opening' ? <p className="p-8 text-muted">Opening the part…</p> : <Missing />}
+    </>
+  );
+}
+
+/** The part's title and the commands of all stations: apart, so that what they follow draws nothing else again. */
+function FrameCommands({ id }: { id: string }) {
   const navigate = useNavigate();
   const act = useAct();
-  const part = useStore(selectPart);
-  const { past, future, readOnly } = useStore((s) => s.part);
+  const name = useStore((s) => selectPart(s).name);
+  const undoes = useStore((s) => s.part.past.at(-1)?.title);
+  const redoes = useStore((s) => s.part.future[0]?.title);
+  const readOnly = useStore((s) => s.part.readOnly);
+  const withPart = (work: (part: Part) => void) => act((_, getState) => work(selectPart(getState())));
 
   useEffect(() => {
-    document.title = `${part.name} · Green Kite`;
+    document.title = `${name} · Green Kite`;
     return () => {
       document.title = 'Green Kite';
     };
-  }, [part.name]);
+  }, [name]);
 
   useCommands([
     {
       id: 'undo',
-      title: past.length > 0 ? `Undo: ${past.at(-1)!.title}` : 'Undo',
+      title: undoes === undefined ? 'Undo' : `Undo: ${undoes}`,
       key: 'Ctrl+Z',
       group: 'Everywhere',
-      can: () => past.length > 0 && !readOnly,
+      can: () => undoes !== undefined && !readOnly,
       run: () => act(undone()),
     },
     {
       id: 'redo',
-      title: future.length > 0 ? `Redo: ${future[0]!.title}` : 'Redo',
+      title: redoes === undefined ? 'Redo' : `Redo: ${redoes}`,
       key: 'Ctrl+Y or Ctrl+Shift+Z',
       group: 'Everywhere',
-      can: () => future.length > 0 && !readOnly,
+      can: () => redoes !== undefined && !readOnly,
       run: () => act(redone()),
     },
     { id: 'save', title: 'Save now', key: 'Ctrl+S', group: 'Everywhere', run: () => void saveNow() },
@@ -58,14 +71,15 @@ export function PartFrame() {
       id: 'download',
       title: 'Download the part file',
       group: 'Everywhere',
-      run: () => download(`${fileName(part.name)}.kite.json`, canonicalPart(part), 'application/json'),
+      run: () => withPart((part) => download(`${fileName(part.name)}.kite.json`, canonicalPart(part), 'application/json')),
     },
     { id: 'theme', title: 'Change the theme', group: 'Everywhere', run: () => void act(say(`Theme: ${nextTheme()}.`)) },
     {
       id: 'select-all',
       title: 'Select all pins',
+      key: 'Ctrl+A',
       group: 'Everywhere',
-      run: () => act(selected(part.pins.map((p) => p.id))),
+      run: () => withPart((part) => act(selected(part.pins.map((p) => p.id)))),
     },
     { id: 'select-none', title: 'Select nothing', key: 'Esc', group: 'Everywhere', run: () => act(selected([])) },
     ...STATIONS.map((s, i) => ({
@@ -77,16 +91,21 @@ export function PartFrame() {
     })),
   ]);
 
-  if (state === 'missing')
-    return (
-      <div className="p-8">
-        <p className="mb-3">This part is not in this browser&rsquo;s Shelf.</p>
-        <Link to="/" className="text-green underline">
-          Go to the Shelf
-        </Link>
-      </div>
-    );
-  if (state === 'opening') return <p className="p-8 text-muted">Opening the part…</p>;
+  return null;
+}
+
+function Missing() {
+  return (
+    <div className="p-8">
+      <p className="mb-3">This part is not in this browser&rsquo;s Shelf.</p>
+      <Link to="/" className="text-green underline">
+        Go to the Shelf
+      </Link>
+    </div>
+  );
+}
+
+function OpenPart() {
   return (
     <div className="flex h-full flex-col">
       <TopBar />

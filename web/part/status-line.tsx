@@ -1,9 +1,9 @@
 import { useStore } from '../store';
-import { selectPackageId, selectPart, selectPinById, selectSelection } from '../store/selectors';
+import { selectPackageId, selectPackages, selectPinById, selectSelection } from '../store/selectors';
 
 /** Package in view, what the selection is, what the station has to say, and the next thing to do. */
 export function StatusLine() {
-  const part = useStore(selectPart);
+  const packages = useStore(selectPackages);
   const packageId = useStore(selectPackageId);
   const selection = useStore(selectSelection);
   const pins = useStore(selectPinById);
@@ -20,7 +20,7 @@ export function StatusLine() {
       <span id="stage-note" className="font-mono">
         {note}
       </span>
-      <span>{part.packages.find((p) => p.id === packageId)?.name ?? 'no package'}</span>
+      <span>{packages.find((p) => p.id === packageId)?.name ?? 'no package'}</span>
       <span>{said}</span>
       <span className="ml-auto font-semibold text-amber" aria-live="polite">
         {next}

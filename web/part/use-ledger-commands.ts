@@ -2,7 +2,7 @@ import { freshId, type Pin } from '../../core/part';
 import { useCommands } from '../commands/registry';
 import { useAct, useStore } from '../store';
 import { edited } from '../store/part-slice';
-import { selectPackageId, selectPart, selectSelection } from '../store/selectors';
+import { selectPackageId, selectPins, selectSelection } from '../store/selectors';
 import { selected } from '../store/view-slice';
 import { say } from '../ui/toasts';
 import { cellText, type ColumnId, type LedgerColumn } from './ledger-columns';
@@ -19,7 +19,7 @@ interface Given {
 /** What can be done to the ledger from everywhere: filter, fill, add, remove, bundle, split. Gives what its buttons need. */
 export function useLedgerCommands({ column, rows, put, focusGrid }: Given): { addPin: () => void } {
   const act = useAct();
-  const part = useStore(selectPart);
+  const pins = useStore(selectPins);
   const packageId = useStore(selectPackageId);
   const selection = useStore(selectSelection);
   const readOnly = useStore((s) => s.part.readOnly);
@@ -35,8 +35,8 @@ export function useLedgerCommands({ column, rows, put, focusGrid }: Given): { ad
   };
 
   const addPin = () => {
-    const id = freshId('p', new Set(part.pins.map((p) => p.id)));
-    const group = part.pins.find((p) => p.id === focus)?.group;
+    const id = freshId('p', new Set(pins.map((p) => p.id)));
+    const group = pins.find((p) => p.id === focus)?.group;
     act(
       edited({
         kind: 'addPins',

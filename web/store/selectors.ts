@@ -8,7 +8,8 @@ import type { RootState } from './index';
 export const selectPart = (s: RootState): Part => s.part.part;
 // What is worked out from the pins alone must not be worked out again because something was moved on the stage.
 export const selectPins = (s: RootState): Part['pins'] => s.part.part.pins;
-const selectPackages = (s: RootState): Part['packages'] => s.part.part.packages;
+export const selectUnits = (s: RootState): Part['units'] => s.part.part.units;
+export const selectPackages = (s: RootState): Part['packages'] => s.part.part.packages;
 const selectModels = (s: RootState): Part['models'] => s.part.part.models;
 export const selectSelection = (s: RootState): string[] => s.view.selection;
 export const selectSelectedSet = createSelector([selectSelection], (ids) => new Set(ids));
@@ -20,9 +21,8 @@ export const selectPackageId = (s: RootState): string | undefined =>
 export const selectPinById = createSelector([selectPins], (pins): ReadonlyMap<string, Pin> => new Map(pins.map((p) => [p.id, p])));
 
 /** Where each pin is drawn, as the ledger shows it: "A left". */
-export const selectPlaces = createSelector(
-  [(s: RootState) => s.part.part.units, (s: RootState) => s.part.part.drawings],
-  (units, drawings) => placesOf({ units, drawings }),
+export const selectPlaces = createSelector([selectUnits, (s: RootState) => s.part.part.drawings], (units, drawings) =>
+  placesOf({ units, drawings }),
 );
 
 /** The model node that each pin is on, by pin id. */
@@ -67,16 +67,26 @@ export interface StationState {
   warn: boolean;
 }
 
+/** The pads of the land in view that are to have a pin, and how many of them have one. */
+const selectPadCount = createSelector([selectPins, selectPackages, selectPackageId], (pins, packages, packageId) => {
+  const pads = packages.find((p) => p.id === packageId)?.land.pads.filter((p) => !p.mechanical).length ?? 0;
+  return { pads, joined: packageId === undefined ? 0 : pads - meetPads({ pins, packages }, packageId).padsWithoutPin.length };
+});
+
 /** How far each station is done, with its count, for the tail. */
 export const selectTail = createSelector(
-  [selectPart, selectPackageId, selectDoubts, selectPlaces, (s: RootState) => s.view.checks],
-  (part, packageId, doubts, places, checks): Record<string, StationState> => {
-    const pins = part.pins.length;
-    const drawn = part.pins.filter((p) => places.has(p.id)).length;
-    const pkg = part.packages.find((p) => p.id === packageId);
-    const met = packageId === undefined ? undefined : meetPads(part, packageId);
-    const pads = pkg?.land.pads.filter((p) => !p.mechanical).length ?? 0;
-    const joined = pads - (met?.padsWithoutPin.length ?? 0);
+  [
+    selectPins,
+    selectUnits,
+    selectPadCount,
+    (s: RootState) => s.part.part.releases,
+    selectDoubts,
+    selectPlaces,
+    (s: RootState) => s.view.checks,
+  ],
+  (all, units, { pads, joined }, releases, doubts, places, checks): Record<string, StationState> => {
+    const pins = all.length;
+    const drawn = all.filter((p) => places.has(p.id)).length;
     const findings = checks?.findings.filter((f) => f.severity !== 'note') ?? [];
     const plural = (n: number, noun: string) => `${n} ${noun}${n === 1 ? '' : 's'}`;
     return {
@@ -87,8 +97,8 @@ export const selectTail = createSelector(
       },
       arrange: {
         done: pins === 0 ? 0 : drawn / pins,
-        count: part.units.length === 0 ? '—' : plural(part.units.length, 'unit'),
-        warn: pins > 0 && part.units.length > 0 && drawn < pins,
+        count: units.length === 0 ? '—' : plural(units.length, 'unit'),
+        warn: pins > 0 && units.length > 0 && drawn < pins,
       },
       join: {
         done: pads === 0 ? 0 : joined / pads,
@@ -101,8 +111,8 @@ export const selectTail = createSelector(
         warn: findings.length > 0 && pins > 0,
       },
       release: {
-        done: part.releases.length > 0 ? 1 : 0,
-        count: part.releases.length > 0 ? `v${part.releases.at(-1)!.version}` : '—',
+        done: releases.length > 0 ? 1 : 0,
+        count: releases.length > 0 ? `v${releases.at(-1)!.version}` : '—',
         warn: false,
       },
     };

@@ -1,6 +1,6 @@
 import { pinsNamed, STRATEGIES, type Strategy } from '../../../core/arrange';
 import { useAct, useStore } from '../../store';
-import { selectPart } from '../../store/selectors';
+import { selectPins, selectUnits } from '../../store/selectors';
 import { selected, unitChosen } from '../../store/view-slice';
 import { Button } from '../../ui/button';
 import { say } from '../../ui/toasts';
@@ -37,19 +37,20 @@ interface Props {
 /** The units as chips, and what is done to them all: planning, tidying, the board, the preview, selecting by name. */
 export function Bar({ mode, onMode, onPlan, onTidy, tidies, onUnit }: Props) {
   const act = useAct();
-  const part = useStore(selectPart);
+  const units = useStore(selectUnits);
+  const pins = useStore(selectPins);
   const chosen = useStore((s) => s.view.unit);
   const readOnly = useStore((s) => s.part.readOnly);
-  const many = part.units.length > 6;
+  const many = units.length > 6;
   const choose = (pattern: string) => {
-    const found = pinsNamed(part.pins, pattern);
+    const found = pinsNamed(pins, pattern);
     if (found.length === 0) act(say(`No pin is named ${pattern}.`, 'bad'));
     else act(selected(found.map((p) => p.id)));
   };
   return (
     <div className="pointer-events-none absolute inset-x-0 top-0 z-10 flex flex-col gap-1.5 px-4 py-2.5">
       <div className="flex flex-wrap gap-1.5 [&>*]:pointer-events-auto">
-        {part.units.map((u) => (
+        {units.map((u) => (
           <button
             key={u.id}
             type="button"
@@ -69,14 +70,14 @@ export function Bar({ mode, onMode, onPlan, onTidy, tidies, onUnit }: Props) {
         <span className="inline-flex">
           <Button
             keyName="P"
-            tone={part.units.length === 0 ? 'main' : 'plain'}
+            tone={units.length === 0 ? 'main' : 'plain'}
             disabled={readOnly}
             onClick={() => onPlan('function')}
-            className={part.units.length === 0 ? '' : 'rounded-r-none'}
+            className={units.length === 0 ? '' : 'rounded-r-none'}
           >
             Plan units
           </Button>
-          {part.units.length > 0 ? (
+          {units.length > 0 ? (
             <select
               aria-label="Plan another way"
               value=""
@@ -93,7 +94,7 @@ export function Bar({ mode, onMode, onPlan, onTidy, tidies, onUnit }: Props) {
             </select>
           ) : null}
         </span>
-        {part.units.length > 0 ? (
+        {units.length > 0 ? (
           <>
             {MODES.map(({ to, key, label }) => (
               <Button

@@ -201,13 +201,17 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
       style={{ backgroundImage: 'radial-gradient(circle, var(--dots) 1px, transparent 1.2px)' }}
     >
       <div ref={sheet} className="absolute inset-0 origin-top-left will-change-transform">
-        <svg className="drawing absolute inset-0 h-full w-full overflow-visible will-change-transform">
-          <g transform={placedAt}>
-            {visible.map((u) => (
-              <UnitView key={u.unit.id} {...u} texts={texts} pins={pins} chosen={chosenOf(u, selectedSet)} joins={joins} small={small} />
-            ))}
-          </g>
-        </svg>
+        {/* Each unit is a layer of its own: a pin that is moved has its unit drawn again, and no other. */}
+        {visible.map((u) => (
+          <svg
+            key={u.unit.id}
+            className="drawing pointer-events-none absolute inset-0 h-full w-full overflow-visible will-change-transform"
+          >
+            <g transform={placedAt} className="pointer-events-auto">
+              <UnitView {...u} texts={texts} pins={pins} chosen={chosenOf(u, selectedSet)} joins={joins} small={small} />
+            </g>
+          </svg>
+        ))}
         {/* A layer of its own: what moves with the hand is drawn without drawing the units again. */}
         <svg className="pointer-events-none absolute inset-0 h-full w-full overflow-visible will-change-transform">
           <g className="drawing" transform={placedAt}>

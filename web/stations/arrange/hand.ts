@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import {
   closeUp,
   distribute,
@@ -14,7 +15,7 @@ import {
   type Sort,
 } from '../../../core/arrange';
 import { compareNatural, compareTerminals, type Drawing, type Edit, type Part, type Side } from '../../../core/part';
-import { useAct, useStore } from '../../store';
+import { useAct, type AppDispatch } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectPart, selectSelection } from '../../store/selectors';
 
@@ -38,19 +39,30 @@ function portsOf(part: Part, drawing: Drawing, selection: readonly string[]): st
   return [...new Set(own.flatMap((u) => Object.entries(u.binding).flatMap(([port, pin]) => (chosen.has(pin) ? [port] : []))))];
 }
 
-/** What hands do with the selected pins: each is one step of undo, whatever number of drawings it touches. */
+/**
+ * What hands do with the selected pins: each is one step of undo, whatever number of drawings it touches. The part and the
+ * selection are those of the moment, so that what offers the work need not be drawn again for them.
+ */
 export function useHandWork(): HandWork {
   const act = useAct();
-  const part = useStore(selectPart);
-  const selection = useStore(selectSelection);
-  const withPorts = (title: string, moves: (drawing: Drawing, ports: string[]) => Move[]) => {
-    const edits = part.drawings.flatMap((drawing): Edit[] => {
-      const ports = portsOf(part, drawing, selection);
-      const wanted = ports.length > 0 ? moves(drawing, ports) : [];
-      return wanted.length > 0 ? [moveEdit(drawing, wanted, title)] : [];
+  return useMemo(() => handWork(act), [act]);
+}
+
+function handWork(act: AppDispatch): HandWork {
+  const withPart = (work: (part: Part, selection: readonly string[]) => Edit | undefined) =>
+    act((dispatch, getState) => {
+      const edit = work(selectPart(getState()), selectSelection(getState()));
+      if (edit) dispatch(edited(edit));
     });
-    if (edits.length > 0) act(edited(edits.length === 1 ? edits[0]! : { kind: 'batch', title, edits }));
-  };
+  const withPorts = (title: string, moves: (drawing: Drawing, ports: string[], part: Part) => Move[]) =>
+    withPart((part, selection) => {
+      const edits = part.drawings.flatMap((drawing): Edit[] => {
+        const ports = portsOf(part, drawing, selection);
+        const wanted = ports.length > 0 ? moves(drawing, ports, part) : [];
+        return wanted.length > 0 ? [moveEdit(drawing, wanted, title)] : [];
+      });
+      return edits.length < 2 ? edits[0] : { kind: 'batch', title, edits };
+    });
   const at = (drawing: Drawing, port: string) => drawing.ports.find((p) => p.id === port)!.at;
   return {
     send: (side) => withPorts(`send pins ${side}`, (d, ports) => sendToSide(d, ports, side)),
@@ -63,7 +75,7 @@ export function useHandWork(): HandWork {
         ),
       ),
     byName: () =>
-      withPorts('order pins', (d, ports) => {
+      withPorts('order pins', (d, ports, part) => {
         const unit = part.units.find((u) => u.drawing === d.id)!;
         const portOf = new Map(ports.map((port) => [part.pins.find((p) => p.id === unit.binding[port])!, port]));
         return reorder(
@@ -78,14 +90,16 @@ export function useHandWork(): HandWork {
           [...ports].sort((a, b) => at(d, a) - at(d, b)),
         ),
       ),
-    sort: (by) => withPorts('sort pins', (d, ports) => sortPorts(part, d, ports, by, by === 'number' ? compareTerminals : compareNatural)),
+    sort: (by) =>
+      withPorts('sort pins', (d, ports, part) => sortPorts(part, d, ports, by, by === 'number' ? compareTerminals : compareNatural)),
     gap: () => withPorts('open a gap', (d, ports) => openGap(d, [...ports].sort((a, b) => at(d, b) - at(d, a))[0]!)),
     closeUp: () => withPorts('close up', closeUp),
     distribute: () => withPorts('spread pins', distribute),
     swap: () => withPorts('swap two pins', swapPorts),
-    mirror: (unitId) => {
-      const drawing = part.drawings.find((d) => d.id === part.units.find((u) => u.id === unitId)?.drawing);
-      if (drawing) act(edited({ kind: 'movePorts', drawing: drawing.id, moves: mirror(drawing) }));
-    },
+    mirror: (unitId) =>
+      withPart((part) => {
+        const drawing = part.drawings.find((d) => d.id === part.units.find((u) => u.id === unitId)?.drawing);
+        return drawing && { kind: 'movePorts', drawing: drawing.id, moves: mirror(drawing) };
+      }),
   };
 }

@@ -1,4 +1,4 @@
-import type { Drawing, Part, Side, Unit } from '../../../core/part';
+import { isFlank, type Drawing, type Part, type Side, type Unit } from '../../../core/part';
 
 export interface PlacedUnit {
   unit: Unit;
@@ -46,13 +46,12 @@ function halfSize(drawing: Drawing): { halfWidth: number; halfHeight: number } {
   return known;
 }
 
-function measure(drawing: Drawing): { halfWidth: number; halfHeight: number } {
-  const reach = (side: Side) => Math.max(0, ...drawing.ports.filter((p) => p.side === side).map((p) => p.length));
-  const { width, height } = drawing.body;
-  return {
-    halfWidth: (width / 2 + Math.max(reach('left'), reach('right')) + 1) * 100,
-    halfHeight: (height / 2 + Math.max(reach('top'), reach('base')) + 2) * 100,
-  };
+function measure({ body, ports }: Drawing): { halfWidth: number; halfHeight: number } {
+  let [across, along] = [0, 0];
+  for (const { side, length } of ports)
+    if (isFlank(side)) across = Math.max(across, length);
+    else along = Math.max(along, length);
+  return { halfWidth: (body.width / 2 + across + 1) * 100, halfHeight: (body.height / 2 + along + 2) * 100 };
 }
 
 export interface Target {

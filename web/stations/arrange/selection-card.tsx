@@ -1,4 +1,6 @@
-import { SIDES, ELECTRICAL_TYPES, MARKS, type Edit, type ElectricalType, type Mark } from '../../../core/part';
+import { createSelector } from '@reduxjs/toolkit';
+import { memo, useDeferredValue } from 'react';
+import { SIDES, ELECTRICAL_TYPES, MARKS, type Edit, type ElectricalType, type Mark, type PinPlace, type Port } from '../../../core/part';
 import { busName, moveToUnitEdit, SORTS, type Sort } from '../../../core/arrange';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
@@ -13,22 +15,31 @@ interface Props {
   hand: HandWork;
 }
 
-/** What can be done to the selected pins: the same for one and for a hundred. */
+const selectShown = createSelector([selectPart, selectPinById, selectPlaces, selectSelection], (part, byId, places, selection) => ({
+  part,
+  byId,
+  places,
+  selection,
+}));
+
+/** What can be done to the selected pins: the same for one and for a hundred. It comes after the stage, whose gestures it only follows. */
 export function SelectionCard({ hand }: Props) {
+  return <SelectionWork hand={hand} shown={useDeferredValue(useStore(selectShown))} />;
+}
+
+const SelectionWork = memo(function SelectionWork({ hand, shown }: Props & { shown: ReturnType<typeof selectShown> }) {
   const act = useAct();
-  const part = useStore(selectPart);
-  const byId = useStore(selectPinById);
-  const places = useStore(selectPlaces);
-  const selection = useStore(selectSelection);
+  const { part, byId, places, selection } = shown;
   const rules = useStore((s) => s.view.rules);
   const pins = selection.flatMap((id) => byId.get(id) ?? []);
   const [first] = pins;
   if (!first) return null;
-  const sides = new Set(pins.flatMap((p) => places.get(p.id)?.map((q) => q.port.side) ?? []));
-  const units = new Set(pins.flatMap((p) => places.get(p.id)?.map((q) => q.unit.id) ?? []));
+  const drawn = pins.flatMap((p) => places.get(p.id) ?? []);
+  const sides = new Set(drawn.map((q) => q.port.side));
+  const units = new Set(drawn.map((q) => q.unit.id));
   const types = new Set(pins.map((p) => p.type));
   const groups = new Set(pins.map((p) => p.group ?? ''));
-  const ports = portsOf(part, selection);
+  const ports = portsOf(drawn);
   const marks = new Set(ports.flatMap((p) => p.marks ?? []));
   const set = (change: { type?: ElectricalType; group?: string }) =>
     act(edited({ kind: 'changePins', byHand: true, changes: pins.map((p) => ({ id: p.id, set: change })) }));
@@ -127,7 +138,7 @@ export function SelectionCard({ hand }: Props) {
           ) : null}
         </div>
         <span className="text-muted">Type</span>
-        <div className="grid grid-cols-2 gap-1">
+        <div className="grid grid-cols-[3fr_2fr] gap-1">
           <Choice
             hideLabel
             label="Type"
@@ -181,20 +192,10 @@ export function SelectionCard({ hand }: Props) {
       </div>
     </Card>
   );
-}
+});
 
-function portsOf(part: ReturnType<typeof selectPart>, selection: string[]) {
-  const ids = new Set(selection);
-  return part.drawings.flatMap((d) => {
-    const own = new Set(
-      part.units
-        .filter((u) => u.drawing === d.id)
-        .flatMap((u) =>
-          Object.entries(u.binding)
-            .filter(([, pin]) => ids.has(pin))
-            .map(([port]) => port),
-        ),
-    );
-    return d.ports.filter((p) => own.has(p.id)).map((p) => ({ ...p, drawing: d.id }));
-  });
+/** The ports of the places, each with its drawing, once where units share one. */
+function portsOf(places: readonly PinPlace[]): (Port & { drawing: string })[] {
+  const ports = new Map(places.map(({ unit, port }) => [`${unit.drawing} ${port.id}`, { ...port, drawing: unit.drawing }]));
+  return [...ports.values()];
 }

@@ -148,7 +148,7 @@ export function ArrangeStation() {
         />
       </div>
       {units.length === 0 && mode === 'draw' ? (
-        <div className="pointer-events-none absolute inset-x-0 top-24">
+        <div className="pointer-events-none absolute inset-x-0 top-24 mx-auto w-fit rounded-lg bg-paper">
           <Empty title="No units yet">Plan them with P: by what belongs together, each pin on the side that the house rules give it.</Empty>
         </div>
       ) : null}

@@ -1,5 +1,6 @@
+import { memo, useDeferredValue } from 'react';
 import { alignEdit, canMirror, labelsFor } from '../../../core/arrange';
-import type { Drawing, Label, Unit } from '../../../core/part';
+import type { Drawing, Label, Part, Unit } from '../../../core/part';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectPart } from '../../store/selectors';
@@ -15,10 +16,15 @@ interface Props {
   onDo: (what: 'shape' | 'reuse' | 'art') => void;
 }
 
-/** A unit's own things: title, size and shape of the body, what its pins show, the places of the texts. */
-export function UnitCard({ unit, hand, onDo }: Props) {
+/** A unit's own things: title, size and shape of the body, what its pins show, the places of the texts. It comes after the stage. */
+export function UnitCard({ unit, ...rest }: Props) {
+  const part = useDeferredValue(useStore(selectPart));
+  const shown = part.units.find((u) => u.id === unit.id);
+  return shown ? <UnitWork unit={shown} part={part} {...rest} /> : null;
+}
+
+const UnitWork = memo(function UnitWork({ unit, part, hand, onDo }: Props & { part: Part }) {
   const act = useAct();
-  const part = useStore(selectPart);
   const drawing = part.drawings.find((d) => d.id === unit.drawing);
   if (!drawing) return null;
   const sharers = part.units.filter((u) => u.drawing === drawing.id);
@@ -32,6 +38,7 @@ export function UnitCard({ unit, hand, onDo }: Props) {
     return Number.isInteger(n) && n >= least && n <= 400 ? n + (n % 2) : undefined;
   };
   const others = part.units.filter((u) => u.drawing !== drawing.id);
+  const free = part.fields.filter((f) => !drawing.labels.some((l) => l.kind === 'field' && l.field === f.name));
   return (
     <Card
       label="Unit"
@@ -61,7 +68,7 @@ export function UnitCard({ unit, hand, onDo }: Props) {
       </div>
       <FamilyNote unit={unit} drawing={drawing} />
       <Shows drawing={drawing} />
-      <Texts drawing={drawing} />
+      <Texts drawing={drawing} free={free} />
       <div className="mt-2 flex flex-wrap items-center gap-1.5 text-[13px]">
         <Button onClick={() => onDo('shape')}>Body shape…</Button>
         <Button onClick={() => onDo('art')}>Artwork…</Button>
@@ -95,7 +102,7 @@ export function UnitCard({ unit, hand, onDo }: Props) {
       </div>
     </Card>
   );
-}
+});
 
 /** What the pins of the drawing show, all of them at once. */
 function Shows({ drawing }: { drawing: Drawing }) {
@@ -127,9 +134,8 @@ function Shows({ drawing }: { drawing: Drawing }) {
 const SIZES = [40, 50, 64, 80, 100, 140];
 
 /** Reference, value and fields: where they stand, and whether they are shown. They are dragged on the stage. */
-function Texts({ drawing }: { drawing: Drawing }) {
+function Texts({ drawing, free }: { drawing: Drawing; free: Part['fields'] }) {
   const act = useAct();
-  const part = useStore(selectPart);
   const put = (labels: Label[]) => act(edited({ kind: 'changeDrawing', drawing: drawing.id, labels }));
   const { width, height } = drawing.body;
   const fields = drawing.labels.filter((l) => l.kind === 'field');
@@ -141,7 +147,6 @@ function Texts({ drawing }: { drawing: Drawing }) {
         return i !== index ? l : hidden ? rest : { ...rest, hidden: true };
       }),
     );
-  const free = part.fields.filter((f) => !fields.some((l) => l.field === f.name));
   return (
     <div className="mt-2 flex flex-wrap items-center gap-1.5 text-[13px]">
       <span className="text-muted">Texts</span>
