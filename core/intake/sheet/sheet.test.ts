@@ -36,6 +36,10 @@ it('finds the table on any sheet, wherever its heading stands', () => {
   const pins = sheet('Pins', [[], ['', 'TF1 converter'], [], ['', ...HEAD], ...BODY.map((r) => ['', ...r])]);
   expect(list([cover, limits, pins])).toEqual(['1 VDD', '2 CLK', '3 VSS']);
 });
+it('joins a name whose line ended within a word, and asks', () => {
+  const [, broken] = read([sheet('Pins', [HEAD, BODY[0]!, ['2', 'VREF_SAM\nP', 'I', 'Sampled reference'], BODY[2]!])]).terminals;
+  expect(broken).toMatchObject({ name: 'VREF_SAMP', doubts: [{ field: 'name', reason: 'Its lines break between “VREF_SAM” and “P”.' }] });
+});
 it('gives each terminal its sheet and the address of each cell', () =>
   expect(read([sheet('Pins', [HEAD, ...BODY])]).terminals[1]!.origin).toEqual({
     sheet: 'Pins',

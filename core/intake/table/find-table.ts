@@ -1,6 +1,6 @@
 import type { Column, ColumnRole } from '../proposal';
 import { fitToColumns, splitWords } from '../text/aligned';
-import { isTypeCode } from '../understand/type-codes';
+import { isTypeCode, isTypePhrase } from '../understand/type-codes';
 import { filled, isBlank, type Grid, type GridRow } from './grid';
 import { headingWorth, headsOtherTable, packageIn, packageOfHeading, roleOfHeading } from './headings';
 import { looksLikeNumbers, readNumberCell } from './numbers';
@@ -252,6 +252,18 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
         share(i, areCodes) > 1.5 * own,
     );
     if (codes >= 0) [settled[typeAt], settled[codes]] = ['ignore', 'type'];
+  }
+  // `Function | Description`, where the functions are a few kinds of terminals: they are the type.
+  if (!has('type') && settled.filter((r) => r === 'description').length > 1) {
+    const isKinds = (i: number) =>
+      share(i, isTypePhrase) >= 0.9 && new Set(rows.map((r) => r.cells[i]?.trim().toLowerCase())).size <= Math.max(3, rows.length / 2);
+    const kinds = settled.findIndex((r, i) => r === 'description' && isKinds(i));
+    if (kinds >= 0) settled[kinds] = 'type';
+  }
+  // Texts under a heading that nobody knows say what the terminals are all the same.
+  if (!has('description')) {
+    const texts = settled.findIndex((r, i) => r === undefined && roles[i] === undefined && share(i, (c) => /\S\s+\S+\s+\S/.test(c)) >= 0.6);
+    if (texts >= 0) settled[texts] = 'description';
   }
   if (!has('number')) {
     const numbers = headings.findIndex((_, i) => settled[i] === undefined && isNumbers(i));

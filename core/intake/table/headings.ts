@@ -8,7 +8,7 @@ const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
   name: /^((pin|ball|terminal|signal|pad|lead|port|contact|net) )?(name|names|mnemonic|designation|label)$|^symbol$|^mnemonic$|^signal$|^signals$|^(pin|terminal) symbol$|^primary (name|function)$|^main function$|^(pin|signal) id$/,
   type: /^((pin|signal|buffer|electrical|io|i o|port|pad|terminal|lead|input|cell) )?(type|types|class|kind|dir|direction)$|^io$|^i o$|^(p )?io( [pgs]{1,2}| pwr| power| gnd)+$|^in out$|^dir$|^(pin|signal) (io|i o)$|^attribute$|^electrical$/,
   description:
-    /^((pin|signal|terminal|functional|short|ball|function|lead|contact) )?(description|descriptions|desc|purpose|explanation|details|remarks|remark|comment|comments|notes|note|meaning|use|usage)$|^function(s)?( and)? description$|^functions?$|^(pin|terminal|signal) function$|^name and function$|^what it does$|^functions? (in|of|for) /,
+    /^((pin|signal|terminal|functional|short|ball|function|lead|contact) )?(description|descriptions|desc|purpose|explanation|details|remarks|remark|comment|comments|notes|note|meaning|use|usage)$|^function(s)?( and)? description$|^functions?$|^(pin|terminal|signal) function$|^name and function$|^what (it|they) (does|do|is for|are for)$|^functions? (in|of|for) /,
   group: /^(pin |signal |functional )?(group|category|block|section|bank|interface|port group|domain group)$/,
   alternates:
     /^(alternate|alternative|alt|additional|other|multiplexed|secondary|mux)( pin| signal)?( function| functions| name| names|s)?( \d{1,2})?$|^af( ?\d{1,2})?$|^altfn$/,

@@ -49,6 +49,8 @@ interface Entry {
   group: string | undefined;
   numbers: { packageName: string; text: string; cell: NumberCell }[];
   name: string;
+  /** The two parts of a name whose line may have ended within a word. */
+  broken: [string, string] | undefined;
   type: string | undefined;
   description: string;
   alternates: string;
@@ -165,6 +167,8 @@ const cleanHeading = (text: string): string =>
 function entryOf(row: GridRow, columns: readonly Column[], { numbers, descriptions, at }: RoleIndex, group: string | undefined): Entry {
   const cell = (i: number) => (i < 0 ? '' : (row.cells[i]?.trim() ?? ''));
   const wordsAt = (i: number) => inWords(unbroken(row.cells[i] ?? ''));
+  const name = cell(at.name);
+  const [, head = '', rest = ''] = BROKEN.exec(name) ?? [];
   const said = descriptions.length === 1 ? [wordsAt(descriptions[0]!)] : descriptions.map(wordsAt).filter((t) => t !== '');
   return {
     line: row.line,
@@ -175,7 +179,8 @@ function entryOf(row: GridRow, columns: readonly Column[], { numbers, descriptio
       const text = cell(i);
       return { packageName: columns[i]!.packageName, text, cell: readNumberCell(text) };
     }),
-    name: joinName(cell(at.name)),
+    name: rest === '' ? joinName(name) : head + rest,
+    broken: rest === '' ? undefined : [head, rest],
     type: at.type < 0 ? undefined : inWords(cell(at.type)),
     description: said.length < 2 ? (said[0] ?? '') : said.join('. ').replace(/\.\. /g, '. '),
     alternates: cell(at.alternates),
@@ -198,6 +203,9 @@ const unbroken = (text: string): string =>
 
 const inWords = (text: string | undefined): string =>
   text === undefined || text === '' ? '' : /\s\s|[\n\t]/.test(text) ? text.replace(/\s+/g, ' ').trim() : text.trim();
+
+/** A line that may have ended within a word of a name: `VREF_SAM` over `P`. */
+const BROKEN = /^(\S*_\S*[A-Z0-9])\s*\n\s*([A-Z0-9]{1,3})$/;
 
 /** A name broken over lines: after a stroke, an underscore or a dash nothing stands between the parts. */
 const joinName = (text: string): string =>
@@ -235,7 +243,14 @@ function skipped(row: GridRow, why: string, { problems, file }: Context): void {
 function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, context: Context): Terminal[] {
   const [only, ...others] = entry.numbers;
   // Nearly all rows have a plain name and one number, and then there is nothing to take apart.
-  if (only?.cell.kind === 'list' && only.cell.numbers.length === 1 && others.length === 0 && !entry.crossed && WORD.test(entry.name))
+  if (
+    only?.cell.kind === 'list' &&
+    only.cell.numbers.length === 1 &&
+    others.length === 0 &&
+    !entry.crossed &&
+    !entry.broken &&
+    WORD.test(entry.name)
+  )
     return [
       terminal(entry, entry.name, false, inWords(entry.description), { [only.packageName]: only.cell.numbers[0]! }, [], names, context),
     ];
@@ -259,6 +274,7 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   if (/[/,_]$/.test(clean.name) || (most > 1 && /[–-]$/.test(clean.name)))
     doubts.push({ field: 'name', reason: `“${clean.name}” ends as if it went on.` });
   if (clean.partly) doubts.push(levelDoubt('A bar stands over a part of the name.'));
+  if (entry.broken) doubts.push({ field: 'name', reason: `Its lines break between “${entry.broken.join('” and “')}”.` });
   if (entry.crossed) doubts.push({ field: 'name', reason: 'Text runs over the edge of a column in its row.' });
   if (!fits && !single) {
     context.problems.push(

@@ -112,6 +112,14 @@ it('takes the column of codes for the type, whatever stands over it', () => {
   expect(terminalsIn(read(`Pin,Name,Function,Buffer Type,Description\n${rows}`)).map((t) => t.type)).toEqual(['bidirectional', 'input', 'supply-in', 'bidirectional', 'output']); // prettier-ignore
 });
 
+it('takes a column of functions for the type where they are a few kinds, and texts for the description whatever stands over them', () => {
+  const kinds = ['1,IN1P,Analog input,Positive input', '2,DO,Digital output,Data', '3,VA,Supply,Analog supply', '4,IN1N,Analog input,Negative input', '5,DIO,Digital input/output,Clock', '6,VD,Supply,Digital supply']; // prettier-ignore
+  const typed = read(`Name,Pin,Function,Description\n${kinds.map((k) => k.replace(/^(\d),(\w+)/, '$2,$1')).join('\n')}`);
+  expect(terminalsIn(typed).map((t) => t.type)).toEqual(['input', 'output', 'supply-in', 'input', 'bidirectional', 'supply-in']);
+  const told = read('Pin,Name,In short\n1,PG,An open collector output\n2,GO,The start input of it\n3,W1,The wiper terminal of it');
+  expect(terminalsIn(told).map((t) => t.type)).toEqual(['open-drain', 'input', 'passive']);
+});
+
 it('takes no chapter for a count of pins', () =>
   expect(read('2 Pin description\n\nPin,Name,Type\n1,A,I\n2,B,I\n3,C,O').problems.map((p) => p.code)).toEqual([]));
 

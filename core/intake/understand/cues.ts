@@ -51,6 +51,26 @@ const CUES: readonly Cue[] = [
   },
   {
     type: 'supply-in',
+    against: ['input'],
+    words: /\bhigh[- ]voltage (input|supply)\b|\bstart-?up (input|current|supply)\b|\bfor (the )?start-?up\b/i,
+    unless: /\b(time|delay|ramp|slope|mode|signal|select\w*|sequence)\b/i,
+  },
+  // A reservoir that stands on another rail is one that the part pumps up itself.
+  {
+    type: 'supply-out',
+    against: ['supply-in', 'output'],
+    words: /(\bcapacitor|\d ?[nµμu]F)\b[^.;]{0,24} to (VM|VS|VIN|VBAT|VCC|VDD|VSUP|PVDD|VBB|the (motor |input )?supply)\b/,
+  },
+  {
+    type: 'input',
+    against: ['passive'],
+    words: /\b(sense|sensing|monitors?|monitoring)\b/i,
+    unless: /\bresistor|\bshunt\b|\bcurrent[- ]sens/i,
+  },
+  { type: 'supply-out', against: ['output'], words: /\bbias(ing)? (voltage|supply)\b/i, unless: /\binput\b|\bset|\badjust/i },
+  { type: 'ground', against: ['output'], words: /^\W*(internally )?(connected|tied|shorted|wired|bonded) to (the )?(ground|gnd|vss)\b/i },
+  {
+    type: 'supply-in',
     against: ['input', 'output', 'bidirectional'],
     words: /\b(backup|back-up|coin|lithium|button) (cell|battery|supply)\b|\bsuper-?cap(acitor)?\b/i,
     unless: /\b(sense|monitor|detect\w*|low[- ]battery|indicat\w+|status|switch|select\w*|enable|control)\b/i,
@@ -79,10 +99,14 @@ const CUES: readonly Cue[] = [
     type: 'supply-out',
     against: ['supply-in'],
     words: /\binternal(ly)?\b|\bregulat(or|ed)\b|\bldo\b|\bgenerated\b|\bdecoupling output\b/i,
-    unless: /\binputs?\b|\b(for|to|of|powers|supplies|feeds?) (the |all |its )?(internal|regulator|ldo|on-chip)/i,
+    unless: /\binputs?\b|(?<!\b(output|out) )\b(for|to|of|powers|supplies|feeds?) (the |all |its )?(internal|regulator|ldo|on-chip)/i,
   },
+  // The lowest rail is a ground in one circuit and a supply in the next.
+  { type: 'supply-in', against: ['ground'], words: /\bnegative (power )?supply\b/i, unless: /\b0 ?V\b/i },
+  { type: 'ground', against: ['supply-in'], words: /\bnegative (power )?supply\b/i, name: /^[ADP]?VSS\w*$/i },
   {
     type: 'passive',
+    weak: true,
     against: ['ground'],
     words: /\b(floating|bootstrap|source of|emitter|drain of|sense|switch(ing)? node)\b/i,
     unless: /\b(exposed|thermal) (pad|paddle)\b/i,

@@ -45,6 +45,13 @@ const shape = (code: string): string =>
 /** True where a cell is one of the known codes; used to recognise a type column without a heading. */
 export const isTypeCode = (text: string): boolean => text.trim() !== '' && shape(text) in CODES && shape(text) !== '';
 
+/** Words that cells of a type column are made of, where they are written out. */
+const SPOKEN =
+  /^((analog(ue)?|digital|logic|power|supply|suppl(y|ies)|ground|signal|clock|inputs?|outputs?|bi-?directional|in|out|i\/o|open|drain|collector|three|tri|state|no|not|connect(ed|ion)?|passive|reserved|and|or|ttl|l?v?cmos|pull|up|down)(\b|[\s/,()-])+)+$/i;
+
+/** True where a cell says a type in words and nothing else: `Analog input`, `Digital input/output`, `Supply`. */
+export const isTypePhrase = (text: string): boolean => text.length <= 40 && SPOKEN.test(text.trim());
+
 /**
  * Evidence from a type column's cell. The document's own legend comes first, then the codes in common use, then
  * whole words. Several codes in a cell (`I, AO`) are evidence for each, which makes a conflict that a person settles.
@@ -86,6 +93,12 @@ function builtCode(code: string, because: string): Evidence | undefined {
   if (/^OD\d{1,2}$/.test(code)) return evidence('open-drain', 6, because);
   if (/^O\d{1,2}$/.test(code)) return evidence('output', 6, because);
   if (/^I[SC]?\d{1,2}$/.test(code)) return evidence('input', 6, because);
+  // A direction and its buffer: Schmitt trigger, pull, tri-state, open drain, push-pull.
+  if (/^[AD]?I(ST|SMT|PU|PD)$/.test(code)) return evidence('input', 6, because);
+  if (/^[AD]?O(T|TS|Z)$/.test(code)) return evidence('three-state', 6, because);
+  if (/^[AD]O\/?OD$/.test(code)) return evidence('open-drain', 6, because);
+  if (/^O\/PP$/.test(code)) return evidence('output', 6, because);
+  if (/^I\/O\/(PP|OD|PP\/OD|OD\/PP)$/.test(code)) return evidence('bidirectional', 6, because);
   // How it drives, and not whether it only does.
   if (code === 'PP') return evidence('output', 2.9, because);
   // An input at reset with a pull, an output after it: the words say what it is for.

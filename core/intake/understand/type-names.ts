@@ -11,8 +11,10 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
   {
     type: 'supply-in',
     weight: 5,
-    name: /^(?!.*(_EN|_?(DET|DETECT|SENSE|SNS|MON|OK|GOOD|FLT|FAULT|CTRL|SEL|STAT))\d*$)(?:[ADPI]?V(CC|DD|BAT|IO|PP|EE|BB|LOGIC|DDA|DDIO|CCIO|CCINT|CCAUX|DDQ|S(?!S|YNC|EN)|SUP|SUPPLY|BUS|M|PA|RF|PLL)(_?[A-Z0-9]+)?\+?$|(AVDD|DVDD|IOVDD|DVCC|AVCC|PVDD|PVIN|AVIN|VIN|VBAT|VPWR|HVDD|LVDD|OVDD)(_?[A-Z0-9]+)?$|[A-Z]{1,5}_?V(DD|CC)\d*$|V[+\-−]$|[+\-−]VS?$|VS[+\-−]$|VDD[A-Z0-9_.]*$|VCC[A-Z0-9_.]*$|V\d+P\d+$|\+V_?IN$)/i,
+    name: /^(?!.*(_EN|_?(DET|DETECT|SENSE|SNS|MON|OK|GOOD|FLT|FAULT|CTRL|(?<!VC)SEL|STAT))\d*$)(?:[ADPI]?V(CC|DD|BAT|IO|PP|EE|BB|LOGIC|DDA|DDIO|CCIO|CCINT|CCAUX|DDQ|S(?!S|YNC|EN)|SUP|SUPPLY|BUS|M|PA|RF|PLL)(_?[A-Z0-9]+)?\+?$|(AVDD|DVDD|IOVDD|DVCC|AVCC|PVDD|PVIN|AVIN|VIN|VBAT|VPWR|HVDD|LVDD|OVDD)(_?[A-Z0-9]+)?$|[A-Z]{1,5}_?V(DD|CC)\d*$|V[+\-−]$|[+\-−]VS?$|VS[+\-−]$|VDD[A-Z0-9_.]*$|VCC[A-Z0-9_.]*$|V\d+P\d+$)/i,
   },
+  // A voltage is a rail's name.
+  { type: 'supply-in', weight: 4, name: /^[+-]?\d{1,2}(\.\d{1,2})?V\d{0,2}(_?(AUX|SB|A|D|IO))?$/i },
   { type: 'no-connect', weight: 5, name: /^N\.?\/?C\.?_?\d*$|^NC_[A-Z0-9]+$|^NIC$/i },
   { type: 'reserved', weight: 6, name: /^(DNC|DNU|RSVD?|RESERVED|RFU)[_\d]*$/i },
   // A reset as often.
@@ -22,7 +24,9 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
     weight: 4,
     name: /^(REF_?OUT|VREF_?OUT|VREF_?O|LDO\d|LDO_?OUT|MIC_?BIAS\d*|VREG(_?OUT)?|REG_?OUT|VREGOUT|VOUT_?LDO|VLDO\d*)$/i,
   },
-  { type: 'supply-out', weight: 5, name: /^\+V_?OUT\d*$/i },
+  { type: 'supply-in', weight: 6.5, name: /^\+V_?IN\d*$/i },
+  { type: 'supply-out', weight: 6.5, name: /^\+V_?OUT\d*$/i },
+  { type: 'ground', weight: 6.5, name: /^[-−–]V_?(IN|OUT)\d*$/i },
   { type: 'supply-out', weight: 5.5, name: /^[ADP]?V(DD|CC|REG)[A-Z]{0,4}_?OUT$|^(LDO|REG|VREF)_?OUT$/i },
   {
     type: 'passive',

@@ -30,7 +30,7 @@ const WORDINGS: Wording[] = [
     type: 'reserved',
     weight: 9,
     words:
-      /\bdo not connect\b|\bdo not use\b(?! (it |this |this pin |the pin )?(for|to|as|in)\b)|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|\bmust be left (open|floating|unconnected)\b|\bno[- ]connect(ion)?s?\b.{0,12}\bmust be (connected|tied|grounded|left|kept)\b|\b(tie|connect|strap|short)(ed)? (this pin )?to \w+ (for|in) normal (operation|use|mode)\b|^\W*internally connected\b(?! (to|with)\b)/i,
+      /\bdo not connect\b|\bdo not use\b(?! (it |this |this pin |the pin )?(for|to|as|in)\b)|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\b(manufacturing|production) test|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|\bmust be left (open|floating|unconnected)\b|\bno[- ]connect(ion)?s?\b.{0,12}\bmust be (connected|tied|grounded|left|kept)\b|\b(tie|connect|strap|short)(ed)? (this pin )?to \w+ (for|in) normal (operation|use|mode)\b|^\W*internally connected\b(?! (to|with)\b)/i,
     unless: /\bno internal connection\b|\breserved for future use in\b/i,
   },
   // What the output is to be set by is no output.
@@ -48,6 +48,8 @@ const WORDINGS: Wording[] = [
     unless: /\bno crystal\b|\bclock (output|buffer)|\bwithout (a )?crystal/i,
   },
   { type: 'passive', weight: 6.5, words: /\bpassive\b/i },
+  // What goes to and fro between two terminals is on no rail, whatever pumps it.
+  { type: 'passive', weight: 12, words: /\bflying[- ]cap/i, unless: /\b(output|rail) of (the |a )?(charge[- ]?pump|converter)/i },
   {
     type: 'passive',
     weight: 7,
@@ -65,14 +67,14 @@ const WORDINGS: Wording[] = [
   {
     type: 'passive',
     weight: 7,
-    words: /^\W*((decoupling|bypass|smoothing|reservoir|external) )?(capacitor|cap|resistor)\b/i,
+    words: /^\W*((decoupling|bypass|smoothing|reservoir|external) )?(capacitor|cap|resistor)\b(?! (divider|network|ladder|string))/i,
     unless: /\boutput\b/i,
   },
   {
     type: 'passive',
     weight: 7,
     words:
-      /^(?!.*\b(supply|power|ground|output|input)\b.{0,60}\b(bypass|decoupl))(.*\b)?(connect(ing)?|plac(e|ing)|put|insert(ing)?|attach(ing)?|wire|needs?|requires?)\b((?!\b(through|via|using|with|by|divider|tap|pull|series)\b)(?:[^.;]|\.(?=\d))){0,40}\b(resistor|capacitor|inductor|coil|crystal|ferrite)\b(?! (divider|network|ladder))/i,
+      /^(?!.*\b(supply|power|ground|output|input)\b.{0,60}\b(bypass|decoupl))(.*\b)?(connect(ing)?|plac(e|ing)|put|insert(ing)?|attach(ing)?|wire|needs?|requires?)\b((?!\b(through|via|using|with|by|divider|tap|pull|series)\b)(?:[^.;]|\.(?=\d))){0,40}\b(resistor|capacitor|inductor|coil|crystal|ferrite|loop filter)\b(?! (divider|network|ladder))/i,
     unless:
       /\b(bypass|decoupl\w*|pull-?up|pull-?down|supply|regulator output|ldo output|reference output|open[- ](drain|collector)|(side|end) of (the )?(shunt|sense)|shunt resistor)\b/i,
     isAdvice: true,
@@ -88,6 +90,11 @@ const WORDINGS: Wording[] = [
     type: 'passive',
     weight: 7,
     words: /\b\d[\d.]* ?[nµμup]F (capacitor )?(from|between) (the )?(SW|LX|PH|PHASE|BST|BTST|BOOT)\w* (to|and)\b/,
+  },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words: /\b(loop|external) filter (components? )?(must be|should be|is|are|has to be) (connected|attached|placed)\b/i,
   },
   // Contacts and poles of relays and switches.
   {
@@ -117,7 +124,7 @@ const WORDINGS: Wording[] = [
     words: /^[^.;,]{0,60}\b(bypass|decoupling|reservoir|smoothing) (capacitor|cap)\W*$/i,
     unless: /\b(regulator|ldo|supply|output)\b/i,
   },
-  { type: 'supply-out', weight: 2.9, words: /\bbias (voltage|supply)\b/i, unless: /\binput\b|\bset|\badjust/i },
+  { type: 'supply-out', weight: 2.9, words: /\bbias(ing)? (voltage|supply)\b/i, unless: /\binput\b|\bset|\badjust/i },
   {
     type: 'passive',
     weight: 6.5,
@@ -136,17 +143,22 @@ const WORDINGS: Wording[] = [
     type: 'supply-out',
     weight: 8,
     words:
-      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc[-/]?dc|converter rail|core regulator)( ?\d{1,2})?('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (voltage )?output\b|\breference out\b|\bsupply output\b|\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (supply|rail|voltage)\b|\bbias (supply|rail) output\b|\b(internal|regulator) (core |digital |analog )?(supply|regulator|rail)( voltage)? (bypass|decoupl\w*)\b|\bregulated output voltage\b|\bldo output\b|\bcharge[- ]?pump rail\b/i,
+      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc[-/]?dc|converter rail|core regulator)( ?\d{1,2})?('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (voltage )?output\b|\breference out\b|\bsupply output\b|\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (\d[\d.]* ?V )?((analog(ue)?|digital|core|gate|driver) )*(supply|rail|voltage)\b|\bbias (supply|rail) output\b|\b(internal|regulator) (core |digital |analog )?(supply|regulator|rail)( voltage)? (bypass|decoupl\w*)\b|\bregulated output voltage\b|\bldo output\b|\bcharge[- ]?pump rail\b/i,
     unless:
-      /\bfeedback\b|\bsense\b|\binput (to|of|for|supply)\b|\benable\b|\bpower[- ]good\b|\bloop filter\b|\bphase (detector|comparator)\b|\bcharge[- ]?pump (output )?current\b/i,
+      /\bflying[- ]cap|\bfeedback\b|\bsense\b|\binput (to|of|for|supply)\b|\benable\b|\bpower[- ]good\b|\bloop filter\b|\bphase (detector|comparator)\b|\bcharge[- ]?pump (output )?current\b/i,
   },
   {
     type: 'ground',
     weight: 7,
     words:
-      /\b(analog(ue)?|digital|power|signal|supply|common|circuit|logic|rf|chassis|core|i\/?o|driver|output|input|high-side|low-side|side [12ab]|isolated)? ?grounds?\b(?! (plane )?(sense|sensing|fault|detect|feedback|reference input))|\b0 ?V (supply|reference|rail)\b|\bvss\b|\b(supply|power|low[- ]side|logic|signal) return\b|\breturn for\b/i,
+      /\b(analog(ue)?|digital|power|signal|supply|common|circuit|logic|rf|chassis|core|i\/?o|driver|output|input|high-side|low-side|side [12ab]|isolated)? ?grounds?\b(?! (plane )?(sense|sensing|fault|detect|feedback|reference input))|\b0 ?V (supply|reference|rail)\b|\(0 ?V\)|\bvss\b|\b(supply|power|low[- ]side|logic|signal) return\b|\breturn for\b/i,
     unless:
       /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bfloating\b|\b(to|or) (vdd or |vcc or )?(vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if)\b/i,
+  },
+  {
+    type: 'ground',
+    weight: 6,
+    words: /\b(device|analog(ue)?|power|supply|circuit|signal|digital|rf) common\b(?![- ](mode|input|output|terminal|anode|cathode|line))/i,
   },
   {
     type: 'ground',
@@ -157,7 +169,7 @@ const WORDINGS: Wording[] = [
     type: 'supply-in',
     weight: 7,
     words:
-      /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate[- ]drive|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|saving|mode|amp|ground|output|stage|enable|source|key|button|request|sequenc|detect|select|control|switch|state|status|cycl|indicat|monitor|sens|level|hold|off))|\bsupply\s*$/i,
+      /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate([- ]drive)?|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|^\W*\d[\d.]* ?V (power )?source\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|saving|mode|amp|ground|output|stage|enable|source|key|button|request|sequenc|detect|select|control|switch|state|status|cycl|indicat|monitor|sens|level|hold|off))|\bsupply\s*$/i,
     unless:
       /\b(supply|battery|power|v?bus|charger|adapter)( (supply|source|input))* (current|sense|sensing|monitor|good|output|return|ground|enable|select(ion)?|control|detect(ion|or)?|fault|ok|status|indicat\w+|switch control|fail|presence|present)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\b0 ?V suppl|\bgrounds?\b|\bsupply voltage (monitor|sense)/i,
   },
@@ -165,7 +177,7 @@ const WORDINGS: Wording[] = [
     type: 'supply-in',
     weight: 7,
     words:
-      /^\W*((converter|regulator|switcher|ldo|boost|buck|main|unregulated|dc|battery|charger|adapter)[- ])+input( voltage)?\b|^\W*(positive |dc )?input voltage\b(?! (range|sense|monitor|divider))/i,
+      /^\W*((converter|regulator|switcher|ldo|boost|buck|main|unregulated|dc|battery|charger|adapter)[- ])+input( voltage)?\b|^\W*(dc|main|battery|supply) voltage input\b|^\W*(positive |dc )?input voltage\b(?! (range|sense|monitor|divider))/i,
     unless: /\b(sense|sensing|monitor|feedback|comparator|logic|data|reference|a\/d|adc)\b/i,
   },
   {
@@ -202,9 +214,11 @@ const WORDINGS: Wording[] = [
     type: 'bidirectional',
     weight: 7,
     words:
-      /\bbi-?directional\b|\binputs? ?(\/|and|or) ?outputs?\b|\binput (and|or) (an? )?([\w-]+ ){1,2}output\b|\bin\/out\b|\bi\/os?\b(?! (supply|rail|voltage|power|ground|bank))|\bgpio\b|\bgeneral[- ]purpose (i\/?o|port|pin)\b|\bport [A-Z]?\d? ?(bit|pin|line)\b|\bdata (line|bus)\b|\bbus[- ]line\b/i,
+      /\bbi-?directional\b|\binputs? ?(\/|and|or) ?outputs?\b|\binput (and|or) (an? )?([\w-]+ ){1,2}output\b|\bin\/out\b|\bi\/os?\b(?! (buffers?|supply|rail|voltage|power|ground|bank))|\bgpio\b|\bgeneral[- ]purpose (i\/?o|port|pin)\b|\bport [A-Z]?\d? ?(bit|pin|line)\b/i,
     unless: /\bsuppl(y|ies)\b|\bground\b|\binput\/output (mask|buffers?|select|control|voltage)\b/i,
   },
+  // A line of a bus goes both ways where nothing else is said of it.
+  { type: 'bidirectional', weight: 5.5, words: /\bdata (line|bus)\b|\bbus[- ]line\b/i, unless: /\bsuppl(y|ies)\b|\bground\b/i },
   {
     type: 'output',
     weight: 5,
@@ -255,7 +269,7 @@ const WORDINGS: Wording[] = [
     type: 'input',
     weight: 4,
     words:
-      /\b(selects?|enables?|enable|chip[- ]select|reset|shut-?down|power-?down|clock|strobe|strap|trigger|address (bit|line|LSB|MSB|input)s?|mode (pin|select)|output[- ]enable|output[- ]disable|output[- ]control|write[- ]protect|receive(d)? data|feedback|sense|non-?inverting|inverting|set pin|control pin|logic (level )?(high|low) (to|for)|pull (high|low) to|tie (high|low)|drive (high|low) to)\b/i,
+      /\b(selects?|enables?|enable|chip[- ]select|reset|shut-?down|power-?down|clock|strobe|strap|trigger|address (bit|line|LSB|MSB|input)s?|bit of the (device |target )?address|mode (pin|select)|output[- ]enable|output[- ]disable|output[- ]control|write[- ]protect|receive(d)? data|feedback|sense|non-?inverting|inverting|set pin|control pin|logic (level )?(high|low) (to|for)|pull (high|low) to|tie (high|low)|drive (high|low) to)\b/i,
     unless:
       /\boutputs?\b(?![- ](enable|disable|control))|\boutput (of|from)\b|\bsuppl(y|ies)\b|\bsense resistor\b|\bpulls?\b.*\blow when\b/i,
   },
@@ -288,6 +302,7 @@ const BESIDE = [
   new RegExp(`\\b((?:${acts('s')}) (?:the |all |both |its )?(?:[\\w-]+ ){0,3}?)(?:in|out)puts?\\b`, 'gi'),
   new RegExp(`\\b((?:${acts('')}) (?:the|all|both|its) (?:[\\w-]+ ){0,3}?)(?:in|out)puts?\\b`, 'gi'),
   /\b()(?:in|out)puts?(?= (?:are|is) (?:enabled|disabled|active|on|off|held|forced|placed|put|turned)\b)/gi,
+  /\b()(?:in|out)puts?(?= (?:go|goes|become|becomes|float|stay|remain)\b)/gi,
   /\b()(?:[Ii]n|[Oo]ut)puts?(?= [A-Z0-9]{1,4} (?:low|high)\b(?!-))/g,
   /\b()(?:in|out)puts?(?= (?:sens(?:e|ing)|frequency|swing|slew|impedance|amplitude|power level)\b)/gi,
 ];

@@ -115,6 +115,21 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['RESERVED', undefined, 'Keep these pins unconnected', 'reserved'],
   ['GPIO', undefined, 'General purpose input or open-drain output', 'bidirectional'],
   ['EQ', 'I', 'Equalisation, four levels by strap resistor', 'input'],
+  ['CPL', 'PWR', 'Charge pump output; connect a flying capacitor between CPH and CPL', 'passive'],
+  ['3.3V', '—', '3.3 V source', 'supply-in'],
+  ['VR_DIG', undefined, 'Internally regulated 1.5 V digital supply voltage', 'supply-out'],
+  ['VIN_DC', 'P', 'DC voltage input from the harvester', 'supply-in'],
+  ['SDIN', 'DI', 'Data line of the serial port', 'input'],
+  ['IO', 'I/O', 'Command line; open-drain with pull-up', 'bidirectional'],
+  ['TEST_0', 'I', 'This pin must be tied to DGND', 'reserved'],
+  ['TEST', 'Input', 'Enable manufacturing test modes; connect to DGND', 'reserved'],
+  ['AVDDVCSEL', 'Supply', 'Laser supply', 'supply-in'],
+  ['DO', 'DO_T', 'Data output', 'three-state'],
+  ['MAGINC', 'DO_OD', 'Magnet field increase', 'open-drain'],
+  ['CLK', 'DI_ST', 'Clock', 'input'],
+  ['CMD', 'I/O/PP/OD', 'Command', 'bidirectional'],
+  ['DS', 'O/PP', 'Data strobe', 'output'],
+  ['PGND', 'G', 'Power ground, source of the lower transistor', 'ground'],
 ];
 
 it.each(SURE)('%s, type “%s”, “%s” is %s, without a doubt', (name, code, description, type) => {
@@ -156,6 +171,13 @@ const ASKED: [string, string | undefined, string][] = [
   ['VSH2', 'C', 'Positive source driving voltage 2'],
   ['OSC_IN', 'I', 'Main oscillator input'],
   ['BST', undefined, 'Supply of the high-side driver; 100 nF to LX'],
+  ['SUPHV', undefined, 'High-voltage input for the start-up'],
+  ['VCP', 'PWR', 'Gate drive supply of the high side, 1 µF to VM'],
+  ['VDD', 'P', '1.8 V digital supply; output of the internal regulator, for filtering only'],
+  ['OUT', undefined, 'Drain voltage sense: the cathode of the ideal diode'],
+  ['VRDIV', 'Output', 'Resistor divider biasing voltage'],
+  ['CONFIG_3', 'O', 'Connected to ground on the module'],
+  ['VSS', undefined, 'Most negative power supply; ground in single-supply use'],
 ];
 
 it.each(ASKED)('%s, type “%s”, “%s” is asked, with candidates', (name, code, description) => {

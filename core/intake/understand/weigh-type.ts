@@ -119,7 +119,9 @@ const isSaidGround = (type: ElectricalType, words: readonly Evidence[], named: r
 /** TEST that is to be tied or left open is no input for the user, whatever its buffer is; nor is RSVD what is not connected. */
 const testTerminal = (name: string, description: string): Evidence[] =>
   /^n?(TEST|TST|TM|TMODE|SCAN_?(EN|MODE)|RSVD?|RESERVED|RFU)[A-Z_]{0,4}\d*[#*]?$/i.test(name) &&
-  /^\W*(tie|connect|leave|keep|must be|should be|strap|short|wire)\b(?!.*\b(resistor|capacitor)\b)/i.test(description)
+  /(^|[.;,] *)(this (pin|input|terminal) )?(tie|connect|leave|keep|must be|should be|strap|short|wire)\b(?!.*\b(resistor|capacitor)\b)(?!.{0,40}\b(not used|unused)\b)/i.test(
+    description.trim(),
+  )
     ? [evidence('reserved', 8, `name ${name} and “${description.slice(0, 40).trim()}”`)]
     : [];
 
@@ -130,7 +132,13 @@ const testTerminal = (name: string, description: string): Evidence[] =>
 function fedByName(told: Evidence[], named: Evidence[], description: string): Evidence[] {
   const supply = named.find((e) => e.type === 'supply-in' && e.weight >= 5);
   const [only, ...more] = told;
-  if (!supply || !only || more.length > 0 || /\b(analog(ue)?|signal|differential|channel|data|logic|sense)\b/i.test(description)) return [];
+  if (
+    !supply ||
+    !only ||
+    more.length > 0 ||
+    /\b(analog(ue)?|signal|differential|channel|data|logic|sense|threshold|divider)\b/i.test(description)
+  )
+    return [];
   if (only.type === 'output') return [evidence('supply-out', 9, supply.because)];
   return only.type === 'input' ? [evidence('supply-in', 9, supply.because)] : [];
 }
@@ -169,11 +177,17 @@ function sharpen(told: Evidence[], words: Evidence[], named: Evidence[]): Voices
   const exact = exactOf(told);
   // A text that says supply does not say which way it goes.
   const isHeld = (type: ElectricalType) =>
-    exact !== undefined && (COVERS[exact]?.includes(type) || (exact === 'supply-out' && type === 'supply-in'));
+    exact !== undefined &&
+    (COVERS[exact]?.includes(type) ||
+      (exact === 'supply-out' && type === 'supply-in') ||
+      (exact === 'bidirectional' && type === 'open-drain'));
   const narrowed = (e: Evidence): Evidence => (isHeld(e.type) ? { ...e, type: exact! } : e);
   // A hint such as "clock" beside an exact code only says what the signal is for: a clock can be an output.
-  const isHint = (e: Evidence) => exact !== undefined && e.weight <= 4 && e.type !== exact;
-  for (const e of words) add(isHint(e) ? { ...e, weight: e.weight * 0.8 } : narrowed(e));
+  // So is a line of a bus beside a column and a name that say one direction.
+  const isNamed = named.some((n) => n.type === exact);
+  const isHint = (e: Evidence) =>
+    exact !== undefined && e.type !== exact && (e.weight <= 4 || (isNamed && e.type === 'bidirectional' && e.weight <= 5.5));
+  for (const e of words) add(isHint(e) ? { ...e, weight: Math.min(e.weight, 4) * 0.8 } : narrowed(e));
   for (const e of named.map(narrowed))
     add(told.length > 0 || spoken.some((s) => s !== e) ? { ...e, weight: e.weight * (e.weight >= 5 ? 0.8 : 0.6) } : e);
   return voices;
