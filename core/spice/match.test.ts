@@ -93,6 +93,9 @@ it.each<[string, string[], string[]]>([
   ['a letter for the bar', ['CS:input', 'Q:output', 'Q#:output'], ['CSB', 'Q', 'QN']],
   ['dashes between words', ['PRE-TERM:passive', '~PG:open-drain'], ['PRETERM', 'PG']],
   ['colours in a letter', ['A:passive', 'KR:passive', 'KG:passive'], ['common_anode', 'red_cathode', 'green_cathode']],
+  ['colours in a word', ['RED A:passive', 'RED K:passive', 'BLUE K:passive'], ['AR', 'KR', 'KB']],
+  ['the ends of a triac', ['A1:passive', 'A2:passive', 'G:passive'], ['MT1', 'MT2', 'G']],
+  ['drives of gates', ['HDRV:output', 'LDRV:output', 'LE:input'], ['DRVH', 'DRVL', 'latch_enable']],
   ['signs by letters', ['+IN:input', '-IN:input', 'SDO:output'], ['ainp', 'ainn', 'dout']],
 ])('matches names with %s', (_what, names, nodes) => {
   const pins = names.map((n, i) => ({ number: String(i), name: n.split(':')[0]!, type: n.split(':')[1] as ElectricalType, unit: null }));

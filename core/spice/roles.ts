@@ -36,6 +36,8 @@ const ROLES: [role: string, words: RegExp][] = [
   ['normally open', /^n\.?o\.?\d?$|\bnormally[- ]open\b/],
   ['normally closed', /^n\.?c\.?\d?$|\bnormally[- ]closed\b/],
   ['common', /^(com|common)\d?$|\bcommon (contact|terminal|pole|node)\b/],
+  ['main 1', /^(mt1|a1)$|\bmain terminal 1\b/],
+  ['main 2', /^(mt2|a2)$|\bmain terminal 2\b/],
   ['anode', /^(a|an|anode|ano)$|\banode\b/],
   ['cathode', /^(k|c|ca|cath|cathode|kat)$|\bcathode\b/],
   ['drain', /^(d|drain)$|\bdrain\b/],

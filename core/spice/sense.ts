@@ -51,6 +51,9 @@ const FORMS: Record<string, string> = {
   'in low': 'lin inl',
   'high out': 'ho outh',
   'low out': 'outl',
+  'drive high': 'hdrv drvh hsdrv drvhi',
+  'drive low': 'ldrv drvl lsdrv drvlo',
+  'drive supply': 'vdrv vccdr drvcc vdr',
   anode: 'anode',
   cathode: 'cathode kathode',
   'cathode red': 'kr rk',
@@ -82,7 +85,8 @@ const FORMS: Record<string, string> = {
   mode: 'mode mod',
   gain: 'gain gn',
   strobe: 'strobe strb',
-  latch: 'latch le ltch',
+  'enable latch': 'le',
+  latch: 'latch ltch',
   clamp: 'clamp clmp',
   delay: 'delay dly',
   charge: 'chg charge',
@@ -128,6 +132,12 @@ export const isKnownWord = (word: string): boolean => {
   return plain.length > 1 && cut(plain) !== undefined;
 };
 
+const COLOURS = ['red', 'green', 'blue', 'white', 'amber', 'yellow'];
+const ENDS = [
+  ['#a', 'anode'],
+  ['k', 'cathode'],
+] as const;
+
 /** The words that a text means, sorted, and the index in it (`1` of OUT1, `a` of INA); undefined where it says nothing. */
 export const senseOf = remember((text: string): { readonly words: string; readonly index: string } | undefined => {
   const plain = text
@@ -147,6 +157,8 @@ export const senseOf = remember((text: string): { readonly words: string; readon
     else if (/^(\d+|[a-h])$/.test(token)) words.add(`#${token}`);
     else for (const word of cut(token) ?? [token]) words.add(word);
   }
+  // RED A and RED K: beside a colour the letter is an end of its diode.
+  if (COLOURS.some((c) => words.has(c))) for (const [letter, end] of ENDS) if (words.delete(letter)) words.add(end);
   const index = [...words].filter((w) => w.startsWith('#'));
   const rest = [...words].filter((w) => !w.startsWith('#')).sort();
   if (rest.length === 0 || (rest.length === 1 && rest[0]!.length === 1 && !/[+-]/.test(rest[0]!))) return undefined;

@@ -8,15 +8,22 @@ type Names = ReadonlyMap<string, string>;
 export function lists({ nodes, above, between, inside, later }: Header): Found {
   const byName: Names = new Map(nodes.map((n) => [n.toLowerCase(), n]));
   const comments = [...above, ...between, ...inside];
-  const near = comments.flatMap((c) => entriesOf(c, byName)).filter(([, { doc }]) => doc !== '' && !isRemark(doc));
+  const near = withoutPinColumn(comments.flatMap((c) => entriesOf(c, byName)).filter(([, { doc }]) => doc !== '' && !isRemark(doc)));
   const isWeak = ([, { line }]: Found[number]) => /^\s*\d+\s+[A-Z]/.test(comments.find((c) => c.line === line)?.text ?? '');
   near.sort((a, b) => Number(isWeak(a)) - Number(isWeak(b)));
-  const found = [...near, ...spaced(comments, byName, new Set(near.map(([node]) => node)))];
+  const found = [...near, ...spaced(comments, byName, new Set(near.map(([node]) => node))), ...comments.flatMap((c) => grouped(c, byName))];
   const named = new Set(found.map(([node]) => node));
   if (named.size >= Math.min(2, nodes.length)) return found;
   // Further down in the body words beside a node's number are mostly about an element: only a whole list counts.
   const far = later.flatMap((c) => entriesOf(c, byName)).filter(([, { doc }]) => doc !== '' && !isRemark(doc));
   return new Set(far.map(([node]) => node)).size >= Math.max(2, nodes.length / 2) ? far : [];
+}
+
+/** A table of nodes with the package's pins beside them: where all words begin with a number of their own, it is no word. */
+function withoutPinColumn(found: Found): Found {
+  const numbers = found.map(([, { doc }]) => /^(\d+)\s+\S/.exec(doc)?.[1]);
+  const isColumn = found.length > 2 && !numbers.includes(undefined) && new Set(numbers).size === numbers.length;
+  return isColumn ? found.map(([node, said]) => [node, { ...said, doc: said.doc.replace(/^\d+\s+/, '') }]) : found;
 }
 
 /** `VCC supply` with one blank only, where most of the nodes have such a line: alone it could be any sentence. */
@@ -30,6 +37,17 @@ function spaced(comments: readonly Comment[], byName: Names, known: ReadonlySet<
   });
   const all = new Set([...known, ...found.map(([node]) => node)]);
   return all.size >= Math.max(2, byName.size * 0.6) ? found : [];
+}
+
+/** `Inputs: A, B`: what several nodes are, where nothing nearer says it. A side of the part is nothing that a node is. */
+function grouped({ text, line }: Comment, byName: Names): Found {
+  const [, said = '', list = ''] = /^\s*([A-Za-z][\w -]*?)\s*:\s*([^=:]+?)\.?\s*$/.exec(text) ?? [];
+  const nodes = allNodes(
+    list.split(/[\s,/&]+|\band\b/).filter((w) => w !== ''),
+    byName,
+  );
+  const saysNothing = byName.has(said.toLowerCase()) || LEAD.test(said) || /\bside$/i.test(said) || nodes.length === byName.size;
+  return saysNothing ? [] : nodes.map((n) => [n, { doc: tidy(said), line }]);
 }
 
 const startsWithNode = (text: string, byName: Names): boolean =>

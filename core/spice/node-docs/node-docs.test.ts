@@ -24,6 +24,18 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['names in brackets', card('* 1 (IN), 2 (OUT), 3 (GND)'), ['IN', 'OUT', 'GND']],
     ['a title before the list', card('* Hall switch: 1 supply, 2 output, 3 ground'), ['supply', 'output', 'ground']],
     ['one blank, where all have it', card('* IN input\n* OUT output\n* GND ground', 'IN OUT GND'), ['input', 'output', 'ground']],
+    [
+      'a line for each place',
+      card('* Order of the nodes:\n* 1st  inverting input\n* 2nd  positive supply\n* third: output', 'a b c'),
+      ['inverting input', 'positive supply', 'output'],
+    ],
+    [
+      'a table with the package’s pins',
+      card('* Node  Pin  Signal\n* 1   3   IN+\n* 99  7   VDD\n* 50  4   VSS', '1 99 50'),
+      ['IN+', 'VDD', 'VSS'],
+    ],
+    ['nodes in groups', card('* Inputs : A, B\n* Output : Y', 'A B Y'), ['Inputs', 'Inputs', 'Output']],
+    ['a title with the first word', card('* Shunt reference: cathode, anode, output', 'K A R'), ['cathode', 'anode', 'output']],
     ['a sample call', card('* Usage: XU1 IN OUT GND X'), ['IN', 'OUT', 'GND']],
     ['a sample call with parameters', card('* call: X1 IN OUT GND X R=1k'), ['IN', 'OUT', 'GND']],
     ['a list with bare names between', card('* Pins: A = input, GND, Y = output', 'A GND Y'), ['input', 'GND', 'output']],

@@ -9,6 +9,8 @@ const USAGE = /^(?:usage|call|syntax|instance|example|use)\b[^:]*:?\s*/i;
 export function orderLine(header: Header): Found {
   const { nodes, above, between, inside, raw, name } = header;
   const comments = [...above, ...between, ...inside];
+  const counted = byPlaces(comments, nodes.length);
+  if (counted) return counted.map((c, k) => [nodes[k]!, { doc: tidy(c.text.replace(PLACE, '')), line: c.line }]);
   const block = afterLeadByLines(comments, nodes.length);
   if (block) return block.map((c, k) => [nodes[k]!, { doc: tidy(k === 0 ? (leadIn(c.text) ?? c.text) : c.text), line: c.line }]);
   const lastWorded = above.findLast((c) => /\w/.test(c.text));
@@ -20,6 +22,23 @@ export function orderLine(header: Header): Found {
       return named.map((doc, k) => [nodes[k]!, { doc: ownWords(doc, nodes[k]!), line: comment.line }]);
   }
   return [];
+}
+
+const PLACES = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
+/** A place in the order, `1st` or `second`, at the start of a line. */
+const PLACE = new RegExp(
+  `^\\s*(?:(\\d{1,2})(?:st|nd|rd|th)|(${PLACES.join('|')}))(?: (?:node|pin|terminal))?\\s*(?:[:=.)-]|is)?\\s+(?=\\S)`,
+  'i',
+);
+
+/** A line for each node in order, that begins with the node's place. */
+function byPlaces(comments: readonly Comment[], count: number): Comment[] | undefined {
+  const placeOf = (c: Comment) => {
+    const [, figure, word] = PLACE.exec(c.text) ?? [];
+    return word ? PLACES.indexOf(word.toLowerCase()) + 1 : Number(figure ?? 0);
+  };
+  const counted = comments.filter((c) => placeOf(c) > 0);
+  return count > 1 && counted.length === count && counted.every((c, k) => placeOf(c) === k + 1) ? counted : undefined;
 }
 
 /** What an item of the list says behind its own node's name: `A = input` in a list that has bare names too. */
@@ -62,13 +81,22 @@ function afterLead(comments: readonly Comment[], at: number, count: number): str
   let body = bare(found);
   for (let next = at + 1; next <= at + 4; next++) {
     const words = body === '' ? undefined : pieces(body, count);
-    if (words) return words;
+    // Lines of several words each that happen to have as many words as there are nodes.
+    if (words) return hasTorn(words) ? undefined : words;
     const more = comments[next];
     if (!more || more.line !== comment.line + (next - at) || !/\w/.test(more.text)) return undefined;
     body = `${body} ${bare(more.text)}`.trim();
   }
   return undefined;
 }
+
+const ADJECTIVE = /^(non-?)?inverting$|^(positive|negative|analog|digital|power|signal|latch|chip|output|noise)$/i;
+const NOUN = /^(inputs?|outputs?|supply|rail|ground|enable|select|terminal)$/i;
+
+/** True where words that belong together were taken for two terminals, more than once; or a place in the order for one. */
+const hasTorn = (words: readonly string[]): boolean =>
+  words.some((w) => /^\d{1,2}(st|nd|rd|th)$/i.test(w)) ||
+  words.filter((w, k) => ADJECTIVE.test(w) && NOUN.test(words[k + 1] ?? '')).length > 1;
 
 /** What follows the lead, which may stand after a sentence of its own: `LVDS receiver; node list: RIN+ RIN-`. */
 function leadIn(given: string): string | undefined {
@@ -87,7 +115,9 @@ function straightIn(comment: Comment, card: string, nodes: readonly string[]): s
   const text = comment.text.trim();
   // `K common cathode` begins with a node: it is an entry of a list.
   if (nodes.some((n) => text.toLowerCase().startsWith(`${n.toLowerCase()} `))) return undefined;
-  const whole = pieces(bare(text), nodes.length);
+  const inWhole = pieces(bare(text), nodes.length);
+  // `Shunt reference: cathode, anode`: what stands before a colon in the first of them is a title.
+  const whole = inWhole && /^[^:]+:\s/.test(inWhole[0]!) ? undefined : inWhole;
   if (whole && (aligned(comment.raw, card, nodes) || areTerminals(whole, text) || agree(whole, nodes))) return whole;
   const tails = [/:\s+(.*)$/, /^\S.*?\s{2,}(\S.*)$/].map((tail) => tail.exec(text)?.[1]);
   return tails
