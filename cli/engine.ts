@@ -37,8 +37,9 @@ export function nodeEngine(): { simulate: Simulate; close: () => void } {
     void worker?.terminate();
     worker = undefined;
   };
-  const simulate: Simulate = (netlist) =>
+  const simulate: Simulate = (netlist, mostMs = LIMIT) =>
     new Promise<Run>((resolve) => {
+      const limit = worker ? Math.min(LIMIT, mostMs) : LIMIT;
       const path = import.meta.resolve('eecircuit-engine');
       worker ??= new Worker(new URL(`data:text/javascript,${encodeURIComponent(WORKER)}`), {
         workerData: path,
@@ -56,7 +57,7 @@ export function nodeEngine(): { simulate: Simulate; close: () => void } {
         if (worker === own) close();
         done({ vectors: new Map(), errors: [`aborted: ${why}`] });
       };
-      const timer = setTimeout(() => broken(`it took over ${LIMIT / 1000} s`), LIMIT);
+      const timer = setTimeout(() => broken(`it took over ${limit / 1000} s`), limit);
       own.once('message', ({ vectors, errors, isFatal }: { vectors: [string, number[]][]; errors: string[]; isFatal?: boolean }) => {
         if (isFatal) close();
         done({ vectors: new Map(vectors), errors });

@@ -204,7 +204,8 @@ export const fieldEffectBench: Bench = {
   name: 'transfer',
   build(setup) {
     const nets = netsOf(setup);
-    const [d, g, s] = [netOf(nets, 'drain'), netOf(nets, 'gate'), netOf(nets, 'source')];
+    // One with an insulated gate and bipolar ends has a collector and an emitter.
+    const [d, g, s] = [netOf(nets, 'drain', 'collector'), netOf(nets, 'gate'), netOf(nets, 'source', 'emitter')];
     if (!d || !g || !s) return lacks('drain, gate and source');
     const sign = setup.device === 'pmos' || setup.device === 'pjf' ? -1 : 1;
     const isJunction = setup.device === 'njf' || setup.device === 'pjf';
@@ -258,7 +259,7 @@ export const regulatorBench: Bench = {
     const around = [
       ...netsWith(nets, 'ground').map((n, i) => `Vgnd${i} ${n} 0 0`),
       // The enable has a weak source of its own: on the input's, the two could be swapped unnoticed.
-      ...netsWith(nets, 'enable').flatMap((n, i) => [`Ven${i} en${i} 0 5`, `Ren${i} en${i} ${n} 10k`]),
+      ...netsWith(nets, 'enable').flatMap((n, i) => [`Ven${i} en${i} 0 ${setup.isOnWhenLow ? 0 : 5}`, `Ren${i} en${i} ${n} 10k`]),
       ...netsWith(nets, 'feedback').map((n, i) => `Rfb${i} ${n} ${out} 1`),
       `Vin ${input} 0 ${12 * sign}`,
       `Iload ${out} 0 ${sign}m`,

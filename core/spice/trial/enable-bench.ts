@@ -21,16 +21,17 @@ export const enableBench: Bench = {
       netlist: netlistOf(setup, around, '.dc Ven 0 5 0.05'),
       judge(run) {
         const [x, v] = [vectorOf(run, 'v(v-sweep)'), vectorOf(run, `v(${out})`)];
-        const full = at(x, v, 5);
+        const [on, off] = setup.isOnWhenLow ? [0, 5] : [5, 0];
+        const full = at(x, v, on);
         // Steps at which the output stands well between off and on, and goes up with the enable.
-        const between = v.filter((y, i) => i > 0 && y > 0.15 * full && y < 0.85 * full && y - v[i - 1]! > 0.01).length;
-        const measured = { outputOnV: round(full), outputOffV: round(at(x, v, 0)) };
+        const between = v.filter((y, i) => i > 0 && y > 0.15 * full && y < 0.85 * full && Math.abs(y - v[i - 1]!) > 0.01).length;
+        const measured = { outputOnV: round(full), outputOffV: round(at(x, v, off)) };
         const curve = sweepCurve(x, v, 'enable, V', 'output, V');
-        if (!(full > 0.4)) return fail(`With 5 V on the enable the output gives ${round(full)} V.`, measured, curve);
+        if (!(full > 0.4)) return fail(`With ${on} V on the enable the output gives ${round(full)} V.`, measured, curve);
         if (between * 0.05 > 0.3 * full) return fail('The output rises with the enable: enable and input may be swapped.', measured, curve);
         const acts = Math.abs(full - measured.outputOffV) > 0.5 * Math.abs(full);
         const said = acts ? 'The enable switches the output.' : 'The model heeds no enable up to 5 V.';
-        return pass(`${said} With 5 V on it the output is ${round(full)} V.`, measured, curve);
+        return pass(`${said} With ${on} V on it the output is ${round(full)} V.`, measured, curve);
       },
     };
   },

@@ -38,6 +38,7 @@ export function deviceByPins(setup: Setup): Device {
   if (has('in+', 'in-', 'output')) return nets.some((n) => n.pin.type === 'open-drain') ? 'comparator' : 'opamp';
   if (has('drain', 'gate', 'source')) return 'nmos';
   if (has('collector', 'base', 'emitter')) return 'npn';
+  if (has('collector', 'gate', 'emitter')) return 'nmos';
   if (has('anode', 'cathode') && nets.length === 2) return 'diode';
   if (nets.some((n) => n.pin.type === 'supply-out') && isRegulator(setup)) return 'regulator';
   const digital =
@@ -56,6 +57,17 @@ function isRegulator(setup: Setup): boolean {
   return isFed && !pins.some((n) => n.pin.type === 'input' && !['enable', 'feedback', 'bypass', 'reference'].includes(n.role));
 }
 
+/**
+ * Whether a regulator's enable lets it on while low: one with a bar does; a shutdown without one does by its name, and often
+ * only lost its bar.
+ */
+function isOnWhenLow(setup: Setup): 'yes' | 'maybe' | 'no' {
+  const name = netsOf(setup).find((n) => n.role === 'enable')?.pin.name ?? '';
+  const isBarred = /^[~/!]|^n(?=[A-Z])|[#*]$|_(N|B)$/.test(name);
+  const isShutdown = /^\W*n?(SHDN|SHUTDOWN|SHTDN|SD|PD|OFF|INH|INHIBIT|DIS\w*)\b/i.test(name.replace(/_.*$/, ''));
+  return isShutdown ? (isBarred ? 'no' : 'maybe') : isBarred ? 'yes' : 'no';
+}
+
 /** What the engine says that makes its results those of an earlier run, or none. */
 const FATAL = /\b(error|unknown|singular|no such|fatal|abort\w*|interrupted|failed|too (?:many|small)|undefined|cannot|can't|unable)\b/i;
 const UNSOLVED = /timestep too small|singular|no convergence|operating point/i;
@@ -65,17 +77,17 @@ const HARMLESS = /^\s*(warning|note|using|reference|doing|no compatibility)/i;
 const LEAD_OHM = 10;
 
 /** A bench on a joined unit. What the engine cannot solve is tried once more with a resistance in each lead. */
-async function tryBench(bench: Bench, setup: Setup, simulate: Simulate): Promise<Verdict> {
-  const first = await tryOnce(bench, setup, simulate);
+async function tryBench(bench: Bench, setup: Setup, simulate: Simulate, mostMs?: number): Promise<Verdict> {
+  const first = await tryOnce(bench, setup, simulate, mostMs);
   if (first.verdict !== 'inconclusive' || !UNSOLVED.test(first.reason)) return first;
-  const second = await tryOnce(bench, { ...setup, leadOhm: LEAD_OHM }, simulate);
+  const second = await tryOnce(bench, { ...setup, leadOhm: LEAD_OHM }, simulate, mostMs);
   return second.verdict === 'fail' ? second : first;
 }
 
-async function tryOnce(bench: Bench, setup: Setup, simulate: Simulate): Promise<Verdict> {
+async function tryOnce(bench: Bench, setup: Setup, simulate: Simulate, mostMs?: number): Promise<Verdict> {
   const built = bench.build(setup);
   if ('verdict' in built) return built;
-  const run = await simulate(built.netlist);
+  const run = await simulate(built.netlist, mostMs);
   const wrong = run.errors.findIndex((line) => FATAL.test(line) && !HARMLESS.test(line));
   if (wrong >= 0) {
     // What is wrong often stands in the lines after the one that says where.
@@ -101,21 +113,25 @@ const swapped = (setup: Setup, a: number, b: number): Setup => ({
 
 /** Above so many joined nodes the swaps are too many to try. */
 const MOST_SWAPPED = 8;
+/** An exchange that takes longer than this is none that passes, in ms; and after so many of them the search is given up. */
+const LONGEST = 2500;
+const MOST_ENDED = 6;
 
 /** The two pins whose exchange makes all benches pass, where exactly one exchange does. */
 async function findRejoin(benches: readonly Bench[], setup: Setup, simulate: Simulate): Promise<[string, string] | undefined> {
   const joined = setup.joins.flatMap((j, i) => (j.pins.length > 0 ? [i] : []));
   if (joined.length > MOST_SWAPPED) return undefined;
   const found: [string, string][] = [];
+  let ended = 0;
   for (const [k, a] of joined.entries())
     for (const b of joined.slice(k + 1)) {
       const other = swapped(setup, a, b);
       let passes = true;
       for (const bench of benches) {
         if (!passes) break;
-        const { verdict, reason }: Verdict = await tryBench(bench, other, simulate);
-        // One run over its time, and the search is given up: a user would wait for minutes.
-        if (/\baborted\b/.test(reason)) return undefined;
+        const { verdict, reason }: Verdict = await tryBench(bench, other, simulate, LONGEST);
+        // A user would wait for minutes.
+        if (/\baborted\b/.test(reason) && ++ended >= MOST_ENDED) return undefined;
         passes = verdict === 'pass';
       }
       if (passes) found.push([setup.joins[a]!.pins[0]!.name, setup.joins[b]!.pins[0]!.name]);
@@ -137,7 +153,16 @@ export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial
   const setup = isKnown ? given : { ...given, device: deviceByPins(given) };
   const benches = (BENCHES[setup.device] ?? [biasBench]).filter((bench) => bench.fits?.(setup) ?? true);
   const trials = await tryAll(benches, setup, simulate);
-  if (setup.device === 'regulator' && trials[0]?.verdict === 'fail') {
+  const isFailed = trials.some((t) => t.verdict === 'fail');
+  if (setup.device === 'regulator' && isFailed) {
+    if (isOnWhenLow(setup) !== 'no') {
+      const low = { ...setup, isOnWhenLow: true };
+      const others = await tryAll(benches, low, simulate);
+      if (!others.some((t) => t.verdict === 'fail')) return others;
+      if (isOnWhenLow(setup) === 'yes') return withRejoin(others, benches, low, simulate);
+      const rejoined = await withRejoin(others, benches, low, simulate);
+      if (rejoined !== others) return rejoined;
+    }
     const negative = await tryAll([regulatorBench], { ...setup, isNegative: true }, simulate);
     if (negative[0]!.verdict === 'pass') return negative;
   }
@@ -149,6 +174,11 @@ export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial
       t.verdict === 'fail' ? { ...t, verdict: 'inconclusive', reason: `Taken for logic by its pins, it may be none. ${t.reason}` } : t,
     );
   }
+  return withRejoin(trials, benches, setup, simulate);
+}
+
+/** Trials that failed with the exchange of two pins that would pass, where there is exactly one; else as they are. */
+async function withRejoin(trials: Trial[], benches: readonly Bench[], setup: Setup, simulate: Simulate): Promise<Trial[]> {
   const isUnsolved = trials.every((t) => t.verdict === 'inconclusive' && UNSOLVED.test(t.reason));
   if (!isUnsolved && !trials.some((t) => t.verdict === 'fail')) return trials;
   const rejoin = await findRejoin(benches, setup, simulate);

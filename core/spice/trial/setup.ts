@@ -33,6 +33,8 @@ export interface Setup {
   params: Record<string, string>;
   /** A regulator of a negative voltage: its input lies under the ground. */
   isNegative?: boolean;
+  /** A regulator that its enable or shutdown lets on while it is low. */
+  isOnWhenLow?: boolean;
   /** Resistance of each lead, in ohms, where ideal sources of bench and model would be set against each other. */
   leadOhm?: number;
 }
@@ -43,8 +45,11 @@ export interface Run {
   errors: string[];
 }
 
-/** Runs a netlist. The engine keeps old results after an error: who calls it looks at the errors first. */
-export type Simulate = (netlist: string) => Promise<Run>;
+/**
+ * Runs a netlist. The engine keeps old results after an error: who calls it looks at the errors first. `mostMs` ends a run
+ * sooner than the engine's own limit does; the run that an engine starts with has always the whole of it.
+ */
+export type Simulate = (netlist: string, mostMs?: number) => Promise<Run>;
 
 export interface Curve {
   x: { label: string; values: number[] };
@@ -66,7 +71,7 @@ const OUTPUTS = new Set<ElectricalType>(['output', 'three-state', 'open-drain', 
  * own mistake.
  */
 export function roleOf({ name, type }: TrialPin): string {
-  const named = rolesOf(withoutChannel(name));
+  const named = rolesOf(withoutChannel(name.replace(/^[~/!](?=\w)|[#*]$/g, '')));
   const first = (...roles: string[]) => roles.find((r) => named.has(r));
   if (type === 'ground') return 'ground';
   if (type === 'supply-in')
@@ -90,7 +95,11 @@ export function netsOf(setup: Setup): Net[] {
   const has = (role: string) => nets.some((n) => n.role === role);
   // A single letter means a transistor's lead only beside its other leads; B of a gate is an input.
   const isLead = (role: string) =>
-    role === 'base' ? has('collector') && has('emitter') : role === 'gate' ? has('drain') && has('source') : true;
+    role === 'base'
+      ? has('collector') && has('emitter')
+      : role === 'gate'
+        ? (has('drain') && has('source')) || (has('collector') && has('emitter'))
+        : true;
   return nets.map((n) => (isLead(n.role) ? n : { ...n, role: 'input' }));
 }
 

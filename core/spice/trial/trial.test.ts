@@ -63,6 +63,7 @@ describe('what a pin is in a trial, by its own name and type', () => {
     [['S1P:input', 'S1N:input', 'AVDD:supply-in', 'AGND:ground', 'REFOUT:supply-out'], 'other'],
     [['A:input', 'B:input', 'VCC:supply-in', 'GND:ground', 'Y:output'], 'logic'],
     [['X1:passive', 'X2:passive', '', '', ''], 'other'],
+    [['C:passive', 'G:input', 'E:passive', '', ''], 'nmos'],
   ])('%j speak of a %s', (pins, device) => expect(deviceByPins({ ...amp(pins), device: 'other' })).toBe(device));
 });
 
@@ -112,6 +113,44 @@ describe('verdicts', () => {
       answering(() => (first ? ((first = false), -1) : 1)),
     );
     expect([trials[0]!.verdict, trials[0]!.rejoin]).toEqual(['fail', undefined]);
+  });
+  it('find the exchange though other exchanges have no end, and end those sooner', async () => {
+    const limits: (number | undefined)[] = [];
+    const ideal = answering((netlist) => (/^Vin p1 /m.test(netlist) ? 1 : -1));
+    const trials = await runTrials(amp(['IN-:input', 'IN+:input', ...AMP.slice(2)]), (netlist, mostMs) => {
+      limits.push(mostMs);
+      const isEndless = mostMs !== undefined && /^Vpos0 p4 /m.test(netlist) && /^Vin p1 /m.test(netlist);
+      return isEndless ? Promise.resolve({ vectors: new Map(), errors: ['aborted: it took over 2.5 s'] }) : ideal(netlist);
+    });
+    expect(trials[0]!.rejoin).toEqual(['IN-', 'IN+']);
+    expect(limits.slice(0, 3)).toEqual([undefined, undefined, 2500]);
+  });
+  it.each<[string, string, 'pass' | 'fail']>([
+    ['EN', 'high', 'pass'],
+    ['EN', 'low', 'fail'],
+    ['~EN', 'low', 'pass'],
+    ['SHDN', 'low', 'pass'],
+    ['SHDN', 'high', 'pass'],
+    ['~SHDN', 'low', 'fail'],
+  ])('of a regulator whose %s lets it on while %s: %s', async (name, on, verdict) => {
+    const isOn = (level: number) => (on === 'high' ? level > 1 : level < 1);
+    const simulate: Simulate = (netlist) => {
+      const [, source, from, to] = /^\.dc (\S+) (\S+) (\S+)/m.exec(netlist)!;
+      const x = Array.from({ length: 51 }, (_, i) => Number(from) + ((Number(to) - Number(from)) * i) / 50);
+      const enable = Number(/^Ven0 en0 0 (\S+)/m.exec(netlist)?.[1] ?? 0);
+      const y = x.map((v) => (source === 'Ven' ? (isOn(v) ? 3 : 0) : isOn(enable) ? Math.min(3, v) : 0));
+      const vectors =
+        source === 'Ven'
+          ? [x, y]
+          : [
+              [...x, ...x],
+              [...y, ...y],
+            ];
+      return Promise.resolve({ vectors: new Map([['v(v-sweep)', vectors[0]!], ['v(p4)', vectors[1]!]]), errors: [] }); // prettier-ignore
+    };
+    const pins = ['IN:supply-in', `${name}:input`, 'GND:ground', 'OUT:supply-out'];
+    const trials = await runTrials(setup('.subckt L 1 2 3 4\nR1 1 4 1\n.ends', 'L', pins, 'regulator'), simulate);
+    expect(trials[0]!.verdict).toBe(verdict);
   });
   it.each<[string, string[], RegExp]>([
     [
