@@ -2,7 +2,7 @@ import type { Found, Header, NodeDoc } from './found';
 import { inline } from './inline';
 import { ladder } from './ladder';
 import { lists } from './lists';
-import { orderLine } from './order';
+import { byPlaces, orderLine } from './order';
 import { ownComments } from './own';
 
 export type { Header, NodeDoc } from './found';
@@ -16,7 +16,8 @@ export type { Header, NodeDoc } from './found';
 export function mineNodeDocs(header: Header, others: ReadonlySet<string> = new Set()): Map<string, NodeDoc> {
   const own = ownComments(header, others);
   const docs = new Map<string, NodeDoc>();
-  const [listed, ordered] = withoutContradiction(own, lists(own), orderLine(own));
+  const placed = byPlaces(own);
+  const [listed, ordered] = placed ? [[], placed] : withoutContradiction(own, lists(own), orderLine(own));
   for (const found of [inline(own), ladder(own), listed, ordered])
     for (const [node, doc] of found) if (!docs.has(node) && !SAYS_NOTHING.test(doc.doc)) docs.set(node, doc);
   return docs;

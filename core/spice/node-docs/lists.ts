@@ -8,7 +8,20 @@ type Names = ReadonlyMap<string, string>;
 export function lists({ nodes, above, between, inside, later }: Header): Found {
   const byName: Names = new Map(nodes.map((n) => [n.toLowerCase(), n]));
   const comments = [...above, ...between, ...inside];
-  const near = withoutPinColumn(comments.flatMap((c) => entriesOf(c, byName)).filter(([, { doc }]) => doc !== '' && !isRemark(doc)));
+  // `pin 1 (2) output` names two nodes, and which of them it means it does not say.
+  const isOther = (node: string, doc: string) => {
+    const other = byName.get(/^\(([\w+-]+)\)\s/.exec(doc)?.[1]?.toLowerCase() ?? '');
+    return other !== undefined && other !== node;
+  };
+  const entries = comments
+    .flatMap((c) => entriesOf(c, byName))
+    .map(([node, said]): Found[number] => [
+      node,
+      said.doc.startsWith(`(${node}) `) ? { ...said, doc: said.doc.slice(node.length + 3) } : said,
+    ]);
+  const near =
+    pinTable(comments, byName) ??
+    withoutPinColumn(entries.filter(([node, { doc }]) => doc !== '' && !isRemark(doc) && !isOther(node, doc)));
   const isWeak = ([, { line }]: Found[number]) => /^\s*\d+\s+[A-Z]/.test(comments.find((c) => c.line === line)?.text ?? '');
   near.sort((a, b) => Number(isWeak(a)) - Number(isWeak(b)));
   const found = [...near, ...spaced(comments, byName, new Set(near.map(([node]) => node))), ...comments.flatMap((c) => grouped(c, byName))];
@@ -17,6 +30,30 @@ export function lists({ nodes, above, between, inside, later }: Header): Found {
   // Further down in the body words beside a node's number are mostly about an element: only a whole list counts.
   const far = later.flatMap((c) => entriesOf(c, byName)).filter(([, { doc }]) => doc !== '' && !isRemark(doc));
   return new Set(far.map(([node]) => node)).size >= Math.max(2, nodes.length / 2) ? far : [];
+}
+
+/** A table whose heading names a column of the package's pins and one of the model's nodes, in either order. */
+function pinTable(comments: readonly Comment[], byName: Names): Found | undefined {
+  for (const [i, { text }] of comments.entries()) {
+    const heads = text
+      .trim()
+      .split(/\s+/)
+      .map((w) =>
+        w
+          .toLowerCase()
+          .replace(/[^a-z]/g, '')
+          .replace(/s$/, ''),
+      );
+    const [pin, node] = [heads.indexOf('pin'), heads.indexOf('node')];
+    if (pin < 0 || node < 0 || pin > 1 || node > 1 || heads.length < 3 || heads.length > 5) continue;
+    const rows = comments.slice(i + 1).map((c) => ({ line: c.line, cells: /^\s*(\S+)\s+(\S+)\s+(\S.*)$/.exec(c.text)?.slice(1) ?? [] }));
+    const found = rows.flatMap(({ line, cells }): Found => {
+      const name = byName.get((cells[node] ?? '').toLowerCase());
+      return name === undefined || !/^[A-Z]{0,2}\d{1,2}$/i.test(cells[pin]!) ? [] : [[name, { doc: tidy(cells[2]!), line }]];
+    });
+    if (found.length > 1 && new Set(found.map(([n]) => n)).size === found.length) return found;
+  }
+  return undefined;
 }
 
 /** A table of nodes with the package's pins beside them: where all words begin with a number of their own, it is no word. */
@@ -118,7 +155,7 @@ function itemOf(item: string, before: boolean, byName: Names): { nodes: string[]
   // What names other nodes, goes on about a wiring or belongs to a bracket is a sentence.
   const isSentence =
     /[:=()]/.test(doc) ||
-    /^(to|of|for|and|or|is|are|with|in|on|at|from)\b/i.test(doc) ||
+    /^(to|of|for|and|or|is|are|with|in|on|at|from)\b(?![+\-/])/i.test(doc) ||
     doc.split(/[\s/]+/).some((w) => byName.has(w.toLowerCase()));
   return nodes.length === 0 || !/[A-Za-z]/.test(doc) || isSentence ? undefined : { nodes, doc };
 }

@@ -9,8 +9,6 @@ const USAGE = /^(?:usage|call|syntax|instance|example|use)\b[^:]*:?\s*/i;
 export function orderLine(header: Header): Found {
   const { nodes, above, between, inside, raw, name } = header;
   const comments = [...above, ...between, ...inside];
-  const counted = byPlaces(comments, nodes.length);
-  if (counted) return counted.map((c, k) => [nodes[k]!, { doc: tidy(c.text.replace(PLACE, '')), line: c.line }]);
   const block = afterLeadByLines(comments, nodes.length);
   if (block) return block.map((c, k) => [nodes[k]!, { doc: tidy(k === 0 ? (leadIn(c.text) ?? c.text) : c.text), line: c.line }]);
   const lastWorded = above.findLast((c) => /\w/.test(c.text));
@@ -18,27 +16,53 @@ export function orderLine(header: Header): Found {
     const comment = comments[i]!;
     const words = afterLead(comments, i, nodes.length) ?? inCall(comment, name, nodes.length);
     const named = words ?? (comment === lastWorded || comment === inside[0] ? straightIn(comment, raw[0]!.text, nodes) : undefined);
-    if (named && !isEntry(named, nodes) && !named.every((w, k) => w.toLowerCase() === nodes[k]!.toLowerCase()))
+    if (named && !isEntry(named, nodes) && !hasTorn(named) && !named.every((w, k) => w.toLowerCase() === nodes[k]!.toLowerCase()))
       return named.map((doc, k) => [nodes[k]!, { doc: ownWords(doc, nodes[k]!), line: comment.line }]);
   }
   return [];
 }
 
 const PLACES = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
-/** A place in the order, `1st` or `second`, at the start of a line. */
-const PLACE = new RegExp(
+/** A place in the order at the start of a line: `1st` and `second`; `1.` and `(1)`; or a bullet, or nothing. */
+const ORDINAL = new RegExp(
   `^\\s*(?:(\\d{1,2})(?:st|nd|rd|th)|(${PLACES.join('|')}))(?: (?:node|pin|terminal))?\\s*(?:[:=.)-]|is)?\\s+(?=\\S)`,
   'i',
 );
+const COUNT = /^\s*(?:\((\d{1,2})\)|(\d{1,2})[.)])\s+(?=\S)/;
+const BULLET = /^\s*[-•o]\s+(?=\S)/;
 
-/** A line for each node in order, that begins with the node's place. */
-function byPlaces(comments: readonly Comment[], count: number): Comment[] | undefined {
-  const placeOf = (c: Comment) => {
-    const [, figure, word] = PLACE.exec(c.text) ?? [];
-    return word ? PLACES.indexOf(word.toLowerCase()) + 1 : Number(figure ?? 0);
-  };
-  const counted = comments.filter((c) => placeOf(c) > 0);
-  return count > 1 && counted.length === count && counted.every((c, k) => placeOf(c) === k + 1) ? counted : undefined;
+/** The node that each of so many lines is about, by its place among them; undefined where no lines are such a list. */
+export function byPlaces({ nodes, above, between, inside }: Header): Found | undefined {
+  const comments = [...above, ...between, ...inside];
+  const count = nodes.length;
+  if (count < 2) return undefined;
+  for (let from = 0; from + count <= comments.length; from++) {
+    const block = comments.slice(from, from + count);
+    if (block.some((c, k) => c.line !== block[0]!.line + k)) continue;
+    const words = wordsByPlace(block, nodes, comments[from - 1], comments[from + count]);
+    if (words) return block.map((c, k) => [nodes[k]!, { doc: tidy(words[k]!), line: c.line }]);
+  }
+  return undefined;
+}
+
+function wordsByPlace(block: Comment[], nodes: string[], before: Comment | undefined, behind: Comment | undefined): string[] | undefined {
+  const texts = block.map((c) => c.text);
+  const rest = (mark: RegExp) => texts.map((t) => t.replace(mark, ''));
+  const countedBy = (mark: RegExp) =>
+    texts.every((t, k) => {
+      const [, figure, other] = mark.exec(t) ?? [];
+      return (PLACES.indexOf((other ?? '').toLowerCase()) + 1 || Number(figure ?? other ?? 0)) === k + 1;
+    });
+  if (countedBy(ORDINAL)) return rest(ORDINAL);
+  const isNear = before !== undefined && before.line === block[0]!.line - 1;
+  const isOrder = isNear && /\border\b/i.test(before.text) && before.text.trim().split(/\s+/).length <= 8 && !/[:=]\s*\S/.test(before.text);
+  // Counted up where no node has the number for its name, or where an order is announced: the number is the place.
+  if (countedBy(COUNT)) return isOrder || !nodes.some((n) => /^\d+$/.test(n) && Number(n) <= nodes.length) ? rest(COUNT) : undefined;
+  const goesOn = behind !== undefined && behind.line === block.at(-1)!.line + 1 && /\w/.test(behind.text);
+  const words = rest(BULLET).map((t) => t.trim());
+  const isTerminal = (t: string) => rolesOf(t).size > 0 || isKnownWord(t);
+  const isPlain = words.every((t) => /^[A-Za-z+-]/.test(t) && !/[=:]/.test(t) && t.split(/\s+/).length <= 5);
+  return isOrder && !goesOn && isPlain && words.filter(isTerminal).length >= Math.max(2, nodes.length * 0.6) ? words : undefined;
 }
 
 /** What an item of the list says behind its own node's name: `A = input` in a list that has bare names too. */
@@ -80,7 +104,8 @@ function afterLead(comments: readonly Comment[], at: number, count: number): str
   if (found === undefined) return undefined;
   let body = bare(found);
   for (let next = at + 1; next <= at + 4; next++) {
-    const words = body === '' ? undefined : pieces(body, count);
+    // A list that ends with its separator goes on in the next line.
+    const words = body === '' || /[,;|/]$/.test(body) ? undefined : pieces(body, count);
     // Lines of several words each that happen to have as many words as there are nodes.
     if (words) return hasTorn(words) ? undefined : words;
     const more = comments[next];
@@ -95,7 +120,8 @@ const NOUN = /^(inputs?|outputs?|supply|rail|ground|enable|select|terminal)$/i;
 
 /** True where words that belong together were taken for two terminals, more than once; or a place in the order for one. */
 const hasTorn = (words: readonly string[]): boolean =>
-  words.some((w) => /^\d{1,2}(st|nd|rd|th)$/i.test(w)) ||
+  words.some((w) => /\S[,;]$/.test(w) || w.split(/\s+/).length > 6) ||
+  words.some((w) => /^(\d{1,2}(st|nd|rd|th)|node|pin|terminal|\d+:|\([^)]*\))$/i.test(w)) ||
   words.filter((w, k) => ADJECTIVE.test(w) && NOUN.test(words[k + 1] ?? '')).length > 1;
 
 /** What follows the lead, which may stand after a sentence of its own: `LVDS receiver; node list: RIN+ RIN-`. */
@@ -166,7 +192,7 @@ function areTerminals(words: readonly string[], text: string): boolean {
   // Single words of any case, `Anode Cathode Gate Vcap`: nearly all of them known.
   if (words.every((w) => /^[A-Za-z][\w+-]*$/.test(w))) return known >= Math.max(3, words.length * 0.8);
   // In words every one must say what it is: `(emitter, base, collector)`.
-  return /[,;]/.test(text) && words.every((w) => rolesOf(w).size > 0 && w.split(/\s+/).length <= 4);
+  return /[,;|]/.test(text) && words.every((w) => rolesOf(w).size > 0 && w.split(/\s+/).length <= 4);
 }
 
 /** True where the words of a comment stand over the nodes of the card, within three columns. */
