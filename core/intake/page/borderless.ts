@@ -16,7 +16,8 @@ export interface OpenTable {
   header: PageHeader;
   /** The columns' edges; undefined where the region ended with the heading. */
   edges: number[] | undefined;
-  /** The left edge of its region. */
+  /** The page and the left edge of its region. */
+  page: number;
   left: number;
   keys: number[];
   /** The font size of its body, in points. */
@@ -34,7 +35,7 @@ export function blocksIn(
   let at = 0;
   let current: OpenTable | undefined;
   const read = (header: PageHeader, first: number) => {
-    const { block, end, stays } = tableUnder(region, rules, header, at, first);
+    const { block, end, stays } = tableUnder(region, rules, header, at, first, open);
     if (block) blocks.push(block);
     current = stays;
     at = end;
@@ -44,7 +45,7 @@ export function blocksIn(
     if (end > 0) {
       blocks.push(blockOf(region, lines.slice(0, end), edges, undefined, rules, open.keys, true));
       at = end;
-      if (end === lines.length) current = { ...open, edges, left: region.left };
+      if (end === lines.length) current = { ...open, edges, page: region.page, left: region.left };
     }
   } else if (open && lines.length > 0 && !headerAt(lines, 0)) read(open.header, 0);
   while (at < lines.length) {
@@ -52,7 +53,9 @@ export function blocksIn(
     if (header) read(header, at + header.depth);
     else at++;
   }
-  return { blocks, open: current };
+  // Text beside a table on its own page does not end it: it may go on on the next page.
+  const isBeside = open?.page === region.page && blocks.length === 0;
+  return { blocks, open: current ?? (isBeside ? open : undefined) };
 }
 
 /** The table under a heading whose body begins at line `first`, the line after it, and what the next region may go on with. */
@@ -62,19 +65,24 @@ function tableUnder(
   header: PageHeader,
   at: number,
   first: number,
+  before: OpenTable | undefined,
 ): { block?: Block; end: number; stays: OpenTable | undefined } {
   const { lines } = region;
   const end = endOf(lines, first, header, region);
   const body = settled(lines.slice(first, end));
   const { left, right } = sideways(region, header, lines.slice(at, end));
   const size = lines[first]?.size ?? lines[at]?.size ?? 9;
-  if (first >= lines.length) return { end: first, stays: { header, edges: undefined, left: region.left, keys: [], size } };
+  if (first >= lines.length)
+    return { end: first, stays: { header, edges: undefined, page: region.page, left: region.left, keys: [], size } };
   const edges = edgesUnder(header, body, left, right);
-  const keys = keysOf(
+  const own = keysOf(
     header,
     body.map((l) => cutLine(l, edges)),
     edges.length - 1,
   );
+  // A row or two under the heading of the table before show no column of numbers by themselves.
+  const goesOn = before !== undefined && before.keys.length > 0 && isSame(header, before.header);
+  const keys = own.length === 0 && goesOn ? before.keys : own;
   const prose = body.findIndex((l) => flowsOver(l, edges, keys));
   if (prose >= 0) body.splice(prose);
   if (keys.length === 0 || body.length === 0) return { end: Math.max(first, at + 1), stays: undefined };
@@ -84,9 +92,12 @@ function tableUnder(
       captions: captionsAbove(lines, at),
     },
     end: prose >= 0 ? first + prose : end,
-    stays: end >= lines.length && prose < 0 ? { header, edges, left: region.left, keys, size } : undefined,
+    stays: end >= lines.length && prose < 0 ? { header, edges, page: region.page, left: region.left, keys, size } : undefined,
   };
 }
+
+const isSame = (a: PageHeader, b: PageHeader): boolean =>
+  a.heads.length === b.heads.length && a.heads.every((h, i) => h.text === b.heads[i]!.text);
 
 /** A table is as wide as its region, unless text that is none of it stands beside its heading. */
 function sideways(region: Region, header: PageHeader, lines: readonly Line[]): { left: number; right: number } {
@@ -123,7 +134,11 @@ function endOf(lines: readonly Line[], from: number, header: PageHeader, region:
     const gap = at > 0 ? line.base - lines[at - 1]!.base : 0;
     if (isOver(line, text, bodySize, header.heads[1]?.x0 ?? region.right)) return at;
     if (isProse(line, region) && !isInColumn(line, lines.slice(from, at), header)) return at;
-    const next = headerAt(lines, at);
+    const next = headingAt(
+      lines,
+      at,
+      header.heads.map((h) => h.x0),
+    );
     // Behind a wide gap two words over columns are enough for another table.
     const isApart = at > from && widest > 0 && gap > 1.8 * widest;
     if (next && next.worth >= (isApart ? 2 : Math.min(3, header.worth))) return at;
@@ -132,6 +147,13 @@ function endOf(lines: readonly Line[], from: number, header: PageHeader, region:
     if (at > from && gap < 6 * bodySize) widest = Math.max(widest, gap);
   }
   return lines.length;
+}
+
+/** Another heading at a line; words within one column of the table, `Supply of the digital pins, to`, are none. */
+function headingAt(lines: readonly Line[], at: number, columns: readonly number[]): PageHeader | undefined {
+  const next = headerAt(lines, at);
+  const isWithin = (from: number, k: number) => next!.heads.every((h) => h.x0 > from - 3 && h.x1 < (columns[k + 1] ?? Infinity));
+  return next && columns.length > 2 && columns.some(isWithin) ? undefined : next;
 }
 
 /** A caption, a larger title, a note (it begins before the second column, `second`), or the heading of a table that is no pinout. */
@@ -214,16 +236,19 @@ function goesOn(
   { keys, size }: OpenTable,
 ): { end: number; rows: number; crossed: number } {
   const none = { end: 0, rows: 0, crossed: 0 };
-  if (headerAt(lines, 0) || headerAt(lines, 1)) return none;
+  const cuts = lines.map((line) => cutLine(line, edges));
+  const isRowAt = (at: number) =>
+    keys.some((k) => looksLikeTerminal(cuts[at]!.cells[k] ?? '')) && cuts[at]!.cells.filter((c) => c !== '').length > 1;
+  const isHeading = (at: number) => at < lines.length && !isRowAt(at) && headingAt(lines, at, edges) !== undefined;
+  if (isHeading(0) || isHeading(1)) return none;
   let [end, rows, crossed] = [0, 0, 0];
   for (let at = 0; at < lines.length; at++) {
     const line = lines[at]!;
-    if (isOver(line, textOf(line), size, edges[1]!) || headerAt(lines, at)) break;
+    if (isOver(line, textOf(line), size, edges[1]!) || isHeading(at)) break;
     if (at > 0 && line.base - lines[at - 1]!.base > 4.5 * line.size && !hasRowSoon(lines, at)) break;
-    const cut = cutLine(line, edges);
-    const isRow = keys.some((k) => looksLikeTerminal(cut.cells[k] ?? '')) && cut.cells.filter((c) => c !== '').length > 1;
+    const isRow = isRowAt(at);
     if (isRow) rows++;
-    if (cut.crossed) crossed++;
+    if (cuts[at]!.crossed) crossed++;
     if (!isRow && rows === 0 && at > 3) return none;
     end = at + 1;
   }

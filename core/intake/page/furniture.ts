@@ -1,9 +1,13 @@
 import type { DocumentPage } from './page';
-import { textOf, usualGap, type Line } from './lines';
+import { headingWorth } from '../table/headings';
+import { segmentsOf, textOf, usualGap, type Line } from './lines';
 import type { Lattice } from './ruled';
 
 /** The strips at a page's top and bottom where running heads stand, as a share of its height. */
 const STRIP = 0.11;
+
+/** What only a foot says, so that it need not stand on another page. */
+const FOOT = /^(?:rev(?:ision)?\b\.? ?[A-Z\d.]{1,4}\b|page \d+|copyright\b|©|www\.)/i;
 
 const shape = (line: Line): string => textOf(line).replace(/\d+/g, '#').replace(/\s+/g, ' ');
 
@@ -23,7 +27,7 @@ export function withoutFurniture(pages: readonly PageLines[]): Line[][] {
   const keyOf = (line: Line) => `${shape(line)} ${Math.round(line.base / 4)}`;
   for (const { page, lines } of pages)
     for (const line of lines) if (inStrip(line, page)) seen.set(keyOf(line), (seen.get(keyOf(line)) ?? new Set()).add(page.number));
-  const repeats = (line: Line) => (seen.get(keyOf(line))?.size ?? 0) > 1;
+  const repeats = (line: Line) => (seen.get(keyOf(line))?.size ?? 0) > 1 || FOOT.test(textOf(line));
   return pages.map((own) => {
     const { lines } = own;
     // A page with a row or two has no usual gap: its lines are as far apart as print of their size may be.
@@ -34,7 +38,7 @@ export function withoutFurniture(pages: readonly PageLines[]): Line[][] {
       // A running head can have two lines; what counts is that white stands after the last of them.
       let end = at;
       while (lines[end] && isFurniture(lines[end]!, own) && repeats(lines[end]!)) {
-        if (isApart(lines[end], lines[end + step])) return end + step;
+        if (isApart(lines[end], lines[end + step]) || isOfOtherPrint(lines[end]!, lines[end + step])) return end + step;
         end += step;
         if (Math.abs(end - at) > 3) return at;
       }
@@ -45,6 +49,10 @@ export function withoutFurniture(pages: readonly PageLines[]): Line[][] {
     return from > 0 || to < lines.length ? lines.slice(from, Math.max(from, to)) : lines;
   });
 }
+
+/** Print of another size than the next line, and no headings: a running head stands near a table of wide rows. */
+const isOfOtherPrint = (line: Line, next: Line | undefined): boolean =>
+  next !== undefined && Math.abs(line.size - next.size) > 0.08 * next.size && headingWorth(segmentsOf(line).map((s) => s.text)) === 0;
 
 /** Lines without those that stand beside others at half a line's height, as cells do that are centred each by itself. */
 const fullLines = (lines: readonly Line[]): Line[] => {

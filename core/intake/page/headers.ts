@@ -61,7 +61,7 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
     if (most === 1 && hasNumber) continue;
     for (let depth = 1; depth <= most && at + depth <= lines.length; depth++) {
       const group = lines.slice(at, at + depth);
-      if (depth > 1 && !goesOn(group)) break;
+      if (depth > 1 && (!goesOn(group) || isGroupTitle(group.at(-1)!, best))) break;
       const read = readHeads(group, gap, blank);
       // Lines far apart are one heading only where each brings columns that the other lacks.
       const alone = isFar(group) ? 1 + Math.max(best?.worth ?? 0, headingWorth(segmentsOf(group.at(-1)!, gap).map((s) => s.text))) : 0;
@@ -82,7 +82,8 @@ function readHeads(group: readonly Line[], gap: number, blank: number): Omit<Pag
   const texts = heads.map((h) => h.text);
   return {
     heads,
-    worth: headingWorth(texts),
+    // `PIN A1, A2,`: a list of terminals below a heading belongs to the first row.
+    worth: texts.some((t) => /\b[A-Z]{0,2}\d+,/.test(t)) ? 0 : headingWorth(texts),
     sure: new Set(texts.map(roleOfHeading).filter((role) => role !== undefined && role !== 'ambiguous')).size,
     unclosed: texts.filter((t) => /\([^)]*$/.test(t)).length,
   };
@@ -98,6 +99,12 @@ function goesOn(group: readonly Line[]): boolean {
   if (Math.abs(last.size - first.size) > 0.15 * first.size || isRow(last) || isCaption(last)) return false;
   return !isFar(group) || isOnlyHeads(group.at(-2)!);
 }
+
+/** A lone text of several words left of all headings is the title of the first group of rows. */
+const isGroupTitle = (line: Line, above: PageHeader | undefined): boolean => {
+  const [only, ...more] = segmentsOf(line);
+  return more.length === 0 && above !== undefined && above.worth >= 3 && only!.words.length > 1 && only!.x1 < above.heads[0]!.x0;
+};
 
 /** How tall a heading may be, in font sizes. Its cells are centred, each by itself, so that its lines can be many. */
 const TALLEST = 5.5;
@@ -178,11 +185,13 @@ function apartByWords(segment: Segment): Segment[] {
 /** Puts heading lines over each other: a lone heading goes to the column under it, a wide one to all of them. */
 function stack(lines: Segment[][]): Head[] {
   const heads: Head[] = lines.at(-1)!.map(({ text, x0, x1 }) => ({ text, x0, x1 }));
-  for (const upper of lines.slice(0, -1).reverse())
+  for (const upper of lines.slice(0, -1).reverse()) {
+    // A whole line of headings: one of them that nobody knows is a heading too.
+    const isLine = headingWorth(upper.map((s) => s.text)) >= 2;
     for (const seg of upper) {
       const under = heads.filter((h) => Math.min(h.x1, seg.x1) - Math.max(h.x0, seg.x0) > 0.5);
       // What stands over no column is a heading only if it says so: captions stand there too.
-      if (under.length === 0 && (roleOfHeading(seg.text) !== undefined || packageIn(seg.text)?.name === seg.text))
+      if (under.length === 0 && (isLine || roleOfHeading(seg.text) !== undefined || packageIn(seg.text)?.name === seg.text))
         heads.push({ text: seg.text, x0: seg.x0, x1: seg.x1 });
       for (const h of under) {
         h.text = under.length > 1 && headingWorth([seg.text, h.text]) >= 2 ? h.text : `${seg.text} ${h.text}`;
@@ -192,6 +201,7 @@ function stack(lines: Segment[][]): Head[] {
         }
       }
     }
+  }
   return heads.sort((a, b) => a.x0 - b.x0);
 }
 

@@ -1,3 +1,4 @@
+import { roleOfHeading } from '../table/headings';
 import { headerAt } from './headers';
 import type { DocumentPage } from './page';
 import { linesOf, segmentsOf, type Line } from './lines';
@@ -26,12 +27,20 @@ export function regionsOf(page: DocumentPage, lines: readonly Line[]): Region[] 
 const hasHeadingOver = (lines: readonly Line[], gutter: number): boolean =>
   lines.some((_, i) => {
     const header = headerAt(lines, i);
+    if (header === undefined || header.heads.length < 3 || header.heads[0]!.x1 >= gutter || header.heads.at(-1)!.x0 <= gutter) return false;
+    if (header.sure >= 3 && header.sure === header.heads.length) return true;
+    // Headings that can mean two things, `Signal` and `Function`: the numbers stand on the left, and none on the right.
+    const roles = header.heads.map((h) => roleOfHeading(h.text));
+    const right = header.heads.flatMap((h, k) => (h.x0 > gutter ? [roles[k]] : []));
+    const isOne = new Set(header.heads.map((h) => h.text.toLowerCase())).size === header.heads.length;
+    const known = roles.filter((r) => r !== undefined).length;
     return (
-      header !== undefined &&
-      header.sure >= 3 &&
-      header.sure === header.heads.length &&
-      header.heads[0]!.x1 < gutter &&
-      header.heads.at(-1)!.x0 > gutter
+      isOne &&
+      known >= 3 &&
+      known >= roles.length - 1 &&
+      roles.includes('number') &&
+      !right.includes('number') &&
+      right.at(-1) !== undefined
     );
   });
 

@@ -40,6 +40,11 @@ it('joins a name whose line ended within a word, and asks', () => {
   const [, broken] = read([sheet('Pins', [HEAD, BODY[0]!, ['2', 'VREF_SAM\nP', 'I', 'Sampled reference'], BODY[2]!])]).terminals;
   expect(broken).toMatchObject({ name: 'VREF_SAMP', doubts: [{ field: 'name', reason: 'Its lines break between “VREF_SAM” and “P”.' }] });
 });
+it('takes the end of a list of numbers out of the name that it ran into, and asks where a dash stands behind a name', () => {
+  const body = [['A1, A3,', 'A5 VSS', 'G', 'Ground'], ['A2', 'CLK –', 'I', 'Clock input'], ['A4', 'Q', 'O', 'Output']]; // prettier-ignore
+  expect(list([sheet('Pins', [HEAD, ...body])])).toEqual(['A1 VSS', 'A3 VSS', 'A5 VSS', 'A2 CLK –', 'A4 Q']);
+  expect(read([sheet('Pins', [HEAD, ...body])]).terminals.find((t) => t.name === 'CLK –')!.doubts[0]!.reason).toMatch(/next column/);
+});
 it('gives each terminal its sheet and the address of each cell', () =>
   expect(read([sheet('Pins', [HEAD, ...BODY])]).terminals[1]!.origin).toEqual({
     sheet: 'Pins',

@@ -167,7 +167,7 @@ const cleanHeading = (text: string): string =>
 function entryOf(row: GridRow, columns: readonly Column[], { numbers, descriptions, at }: RoleIndex, group: string | undefined): Entry {
   const cell = (i: number) => (i < 0 ? '' : (row.cells[i]?.trim() ?? ''));
   const wordsAt = (i: number) => inWords(unbroken(row.cells[i] ?? ''));
-  const name = cell(at.name);
+  const { name, torn } = whole(cell(at.name), numbers.length === 1 ? cell(numbers[0]!) : '');
   const [, head = '', rest = ''] = BROKEN.exec(name) ?? [];
   const said = descriptions.length === 1 ? [wordsAt(descriptions[0]!)] : descriptions.map(wordsAt).filter((t) => t !== '');
   return {
@@ -176,7 +176,7 @@ function entryOf(row: GridRow, columns: readonly Column[], { numbers, descriptio
     crossed: row.crossed ?? false,
     group: inWords(cell(at.group)) || group,
     numbers: numbers.map((i) => {
-      const text = cell(i);
+      const text = `${cell(i)}${torn}`;
       return { packageName: columns[i]!.packageName, text, cell: readNumberCell(text) };
     }),
     name: rest === '' ? joinName(name) : head + rest,
@@ -203,6 +203,12 @@ const unbroken = (text: string): string =>
 
 const inWords = (text: string | undefined): string =>
   text === undefined || text === '' ? '' : /\s\s|[\n\t]/.test(text) ? text.replace(/\s+/g, ' ').trim() : text.trim();
+
+/** A name without the end of a list of numbers that ran into its column: `A1, A3,` beside `A5 AGND`. */
+function whole(name: string, number: string): { name: string; torn: string } {
+  const [, torn, rest] = (/[,;]\s*$/.test(number) && /^((?:[A-Z]{0,2}\d{1,3}\s*,?\s*)+)\s([A-Za-z]\S*)$/.exec(name)) || [];
+  return torn === undefined ? { name, torn: '' } : { name: rest!, torn: ` ${torn.trim()}` };
+}
 
 /** A line that may have ended within a word of a name: `VREF_SAM` over `P`. */
 const BROKEN = /^(\S*_\S*[A-Z0-9])\s*\n\s*([A-Z0-9]{1,3})$/;
@@ -274,6 +280,8 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   if (/[/,_]$/.test(clean.name) || (most > 1 && /[–-]$/.test(clean.name)))
     doubts.push({ field: 'name', reason: `“${clean.name}” ends as if it went on.` });
   if (clean.partly) doubts.push(levelDoubt('A bar stands over a part of the name.'));
+  // The dash of an empty column beside it.
+  if (/\s[–—-]$/.test(clean.name)) doubts.push({ field: 'name', reason: `“${clean.name}” may hold a cell of the next column too.` });
   if (entry.broken) doubts.push({ field: 'name', reason: `Its lines break between “${entry.broken.join('” and “')}”.` });
   if (entry.crossed) doubts.push({ field: 'name', reason: 'Text runs over the edge of a column in its row.' });
   if (!fits && !single) {
