@@ -68,6 +68,21 @@ const CUES: readonly Cue[] = [
     unless: /\bresistor|\bshunt\b|\bcurrent[- ]sens/i,
   },
   { type: 'supply-out', against: ['output'], words: /\bbias(ing)? (voltage|supply)\b/i, unless: /\binput\b|\bset|\badjust/i },
+  { type: 'supply-out', against: ['output'], words: /\bterminat(ing|ion) (output|regulator|rail)\b/i },
+  // What feeds or clocks another device comes out of this one.
+  {
+    type: 'supply-out',
+    against: ['supply-in'],
+    words:
+      /^\W*(switched )?(power )?supply (voltage )?(of|for|to) (the |an? )?(cards?|sim|sensors?|external|displays?|cameras?|antenna|microphones?)\b/i,
+  },
+  {
+    type: 'output',
+    against: ['input'],
+    words:
+      /^\W*(reset|clock|data|select|enable|interrupt|request|wake-?up)( \w+)? to (the |an? )?(cards?|sim|host|memory|displays?|panel|slave|peripheral|processor|microcontroller|camera|sensor)\b/i,
+  },
+  { type: 'input', against: ['passive'], words: /\b(remote|thermal|temperature|sens\w+) diode\b/i, unless: /\bresistor\b/i },
   { type: 'ground', against: ['output'], words: /^\W*(internally )?(connected|tied|shorted|wired|bonded) to (the )?(ground|gnd|vss)\b/i },
   {
     type: 'supply-in',

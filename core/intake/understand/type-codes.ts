@@ -79,8 +79,7 @@ export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>
     .map(shape)
     .filter((p) => p in CODES)
     .flatMap((p) => meant(CODES[p]!, because));
-  // `I/O, I`: what the broader code says holds the narrower.
-  if (spoken.length === 0) return parts.filter((p) => !parts.some((o) => o.type === 'bidirectional' && COVERS[o.type]!.includes(p.type)));
+  if (spoken.length === 0) return ofBuffers(parts);
   // `OD Out`: the code beside the word says which kind of output it is.
   const [only, ...more] = spoken;
   const narrower = more.length === 0 ? parts.find((p) => COVERS[p.type]?.includes(only!.type) && NARROW.has(p.type)) : undefined;
@@ -103,6 +102,14 @@ function builtCode(code: string, because: string): Evidence | undefined {
   if (code === 'PP') return evidence('output', 2.9, because);
   // An input at reset with a pull, an output after it: the words say what it is for.
   return /^I(PU|PD)\/O(PU|PD)?$/.test(code) ? evidence('output', 3, because) : undefined;
+}
+
+/** `I/O, I`: what the broader code says holds the narrower. `O (OD)` names the output's buffer, and `I (OD)` that of a bus. */
+function ofBuffers(parts: Evidence[]): Evidence[] {
+  const both = parts.find((p) => p.type === 'bidirectional');
+  const kept = both ? parts.filter((p) => p.type !== 'open-drain' && !COVERS[both.type]!.includes(p.type)) : parts;
+  const narrow = kept.find((p) => NARROW.has(p.type));
+  return narrow ? kept.filter((p) => p === narrow || !COVERS[narrow.type]?.includes(p.type)) : kept;
 }
 
 function phrase(text: string, because: string): Evidence[] {

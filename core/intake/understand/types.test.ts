@@ -130,6 +130,9 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['CMD', 'I/O/PP/OD', 'Command', 'bidirectional'],
   ['DS', 'O/PP', 'Data strobe', 'output'],
   ['PGND', 'G', 'Power ground, source of the lower transistor', 'ground'],
+  ['ALERT#', 'O (OD)', 'Limit exceeded', 'open-drain'],
+  ['SMBDAT', 'I/O (OD)', 'Management bus data', 'bidirectional'],
+  ['SMBCLK', 'I (OD)', 'Management bus clock', 'input'],
 ];
 
 it.each(SURE)('%s, type “%s”, “%s” is %s, without a doubt', (name, code, description, type) => {
@@ -177,6 +180,10 @@ const ASKED: [string, string | undefined, string][] = [
   ['OUT', undefined, 'Drain voltage sense: the cathode of the ideal diode'],
   ['VRDIV', 'Output', 'Resistor divider biasing voltage'],
   ['CONFIG_3', 'O', 'Connected to ground on the module'],
+  ['VCARD', undefined, 'Supply of the card, switched'],
+  ['RSTC', undefined, 'Reset to the card'],
+  ['VO', 'O', 'Terminating output'],
+  ['D1P', 'AI', 'Remote diode anode side'],
   ['VSS', undefined, 'Most negative power supply; ground in single-supply use'],
 ];
 
