@@ -96,7 +96,7 @@ function print(l: Layout, rows: readonly Row[]): DocumentPage[] {
   const { columns, size, pad, rules } = l;
   const share = { number: 1.1, name: 1.6, type: 0.8, description: 4 };
   const sum = columns.reduce((s, c) => s + share[c], 0);
-  const xs = columns.reduce((at, c) => [...at, at.at(-1)! + (l.width * share[c]) / sum], [l.left]);
+  const xs = columns.reduce<number[]>((at, c) => [...at, at.at(-1)! + (l.width * share[c]) / sum], [l.left]);
   const lead = size * l.lead;
   const pages: DocumentPage[] = [];
   let [runs, lines, y, top]: [Run[], Rule[], number, number] = [[], [], TOP, TOP];

@@ -43,6 +43,8 @@ it('joins a name whose line ended within a word, and asks', () => {
 it('takes the end of a list of numbers out of the name that it ran into, and asks where a dash stands behind a name', () => {
   const body = [['A1, A3,', 'A5 VSS', 'G', 'Ground'], ['A2', 'CLK –', 'I', 'Clock input'], ['A4', 'Q', 'O', 'Output']]; // prettier-ignore
   expect(list([sheet('Pins', [HEAD, ...body])])).toEqual(['A1 VSS', 'A3 VSS', 'A5 VSS', 'A2 CLK –', 'A4 Q']);
+  // A hostile name takes no time.
+  expect(list([sheet('Pins', [HEAD, ['1,', '1'.repeat(400), 'I', 'Input'], ...BODY])])).toHaveLength(4);
   expect(read([sheet('Pins', [HEAD, ...body])]).terminals.find((t) => t.name === 'CLK –')!.doubts[0]!.reason).toMatch(/next column/);
 });
 it('gives each terminal its sheet and the address of each cell', () =>

@@ -1,7 +1,20 @@
 import { readActiveLow } from './active-low';
 import { packageIn, roleOfHeading } from './headings';
 import { alternatesIn, cleanName, expandNames, findVectors, listAlternates } from './names';
+import { isTypePhrase } from '../understand/type-codes';
 import { readNumberCell } from './numbers';
+
+it.each<[string, boolean]>([
+  ['Analog input', true],
+  ['Digital input/output', true],
+  ['Output (open drain)', true],
+  ['I/O', true],
+  ['Supply', true],
+  ['Positive input', false],
+  ['Input of the clock', false],
+  ['', false],
+  [`${'in '.repeat(12)}x`, false],
+])('“%s” is a type in words: %s', (text, is) => expect(isTypePhrase(text)).toBe(is));
 
 describe('number cells', () => {
   it.each<[string, string[]]>([

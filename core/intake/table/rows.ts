@@ -206,7 +206,7 @@ const inWords = (text: string | undefined): string =>
 
 /** A name without the end of a list of numbers that ran into its column: `A1, A3,` beside `A5 AGND`. */
 function whole(name: string, number: string): { name: string; torn: string } {
-  const [, torn, rest] = (/[,;]\s*$/.test(number) && /^((?:[A-Z]{0,2}\d{1,3}\s*,?\s*)+)\s([A-Za-z]\S*)$/.exec(name)) || [];
+  const [, torn, rest] = (/[,;]\s*$/.test(number) && /^((?:[A-Z]{0,2}\d{1,3}(?:\s*,\s*|\s+))+)([A-Za-z]\S*)$/.exec(name)) || [];
   return torn === undefined ? { name, torn: '' } : { name: rest!, torn: ` ${torn.trim()}` };
 }
 

@@ -46,8 +46,9 @@ const shape = (code: string): string =>
 export const isTypeCode = (text: string): boolean => text.trim() !== '' && shape(text) in CODES && shape(text) !== '';
 
 /** Words that cells of a type column are made of, where they are written out. */
-const SPOKEN =
-  /^((analog(ue)?|digital|logic|power|supply|suppl(y|ies)|ground|signal|clock|inputs?|outputs?|bi-?directional|in|out|i\/o|open|drain|collector|three|tri|state|no|not|connect(ed|ion)?|passive|reserved|and|or|ttl|l?v?cmos|pull|up|down)(\b|[\s/,()-])+)+$/i;
+const SPOKEN_WORD =
+  '(?:i/o|analogu?e?|digital|logic|power|suppl(?:y|ies)|ground|signal|clock|inputs?|outputs?|bi-?directional|in|out|open|drain|collector|three|tri|state|no|not|connect(?:ed|ion)?|passive|reserved|and|or|ttl|l?v?cmos|pull|up|down)';
+const SPOKEN = new RegExp(`^${SPOKEN_WORD}(?:[\\s/,()-]+${SPOKEN_WORD})*[\\s)]*$`, 'i');
 
 /** True where a cell says a type in words and nothing else: `Analog input`, `Digital input/output`, `Supply`. */
 export const isTypePhrase = (text: string): boolean => text.length <= 40 && SPOKEN.test(text.trim());
