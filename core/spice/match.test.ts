@@ -95,6 +95,8 @@ it.each<[string, string[], string[]]>([
   ['colours in a letter', ['A:passive', 'KR:passive', 'KG:passive'], ['common_anode', 'red_cathode', 'green_cathode']],
   ['colours in a word', ['RED A:passive', 'RED K:passive', 'BLUE K:passive'], ['AR', 'KR', 'KB']],
   ['the ends of a triac', ['A1:passive', 'A2:passive', 'G:passive'], ['MT1', 'MT2', 'G']],
+  ['letters for channels', ['OUTA:output', '-INB:input', 'OUTB:output'], ['output_1', 'inverting_input_2', 'output_2']],
+  ['the gate before its input', ['A2:input', 'B1:input', 'Y2:output'], ['input 2A', 'input B of gate 1', 'output of gate 2']],
   ['drives of gates', ['HDRV:output', 'LDRV:output', 'LE:input'], ['DRVH', 'DRVL', 'latch_enable']],
   ['signs by letters', ['+IN:input', '-IN:input', 'SDO:output'], ['ainp', 'ainn', 'dout']],
 ])('matches names with %s', (_what, names, nodes) => {

@@ -2,7 +2,7 @@ import type { ElectricalType } from '../part';
 import { assign } from './assign';
 import type { ModelNode } from './read-models';
 import { letterOf, plainName, rolesOf, rolesOfPin, shortens, wordsOf } from './roles';
-import { indexed, senseOf } from './sense';
+import { indexed, countsAlike, senseOf } from './sense';
 
 /** A pin as matching sees it. `unit` is null for pins that belong to every unit, such as shared supplies. */
 export interface MatchPin {
@@ -250,6 +250,15 @@ function goesOnAbout(word: string, rest: string): boolean {
   return !/\b(enable|select|sense|return|ground)\b/i.test(rest) && (own.has('supply+') || !/\bsupply\b/i.test(rest));
 }
 
+/** `A1` and `1A` of a gate are an input or an output by the pin's type: the input A of gate 1. */
+function ofGate(pin: MatchPin, name: string): ReturnType<typeof senseOf> {
+  const [, figure = '', letter = ''] = /^(\d)([a-z])$/i.exec(name.replace(/^([a-z])(\d)$/i, '$2$1')) ?? [];
+  const words = pin.type === 'input' ? 'in' : pin.type === 'output' ? 'out' : undefined;
+  if (!words || !figure) return undefined;
+  // Y of several is the output of one of them; A and B are two inputs of it.
+  return /[a-h]/i.test(letter) ? { words, index: `${figure} ${letter.toLowerCase()}` } : { words, index: figure };
+}
+
 /** Names and comments of one sense: SHDN and SHDNB, "primary centre tap" and PRI_CT; with different indices they are others. */
 function likeSense(pin: MatchPin, names: readonly string[], node: ModelNode, first: string, channel: boolean): Likeness | undefined {
   const because = { comment: asSaid(node), name: `node ${node.name} means the same` };
@@ -260,8 +269,9 @@ function likeSense(pin: MatchPin, names: readonly string[], node: ModelNode, fir
   for (const { text, because: why } of texts) {
     const said = senseOf(text);
     for (const name of [...names, ...names.flatMap((n) => (/\w\/\w/.test(n) ? n.split('/') : []))]) {
-      const own = senseOf(name);
+      const own = senseOf(name) ?? ofGate(pin, name);
       if (own && own.words === said?.words && own.index === said.index) return { score: 0.89, because: why };
+      if (own && own.words === said?.words && countsAlike(own.index, said.index)) return { score: 0.81, because: why };
       if (!channel && own && own.words === said?.words && own.index !== '' && said.index !== '') return { score: 0, because: '' };
       const [ownPart, saidPart] = [indexed(name), indexed(text)];
       if (ownPart && saidPart && shares(rolesOf(ownPart.stem), rolesOf(saidPart.stem)))

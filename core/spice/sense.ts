@@ -145,15 +145,17 @@ export const senseOf = remember((text: string): { readonly words: string; readon
     .replace(/[−–]/g, '-')
     .replace(/\([^)]*\)/g, ' ')
     .replace(/\bnon[- ]?inverting\b/g, ' + ')
-    .replace(/(?<=[a-z]{2})-(?=[a-z]{2})/g, ' ');
+    .replace(/(?<=[a-z]{2})-(?=[a-z]{2})/g, ' ')
+    // Which of several it belongs to: `output of gate 2`.
+    .replace(/\b(?:of |in )?(?:gate|section|unit) (?=[\da-h]\b)/g, ' ');
   const tokens = plain.match(/[a-z]+|\d+|[+-]/g) ?? [];
   if (tokens.length === 0 || tokens.length > 8) return undefined;
   const words = new Set<string>();
-  for (const token of tokens) {
+  for (const [i, token] of tokens.entries()) {
     if (MUTE.has(token)) continue;
     // P and N behind an underscore, IN_P and RST_N: a sign beside an input or output, else the mark of active low.
     if (/^[pn]$/.test(token) && (words.has('in') || words.has('out'))) words.add(token === 'p' ? '+' : '-');
-    else if (/^[nb]$/.test(token) && words.size > 0) continue;
+    else if (/^[nb]$/.test(token) && words.size > 0 && !(token === 'b' && /^(\d|in|input|out|output)$/.test(tokens[i - 1] ?? ''))) continue;
     else if (/^(\d+|[a-h])$/.test(token)) words.add(`#${token}`);
     else for (const word of cut(token) ?? [token]) words.add(word);
   }
@@ -162,8 +164,15 @@ export const senseOf = remember((text: string): { readonly words: string; readon
   const index = [...words].filter((w) => w.startsWith('#'));
   const rest = [...words].filter((w) => !w.startsWith('#')).sort();
   if (rest.length === 0 || (rest.length === 1 && rest[0]!.length === 1 && !/[+-]/.test(rest[0]!))) return undefined;
-  return { words: rest.join(' '), index: index.map((w) => w.slice(1)).join(' ') };
+  const places = index.map((w) => w.slice(1)).sort();
+  return { words: rest.join(' '), index: places.join(' ') };
 });
+
+/** True where a letter counts what a figure counts elsewhere: channel A is channel 1. */
+export const countsAlike = (a: string, b: string): boolean => {
+  const [letter, figure] = /^\d$/.test(a) ? [b, a] : [a, b];
+  return /^[a-h]$/.test(letter) && /^\d$/.test(figure) && letter.charCodeAt(0) - 96 === Number(figure);
+};
 
 /** The stem and the index of a name or a comment: `A1` and "anode 1" have one index, `OUT` none. */
 export const indexed = remember((text: string): { readonly stem: string; readonly index: string } | undefined => {

@@ -154,3 +154,64 @@ it('property: however a header tells its nodes, no pin is put on a wrong one, an
   );
   expect(found / all).toBeGreaterThan(0.8);
 });
+
+/** Parts of several channels, told by letters or by figures, with a model of all of them. */
+const CHANNELS = {
+  amplifier: {
+    of: (k: number, a: string): Terminal[] => [
+      { pins: [`${k}IN+`, `IN${k}+`, `+IN${a}`, `IN${a}+`], type: 'input', said: [`noninverting input ${a}`, `non-inverting input ${k}`, `positive input of amplifier ${k}`], nodes: [`INP${k}`] }, // prettier-ignore
+      { pins: [`${k}IN-`, `IN${k}-`, `-IN${a}`, `IN${a}-`], type: 'input', said: [`inverting input ${a}`, `inverting input ${k}`, `negative input of amplifier ${k}`], nodes: [`INN${k}`] }, // prettier-ignore
+      { pins: [`${k}OUT`, `OUT${k}`, `OUT ${a}`, `OUT${a}`], type: 'output', said: [`output ${a}`, `output ${k}`, `output of amplifier ${k}`], nodes: [`OUT${k}`] }, // prettier-ignore
+    ],
+    shared: ['V+ VCC | supply-in | positive supply; V+ | VCC', 'V- VEE | supply-in | negative supply; V- | VEE'].map(terminal),
+  },
+  gate: {
+    of: (k: number): Terminal[] => [
+      { pins: [`${k}A`, `A${k}`], type: 'input', said: [`input A of gate ${k}`, `input ${k}A`], nodes: [`A${k}`] },
+      { pins: [`${k}B`, `B${k}`], type: 'input', said: [`input B of gate ${k}`, `input ${k}B`], nodes: [`B${k}`] },
+      { pins: [`${k}Y`, `Y${k}`], type: 'output', said: [`output of gate ${k}`, `output ${k}Y`], nodes: [`Y${k}`] },
+    ],
+    shared: ['VCC | supply-in | positive supply; VCC | VCC', 'GND | ground | ground; GND | GND'].map(terminal),
+  },
+};
+
+it('property: nor is a pin put on the node of another channel', () => {
+  const part = fc.record({
+    kind: fc.constantFrom('amplifier' as const, 'gate' as const),
+    channels: fc.constantFrom(2, 4),
+    style: fc.constantFrom('a ladder', 'equals signs', 'colons', 'columns', 'columns, words first', 'an order', 'counted in order', 'sentences'), // prettier-ignore
+    hasNumbers: fc.boolean(),
+    hasUnits: fc.boolean(),
+    named: fc.nat(11),
+    told: fc.nat(11),
+    turn: fc.array(fc.nat(9999), { minLength: 28, maxLength: 28 }),
+  });
+  let [found, all] = [0, 0];
+  fc.assert(
+    fc.property(part, ({ kind, channels, style, hasNumbers, hasUnits, named, told, turn }) => {
+      const { of, shared } = CHANNELS[kind];
+      const own = Array.from({ length: channels }, (_, c) => of(c + 1, 'ABCD'[c]!).map((t) => ({ ...t, unit: 'ABCD'[c]! })));
+      const terminals = [...own.flat(), ...shared.map((t) => ({ ...t, unit: null }))];
+      const order = terminals.map((_, i) => i).sort((a, b) => turn[a]! - turn[b]! || a - b);
+      const nodes = order.map((at, i) => (hasNumbers ? String(((i * 5) % order.length) + 1) : `N${at + 1}`));
+      const isOne = new Set(nodes).size === nodes.length;
+      const said = order.map((at) => terminals[at]!.said[told % terminals[at]!.said.length]!);
+      const comments = STYLES[style]!(nodes, said, []).map((l) => `* ${l}`);
+      const text = ['* a part', ...comments, `.SUBCKT TF200 ${nodes.join(' ')}`, 'R1 1 2 1G', '.ENDS', ''].join('\n');
+      const pins = terminals.map(({ pins: names, type, unit }, i) => ({
+        number: `${i + 1}`,
+        name: names[named % names.length]!,
+        type,
+        unit: hasUnits ? unit : null,
+      }));
+      fc.pre(isOne);
+      const { pairs } = matchPins(pins, good(readModels(text)).models[0]!.nodes);
+      const wrong = pairs.filter((p) => nodes[order.indexOf(Number(p.pin) - 1)] !== p.node);
+      expect(wrong.map((p) => `${p.pin}=${p.node}`)).toEqual([]);
+      found += new Set(pairs.map((p) => p.pin)).size;
+      all += pins.length;
+    }),
+    { numRuns: 500 },
+  );
+  expect(found / all).toBeGreaterThan(0.85);
+});
