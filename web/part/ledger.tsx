@@ -161,7 +161,8 @@ export function Ledger() {
       <div className="flex h-[38px] shrink-0 items-center gap-2 px-3">
         <h2 className="font-bold">Ledger</h2>
         <span className="truncate text-[13px] text-muted">
-          {pins.length} pins{groups > 1 ? `, ${groups} groups` : ''}
+          {pins.length} {pins.length === 1 ? 'pin' : 'pins'}
+          {groups > 1 ? `, ${groups} groups` : ''}
           {doubts.length > 0 ? `, ${doubts.length} in doubt` : ''}
         </span>
         <label htmlFor="ledger-filter" className="sr-only">

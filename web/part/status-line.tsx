@@ -13,7 +13,7 @@ export function StatusLine() {
     selection.length === 0
       ? 'nothing selected'
       : selection.length === 1 && first
-        ? `${first.name} selected`
+        ? `${first.name || '(no name)'} selected`
         : `${selection.length} pins selected`;
   return (
     <footer className="flex h-7 shrink-0 items-center gap-6 border-t border-line bg-surface px-4 text-[12.5px] text-muted">
