@@ -3,6 +3,8 @@ import type { Run, Simulate } from '../core/spice';
 
 /** The longest that one run may take, in ms. */
 const LIMIT = 12_000;
+/** What an engine may take to start, in ms. */
+const LOADING = 4_000;
 
 /** The engine writes what it likes to the console; the results go by message only. */
 const WORKER = `
@@ -39,7 +41,7 @@ export function nodeEngine(): { simulate: Simulate; close: () => void } {
   };
   const simulate: Simulate = (netlist, mostMs = LIMIT) =>
     new Promise<Run>((resolve) => {
-      const limit = worker ? Math.min(LIMIT, mostMs) : LIMIT;
+      const limit = Math.min(LIMIT, mostMs + (worker ? 0 : LOADING));
       const path = import.meta.resolve('eecircuit-engine');
       worker ??= new Worker(new URL(`data:text/javascript,${encodeURIComponent(WORKER)}`), {
         workerData: path,

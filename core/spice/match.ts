@@ -1,8 +1,8 @@
 import type { ElectricalType } from '../part';
 import { assign } from './assign';
 import type { ModelNode } from './read-models';
-import { letterOf, plainName, rolesOf, rolesOfPin, shortens, wordsOf } from './roles';
-import { indexed, countsAlike, senseOf } from './sense';
+import { isLowMarked, letterOf, plainName, rolesOf, rolesOfPin, shortens, wordsOf } from './roles';
+import { countsAlike, indexed, senseOf } from './sense';
 
 /** A pin as matching sees it. `unit` is null for pins that belong to every unit, such as shared supplies. */
 export interface MatchPin {
@@ -292,9 +292,6 @@ function isBarred(pin: string, node: string): boolean {
   const rest = there.slice(own.length);
   return isLowMarked(pin) ? /^(n|b|z|bar|not)$/.test(rest) : own.length > 1 && /^(b|z|bar)$/.test(rest);
 }
-
-/** An active-low mark in a name: Q# is no Q where both are there. */
-const isLowMarked = (name: string): boolean => /^[~/!]|[#*]$|_(n|b)$/i.test(name.trim());
 
 /** A one-letter node whose comment says something else: node C that is “emitter” is no collector pin C. */
 function isUnsaid(pin: MatchPin, node: ModelNode): boolean {

@@ -118,13 +118,18 @@ export function shortens(name: string, word: string): boolean {
   return at === short.length && long.length <= 2.4 * short.length && !/[aeiou]/.test(short.slice(1));
 }
 
+/** An active-low mark in a name: Q# is no Q where both are there. */
+export const isLowMarked = (name: string): boolean => /^[~/!]|[#*]$|_(n|b)$/i.test(name.trim());
+
+/** A name without the signs that mark it active low. */
+export const withoutMark = (name: string): string => name.replace(/^[~/!]|[#*]$/g, '');
+
 /** A name without its channel: IN+ of 1IN+ and IN1+, A of A2. */
 export const withoutChannel = (name: string): string => name.replace(/^\d+(?=\D)/, '').replace(/(?<=\D)\d+(?=[+\-−]?$)/, '');
 
 /** Names without case, separators and marks, for equality: `V+` stays, `IN_A` is `ina`, and `-IN A` is `ina-`. */
 export const plainName = remember((text: string): string =>
-  normal(text)
-    .replace(/^[~/!]|[#*]$/g, '')
+  withoutMark(normal(text))
     .replace(/[\s_.[\]()<>/]/g, '')
     // `PRE-TERM`; the sign of `IN-A` stays.
     .replace(/(?<=[a-z]{3})-(?=[a-z]{3})/g, '')

@@ -4,6 +4,8 @@ import type { EngineApi } from './engine-worker';
 
 /** The longest that one run may take, the loading of the engine at the first one included, in ms. */
 const LIMIT = 60_000;
+/** What an engine may take to start, in ms. */
+const LOADING = 10_000;
 
 /** A simulator in a worker of its own, started at the first run; a run over its time, or cancelling, ends the worker. */
 export function webEngine(): { simulate: Simulate; cancel: () => void } {
@@ -22,7 +24,7 @@ export function webEngine(): { simulate: Simulate; cancel: () => void } {
   };
   const simulate: Simulate = (netlist, mostMs = LIMIT) => {
     if (isOver) return Promise.resolve(ended('it was cancelled'));
-    const limit = worker ? Math.min(LIMIT, mostMs) : LIMIT;
+    const limit = Math.min(LIMIT, mostMs + (worker ? 0 : LOADING));
     worker ??= new Worker(new URL('./engine-worker.ts', import.meta.url), { type: 'module' });
     const api = wrap<EngineApi>(worker);
     return new Promise<Run>((resolve) => {

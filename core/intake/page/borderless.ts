@@ -72,8 +72,8 @@ function tableUnder(
   const body = settled(lines.slice(first, end));
   const { left, right } = sideways(region, header, lines.slice(at, end));
   const size = lines[first]?.size ?? lines[at]?.size ?? 9;
-  if (first >= lines.length)
-    return { end: first, stays: { header, edges: undefined, page: region.page, left: region.left, keys: [], size } };
+  const open = { header, page: region.page, left: region.left, size };
+  if (first >= lines.length) return { end: first, stays: { ...open, edges: undefined, keys: [] } };
   const edges = edgesUnder(header, body, left, right);
   const own = keysOf(
     header,
@@ -92,7 +92,7 @@ function tableUnder(
       captions: captionsAbove(lines, at),
     },
     end: prose >= 0 ? first + prose : end,
-    stays: end >= lines.length && prose < 0 ? { header, edges, page: region.page, left: region.left, keys, size } : undefined,
+    stays: end >= lines.length && prose < 0 ? { ...open, edges, keys } : undefined,
   };
 }
 
@@ -127,6 +127,7 @@ export const captionsAbove = (lines: readonly Line[], at: number): string[] =>
 /** Where a table's lines end: at a note, at prose, at another heading or caption, or at a wide gap that no row follows. */
 function endOf(lines: readonly Line[], from: number, header: PageHeader, region: Region): number {
   const bodySize = lines[from]?.size ?? 9;
+  const starts = header.heads.map((h) => h.x0);
   let widest = 0;
   for (let at = from; at < lines.length; at++) {
     const line = lines[at]!;
@@ -134,11 +135,7 @@ function endOf(lines: readonly Line[], from: number, header: PageHeader, region:
     const gap = at > 0 ? line.base - lines[at - 1]!.base : 0;
     if (isOver(line, text, bodySize, header.heads[1]?.x0 ?? region.right)) return at;
     if (isProse(line, region) && !isInColumn(line, lines.slice(from, at), header)) return at;
-    const next = headingAt(
-      lines,
-      at,
-      header.heads.map((h) => h.x0),
-    );
+    const next = headingAt(lines, at, starts);
     // Behind a wide gap two words over columns are enough for another table.
     const isApart = at > from && widest > 0 && gap > 1.8 * widest;
     if (next && next.worth >= (isApart ? 2 : Math.min(3, header.worth))) return at;
@@ -236,20 +233,18 @@ function goesOn(
   { keys, size }: OpenTable,
 ): { end: number; rows: number; crossed: number } {
   const none = { end: 0, rows: 0, crossed: 0 };
-  const cuts = lines.map((line) => cutLine(line, edges));
-  const isRowAt = (at: number) =>
-    keys.some((k) => looksLikeTerminal(cuts[at]!.cells[k] ?? '')) && cuts[at]!.cells.filter((c) => c !== '').length > 1;
-  const isHeading = (at: number) => at < lines.length && !isRowAt(at) && headingAt(lines, at, edges) !== undefined;
+  const isRow = ({ cells }: CellLine) => keys.some((k) => looksLikeTerminal(cells[k] ?? '')) && cells.filter((c) => c !== '').length > 1;
+  const isHeading = (at: number) => headingAt(lines, at, edges) !== undefined && !isRow(cutLine(lines[at]!, edges));
   if (isHeading(0) || isHeading(1)) return none;
   let [end, rows, crossed] = [0, 0, 0];
   for (let at = 0; at < lines.length; at++) {
     const line = lines[at]!;
     if (isOver(line, textOf(line), size, edges[1]!) || isHeading(at)) break;
     if (at > 0 && line.base - lines[at - 1]!.base > 4.5 * line.size && !hasRowSoon(lines, at)) break;
-    const isRow = isRowAt(at);
-    if (isRow) rows++;
-    if (cuts[at]!.crossed) crossed++;
-    if (!isRow && rows === 0 && at > 3) return none;
+    const cut = cutLine(line, edges);
+    if (isRow(cut)) rows++;
+    else if (rows === 0 && at > 3) return none;
+    if (cut.crossed) crossed++;
     end = at + 1;
   }
   return rows >= 1 ? { end, rows, crossed } : none;

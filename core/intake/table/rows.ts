@@ -168,7 +168,7 @@ function entryOf(row: GridRow, columns: readonly Column[], { numbers, descriptio
   const cell = (i: number) => (i < 0 ? '' : (row.cells[i]?.trim() ?? ''));
   const wordsAt = (i: number) => inWords(unbroken(row.cells[i] ?? ''));
   const { name, torn } = whole(cell(at.name), numbers.length === 1 ? cell(numbers[0]!) : '');
-  const [, head = '', rest = ''] = BROKEN.exec(name) ?? [];
+  const [, head = '', rest = ''] = (name.includes('\n') && BROKEN.exec(name)) || [];
   const said = descriptions.length === 1 ? [wordsAt(descriptions[0]!)] : descriptions.map(wordsAt).filter((t) => t !== '');
   return {
     line: row.line,

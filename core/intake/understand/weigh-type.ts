@@ -125,6 +125,9 @@ const testTerminal = (name: string, description: string): Evidence[] =>
     ? [evidence('reserved', 8, `name ${name} and “${description.slice(0, 40).trim()}”`)]
     : [];
 
+/** Words that are said of signals, whatever their names. */
+const OF_SIGNAL = /\b(analog(ue)?|signal|differential|channel|data|logic|sense|threshold|divider)\b/i;
+
 /**
  * A column that says input or output of what has a supply's name: the column's word is as often meant of the rail, so that
  * both stand against each other and a person decides.
@@ -132,13 +135,7 @@ const testTerminal = (name: string, description: string): Evidence[] =>
 function fedByName(told: Evidence[], named: Evidence[], description: string): Evidence[] {
   const supply = named.find((e) => e.type === 'supply-in' && e.weight >= 5);
   const [only, ...more] = told;
-  if (
-    !supply ||
-    !only ||
-    more.length > 0 ||
-    /\b(analog(ue)?|signal|differential|channel|data|logic|sense|threshold|divider)\b/i.test(description)
-  )
-    return [];
+  if (!supply || !only || more.length > 0 || OF_SIGNAL.test(description)) return [];
   if (only.type === 'output') return [evidence('supply-out', 9, supply.because)];
   return only.type === 'input' ? [evidence('supply-in', 9, supply.because)] : [];
 }

@@ -22,6 +22,9 @@ export interface Header {
   raw: { line: number; text: string; comment: string }[];
 }
 
+/** The comments that stand at the header. */
+export const commentsAt = ({ above, between, inside }: Header): Comment[] => [...above, ...between, ...inside];
+
 /** Which node is what, by the name of the node as the card has it. */
 export type Found = [string, NodeDoc][];
 

@@ -1,4 +1,4 @@
-import type { Found, Header, NodeDoc } from './found';
+import { commentsAt, type Found, type Header, type NodeDoc } from './found';
 import { inline } from './inline';
 import { ladder } from './ladder';
 import { lists } from './lists';
@@ -39,7 +39,7 @@ function withoutContradiction(header: Header, listed: Found, ordered: Found): [F
   if (against.length < 2) return [listed, ordered];
   const said = (found: Found) => {
     const lines = new Set(found.map(([, { line }]) => line));
-    const text = [...header.above, ...header.between, ...header.inside]
+    const text = commentsAt(header)
       .filter((c) => lines.has(c.line))
       .map((c) => c.text)
       .join(' ');

@@ -1,27 +1,16 @@
 import type { Comment } from '../cards';
 import { rolesOf } from '../roles';
-import { isRemark, LEAD, tidy, type Found, type Header } from './found';
+import { commentsAt, isRemark, LEAD, tidy, type Found, type Header } from './found';
 
 type Names = ReadonlyMap<string, string>;
 
 /** Lists of nodes with words, in the forms that makers write; one alone is taken for a remark unless the model has one node. */
-export function lists({ nodes, above, between, inside, later }: Header): Found {
+export function lists(header: Header): Found {
+  const { nodes, later } = header;
   const byName: Names = new Map(nodes.map((n) => [n.toLowerCase(), n]));
-  const comments = [...above, ...between, ...inside];
-  // `pin 1 (2) output` names two nodes, and which of them it means it does not say.
-  const isOther = (node: string, doc: string) => {
-    const other = byName.get(/^\(([\w+-]+)\)\s/.exec(doc)?.[1]?.toLowerCase() ?? '');
-    return other !== undefined && other !== node;
-  };
-  const entries = comments
-    .flatMap((c) => entriesOf(c, byName))
-    .map(([node, said]): Found[number] => [
-      node,
-      said.doc.startsWith(`(${node}) `) ? { ...said, doc: said.doc.slice(node.length + 3) } : said,
-    ]);
-  const near =
-    pinTable(comments, byName) ??
-    withoutPinColumn(entries.filter(([node, { doc }]) => doc !== '' && !isRemark(doc) && !isOther(node, doc)));
+  const comments = commentsAt(header);
+  const entries = comments.flatMap((c) => entriesOf(c, byName)).flatMap((entry) => ofOneNode(entry, byName));
+  const near = pinTable(comments, byName) ?? withoutPinColumn(entries.filter(([, { doc }]) => doc !== '' && !isRemark(doc)));
   const isWeak = ([, { line }]: Found[number]) => /^\s*\d+\s+[A-Z]/.test(comments.find((c) => c.line === line)?.text ?? '');
   near.sort((a, b) => Number(isWeak(a)) - Number(isWeak(b)));
   const found = [...near, ...spaced(comments, byName, new Set(near.map(([node]) => node))), ...comments.flatMap((c) => grouped(c, byName))];
@@ -30,6 +19,14 @@ export function lists({ nodes, above, between, inside, later }: Header): Found {
   // Further down in the body words beside a node's number are mostly about an element: only a whole list counts.
   const far = later.flatMap((c) => entriesOf(c, byName)).filter(([, { doc }]) => doc !== '' && !isRemark(doc));
   return new Set(far.map(([node]) => node)).size >= Math.max(2, nodes.length / 2) ? far : [];
+}
+
+/** `pin 2 (2) output` names its node twice; `pin 1 (2) output` names two, and which of them it means it does not say. */
+function ofOneNode([node, said]: Found[number], byName: Names): Found {
+  const [lead = '', name = ''] = /^\(([^()\s]+)\)\s/.exec(said.doc) ?? [];
+  const other = byName.get(name.toLowerCase());
+  if (other === undefined) return [[node, said]];
+  return other === node ? [[node, { ...said, doc: said.doc.slice(lead.length) }]] : [];
 }
 
 /** A table whose heading names a column of the package's pins and one of the model's nodes, in either order. */
@@ -79,10 +76,7 @@ function spaced(comments: readonly Comment[], byName: Names, known: ReadonlySet<
 /** `Inputs: A, B`: what several nodes are, where nothing nearer says it. A side of the part is nothing that a node is. */
 function grouped({ text, line }: Comment, byName: Names): Found {
   const [, said = '', list = ''] = /^\s*([A-Za-z][\w -]*?)\s*:\s*([^=:]+?)\.?\s*$/.exec(text) ?? [];
-  const nodes = allNodes(
-    list.split(/[\s,/&]+|\band\b/).filter((w) => w !== ''),
-    byName,
-  );
+  const nodes = nodesListed(list, byName);
   const saysNothing = byName.has(said.toLowerCase()) || LEAD.test(said) || /\bside$/i.test(said) || nodes.length === byName.size;
   return saysNothing ? [] : nodes.map((n) => [n, { doc: tidy(said), line }]);
 }
@@ -173,6 +167,13 @@ function allNodes(words: readonly string[], byName: Names): string[] {
   return found.length === words.length ? found : [];
 }
 
+/** The nodes of a list such as `7 8`, `5, 6` and `A and B`. */
+const nodesListed = (list: string, byName: Names): string[] =>
+  allNodes(
+    list.split(/[\s,/&]+|\band\b/).filter((w) => w !== ''),
+    byName,
+  );
+
 /** `1, 2 = element, T = temperature`: nodes without words of their own have those of the next one. */
 function gatheredNodes(text: string, line: number, byName: Names): Found | undefined {
   const found: Found = [];
@@ -194,22 +195,17 @@ function gatheredNodes(text: string, line: number, byName: Names): Found | undef
 
 /** Some words for several nodes: `S1=1, D1=7 8`, and `5, 6 = drain`. */
 function shared(text: string, line: number, byName: Names): Found | undefined {
-  const nodesIn = (list: string) =>
-    allNodes(
-      list.split(/[\s,/&]+|\band\b/).filter((w) => w !== ''),
-      byName,
-    );
   const left = /^(?:nodes?|pins?)?\s*((?:[\w+.-]+(?:\s*[,/&]\s*|\s+and\s+|\s+))+[\w+.-]+)\s*(?:=|:|->|\s-+\s|\.{2,})\s*([^=:]+)$/i.exec(
     text.trim(),
   );
-  const many = left ? nodesIn(left[1]!.replace(/[\s.]+$/, '')) : [];
+  const many = left ? nodesListed(left[1]!.replace(/[\s.]+$/, ''), byName) : [];
   if (left && many.length > 1) return many.map((n) => [n, { doc: tidy(left[2]!), line }]);
   const gathered = gatheredNodes(text, line, byName);
   if (gathered) return gathered;
   const entries = withCommas(text)
     .split(/\s*[,;]\s*/)
     .map((e) => /^\s*([^=:]+?)\s*(?:=|:)\s*(.+?)\s*$/.exec(e));
-  const lists = entries.map((e) => (e ? nodesIn(e[2]!) : []));
+  const lists = entries.map((e) => (e ? nodesListed(e[2]!, byName) : []));
   if (entries.length < 2 || lists.some((l) => l.length === 0) || lists.every((l) => l.length === 1)) return undefined;
   return lists.flatMap((list, i) => list.map((n): Found[number] => [n, { doc: tidy(entries[i]![1]!), line }]));
 }

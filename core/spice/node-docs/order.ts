@@ -1,14 +1,14 @@
 import type { Comment } from '../cards';
 import { rolesOf } from '../roles';
 import { isKnownWord } from '../sense';
-import { LEAD, pieces, tidy, type Found, type Header } from './found';
+import { commentsAt, LEAD, pieces, tidy, type Found, type Header } from './found';
 
 const USAGE = /^(?:usage|call|syntax|instance|example|use)\b[^:]*:?\s*/i;
 
 /** All nodes named in their order: after a lead, in a sample call, or in a bare line that stands over the card's nodes. */
 export function orderLine(header: Header): Found {
-  const { nodes, above, between, inside, raw, name } = header;
-  const comments = [...above, ...between, ...inside];
+  const { nodes, above, inside, raw, name } = header;
+  const comments = commentsAt(header);
   const block = afterLeadByLines(comments, nodes.length);
   if (block) return block.map((c, k) => [nodes[k]!, { doc: tidy(k === 0 ? (leadIn(c.text) ?? c.text) : c.text), line: c.line }]);
   const lastWorded = above.findLast((c) => /\w/.test(c.text));
@@ -32,8 +32,9 @@ const COUNT = /^\s*(?:\((\d{1,2})\)|(\d{1,2})[.)])\s+(?=\S)/;
 const BULLET = /^\s*[-•o]\s+(?=\S)/;
 
 /** The node that each of so many lines is about, by its place among them; undefined where no lines are such a list. */
-export function byPlaces({ nodes, above, between, inside }: Header): Found | undefined {
-  const comments = [...above, ...between, ...inside];
+export function byPlaces(header: Header): Found | undefined {
+  const { nodes } = header;
+  const comments = commentsAt(header);
   const count = nodes.length;
   if (count < 2) return undefined;
   for (let from = 0; from + count <= comments.length; from++) {
@@ -45,6 +46,7 @@ export function byPlaces({ nodes, above, between, inside }: Header): Found | und
   return undefined;
 }
 
+/** What a block of as many lines as nodes says of each, where it is a list in their order; `before` and `behind` are the lines around it. */
 function wordsByPlace(block: Comment[], nodes: string[], before: Comment | undefined, behind: Comment | undefined): string[] | undefined {
   const texts = block.map((c) => c.text);
   const rest = (mark: RegExp) => texts.map((t) => t.replace(mark, ''));

@@ -1,4 +1,5 @@
 import type { Device } from '../device';
+import { isLowMarked } from '../roles';
 import { biasBench, bipolarBench, diodeBench, fieldEffectBench, follower, openLoop, regulatorBench, type Bench } from './benches';
 import { enableBench } from './enable-bench';
 import { logicLevels } from './logic-bench';
@@ -58,14 +59,17 @@ function isRegulator(setup: Setup): boolean {
 }
 
 /**
- * Whether a regulator's enable lets it on while low: one with a bar does; a shutdown without one does by its name, and often
- * only lost its bar.
+ * The levels that a regulator's enable may let it on at, the likelier first: low for one with a bar; and both for a shutdown
+ * without one, which by its name lets it on while low and often only lost its bar.
  */
-function isOnWhenLow(setup: Setup): 'yes' | 'maybe' | 'no' {
-  const name = netsOf(setup).find((n) => n.role === 'enable')?.pin.name ?? '';
-  const isBarred = /^[~/!]|^n(?=[A-Z])|[#*]$|_(N|B)$/.test(name);
+function waysOn(setup: Setup): [Setup, ...Setup[]] {
+  const name = netsOf(setup).find((n) => n.role === 'enable')?.pin.name;
+  if (setup.device !== 'regulator' || name === undefined) return [setup];
+  const low = { ...setup, isOnWhenLow: true };
+  const isBarred = isLowMarked(name) || /^n(?=[A-Z])/.test(name);
   const isShutdown = /^\W*n?(SHDN|SHUTDOWN|SHTDN|SD|PD|OFF|INH|INHIBIT|DIS\w*)\b/i.test(name.replace(/_.*$/, ''));
-  return isShutdown ? (isBarred ? 'no' : 'maybe') : isBarred ? 'yes' : 'no';
+  if (isShutdown) return isBarred ? [setup] : [setup, low];
+  return isBarred ? [low, setup] : [setup];
 }
 
 /** What the engine says that makes its results those of an earlier run, or none. */
@@ -152,29 +156,30 @@ export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial
   const isKnown = BENCHES[given.device] !== undefined && (given.device !== 'regulator' || isRegulator(given));
   const setup = isKnown ? given : { ...given, device: deviceByPins(given) };
   const benches = (BENCHES[setup.device] ?? [biasBench]).filter((bench) => bench.fits?.(setup) ?? true);
-  const trials = await tryAll(benches, setup, simulate);
-  const isFailed = trials.some((t) => t.verdict === 'fail');
-  if (setup.device === 'regulator' && isFailed) {
-    if (isOnWhenLow(setup) !== 'no') {
-      const low = { ...setup, isOnWhenLow: true };
-      const others = await tryAll(benches, low, simulate);
-      if (!others.some((t) => t.verdict === 'fail')) return others;
-      if (isOnWhenLow(setup) === 'yes') return withRejoin(others, benches, low, simulate);
-      const rejoined = await withRejoin(others, benches, low, simulate);
-      if (rejoined !== others) return rejoined;
-    }
+  const [usual, ...others] = waysOn(setup);
+  const trials = await tryAll(benches, usual, simulate);
+  const hasFailed = trials.some((t) => t.verdict === 'fail');
+  for (const way of hasFailed ? others : []) {
+    const again = await tryAll(benches, way, simulate);
+    if (again.every((t) => t.verdict === 'pass')) return again;
+  }
+  if (setup.device === 'regulator' && trials[0]?.verdict === 'fail') {
     const negative = await tryAll([regulatorBench], { ...setup, isNegative: true }, simulate);
     if (negative[0]!.verdict === 'pass') return negative;
   }
   // By its pins alone a linear part looks like a gate: what a truth table then fails is no fault of the join.
-  if (!isKnown && setup.device === 'logic' && trials.some((t) => t.verdict === 'fail')) {
+  if (!isKnown && setup.device === 'logic' && hasFailed) {
     const bias = await tryAll([biasBench], setup, simulate);
     if (bias[0]!.verdict !== 'pass') return bias;
     return trials.map((t) =>
       t.verdict === 'fail' ? { ...t, verdict: 'inconclusive', reason: `Taken for logic by its pins, it may be none. ${t.reason}` } : t,
     );
   }
-  return withRejoin(trials, benches, setup, simulate);
+  for (const way of [usual, ...others]) {
+    const rejoined = await withRejoin(trials, benches, way, simulate);
+    if (rejoined !== trials) return rejoined;
+  }
+  return trials;
 }
 
 /** Trials that failed with the exchange of two pins that would pass, where there is exactly one; else as they are. */

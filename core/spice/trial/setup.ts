@@ -1,7 +1,7 @@
 import type { ElectricalType } from '../../part';
 import type { Device } from '../device';
 import type { SpiceModel } from '../read-models';
-import { rolesOf, withoutChannel } from '../roles';
+import { rolesOf, withoutChannel, withoutMark } from '../roles';
 import { forEngine } from './for-engine';
 
 /** A pin of the symbol as a trial sees it. */
@@ -47,7 +47,7 @@ export interface Run {
 
 /**
  * Runs a netlist. The engine keeps old results after an error: who calls it looks at the errors first. `mostMs` ends a run
- * sooner than the engine's own limit does; the run that an engine starts with has always the whole of it.
+ * sooner than the engine's own limit does; what an engine takes to start is not counted.
  */
 export type Simulate = (netlist: string, mostMs?: number) => Promise<Run>;
 
@@ -71,7 +71,7 @@ const OUTPUTS = new Set<ElectricalType>(['output', 'three-state', 'open-drain', 
  * own mistake.
  */
 export function roleOf({ name, type }: TrialPin): string {
-  const named = rolesOf(withoutChannel(name.replace(/^[~/!](?=\w)|[#*]$/g, '')));
+  const named = rolesOf(withoutChannel(withoutMark(name)));
   const first = (...roles: string[]) => roles.find((r) => named.has(r));
   if (type === 'ground') return 'ground';
   if (type === 'supply-in')

@@ -125,6 +125,17 @@ describe('verdicts', () => {
     expect(trials[0]!.rejoin).toEqual(['IN-', 'IN+']);
     expect(limits.slice(0, 3)).toEqual([undefined, undefined, 2500]);
   });
+  it('stay failed where the other level of a shutdown could not be run', async () => {
+    const off: Simulate = (netlist) => {
+      const [x, y] = /^\.dc Vin/m.test(netlist) ? [[0, 12, 0, 12], [0, 0, 0, 0]] : [[0, 5], [0, 0]]; // prettier-ignore
+      const isLow = /^Ven0 en0 0 0$/m.test(netlist);
+      const errors = isLow ? ['aborted: it took over 12 s'] : [];
+      return Promise.resolve({ vectors: new Map([['v(v-sweep)', x], ['v(p4)', y]]), errors }); // prettier-ignore
+    };
+    const pins = ['IN:supply-in', 'SHDN:input', 'GND:ground', 'OUT:supply-out'];
+    const [trial] = await runTrials(setup('.subckt L 1 2 3 4\nR1 1 4 1\n.ends', 'L', pins, 'regulator'), off);
+    expect(trial!.verdict).toBe('fail');
+  });
   it.each<[string, string, 'pass' | 'fail']>([
     ['EN', 'high', 'pass'],
     ['EN', 'low', 'fail'],
