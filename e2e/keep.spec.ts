@@ -21,6 +21,21 @@ test('a reload and a killed tab lose nothing', async ({ page, context }) => {
   await expect(again.getByRole('gridcell', { name: 'NOISE', exact: true })).toBeVisible();
 });
 
+test('a first visit that is cut short is made up for, and the demo library can be brought again', async ({ page }) => {
+  let held = 0;
+  await page.route(/TF7311.*\.pdf/, (route) => (held++ === 0 ? undefined : route.continue()));
+  await page.goto('/');
+  await expect.poll(() => held, { timeout: 30_000 }).toBeGreaterThan(0);
+  await openShelf(page);
+  const parts = await page.locator('li a').count();
+  expect(parts).toBeGreaterThan(8);
+
+  for (const pick of await page.getByRole('button', { name: /^Select / }).all()) await pick.click({ force: true });
+  await page.getByRole('button', { name: `Delete ${parts}` }).click();
+  await page.getByRole('button', { name: 'Bring the demo library' }).click();
+  await expect(page.locator('li a')).toHaveCount(parts);
+});
+
 test('an edit made in the moment of leaving is kept, and the Shelf shows it', async ({ page }) => {
   await openPart(page, 'TF5501', 'prove');
   await page.getByRole('button', { name: 'TF5501', exact: true }).click();

@@ -11,8 +11,7 @@ import { ReadStation } from './stations/read/station';
 import { ReleaseStation } from './stations/release/station';
 import { useAct } from './store';
 import { loadRules } from './store/house-rules';
-import { sayStorageError } from './store/db';
-import { loadDemoOnce } from './store/library';
+import { loadDemoOnce, sayDemoError } from './store/library';
 import { rulesSet } from './store/view-slice';
 import { say, Toasts } from './ui/toasts';
 
@@ -26,7 +25,7 @@ export function App() {
         act(rulesSet(rules));
         await loadDemoOnce(rules);
       } catch (error) {
-        act(say(sayStorageError(error), 'bad'));
+        act(say(sayDemoError(error), 'bad'));
       }
       setReady(true);
     })();

@@ -6,7 +6,7 @@ import type { ArchivedSource } from '../../core/release';
 import { useCommands } from '../commands/registry';
 import { useAct, useStore } from '../store';
 import { db, sayStorageError } from '../store/db';
-import { addParts, keepSource, removeParts, restoreParts, sourcesOf } from '../store/library';
+import { addParts, keepSource, loadDemo, removeParts, restoreParts, sayDemoError, sourcesOf } from '../store/library';
 import type { Summary } from '../store/records';
 import { Button, Key } from '../ui/button';
 import { Empty } from '../ui/card';
@@ -169,6 +169,13 @@ export function ShelfPage() {
             {query
               ? 'Names, makers, descriptions, keywords, pin names and states are searched.'
               : 'Start a part and paste its pin table, or drop part files here.'}
+            {query ? null : (
+              <p className="mt-4">
+                <Button onClick={() => void loadDemo(rules).catch((error: unknown) => act(say(sayDemoError(error), 'bad')))}>
+                  Bring the demo library
+                </Button>
+              </p>
+            )}
           </Empty>
         ) : null}
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-4">

@@ -1,7 +1,7 @@
 import type { HouseRules, Part } from '../../core/part';
 import { core } from '../workers/core';
 import { summarizeOpenPart } from '../workers/open-part';
-import { db } from './db';
+import { db, sayStorageError } from './db';
 import type { PartRecord, Summary } from './records';
 
 /** Saves the part that is open and what the Shelf shows of it. Refuses to overwrite what another tab saved since. */
@@ -18,25 +18,28 @@ export async function savePart(id: string, part: Part, rules: HouseRules, revisi
 
 export const loadPart = (id: string): Promise<PartRecord | undefined> => db.parts.get(id);
 
-/** Adds parts with new ids; gives the ids in their order. */
-export async function addParts(parts: readonly Part[], rules: HouseRules): Promise<string[]> {
-  const ids = parts.map(() => crypto.randomUUID());
-  const summaries: Summary[] = [];
-  for (const [i, part] of parts.entries()) summaries.push(await core.summarize(ids[i]!, part, rules, Date.now() + i));
-  await db.transaction('rw', db.parts, db.summaries, async () => {
-    await db.parts.bulkAdd(parts.map((part, i) => ({ id: ids[i]!, part, revision: 1 })));
-    await db.summaries.bulkAdd(summaries);
-  });
-  return ids;
-}
-
-export interface Removed {
+/** Parts with what the Shelf shows of them. */
+export interface Recorded {
   records: PartRecord[];
   summaries: Summary[];
 }
 
+/** Adds parts with new ids; gives the ids in their order. */
+export async function addParts(parts: readonly Part[], rules: HouseRules): Promise<string[]> {
+  const recorded = await record(parts, rules);
+  await restoreParts(recorded);
+  return recorded.records.map((r) => r.id);
+}
+
+async function record(parts: readonly Part[], rules: HouseRules): Promise<Recorded> {
+  const records = parts.map((part) => ({ id: crypto.randomUUID(), part, revision: 1 }));
+  const summaries: Summary[] = [];
+  for (const [i, { id, part }] of records.entries()) summaries.push(await core.summarize(id, part, rules, Date.now() + i));
+  return { records, summaries };
+}
+
 /** Removes parts and gives back what it takes to bring them again. */
-export const removeParts = (ids: string[]): Promise<Removed> =>
+export const removeParts = (ids: string[]): Promise<Recorded> =>
   db.transaction('rw', db.parts, db.summaries, async () => {
     const records = (await db.parts.bulkGet(ids)).filter((r) => r !== undefined);
     const summaries = (await db.summaries.bulkGet(ids)).filter((s) => s !== undefined);
@@ -45,7 +48,7 @@ export const removeParts = (ids: string[]): Promise<Removed> =>
     return { records, summaries };
   });
 
-export const restoreParts = ({ records, summaries }: Removed): Promise<void> =>
+export const restoreParts = ({ records, summaries }: Recorded): Promise<void> =>
   db.transaction('rw', db.parts, db.summaries, async () => {
     await db.parts.bulkPut(records);
     await db.summaries.bulkPut(summaries);
@@ -54,24 +57,38 @@ export const restoreParts = ({ records, summaries }: Removed): Promise<void> =>
 const demoFiles = import.meta.glob<string>('../../demo/library/*.kite.json', { query: '?raw', import: 'default' });
 const demoSources = import.meta.glob<string>('../../demo/sources/*.{txt,csv,pdf,xlsx,bsd,ibs}', { query: '?url', import: 'default' });
 
-/** On the first visit: the demo library, with the sources that its evidence points to. */
+/** On the first visit: the demo library. */
 export async function loadDemoOnce(rules: HouseRules): Promise<void> {
-  if (await db.settings.get('demo')) return;
-  // Marked before the work, so that a second tab does not bring it twice.
-  await db.settings.put({ key: 'demo', value: true });
+  if (!(await db.settings.get('demo'))) await loadDemo(rules, 'once');
+}
+
+/** The demo library, with the sources that its evidence points to: whole or, when the page is left meanwhile, not at all. */
+export async function loadDemo(rules: HouseRules, when: 'once' | 'again' = 'again'): Promise<void> {
   const texts = await Promise.all(Object.values(demoFiles).map((load) => load()));
   const parts = await Promise.all(texts.map((text) => core.parsePart(text)));
-  await addParts(
+  const recorded = await record(
     parts.flatMap((p) => (p.ok ? [p.value] : [])),
     rules,
   );
-  await Promise.all(
+  const sources = await Promise.all(
     Object.entries(demoSources).map(async ([path, load]) => {
-      const response = await fetch(await load());
-      await keepSource(path.split('/').pop()!, new Uint8Array(await response.arrayBuffer()));
+      const bytes = new Uint8Array(await (await fetch(await load())).arrayBuffer());
+      return { digest: await core.digest(bytes), name: path.split('/').pop()!, bytes };
     }),
   );
+  await db.transaction('rw', db.parts, db.summaries, db.sources, db.settings, async () => {
+    // Another tab may have brought it while this one was at work.
+    if (when === 'once' && (await db.settings.get('demo'))) return;
+    await db.parts.bulkAdd(recorded.records);
+    await db.summaries.bulkAdd(recorded.summaries);
+    await db.sources.bulkPut(sources);
+    await db.settings.put({ key: 'demo', value: true });
+  });
 }
+
+/** Why the demo library did not come. */
+export const sayDemoError = (error: unknown): string =>
+  error instanceof TypeError ? 'The server did not give the demo library. Reload the page to try again.' : sayStorageError(error);
 
 /** Keeps a source by its digest, so that evidence can be shown again. */
 export async function keepSource(name: string, bytes: Uint8Array): Promise<string> {
