@@ -105,10 +105,7 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
 
   const onPointerMove = (e: PointerEvent<HTMLDivElement>) => {
     const at = view.toSheet(e.clientX, e.clientY);
-    const note = document.getElementById('stage-note');
-    // Written past React: the position changes with every pixel and nothing else depends on it.
-    if (note && gesture.state !== 'dragging')
-      note.textContent = `x ${Math.round(at.x / 100)}  y ${-Math.round(at.y / 100)} steps   zoom ${Math.round((view.live.current.scale / 0.2) * 100)}%`;
+    if (gesture.state !== 'dragging') view.tell(e.clientX, e.clientY);
     if (gesture.state === 'panning') {
       view.panBy(e.clientX - gesture.x, e.clientY - gesture.y);
       setGesture({ ...gesture, x: e.clientX, y: e.clientY });

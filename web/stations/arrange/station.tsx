@@ -22,10 +22,7 @@ import { ReuseCard } from './reuse-card';
 import { SelectionCard } from './selection-card';
 import { ShapeCard } from './shape-card';
 import { UnitCard } from './unit-card';
-import { useView } from './view';
-
-/** The width in pixels that a card takes at the right of the stage. */
-const CARD = 300;
+import { CARD, useView } from './view';
 
 /** What is done to the chosen unit beside its own card. */
 type Doing = 'shape' | 'reuse' | 'art' | null;

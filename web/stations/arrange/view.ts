@@ -9,6 +9,11 @@ export interface View {
 }
 
 const LIMITS = { min: 0.012, max: 1.2 };
+/** The scale that the status line calls 100 %. */
+const WHOLE = 0.2;
+
+/** The width in pixels that a card takes at the right of the stage. */
+export const CARD = 300;
 
 export interface ViewControl {
   /** The view as it was last settled; what stands in it is drawn. */
@@ -19,6 +24,8 @@ export interface ViewControl {
   /** Brings units into view, left of the pixels that a card takes. */
   show: (units: readonly { x: number; y: number; halfWidth: number; halfHeight: number }[], card?: number) => void;
   toSheet: (clientX: number, clientY: number) => { x: number; y: number };
+  /** Says in the status line where the pointer is on the sheet, and the zoom; from then on the zoom is kept up to date. */
+  tell: (clientX: number, clientY: number) => void;
 }
 
 /**
@@ -26,10 +33,33 @@ export interface ViewControl {
  * moves; what has come into view is drawn, and drawn sharp, when the hand rests.
  */
 export function useView(frame: RefObject<HTMLDivElement | null>, mover: RefObject<HTMLDivElement | null>): ViewControl {
-  const live = useRef<View>({ x: 40, y: 40, scale: 0.2 });
+  const live = useRef<View>({ x: 40, y: 40, scale: WHOLE });
   const [settled, setSettled] = useState<View>(live.current);
   const drawn = useRef<View>(live.current);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const pointer = useRef<[number, number]>(undefined);
+
+  const toSheet = useCallback(
+    (clientX: number, clientY: number) => {
+      const box = frame.current!.getBoundingClientRect();
+      const { x, y, scale } = live.current;
+      return { x: (clientX - box.left - x) / scale, y: (clientY - box.top - y) / scale };
+    },
+    [frame],
+  );
+
+  const tell = useCallback(
+    (clientX: number, clientY: number) => {
+      pointer.current = [clientX, clientY];
+      // Written past React: the position changes with every pixel and nothing else depends on it.
+      const note = document.getElementById('stage-note');
+      if (!note) return;
+      const at = toSheet(clientX, clientY);
+      const zoom = Math.round((live.current.scale / WHOLE) * 100);
+      note.textContent = `x ${Math.round(at.x / 100)}  y ${-Math.round(at.y / 100)} steps   zoom ${zoom}%`;
+    },
+    [toSheet],
+  );
 
   /** Moves the layer from where it was drawn to where the view is now. */
   const move = useCallback(() => {
@@ -51,9 +81,10 @@ export function useView(frame: RefObject<HTMLDivElement | null>, mover: RefObjec
     // Set on the stage itself: a custom property would be handed down, and the style of everything drawn worked out anew.
     frame.current?.style.setProperty('background-size', `${dots}px ${dots}px`);
     frame.current?.style.setProperty('background-position', `${(x % dots) - dots / 2}px ${(y % dots) - dots / 2}px`);
+    if (pointer.current) tell(...pointer.current);
     clearTimeout(timer.current);
     timer.current = setTimeout(() => setSettled({ ...live.current }), 110);
-  }, [frame, move]);
+  }, [frame, move, tell]);
 
   const panBy = useCallback(
     (dx: number, dy: number) => {
@@ -86,10 +117,12 @@ export function useView(frame: RefObject<HTMLDivElement | null>, mover: RefObjec
       const top = Math.min(...units.map((u) => u.y - u.halfHeight)) - 100;
       const base = Math.max(...units.map((u) => u.y + u.halfHeight)) + 100;
       // The bar of units above and a card at the right keep their room.
-      const room = { top: 88, base: 28, right: card };
+      const room = { top: 88, base: 28 };
       const height = box.height - room.top - room.base;
-      const width = box.width - room.right;
-      const scale = Math.min(0.28, width / (right - left), height / (base - top));
+      const fit = (width: number) => Math.min(0.28, width / (right - left), height / (base - top));
+      // Where it costs no size, a card that opens later finds its room free as well.
+      const width = box.width - (fit(box.width - CARD) === fit(box.width) ? CARD : card);
+      const scale = fit(width);
       live.current = {
         scale,
         x: (width - (left + right) * scale) / 2,
@@ -98,15 +131,6 @@ export function useView(frame: RefObject<HTMLDivElement | null>, mover: RefObjec
       apply();
     },
     [apply, frame],
-  );
-
-  const toSheet = useCallback(
-    (clientX: number, clientY: number) => {
-      const box = frame.current!.getBoundingClientRect();
-      const { x, y, scale } = live.current;
-      return { x: (clientX - box.left - x) / scale, y: (clientY - box.top - y) / scale };
-    },
-    [frame],
   );
 
   useEffect(() => {
@@ -121,7 +145,7 @@ export function useView(frame: RefObject<HTMLDivElement | null>, mover: RefObjec
     return () => el.removeEventListener('wheel', onWheel);
   }, [frame, panBy, zoomBy]);
 
-  return { settled, live, panBy, zoomBy, show, toSheet };
+  return { settled, live, panBy, zoomBy, show, toSheet, tell };
 }
 
 /** The units that stand in view or so near that they come into it while the sheet is moved. */
