@@ -48,7 +48,7 @@ function readWords(page: DocumentPage): { words: Word[]; drawn: Set<Rule> } {
   const pieces = page.runs.flatMap((run) => cut(run, isMono));
   const upright = pieces.filter((p) => !p.sideways);
   const drawn = underscores(upright, page.rules ?? []);
-  const flat = joinPieces([...upright, ...drawn.map((d) => d.word)]);
+  const flat = joinPieces(onOneBase([...upright, ...drawn.map((d) => d.word)]));
   return { words: [...attachSmall(flat), ...pieces.filter((p) => p.sideways)], drawn: new Set(drawn.map((d) => d.rule)) };
 }
 
@@ -130,6 +130,22 @@ function underscores(pieces: readonly Word[], rules: readonly Rule[]): { word: W
       );
     });
     return near ? [{ rule, word: { text: '_', x0: near.x1, x1: rule.x2, base: near.base, size: near.size, top: near.top } }] : [];
+  });
+}
+
+/** A sign of its own run, as it comes where another face has to lend it. */
+const SIGN = /^[-+−–±#*/~×°µΩ]$/;
+
+/** Signs that another face lends may stand a little off the line; one that touches a word before it is on that word's baseline. */
+function onOneBase(pieces: readonly Word[]): Word[] {
+  return pieces.map((sign) => {
+    if (!SIGN.test(sign.text)) return sign;
+    const before = pieces.find((p) => {
+      const off = Math.abs(p.base - sign.base);
+      const isOff = off >= 0.12 * sign.size && off < 0.34 * sign.size;
+      return isOff && Math.abs(p.x1 - sign.x0) < 0.1 * sign.size && Math.abs(p.size - sign.size) < 0.1 * sign.size;
+    });
+    return before ? { ...sign, base: before.base, top: before.top } : sign;
   });
 }
 

@@ -1,6 +1,7 @@
 import { problem, type Doubt, type Origin, type Problem } from '../../part';
 import type { Column, Terminal } from '../proposal';
 import { inferType } from '../understand/infer-type';
+import { typeInOneLine } from '../understand/type-codes';
 import { levelDoubt, readActiveLow } from './active-low';
 import { filled, type GridRow } from './grid';
 import { roleOfHeading, packageIn } from './headings';
@@ -80,6 +81,7 @@ function gather(rows: readonly GridRow[], context: Context, taken: Set<number>):
   let group: string | undefined;
   let above: GridRow | undefined;
   const index = indexRoles(context.columns);
+  const room = roomForNames(rows, index.at.name);
   for (const given of rows) {
     if (context.without?.has(given.line)) continue;
     const goesOn = above !== undefined && sharesNumbers(given, index);
@@ -90,7 +92,7 @@ function gather(rows: readonly GridRow[], context: Context, taken: Set<number>):
       context.headings?.add(row.line);
     } else if (kind === 'continuation') continueRow(entries.at(-1), row, context);
     else if (kind === 'row') {
-      entries.push(entryOf(row, context.columns, index, group));
+      entries.push(entryOf(row, context.columns, index, group, room));
       taken.add(row.line);
     } else if (kind === 'odd') skipped(row, 'it has no number that could be read', context);
     if (!goesOn) above = row;
@@ -164,11 +166,17 @@ const cleanHeading = (text: string): string =>
     .replace(/\s+/g, ' ')
     .trim();
 
-function entryOf(row: GridRow, columns: readonly Column[], { numbers, descriptions, at }: RoleIndex, group: string | undefined): Entry {
+function entryOf(
+  row: GridRow,
+  columns: readonly Column[],
+  { numbers, descriptions, at }: RoleIndex,
+  group: string | undefined,
+  room: number,
+): Entry {
   const cell = (i: number) => (i < 0 ? '' : (row.cells[i]?.trim() ?? ''));
   const wordsAt = (i: number) => inWords(unbroken(row.cells[i] ?? ''));
   const { name, torn } = whole(cell(at.name), numbers.length === 1 ? cell(numbers[0]!) : '');
-  const [, head = '', rest = ''] = (name.includes('\n') && BROKEN.exec(name)) || [];
+  const [head, rest] = brokenName(name, room) ?? ['', ''];
   const said = descriptions.length === 1 ? [wordsAt(descriptions[0]!)] : descriptions.map(wordsAt).filter((t) => t !== '');
   return {
     line: row.line,
@@ -181,7 +189,7 @@ function entryOf(row: GridRow, columns: readonly Column[], { numbers, descriptio
     }),
     name: rest === '' ? joinName(name) : head + rest,
     broken: rest === '' ? undefined : [head, rest],
-    type: at.type < 0 ? undefined : inWords(cell(at.type)),
+    type: at.type < 0 ? undefined : inWords(typeInOneLine(cell(at.type))),
     description: said.length < 2 ? (said[0] ?? '') : said.join('. ').replace(/\.\. /g, '. '),
     alternates: cell(at.alternates),
     rail: inWords(cell(at.rail)),
@@ -212,6 +220,23 @@ function whole(name: string, number: string): { name: string; torn: string } {
 
 /** A line that may have ended within a word of a name: `VREF_SAM` over `P`. */
 const BROKEN = /^(\S*_\S*[A-Z0-9])\s*\n\s*([A-Z0-9]{1,3})$/;
+/** Two lines that may be one word, where the first has no room for more. */
+const PARTED = /^([A-Z][A-Z0-9_+/-]*[A-Z0-9])\s*\n\s*([A-Z0-9][A-Z0-9_+/-]*[#*]?)$/;
+
+/** The two parts of a name whose line may have ended within a word: a short rest, or a first line that fills the column. */
+function brokenName(name: string, room: number): [string, string] | undefined {
+  if (!name.includes('\n')) return undefined;
+  const [, head = '', rest = ''] = BROKEN.exec(name) ?? PARTED.exec(name) ?? [];
+  const short = rest.length <= 3 && BROKEN.test(name);
+  return rest !== '' && (short || (head.length >= room && rest.length < head.length)) ? [head, rest] : undefined;
+}
+
+/** Characters that the lines of the names' column have room for, from the longest one of them; only told where a name has two lines. */
+function roomForNames(rows: readonly GridRow[], at: number): number {
+  if (at < 0 || !rows.some((r) => r.cells[at]?.includes('\n'))) return Infinity;
+  // Letters are not equally wide: a line of one less may be as long.
+  return Math.max(8, ...rows.flatMap((r) => (r.cells[at] ?? '').split('\n').map((line) => line.trim().length))) - 1;
+}
 
 /** A name broken over lines: after a stroke, an underscore or a dash nothing stands between the parts. */
 const joinName = (text: string): string =>

@@ -53,6 +53,13 @@ const SPOKEN = new RegExp(`^${SPOKEN_WORD}(?:[\\s/,()-]+${SPOKEN_WORD})*[\\s)]*$
 /** True where a cell says a type in words and nothing else: `Analog input`, `Digital input/output`, `Supply`. */
 export const isTypePhrase = (text: string): boolean => text.length <= 40 && SPOKEN.test(text.trim());
 
+/** The text of a type's cell in one line; a word that a narrow column broke, `inpu` over `t/output`, is one again. */
+export function typeInOneLine(text: string): string {
+  const lines = text.replace(/\s*\n\s*/g, ' ');
+  const joined = text.replace(/\s*\n\s*/g, '');
+  return lines !== joined && !isTypePhrase(lines) && isTypePhrase(joined) ? joined : lines;
+}
+
 /**
  * Evidence from a type column's cell. The document's own legend comes first, then the codes in common use, then
  * whole words. Several codes in a cell (`I, AO`) are evidence for each, which makes a conflict that a person settles.
