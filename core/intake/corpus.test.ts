@@ -132,7 +132,7 @@ EP   GND    G    Exposed pad; connect to ground
       5 FB input
       6 COMP passive
       7 GND ground
-      8 SW passive
+      8 SW passive ?
       EP GND ground`,
   },
   {

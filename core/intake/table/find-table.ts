@@ -256,7 +256,8 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   // `Function | Description`, where the functions are a few kinds of terminals: they are the type.
   if (!has('type') && settled.filter((r) => r === 'description').length > 1) {
     const isKinds = (i: number) =>
-      share(i, (c) => isTypePhrase(typeInOneLine(c))) >= 0.9 && new Set(rows.map((r) => r.cells[i]?.trim().toLowerCase())).size <= Math.max(3, rows.length / 2);
+      share(i, (c) => isTypePhrase(typeInOneLine(c))) >= 0.9 &&
+      new Set(rows.map((r) => r.cells[i]?.trim().toLowerCase())).size <= Math.max(3, rows.length / 2);
     const kinds = settled.findIndex((r, i) => r === 'description' && isKinds(i));
     if (kinds >= 0) settled[kinds] = 'type';
   }

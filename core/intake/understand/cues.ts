@@ -11,6 +11,8 @@ interface Cue {
   unless?: RegExp;
   /** It says nothing where column and words name one and the same type. */
   weak?: true;
+  /** It counts only where the type column says one of these. */
+  column?: readonly ElectricalType[];
 }
 
 /** Types that a signal can be taken for. */
@@ -27,7 +29,7 @@ const CUES: readonly Cue[] = [
     against: SIGNALS,
     words: /\b(resistors?|capacitors?|inductors?|crystal|coil|ferrite|decoupl\w+|bypass\w*)\b/i,
     unless:
-      /\bpull-?(up|down)s?\b|\b(through|via)\b.{0,24}\b(resistor|capacitor)|\b(output|voltage) adjust|\badjusted (by|with)|\btrim|\bdivider\b|\bladder\b|\bstrap|\btermination\b|\bseries\b|\binternal(ly)? .{0,12}(resistor|capacitor)|\bno (external )?(resistor|capacitor)/i,
+      /\bpull-?(up|down)s?\b|\b(through|via)\b.{0,24}\b(resistor|capacitor)|\b(output|voltage) adjust|\badjusted (by|with)|\btrim|\bdivider\b|\bladder\b|\bstrap|\btermination\b|\bseries\b|\binternal(ly)? .{0,12}(resistor|capacitor)|\bno (external )?(resistor|capacitor)|\b(coil|relay)s? driver?\b|\b(pull|tune|trim)s? the crystal\b/i,
   },
   {
     type: 'open-drain',
@@ -109,6 +111,27 @@ const CUES: readonly Cue[] = [
     unless:
       /\bno[- ]connect|\bnot connected\b|\bno internal\b|\bif (it is )?(not used|unused|not needed)\b|\bwhen (not used|unused)\b|\b(can|may|do not|should not|never|not) (be )?(leave|left)\b|\bunused\b|\bunless\b|\bor (leave|left)\b/i,
   },
+  // A switch to the upper rail leaves its output open where it is off.
+  {
+    type: 'open-source',
+    against: ['output'],
+    words:
+      /\bhigh[- ]side (switch(ed)? )?output\b|\bhigh[- ]side (switch )?to (VS|VBAT|VIN|the (supply|battery))\b|\bswitched (to|from) the (supply|battery)\b/i,
+    unless: /\bgate\b|\b(half|full)[- ]bridge\b|\blow[- ]side\b|\bdriver? output\b/i,
+  },
+  { type: 'passive', against: ['supply-out'], words: /^\W*((bypass|decoupling|external|reservoir)\W+)+capacitor\b/i },
+  { type: 'output', against: ['passive'], words: /\b(drain|collector) of the (internal|integrated|power|high-voltage|main)\b/i },
+  { type: 'bidirectional', against: ['input'], name: /^SCL?_?\d[A-Z]?$/, unless: /\binput\b/i },
+  // A coil hangs on it, and yet the part drives it.
+  {
+    type: 'output',
+    against: ['passive'],
+    words: /\b(switch(ing|ed)?|phase) (node|output|terminal)\b/i,
+    column: ['output', 'bidirectional'],
+  },
+  { type: 'output', against: ['passive'], name: /^(?!LX?\d?$)/, words: /\b(inductor|coil|winding)\b|\bdrive of\b/i, column: ['output'] },
+  { type: 'input', against: ['passive'], words: /\b(photodiode|anode|cathode)\b/i, column: ['input'] },
+  { type: 'output', against: ['passive'], words: /\b(anode|cathode)\b/i, column: ['output'] },
   { type: 'supply-out', against: ['passive'], name: /^[ADPI]?V(DD|CC|REG|CORE|INT)\w*$/i },
   {
     type: 'supply-out',
@@ -126,7 +149,46 @@ const CUES: readonly Cue[] = [
     words: /\b(floating|bootstrap|source of|emitter|drain of|sense|switch(ing)? node)\b/i,
     unless: /\b(exposed|thermal) (pad|paddle)\b/i,
   },
-  { type: 'ground', against: ['input', 'output'], words: /\breturn\b/i },
+  { type: 'ground', against: ['input', 'output'], words: /\breturn\b/i, unless: /\b(to|from) (\S+ ){0,2}return\b/i },
+  {
+    type: 'output',
+    against: ['input'],
+    words:
+      /^\W*((goes|is|stays|held) )?(active )?(low|high) (for (at least |about )?\d[\d.]*|after|while|until|whenever|as long as|during)\b/i,
+    unless: /\binput\b/i,
+  },
+  { type: 'output', against: ['input'], words: /^\W*(serial )?received (serial )?data\b/i, unless: /\binput\b/i },
+  { type: 'supply-out', against: ['output'], words: /\bbias\b.*\b(microphone|electret)|\b(microphone|electret)\b.*\bbias\b/i },
+  {
+    type: 'supply-out',
+    against: ['output'],
+    words: /(?<!rail-to-)\brail\b(?!-to-)/i,
+    unless: /\b(to|within|near) (the |either |a )?(\w+ )?rail\b|\bmonitor|\bsupervis|\bdrives?\b|\breset\b|\blow (while|when|if|until)\b/i,
+  },
+  {
+    type: 'passive',
+    weak: true,
+    against: SIGNALS,
+    column: SIGNALS,
+    words: /\b\d[\d.]* ?[nµμup]F\b/,
+    unless: /\bcoupl|\bload\b|\bthrough\b|\bseries\b/i,
+  },
+  {
+    type: 'passive',
+    weak: true,
+    against: SIGNALS,
+    words: /\d ?[kM]?(Ω|ohms?\b)[^.;]{0,12} to ([ADP]?GND|VSS|ground)\b/,
+    unless: /\bpull|\bthrough\b|\bterminat|\binternal|\bseries\b/i,
+  },
+  { type: 'supply-in', against: ['ground'], words: /(?<![\d±/] ?)[−–-] ?\d+(\.\d+)? ?V\b/ },
+  { type: 'supply-out', against: ['output'], words: /\brectif(ied|ier)\b/i },
+  { type: 'bidirectional', against: ['input'], words: /\b(may|can|could|might) stretch\b|\bstretch(es|ing)\b/i },
+  {
+    type: 'three-state',
+    against: ['output'],
+    words: /\b(open|floats?|floating|released|undriven) (while|when|unless|until)\b/i,
+    unless: /\b(leave|left|keep|kept|input|drain|switch)\b/i,
+  },
   { type: 'passive', against: ['input', 'output'], words: /\boscillator\b/i, name: /^(OSC|XTAL|XT|X)_?(IN|OUT|I|O|\d)\d?$/i },
   { type: 'passive', against: SIGNALS, words: /\bbootstrap\b/i, unless: /\bbootstrap (mode|supply voltage monitor)\b/i },
   {
@@ -152,19 +214,20 @@ const CUES: readonly Cue[] = [
 
 /**
  * The doubt that a conclusion without one gets from what it leaves out; undefined where nothing speaks against it. `by` says
- * whether the type column, and whether words, say the same type outright.
+ * what the type column says outright, and whether words say the conclusion outright.
  */
 export function doubtByCues(
   type: ElectricalType,
   name: string,
   description: string,
-  by: { column: boolean; words: boolean },
+  by: { column: ElectricalType | undefined; words: boolean },
 ): Doubt | undefined {
   for (const cue of CUES) {
     if (!cue.against.includes(type) || cue.unless?.test(description)) continue;
     const word = cue.words?.exec(description)?.[0];
     if (cue.words && word === undefined) continue;
     if (cue.name && !cue.name.test(name)) continue;
+    if (cue.column && !(by.column && cue.column.includes(by.column))) continue;
     // A column's own word is not put in doubt by a name alone.
     if (by.column && !cue.words) continue;
     if (cue.weak && by.column && by.words) continue;

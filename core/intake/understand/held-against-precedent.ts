@@ -3,9 +3,9 @@ import { precedentOf } from './precedents';
 import { exactOf, REFINES, UNSURE, USUAL, type Said, type TypeConclusion } from './weigh-type';
 
 /** A sure conclusion that fewer terminals like it share than this is asked. */
-const RARE = 0.2;
+const RARE = 0.4;
 /** The same for one that the type column says outright. */
-const RARE_OF_COLUMN = 0.1;
+const RARE_OF_COLUMN = 0.2;
 /** What so many terminals like it were is taken where the evidence is not sure. */
 const USUALLY = 0.5;
 

@@ -40,6 +40,16 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
     weight: 3,
     name: /^(CLK|CLKIN|SCLK|SCK|SCL|TCK|TDI|TMS|TRST|MOSI|SDI|DIN|SDIN|RXD?|CS|SS|CE|OE|WE|RD|WR|EN|ENABLE|RESET|RST|SHDN|PWDN|AIN\d*|IN|IN[+\-−]|IN[AB]|IN\d+|IN\d*[+\-−PN]|INP|INN|FB|SYNC|BOOT\d|MODE\d*|SEL\d*|ADDR\d*|A\d+|REF_?IN[+\-−PN]?|VREF[+\-−]|CONVST|LDAC|WP|HOLD)$/i,
   },
+  {
+    type: 'input',
+    weight: 3,
+    name: /^(?!V|HV|LV|PWR|POWER|DC|AC|BAT|CHG|USB|ADP|SUP|REG|LDO|BUCK|BOOST|OSC|XTAL|X)[A-Z][A-Z0-9]*_IN\d*[+\-−PN]?$/,
+  },
+  {
+    type: 'output',
+    weight: 3,
+    name: /^(?!V|HV|LV|PWR|POWER|DC|AC|BAT|CHG|USB|ADP|SUP|REG|LDO|BUCK|BOOST|OSC|XTAL|X|REF|PUMP|CP)[A-Z][A-Z0-9]*_OUT\d*[+\-−PN]?$/,
+  },
   // An input of a converter, an output of a reference, a capacitor of either.
   { type: 'input', weight: 2.8, name: /^VREF$/i },
   {

@@ -11,6 +11,13 @@ interface Wording {
   isAdvice?: true;
 }
 
+/** `PWM from the controller`, `to the next stage`: a signal, or nothing, and a device it goes to or comes from. */
+const fromOrTo = (way: string): RegExp =>
+  new RegExp(
+    `^\\W*(?:(?:serial |averaged |measured |pulse |digital |logic |step |frame |shift )*(?:data|pwm|pulses?|clocks?|commands?|status|requests?|interrupts?|report|bits?|bit ?stream|video|samples?|current|temperature|sync\\w*|code)(?: \\w+)? )?(?:${way}) (?:the |a |an )?(?:next|previous|host|controller|partner|processor|micro\\w+|master|slave|following|power stage|driver|baseband|fpga|cpu|mcu|adc|dac|codec|display|panel)\\b`,
+    'i',
+  );
+
 const WORDINGS: Wording[] = [
   // What is said of the bond itself beats every other word.
   {
@@ -30,7 +37,7 @@ const WORDINGS: Wording[] = [
     type: 'reserved',
     weight: 9,
     words:
-      /\bdo not connect\b|\bdo not use\b(?! (it |this |this pin |the pin )?(for|to|as|in)\b)|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\b(manufacturing|production) test|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|\bmust be left (open|floating|unconnected)\b|\bno[- ]connect(ion)?s?\b.{0,12}\bmust be (connected|tied|grounded|left|kept)\b|\b(tie|connect|strap|short)(ed)? (this pin )?to \w+ (for|in) normal (operation|use|mode)\b|^\W*internally connected\b(?! (to|with)\b)/i,
+      /\bdo not connect\b|\bdo not use\b(?! (it |this |this pin |the pin )?(for|to|as|in)\b)|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\b(manufacturing|production) test|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|^\W*(factory |scan |production )?test( (input|output|signal)s?\b|(?=[;,.:]))(?!.*\b(not used|unused|resistor|capacitor)\b).*\b(leave|float|open|tie|tied|connected|ground)|\bmust be left (open|floating|unconnected)\b|\bno[- ]connect(ion)?s?\b.{0,12}\bmust be (connected|tied|grounded|left|kept)\b|\b(tie|connect|strap|short)(ed)? (this pin )?to \w+ (for|in) normal (operation|use|mode)\b|^\W*internally connected\b(?! (to|with)\b)/i,
     unless: /\bno internal connection\b|\breserved for future use in\b/i,
   },
   // What the output is to be set by is no output.
@@ -40,12 +47,19 @@ const WORDINGS: Wording[] = [
     words:
       /^\W*output[- ](voltage|current|level)[- ](adjust(ment)?|set(ting)?|select(ion)?|feedback|sense|sensing|program\w*|trim(ming)?|control)\b/i,
   },
+  {
+    type: 'input',
+    weight: 7,
+    words:
+      /\b(regulator|ldo|buck|boost|converter|reference|supply)('s)? output( voltage| level)? (select(ion)?|set(ting)?|adjust(ment)?|program\w*|trim(ming)?)\b/i,
+  },
   // External parts make a terminal passive, whatever direction its circuit has.
   {
     type: 'passive',
     weight: 8,
     words: /\b(crystal|xtal|resonator)\b/i,
-    unless: /\bno crystal\b|\bclock (output|buffer)|\bwithout (a )?crystal/i,
+    unless:
+      /\bno crystal\b|\b(pull|tune|trim)(s|ing)? (of )?the crystal\b|\bcrystal (pulling|trim)|\bclock (output|buffer)|\bwithout (a )?crystal/i,
   },
   { type: 'passive', weight: 6.5, words: /\bpassive\b/i },
   // What goes to and fro between two terminals is on no rail, whatever pumps it.
@@ -62,7 +76,7 @@ const WORDINGS: Wording[] = [
     weight: 7,
     words: /\b(inductor|coil|winding|antenna coil)\b/i,
     unless:
-      /\b(motor|phase [a-z0-9])\b|\bsense input\b|\b(winding|coil)( [a-z0-9+−-]{1,3})? (driver |drive )?outputs?\b|\b(inductor|coil) current\b/i,
+      /\b(motor|phase [a-z0-9])\b|\bsense input\b|\b(coil|winding|relay)s? driver?s?\b|\bdrives? (the |a |one )?(coil|winding|relay)|\b(winding|coil)( [a-z0-9+−-]{1,3})? (driver |drive )?outputs?\b|\b(inductor|coil) current\b/i,
   },
   {
     type: 'passive',
@@ -117,6 +131,14 @@ const WORDINGS: Wording[] = [
     unless: /\bpull-?(up|down)\b|\bopen[- ](drain|collector)\b/i,
     isAdvice: true,
   },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words:
+      /(^|[:;,])\W*(an? )?((blocking|timing|integrating|ramp|delay|set|setting) )?capacitor (to|between this pin and) (ground|[AD]?GND|VSS)\b/i,
+    unless: /\b(bypass|decoupl\w*|supply|power|output|reference|regulator|rail|voltage)\b/i,
+  },
+  { type: 'passive', weight: 6.5, words: /^\W*(bypass|decoupling) (of|for) (the )?(?!.*\b(supply|power|output|reference)\b)/i },
   // What a phrase ends with is what the terminal is for: `mid-rail decoupling capacitor`.
   {
     type: 'passive',
@@ -145,7 +167,7 @@ const WORDINGS: Wording[] = [
     words:
       /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc[-/]?dc|converter rail|core regulator)( ?\d{1,2})?('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (voltage )?output\b|\breference out\b|\bsupply output\b|\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (\d[\d.]* ?V )?((analog(ue)?|digital|core|gate|driver) )*(supply|rail|voltage)\b|\bbias (supply|rail) output\b|\b(internal|regulator) (core |digital |analog )?(supply|regulator|rail)( voltage)? (bypass|decoupl\w*)\b|\bregulated output voltage\b|\bldo output\b|\bcharge[- ]?pump rail\b/i,
     unless:
-      /\bflying[- ]cap|\bfeedback\b|\bsense\b|\binput (to|of|for|supply)\b|\benable\b|\bpower[- ]good\b|\bloop filter\b|\bphase (detector|comparator)\b|\bcharge[- ]?pump (output )?current\b/i,
+      /\bflying[- ]cap|\bfeedback\b|\bsense\b|\boutput( voltage| level)? (select|set|adjust|program|trim)|\binput (to|of|for|supply)\b|\benable\b|\bpower[- ]good\b|\bloop filter\b|\bphase (detector|comparator)\b|\bcharge[- ]?pump (output )?current\b/i,
   },
   {
     type: 'ground',
@@ -154,6 +176,13 @@ const WORDINGS: Wording[] = [
       /\b(analog(ue)?|digital|power|signal|supply|common|circuit|logic|rf|chassis|core|i\/?o|driver|output|input|high-side|low-side|side [12ab]|isolated)? ?grounds?\b(?! (plane )?(sense|sensing|fault|detect|feedback|reference input))|\b0 ?V (supply|reference|rail)\b|\(0 ?V\)|\bvss\b|\b(supply|power|low[- ]side|logic|signal) return\b|\breturn for\b/i,
     unless:
       /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bfloating\b|\b(to|or) (vdd or |vcc or )?(vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if)\b/i,
+  },
+  // Said at the start it is what the terminal is, whatever ground the text speaks of after.
+  {
+    type: 'ground',
+    weight: 7,
+    words: /^\W*((analog(ue)?|digital|power|signal|system|circuit|chip|logic|device|battery) )?ground\s*([:;,.(]|$)/i,
+    unless: /\bgrounds? (sense|sensing|fault|reference)\b|\bpull-?down\b/i,
   },
   {
     type: 'ground',
@@ -169,7 +198,7 @@ const WORDINGS: Wording[] = [
     type: 'supply-in',
     weight: 7,
     words:
-      /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate([- ]drive)?|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|^\W*\d[\d.]* ?V (power )?source\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|saving|mode|amp|ground|output|stage|enable|source|key|button|request|sequenc|detect|select|control|switch|state|status|cycl|indicat|monitor|sens|level|hold|off))|\bsupply\s*$/i,
+      /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate([- ]drive)?|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|^\W*((analog(ue)?|digital|core|logic|i\/?o|pll|rf|and) )+power\b(?!\W*(down|good|on|up|fail|save|mode|amp|ground|output|stage|enable|control|switch|return))|^\W*\d[\d.]* ?V (power )?source\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|saving|mode|amp|ground|output|stage|enable|source|key|button|request|sequenc|detect|select|control|switch|state|status|cycl|indicat|monitor|sens|level|hold|off))|\bsupply\s*$/i,
     unless:
       /\b(supply|battery|power|v?bus|charger|adapter)( (supply|source|input))* (current|sense|sensing|monitor|good|output|return|ground|enable|select(ion)?|control|detect(ion|or)?|fault|ok|status|indicat\w+|switch control|fail|presence|present)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\b0 ?V suppl|\bgrounds?\b|\bsupply voltage (monitor|sense)/i,
   },
@@ -177,7 +206,7 @@ const WORDINGS: Wording[] = [
     type: 'supply-in',
     weight: 7,
     words:
-      /^\W*((converter|regulator|switcher|ldo|boost|buck|main|unregulated|dc|battery|charger|adapter)[- ])+input( voltage)?\b|^\W*(dc|main|battery|supply) voltage input\b|^\W*(positive |dc )?input voltage\b(?! (range|sense|monitor|divider))/i,
+      /^\W*(voltage )?input (of|to) the (internal |voltage |linear |core |main |buck |boost |step-?(up|down) |dc\/dc )*(regulator|ldo|converter)s?\b|^\W*((converter|regulator|switcher|ldo|boost|buck|main|unregulated|dc|battery|charger|adapter)[- ])+input( voltage)?\b|^\W*(dc|main|battery|supply) voltage input\b|^\W*(positive |dc )?input voltage\b(?! (range|sense|monitor|divider))/i,
     unless: /\b(sense|sensing|monitor|feedback|comparator|logic|data|reference|a\/d|adc)\b/i,
   },
   {
@@ -217,6 +246,7 @@ const WORDINGS: Wording[] = [
       /\bbi-?directional\b|\binputs? ?(\/|and|or) ?outputs?\b|\binput (and|or) (an? )?([\w-]+ ){1,2}output\b|\bin\/out\b|\bi\/os?\b(?! (buffers?|supply|rail|voltage|power|ground|bank))|\bgpio\b|\bgeneral[- ]purpose (i\/?o|port|pin)\b|\bport [A-Z]?\d? ?(bit|pin|line)\b/i,
     unless: /\bsuppl(y|ies)\b|\bground\b|\binput\/output (mask|buffers?|select|control|voltage)\b/i,
   },
+  { type: 'bidirectional', weight: 9, words: /\bin and out\b/i, unless: /\bsuppl(y|ies)\b|\bground\b/i },
   // A line of a bus goes both ways where nothing else is said of it.
   { type: 'bidirectional', weight: 5.5, words: /\bdata (line|bus)\b|\bbus[- ]line\b/i, unless: /\bsuppl(y|ies)\b|\bground\b/i },
   {
@@ -238,6 +268,36 @@ const WORDINGS: Wording[] = [
     words: /\binputs?\b/i,
     unless:
       /\binput (supply|power|ground)\b|\b(supply|power) input\b|\binputs? ?(\/|and|or) ?outputs?\b|\b(to|of|from|at|by|with) (the |an? )?(\w+ )?inputs?\b/i,
+  },
+  // Where a signal goes to, or comes from, where neither word for it stands.
+  { type: 'output', weight: 4.5, words: fromOrTo('to|towards?'), unless: /\b(resistor|capacitor|tied?|connect\w*|wired?|inputs?)\b/i },
+  { type: 'input', weight: 4.5, words: fromOrTo('from'), unless: /\b(resistor|capacitor|tied?|connect\w*|wired?|outputs?)\b/i },
+  {
+    type: 'output',
+    weight: 4.5,
+    words: /^\W*(coil|winding|relay|lamp|led|heater|valve|solenoid|fan|motor|buzzer) drive\b/i,
+    unless: /\binput\b|\bsupply\b/i,
+  },
+  {
+    type: 'input',
+    weight: 6,
+    words: /^\W*(kelvin |remote |voltage |positive |negative )?sens(e|ing) (of|from|at) (the |an? )?/i,
+    unless: /\bresistor\b/i,
+  },
+  // A level that does something to the part.
+  {
+    type: 'input',
+    weight: 6,
+    words:
+      /^[^.]*\b(an? (logic )?|logic[- ]?|^\W*)(low|high|zero|one)( level)? (drives|forces|switches|turns|puts|places|sets|selects|chooses|enables|disables|starts|stops|holds|clears|resets|powers|wakes|keeps|mutes|shuts|inverts|reverses)\b/i,
+    unless: /\bopen[- ](drain|collector)\b/i,
+  },
+  // An order to pull it is given for an input, whatever it does to outputs.
+  {
+    type: 'input',
+    weight: 7,
+    words: /^\W*(pull|drive|hold|bring|take|set|tie|assert|toggle)( this pin| it)? (high|low)( or (high|low))? (to|for|and|when)\b/i,
+    unless: /\bopen[- ](drain|collector)\b/i,
   },
   // What is done to a terminal from outside is done to an input.
   {
@@ -290,19 +350,19 @@ const RAILS: ReadonlySet<ElectricalType> = new Set(['ground', 'supply-in']);
 
 /** What one terminal does to others, in the third person or plain. */
 const acts = (ending: 's' | ''): string =>
-  `(?:mute|disable|enable|control|determine|set|program|limit|clear|gate|reset|force|(?:three|tri|3)-?state)${ending}|latch${ending === '' ? '' : 'es'}|turn${ending} (?:on|off)|(?:shut|power)${ending} down`;
+  `(?:mute|disable|enable|control|drive|determine|set|program|limit|clear|gate|reset|force|(?:three|tri|3)-?state)${ending}|latch${ending === '' ? '' : 'es'}|turn${ending} (?:on|off)|switch${ending === '' ? '' : 'es'} (?:on|off)|(?:shut|power)${ending} down`;
 
 /**
  * Inputs and outputs that a text speaks of beside its own terminal: what the terminal serves (`for the low-side output`),
  * acts on (`mutes the RF outputs`) or measures (`output sense`). What stands before the word, in the group, stays.
  */
 const BESIDE = [
-  /\b((?:for (?:the |an? |all |both )?|(?:of|from|to|at) the )(?:[\w-]+ ){0,4}?)(?:in|out)puts?\b/gi,
+  /\b((?:for (?:the |an? |all |both )?|(?:of|from|to|at) the )(?:[\w'’-]+ ){0,4}?)(?:in|out)puts?\b/gi,
   // `mutes outputs`, and `to mute the outputs`: without an article the plain verb is a name, `enable input`.
   new RegExp(`\\b((?:${acts('s')}) (?:the |all |both |its )?(?:[\\w-]+ ){0,3}?)(?:in|out)puts?\\b`, 'gi'),
   new RegExp(`\\b((?:${acts('')}) (?:the|all|both|its) (?:[\\w-]+ ){0,3}?)(?:in|out)puts?\\b`, 'gi'),
   /\b()(?:in|out)puts?(?= (?:are|is) (?:enabled|disabled|active|on|off|held|forced|placed|put|turned)\b)/gi,
-  /\b()(?:in|out)puts?(?= (?:go|goes|become|becomes|float|stay|remain)\b)/gi,
+  /\b()(?:in|out)puts?(?= (?:go|goes|becomes?|floats?|stays?|remains?)\b)/gi,
   /\b()(?:[Ii]n|[Oo]ut)puts?(?= [A-Z0-9]{1,4} (?:low|high)\b(?!-))/g,
   /\b()(?:in|out)puts?(?= (?:sens(?:e|ing)|frequency|swing|slew|impedance|amplitude|power level)\b)/gi,
 ];

@@ -84,7 +84,7 @@ export function weighType({ name, code, description, told }: Said): TypeConclusi
   const isFed = fed.length > 0 && type === fed[0]!.type && !words.some((e) => e.type === type && e.weight >= 4);
   if (!isFed && weight >= ENOUGH && rivals.length === 0 && !isClassOnly && !(empty && weight < 5) && !(unheard && weight < 5.5)) {
     const doubt = doubtByCues(type, name, description, {
-      column: told.length === 1,
+      column: told.length === 1 ? told[0]!.type : undefined,
       words: words.some((e) => e.type === type && e.weight >= 4.5),
     });
     return doubt ? { type, because, confidence: Math.min(confidence, UNSURE), doubt } : { type, because, confidence };
