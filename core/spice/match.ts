@@ -50,7 +50,7 @@ export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[]
   const units = [...new Set(live.map((p) => p.unit).filter((u) => u !== null))];
   // A model with fewer nodes than the part has signals is of one channel.
   const perUnit = units.length > 1 && nodes.length < new Set(live.map((p) => p.name)).size;
-  if (!perUnit) matchOne(live, nodes, units.length === 1 ? units[0]! : null, false, out);
+  if (!perUnit) matchOne(ofChannels(live, units), nodes, units.length === 1 ? units[0]! : null, false, out);
   else
     for (const unit of units)
       matchOne(
@@ -61,6 +61,16 @@ export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[]
         out,
       );
   return merged(out);
+}
+
+/** In a model of the whole part pins of one name in several units are channels: OUT of the second unit is its OUT2. */
+function ofChannels(pins: readonly MatchPin[], units: readonly string[]): readonly MatchPin[] {
+  const of = new Map<string, Set<string | null>>();
+  for (const p of pins) of.set(p.name, (of.get(p.name) ?? new Set()).add(p.unit));
+  return pins.map((p) => {
+    const isOfChannel = p.unit !== null && of.get(p.name)!.size > 1 && !isSupply(p) && !/\d/.test(p.name);
+    return isOfChannel ? { ...p, name: p.name.replace(/(?=[+\-−]?$)/, String(units.indexOf(p.unit!) + 1)) } : p;
+  });
 }
 
 const isSupply = (p: MatchPin): boolean => p.type === 'supply-in' || p.type === 'ground';
@@ -219,7 +229,7 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean, also?: string):
   // COM of a switch is its common contact; a ground only where the pin is one.
   if (own.has('common') && pin.type !== 'unspecified') own.delete(isSupply(pin) ? 'common' : 'ground');
   // Whether a ground is the model's negative supply, a person says.
-  if (pin.type === 'ground') own.delete('supply-');
+  if (pin.type === 'ground' && own.delete('supply-') && own.size === 0) own.add('ground');
   if (own.size === 0 && pin.description) for (const role of rolesOf(pin.description)) own.add(role);
   for (const role of rolesByType(pin)) own.add(role);
   const said = new Set([...rolesOf(node.doc), ...rolesOf(first.trim())]);

@@ -38,8 +38,8 @@ const ROLES: [role: string, words: RegExp][] = [
   ['common', /^(com|common)\d?$|\bcommon (contact|terminal|pole|node)\b/],
   ['main 1', /^(mt1|a1)$|\bmain terminal 1\b/],
   ['main 2', /^(mt2|a2)$|\bmain terminal 2\b/],
-  ['anode', /^(a|an|anode|ano)$|\banode\b/],
-  ['cathode', /^(k|c|ca|cath|cathode|kat)$|\bcathode\b/],
+  ['anode', /^(a|an|anode|ano|led ?\+)$|\banode\b/],
+  ['cathode', /^(k|c|ca|cath|cathode|kat|led ?-)$|\bcathode\b/],
   ['drain', /^(d|drain)$|\bdrain\b/],
   ['gate', /^(g|gate)$|\bgate\b(?! driv)/],
   ['source', /^(s|source|src)$|^source\b/],
@@ -56,7 +56,7 @@ const ROLES: [role: string, words: RegExp][] = [
   ['reference', /^(ref|vref|refin|reference)$|\breference (voltage )?input\b/],
   [
     'input',
-    /^(in|vin|vi|input|i|a|din|inp?ut|ain)$|^(signal |line |logic |data |voltage |regulator |unregulated |control )?input\b|\binput (terminal|pin|voltage|of)\b/,
+    /^(in|vin|vi|pvin|input|i|a|din|inp?ut|ain)$|^(signal |line |logic |data |voltage |regulator |unregulated |control )?input\b|\binput (terminal|pin|voltage|of)\b/,
   ],
   [
     'output',
@@ -102,7 +102,7 @@ export function rolesOfPin({ name, type }: { name: string; type: ElectricalType 
 
 /** The letter that tells one of several inputs or outputs: B of `B`, `Input B`, `B input`, `IN_B`. */
 export const letterOf = (text: string): string | undefined =>
-  /^(?:(?:logic |data )?(?:input|output|in|out|end|terminal|side)[ _]([a-z])|([a-z])[ _](?:input|output|in|out)|([a-z]))$/
+  /^(?:(?:logic |data )?(?:input|output|in|out|end|terminal|side)[ _]([a-z])(?: of .*)?|([a-z])[ _](?:input|output|in|out)|([a-z]))$/
     .exec(normal(text))
     ?.slice(1)
     .find((letter) => letter !== undefined);

@@ -88,6 +88,15 @@ const STYLES: Record<string, Style> = {
   sentences: each((n, w) => `Node ${n} is the ${w}.`),
   arrows: each((n, w) => `${n} -> ${w}`),
   bars: (_, said) => [said.join(' | ')],
+  'a drawn package': (nodes, _said, pins) => {
+    const last = nodes.length - 1;
+    const left = (i: number) => `${pins[i]!.padStart(10)} ${nodes[i]}|`;
+    const right = (k: number) => `|${nodes[k]} ${pins[k]}`;
+    return nodes.slice(0, half(nodes)).map((_, i) => (i === last - i ? `${left(i)}      |` : `${left(i)}      ${right(last - i)}`));
+  },
+  'classes beside': (nodes, said) => nodes.map((n, i) => `  ${n.padEnd(6)}${'IOP'[i % 3]}   ${said[i]}`),
+  'sentences in a line': (nodes, said) => [nodes.map((n, i) => `${n} is the ${said[i]}`).join(', ')],
+  'pins in order': (_, said) => [said.map((w, i) => `pin ${101 + i} ${w}`).join(', ')],
   'names in a line': (_, _said, pins) => [pins.join(' ')],
   'names behind a lead': (_, _said, pins) => [`Pins: ${pins.join(' ')}`],
   'two columns': (nodes, said) =>

@@ -1,6 +1,7 @@
 import type { Comment } from '../cards';
 import { rolesOf } from '../roles';
 import { commentsAt, isRemark, LEAD, tidy, type Found, type Header } from './found';
+import { packageDrawing } from './package-drawing';
 
 type Names = ReadonlyMap<string, string>;
 
@@ -9,8 +10,10 @@ export function lists(header: Header): Found {
   const { nodes, later } = header;
   const byName: Names = new Map(nodes.map((n) => [n.toLowerCase(), n]));
   const comments = commentsAt(header);
+  const drawn = packageDrawing(comments, byName);
+  if (drawn.length > 0) return drawn;
   const entries = comments.flatMap((c) => entriesOf(c, byName)).flatMap((entry) => ofOneNode(entry, byName));
-  const near = pinTable(comments, byName) ?? withoutPinColumn(entries.filter(([, { doc }]) => doc !== '' && !isRemark(doc)));
+  const near = pinTable(comments, byName) ?? withoutColumns(entries.filter(([, { doc }]) => doc !== '' && !isRemark(doc)));
   const isWeak = ([, { line }]: Found[number]) => /^\s*\d+\s+[A-Z]/.test(comments.find((c) => c.line === line)?.text ?? '');
   near.sort((a, b) => Number(isWeak(a)) - Number(isWeak(b)));
   const found = [...near, ...spaced(comments, byName, new Set(near.map(([node]) => node))), ...comments.flatMap((c) => grouped(c, byName))];
@@ -53,12 +56,28 @@ function pinTable(comments: readonly Comment[], byName: Names): Found | undefine
   return undefined;
 }
 
-/** A table of nodes with the package's pins beside them: where all words begin with a number of their own, it is no word. */
-function withoutPinColumn(found: Found): Found {
-  const numbers = found.map(([, { doc }]) => /^(\d+)\s+\S/.exec(doc)?.[1]);
-  const isColumn = found.length > 2 && !numbers.includes(undefined) && new Set(numbers).size === numbers.length;
-  return isColumn ? found.map(([node, said]) => [node, { ...said, doc: said.doc.replace(/^\d+\s+/, '') }]) : found;
+/** A class of terminals as a column of its own, `INP  I  non-inverting input`. */
+const CLASS = /^(?:I|O|IO|I\/O|B|P|G|PWR|GND)\s+(?=\S)/;
+
+/** A table of nodes with the package's pins or their classes beside them: where all words begin with one, it is no word of theirs. */
+function withoutColumns(found: Found): Found {
+  const docs = found.map(([, { doc }]) => doc);
+  const numbers = docs.map((doc) => /^(\d+)\s+\S/.exec(doc)?.[1]);
+  const isPins = !numbers.includes(undefined) && new Set(numbers).size === numbers.length;
+  const isClass = docs.every((doc) => CLASS.test(doc)) && new Set(docs.map((doc) => CLASS.exec(doc)![0])).size > 1;
+  const column = found.length < 3 ? undefined : isPins ? /^\d+\s+/ : isClass ? CLASS : undefined;
+  return column ? found.map(([node, said]) => [node, { ...said, doc: said.doc.replace(column, '') }]) : found;
 }
+
+/** `1 and 2 are the ac terminals, 3 is plus`: a sentence for each of the nodes is a list of them. */
+const sentences = (text: string, byName: Names): string =>
+  !/\b(is|are)\b/.test(text)
+    ? text
+    : text.replace(
+        /(^|[,;]\s*(?:and )?)([\w+.-]+(?:(?:, | and | & )[\w+.-]+)*) (?:is|are) (?:the |an? )?(?=\S)/g,
+        (whole, lead: string, list: string) =>
+          nodesListed(list, byName).length > 0 ? `${lead.trim()}${lead === '' ? '' : ' '}${list.replace(/, | and | & /g, '/')} = ` : whole,
+      );
 
 /** `VCC supply` with one blank only, where most of the nodes have such a line: alone it could be any sentence. */
 function spaced(comments: readonly Comment[], byName: Names, known: ReadonlySet<string>): Found {
@@ -94,7 +113,9 @@ const withoutRules = (text: string): string =>
     : text;
 
 function entriesOf(comment: Comment, byName: Names): Found {
-  const dotted = comment.text.replace(/(?:\s\.){2,}\s+/g, ' ... ').replace(/^\s*\.\s+/, '');
+  const dotted = sentences(comment.text, byName)
+    .replace(/(?:\s\.){2,}\s+/g, ' ... ')
+    .replace(/^\s*\.\s+/, '');
   const text = withoutRules(dotted)
     .replace(LEAD, (lead) => (/^(?:node|pin|terminal)s?\s*$/i.test(lead) ? '' : lead.endsWith('\n') ? lead : ''))
     // `plus: node 3`: the word says nothing that the sign before it does not.

@@ -14,7 +14,7 @@ export function orderLine(header: Header): Found {
   const lastWorded = above.findLast((c) => /\w/.test(c.text));
   for (let i = comments.length - 1; i >= 0; i--) {
     const comment = comments[i]!;
-    const words = afterLead(comments, i, nodes.length) ?? inCall(comment, name, nodes.length);
+    const words = afterLead(comments, i, nodes.length) ?? inCall(comment, name, nodes.length) ?? byPins(comment, nodes);
     const named = words ?? (comment === lastWorded || comment === inside[0] ? straightIn(comment, raw[0]!.text, nodes) : undefined);
     if (named && !isEntry(named, nodes) && !hasTorn(named) && !named.every((w, k) => w.toLowerCase() === nodes[k]!.toLowerCase()))
       return named.map((doc, k) => [nodes[k]!, { doc: ownWords(doc, nodes[k]!), line: comment.line }]);
@@ -146,7 +146,8 @@ function straightIn(comment: Comment, card: string, nodes: readonly string[]): s
   const inWhole = pieces(bare(text), nodes.length);
   // `Shunt reference: cathode, anode`: what stands before a colon in the first of them is a title.
   const whole = inWhole && /^[^:]+:\s/.test(inWhole[0]!) ? undefined : inWhole;
-  if (whole && (aligned(comment.raw, card, nodes) || areTerminals(whole, text) || agree(whole, nodes))) return whole;
+  const isBarred = whole && text.split('|').length === nodes.length && whole.every((w) => /[A-Za-z]/.test(w) && w.split(/\s+/).length <= 4);
+  if (whole && (isBarred || aligned(comment.raw, card, nodes) || areTerminals(whole, text) || agree(whole, nodes))) return whole;
   const tails = [/:\s+(.*)$/, /^\S.*?\s{2,}(\S.*)$/].map((tail) => tail.exec(text)?.[1]);
   return tails
     .flatMap((tail) => (tail === undefined ? [] : [pieces(bare(tail), nodes.length)]))
@@ -162,6 +163,13 @@ function agree(words: readonly string[], nodes: readonly string[]): boolean {
     words.every((w) => w.split(/\s+/).length <= 4 && !/^[^(]*\)|\([^)]*$/.test(w)) &&
     words.filter(isSame).length >= words.length - 1
   );
+}
+
+/** `pin 1 DIS, pin 2 -IN, pin 6 OUT`: the package's pins in the order of the nodes, none of which is called by such a number. */
+function byPins({ text }: Comment, nodes: readonly string[]): string[] | undefined {
+  const items = text.split(/[,;]\s*/).map((item) => /(?:^|:\s*)pin (\w{1,3})\s*[:=-]?\s+(\S.*)$/i.exec(item.trim()));
+  const isList = items.length === nodes.length && items.every((item) => item !== null && !nodes.includes(item[1]!));
+  return isList ? items.map((item) => item![2]!) : undefined;
 }
 
 const bare = (text: string): string =>
