@@ -15,11 +15,11 @@ const ROLES: [role: string, words: RegExp][] = [
   ],
   [
     'out-',
-    /^(out-|outn|-out|vout-|voutn|outm|out_n|outneg|on|vo-|von)$|^(?:inverted|inverting|negative|complementary) (?:signal |differential )?output\b/,
+    /^(out-|outn|-out|vout-|voutn|outm|out_n|outneg|on|vo-|von|dout-|doutn|don|do-)$|^(?:inverted|inverting|negative|complementary) (?:signal |differential )?output\b/,
   ],
   [
     'out+',
-    /^(out\+|outp|\+out|vout\+|voutp|out_p|outpos|op|vo\+|vop)$|^(?:non-?\s?inverting|positive|true) (?:signal |differential )?output\b/,
+    /^(out\+|outp|\+out|vout\+|voutp|out_p|outpos|op|vo\+|vop|dout\+|doutp|dop|do\+)$|^(?:non-?\s?inverting|positive|true) (?:signal |differential )?output\b/,
   ],
   [
     'supply+',

@@ -124,6 +124,7 @@ describe('a regulator', () => {
   it.each<[string, (v: number, i: number) => number, Verdict['verdict'], RegExp]>([
     ['that holds', (v, i) => Math.min(v, 3.3) - (loaded(i) ? 0.01 : 0), 'pass', /holds 3.3 V/],
     ['without an output', () => 0, 'fail', /gives 0 V/],
+    ['that nothing holds', () => -1e6, 'fail', /Nothing drives the output/],
     ['that follows', (v) => v, 'fail', /follows the input/],
     ['that stands without its input', () => 3.3, 'fail', /stands without its input/],
     ['that sags', (v, i) => Math.min(v, 3.3) - (loaded(i) ? 1 : 0), 'fail', /with the load/],
@@ -135,7 +136,7 @@ describe('a regulator', () => {
 
 it('a regulator of a negative voltage is fed and loaded the other way', () => {
   const down = range(0, 12, 0.25).map((v) => -v);
-  const given = { ...setup('S3', 'regulator', 'IN:supply-in', 'OUT:supply-out', 'GND:ground'), isNegative: true };
+  const given = { ...setup('S3', 'regulator', 'IN:supply-in', 'OUT:supply-out', 'GND:ground'), feed: -12 };
   const built = regulatorBench.build(given);
   expect('netlist' in built && built.netlist).toMatch(/^Vin p1 0 -12\nIload p2 0 -1m$/m);
   const result = judged(regulatorBench, given, [...down, ...down], { 'v(p2)': (v) => Math.max(v, -5) });

@@ -238,6 +238,9 @@ export const fieldEffectBench: Bench = {
         if (conducts(leak, drive)) return fail('It conducts without gate drive: drain and source may be swapped.', measured, curve);
         if (drive < 1e-4 || drive < Math.abs(leak) * 10)
           return fail('The gate does not turn it on: the gate may be swapped with another pin.', measured, curve);
+        // No junction transistor has a body diode: what flows the other way flows into its gate.
+        if (isJunction && conducts(body, drive))
+          return fail('It conducts the other way with the gate off: the gate may be swapped with another pin.', measured, curve);
         // A junction transistor is the same either way round: no bench tells its drain from its source.
         const alike = isJunction ? ' Drain and source cannot be told apart by it.' : '';
         const without = isDepletion ? `at ${gates[0]! * sign} V on the gate: it has a channel of its own` : 'without';
@@ -248,6 +251,9 @@ export const fieldEffectBench: Bench = {
   },
 };
 
+/** What a regulator is fed with where nothing else is said, in volts. */
+export const FED = 12;
+
 /** Line and load: the output holds its voltage while input and load change. */
 export const regulatorBench: Bench = {
   name: 'line and load',
@@ -255,24 +261,26 @@ export const regulatorBench: Bench = {
     const nets = netsOf(setup);
     const [input, out] = [netOf(nets, 'input', 'supply+', 'supply-'), netOf(nets, 'output')];
     if (!input || !out) return lacks(!out ? 'the output' : 'the input');
-    const sign = setup.isNegative ? -1 : 1;
+    const most = setup.feed ?? FED;
+    const sign = Math.sign(most);
+    const feed = Math.abs(most);
     const around = [
       ...netsWith(nets, 'ground').map((n, i) => `Vgnd${i} ${n} 0 0`),
       // The enable has a weak source of its own: on the input's, the two could be swapped unnoticed.
       ...netsWith(nets, 'enable').flatMap((n, i) => [`Ven${i} en${i} 0 ${setup.isOnWhenLow ? 0 : 5}`, `Ren${i} en${i} ${n} 10k`]),
       ...netsWith(nets, 'feedback').map((n, i) => `Rfb${i} ${n} ${out} 1`),
-      `Vin ${input} 0 ${12 * sign}`,
+      `Vin ${input} 0 ${most}`,
       `Iload ${out} 0 ${sign}m`,
     ];
     return {
-      netlist: netlistOf(setup, around, `.dc Vin 0 ${12 * sign} ${0.25 * sign} Iload ${sign}m ${20 * sign}m ${19 * sign}m`),
+      netlist: netlistOf(setup, around, `.dc Vin 0 ${most} ${most / 48} Iload ${sign}m ${20 * sign}m ${19 * sign}m`),
       judge(run) {
         // A negative regulator is judged by amounts.
         const amounts = (name: string) =>
           sweepsOf(vectorOf(run, name), 2).map((values) => values.map((y) => y * sign)) as [number[], number[]];
         const [line] = amounts('v(v-sweep)');
         const [light, heavy] = amounts(`v(${out})`);
-        const [full, less, loaded] = [at(line, light, 12), at(line, light, 10), at(line, heavy, 12)];
+        const [full, less, loaded] = [at(line, light, feed), at(line, light, (feed * 5) / 6), at(line, heavy, feed)];
         const measured = { outputV: round(full * sign), lineMv: round((full - less) * 1000), loadMv: round((full - loaded) * 1000) };
         const curve = {
           curve: {
@@ -283,15 +291,17 @@ export const regulatorBench: Bench = {
             ],
           },
         };
+        // The load alone pulls an output that nothing holds beyond all voltages.
+        if (full < -100) return fail('Nothing drives the output: input, output or enable may be swapped.', measured, curve);
         if (!(full > 0.4)) return fail(`The output gives ${round(full)} V: input, output or enable may be swapped.`, measured, curve);
-        if (full > 11.5)
+        if (full > feed - 0.5)
           return fail('The output follows the input: input and output may be swapped, or the ground is open.', measured, curve);
         // An output that stands without any input is fed from elsewhere, from an enable that was taken for the input.
         if (at(line, light, 0) > 0.5 * full)
           return fail('The output stands without its input: the input may be swapped with another pin.', measured, curve);
         const isHeld = Math.abs(full - less) < 0.03 * full && Math.abs(full - loaded) < 0.1 * full;
         return isHeld
-          ? pass(`The output holds ${round(full * sign)} V from ${10 * sign} V to ${12 * sign} V and up to 20 mA.`, measured, curve)
+          ? pass(`The output holds ${round(full * sign)} V from ${round((most * 5) / 6)} V to ${most} V and up to 20 mA.`, measured, curve)
           : fail(
               `The output moves by ${round((full - less) * 1000)} mV with the line and ${round((full - loaded) * 1000)} mV with the load.`,
               measured,

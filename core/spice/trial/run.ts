@@ -1,6 +1,6 @@
 import type { Device } from '../device';
 import { isLowMarked } from '../roles';
-import { biasBench, bipolarBench, diodeBench, fieldEffectBench, follower, openLoop, regulatorBench, type Bench } from './benches';
+import { FED, biasBench, bipolarBench, diodeBench, fieldEffectBench, follower, openLoop, regulatorBench, type Bench } from './benches';
 import { enableBench } from './enable-bench';
 import { logicLevels } from './logic-bench';
 import { switchBench } from './switch-bench';
@@ -151,6 +151,32 @@ async function tryAll(benches: readonly Bench[], setup: Setup, simulate: Simulat
   return trials;
 }
 
+/** Feeds in volts of regulators that the usual one does not suit. A high one is tried only where an output near its feed wants more of it. */
+const OTHER_FEEDS = [30, -FED, -30];
+
+/**
+ * True where an output under the ground is held at twice the feed as well. A positive regulator whose input and ground are
+ * exchanged looks like a negative one while it has too little between the two.
+ */
+async function isHeldBelow(way: Setup, { measured }: Trial, simulate: Simulate): Promise<boolean> {
+  const [twice] = await tryAll([regulatorBench], { ...way, feed: 2 * way.feed! }, simulate);
+  const [once, again] = [measured['outputV'] ?? 0, twice!.measured['outputV'] ?? 0];
+  return twice!.verdict === 'pass' && Math.abs(again - once) < 0.03 * Math.abs(once);
+}
+
+/** A regulator's trial with the first of these feeds that it passes with, after those with the usual one. */
+async function fedOtherwise(trials: Trial[], ways: readonly Setup[], simulate: Simulate): Promise<Trial[] | undefined> {
+  let last = trials;
+  for (const way of ways) {
+    const { outputV = 0 } = last[0]!.measured;
+    const wantsMore = Math.abs(outputV) > 0.7 * FED && Math.abs(outputV) < 2 * FED;
+    if (Math.abs(way.feed!) > FED && !wantsMore) continue;
+    last = await tryAll([regulatorBench], way, simulate);
+    if (last[0]!.verdict === 'pass' && (way.feed! > 0 || (await isHeldBelow(way, last[0]!, simulate)))) return last;
+  }
+  return undefined;
+}
+
 /** Tries a joined unit on the benches of its device. */
 export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial[]> {
   const isKnown = BENCHES[given.device] !== undefined && (given.device !== 'regulator' || isRegulator(given));
@@ -163,10 +189,9 @@ export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial
     const again = await tryAll(benches, way, simulate);
     if (again.every((t) => t.verdict === 'pass')) return again;
   }
-  if (setup.device === 'regulator' && trials[0]?.verdict === 'fail') {
-    const negative = await tryAll([regulatorBench], { ...setup, isNegative: true }, simulate);
-    if (negative[0]!.verdict === 'pass') return negative;
-  }
+  const fed = setup.device === 'regulator' && trials[0]!.verdict === 'fail' ? OTHER_FEEDS.map((feed) => ({ ...usual, feed })) : [];
+  const heldOtherwise = await fedOtherwise(trials, fed, simulate);
+  if (heldOtherwise) return heldOtherwise;
   // By its pins alone a linear part looks like a gate: what a truth table then fails is no fault of the join.
   if (!isKnown && setup.device === 'logic' && hasFailed) {
     const bias = await tryAll([biasBench], setup, simulate);
@@ -175,7 +200,7 @@ export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial
       t.verdict === 'fail' ? { ...t, verdict: 'inconclusive', reason: `Taken for logic by its pins, it may be none. ${t.reason}` } : t,
     );
   }
-  for (const way of [usual, ...others]) {
+  for (const way of [usual, ...others, ...fed]) {
     const rejoined = await withRejoin(trials, benches, way, simulate);
     if (rejoined !== trials) return rejoined;
   }

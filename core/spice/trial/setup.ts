@@ -31,8 +31,8 @@ export interface Setup {
   source: string;
   joins: Join[];
   params: Record<string, string>;
-  /** A regulator of a negative voltage: its input lies under the ground. */
-  isNegative?: boolean;
+  /** The most that a regulator is fed with, in volts; below 0 for one of a negative voltage, whose input lies under the ground. */
+  feed?: number;
   /** A regulator that its enable or shutdown lets on while it is low. */
   isOnWhenLow?: boolean;
   /** Resistance of each lead, in ohms, where ideal sources of bench and model would be set against each other. */

@@ -136,6 +136,36 @@ describe('verdicts', () => {
     const [trial] = await runTrials(setup('.subckt L 1 2 3 4\nR1 1 4 1\n.ends', 'L', pins, 'regulator'), off);
     expect(trial!.verdict).toBe('fail');
   });
+  it.each<[string, number, number]>([
+    ['a low output', 3.3, 12],
+    ['one that the usual feed is too low for', 15, 30],
+    ['a negative one', -5, -12],
+    ['a high negative one', -15, -30],
+  ])('of a regulator with %s feed it by enough', async (_what, volts, feed) => {
+    const simulate: Simulate = (netlist) => {
+      const to = Number(/^\.dc Vin 0 (\S+)/m.exec(netlist)![1]);
+      const x = Array.from({ length: 49 }, (_, i) => (to * i) / 48);
+      const isOwn = Math.sign(to) === Math.sign(volts);
+      const y = x.map((v) => (isOwn ? Math.sign(volts) * Math.min(Math.abs(volts), Math.max(0, Math.abs(v) - 1)) : 0));
+      return Promise.resolve({ vectors: new Map([['v(v-sweep)', [...x, ...x]], ['v(p3)', [...y, ...y]]]), errors: [] }); // prettier-ignore
+    };
+    const pins = ['IN:supply-in', 'GND:ground', 'OUT:supply-out'];
+    const [trial] = await runTrials(setup('.subckt L 1 2 3\nR1 1 3 1\n.ends', 'L', pins, 'regulator'), simulate);
+    expect([trial!.verdict, trial!.measured['outputV']]).toEqual(['pass', volts]);
+    expect(trial!.reason).toContain(`to ${feed} V`);
+  });
+  it('of a regulator whose ground and input are exchanged are no pass of a negative one', async () => {
+    const simulate: Simulate = (netlist) => {
+      const to = Number(/^\.dc Vin 0 (\S+)/m.exec(netlist)![1]);
+      const x = Array.from({ length: 49 }, (_, i) => (to * i) / 48);
+      // 12 V over what it takes for its ground; 1.5 V are lost on the way.
+      const y = x.map((v) => v + Math.max(0, Math.min(12, -v - 1.5)));
+      return Promise.resolve({ vectors: new Map([['v(v-sweep)', [...x, ...x]], ['v(p3)', [...y, ...y]]]), errors: [] }); // prettier-ignore
+    };
+    const pins = ['IN:supply-in', 'GND:ground', 'OUT:supply-out'];
+    const [trial] = await runTrials(setup('.subckt L 1 2 3\nR1 1 3 1\n.ends', 'L', pins, 'regulator'), simulate);
+    expect(trial!.verdict).toBe('fail');
+  });
   it.each<[string, string, 'pass' | 'fail']>([
     ['EN', 'high', 'pass'],
     ['EN', 'low', 'fail'],
