@@ -158,7 +158,8 @@ export const senseOf = remember((text: string): { readonly words: string; readon
     if (MUTE.has(token)) continue;
     // P and N behind an underscore, IN_P and RST_N: a sign beside an input or output, else the mark of active low.
     if (/^[pn]$/.test(token) && (words.has('in') || words.has('out'))) words.add(token === 'p' ? '+' : '-');
-    else if (/^[nb]$/.test(token) && words.size > 0 && !(token === 'b' && /^(\d|v?(in|out)[pnm]?|input|output)$/.test(tokens[i - 1] ?? ''))) continue;
+    else if (/^[nb]$/.test(token) && words.size > 0 && !(token === 'b' && /^(\d|v?(in|out)[pnm]?|input|output)$/.test(tokens[i - 1] ?? '')))
+      continue;
     else if (/^(\d+|[a-h])$/.test(token)) words.add(`#${token}`);
     else for (const word of cut(token) ?? [token]) words.add(word);
   }

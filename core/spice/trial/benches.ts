@@ -51,6 +51,9 @@ function sweepsOf(values: readonly number[], steps: number): number[][] {
   return Array.from({ length: steps }, (_, k) => values.slice(k * each, (k + 1) * each));
 }
 
+/** Said where an amplifier wanted more than the usual supply. */
+const fedWith = ({ volts }: Setup): string => (volts === undefined ? '' : ` It wants more than 5 V: fed with ${volts} V.`);
+
 /** Open loop: the output must rise where IN+ rises above IN−. A follower alone settles with swapped inputs too. */
 export const openLoop: Bench = {
   name: 'open loop',
@@ -58,7 +61,7 @@ export const openLoop: Bench = {
     const nets = netsOf(setup);
     const [plus, minus, out] = [netOf(nets, 'in+'), netOf(nets, 'in-'), netOf(nets, 'output')];
     if (!plus || !minus || !out) return lacks(!out ? 'an output' : 'both inputs');
-    const { lines, high, low, mid } = rails(nets);
+    const { lines, high, low, mid } = rails(nets, setup.volts);
     const around = [
       ...lines,
       `Vin ${plus} 0 ${mid}`,
@@ -77,7 +80,12 @@ export const openLoop: Bench = {
         const measured = { outBelowV: round(below), outAboveV: round(above) };
         const curve = sweepCurve(x, y, 'IN+, V', 'output, V');
         const swing = (above - below) / (high - low);
-        if (swing > 0.3) return pass(`The output goes from ${round(below)} V to ${round(above)} V as IN+ rises over IN−.`, measured, curve);
+        if (swing > 0.3)
+          return pass(
+            `The output goes from ${round(below)} V to ${round(above)} V as IN+ rises over IN−.${fedWith(setup)}`,
+            measured,
+            curve,
+          );
         if (swing < -0.3) return fail('The output falls as IN+ rises: the inputs may be swapped.', measured, curve);
         return fail(`The output stays near ${round(above)} V whatever the inputs do.`, measured, curve);
       },
@@ -93,7 +101,7 @@ export const follower: Bench = {
     const nets = netsOf(setup);
     const [plus, minus, out] = [netOf(nets, 'in+'), netOf(nets, 'in-'), netOf(nets, 'output')];
     if (!plus || !minus || !out) return lacks(!out ? 'an output' : 'both inputs');
-    const { lines, high, low, mid } = rails(nets);
+    const { lines, high, low, mid } = rails(nets, setup.volts);
     const reach = (high - low) * 0.2;
     const around = [...lines, `Vin ${plus} 0 ${mid}`, `Vloop ${out} ${minus} 0`, `Rload ${out} 0 10k`];
     return {
@@ -103,7 +111,8 @@ export const follower: Bench = {
         const worst = Math.max(...x.map((v, i) => Math.abs(y[i]! - v)));
         const measured = { worstErrorMv: round(worst * 1000) };
         const curve = sweepCurve(x, y, 'input, V', 'output, V');
-        if (worst < 0.05 * (high - low)) return pass(`The output follows the input within ${round(worst * 1000)} mV.`, measured, curve);
+        if (worst < 0.05 * (high - low))
+          return pass(`The output follows the input within ${round(worst * 1000)} mV.${fedWith(setup)}`, measured, curve);
         return fail(`The output is off by up to ${round(worst)} V: supplies or inputs may be swapped.`, measured, curve);
       },
     };

@@ -1,4 +1,4 @@
-import { fail, pass, sweepCurve, type Bench } from './benches';
+import { FED, fail, pass, sweepCurve, type Bench } from './benches';
 import { at, lacks, netlistOf, netOf, netsOf, netsWith, round, vectorOf } from './setup';
 
 /** A regulator's enable switches the output; an output that rises with it step by step is fed from it. */
@@ -12,7 +12,7 @@ export const enableBench: Bench = {
     const around = [
       ...netsWith(nets, 'ground').map((n, i) => `Vgnd${i} ${n} 0 0`),
       ...netsWith(nets, 'feedback').map((n, i) => `Rfb${i} ${n} ${out} 1`),
-      `Vin ${input} 0 12`,
+      `Vin ${input} 0 ${setup.feed ?? FED}`,
       `Ven en 0 0`,
       `Ren en ${enable} 1`,
       `Rload ${out} 0 10k`,

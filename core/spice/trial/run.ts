@@ -63,6 +63,8 @@ function isRegulator(setup: Setup): boolean {
  * without one, which by its name lets it on while low and often only lost its bar.
  */
 function waysOn(setup: Setup): [Setup, ...Setup[]] {
+  // Inputs that work only 2 V from either rail have no room at 5 V.
+  if (setup.device === 'opamp' || setup.device === 'comparator') return [setup, { ...setup, volts: 15 }];
   const name = netsOf(setup).find((n) => n.role === 'enable')?.pin.name;
   if (setup.device !== 'regulator' || name === undefined) return [setup];
   const low = { ...setup, isOnWhenLow: true };
@@ -151,8 +153,19 @@ async function tryAll(benches: readonly Bench[], setup: Setup, simulate: Simulat
   return trials;
 }
 
-/** Feeds in volts of regulators that the usual one does not suit. A high one is tried only where an output near its feed wants more of it. */
-const OTHER_FEEDS = [30, -FED, -30];
+/**
+ * Feeds in volts of regulators that the usual one does not suit, each with the output before it that lets it be tried: one
+ * near its feed wants more of it, and one that stays at nothing may have been shut down by so much.
+ */
+const OTHER_FEEDS: { feed: number; after: (outputV: number) => boolean }[] = [
+  { feed: 30, after: isNearFeed },
+  { feed: 5, after: (v) => Math.abs(v) < 0.4 },
+  { feed: -FED, after: () => true },
+  { feed: -30, after: isNearFeed },
+];
+function isNearFeed(outputV: number): boolean {
+  return Math.abs(outputV) > 0.7 * FED && Math.abs(outputV) < 2 * FED;
+}
 
 /**
  * True where an output under the ground is held at twice the feed as well. A positive regulator whose input and ground are
@@ -164,15 +177,15 @@ async function isHeldBelow(way: Setup, { measured }: Trial, simulate: Simulate):
   return twice!.verdict === 'pass' && Math.abs(again - once) < 0.03 * Math.abs(once);
 }
 
-/** A regulator's trial with the first of these feeds that it passes with, after those with the usual one. */
-async function fedOtherwise(trials: Trial[], ways: readonly Setup[], simulate: Simulate): Promise<Trial[] | undefined> {
+/** A regulator's trials with the first of the other feeds that it passes with, after those with the usual one. */
+async function fedOtherwise(usual: Setup, benches: readonly Bench[], trials: Trial[], simulate: Simulate): Promise<Trial[] | undefined> {
   let last = trials;
-  for (const way of ways) {
-    const { outputV = 0 } = last[0]!.measured;
-    const wantsMore = Math.abs(outputV) > 0.7 * FED && Math.abs(outputV) < 2 * FED;
-    if (Math.abs(way.feed!) > FED && !wantsMore) continue;
-    last = await tryAll([regulatorBench], way, simulate);
-    if (last[0]!.verdict === 'pass' && (way.feed! > 0 || (await isHeldBelow(way, last[0]!, simulate)))) return last;
+  for (const { feed, after } of OTHER_FEEDS) {
+    if (!after(last[0]!.measured['outputV'] ?? 0)) continue;
+    const way = { ...usual, feed };
+    last = await tryAll(feed > 0 ? benches : [regulatorBench], way, simulate);
+    const passes = last.every((t) => t.verdict === 'pass');
+    if (passes && (feed > 0 || (await isHeldBelow(way, last[0]!, simulate)))) return last;
   }
   return undefined;
 }
@@ -189,8 +202,8 @@ export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial
     const again = await tryAll(benches, way, simulate);
     if (again.every((t) => t.verdict === 'pass')) return again;
   }
-  const fed = setup.device === 'regulator' && trials[0]!.verdict === 'fail' ? OTHER_FEEDS.map((feed) => ({ ...usual, feed })) : [];
-  const heldOtherwise = await fedOtherwise(trials, fed, simulate);
+  const isUnfed = setup.device === 'regulator' && trials[0]!.verdict === 'fail';
+  const heldOtherwise = isUnfed ? await fedOtherwise(usual, benches, trials, simulate) : undefined;
   if (heldOtherwise) return heldOtherwise;
   // By its pins alone a linear part looks like a gate: what a truth table then fails is no fault of the join.
   if (!isKnown && setup.device === 'logic' && hasFailed) {
@@ -200,6 +213,7 @@ export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial
       t.verdict === 'fail' ? { ...t, verdict: 'inconclusive', reason: `Taken for logic by its pins, it may be none. ${t.reason}` } : t,
     );
   }
+  const fed = setup.device === 'regulator' ? OTHER_FEEDS.map(({ feed }) => ({ ...usual, feed })) : [];
   for (const way of [usual, ...others, ...fed]) {
     const rejoined = await withRejoin(trials, benches, way, simulate);
     if (rejoined !== trials) return rejoined;

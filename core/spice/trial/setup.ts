@@ -31,6 +31,8 @@ export interface Setup {
   source: string;
   joins: Join[];
   params: Record<string, string>;
+  /** The supply of an amplifier, in volts, where the usual 5 V are too low for it. */
+  volts?: number;
   /** The most that a regulator is fed with, in volts; below 0 for one of a negative voltage, whose input lies under the ground. */
   feed?: number;
   /** A regulator that its enable or shutdown lets on while it is low. */

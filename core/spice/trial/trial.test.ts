@@ -31,7 +31,8 @@ const answering =
     const x = Array.from({ length: n }, (_, i) => from! + i * step!);
     const isLoop = /Vloop/.test(netlist);
     const gain = slope(netlist);
-    const out = x.map((v) => (isLoop ? (gain > 0 ? v : 5) : Math.max(-4, Math.min(4, v * 100 * gain))));
+    const most = 0.8 * Number(/^Vpos0 \S+ 0 (\S+)/m.exec(netlist)?.[1] ?? 5);
+    const out = x.map((v) => (isLoop ? (gain > 0 ? v : 5) : Math.max(-most, Math.min(most, v * 100 * gain))));
     const net = /^Rload (\S+)/m.exec(netlist)![1]!;
     return Promise.resolve({ vectors: new Map([['v(v-sweep)', x], [`v(${net})`, out]]), errors }); // prettier-ignore
   };
@@ -107,10 +108,10 @@ describe('verdicts', () => {
     expect(trials[0]!.rejoin).toEqual(['IN-', 'IN+']);
   });
   it('fail without an exchange where several would pass', async () => {
-    let first = true;
+    const asGiven = [/^Vin p1 /m, /^Vpos0 p3 /m, /^Vneg0 p4 /m, /^Rload p5 /m];
     const trials = await runTrials(
       amp(),
-      answering(() => (first ? ((first = false), -1) : 1)),
+      answering((netlist) => (asGiven.every((line) => line.test(netlist)) ? -1 : 1)),
     );
     expect([trials[0]!.verdict, trials[0]!.rejoin]).toEqual(['fail', undefined]);
   });
@@ -123,7 +124,14 @@ describe('verdicts', () => {
       return isEndless ? Promise.resolve({ vectors: new Map(), errors: ['aborted: it took over 2.5 s'] }) : ideal(netlist);
     });
     expect(trials[0]!.rejoin).toEqual(['IN-', 'IN+']);
-    expect(limits.slice(0, 3)).toEqual([undefined, undefined, 2500]);
+    expect(limits.slice(0, 5)).toEqual([undefined, undefined, undefined, undefined, 2500]);
+  });
+  it('of an amplifier that 5 V are too low for are those with 15 V', async () => {
+    const trials = await runTrials(amp(), (netlist, mostMs) =>
+      answering(() => (/^Vpos0 \S+ 0 15$/m.test(netlist) ? 1 : 0))(netlist, mostMs),
+    );
+    expect(trials.map((t) => t.verdict)).toEqual(['pass', 'pass']);
+    expect(trials[0]!.reason).toMatch(/It wants more than 5 V: fed with 15 V\.$/);
   });
   it('stay failed where the other level of a shutdown could not be run', async () => {
     const off: Simulate = (netlist) => {
