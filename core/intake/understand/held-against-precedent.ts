@@ -1,4 +1,4 @@
-import type { ElectricalType } from '../../part';
+import type { Doubt, ElectricalType } from '../../part';
 import { precedentOf } from './precedents';
 import { exactOf, REFINES, UNSURE, USUAL, type Said, type TypeConclusion } from './weigh-type';
 
@@ -29,12 +29,7 @@ export function heldAgainstPrecedent(conclusion: TypeConclusion, { name, code, d
     const known = [usual, type, ...(doubt.candidates as ElectricalType[])].filter((t) => t !== 'unspecified');
     const candidates = [...new Set(known)].slice(0, 4);
     const like = words ? `terminals with “${words}”` : 'terminals like it';
-    const reason =
-      type === 'unspecified'
-        ? `Neither column nor wording tells; most ${like} are ${usual}.`
-        : doubt.reason.startsWith('Taken for')
-          ? `It reads as ${type}, but most ${like} are ${usual}.`
-          : doubt.reason;
+    const reason = reasonOf(doubt, type, usual, like);
     return { ...conclusion, type: usual, because: `${conclusion.because}; most ${like}`, doubt: { ...doubt, reason, candidates } };
   }
   if (precedent.share(type) >= (exact === type ? RARE_OF_COLUMN : RARE)) return conclusion;
@@ -47,4 +42,13 @@ export function heldAgainstPrecedent(conclusion: TypeConclusion, { name, code, d
       candidates: [...new Set([type, usual, ...USUAL])].slice(0, 4),
     },
   };
+}
+
+/** Why it is asked, where most terminals like it were of another type than the evidence says. */
+function reasonOf(doubt: Doubt, type: ElectricalType, usual: ElectricalType, like: string): string {
+  if (type === 'unspecified') return `Neither column nor wording tells; most ${like} are ${usual}.`;
+  if (!doubt.reason.startsWith('Taken for')) return doubt.reason;
+  // A cue for the same type says it better than the words that most terminals share.
+  const isCueFor = doubt.candidates?.[1] === usual;
+  return isCueFor ? doubt.reason.replace('Taken for', 'It reads as') : `It reads as ${type}, but most ${like} are ${usual}.`;
 }

@@ -9,12 +9,15 @@ const NAME_PARTS = 4;
 /** What stands further behind in a long text says little of the terminal. */
 const LONGEST = 400;
 const CLAUSE_END = /[.;](?:\s|$)/;
-const WORD = /[A-Za-z][A-Za-z0-9²]*|\d[\d.]*/g;
+const WORD = /[A-Za-zµμΩ][A-Za-z0-9²Ω]*|\d[\d.]*/g;
 const ENDINGS = ['ing', 'ed', 'es', 's'];
 
 /** A word without its figures and its ending, so that `selects` and `selecting` are one. */
 function stem(word: string): string {
-  const plain = word.toLowerCase().replace(/\d[\d.,]*/g, '#');
+  const plain = word
+    .toLowerCase()
+    .replace('μ', 'µ')
+    .replace(/\d[\d.,]*/g, '#');
   const ending = ENDINGS.find((e) => plain.length > e.length + 3 && plain.endsWith(e));
   return ending ? plain.slice(0, -ending.length) : plain;
 }

@@ -55,9 +55,10 @@ export const isTypePhrase = (text: string): boolean => text.length <= 40 && SPOK
 
 /** The text of a type's cell in one line; a word that a narrow column broke, `inpu` over `t/output`, is one again. */
 export function typeInOneLine(text: string): string {
+  if (!text.includes('\n')) return text;
   const lines = text.replace(/\s*\n\s*/g, ' ');
   const joined = text.replace(/\s*\n\s*/g, '');
-  return lines !== joined && !isTypePhrase(lines) && isTypePhrase(joined) ? joined : lines;
+  return !isTypePhrase(lines) && isTypePhrase(joined) ? joined : lines;
 }
 
 /**

@@ -109,7 +109,8 @@ export function useView(frame: RefObject<HTMLDivElement | null>, mover: RefObjec
   const show = useCallback<ViewControl['show']>(
     (units, card = 0) => {
       const box = frame.current?.getBoundingClientRect();
-      if (!box) return;
+      // Behind the board or the preview the stage has no size.
+      if (!box || box.width === 0) return;
       // The grid is there before the first unit is.
       if (units.length === 0) return apply();
       const left = Math.min(...units.map((u) => u.x - u.halfWidth)) - 100;
