@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { openPart, startPart } from './app';
+import { dropFile, openPart, openShelf, paste, startPart } from './app';
 
 const demo = (name: string) => `demo/sources/${name}`;
 const corpus = (name: string) => `bench/corpus/documents/${name}`;
@@ -14,6 +14,24 @@ async function choose(page: Page, button: RegExp, path: string): Promise<void> {
 const taking = (page: Page, n: number) => page.getByRole('button', { name: new RegExp(`Take ${n} terminals`) });
 const drawn = (page: Page) => page.locator('canvas[data-drawn]').first();
 const ledgerPins = (page: Page) => page.getByRole('heading', { name: 'Ledger' }).locator('..');
+
+test('a datasheet dropped on the Shelf, or a table pasted there, starts a part and is read for it', async ({ page }) => {
+  await openShelf(page);
+  await dropFile(page, 'main', 'TF7311.pdf', [...readFileSync(demo('TF7311.pdf'))]);
+  await expect(taking(page, 20)).toBeVisible();
+  await page.keyboard.press('Alt+Enter');
+  await expect(ledgerPins(page)).toContainText('20 pins');
+
+  await page.keyboard.press('Alt+0');
+  await expect(page.getByRole('link', { name: /TF8484/ })).toBeVisible();
+  await paste(page, 'body', 'Pin\tName\tType\n1\tIN\tI\n2\tOUT\tO\n3\tGND\tG\n');
+  await expect(taking(page, 3)).toBeVisible();
+
+  await page.keyboard.press('Alt+0');
+  await expect(page.getByRole('link', { name: /TF8484/ })).toBeVisible();
+  await dropFile(page, 'main', 'picture.png', 'not a part');
+  await expect(page.getByText(/picture\.png/)).toBeVisible();
+});
 
 test('a datasheet: the table is outlined on its page, taken, and each cell leads to its pin and back', async ({ page }) => {
   const faults: string[] = [];

@@ -1,22 +1,22 @@
 import { liveQuery } from 'dexie';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { emptyPart, sayProblem, type Part, type Problem } from '../../core/part';
-import type { ArchivedSource } from '../../core/release';
 import { useCommands } from '../commands/registry';
 import { useAct, useStore } from '../store';
+import { SOURCE_FILES } from '../store/brought';
 import { db, sayStorageError } from '../store/db';
-import { addParts, keepSource, loadDemo, removeParts, restoreParts, sayDemoError, sourcesOf } from '../store/library';
+import { loadDemo, removeParts, restoreParts, sayDemoError, sourcesOf } from '../store/library';
 import type { Summary } from '../store/records';
 import { Button, Key } from '../ui/button';
 import { Empty } from '../ui/card';
 import { Drop } from '../ui/drop';
-import { chooseFiles, download, readFileBytes, readFileText } from '../ui/files';
+import { chooseFiles, download } from '../ui/files';
 import { KiteMark } from '../ui/marks';
 import { nextTheme } from '../ui/theme';
 import { say } from '../ui/toasts';
 import { core } from '../workers/core';
 import { ShelfCard } from './card';
+import { useArrivals } from './use-arrivals';
 
 /** The library: every part with its state, search, start, import, export. */
 export function ShelfPage() {
@@ -44,42 +44,7 @@ export function ShelfPage() {
     return (summaries ?? []).filter((s) => words.every((w) => s.words.includes(w) || s.state.includes(w)));
   }, [summaries, query]);
 
-  const start = async () => {
-    const names = new Set((summaries ?? []).map((s) => s.name));
-    let n = 1;
-    while (names.has(`NEW-${n}`)) n++;
-    const [id] = await addParts([emptyPart(`NEW-${n}`)], rules);
-    void navigate(`/part/${id}/read`);
-  };
-
-  const take = async (files: File[]) => {
-    const parts: Part[] = [];
-    for (const file of files) {
-      const read = /\.zip$/i.test(file.name)
-        ? await core.readArchive(await readFileBytes(file), file.name)
-        : /\.edi?f$/i.test(file.name)
-          ? await core.readEdif(await readFileText(file), { file: file.name, stepMm: rules.stepMm })
-          : await core.parsePart(await readFileText(file), file.name);
-      if (!read.ok) act(say(read.problems.slice(0, 2).map(sayProblem).join(' '), 'bad'));
-      else if ('parts' in read.value) {
-        parts.push(...read.value.parts);
-        const { problems, sources = [] } = read.value as { problems: Problem[]; sources?: ArchivedSource[] };
-        for (const source of sources) await keepSource(source.name, source.bytes);
-        const more = problems.length > 2 ? ` And ${problems.length - 2} more.` : '';
-        if (problems.length > 0) act(say(`${problems.slice(0, 2).map(sayProblem).join(' ')}${more}`, 'bad'));
-      } else parts.push(read.value);
-    }
-    if (parts.length === 0) return;
-    await addParts(parts, rules);
-    act(
-      say(
-        `Added ${parts
-          .map((p) => p.name)
-          .slice(0, 4)
-          .join(', ')}${parts.length > 4 ? ' and more' : ''}.`,
-      ),
-    );
-  };
+  const { start, take } = useArrivals(summaries ?? []);
 
   const exportParts = async (withSources: boolean) => {
     const ids = picked.size > 0 ? [...picked] : shown.map((s) => s.id);
@@ -105,7 +70,7 @@ export function ShelfPage() {
       id: 'import',
       title: 'Import part files, EDIF symbols or an archive…',
       group: 'Shelf',
-      run: () => void chooseFiles('.json,.zip,.edf,.edif', true).then(take),
+      run: () => void chooseFiles(`.json,.zip,.edf,.edif,${SOURCE_FILES}`, true).then(take),
     },
     { id: 'export', title: 'Export the parts shown as an archive', group: 'Shelf', run: () => void exportParts(false) },
     { id: 'export-sources', title: 'Export the parts shown with their sources', group: 'Shelf', run: () => void exportParts(true) },
@@ -127,7 +92,11 @@ export function ShelfPage() {
   ]);
 
   return (
-    <Drop label="Drop part files, EDIF symbols or archives to add them" onFiles={(f) => void take(f)} className="flex h-full flex-col">
+    <Drop
+      label="Drop a datasheet to start a part, or part files, EDIF symbols and archives to add them"
+      onFiles={(f) => void take(f)}
+      className="flex h-full flex-col"
+    >
       <header className="flex h-14 shrink-0 items-center gap-4 border-b border-line bg-surface px-4">
         <KiteMark />
         <h1 className="text-base font-bold">Shelf</h1>
@@ -147,7 +116,7 @@ export function ShelfPage() {
           <Button tone="main" keyName="Alt+P" onClick={() => void start()}>
             Start a part
           </Button>
-          <Button onClick={() => void chooseFiles('.json,.zip,.edf,.edif', true).then(take)}>Import…</Button>
+          <Button onClick={() => void chooseFiles(`.json,.zip,.edf,.edif,${SOURCE_FILES}`, true).then(take)}>Import…</Button>
           <Button onClick={() => void exportParts(false)}>{picked.size > 0 ? `Export ${picked.size}` : 'Export all'}</Button>
           <Button onClick={() => void exportParts(true)}>With sources</Button>
           {picked.size > 0 ? (
@@ -168,7 +137,7 @@ export function ShelfPage() {
           <Empty title={query ? `No part has “${query}”` : 'The Shelf is empty'}>
             {query
               ? 'Names, makers, descriptions, keywords, pin names and states are searched.'
-              : 'Start a part and paste its pin table, or drop part files here.'}
+              : 'Drop a datasheet here or paste a pin table, and a part is started from it. Part files and archives come in the same way.'}
             {query ? null : (
               <p className="mt-4">
                 <Button onClick={() => void loadDemo(rules).catch((error: unknown) => act(say(sayDemoError(error), 'bad')))}>

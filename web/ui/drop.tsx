@@ -31,7 +31,7 @@ export function Drop({ label, onFiles, children, className = '' }: Props) {
       {children}
       {over ? (
         <div className="pointer-events-none absolute inset-2 z-40 grid place-items-center rounded-xl border-2 border-dashed border-green bg-green-wash/80 text-lg font-semibold">
-          {label}
+          <span className="rounded-lg bg-surface px-5 py-2 shadow-card">{label}</span>
         </div>
       ) : null}
     </section>

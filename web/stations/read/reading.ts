@@ -1,11 +1,9 @@
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 import { haveSameColumns, type ColumnRole, type Proposal, type ReadOptions } from '../../../core/intake';
 import type { Problem } from '../../../core/part';
+import { brought } from '../../store/brought';
 import type { SourceFile } from '../../store/library';
 import { SourceSession, type SourceInfo } from '../../workers/source-session';
-
-/** What was brought in and not yet taken, by part: it stays while the person looks at other stations. */
-const drafts = new Map<string, { file: SourceFile; options: ReadOptions }>();
 
 type Changes = { [K in keyof ReadOptions]?: ReadOptions[K] | undefined };
 
@@ -27,8 +25,8 @@ export interface Reading {
 
 /** A source being read: it is opened once in a worker and read again whenever what is taken of it changes. */
 export function useReading(id: string): Reading {
-  const [file, setFile] = useState<SourceFile | undefined>(drafts.get(id)?.file);
-  const [options, setOptions] = useState<ReadOptions>(drafts.get(id)?.options ?? {});
+  const [file, setFile] = useState<SourceFile | undefined>(brought.get(id)?.file);
+  const [options, setOptions] = useState<ReadOptions>(brought.get(id)?.options ?? {});
   const [info, setInfo] = useState<SourceInfo>();
   const [proposal, setProposal] = useState<Proposal>();
   const [problems, setProblems] = useState<Problem[]>([]);
@@ -38,8 +36,8 @@ export function useReading(id: string): Reading {
 
   const bring = useCallback(
     (next: SourceFile | undefined) => {
-      if (next) drafts.set(id, { file: next, options: {} });
-      else drafts.delete(id);
+      if (next) brought.set(id, { file: next, options: {} });
+      else brought.delete(id);
       setOptions({});
       setProposal(undefined);
       setProblems([]);
@@ -93,7 +91,7 @@ export function useReading(id: string): Reading {
     (more: Changes) =>
       setOptions((was) => {
         const next = Object.fromEntries(Object.entries({ ...was, ...more }).filter(([, v]) => v !== undefined)) as ReadOptions;
-        if (file) drafts.set(id, { file, options: next });
+        if (file) brought.set(id, { file, options: next });
         return next;
       }),
     [file, id],

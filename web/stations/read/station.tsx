@@ -4,6 +4,7 @@ import { takeProposal, terminalsIn, type Comparison } from '../../../core/intake
 import { sayProblem, type Problem } from '../../../core/part';
 import { useCommands } from '../../commands/registry';
 import { useAct, useStore } from '../../store';
+import { MOST_MB, SOURCE_FILES } from '../../store/brought';
 import { keepSource, type SourceFile } from '../../store/library';
 import { edited } from '../../store/part-slice';
 import { selectDoubts, selectNext, selectPart, selectSelection } from '../../store/selectors';
@@ -25,11 +26,8 @@ import { useReading, withRole, withTableRole } from './reading';
 import { SourceView } from './source-view';
 import { TerminalList } from './terminal-list';
 
-const ACCEPT = '.pdf,.xlsx,.xls,.ods,.csv,.tsv,.txt,.md,.html,.htm,.bsd,.bsdl,.bsm,.ibs,.ibis,text/*,application/pdf';
 /** A text longer than this is refused with its reason and not shown in the field. */
 const MOST_SHOWN = 500_000;
-/** The largest file that is opened, in MB. */
-const MOST_MB = 200;
 
 /** Read: a source comes in as it is, is shown as it was understood, and is taken; then doubts are walked. */
 export function ReadStation() {
@@ -106,7 +104,7 @@ export function ReadStation() {
       });
     bring({ name: chosen.name, bytes: await readFileBytes(chosen) }, compare);
   };
-  const choose = (compare = false) => void chooseFiles(ACCEPT).then((files) => takeFiles(files, compare));
+  const choose = (compare = false) => void chooseFiles(SOURCE_FILES).then((files) => takeFiles(files, compare));
   const takeText = (text: string, name = 'pasted text') => bring({ name, bytes: new TextEncoder().encode(text) });
 
   const terminals = proposal ? terminalsIn(proposal) : [];

@@ -1,0 +1,86 @@
+import { useEffect } from 'react';
+import { useNavigate } from 'react-router';
+import { isHtmlTable } from '../../core/intake';
+import { emptyPart, sayProblem, type Part, type Problem } from '../../core/part';
+import type { ArchivedSource } from '../../core/release';
+import { useAct, useStore } from '../store';
+import { brought, isSourceFile, MOST_MB } from '../store/brought';
+import { addParts, keepSource, type SourceFile } from '../store/library';
+import type { Summary } from '../store/records';
+import { readFileBytes, readFileText } from '../ui/files';
+import { say } from '../ui/toasts';
+import { core } from '../workers/core';
+
+/** What comes to the Shelf by drop, paste or choice: a source starts a part, and parts are added. */
+export function useArrivals(summaries: readonly Summary[]) {
+  const act = useAct();
+  const navigate = useNavigate();
+  const rules = useStore((s) => s.view.rules);
+
+  /** Starts a part, and reads a source for it where one is given. */
+  const start = async (file?: SourceFile) => {
+    const names = new Set(summaries.map((s) => s.name));
+    let n = 1;
+    while (names.has(`NEW-${n}`)) n++;
+    const [id] = await addParts([emptyPart(`NEW-${n}`)], rules);
+    if (file) brought.set(id!, { file, options: {} });
+    void navigate(`/part/${id}/read`);
+  };
+
+  const take = async (files: File[]) => {
+    const sources = files.filter((f) => isSourceFile(f.name));
+    const [source] = sources;
+    if (source) {
+      if (sources.length > 1) return act(say('A part is read from one source at a time: drop them one by one.', 'bad'));
+      if (source.size > MOST_MB * 1e6)
+        return act(say(`${source.name} is over ${MOST_MB} MB: take the pages with the pin table out of it.`, 'bad'));
+      await takeParts(files.filter((f) => f !== source));
+      return start({ name: source.name, bytes: await readFileBytes(source) });
+    }
+    return takeParts(files);
+  };
+
+  useEffect(() => {
+    const onPaste = (e: ClipboardEvent) => {
+      if (e.target instanceof HTMLInputElement || !e.clipboardData) return;
+      const [html, text] = ['text/html', 'text/plain'].map((type) => e.clipboardData!.getData(type)) as [string, string];
+      const name = isHtmlTable(html) ? 'pasted table' : 'pasted text';
+      if (name === 'pasted text' && !text.includes('\n')) return;
+      e.preventDefault();
+      void start({ name, bytes: new TextEncoder().encode(name === 'pasted table' ? html : text) });
+    };
+    window.addEventListener('paste', onPaste);
+    return () => window.removeEventListener('paste', onPaste);
+  });
+
+  const takeParts = async (files: File[]) => {
+    const parts: Part[] = [];
+    for (const file of files) {
+      const read = /\.zip$/i.test(file.name)
+        ? await core.readArchive(await readFileBytes(file), file.name)
+        : /\.edi?f$/i.test(file.name)
+          ? await core.readEdif(await readFileText(file), { file: file.name, stepMm: rules.stepMm })
+          : await core.parsePart(await readFileText(file), file.name);
+      if (!read.ok) act(say(read.problems.slice(0, 2).map(sayProblem).join(' '), 'bad'));
+      else if ('parts' in read.value) {
+        parts.push(...read.value.parts);
+        const { problems, sources = [] } = read.value as { problems: Problem[]; sources?: ArchivedSource[] };
+        for (const source of sources) await keepSource(source.name, source.bytes);
+        const more = problems.length > 2 ? ` And ${problems.length - 2} more.` : '';
+        if (problems.length > 0) act(say(`${problems.slice(0, 2).map(sayProblem).join(' ')}${more}`, 'bad'));
+      } else parts.push(read.value);
+    }
+    if (parts.length === 0) return;
+    await addParts(parts, rules);
+    act(
+      say(
+        `Added ${parts
+          .map((p) => p.name)
+          .slice(0, 4)
+          .join(', ')}${parts.length > 4 ? ' and more' : ''}.`,
+      ),
+    );
+  };
+
+  return { start, take };
+}
