@@ -1,5 +1,6 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { next, openPart, openShelf, paste, startPart } from './app';
+import { dropFile, next, openPart, openShelf, paste, startPart } from './app';
 
 test('Read: a column that was taken for another is put right, and the table follows', async ({ page }) => {
   await startPart(page);
@@ -253,4 +254,25 @@ test('Join: pads are joined by a list, changed by hand, and compared between pac
   await land.getByLabel(/Package, by short name/).fill('SOIC127P600X175-8');
   await expect(land.getByRole('list', { name: 'Arithmetic' })).toContainText('(4 − 1) × 1.27 / 2 = 1.91');
   await expect(land).toContainText('IPC-7351: SOIC127P600X175-8');
+});
+
+test('a file dropped where no place of its own takes it goes to the station that it is for', async ({ page }) => {
+  await openPart(page, 'TF5501', 'arrange');
+  const ledger = 'aside';
+  await dropFile(page, ledger, 'TF2204.lib', readFileSync('demo/sources/TF2204.lib', 'utf8'));
+  await expect(page.getByRole('region', { name: 'SPICE model' }).getByRole('button', { name: /TF2204/ })).toBeVisible();
+  await dropFile(
+    page,
+    ledger,
+    'four.csv',
+    'number,x,y,w,h,shape\n1,-1,1,0.5,0.5,rect\n2,-1,-1,0.5,0.5,rect\n3,1,-1,0.5,0.5,rect\n4,1,1,0.5,0.5,rect\n',
+  );
+  await expect(page.locator('footer')).toContainText('of 4 pads joined');
+  await page.keyboard.press('Control+z');
+  await dropFile(page, ledger, 'TF7311.pdf', [...readFileSync('demo/sources/TF7311.pdf')]);
+  await expect(page.getByRole('button', { name: /Take 20 terminals/ })).toBeVisible();
+  await dropFile(page, ledger, 'TF2204.pdf', [...readFileSync('demo/sources/TF2204.pdf')]);
+  await expect(page.getByRole('button', { name: /Take 14 terminals/ })).toBeVisible();
+  await dropFile(page, ledger, 'a.png', 'x');
+  await expect(page.getByText(/a\.png is none of the files/)).toBeVisible();
 });

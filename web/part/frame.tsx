@@ -14,6 +14,7 @@ import { Button } from '../ui/button';
 import { download } from '../ui/files';
 import { nextTheme } from '../ui/theme';
 import { say } from '../ui/toasts';
+import { useFileDrops } from './file-drops';
 import { Ledger } from './ledger';
 import { claimPart } from './lock';
 import { StatusLine } from './status-line';
@@ -106,6 +107,7 @@ function Missing() {
 }
 
 function OpenPart() {
+  useFileDrops();
   return (
     <div className="flex h-full flex-col">
       <TopBar />

@@ -1,7 +1,8 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { applyEdit, padsIn, sayProblem, type Edit, type Land, type Package } from '../../../core/part';
 import { centred, familyFromName, generateLand, joinExposedPad, readLandName, writeLandName, type Family } from '../../../core/lands';
 import { useAct, useStore } from '../../store';
+import { PAD_FILES } from '../../store/brought';
 import { edited } from '../../store/part-slice';
 import { selectPart } from '../../store/selectors';
 import { packageChosen } from '../../store/view-slice';
@@ -52,8 +53,15 @@ const MODES = [
   { value: 'other', label: 'from another part' },
 ] as const;
 
+interface Props {
+  pkg: Package | undefined;
+  /** A file of pads that was dropped at the station, to be read at once. */
+  came: File | undefined;
+  onDone: () => void;
+}
+
 /** Makes a land: by its short name, or by the datasheet's dimensions in mm; shows at once what is impossible and why. */
-export function LandForm({ pkg, onDone }: { pkg: Package | undefined; onDone: () => void }) {
+export function LandForm({ pkg, came, onDone }: Props) {
   const act = useAct();
   const part = useStore(selectPart);
   const readOnly = useStore((s) => s.part.readOnly);
@@ -89,8 +97,7 @@ export function LandForm({ pkg, onDone }: { pkg: Package | undefined; onDone: ()
       return setMessage(`There is a package ${title} already. Give this one another name.`);
     put(fresh ? title : pkg.id, { ...(fresh ? {} : pkg), id: fresh ? title : pkg.id, name: title, land: made.value }, fresh);
   };
-  const fromFile = async () => {
-    const [file] = await chooseFiles('.csv,.txt,.tsv,.xml,.cvg,.ipc,.356');
+  const fromFile = async (file: File | undefined) => {
     if (!file) return;
     const wanted = name.trim() || (pkg?.name ?? file.name.replace(/\.\w+$/, ''));
     const read = await core.readPads(await readFileText(file), wanted, file.name);
@@ -111,6 +118,10 @@ export function LandForm({ pkg, onDone }: { pkg: Package | undefined; onDone: ()
     put(pkg?.id ?? wanted, { ...pkg, id: pkg?.id ?? wanted, name: wanted, land }, !pkg);
     if (problems.length > 0) act(say(problems.slice(0, 2).map(sayProblem).join(' '), 'bad'));
   };
+  useEffect(() => {
+    void fromFile(came);
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [came]);
   const standard = writeLandName(family);
   const isNominal = readLandName(name)?.assumed;
   const handed = (land: Land, title: string) =>
@@ -191,7 +202,7 @@ export function LandForm({ pkg, onDone }: { pkg: Package | undefined; onDone: ()
             ) : null}
           </>
         ) : null}
-        <Button onClick={() => void fromFile()}>Read pads from a file…</Button>
+        <Button onClick={() => void chooseFiles(PAD_FILES).then(([file]) => fromFile(file))}>Read pads from a file…</Button>
         <Button tone="quiet" onClick={onDone}>
           Close
         </Button>

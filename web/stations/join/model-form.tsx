@@ -1,7 +1,8 @@
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { freshId, sayProblem, type Model } from '../../../core/part';
 import type { FoundModels, SpiceModel } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
+import { MODEL_FILES } from '../../store/brought';
 import { edited } from '../../store/part-slice';
 import { selectPart } from '../../store/selectors';
 import { Button } from '../../ui/button';
@@ -18,12 +19,14 @@ const MOST = 200;
 interface Props {
   /** The model in view; undefined where the part has none. */
   current: Model | undefined;
+  /** A file that was dropped at the station, to be read at once. */
+  came: File | undefined;
   onInView: (id: string) => void;
   onDone: () => void;
 }
 
 /** Takes a SPICE file by drop, paste or choice, lists its models, and makes the chosen one the part's. */
-export function ModelForm({ current: given, onInView, onDone }: Props) {
+export function ModelForm({ current: given, came, onInView, onDone }: Props) {
   const act = useAct();
   const part = useStore(selectPart);
   // A part of unlike halves has a model for each: another one is added beside those that it has.
@@ -48,6 +51,10 @@ export function ModelForm({ current: given, onInView, onDone }: Props) {
   const fromFiles = async ([file]: File[]) => {
     if (file) await read(await readFileText(file), file.name);
   };
+  useEffect(() => {
+    if (came) void fromFiles([came]);
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [came]);
   const take = (model: SpiceModel) => {
     const id = current?.id ?? freshId('m', new Set(part.models.map((m) => m.id)));
     const ties = current?.source === full && current.chosen === model.name ? current.ties : {};
@@ -128,7 +135,7 @@ export function ModelForm({ current: given, onInView, onDone }: Props) {
           </p>
         ) : null}
         <div className="mt-2 flex gap-2">
-          <Button onClick={() => void chooseFiles('.lib,.cir,.mod,.sub,.txt,.spi,.sp').then(fromFiles)}>Choose a file…</Button>
+          <Button onClick={() => void chooseFiles(MODEL_FILES).then(fromFiles)}>Choose a file…</Button>
           {current ? (
             <Button
               tone="bad"

@@ -20,6 +20,7 @@ import { useChosenModel, useProposal } from './model-in-view';
 import { ReadBackView } from './read-back-view';
 import { Threads } from './threads';
 import { TrialCard } from './trial-card';
+import { useCame } from './use-came';
 
 type Opened = 'land' | 'model' | 'trial' | 'many' | 'compare' | 'read-back' | null;
 
@@ -36,6 +37,11 @@ export function JoinStation() {
   const selection = useStore(selectSelection);
   const readOnly = useStore((s) => s.part.readOnly);
   const [open, setOpen] = useState<Opened>(null);
+  const { came, done } = useCame((kind) => setOpen(kind === 'model' ? 'model' : 'land'));
+  const close = () => {
+    setOpen(null);
+    done();
+  };
   const focused = pins.get(selection.at(-1) ?? '');
   const [groupChosen, setGroup] = useState<string | null | undefined>();
   // A large part is looked at group by group: the one of the pin in focus, until another is chosen.
@@ -269,8 +275,16 @@ export function JoinStation() {
           />
         ) : null}
       </div>
-      {open === 'land' ? <LandForm pkg={pkg} onDone={() => setOpen(null)} /> : null}
-      {open === 'model' ? <ModelForm key={model?.id ?? ''} current={model} onInView={setModelId} onDone={() => setOpen(null)} /> : null}
+      {open === 'land' ? <LandForm pkg={pkg} came={came?.kind === 'pads' ? came.file : undefined} onDone={close} /> : null}
+      {open === 'model' ? (
+        <ModelForm
+          key={model?.id ?? ''}
+          current={model}
+          came={came?.kind === 'model' ? came.file : undefined}
+          onInView={setModelId}
+          onDone={close}
+        />
+      ) : null}
       {open === 'many' && pkg ? <JoinByCard pkg={pkg} onClose={() => setOpen(null)} /> : null}
       {open === 'compare' && packageId !== undefined && part.packages.length > 1 ? (
         <CompareCard left={packageId} onClose={() => setOpen(null)} />

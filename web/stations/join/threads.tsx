@@ -155,7 +155,7 @@ export function Threads({ part, pkg, model, chosen, binding, group, offers, aske
             );
           })
         ) : (
-          <p className="text-[13px] text-muted">No model yet. Drop or paste a SPICE file with M.</p>
+          <p className="text-[13px] text-muted">No model yet. Drop a SPICE file here, or paste it with M.</p>
         )}
       </Column>
     </div>

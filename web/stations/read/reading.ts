@@ -1,7 +1,7 @@
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 import { haveSameColumns, type ColumnRole, type Proposal, type ReadOptions } from '../../../core/intake';
 import type { Problem } from '../../../core/part';
-import { brought } from '../../store/brought';
+import { brought, onBrought } from '../../store/brought';
 import type { SourceFile } from '../../store/library';
 import { SourceSession, type SourceInfo } from '../../workers/source-session';
 
@@ -46,6 +46,16 @@ export function useReading(id: string): Reading {
       setFile(next);
     },
     [id],
+  );
+
+  // What was dropped beside the station comes the same way.
+  useEffect(
+    () =>
+      onBrought(() => {
+        const came = brought.get(id)?.file;
+        if (came) bring(came);
+      }),
+    [bring, id],
   );
 
   useEffect(() => {
