@@ -6,6 +6,7 @@ import { edited } from '../store/part-slice';
 import { selectDoubts, selectPackageId, selectPins, selectSelectedSet, selectSelection } from '../store/selectors';
 import { groupFolded, selected } from '../store/view-slice';
 import { Button } from '../ui/button';
+import { counted } from '../ui/counted';
 import { say } from '../ui/toasts';
 import { LedgerBody } from './ledger-body';
 import { cellEdits, cellText, COLUMNS, type ColumnId } from './ledger-columns';
@@ -161,7 +162,7 @@ export function Ledger() {
       <div className="flex h-[38px] shrink-0 items-center gap-2 px-3">
         <h2 className="font-bold">Ledger</h2>
         <span className="truncate text-[13px] text-muted">
-          {pins.length} {pins.length === 1 ? 'pin' : 'pins'}
+          {counted(pins.length, 'pin')}
           {groups > 1 ? `, ${groups} groups` : ''}
           {doubts.length > 0 ? `, ${doubts.length} in doubt` : ''}
         </span>

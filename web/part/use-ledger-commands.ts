@@ -4,6 +4,7 @@ import { useAct, useStore } from '../store';
 import { edited } from '../store/part-slice';
 import { selectPackageId, selectPins, selectSelection } from '../store/selectors';
 import { selected } from '../store/view-slice';
+import { counted } from '../ui/counted';
 import { say } from '../ui/toasts';
 import { cellText, type ColumnId, type LedgerColumn } from './ledger-columns';
 import type { LedgerRow } from './ledger-rows';
@@ -48,7 +49,7 @@ export function useLedgerCommands({ column, rows, put, focusGrid }: Given): { ad
   };
   const removePins = () => {
     act(edited({ kind: 'removePins', pins: selection }));
-    act(say(`Removed ${selection.length} ${selection.length === 1 ? 'pin' : 'pins'}. Ctrl+Z brings them back.`));
+    act(say(`Removed ${counted(selection.length, 'pin')}. Ctrl+Z brings them back.`));
     act(selected([]));
   };
 

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { boundsOf } from '../../core/shapes';
 import type { Summary } from '../store/records';
 import { Button } from '../ui/button';
+import { counted } from '../ui/counted';
 import { Primitives } from '../ui/primitives';
 
 interface Props {
@@ -29,10 +30,10 @@ export const ShelfCard = memo(function ShelfCard({ summary: s, picked, onPick, o
           <span className="min-h-5 truncate text-[13px]">{s.description || 'No description yet'}</span>
           <span className="flex justify-between text-[12px] text-muted">
             <span>
-              {s.pins} pins, {s.units} {s.units === 1 ? 'unit' : 'units'}
+              {counted(s.pins, 'pin')}, {counted(s.units, 'unit')}
             </span>
             <span className={s.errors > 0 ? 'text-brick' : s.warnings > 0 ? 'text-amber' : ''}>
-              {open === 0 ? 'nothing open' : `${open} ${open === 1 ? 'finding' : 'findings'}`}
+              {open === 0 ? 'nothing open' : counted(open, 'finding')}
             </span>
           </span>
         </span>

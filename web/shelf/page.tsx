@@ -9,6 +9,7 @@ import { loadDemo, removeParts, restoreParts, sayDemoError, sourcesOf } from '..
 import type { Summary } from '../store/records';
 import { Button, Key } from '../ui/button';
 import { Empty } from '../ui/card';
+import { counted } from '../ui/counted';
 import { Drop } from '../ui/drop';
 import { chooseFiles, download } from '../ui/files';
 import { KiteMark } from '../ui/marks';
@@ -100,7 +101,7 @@ export function ShelfPage() {
       <header className="flex h-14 shrink-0 items-center gap-4 border-b border-line bg-surface px-4">
         <KiteMark />
         <h1 className="text-base font-bold">Shelf</h1>
-        <span className="text-muted">{summaries === null ? '' : `${summaries.length} parts`}</span>
+        <span className="text-muted">{summaries === null ? '' : counted(summaries.length, 'part')}</span>
         <label htmlFor="shelf-search" className="sr-only">
           Search parts
         </label>

@@ -3,6 +3,7 @@ import { useAct } from '../../store';
 import { edited } from '../../store/part-slice';
 import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
+import { counted } from '../../ui/counted';
 import { Choice, Field } from '../../ui/field';
 import { say } from '../../ui/toasts';
 import { BENDS, canBend, pointsText, readPoints, TOOLS, type Bend, type Tool } from './art';
@@ -32,7 +33,7 @@ export function ArtCard({ unit, drawing, tool, bend, chosen, onTool, onBend, onR
     return undefined;
   };
   return (
-    <Card label="Artwork" title="Artwork" aside={`unit ${unit.label}, ${drawing.strokes.length} strokes`}>
+    <Card label="Artwork" title="Artwork" aside={`unit ${unit.label}, ${counted(drawing.strokes.length, 'stroke')}`}>
       <div className="flex flex-wrap gap-1">
         {TOOLS.map((t) => (
           <Button key={t} tone={t === tool ? 'main' : 'plain'} aria-pressed={t === tool} onClick={() => onTool(t)}>

@@ -17,6 +17,7 @@ import { edited } from '../../store/part-slice';
 import { selectPart, selectSelectedSet, selectSelection } from '../../store/selectors';
 import { selected } from '../../store/view-slice';
 import { Button } from '../../ui/button';
+import { counted } from '../../ui/counted';
 import { Choice, Field } from '../../ui/field';
 import { core } from '../../workers/core';
 
@@ -126,9 +127,7 @@ function ScoreLine({ score, units }: { score: PlanScore; units: number }) {
   return (
     <p aria-label="Score of the plan" aria-live="polite" className="flex items-baseline gap-3 px-4 pb-2 text-[13px]">
       <strong className={faults.length > 0 ? 'text-amber' : 'text-green'}>{score.points} of 100</strong>
-      <span>
-        {units} {units === 1 ? 'unit' : 'units'}
-      </span>
+      <span>{counted(units, 'unit')}</span>
       <span className="min-w-0 truncate" title={faults.join('; ')}>
         {faults.length === 0
           ? 'Nothing is cut, nothing too tall.'
@@ -157,9 +156,7 @@ function ColumnHead({ part, unit, isTall, first, last, onSplit, onMerge, onMove 
     <header className="border-b border-line p-2.5">
       <div className="flex items-baseline gap-2 text-[13px] whitespace-nowrap">
         <strong className="text-base">{unit.label}</strong>
-        <span>
-          {pins} {pins === 1 ? 'pin' : 'pins'}
-        </span>
+        <span>{counted(pins, 'pin')}</span>
         <span className={isTall ? 'font-semibold text-brick' : 'text-muted'}>{drawing?.body.height ?? 0} tall</span>
         <span className="ml-auto flex gap-1">
           <Button

@@ -13,6 +13,7 @@ import {
   selectSelection,
 } from '../../store/selectors';
 import { nextSet, selected, unitChosen } from '../../store/view-slice';
+import { counted } from '../../ui/counted';
 import { ArtLayer, type ArtWork } from './art-layer';
 import { idle, isFar, type Gesture } from './gestures/gesture';
 import { Grips } from './grips';
@@ -187,7 +188,7 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
 
       tabIndex={0}
       role="group"
-      aria-label={`Drawing of ${part.name}: ${units.length} units. ${next}`}
+      aria-label={`Drawing of ${part.name}: ${counted(units.length, 'unit')}. ${next}`}
       className={`absolute inset-0 touch-none overflow-hidden bg-paper outline-offset-[-2px] select-none ${gesture.state === 'dragging' ? 'cursor-grabbing' : ''}`}
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}

@@ -4,6 +4,7 @@ import { boundsOf, drawUnit, type Primitive } from '../../../core/shapes';
 import { useStore } from '../../store';
 import { selectPackageId, selectPart } from '../../store/selectors';
 import { Button } from '../../ui/button';
+import { counted } from '../../ui/counted';
 import { Choice } from '../../ui/field';
 import { Primitives } from '../../ui/primitives';
 
@@ -76,7 +77,7 @@ export function Preview() {
           {isActual ? 'Fit the sheet' : 'Print size'}
         </Button>
         <span className="text-muted">
-          one step is {stepMm} mm; {pages.length} {pages.length === 1 ? 'sheet' : 'sheets'}
+          one step is {stepMm} mm; {counted(pages.length, 'sheet')}
         </span>
         {beyond.length > 0 ? (
           <span className="font-semibold text-brick">

@@ -1,6 +1,7 @@
 import type { Edit } from '../../../core/part';
 import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
+import { counted } from '../../ui/counted';
 
 /** An automatic arrangement to be looked at, and taken or left. */
 export interface Proposal {
@@ -29,11 +30,7 @@ export function ProposalCard({ proposal, onTake, onShow, onLeave, names }: Props
   return (
     <Card
       label="Proposal"
-      title={
-        changed.length === 0
-          ? `${title} would change nothing`
-          : `${title} would change ${changed.length} ${changed.length === 1 ? 'place' : 'places'}`
-      }
+      title={changed.length === 0 ? `${title} would change nothing` : `${title} would change ${counted(changed.length, 'place')}`}
     >
       <p className="mb-2 line-clamp-3 font-mono text-[13px]">{changed.slice(0, 24).join(', ')}</p>
       {says.map((line) => (

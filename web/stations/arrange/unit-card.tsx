@@ -6,6 +6,7 @@ import { edited } from '../../store/part-slice';
 import { selectPart } from '../../store/selectors';
 import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
+import { counted } from '../../ui/counted';
 import { Choice, Field } from '../../ui/field';
 import { FamilyNote } from './family-note';
 import type { HandWork } from './hand';
@@ -43,7 +44,9 @@ const UnitWork = memo(function UnitWork({ unit, part, hand, onDo }: Props & { pa
     <Card
       label="Unit"
       title={`Unit ${unit.label}`}
-      aside={sharers.length > 1 ? `one drawing for ${sharers.map((u) => u.label).join(', ')}` : `${Object.keys(unit.binding).length} pins`}
+      aside={
+        sharers.length > 1 ? `one drawing for ${sharers.map((u) => u.label).join(', ')}` : counted(Object.keys(unit.binding).length, 'pin')
+      }
       className="max-h-[68vh] overflow-y-auto"
     >
       <div className="grid grid-cols-2 gap-2">

@@ -6,6 +6,7 @@ import { edited } from '../../store/part-slice';
 import { selectPart, selectPinById, selectSelection } from '../../store/selectors';
 import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
+import { counted } from '../../ui/counted';
 import { Choice } from '../../ui/field';
 
 type How = 'number' | 'name' | 'order' | 'list';
@@ -102,7 +103,7 @@ export function JoinByCard({ pkg, onClose }: { pkg: Package; onClose: () => void
         </div>
         <div>
           <h3 className="text-[13px] font-semibold">
-            {join.joins.length === 0 ? 'Nothing to join yet' : `${join.joins.length} ${join.joins.length === 1 ? 'join' : 'joins'}`}
+            {join.joins.length === 0 ? 'Nothing to join yet' : counted(join.joins.length, 'join')}
           </h3>
           <ul aria-label="Joins to take" className="max-h-32 columns-2 overflow-y-auto font-mono text-[12.5px] xl:columns-3">
             {join.joins.map((j) => (

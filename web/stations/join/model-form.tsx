@@ -7,6 +7,7 @@ import { edited } from '../../store/part-slice';
 import { selectPart } from '../../store/selectors';
 import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
+import { counted } from '../../ui/counted';
 import { Drop } from '../../ui/drop';
 import { chooseFiles, readFileText } from '../../ui/files';
 import { core } from '../../workers/core';
@@ -119,7 +120,8 @@ export function ModelForm({ current: given, came, onInView, onDone }: Props) {
                   <Button className="w-full justify-between" onClick={() => take(m)}>
                     <span className="font-mono font-bold">{m.name}</span>
                     <span className="text-muted">
-                      {m.device}, {m.nodes.length} nodes{m.section === undefined ? '' : `, section ${m.section}`}
+                      {m.device}, {counted(m.nodes.length, 'node')}
+                      {m.section === undefined ? '' : `, section ${m.section}`}
                       {m.sealed ? ', encrypted' : ''}
                     </span>
                   </Button>

@@ -10,6 +10,7 @@ import { selectNext, selectPackageId, selectPart, selectPinById, selectSelection
 import { nextSet, packageChosen, selected } from '../../store/view-slice';
 import { Button } from '../../ui/button';
 import { Card, Empty } from '../../ui/card';
+import { counted } from '../../ui/counted';
 import { Choice } from '../../ui/field';
 import { CompareCard } from './compare-card';
 import { JoinByCard } from './join-by-card';
@@ -215,7 +216,7 @@ export function JoinStation() {
             className={`rounded-md border bg-surface px-2.5 py-1 text-[13px] ${p.id === packageId ? 'border-green ring-2 ring-halo/60' : 'border-line'}`}
           >
             <strong>{p.name}</strong>{' '}
-            <span className="text-muted">{p.land.pads.length === 0 ? 'no land' : `${p.land.pads.length} pads`}</span>
+            <span className="text-muted">{p.land.pads.length === 0 ? 'no land' : counted(p.land.pads.length, 'pad')}</span>
           </button>
         ))}
         <Button keyName="L" aria-expanded={open === 'land'} disabled={readOnly} onClick={() => toggle('land')}>

@@ -9,6 +9,7 @@ import { selectPart } from '../../store/selectors';
 import { nextSet, packageChosen, selected, unitChosen } from '../../store/view-slice';
 import { Button } from '../../ui/button';
 import { Empty } from '../../ui/card';
+import { counted } from '../../ui/counted';
 import { FindingRow } from './finding-row';
 
 /** The station where a family of findings is mended by hand. */
@@ -47,7 +48,7 @@ export function ProveStation() {
         next:
           ordered.length > 0
             ? errors > 0
-              ? `Next: ${errors} ${errors === 1 ? 'error' : 'errors'}. Press N`
+              ? `Next: ${counted(errors, 'error')}. Press N`
               : 'Next: look at the rest, or release. Alt+5'
             : 'Nothing open. Next: release. Alt+5',
         note: '',
@@ -125,7 +126,7 @@ export function ProveStation() {
       <header className="mb-3 flex items-baseline gap-4">
         <h1 className="text-lg font-bold">{headline(count('error') + count('warning'), count('note'))}</h1>
         <p className="text-muted">
-          {count('error')} errors, {count('warning')} warnings; {RULES.length} rules were asked
+          {counted(count('error'), 'error')}, {counted(count('warning'), 'warning')}; {RULES.length} rules were asked
           {checks.waived.length > 0 ? `; ${checks.waived.length} waived` : ''}
         </p>
       </header>
@@ -182,10 +183,7 @@ export function ProveStation() {
 
 /** Notes stop nothing: they are told apart from the findings, as on the Shelf and under the bow. */
 function headline(findings: number, notes: number): string {
-  const said = [
-    ...(findings > 0 ? [`${findings} ${findings === 1 ? 'finding' : 'findings'}`] : []),
-    ...(notes > 0 ? [`${notes} ${notes === 1 ? 'note' : 'notes'}`] : []),
-  ];
+  const said = [...(findings > 0 ? [counted(findings, 'finding')] : []), ...(notes > 0 ? [counted(notes, 'note')] : [])];
   return said.join(', ') || 'Nothing is open';
 }
 

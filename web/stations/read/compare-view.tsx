@@ -3,6 +3,7 @@ import type { Comparison, Proposal, RevisionChange } from '../../../core/intake'
 import { sayProblem, type Part } from '../../../core/part';
 import { PinName } from '../../ui/marks';
 import { Button } from '../../ui/button';
+import { counted } from '../../ui/counted';
 import { core } from '../../workers/core';
 
 interface Props {
@@ -62,11 +63,11 @@ export function CompareView({ part, proposal, name, onDoubts, onRevise, onLeave 
         <span className="grow" />
         {as === 'revision' ? (
           <Button tone="main" disabled={chosen.size === 0} onClick={() => onRevise(chosen)}>
-            Take {chosen.size} {chosen.size === 1 ? 'change' : 'changes'}
+            Take {counted(chosen.size, 'change')}
           </Button>
         ) : (
           <Button tone="main" disabled={!comparison.edit} onClick={() => onDoubts(comparison)}>
-            Raise {comparison.disagreed} {comparison.disagreed === 1 ? 'doubt' : 'doubts'}
+            Raise {counted(comparison.disagreed, 'doubt')}
           </Button>
         )}
         <Button onClick={onLeave}>Leave it</Button>

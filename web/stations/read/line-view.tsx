@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { useAct, useStore } from '../../store';
 import { selectPart, selectPinById, selectSelection } from '../../store/selectors';
 import { selected } from '../../store/view-slice';
+import { counted } from '../../ui/counted';
 import { VirtualRows } from '../../ui/virtual-rows';
 
 const ROW = 22;
@@ -24,7 +25,7 @@ export function LineView({ text, name, digest }: { text: string; name: string; d
   return (
     <div className="flex h-full flex-col px-4 pb-3">
       <p className="mb-1 text-[13px] text-muted">
-        <strong className="text-ink">{name}</strong>, {lines.length} lines. Choose a line or a pin to see where it came from.
+        <strong className="text-ink">{name}</strong>, {counted(lines.length, 'line')}. Choose a line or a pin to see where it came from.
       </p>
       <VirtualRows
         label="Source"

@@ -10,6 +10,7 @@ import { edited } from '../../store/part-slice';
 import { selectDoubts, selectNext, selectPart, selectSelection } from '../../store/selectors';
 import { nextSet, packageChosen } from '../../store/view-slice';
 import { Button } from '../../ui/button';
+import { counted } from '../../ui/counted';
 import { Drop } from '../../ui/drop';
 import { chooseFiles, readFileBytes } from '../../ui/files';
 import { nextTask } from '../../ui/next-task';
@@ -69,10 +70,10 @@ export function ReadStation() {
         : []),
       takeProposal(part, proposal, source),
     ];
-    act(edited({ kind: 'batch', title: `take ${proposal.terminals.length} pins`, edits }));
+    act(edited({ kind: 'batch', title: `take ${counted(proposal.terminals.length, 'pin')}`, edits }));
     act(packageChosen(null));
     const open = proposal.terminals.reduce((n, t) => n + t.doubts.length, 0);
-    act(say(`Took ${terminalsIn(proposal).length} terminals from ${file.name}${open > 0 ? `, ${open} in doubt` : ''}.`));
+    act(say(`Took ${counted(terminalsIn(proposal).length, 'terminal')} from ${file.name}${open > 0 ? `, ${open} in doubt` : ''}.`));
     startTransition(() => {
       bring(undefined);
       setPasting(false);
@@ -83,14 +84,14 @@ export function ReadStation() {
     const source = await keep(file);
     const edit = await core.reviseEdit(part, proposal, chosen, source);
     act(edited({ kind: 'batch', title: `take ${chosen.size} changes of ${file.name}`, edits: [edit] }));
-    act(say(`Took ${chosen.size} ${chosen.size === 1 ? 'change' : 'changes'} from ${file.name}.`));
+    act(say(`Took ${counted(chosen.size, 'change')} from ${file.name}.`));
     bring(undefined);
   };
   const raise = async ({ edit, disagreed }: Comparison) => {
     if (!edit || !file) return;
     await keep(file);
     act(edited({ kind: 'batch', title: `compare with ${file.name}`, edits: [edit] }));
-    act(say(`${file.name} raised ${disagreed} ${disagreed === 1 ? 'doubt' : 'doubts'}.`));
+    act(say(`${file.name} raised ${counted(disagreed, 'doubt')}.`));
     bring(undefined);
   };
 
@@ -118,9 +119,9 @@ export function ReadStation() {
           : part.pins.length === 0
             ? 'Next: paste or drop a pin table'
             : doubts.length > 0
-              ? `Next: ${doubts.length} ${doubts.length === 1 ? 'doubt' : 'doubts'}. Press N`
+              ? `Next: ${counted(doubts.length, 'doubt')}. Press N`
               : onward;
-    const read = proposal ? `${terminals.length} terminals read${open > 0 ? `, ${open} in doubt` : ''}` : '';
+    const read = proposal ? `${counted(terminals.length, 'terminal')} read${open > 0 ? `, ${open} in doubt` : ''}` : '';
     act(nextSet({ next, note: [page.of > 0 ? `page ${page.page} of ${page.of}` : '', read].filter(Boolean).join(' · ') }));
   }, [act, proposal, comparing, terminals.length, open, part.pins.length, doubts.length, onward, page]);
   const told = useCallback(
@@ -201,7 +202,7 @@ export function ReadStation() {
               {proposal ? (
                 <span className="text-muted">
                   {isPdf ? ', ' : ' '}
-                  {terminals.length} terminals
+                  {counted(terminals.length, 'terminal')}
                 </span>
               ) : null}
             </span>
@@ -217,7 +218,7 @@ export function ReadStation() {
             ) : null}
             {proposal && !comparing ? (
               <Button tone="main" keyName="Alt+Enter" disabled={readOnly || busy} onClick={() => void take()}>
-                Take {terminals.length} terminals
+                Take {counted(terminals.length, 'terminal')}
               </Button>
             ) : null}
             {comparing ? null : <Button onClick={() => bring(undefined)}>Leave it</Button>}

@@ -10,6 +10,7 @@ import { edited } from '../../store/part-slice';
 import { selectDoubts, selectPart } from '../../store/selectors';
 import { nextSet } from '../../store/view-slice';
 import { Button } from '../../ui/button';
+import { counted } from '../../ui/counted';
 import { download } from '../../ui/files';
 import { say } from '../../ui/toasts';
 import { core } from '../../workers/core';
@@ -38,7 +39,7 @@ export function ReleaseStation() {
     act(
       nextSet({
         next: blocked
-          ? `Next: ${errors.length} ${errors.length === 1 ? 'error' : 'errors'} to settle. Alt+4`
+          ? `Next: ${counted(errors.length, 'error')} to settle. Alt+4`
           : unchanged
             ? 'Released as it stands'
             : 'Next: say what this release is',
@@ -97,9 +98,10 @@ export function ReleaseStation() {
             {unchanged ? `Version ${last.version} is what stands here` : last ? 'Release what has changed' : 'Release the part'}
           </h1>
           <p className="mb-3 text-[13px] text-muted">
-            A release is frozen: {part.pins.length} pins, {part.units.length} units, {part.packages.length}{' '}
-            {part.packages.length === 1 ? 'package' : 'packages'}
-            {part.models.length > 0 ? ', one model' : ''}, under the digest <span className="font-mono">{digest.slice(0, 12)}…</span>
+            A release is frozen: {counted(part.pins.length, 'pin')}, {counted(part.units.length, 'unit')},{' '}
+            {counted(part.packages.length, 'package')}
+            {part.models.length > 0 ? `, ${counted(part.models.length, 'model')}` : ''}, under the digest{' '}
+            <span className="font-mono">{digest.slice(0, 12)}…</span>
           </p>
           {blocked ? (
             <div role="alert" className="mb-3 rounded-md border border-brick bg-brick-wash px-3 py-2">
@@ -120,7 +122,7 @@ export function ReleaseStation() {
                 {errors.length > 0 ? (
                   <li>
                     <Link className="text-green underline" to={`/part/${id}/prove`}>
-                      All {errors.length} {errors.length === 1 ? 'error' : 'errors'} in Prove
+                      {errors.length === 1 ? 'See it in Prove' : `All ${errors.length} errors in Prove`}
                     </Link>
                   </li>
                 ) : null}
