@@ -39,7 +39,7 @@ test('text without a table keeps what was typed and says what is missing', async
   await expect(page.getByRole('textbox', { name: 'Pin table' })).toHaveValue(/Dear librarian/);
 });
 
-const shelf = 'section[aria-label="Drop part files, EDIF symbols or archives to add them"]';
+const shelf = 'section[aria-label^="Drop a datasheet to start a part"]';
 for (const [what, name, content, says] of [
   ['broken JSON', 'x.kite.json', '{"schema":1,', /x\.kite\.json.*not JSON/],
   ['a part of another shape', 'y.kite.json', '{"schema":1,"name":"Y","pins":[{"id":1}]}', /y\.kite\.json: pins\[0\]\.id: expected string/],

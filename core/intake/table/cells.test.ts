@@ -137,6 +137,7 @@ describe('active low', () => {
 describe('headings', () => {
   it.each<[string, ReturnType<typeof roleOfHeading>]>([
     ['Pin No.', 'number'],
+    ['Bank pin', 'number'],
     ['BALL', 'ambiguous'],
     ['Pin(s)', 'ambiguous'],
     ['Symbol', 'name'],

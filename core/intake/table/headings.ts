@@ -4,7 +4,7 @@ import { remember } from '../../part';
 /** Words over a column, by role. A heading is compared without case, punctuation and plural marks. */
 const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
   number:
-    /^((pin|ball|terminal|lead|pad|contact|package|pkg|device)s? )?(no|nos|nr|num|number|numbers|#|id|location|loc|position|pos|coordinate|designator)$|^#$|^(pin|ball|pad|terminal|lead|contact) (no|number|#|s)?$|^balls?$|^leads?$|^pads?$|^contacts?$|^no name$/,
+    /^((pin|ball|terminal|lead|pad|contact|package|pkg|device)s? )?(no|nos|nr|num|number|numbers|#|id|location|loc|position|pos|coordinate|designator)$|^#$|^(pin|ball|pad|terminal|lead|contact) (no|number|#|s)?$|^balls?$|^leads?$|^pads?$|^contacts?$|^no name$|^(bank|bga|module|board|chip|mcu|cpu|soc|ic|header|connector|jack|plug|socket|edge) (pin|ball|pad|contact)s?( (no|nos|number|numbers|#))?$/,
   name: /^((pin|ball|terminal|signal|pad|lead|port|contact|net) )?(name|names|mnemonic|designation|label)$|^symbol$|^mnemonic$|^signal$|^signals$|^(pin|terminal) symbol$|^primary (name|function)$|^main function$|^(pin|signal) id$/,
   type: /^((pin|signal|buffer|electrical|io|i o|port|pad|terminal|lead|input|cell) )?(type|types|class|kind|dir|direction)$|^io$|^i o$|^(p )?io( [pgs]{1,2}| pwr| power| gnd)+$|^in out$|^dir$|^(pin|signal) (io|i o)$|^attribute$|^electrical$/,
   description:

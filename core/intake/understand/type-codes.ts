@@ -82,7 +82,10 @@ export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>
   if (meaning) return meant(meaning, because);
   const built = builtCode(code, because);
   if (built) return [built];
-  const spoken = phrase(text, because);
+  const said = phrase(text, because);
+  // `Bidirectional (open-drain)`: how it drives is no other type beside that.
+  const both = said.find((e) => e.type === 'bidirectional');
+  const spoken = both ? said.filter((e) => e === both || !COVERS.bidirectional!.concat('open-drain').includes(e.type)) : said;
   const parts = text
     .split(/[,;()]|\bor\b|\s+/)
     .map(shape)

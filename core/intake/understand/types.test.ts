@@ -137,6 +137,8 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['RSTN', undefined, 'Reset in and out, open drain with pull-up', 'bidirectional'],
   ['DO', undefined, 'Coil drive', 'output'],
   ['REG_IN', undefined, 'Input of the voltage regulator', 'supply-in'],
+  ['INIT_B', 'Bidirectional (open-drain)', 'Low while the memory is cleared', 'bidirectional'],
+  ['VCCAUX', 'N/A', 'Auxiliary circuits', 'supply-in'],
   ['T1', 'I', 'Test input; must be connected to VSS', 'reserved'],
   ['FORCEON', 'DI', 'Test; tie to ground', 'reserved'],
   ['VCXO', 'AI', 'Pulls the crystal by ±100 ppm', 'input'],

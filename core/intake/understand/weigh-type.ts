@@ -77,7 +77,7 @@ export function weighType({ name, code, description, told }: Said): TypeConclusi
   const against = rivals.reduce((sum, [, voice]) => sum + voice.weight, 0);
   const confidence = Math.round((weight / (weight + against)) * Math.min(1, 0.4 + weight / 10) * 100) / 100;
   const empty = code !== undefined && /^[-–—\s]*$/.test(code);
-  const unheard = !!code && code.trim() !== '' && told.length === 0 && !/^[-–—]+$/.test(code.trim());
+  const unheard = !!code && code.trim() !== '' && told.length === 0 && !/^([-–—]+|n\/?a\.?)$/i.test(code.trim());
   // A class of power alone does not tell a rail that comes in from one that the part makes.
   const isClassOnly = isClass(told) && reasons.length === 1 && reasons[0] === told[0]!.because;
   // The column says a signal and only the name a rail.
