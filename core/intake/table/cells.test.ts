@@ -1,7 +1,8 @@
 import { readActiveLow } from './active-low';
 import { packageIn, roleOfHeading } from './headings';
 import { alternatesIn, cleanName, expandNames, findVectors, listAlternates } from './names';
-import { isTypePhrase } from '../understand/type-codes';
+import { brokenName, roomForNames } from './broken-names';
+import { isTypePhrase, typeInOneLine } from '../understand/type-codes';
 import { readNumberCell } from './numbers';
 
 it.each<[string, boolean]>([
@@ -15,6 +16,24 @@ it.each<[string, boolean]>([
   ['', false],
   [`${'in '.repeat(12)}x`, false],
 ])('“%s” is a type in words: %s', (text, is) => expect(isTypePhrase(text)).toBe(is));
+
+it.each<[string, string]>([
+  ['Analog inpu\nt/output', 'Analog input/output'],
+  ['Analog\ninput', 'Analog input'],
+  ['Power, see\nnote', 'Power, see note'],
+  ['I/O', 'I/O'],
+])('type %j stands in one line as “%s”', (text, line) => expect(typeInOneLine(text)).toBe(line));
+
+it.each<[string, [string, string] | undefined]>([
+  ['FULL_CARD_POW\nER_OFF#', ['FULL_CARD_POW', 'ER_OFF#']],
+  ['VREF_SAM\nP', ['VREF_SAM', 'P']],
+  ['PA0\nTIM2_CH1', undefined],
+  ['EXPOSED\nPAD', undefined],
+  ['VDD', undefined],
+])('name %j is broken between %j', (name, parts) => {
+  const rows = ['A name', name, 'W_DISABLE1#', 'PEWAKE#'].map((n, line) => ({ line, cells: ['1', n] }));
+  expect(brokenName(name, roomForNames(rows, 1))).toEqual(parts);
+});
 
 describe('number cells', () => {
   it.each<[string, string[]]>([

@@ -1,0 +1,38 @@
+import type { GridRow } from './grid';
+
+/** A name without the end of a list of numbers that ran into its column: `A1, A3,` beside `A5 AGND`. */
+export function whole(name: string, number: string): { name: string; torn: string } {
+  const [, torn, rest] = (/[,;]\s*$/.test(number) && /^((?:[A-Z]{0,2}\d{1,3}(?:\s*,\s*|\s+))+)([A-Za-z]\S*)$/.exec(name)) || [];
+  return torn === undefined ? { name, torn: '' } : { name: rest!, torn: ` ${torn.trim()}` };
+}
+
+/** A line that may have ended within a word of a name: `VREF_SAM` over `P`. */
+const BROKEN = /^(\S*_\S*[A-Z0-9])\s*\n\s*([A-Z0-9]{1,3})$/;
+/** Two lines that may be one word, where the first has no room for more. */
+const PARTED = /^([A-Z][A-Z0-9_+/-]*[A-Z0-9])\s*\n\s*([A-Z0-9][A-Z0-9_+/-]*[#*]?)$/;
+
+/** The two parts of a name whose line may have ended within a word: a short rest, or a first line that fills the column. */
+export function brokenName(name: string, room: number): [string, string] | undefined {
+  if (!name.includes('\n')) return undefined;
+  const [, head = '', rest = ''] = BROKEN.exec(name) ?? PARTED.exec(name) ?? [];
+  const short = rest.length <= 3 && BROKEN.test(name);
+  return rest !== '' && (short || (head.length >= room && rest.length < head.length)) ? [head, rest] : undefined;
+}
+
+/** Characters that the lines of the names' column have room for, from the longest one of them; only told where a name has two lines. */
+export function roomForNames(rows: readonly GridRow[], at: number): number {
+  if (at < 0 || !rows.some((r) => r.cells[at]?.includes('\n'))) return Infinity;
+  let most = 8;
+  for (const { cells } of rows) for (const line of (cells[at] ?? '').split('\n')) most = Math.max(most, line.trim().length);
+  // Letters are not equally wide: a line of one less may be as long.
+  return most - 1;
+}
+
+/** A name broken over lines: after a stroke, an underscore or a dash nothing stands between the parts. */
+export const joinName = (text: string): string =>
+  /^\S*$/.test(text)
+    ? text
+    : text
+        .replace(/\s*([/_]|(?<=[A-Za-z0-9])-)\s*\n\s*/g, '$1')
+        .replace(/\s*\n\s*([/_)])/g, '$1')
+        .replace(/\s+/g, ' ');
