@@ -31,6 +31,13 @@ it('joins a table of supplies without a type column, and no list of test points'
   expect(list([all]).toSorted()).toEqual(ALL);
 });
 
+it('keeps a sign that another face lends with its word, though it stands a little off the line', () => {
+  const { runs } = table([['Pin', 'Name', 'Type', 'Description'], ['1', 'V+', 'P', 'Positive supply'], ['2', 'V', 'P', 'Negative supply'], ['3', 'OUT', 'O', 'Output']]); // prettier-ignore
+  const v = runs.find((r) => r.text === 'V')!;
+  const names = terminalsIn(read([page([...runs, { ...text(v.x + v.width, v.y + 2.4, '−'), width: 4.9 }])])).map((t) => t.name);
+  expect(names).toEqual(['V+', 'V−', 'OUT']);
+});
+
 it('finds the page of a table whose headings are one run', () => {
   const tight = page([text(50, 100, 'Pin Pin name Alternate function 1 Alternate function 2 Type')]);
   expect(
