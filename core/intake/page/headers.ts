@@ -23,7 +23,7 @@ function isMore(a: Weight, b: Weight | undefined): boolean {
 
 /** How wide a gap parts two headings, in font sizes, with what a typewritten blank adds, and of how many lines: the usual one, then tighter ones. */
 const GAPS: [gap: number, blank: number, most: number][] = [
-  [0.55, 0.3, 8],
+  [0.55, 0.2, 8],
   [0.55, 0, 8],
   [0.36, 0, 1],
   [0.2, 0, 1],

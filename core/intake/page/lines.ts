@@ -30,7 +30,7 @@ export function linesOf(words: readonly Word[]): Line[] {
 }
 
 /** Cuts a line where the gap between words is over `wide` font sizes; `blank` is how much wider typewritten blanks are. */
-export function segmentsOf(line: Line, wide = 0.55, blank = 0.3): Segment[] {
+export function segmentsOf(line: Line, wide = 0.55, blank = 0.2): Segment[] {
   const segments: Segment[] = [];
   for (const word of line.words) {
     const last = segments.at(-1);
