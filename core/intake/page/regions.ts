@@ -23,6 +23,9 @@ export function regionsOf(page: DocumentPage, lines: readonly Line[]): Region[] 
   return [left, right].map((half) => ({ page: page.number, ...spanOf(half), lines: linesOf(half) }));
 }
 
+/** Over numbers, where a name stands beside it. */
+const NUMBERS = /^(pin|terminal|ball|lead|contact)s?$/i;
+
 /** True where the heading of one table, no two columns of it alike, stands on both sides: its long cells only look like prose. */
 const hasHeadingOver = (lines: readonly Line[], gutter: number): boolean =>
   lines.some((_, i) => {
@@ -30,7 +33,7 @@ const hasHeadingOver = (lines: readonly Line[], gutter: number): boolean =>
     if (header === undefined || header.heads.length < 3 || header.heads[0]!.x1 >= gutter || header.heads.at(-1)!.x0 <= gutter) return false;
     if (header.sure >= 3 && header.sure === header.heads.length) return true;
     // Headings that can mean two things, `Signal` and `Function`: the numbers stand on the left, and none on the right.
-    const roles = header.heads.map((h) => roleOfHeading(h.text));
+    const roles = header.heads.map((h) => (NUMBERS.test(h.text) ? 'number' : roleOfHeading(h.text)));
     const right = header.heads.flatMap((h, k) => (h.x0 > gutter ? [roles[k]] : []));
     const isOne = new Set(header.heads.map((h) => h.text.toLowerCase())).size === header.heads.length;
     const known = roles.filter((r) => r !== undefined).length;
