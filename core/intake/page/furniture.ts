@@ -9,6 +9,9 @@ const STRIP = 0.11;
 /** What only a foot says, so that it need not stand on another page. */
 const FOOT = /^(?:rev(?:ision)?\b\.? ?[A-Z\d.]{1,4}\b|page \d+|copyright\b|©|www\.)/i;
 
+/** A page of fewer lines has no usual gap between them. */
+const FEW = 8;
+
 const shape = (line: Line): string => textOf(line).replace(/\d+/g, '#').replace(/\s+/g, ' ');
 
 interface PageLines {
@@ -33,7 +36,9 @@ export function withoutFurniture(pages: readonly PageLines[]): Line[][] {
     // A page with a row or two has no usual gap: its lines are as far apart as print of their size may be.
     const pitch = Math.min(usualGap(fullLines(lines)), 2.6 * Math.max(0, ...lines.map((l) => l.size)));
     let [from, to] = [0, lines.length];
-    const isApart = (a: Line | undefined, b: Line | undefined) => !a || !b || Math.abs(b.base - a.base) > 1.7 * pitch;
+    // Nor can it say what is apart: what stands on every page alike needs less white there.
+    const white = lines.length < FEW ? 1.4 : 1.7;
+    const isApart = (a: Line | undefined, b: Line | undefined) => !a || !b || Math.abs(b.base - a.base) > white * pitch;
     const block = (at: number, step: 1 | -1) => {
       // A running head can have two lines; what counts is that white stands after the last of them.
       let end = at;
