@@ -14,7 +14,7 @@ export function generateLand(input: Family): Result<Land> {
         problem('land-value', {
           what: i.path.join(' ') || 'the family',
           value: 'not usable',
-          need: i.message.replace(/^Invalid input: /, ''),
+          need: /received NaN/.test(i.message) ? 'it must be a number' : i.message.replace(/^Invalid input: /, ''),
         }),
       ),
     );

@@ -120,7 +120,7 @@ describe('what cannot be built', () => {
     ['a list of balls that is none', { ...GRID, without: 'banana' }, /missing balls/],
     ['no ball left', { ...GRID, without: 'A1-C3' }, /leaves no ball/],
     ['a pitch of nothing', { ...SO14, pitch: 0 }, /pitch/],
-    ['a pitch that is no number', { ...SO14, pitch: Number.NaN }, /pitch/],
+    ['a pitch that is no number', { ...SO14, pitch: Number.NaN }, /pitch is not usable; it must be a number/],
     ['a million leads', { ...SO14, count: 1_000_000 }, /count/],
   ])('%s is refused with the reason', (_what, family, says) => expect(refused(generateLand(family)).join(' ')).toMatch(says));
 
