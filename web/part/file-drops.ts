@@ -1,7 +1,8 @@
 import { useEffect } from 'react';
 import { useLocation, useNavigate } from 'react-router';
+import { sayProblem } from '../../core/part';
 import { useAct, useStore } from '../store';
-import { brought, broughtToJoin, MOST_MB, purposeOf, tellBrought } from '../store/brought';
+import { brought, broughtToJoin, purposeOf, tellBrought, tooLarge } from '../store/brought';
 import { readFileBytes } from '../ui/files';
 import { say } from '../ui/toasts';
 
@@ -23,7 +24,8 @@ export function useFileDrops(): void {
         return act(
           say(`${file.name} is none of the files that a part is made from: a datasheet or pin table, a SPICE model, pads.`, 'bad'),
         );
-      if (file.size > MOST_MB * 1e6) return act(say(`${file.name} is over ${MOST_MB} MB: take the part that is wanted out of it.`, 'bad'));
+      const large = tooLarge(file);
+      if (large) return act(say(sayProblem(large), 'bad'));
       if (purpose === 'source') brought.set(id, { file: { name: file.name, bytes: await readFileBytes(file) }, options: {} });
       else broughtToJoin.set(id, { kind: purpose, file });
       await navigate(`/part/${id}/${purpose === 'source' ? 'read' : 'join'}`);

@@ -19,6 +19,9 @@ import { core } from '../workers/core';
 import { ShelfCard } from './card';
 import { useArrivals } from './use-arrivals';
 
+/** What is taken in here: parts, and the sources that parts are started from. */
+const ARRIVING = `.json,.zip,.edf,.edif,${SOURCE_FILES}`;
+
 /** The library: every part with its state, search, start, import, export. */
 export function ShelfPage() {
   const act = useAct();
@@ -71,7 +74,7 @@ export function ShelfPage() {
       id: 'import',
       title: 'Import part files, EDIF symbols or an archive…',
       group: 'Shelf',
-      run: () => void chooseFiles(`.json,.zip,.edf,.edif,${SOURCE_FILES}`, true).then(take),
+      run: () => void chooseFiles(ARRIVING, true).then(take),
     },
     { id: 'export', title: 'Export the parts shown as an archive', group: 'Shelf', run: () => void exportParts(false) },
     { id: 'export-sources', title: 'Export the parts shown with their sources', group: 'Shelf', run: () => void exportParts(true) },
@@ -117,7 +120,7 @@ export function ShelfPage() {
           <Button tone="main" keyName="Alt+P" onClick={() => void start()}>
             Start a part
           </Button>
-          <Button onClick={() => void chooseFiles(`.json,.zip,.edf,.edif,${SOURCE_FILES}`, true).then(take)}>Import…</Button>
+          <Button onClick={() => void chooseFiles(ARRIVING, true).then(take)}>Import…</Button>
           <Button onClick={() => void exportParts(false)}>{picked.size > 0 ? `Export ${picked.size}` : 'Export all'}</Button>
           <Button onClick={() => void exportParts(true)}>With sources</Button>
           {picked.size > 0 ? (

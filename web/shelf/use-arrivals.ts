@@ -1,13 +1,12 @@
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
-import { isHtmlTable } from '../../core/intake';
 import { emptyPart, sayProblem, type Part, type Problem } from '../../core/part';
 import type { ArchivedSource } from '../../core/release';
 import { useAct, useStore } from '../store';
-import { brought, isSourceFile, MOST_MB } from '../store/brought';
+import { brought, isSourceFile, tooLarge } from '../store/brought';
 import { addParts, keepSource, type SourceFile } from '../store/library';
 import type { Summary } from '../store/records';
-import { readFileBytes, readFileText } from '../ui/files';
+import { pastedTable, readFileBytes, readFileText } from '../ui/files';
 import { say } from '../ui/toasts';
 import { core } from '../workers/core';
 
@@ -32,8 +31,8 @@ export function useArrivals(summaries: readonly Summary[]) {
     const [source] = sources;
     if (source) {
       if (sources.length > 1) return act(say('A part is read from one source at a time: drop them one by one.', 'bad'));
-      if (source.size > MOST_MB * 1e6)
-        return act(say(`${source.name} is over ${MOST_MB} MB: take the pages with the pin table out of it.`, 'bad'));
+      const large = tooLarge(source);
+      if (large) return act(say(sayProblem(large), 'bad'));
       await takeParts(files.filter((f) => f !== source));
       return start({ name: source.name, bytes: await readFileBytes(source) });
     }
@@ -42,12 +41,10 @@ export function useArrivals(summaries: readonly Summary[]) {
 
   useEffect(() => {
     const onPaste = (e: ClipboardEvent) => {
-      if (e.target instanceof HTMLInputElement || !e.clipboardData) return;
-      const [html, text] = ['text/html', 'text/plain'].map((type) => e.clipboardData!.getData(type)) as [string, string];
-      const name = isHtmlTable(html) ? 'pasted table' : 'pasted text';
-      if (name === 'pasted text' && !text.includes('\n')) return;
+      const pasted = e.target instanceof HTMLInputElement || !e.clipboardData ? undefined : pastedTable(e.clipboardData);
+      if (!pasted) return;
       e.preventDefault();
-      void start({ name, bytes: new TextEncoder().encode(name === 'pasted table' ? html : text) });
+      void start({ name: pasted.name, bytes: new TextEncoder().encode(pasted.text) });
     };
     window.addEventListener('paste', onPaste);
     return () => window.removeEventListener('paste', onPaste);

@@ -1,4 +1,5 @@
 import type { ReadOptions } from '../../core/intake';
+import { problem, type Problem } from '../../core/part';
 import type { SourceFile } from './library';
 
 /** Sources that were brought in and not yet taken, by part: they stay while the person looks at other stations. */
@@ -24,7 +25,11 @@ export const SOURCE_FILES = '.pdf,.xlsx,.xls,.ods,.csv,.tsv,.txt,.md,.html,.htm,
 export const MODEL_FILES = '.lib,.cir,.mod,.sub,.txt,.spi,.sp,.ckt';
 export const PAD_FILES = '.csv,.txt,.tsv,.xml,.cvg,.ipc,.356';
 /** The largest file that is opened, in MB. */
-export const MOST_MB = 200;
+const MOST_MB = 200;
+
+/** What stands against opening a file of this size; undefined where nothing does. */
+export const tooLarge = ({ name, size }: File): Problem | undefined =>
+  size > MOST_MB * 1e6 ? problem('input-large', { size: Math.round(size / 1e6), limit: MOST_MB }, { file: name }) : undefined;
 
 const isOf = (files: string, name: string): boolean =>
   files.split(',').some((end) => end.startsWith('.') && name.toLowerCase().endsWith(end));

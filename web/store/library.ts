@@ -79,8 +79,7 @@ export async function loadDemo(rules: HouseRules, when: 'once' | 'again' = 'agai
   await db.transaction('rw', db.parts, db.summaries, db.sources, db.settings, async () => {
     // Another tab may have brought it while this one was at work.
     if (when === 'once' && (await db.settings.get('demo'))) return;
-    await db.parts.bulkAdd(recorded.records);
-    await db.summaries.bulkAdd(recorded.summaries);
+    await restoreParts(recorded);
     await db.sources.bulkPut(sources);
     await db.settings.put({ key: 'demo', value: true });
   });

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { isHtmlTable } from '../../../core/intake';
 import { Button } from '../../ui/button';
+import { pastedTable } from '../../ui/files';
 
 interface Props {
   start: string;
@@ -30,19 +30,12 @@ export function PasteBox({ start, onText, onChoose, disabled }: Props) {
         placeholder={'Pin  Name   Type  Description\n1    AIN1+  AI    Positive bridge input\n2    AIN1-  AI    Negative bridge input\n…'}
         onChange={(e) => setText(e.target.value)}
         onPaste={(e) => {
-          // Spreadsheets and browsers put the cells on the clipboard too: they say more than the text does.
-          const html = e.clipboardData.getData('text/html');
-          if (text.trim() === '' && isHtmlTable(html)) {
-            e.preventDefault();
-            return onText(html, 'pasted table');
-          }
-          const pasted = e.clipboardData.getData('text/plain');
-          if (text.trim() === '' && pasted.includes('\n')) {
-            e.preventDefault();
-            // A text too large to be shown is refused with its reason; it need not pass through the field.
-            setText(pasted.length > 500_000 ? '' : pasted);
-            onText(pasted);
-          }
+          const pasted = text.trim() === '' ? pastedTable(e.clipboardData) : undefined;
+          if (!pasted) return;
+          e.preventDefault();
+          // A text too large to be shown is refused with its reason; it need not pass through the field, and neither need markup.
+          if (pasted.name === 'pasted text') setText(pasted.text.length > 500_000 ? '' : pasted.text);
+          onText(pasted.text, pasted.name);
         }}
         className="min-h-52 flex-1 resize-none rounded-lg border border-line p-3 font-mono text-[13px] whitespace-pre"
       />

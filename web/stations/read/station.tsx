@@ -4,7 +4,7 @@ import { takeProposal, terminalsIn, type Comparison } from '../../../core/intake
 import { sayProblem, type Problem } from '../../../core/part';
 import { useCommands } from '../../commands/registry';
 import { useAct, useStore } from '../../store';
-import { MOST_MB, SOURCE_FILES } from '../../store/brought';
+import { SOURCE_FILES, tooLarge } from '../../store/brought';
 import { keepSource, type SourceFile } from '../../store/library';
 import { edited } from '../../store/part-slice';
 import { selectDoubts, selectNext, selectPart, selectSelection } from '../../store/selectors';
@@ -97,12 +97,8 @@ export function ReadStation() {
 
   const takeFiles = async ([chosen]: File[], compare = false) => {
     if (!chosen) return;
-    if (chosen.size > MOST_MB * 1e6)
-      return reading.fail({
-        code: 'input-large',
-        params: { size: Math.round(chosen.size / 1e6), limit: MOST_MB },
-        at: { file: chosen.name },
-      });
+    const large = tooLarge(chosen);
+    if (large) return reading.fail(large);
     bring({ name: chosen.name, bytes: await readFileBytes(chosen) }, compare);
   };
   const choose = (compare = false) => void chooseFiles(SOURCE_FILES).then((files) => takeFiles(files, compare));
