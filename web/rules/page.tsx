@@ -14,10 +14,24 @@ import { useAct, useStore } from '../store';
 import { keepRules } from '../store/house-rules';
 import { rulesSet } from '../store/view-slice';
 import { Button } from '../ui/button';
+import { Drop } from '../ui/drop';
 import { Choice, Field } from '../ui/field';
 import { chooseFiles, download, readFileText } from '../ui/files';
+import { NumberField } from '../ui/number-field';
 import { ShelfLink } from '../ui/shelf-link';
 import { say } from '../ui/toasts';
+
+/** Rules that are a number. */
+const NUMBERS = [
+  { key: 'stepMm', label: 'Grid step, mm', least: 0.1, most: 10 },
+  { key: 'pinLength', label: 'Pin length, steps', least: 1, most: 10, whole: true },
+  { key: 'pitch', label: 'Pin pitch, steps', least: 1, most: 4, whole: true },
+  { key: 'groupGap', label: 'Gap between groups', least: 0, most: 4, whole: true },
+  { key: 'maxPinsPerUnit', label: 'Most pins in a unit', least: 2, most: 400, whole: true },
+  { key: 'maxHeight', label: 'Tallest unit, steps', least: 8, most: 400, whole: true },
+  { key: 'minWidth', label: 'Least width, steps', least: 2, most: 100, whole: true },
+  { key: 'minHeight', label: 'Least height, steps', least: 2, most: 100, whole: true },
+] as const;
 
 /** Rules that are one of a few words. */
 const CHOICES: {
@@ -90,26 +104,19 @@ export function RulesPage() {
     act(rulesSet(next));
     void keepRules(next).catch(() => act(say('The rules could not be saved in this browser. Export them to keep them.', 'bad')));
   };
-  const number = (text: string, least: number, most: number, put: (n: number) => void) => {
-    const n = Number(text.replace(',', '.'));
-    if (Number.isFinite(n) && n >= least && n <= most) put(n);
-    else act(say(`Give a number from ${least} to ${most}.`, 'bad'));
-  };
-  const importRules = async () => {
-    const [file] = await chooseFiles('.json');
+  const importRules = async (file: File | undefined) => {
     if (!file) return;
     const read = safeParseRules(await readFileText(file), file.name);
     if (read.ok) set(read.value);
     else act(say(sayProblem(read.problems[0]!), 'bad'));
   };
-  const whole = (n: number) => Math.round(n);
   return (
-    <div className="flex h-full flex-col">
+    <Drop label="Drop house rules" className="flex h-full flex-col" onFiles={([file]) => void importRules(file)}>
       <header className="flex h-14 shrink-0 items-center gap-4 border-b border-line bg-surface px-4">
         <ShelfLink />
         <h1 className="text-base font-bold">House rules</h1>
         <div className="ml-auto flex gap-2">
-          <Button onClick={() => void importRules()}>Import…</Button>
+          <Button onClick={() => void chooseFiles('.json').then(([file]) => importRules(file))}>Import…</Button>
           <Button onClick={() => download('house-rules.json', `${JSON.stringify(rules, null, 2)}\n`, 'application/json')}>Export</Button>
         </div>
       </header>
@@ -134,42 +141,9 @@ export function RulesPage() {
               <Field label="Name of these rules" value={rules.name} onDone={(name) => name.trim() !== '' && set({ name: name.trim() })} />
             </div>
             <div className="grid grid-cols-3 gap-3">
-              <Field label="Grid step, mm" value={String(rules.stepMm)} onDone={(t) => number(t, 0.1, 10, (stepMm) => set({ stepMm }))} />
-              <Field
-                label="Pin length, steps"
-                value={String(rules.pinLength)}
-                onDone={(t) => number(t, 1, 10, (n) => set({ pinLength: whole(n) }))}
-              />
-              <Field
-                label="Pin pitch, steps"
-                value={String(rules.pitch)}
-                onDone={(t) => number(t, 1, 4, (n) => set({ pitch: whole(n) }))}
-              />
-              <Field
-                label="Gap between groups"
-                value={String(rules.groupGap)}
-                onDone={(t) => number(t, 0, 4, (n) => set({ groupGap: whole(n) }))}
-              />
-              <Field
-                label="Most pins in a unit"
-                value={String(rules.maxPinsPerUnit)}
-                onDone={(t) => number(t, 2, 400, (n) => set({ maxPinsPerUnit: whole(n) }))}
-              />
-              <Field
-                label="Tallest unit, steps"
-                value={String(rules.maxHeight)}
-                onDone={(t) => number(t, 8, 400, (n) => set({ maxHeight: whole(n) }))}
-              />
-              <Field
-                label="Least width, steps"
-                value={String(rules.minWidth)}
-                onDone={(t) => number(t, 2, 100, (n) => set({ minWidth: whole(n) }))}
-              />
-              <Field
-                label="Least height, steps"
-                value={String(rules.minHeight)}
-                onDone={(t) => number(t, 2, 100, (n) => set({ minHeight: whole(n) }))}
-              />
+              {NUMBERS.map(({ key, ...field }) => (
+                <NumberField key={key} {...field} value={rules[key]} onNumber={(n) => set({ [key]: n })} />
+              ))}
               {CHOICES.map(({ key, label, options }) => (
                 <Choice
                   key={key}
@@ -243,7 +217,7 @@ export function RulesPage() {
           </section>
         </div>
       </main>
-    </div>
+    </Drop>
   );
 }
 

@@ -5,7 +5,7 @@ import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
 import { counted } from '../../ui/counted';
 import { Choice, Field } from '../../ui/field';
-import { say } from '../../ui/toasts';
+import { NumberField } from '../../ui/number-field';
 import { BENDS, canBend, pointsText, readPoints, TOOLS, type Bend, type Tool } from './art';
 
 interface Props {
@@ -26,12 +26,6 @@ export function ArtCard({ unit, drawing, tool, bend, chosen, onTool, onBend, onR
   const put = (strokes: Stroke[]) => act(edited({ kind: 'changeDrawing', drawing: drawing.id, strokes }));
   const stroke = chosen === null ? undefined : drawing.strokes[chosen];
   const set = (change: Partial<Stroke>) => put(drawing.strokes.map((s, i) => (i === chosen ? { ...s, ...change } : s)));
-  const number = (text: string, scale: number, least: number, most: number): number | undefined => {
-    const n = Math.round(Number(text.replace(',', '.')) * scale);
-    if (Number.isFinite(n) && n >= least && n <= most) return n;
-    act(say(`Give a number from ${least / scale} to ${most / scale}.`, 'bad'));
-    return undefined;
-  };
   return (
     <Card label="Artwork" title="Artwork" aside={`unit ${unit.label}, ${counted(drawing.strokes.length, 'stroke')}`}>
       <div className="flex flex-wrap gap-1">
@@ -51,32 +45,29 @@ export function ArtCard({ unit, drawing, tool, bend, chosen, onTool, onBend, onR
           <Field
             label={`Points of the ${stroke.kind}, x,y in steps`}
             value={pointsText(stroke)}
-            onDone={(text) => {
-              const points = readPoints(text);
-              if (points && points.length === stroke.points.length) set({ points });
-              else act(say(`Give ${stroke.points.length} points such as 0,0 1.5,-0.2.`, 'bad'));
-            }}
+            wrong={(text) =>
+              readPoints(text)?.length === stroke.points.length ? undefined : `Give ${stroke.points.length} points such as 0,0 1.5,-0.2.`
+            }
+            onDone={(text) => set({ points: readPoints(text)! })}
           />
           {stroke.kind === 'circle' ? (
-            <Field
+            <NumberField
               label="Radius, steps"
-              value={String((stroke.radius ?? 100) / 100)}
-              onDone={(t) => {
-                const radius = number(t, 100, 10, 20_000);
-                if (radius) set({ radius });
-              }}
+              value={(stroke.radius ?? 100) / 100}
+              least={0.1}
+              most={200}
+              onNumber={(n) => set({ radius: Math.round(n * 100) })}
             />
           ) : null}
           {stroke.kind === 'text' ? (
             <>
               <Field label="Text" value={stroke.text ?? ''} onDone={(text) => text.trim() !== '' && set({ text })} />
-              <Field
+              <NumberField
                 label="Size, steps"
-                value={String((stroke.size ?? 64) / 100)}
-                onDone={(t) => {
-                  const size = number(t, 100, 20, 400);
-                  if (size) set({ size });
-                }}
+                value={(stroke.size ?? 64) / 100}
+                least={0.2}
+                most={4}
+                onNumber={(n) => set({ size: Math.round(n * 100) })}
               />
             </>
           ) : null}

@@ -8,6 +8,7 @@ import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
 import { counted } from '../../ui/counted';
 import { Choice, Field } from '../../ui/field';
+import { NumberField } from '../../ui/number-field';
 import { FamilyNote } from './family-note';
 import type { HandWork } from './hand';
 
@@ -34,10 +35,6 @@ const UnitWork = memo(function UnitWork({ unit, part, hand, onDo }: Props & { pa
     const size = { width: next.width ?? width, height: next.height ?? height };
     act(edited({ kind: 'changeDrawing', drawing: drawing.id, body: size, labels: labelsFor(size.width, size.height) }));
   };
-  const even = (text: string, least: number) => {
-    const n = Number(text);
-    return Number.isInteger(n) && n >= least && n <= 400 ? n + (n % 2) : undefined;
-  };
   const others = part.units.filter((u) => u.drawing !== drawing.id);
   const free = part.fields.filter((f) => !drawing.labels.some((l) => l.kind === 'field' && l.field === f.name));
   return (
@@ -56,18 +53,8 @@ const UnitWork = memo(function UnitWork({ unit, part, hand, onDo }: Props & { pa
           value={unit.title}
           onDone={(title) => act(edited({ kind: 'changeUnit', unit: unit.id, set: { title } }))}
         />
-        <Field
-          label="Width, steps"
-          value={String(width)}
-          inputMode="numeric"
-          onDone={(t) => even(t, 2) !== undefined && resize({ width: even(t, 2)! })}
-        />
-        <Field
-          label="Height, steps"
-          value={String(height)}
-          inputMode="numeric"
-          onDone={(t) => even(t, 2) !== undefined && resize({ height: even(t, 2)! })}
-        />
+        <NumberField label="Width, steps" value={width} least={2} most={400} whole onNumber={(n) => resize({ width: n + (n % 2) })} />
+        <NumberField label="Height, steps" value={height} least={2} most={400} whole onNumber={(n) => resize({ height: n + (n % 2) })} />
       </div>
       <FamilyNote unit={unit} drawing={drawing} />
       <Shows drawing={drawing} />

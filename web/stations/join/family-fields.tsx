@@ -1,5 +1,6 @@
 import { arithmeticOf, type Family } from '../../../core/lands';
 import { Choice, Field } from '../../ui/field';
+import { NumberField, readNumber } from '../../ui/number-field';
 
 const WORDS: Record<string, string> = {
   count: 'Leads',
@@ -34,8 +35,6 @@ const SIZES: Partial<Record<Family['kind'], { key: string; label: string; parts:
   ],
 };
 
-const numberOf = (text: string): number => Number(text.replace(',', '.'));
-
 /** The dimensions of a family as the datasheet gives them, and how the pads' places follow from them. */
 export function FamilyFields({ family, onChange }: { family: Family; onChange: (family: Family) => void }) {
   const values = family as unknown as Record<string, unknown>;
@@ -46,16 +45,20 @@ export function FamilyFields({ family, onChange }: { family: Family; onChange: (
   const keys = [...new Set([...Object.keys(family).filter((key) => key in WORDS), ...(OPTIONAL[family.kind] ?? [])])];
   return (
     <>
-      {keys.map((key) => (
-        <Field
-          key={`${family.kind} ${key}`}
-          label={WORDS[key]!}
-          value={String(values[key] ?? '')}
-          placeholder={OPTIONAL[family.kind]?.includes(key) ? 'none' : ''}
-          onDone={(t) => put(key, key === 'without' ? t : t.trim() === '' ? undefined : numberOf(t))}
-          inputMode={key === 'without' ? 'text' : 'decimal'}
-        />
-      ))}
+      {keys.map((key) =>
+        key === 'without' ? (
+          <Field key={key} label={WORDS[key]!} value={String(values[key] ?? '')} placeholder="none" onDone={(t) => put(key, t)} />
+        ) : (
+          <NumberField
+            key={`${family.kind} ${key}`}
+            label={WORDS[key]!}
+            value={values[key] as number | undefined}
+            placeholder={OPTIONAL[family.kind]?.includes(key) ? 'none' : ''}
+            onNumber={(n) => put(key, n)}
+            onNone={OPTIONAL[family.kind]?.includes(key) ? () => put(key, undefined) : undefined}
+          />
+        ),
+      )}
       {'span' in family ? (
         <Choice
           label="Span is"
@@ -70,14 +73,15 @@ export function FamilyFields({ family, onChange }: { family: Family; onChange: (
       <Field
         label="Body, w x h"
         value={`${family.body.w} x ${family.body.h}`}
-        onDone={(t) => put('body', sizes(t, ['w', 'h']) ?? family.body)}
+        wrong={(t) => (sizes(t, ['w', 'h']) ? undefined : 'Give w x h in mm.')}
+        onDone={(t) => put('body', sizes(t, ['w', 'h']))}
       />
-      <Field
+      <NumberField
         label="Height"
-        value={String(family.heightMm ?? '')}
+        value={family.heightMm}
         placeholder="not given"
-        inputMode="decimal"
-        onDone={(t) => put('heightMm', t.trim() === '' ? undefined : numberOf(t))}
+        onNumber={(n) => put('heightMm', n)}
+        onNone={() => put('heightMm', undefined)}
       />
       {'numbering' in family ? (
         <Choice
@@ -97,6 +101,7 @@ export function FamilyFields({ family, onChange }: { family: Family; onChange: (
           label={label}
           value={sizeText(values[key], parts)}
           placeholder={`none; ${hint}`}
+          wrong={(t) => (t.trim() === '' || sizes(t, parts) ? undefined : `Give ${hint} in mm, or nothing.`)}
           onDone={(t) => put(key, sizes(t, parts))}
         />
       ))}
@@ -114,7 +119,7 @@ function sizeText(value: unknown, parts: readonly string[]): string {
 /** `2.4 x 3.1, EP`: lengths in their order, then a number where the datasheet gives one. */
 function sizes(text: string, parts: readonly string[]): Record<string, number | string> | undefined {
   const [lengths = '', number] = text.split(/,\s+(?=\S+$)/);
-  const values = lengths.split(/\s*[x×*]\s*/).map(numberOf);
+  const values = lengths.split(/\s*[x×*]\s*/).map(readNumber);
   if (values.length !== parts.length || values.some((v) => !(v > 0))) return undefined;
   return { ...Object.fromEntries(parts.map((p, i) => [p, values[i]!])), ...(number && parts.length < 3 ? { number } : {}) };
 }

@@ -3,28 +3,25 @@ import { changePads, mirrorPads, nextNumber, removePads, repeatPads, withPads } 
 import type { Land, Pad } from '../../../core/part';
 import { Button } from '../../ui/button';
 import { Choice, Field } from '../../ui/field';
+import { NumberField } from '../../ui/number-field';
 import { VirtualRows } from '../../ui/virtual-rows';
 
 const NUMBERS = ['x', 'y', 'w', 'h', 'drill', 'slot'] as const;
+const isOptional = (key: (typeof NUMBERS)[number]): boolean => key === 'drill' || key === 'slot';
 const NEW: Pad = { number: '1', x: 0, y: 0, w: 1, h: 1, shape: 'roundrect' };
 
 /** Pads one by one, by numbers in mm: changed, added, copied in a row, mirrored, removed; several at once. */
 export function PadHand({ land, onLand, disabled }: { land: Land; onLand: (land: Land, title: string) => void; disabled: boolean }) {
   const [chosen, setChosen] = useState<number[]>([0]);
-  const [row, setRow] = useState({ count: '1', dx: '1.27', dy: '0', step: '1' });
+  const [repeat, setRepeat] = useState({ count: 1, dx: 1.27, dy: 0, step: 1 });
   const at = chosen.filter((i) => i < land.pads.length);
   const pads = at.map((i) => land.pads[i]!);
   const first = pads[0];
   /** The value that all chosen pads have, or nothing where they differ. */
-  const shared = (key: keyof Pad): string => (first && pads.every((p) => p[key] === first[key]) ? String(first[key] ?? '') : '');
+  const shared = <K extends keyof Pad>(key: K): Pad[K] | undefined =>
+    first && pads.every((p) => p[key] === first[key]) ? first[key] : undefined;
   const set = (key: keyof Pad, value: unknown) =>
     onLand(changePads(land, at, { [key]: value } as Partial<Pad>), `change ${at.length} pads`);
-  const setNumber = (key: (typeof NUMBERS)[number], text: string) => {
-    const value = Number(text.replace(',', '.'));
-    const isOptional = key === 'drill' || key === 'slot';
-    if (text.trim() === '' && isOptional) set(key, undefined);
-    else if (Number.isFinite(value) && (key === 'x' || key === 'y' || value > 0)) set(key, value);
-  };
   const choose = (index: number, more: boolean) =>
     setChosen(more ? (at.includes(index) ? at.filter((i) => i !== index) : [...at, index]) : [index]);
   const add = () => {
@@ -32,13 +29,6 @@ export function PadHand({ land, onLand, disabled }: { land: Land; onLand: (land:
     onLand(withPads(land, [...land.pads, last ? { ...last, number: nextNumber(last.number), x: last.x + last.w * 2 } : NEW]), 'add a pad');
     setChosen([land.pads.length]);
   };
-  const repeat = { count: Number(row.count), dx: Number(row.dx), dy: Number(row.dy), step: Number(row.step) };
-  const canRepeat =
-    at.length > 0 &&
-    Number.isInteger(repeat.count) &&
-    repeat.count > 0 &&
-    repeat.count <= 500 &&
-    Object.values(repeat).every(Number.isFinite);
   return (
     <div className="grid grid-cols-[210px_1fr] gap-4">
       <VirtualRows label="Pads of the land" count={land.pads.length} height={24} className="h-40 rounded-md border border-line">
@@ -61,16 +51,22 @@ export function PadHand({ land, onLand, disabled }: { land: Land; onLand: (land:
       </VirtualRows>
       <div>
         <div className="grid grid-cols-5 gap-2">
-          <Field label="Number" value={shared('number')} disabled={disabled || at.length !== 1} onDone={(t) => set('number', t.trim())} />
+          <Field
+            label="Number"
+            value={shared('number') ?? ''}
+            disabled={disabled || at.length !== 1}
+            onDone={(t) => set('number', t.trim())}
+          />
           {NUMBERS.map((key) => (
-            <Field
+            <NumberField
               key={key}
               label={{ x: 'x', y: 'y', w: 'Width', h: 'Height', drill: 'Drill', slot: 'Slot length' }[key]}
               value={shared(key)}
-              placeholder={key === 'drill' || key === 'slot' ? 'none' : 'differ'}
-              inputMode="decimal"
+              placeholder={isOptional(key) ? 'none' : 'differ'}
+              least={key === 'x' || key === 'y' ? undefined : 0.001}
               disabled={disabled || at.length === 0}
-              onDone={(t) => setNumber(key, t)}
+              onNumber={(n) => set(key, n)}
+              onNone={isOptional(key) ? () => set(key, undefined) : undefined}
             />
           ))}
           <Choice
@@ -110,15 +106,15 @@ export function PadHand({ land, onLand, disabled }: { land: Land; onLand: (land:
           </Button>
           {(['count', 'dx', 'dy', 'step'] as const).map((key) => (
             <div key={key} className="w-16">
-              <Field
+              <NumberField
                 label={{ count: 'Copies', dx: 'each x', dy: 'each y', step: 'number +' }[key]}
-                value={row[key]}
-                inputMode="decimal"
-                onDone={(t) => setRow({ ...row, [key]: t.replace(',', '.') })}
+                value={repeat[key]}
+                {...(key === 'count' ? { least: 1, most: 500, whole: true } : { whole: key === 'step' })}
+                onNumber={(n) => setRepeat({ ...repeat, [key]: n })}
               />
             </div>
           ))}
-          <Button disabled={disabled || !canRepeat} onClick={() => onLand(repeatPads(land, at, repeat), 'copy pads in a row')}>
+          <Button disabled={disabled || at.length === 0} onClick={() => onLand(repeatPads(land, at, repeat), 'copy pads in a row')}>
             Copy in a row
           </Button>
         </div>
