@@ -8,13 +8,15 @@ import { Primitives } from '../ui/primitives';
 
 interface Props {
   summary: Summary;
+  /** The file that waits to be read for it, by name. */
+  waiting: string | undefined;
   picked: boolean;
   onPick: () => void;
   onDelete: () => void;
 }
 
 /** One part on the Shelf: its drawing in small, what it is, and what is still open. */
-export const ShelfCard = memo(function ShelfCard({ summary: s, picked, onPick, onDelete }: Props) {
+export const ShelfCard = memo(function ShelfCard({ summary: s, waiting, picked, onPick, onDelete }: Props) {
   const open = s.errors + s.warnings;
   return (
     <li
@@ -27,7 +29,9 @@ export const ShelfCard = memo(function ShelfCard({ summary: s, picked, onPick, o
             <strong className="font-mono text-[15px]">{s.name}</strong>
             <State state={s.state} />
           </span>
-          <span className="min-h-5 truncate text-[13px]">{s.description || 'No description yet'}</span>
+          <span className="min-h-5 truncate text-[13px]">
+            {s.description || (waiting ? `${waiting}, to be read` : 'No description yet')}
+          </span>
           <span className="flex justify-between text-[12px] text-muted">
             <span>
               {counted(s.pins, 'pin')}, {counted(s.units, 'unit')}

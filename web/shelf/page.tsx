@@ -3,7 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCommands } from '../commands/registry';
 import { useAct, useStore } from '../store';
-import { SOURCE_FILES } from '../store/brought';
+import { brought, SOURCE_FILES } from '../store/brought';
 import { db, sayStorageError } from '../store/db';
 import { loadDemo, removeParts, restoreParts, sayDemoError, sourcesOf } from '../store/library';
 import type { Summary } from '../store/records';
@@ -153,7 +153,14 @@ export function ShelfPage() {
         ) : null}
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-4">
           {shown.map((s) => (
-            <ShelfCard key={s.id} summary={s} picked={picked.has(s.id)} onPick={() => toggle(s.id)} onDelete={() => void remove([s.id])} />
+            <ShelfCard
+              key={s.id}
+              summary={s}
+              waiting={brought.get(s.id)?.file.name}
+              picked={picked.has(s.id)}
+              onPick={() => toggle(s.id)}
+              onDelete={() => void remove([s.id])}
+            />
           ))}
         </ul>
       </main>

@@ -16,27 +16,27 @@ export function useArrivals(summaries: readonly Summary[]) {
   const navigate = useNavigate();
   const rules = useStore((s) => s.view.rules);
 
-  /** Starts a part, and reads a source for it where one is given. */
-  const start = async (file?: SourceFile) => {
+  /** Starts a part for each source given, or one without; a single one is opened and read at once. */
+  const start = async (...files: SourceFile[]) => {
     const names = new Set(summaries.map((s) => s.name));
-    let n = 1;
-    while (names.has(`NEW-${n}`)) n++;
-    const [id] = await addParts([emptyPart(`NEW-${n}`)], rules);
-    if (file) brought.set(id!, { file, options: {} });
-    void navigate(`/part/${id}/read`);
+    const fresh = Array.from({ length: summaries.length + Math.max(1, files.length) }, (_, i) => `NEW-${i + 1}`);
+    const parts = fresh
+      .filter((n) => !names.has(n))
+      .slice(0, Math.max(1, files.length))
+      .map(emptyPart);
+    const ids = await addParts(parts, rules);
+    files.forEach((file, i) => brought.set(ids[i]!, { file, options: {} }));
+    if (files.length > 1) act(say(`Started ${files.length} parts. Each reads its file when it is opened.`));
+    else void navigate(`/part/${ids[0]}/read`);
   };
 
   const take = async (files: File[]) => {
     const sources = files.filter((f) => isSourceFile(f.name));
-    const [source] = sources;
-    if (source) {
-      if (sources.length > 1) return act(say('A part is read from one source at a time: drop them one by one.', 'bad'));
-      const large = tooLarge(source);
-      if (large) return act(say(sayProblem(large), 'bad'));
-      await takeParts(files.filter((f) => f !== source));
-      return start({ name: source.name, bytes: await readFileBytes(source) });
-    }
-    return takeParts(files);
+    const large = sources.map(tooLarge).find((why) => why !== undefined);
+    if (large) return act(say(sayProblem(large), 'bad'));
+    await takeParts(files.filter((f) => !sources.includes(f)));
+    if (sources.length === 0) return;
+    await start(...(await Promise.all(sources.map(async (f) => ({ name: f.name, bytes: await readFileBytes(f) })))));
   };
 
   useEffect(() => {
