@@ -102,17 +102,19 @@ export const saved = (page: Page) => expect(page.getByText('saved', { exact: tru
 export const next = (page: Page) => page.locator('footer [aria-live]');
 
 /** Drops a file onto an element. */
-export async function dropFile(page: Page, selector: string, name: string, content: string | number[]): Promise<void> {
+export const dropFile = (page: Page, selector: string, name: string, content: string | number[]): Promise<void> =>
+  dropFiles(page, selector, [{ name, content }]);
+
+/** Drops several files at once. */
+export async function dropFiles(page: Page, selector: string, files: { name: string; content: string | number[] }[]): Promise<void> {
   await page
     .locator(selector)
     .first()
-    .evaluate(
-      (el, file) => {
-        const data = new DataTransfer();
-        data.items.add(new File([typeof file.content === 'string' ? file.content : new Uint8Array(file.content)], file.name));
-        el.dispatchEvent(new DragEvent('dragover', { dataTransfer: data, bubbles: true, cancelable: true }));
-        el.dispatchEvent(new DragEvent('drop', { dataTransfer: data, bubbles: true, cancelable: true }));
-      },
-      { name, content },
-    );
+    .evaluate((el, dropped) => {
+      const data = new DataTransfer();
+      for (const { name, content } of dropped)
+        data.items.add(new File([typeof content === 'string' ? content : new Uint8Array(content)], name));
+      el.dispatchEvent(new DragEvent('dragover', { dataTransfer: data, bubbles: true, cancelable: true }));
+      el.dispatchEvent(new DragEvent('drop', { dataTransfer: data, bubbles: true, cancelable: true }));
+    }, files);
 }

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { dropFile, openPart, openShelf, paste, startPart } from './app';
+import { dropFile, dropFiles, openPart, openShelf, paste, startPart } from './app';
 
 const demo = (name: string) => `demo/sources/${name}`;
 const corpus = (name: string) => `bench/corpus/documents/${name}`;
@@ -31,6 +31,25 @@ test('a datasheet dropped on the Shelf, or a table pasted there, starts a part a
   await expect(page.getByRole('link', { name: /TF8484/ })).toBeVisible();
   await dropFile(page, 'main', 'picture.png', 'not a part');
   await expect(page.getByText(/picture\.png/)).toBeVisible();
+});
+
+test('several datasheets dropped on the Shelf start a part each, and each says the file that it reads when it is opened', async ({
+  page,
+}) => {
+  await openShelf(page);
+  await dropFiles(
+    page,
+    'main',
+    ['TF7311.pdf', 'TF2204.pdf'].map((name) => ({ name, content: [...readFileSync(demo(name))] })),
+  );
+  await expect(page.getByText('Started 2 parts.')).toBeVisible();
+  await page.getByRole('link', { name: /TF2204\.pdf, to be read/ }).click();
+  await expect(taking(page, 14)).toBeVisible();
+  await page.keyboard.press('Alt+Enter');
+  await expect(ledgerPins(page)).toContainText('14 pins');
+  await page.keyboard.press('Alt+0');
+  await expect(page.getByText(/TF7311\.pdf, to be read/)).toBeVisible();
+  await expect(page.getByText(/TF2204\.pdf, to be read/)).toHaveCount(0);
 });
 
 test('a datasheet: the table is outlined on its page, taken, and each cell leads to its pin and back', async ({ page }) => {

@@ -155,7 +155,12 @@ test('House rules: a severity turned off is no finding, and a new pin length is 
   await page.getByLabel('Severity of doubt-open').selectOption('off');
   await page.getByLabel('Pin pitch, steps').fill('99');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('status')).toContainText('Give a number from 1 to 4');
+  await expect(page.getByText('Give a whole number from 1 to 4.')).toBeVisible();
+  await expect(page.getByLabel('Pin pitch, steps')).toHaveValue('99');
+  await page.getByLabel('Pin pitch, steps').press('Escape');
+  await expect(page.getByLabel('Pin pitch, steps')).toHaveValue('1');
+  await dropFile(page, 'main', 'house-rules.json', '{"stepMm": "wide"}');
+  await expect(page.getByRole('status')).toContainText('house-rules.json');
   await openPart(page, 'TF7311', 'arrange');
   await expect(page.getByRole('link', { name: /Prove/ })).toContainText('proven');
   const length = () =>
@@ -254,6 +259,10 @@ test('Join: pads are joined by a list, changed by hand, and compared between pac
   await land.getByLabel(/Package, by short name/).fill('SOIC127P600X175-8');
   await expect(land.getByRole('list', { name: 'Arithmetic' })).toContainText('(4 − 1) × 1.27 / 2 = 1.91');
   await expect(land).toContainText('IPC-7351: SOIC127P600X175-8');
+  await land.getByLabel('Pitch', { exact: true }).fill('wide');
+  await page.keyboard.press('Enter');
+  await expect(land).toContainText('Give a number.');
+  await expect(land.getByLabel('Pitch', { exact: true })).toHaveValue('wide');
 });
 
 test('a file dropped where no place of its own takes it goes to the station that it is for', async ({ page }) => {
@@ -267,6 +276,9 @@ test('a file dropped where no place of its own takes it goes to the station that
     'four.csv',
     'number,x,y,w,h,shape\n1,-1,1,0.5,0.5,rect\n2,-1,-1,0.5,0.5,rect\n3,1,-1,0.5,0.5,rect\n4,1,1,0.5,0.5,rect\n',
   );
+  const pads = page.getByRole('region', { name: 'Land', exact: true });
+  await expect(pads.getByRole('list', { name: 'What it changes' })).toContainText('Gone: 5');
+  await pads.getByRole('button', { name: /^Use for/ }).click();
   await expect(page.locator('footer')).toContainText('of 4 pads joined');
   await page.keyboard.press('Control+z');
   await dropFile(page, ledger, 'TF7311.pdf', [...readFileSync('demo/sources/TF7311.pdf')]);

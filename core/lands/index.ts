@@ -8,6 +8,7 @@ export { joinByList, joinByName, joinByNumber, joinByOrder, joinEdit } from './j
 export { ballsIn, rowLetters } from './numbering';
 export { centred } from './ipc-d-356';
 export { writeIpc2581 } from './ipc-2581';
+export { landChange, type LandChange } from './land-change';
 export { readLandName, writeLandName } from './land-name';
 export { readPads } from './read-pads';
 export { familyFromName } from './short-name';

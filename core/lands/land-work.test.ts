@@ -1,4 +1,4 @@
-import { applyEdit, type Land, type Package, type Part } from '../part';
+import { applyEdit, type Land, type Package, type Pad, type Part } from '../part';
 import { good, pinNamed, provenPart, refused } from '../test/samples';
 import {
   arithmeticOf,
@@ -11,6 +11,7 @@ import {
   joinByNumber,
   joinByOrder,
   joinEdit,
+  landChange,
   landSvg,
   mirrorPads,
   nextNumber,
@@ -20,6 +21,7 @@ import {
   writeLandName,
   writePadsCsv,
   type Family,
+  type LandChange,
 } from '.';
 import { readPadsCsv } from './read-csv';
 
@@ -211,5 +213,39 @@ describe('joining pads', () => {
     const set = (pads: string[]) => applyEdit(both, { kind: 'joinPads', package: 'b', joins: [{ pin: pinNamed(part, 'VSS').id, pads }] });
     const of = (p: Part) => compareMaps(p, part.packages[0]!.id, 'b').find((r) => r.pin.name === 'VSS')!.is;
     expect([of(both), of(set(['4'])), of(set(['5'])), of(set(['4', '5']))]).toEqual(['only-left', 'same', 'moved', 'count']);
+  });
+});
+
+describe('what a land would change', () => {
+  const part = provenPart();
+  const pkg = part.packages[0]!;
+  const with_ = (change: (pads: Pad[]) => Pad[]): Land => ({ ...pkg.land, pads: change(pkg.land.pads) });
+  const first = (change: Partial<Pad>) => with_((pads) => pads.map((p, i) => (i === 0 ? { ...p, ...change } : p)));
+  const last = pkg.land.pads.at(-1)!;
+  it.each<[string, Land, Partial<LandChange>]>([
+    ['the same', pkg.land, {}],
+    ['a hair elsewhere, as rounding gives', first({ x: pkg.land.pads[0]!.x + 0.003 }), {}],
+    ['elsewhere', first({ y: 9 }), { moved: ['1'] }],
+    ['wider', first({ w: 9 }), { resized: ['1'] }],
+    ['of another shape', first({ shape: 'circle' }), { resized: ['1'] }],
+    ['moved and wider is moved', first({ y: 9, w: 9 }), { moved: ['1'] }],
+    ['one more', with_((p) => [...p, { ...last, number: '99', x: 40 }]), { added: ['99'], padsWithoutPin: ['99'] }],
+    ['one more that is mechanical', with_((p) => [...p, { ...last, number: 'M1', mechanical: true }]), { added: ['M1'] }],
+    ['one less', with_((p) => p.slice(0, -1)), { removed: [last.number], numbersWithoutPad: [last.number] }],
+    ['a second pad of a number', with_((p) => [...p, { ...last, x: 40 }]), { moved: [last.number] }],
+  ])('%s', (_what, changed, expected) =>
+    expect(landChange(part, pkg.id, changed)).toEqual({
+      added: [],
+      removed: [],
+      moved: [],
+      resized: [],
+      padsWithoutPin: [],
+      numbersWithoutPad: [],
+      ...expected,
+    }),
+  );
+  it('a package that the part does not have begins with none', () => {
+    const { added, padsWithoutPin } = landChange(part, 'another', pkg.land);
+    expect([added.length, padsWithoutPin.length]).toEqual([pkg.land.pads.length, pkg.land.pads.length]);
   });
 });

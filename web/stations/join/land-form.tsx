@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { applyEdit, padsIn, sayProblem, type Edit, type Land, type Package } from '../../../core/part';
-import { centred, familyFromName, generateLand, joinExposedPad, readLandName, writeLandName, type Family } from '../../../core/lands';
+import { familyFromName, generateLand, joinExposedPad, readLandName, writeLandName, type Family } from '../../../core/lands';
 import { useAct, useStore } from '../../store';
 import { PAD_FILES } from '../../store/brought';
 import { edited } from '../../store/part-slice';
@@ -10,11 +10,11 @@ import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
 import { Choice } from '../../ui/field';
 import { chooseFiles, readFileText } from '../../ui/files';
-import { say } from '../../ui/toasts';
 import { core } from '../../workers/core';
 import { Arithmetic, FamilyFields } from './family-fields';
 import { OtherLand } from './other-land';
 import { PadHand } from './pad-hand';
+import { PadsFile, type ReadPadsFile } from './pads-file';
 
 const STARTS: Record<Family['kind'], Family> = {
   dual: { kind: 'dual', count: 14, pitch: 1.27, span: 5.4, length: 1.55, width: 0.6, body: { w: 3.9, h: 8.65 } },
@@ -51,6 +51,7 @@ const MODES = [
   { value: 'sizes', label: 'by dimensions in mm' },
   { value: 'hand', label: 'pads one by one' },
   { value: 'other', label: 'from another part' },
+  { value: 'file', label: 'from a file…' },
 ] as const;
 
 interface Props {
@@ -70,6 +71,7 @@ export function LandForm({ pkg, came, onDone }: Props) {
   const start = familyFromName(name);
   const [family, setFamily] = useState<Family>(start.ok ? start.value.family : STARTS.dual);
   const [message, setMessage] = useState<string | null>(null);
+  const [padsFile, setPadsFile] = useState<ReadPadsFile | null>(null);
   const made = generateLand(family);
 
   const byName = (text: string) => {
@@ -99,25 +101,13 @@ export function LandForm({ pkg, came, onDone }: Props) {
   };
   const fromFile = async (file: File | undefined) => {
     if (!file) return;
-    const wanted = name.trim() || (pkg?.name ?? file.name.replace(/\.\w+$/, ''));
-    const read = await core.readPads(await readFileText(file), wanted, file.name);
+    const read = await core.readPads(await readFileText(file), file.name.replace(/\.\w+$/, ''), file.name);
     if (!read.ok) return setMessage(read.problems.slice(0, 2).map(sayProblem).join(' '));
-    const { packages, problems } = read.value;
-    const plain = (text: string) => text.toLowerCase().replace(/[^a-z0-9]/g, '');
-    const chosen = packages.length === 1 ? packages[0]! : packages.find((p) => plain(p.name) === plain(wanted));
-    if (!chosen)
-      return setMessage(
-        `It has ${packages
-          .slice(0, 12)
-          .map((p) => p.name)
-          .join(', ')}. Type the name of one above, and choose the file again.`,
-      );
-    // Pads of a board netlist stand far from the middle of their part.
-    const isFar = chosen.land.pads.every((p) => Math.hypot(p.x, p.y) > 60);
-    const land = isFar ? { ...chosen.land, pads: centred(chosen.land.pads) } : chosen.land;
-    put(pkg?.id ?? wanted, { ...pkg, id: pkg?.id ?? wanted, name: wanted, land }, !pkg);
-    if (problems.length > 0) act(say(problems.slice(0, 2).map(sayProblem).join(' '), 'bad'));
+    setMessage(null);
+    setMode('file');
+    setPadsFile({ name: file.name, lands: read.value.packages, problems: read.value.problems });
   };
+  const chooseFile = () => void chooseFiles(PAD_FILES).then(([file]) => fromFile(file));
   useEffect(() => {
     void fromFile(came);
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -137,7 +127,7 @@ export function LandForm({ pkg, came, onDone }: Props) {
               key={m.value}
               type="button"
               aria-pressed={mode === m.value}
-              onClick={() => setMode(m.value)}
+              onClick={() => (m.value === 'file' ? chooseFile() : setMode(m.value))}
               className={`rounded px-1.5 text-[12.5px] ${mode === m.value ? 'bg-green-wash font-semibold text-ink' : 'hover:bg-sunken'}`}
             >
               {m.label}
@@ -157,9 +147,22 @@ export function LandForm({ pkg, came, onDone }: Props) {
           }}
         />
       ) : null}
+      {mode === 'file' && padsFile ? (
+        <PadsFile
+          key={padsFile.name}
+          file={padsFile}
+          part={part}
+          pkg={pkg}
+          disabled={readOnly}
+          onTake={(land, title, asNew) =>
+            asNew || !pkg ? put(title, { id: title, name: title, land }, true) : put(pkg.id, { ...pkg, land }, false)
+          }
+          onLeave={onDone}
+        />
+      ) : null}
       {mode === 'sizes' ? (
         <>
-          <div className="grid grid-cols-6 items-end gap-2">
+          <div className="grid grid-cols-6 items-start gap-2">
             <div className="col-span-2">
               <label htmlFor="land-name" className="mb-0.5 block text-[12px] text-muted">
                 Package, by short name or IPC-7351 name
@@ -202,10 +205,11 @@ export function LandForm({ pkg, came, onDone }: Props) {
             ) : null}
           </>
         ) : null}
-        <Button onClick={() => void chooseFiles(PAD_FILES).then(([file]) => fromFile(file))}>Read pads from a file…</Button>
-        <Button tone="quiet" onClick={onDone}>
-          Close
-        </Button>
+        {mode === 'file' ? null : (
+          <Button tone="quiet" onClick={onDone}>
+            Close
+          </Button>
+        )}
         {mode === 'sizes' ? (
           <span className="text-[13px] text-muted">
             {made.ok ? `${made.value.pads.length} pads; first at ${made.value.pads[0]!.x}, ${made.value.pads[0]!.y}` : ''}

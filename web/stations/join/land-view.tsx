@@ -37,8 +37,10 @@ export function LandView({ part, pkg, onPad, asked, settled, inView }: Props) {
     return <Empty title="No land yet">Make it from a short name like SO-14, or from the dimensions in the datasheet, with L.</Empty>;
   const body = land.body && view.size(land.body);
   const courtyard = land.courtyard && view.size(land.courtyard);
-  const w = Math.max(courtyard?.w ?? 0, ...land.pads.map((p) => (Math.abs(p.x) + p.w / 2) * 2)) * 1.06;
-  const h = Math.max(courtyard?.h ?? 0, ...land.pads.map((p) => (Math.abs(p.y) + p.h / 2) * 2)) * 1.06;
+  // A courtyard has room for the first pad's mark; without one the room is made.
+  const room = courtyard ? 1.06 : 1.16;
+  const w = Math.max(courtyard?.w ?? 0, ...land.pads.map((p) => (Math.abs(p.x) + p.w / 2) * 2)) * room;
+  const h = Math.max(courtyard?.h ?? 0, ...land.pads.map((p) => (Math.abs(p.y) + p.h / 2) * 2)) * room;
   const named = land.pads.length <= MANY_PADS && land.family !== 'grid' && land.family !== 'header' && land.family !== 'inline';
   // Over an exposed pad names would be unreadable: there they stand outside.
   const outside = named && land.pads.some((p) => p.x === 0 && p.y === 0);
