@@ -110,7 +110,6 @@ export function LandForm({ pkg, came, onDone }: Props) {
   const chooseFile = () => void chooseFiles(PAD_FILES).then(([file]) => fromFile(file));
   useEffect(() => {
     void fromFile(came);
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [came]);
   const standard = writeLandName(family);
   const isNominal = readLandName(name)?.assumed;
