@@ -106,6 +106,9 @@ describe('names', () => {
     ['PA0/ADC0', 1, ['PA0/ADC0']],
     ['USB_D-', 1, ['USB_D-']],
     ['VSS', 3, ['VSS']],
+    ['TEST1–TE ST2', 2, ['TEST1', 'TEST2']],
+    ['DATA10–DA\nTA12', 3, ['DATA10', 'DATA11', 'DATA12']],
+    ['IN1 IN2', 2, ['IN1', 'IN2']],
   ])('expands %s over %i numbers', (cell, numbers, names) => expect(expandNames(cell, numbers)).toEqual(names));
 
   it.each<[string, string[]]>([

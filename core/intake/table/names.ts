@@ -79,14 +79,11 @@ export function expandNames(cell: string, numbers: number): string[] {
   if (numbers < 2 && /^\w+$/.test(cell)) return [cell];
   const vector = INDEX_RANGE.exec(cell);
   if (vector) return run(Number(vector[2]), Number(vector[3])).map((i) => `${vector[1]}${i}${vector[4]}`);
-  const range = NAME_RANGE.exec(cell);
-  if (range) {
-    const [, stem = '', from, suffix = '', stem2 = '', to, suffix2 = ''] = range;
-    const sameStem = stem2 === stem || (stem2 === '' && stem !== '');
-    const names = run(Number(from), Number(to)).map((i) => `${stem}${i}${suffix}`);
-    // `D0-7` alone could be a name with a dash in it; the count of numbers decides.
-    if (sameStem && suffix === suffix2 && (stem2 !== '' || names.length === numbers)) return names;
-  }
+  const ranged = namesInRange(cell, numbers);
+  if (ranged) return ranged;
+  // A narrow column may break the second name in two: `TEST1–TE` over `ST2`.
+  const unbroken = numbers > 1 && /\s/.test(cell) ? namesInRange(cell.replace(/\s+/g, ''), numbers) : undefined;
+  if (unbroken?.length === numbers) return unbroken;
   const listed = cell.split(/\s*[,;]\s*/).filter((n) => n !== '');
   if (listed.length > 1 && (listed.length === numbers || listed.every((n) => /^[^\s]+$/.test(n)))) return listed;
   if (numbers > 1) {
@@ -94,6 +91,16 @@ export function expandNames(cell: string, numbers: number): string[] {
     if (split.length === numbers) return split;
   }
   return [cell];
+}
+
+function namesInRange(cell: string, numbers: number): string[] | undefined {
+  const range = NAME_RANGE.exec(cell);
+  if (!range) return undefined;
+  const [, stem = '', from, suffix = '', stem2 = '', to, suffix2 = ''] = range;
+  const sameStem = stem2 === stem || (stem2 === '' && stem !== '');
+  const names = run(Number(from), Number(to)).map((i) => `${stem}${i}${suffix}`);
+  // `D0-7` alone could be a name with a dash in it; the count of numbers decides.
+  return sameStem && suffix === suffix2 && (stem2 !== '' || names.length === numbers) ? names : undefined;
 }
 
 const run = (from: number, to: number): number[] => {

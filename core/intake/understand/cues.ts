@@ -109,7 +109,7 @@ const CUES: readonly Cue[] = [
     against: ['no-connect', 'supply-in', 'input', 'output'],
     words: /\b(leave|keep|left|kept) (it |this pin )?(open|floating|unconnected)\b/i,
     unless:
-      /\bno[- ]connect|\bnot connected\b|\bno internal\b|\bif (it is )?(not used|unused|not needed)\b|\bwhen (not used|unused)\b|\b(can|may|do not|should not|never|not) (be )?(leave|left)\b|\bunused\b|\bunless\b|\bor (leave|left)\b/i,
+      /\bno[- ]connect|\bnot connected\b|\bno internal\b|\bif (it is )?(not used|unused|not needed)\b|\bwhen (not used|unused)\b|\b(can|may|do not|should not|never|not) (be )?(leave|left)\b|\bunused\b|\bunless\b|\bor (leave|left)\b|\bdefaults\b/i,
   },
   // A switch to the upper rail leaves its output open where it is off.
   {
@@ -180,6 +180,8 @@ const CUES: readonly Cue[] = [
     words: /\d ?[kM]?(Ω|ohms?\b)[^.;]{0,12} to ([ADP]?GND|VSS|ground)\b/,
     unless: /\bpull|\bthrough\b|\bterminat|\binternal|\bseries\b/i,
   },
+  { type: 'passive', against: SIGNALS, words: /\b\d[\d.]* ?[kM]?(Ω|ohms?) (gives|sets|is|for|means|programs)\b/ },
+  { type: 'output', against: ['input'], words: /\bswitch to (the )?(AVSS|VSS|GND|AGND|ground)\b/ },
   { type: 'supply-in', against: ['ground'], words: /(?<![\d±/] ?)[−–-] ?\d+(\.\d+)? ?V\b/ },
   { type: 'supply-out', against: ['output'], words: /\brectif(ied|ier)\b/i },
   { type: 'bidirectional', against: ['input'], words: /\b(may|can|could|might) stretch\b|\bstretch(es|ing)\b/i },

@@ -66,7 +66,8 @@ export function typeInOneLine(text: string): string {
  * whole words. Several codes in a cell (`I, AO`) are evidence for each, which makes a conflict that a person settles.
  */
 export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>): Evidence[] {
-  const text = cell.trim();
+  // What the level at reset is read for is no direction of its own.
+  const text = cell.trim().replace(/^strap(?:ping|ped)?\s*[,/;+&]\s*(?=\w)|(?<=\w)\s*[,/;+&]\s*strap(?:ping|ped)?$/i, '');
   if (text === '') return [];
   const code = shape(text);
   const because = `type column “${text}”`;

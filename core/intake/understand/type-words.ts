@@ -69,7 +69,7 @@ const WORDINGS: Wording[] = [
     weight: 7,
     words:
       /\b(flying|bootstrap|boot-?strap|charge[- ]?pump|pump|filter|timing|compensation|soft[- ]start|integrat\w+|hold|ramp|delay)[- ]cap(acitor)?\b|\bcharge[- ]?pump (switching|flying|cap\w*) (node|pin|terminal)\b|\bcap(acitor)? (connection|terminal|positive|negative|pin)\b|\b(loop )?compensation (node|pin|network|terminal|point)\b/i,
-    unless: /\boutput of|\bregulat(or|ed) output|\breference output/i,
+    unless: /\boutput of|\bregulat(or|ed) output|\breference output|\b(tie|add|place|connect|put) (a|an|the) filter cap/i,
   },
   {
     type: 'passive',
@@ -98,7 +98,13 @@ const WORDINGS: Wording[] = [
     weight: 6.5,
     words:
       /\b(set(ting)?|sense|bias|external|timing|programming|gain|current[- ]set|frequency[- ]set)[- ]resistor\b(?! (divider|network|ladder|string))|\bresistor (connection|terminal)\b|\bsets? .{0,30}\bwith (a|an) (external )?(resistor|capacitor)/i,
-    unless: /\bpull-?(up|down)\b/i,
+    unless: /\bpull-?(up|down)\b|\b(end|side|terminal) of (the |a )?(sense|shunt)\b/i,
+  },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words:
+      /^\W*(oscillator|frequency|current[- ]limit|dead[- ]time|slope|off-time|on-time)([- ](setting|programming))? (resistor|capacitor)\b/i,
   },
   {
     type: 'passive',
@@ -175,7 +181,7 @@ const WORDINGS: Wording[] = [
     words:
       /\b(analog(ue)?|digital|power|signal|supply|common|circuit|logic|rf|chassis|core|i\/?o|driver|output|input|high-side|low-side|side [12ab]|isolated)? ?grounds?\b(?! (plane )?(sense|sensing|fault|detect|feedback|reference input))|\b0 ?V (supply|reference|rail)\b|\(0 ?V\)|\bvss\b|\b(supply|power|low[- ]side|logic|signal) return\b|\breturn for\b/i,
     unless:
-      /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bfloating\b|\b(to|or) (vdd or |vcc or )?(vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if)\b/i,
+      /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bfloating\b|\b(to|or) (vdd or |vcc or )?(vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if)\b|\bsens(e|ing) of\b/i,
   },
   // Said at the start it is what the terminal is, whatever ground the text speaks of after.
   {
@@ -284,12 +290,40 @@ const WORDINGS: Wording[] = [
     words: /^\W*(kelvin |remote |voltage |positive |negative )?sens(e|ing) (of|from|at) (the |an? )?/i,
     unless: /\bresistor\b/i,
   },
+  {
+    type: 'input',
+    weight: 6,
+    words:
+      /\b(middle|tap|mid-?point|centre|center|junction) of (a|an|the) (\w+ )?(divider|resist(or|ive) (divider|network))\b|\b(resist(or|ive) )?divider from (the )?\w+/i,
+    unless: /\boutput of\b|\breference output\b/i,
+  },
+  {
+    type: 'input',
+    weight: 6,
+    words:
+      /\b(part|device|chip|ic|converter|regulator|controller|driver|amplifier)s? (is|are) (shut ?down|disabled|off|active|enabled|on|reset) (when|while|if|as long as) (this|the) (pin|input|terminal)\b/i,
+  },
+  // What an edge does, it does as an input; so does a level among several.
+  {
+    type: 'input',
+    weight: 6,
+    words:
+      /\b(rising|falling|each|every|positive|negative)[- ]edge (advances|starts|latches|clocks|steps|triggers|begins|loads|resets|shifts|moves|toggles|enables|stores|captures)\b|\blogic (level|state) (sets|selects|chooses|controls|decides)\b/i,
+    unless: /\bopen[- ](drain|collector)\b|\binputs? ?(\/|and|or) ?outputs?\b/i,
+  },
+  { type: 'input', weight: 4.5, words: /\b(two|three|tri|four|quad|five|seven|multi)-level (pin|input|setting)?/i, unless: /\boutput\b/i },
+  {
+    type: 'input',
+    weight: 4.5,
+    words: /\b(mode|polarity|gain|range|rate|address|frequency|slew rate) setting\b/i,
+    unless: /\bresistor|\bcapacitor|\boutput/i,
+  },
   // A level that does something to the part.
   {
     type: 'input',
     weight: 6,
     words:
-      /^[^.]*\b(an? (logic )?|logic[- ]?|^\W*)(low|high|zero|one)( level)? (drives|forces|switches|turns|puts|places|sets|selects|chooses|enables|disables|starts|stops|holds|clears|resets|powers|wakes|keeps|mutes|shuts|inverts|reverses)\b/i,
+      /^[^.]*\b(an? (logic )?|logic[- ]?|^\W*)(low|high|zero|one)( level)? (drives|forces|switches|turns|puts|places|sets|selects|chooses|enables|disables|starts|stops|holds|clears|resets|powers|wakes|keeps|mutes|shuts|inverts|reverses|enters|engages|activates|initiates|invokes|brakes|connects|opens|closes)\b/i,
     unless: /\bopen[- ](drain|collector)\b/i,
   },
   // An order to pull it is given for an input, whatever it does to outputs.
@@ -311,8 +345,9 @@ const WORDINGS: Wording[] = [
   {
     type: 'output',
     weight: 4.5,
-    words: /\bgate[- ](drive|driver) (for|of|to|output)\b|\bdrives the gate\b/i,
-    unless: /\bsupply\b|\binput\b/i,
+    words:
+      /\bgate[- ](drive|driver) (for|of|to|output)\b|\bdrives the gate\b|^\W*gate of (the |an? )?(external|high-side|low-side|main|synchronous|top|bottom|pass|blocking|reverse|upper|lower)\b|^\W*((top|bottom|upper|lower|high-side|low-side|main|synchronous|external) )gate[- ]drive(r)?\b/i,
+    unless: /\bsupply\b|\binput\b|\breturn\b|\bsource\b/i,
   },
   { type: 'bidirectional', weight: 5, words: /\b(command|request) ?(\/|and) ?(response|reply)\b/i },
   // The part is the master: its clock goes out.
@@ -361,6 +396,10 @@ const BESIDE = [
   // `mutes outputs`, and `to mute the outputs`: without an article the plain verb is a name, `enable input`.
   new RegExp(`\\b((?:${acts('s')}) (?:the |all |both |its )?(?:[\\w-]+ ){0,3}?)(?:in|out)puts?\\b`, 'gi'),
   new RegExp(`\\b((?:${acts('')}) (?:the|all|both|its) (?:[\\w-]+ ){0,3}?)(?:in|out)puts?\\b`, 'gi'),
+  new RegExp(
+    '\\b((?:turns?|switch(?:es)?|cuts?|pulls?) (?:the |all |both |its )?(?:[\\w-]+ ){0,2}?)(?:in|out)puts?(?= (?:on|off|low|high)\\b)',
+    'gi',
+  ),
   /\b()(?:in|out)puts?(?= (?:are|is) (?:enabled|disabled|active|on|off|held|forced|placed|put|turned)\b)/gi,
   /\b()(?:in|out)puts?(?= (?:go|goes|becomes?|floats?|stays?|remains?)\b)/gi,
   /\b()(?:[Ii]n|[Oo]ut)puts?(?= [A-Z0-9]{1,4} (?:low|high)\b(?!-))/g,
