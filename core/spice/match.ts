@@ -1,7 +1,7 @@
 import type { ElectricalType } from '../part';
 import { assign } from './assign';
 import type { ModelNode } from './read-models';
-import { isLowMarked, letterOf, plainName, rolesOf, rolesOfPin, shortens, wordsOf } from './roles';
+import { isLowMarked, letterOf, plainName, rolesOf, rolesOfPin, shortens, withoutMark, wordsOf } from './roles';
 import { countsAlike, indexed, senseOf } from './sense';
 
 /** A pin as matching sees it. `unit` is null for pins that belong to every unit, such as shared supplies. */
@@ -92,8 +92,10 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   for (const pin of pins) signals.set(`${pin.name} ${pin.type}`, [...(signals.get(`${pin.name} ${pin.type}`) ?? []), pin]);
   const rows = [...signals.values()];
   const isOne = channel || haveOneIndex(pins);
-  const otherNames = isHalfBridge(pins) ? HALF_BRIDGE : new Map<string, string>();
-  const likeness = rows.map(([first]) => nodes.map((node) => alike(first!, node, isOne, otherNames.get(first!.name.toUpperCase()))));
+  const otherNames = otherNamesOf(pins);
+  const likeness = rows.map(([first]) =>
+    nodes.map((node) => alike(first!, node, isOne, otherNames.get(withoutMark(first!.name).toUpperCase()))),
+  );
   const chosen = assign(likeness.map((row) => row.map((l) => l.score)));
   const takenNodes = new Set<number>();
   const open: { members: MatchPin[]; reason: string }[] = [];
@@ -128,14 +130,22 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
       else out.asks.push({ pin: pin.number, reason: `${reason} Free: ${freeNodes.join(', ')}.` });
 }
 
-/** In a driver of two switches VS is no supply: it is the upper switch's source, as HS is. */
-const isHalfBridge = (pins: readonly MatchPin[]): boolean => ['HO', 'LO'].every((name) => pins.some((p) => p.name.toUpperCase() === name));
-const HALF_BRIDGE = new Map(
-  ['VS HS', 'VB HB', 'HIN HI', 'LIN LI'].flatMap((pair) => {
-    const [a, b] = pair.split(' ') as [string, string];
-    return [[a, b], [b, a]] as const; // prettier-ignore
-  }),
-);
+/** Names that mean the same in one kind of part only, which its other pins tell. */
+const KINDS: { has: RegExp[]; alike: string }[] = [
+  // In a driver of two switches VS is no supply: it is the upper switch's source, as HS is.
+  { has: [/^HO$/i, /^LO$/i], alike: 'VS HS, VB HB, HIN HI, LIN LI' },
+  // A controller's current is sensed; elsewhere CS selects a chip.
+  { has: [/^COMP$/i, /^V?FB$|^INV$/i, /^(OUT(PUT)?|GD|DRV|GATE)$/i], alike: 'CS ISENSE, CS ISEN' },
+  { has: [/^THR(ES(H(OLD)?)?)?$/i, /^TR(IG(GER)?)?$/i], alike: 'R RESET, Q OUT, CV CONT' },
+  { has: [/^DE$/i, /^~?RE#?$/i], alike: 'RO R, DI D' },
+];
+
+/** The other names that this kind of part has for its pins, by their names in capitals without a mark. */
+function otherNamesOf(pins: readonly MatchPin[]): ReadonlyMap<string, string> {
+  const kind = KINDS.find(({ has }) => has.every((name) => pins.some((p) => name.test(p.name))));
+  const pairs = (kind?.alike ?? '').split(', ').map((pair) => pair.split(' ') as [string, string]);
+  return new Map(pairs.flatMap(([a, b]) => [[a, b], [b, a]] as [string, string][])); // prettier-ignore
+}
 
 /**
  * As many nodes of one comment as the signal has pins, and no other pin near them: D2 on pins 5 and 6, nodes 5 and 6 both
@@ -330,7 +340,7 @@ const commonWords = (a: string, b: string): string[] => {
 /** A channel's name without its index: 2A → A, IN1+ → IN+, OUTB → OUT. */
 export const withoutIndex = (name: string): string =>
   name
-    .replace(/^\d{1,2}(?=[A-Z])/i, '')
+    .replace(/^([~/!]?)\d{1,2}(?=[A-Z])/i, '$1')
     .replace(/(?<=\w[+\-−]?)[ _]([A-H]|\d{1,2})$/i, '')
     .replace(
       /^(IN|OUT|VIN|VOUT|VI|VO|DIN|DOUT|RIN|ROUT|[+-]IN|A|K|Y|Q|D|G|S|C|B|E|EN|DRAIN|GATE|SOURCE|ANODE|CATHODE|COLLECTOR|BASE|EMITTER|CLK|FB|SW|LX|SNS|SENSE|CS|REF|DIS|SHDN|LED)_?(?:\d{1,2}|[A-H])(?=[+\-−]?$)/i,

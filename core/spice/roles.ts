@@ -23,11 +23,11 @@ const ROLES: [role: string, words: RegExp][] = [
   ],
   [
     'supply+',
-    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vpos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|pvdd|pvcc|vps|[ad]?pwr|vpwr)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( (voltage|pin|rail|terminal|node))?$|\bvcc\b|\bvdd\b|^(supply|power) input$|^v?\+ supply|^\+v( supply)?$|^input (supply|power)$|^power supply$/,
+    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vpos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|vddp|pvdd|pvcc|vps|[ad]?pwr|vpwr)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( (voltage|pin|rail|terminal|node))?$|\bvcc\b|\bvdd\b|^(supply|power) input$|^v?\+ supply|^\+v( supply)?$|^\+\d{1,2}(\.\d+)? ?v( supply)?$|^input (supply|power)$|^power supply$/,
   ],
   [
     'supply-',
-    /^(vee|v-|vs-|vneg|-vs|vn|vcc-|vdd-|-vcc|-vdd|vss|supply ?-|- ?supply)$|^v?- supply|^-v( supply)?$|\bnegative (power )?supply\b|\bnegative rail\b|\bvee\b/,
+    /^(vee|v-|vs-|vneg|-vs|vn|vcc-|vdd-|-vcc|-vdd|vccn|vddn|veen|vss|supply ?-|- ?supply)$|^v?- supply|^-v( supply)?$|^-\d{1,2}(\.\d+)? ?v( supply)?$|\bnegative (power )?supply\b|\bnegative rail\b|\bvee\b/,
   ],
   [
     'ground',
@@ -68,6 +68,7 @@ const normal = remember((text: string): string =>
   text
     .toLowerCase()
     .replace(/[−–]/g, '-')
+    .replace(/\(([+-])\)/g, '$1')
     .replace(/\bnon-?\s?inv\b\.?/g, 'non-inverting')
     .replace(/\binv\b\.?(?= )|^inv$/g, 'inverting')
     .replace(/\b(pos|neg)(?:\.|(?= ))/g, (_, sign: string) => (sign === 'pos' ? 'positive' : 'negative'))

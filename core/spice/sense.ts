@@ -7,9 +7,9 @@ import { remember } from '../part';
  * what says both.
  */
 const FORMS: Record<string, string> = {
-  in: 'in input',
-  'in +': 'inp ainp vinp rinp',
-  'in -': 'inn inm ainn ainm vinn vinm rinn',
+  in: 'in input rin',
+  'in +': 'inp ainp vinp rinp rsp',
+  'in -': 'inn inm ainn ainm vinn vinm rinn rinm rsm rsn',
   out: 'out output',
   '+ out': 'outp voutp vop',
   '- out': 'outn outm voutn von',
@@ -20,6 +20,9 @@ const FORMS: Record<string, string> = {
   shutdown: 'shdn shutdown shut sd sdn shtdn',
   enable: 'en ena enable enbl run',
   fault: 'flt fault fail',
+  flag: 'flg flag',
+  'under voltage': 'uv uvlo undervoltage',
+  'over voltage': 'ov ovlo overvoltage',
   trigger: 'trig trg tr trigger',
   threshold: 'thr thres thrs thresh threshold',
   discharge: 'dis disch dsch dischg discharge',
@@ -80,6 +83,7 @@ const FORMS: Record<string, string> = {
   null: 'null trim nul',
   supply: 'supply sup',
   power: 'power pwr pow',
+  'motor supply': 'vm vbb',
   pad: 'pad epad paddle',
   frequency: 'freq frequency',
   'set frequency': 'rt fset rosc rfreq freqset',
@@ -121,6 +125,8 @@ function cut(token: string): string[] | undefined {
   if (before !== undefined && /^(in|out)$/.test(before) && /[pnm]/.test(last)) return [before, last === 'p' ? '+' : '-'];
   if (before !== undefined && /^(in|out|anode|cathode|drain|gate|source)$/.test(before) && /[a-h]/.test(last)) return [before, `#${last}`];
   if (behind !== undefined && /[vnx]/.test(first) && token.length > 2) return behind.split(' ');
+  // VOUTA is OUTA.
+  if (/^v(in|out)[a-h]$/.test(token)) return cut(token.slice(1));
   if (before !== undefined && /[bnx]/.test(last) && token.length > 3) return before.split(' ');
   for (let at = 2; at <= token.length - 2; at++) {
     const [a, b] = [CANON.get(token.slice(0, at)), CANON.get(token.slice(at))];

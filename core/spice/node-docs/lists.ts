@@ -114,6 +114,8 @@ const withoutRules = (text: string): string =>
 
 function entriesOf(comment: Comment, byName: Names): Found {
   const dotted = sentences(comment.text, byName)
+    .replace(/\{([^{}]*)\}(?=\s*\{)/g, '$1,')
+    .replace(/\{([^{}]*)\}/g, '$1')
     .replace(/(?:\s\.){2,}\s+/g, ' ... ')
     .replace(/^\s*\.\s+/, '');
   const text = withoutRules(dotted)

@@ -14,8 +14,14 @@ export function orderLine(header: Header): Found {
   const lastWorded = above.findLast((c) => /\w/.test(c.text));
   for (let i = comments.length - 1; i >= 0; i--) {
     const comment = comments[i]!;
-    const words = afterLead(comments, i, nodes.length) ?? inCall(comment, name, nodes.length) ?? byPins(comment, nodes);
-    const named = words ?? (comment === lastWorded || comment === inside[0] ? straightIn(comment, raw[0]!.text, nodes) : undefined);
+    const words =
+      byPins(comment, nodes) ??
+      afterLead(comments, i, nodes.length) ??
+      inCall(comment, name, nodes.length) ??
+      behindName(comment, name, nodes.length);
+    // Inside the body a title may stand before the line.
+    const isNear = comment === lastWorded || inside.slice(0, 2).includes(comment);
+    const named = words ?? (isNear ? straightIn(comment, raw[0]!.text, nodes) : undefined);
     if (named && !isEntry(named, nodes) && !hasTorn(named) && !named.every((w, k) => w.toLowerCase() === nodes[k]!.toLowerCase()))
       return named.map((doc, k) => [nodes[k]!, { doc: ownWords(doc, nodes[k]!), line: comment.line }]);
   }
@@ -104,6 +110,10 @@ function afterLead(comments: readonly Comment[], at: number, count: number): str
   const comment = comments[at]!;
   const found = leadIn(comment.text);
   if (found === undefined) return undefined;
+  // What is added in brackets behind the list, `OUT GND IN (package order IN OUT GND)`, is not of it.
+  const listed = /^[^()]*\S(?=\s+\([^()]*\)\s*$)/.exec(found)?.[0];
+  const own = listed === undefined ? undefined : pieces(bare(listed), count);
+  if (own && !hasTorn(own)) return own;
   let body = bare(found);
   for (let next = at + 1; next <= at + 4; next++) {
     // A list that ends with its separator goes on in the next line.
@@ -163,6 +173,14 @@ function agree(words: readonly string[], nodes: readonly string[]): boolean {
     words.every((w) => w.split(/\s+/).length <= 4 && !/^[^(]*\)|\([^)]*$/.test(w)) &&
     words.filter(isSame).length >= words.length - 1
   );
+}
+
+/** `TF4005 (in, out, adj)`: the terminals in brackets behind the model's name. */
+function behindName({ text }: Comment, name: string, count: number): string[] | undefined {
+  const at = text.toLowerCase().indexOf(name.toLowerCase());
+  const list = at < 0 ? undefined : /^\s*\(([^()]+)\)/.exec(text.slice(at + name.length))?.[1];
+  const words = list === undefined ? undefined : pieces(list, count);
+  return words && areTerminals(words, list!) ? words : undefined;
 }
 
 /** `pin 1 DIS, pin 2 -IN, pin 6 OUT`: the package's pins in the order of the nodes, none of which is called by such a number. */
