@@ -141,6 +141,13 @@ test('Prove: findings are mended by a key, waived with a reason, and lead to the
   await expect(page.getByRole('region', { name: 'Waived' })).toContainText('none is published');
   await page.getByRole('button', { name: 'Take it back' }).click();
   await expect(page.getByText('No datasheet is named.')).toBeVisible();
+  await page.getByText('The field maker is empty.').click();
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Maker')).toBeFocused();
+  await page.keyboard.type('Thermal Feather');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('The field maker is empty.')).toHaveCount(0);
   await page.getByText('IO0 and I00 look alike').click();
   await page.getByRole('listitem').filter({ hasText: 'IO0 and I00' }).getByRole('button', { name: /Show/ }).click();
   await expect(page).toHaveURL(/\/read$/);

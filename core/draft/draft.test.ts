@@ -1,7 +1,7 @@
 import { applyEdit, canonicalPart, DEFAULT_RULES, emptyPart, type Part } from '../part';
 import { decodeText, takeProposal } from '../intake';
 import { AMP_TABLE, good, pinNamed, read, refused } from '../test/samples';
-import { draftPart, fromTitle } from '.';
+import { draftPart, fromTitle, withDatasheet } from '.';
 
 const SOURCE = { digest: 'abc', name: 'amp.csv', kind: 'text' };
 
@@ -36,6 +36,16 @@ describe('the first line of a source', () => {
   );
   it('does not overwrite a description', () =>
     expect(fromTitle({ ...emptyPart('TF1'), description: 'Mine' }, 'TF1 other').description).toBe('Mine'));
+});
+
+describe('the datasheet of a part', () => {
+  const pdf = { digest: 'd1', name: 'TF1.pdf', kind: 'pdf' };
+  const own = { ...emptyPart('TF1'), datasheet: { title: 'Mine' } };
+  it.each<[string, Part, typeof pdf, string | undefined]>([
+    ['is the document that was read', emptyPart('TF1'), pdf, 'TF1.pdf'],
+    ['is no list', emptyPart('TF1'), { ...pdf, kind: 'text' }, undefined],
+    ['stays the one that a person named', own, pdf, 'Mine'],
+  ])('%s', (_what, part, source, title) => expect(withDatasheet(part, source).datasheet?.title).toBe(title));
 });
 
 describe('taking a pinout again', () => {

@@ -27,10 +27,16 @@ export function draftPart(
  * another case; a description that follows it there is taken too.
  */
 export function draftFrom(proposal: Proposal, name: string, source: Source, rules: HouseRules = DEFAULT_RULES): Part {
-  const titled = fromTitle(emptyPart(name), proposal.title ?? '');
+  const titled = withDatasheet(fromTitle(emptyPart(name), proposal.title ?? ''), source);
   const taken = applyEdit(titled, takeProposal(titled, proposal, source));
   return applyEdit(taken, arrangePart(taken, rules));
 }
+
+/** A document that pins are read from is the part's datasheet until a person names another; a list or a model file is none. */
+export const withDatasheet = (part: Part, source: Source): Part =>
+  part.datasheet?.title || source.kind !== 'pdf'
+    ? part
+    : { ...part, datasheet: { ...part.datasheet, title: source.name, source: source.digest } };
 
 /** A name that nobody chose: the source may give the part its own. */
 const PLACEHOLDER = /^NEW-\d+$/;

@@ -16,6 +16,18 @@ const list = (text: string): string[] => [
   ),
 ];
 
+const OPEN = 'kite:particulars';
+
+/** Opens the particulars at one of their fields, by its name in the part. */
+export const openParticulars = (field: string): void => void window.dispatchEvent(new CustomEvent(OPEN, { detail: field }));
+
+/** Calls back with the field whenever the particulars are to be opened; gives what ends that. */
+export function onOpenParticulars(open: (field: string) => void): () => void {
+  const come = (e: Event) => open((e as CustomEvent<string>).detail);
+  window.addEventListener(OPEN, come);
+  return () => window.removeEventListener(OPEN, come);
+}
+
 /** What identifies a part: edited in place, each field an edit of its own. */
 export function Particulars() {
   const act = useAct();
@@ -24,11 +36,12 @@ export function Particulars() {
   const usual = REFERENCE_LETTERS[part.category.toLowerCase()]?.[0];
   return (
     <div className="grid grid-cols-2 gap-3">
-      <Field label="Name" value={part.name} onDone={(name) => name.trim() && set({ name: name.trim() })} />
-      <Field label="Maker" value={part.maker} onDone={(maker) => set({ maker })} />
-      <Field wide label="Description" value={part.description} onDone={(description) => set({ description })} />
+      <Field label="Name" name="name" value={part.name} onDone={(name) => name.trim() && set({ name: name.trim() })} />
+      <Field label="Maker" name="maker" value={part.maker} onDone={(maker) => set({ maker })} />
+      <Field wide label="Description" name="description" value={part.description} onDone={(description) => set({ description })} />
       <Choice
         label="Category"
+        name="category"
         value={part.category}
         options={['', ...Object.keys(REFERENCE_LETTERS)].map((c) => ({ value: c, label: c || 'choose…' }))}
         onChange={(category) =>
@@ -40,6 +53,7 @@ export function Particulars() {
       />
       <Field
         label="Reference letters"
+        name="reference"
         value={part.reference}
         onDone={(reference) => set({ reference: reference.trim().toUpperCase() })}
         hint={usual && usual !== part.reference ? `${usual} is usual` : undefined}
@@ -47,23 +61,26 @@ export function Particulars() {
       <Field
         wide
         label="Datasheet (title, revision)"
+        name="datasheet"
         value={part.datasheet?.title ?? ''}
         onDone={(title) => set({ datasheet: { ...part.datasheet, title } })}
       />
       <Field
         wide
         label="Order codes, separated by commas"
+        name="orderCodes"
         value={part.orderCodes.join(', ')}
         onDone={(text) => set({ orderCodes: list(text) })}
       />
-      <Field label="House part number" value={part.houseNumber ?? ''} onDone={(houseNumber) => set({ houseNumber })} />
-      <Field label="Base name" value={part.baseName ?? ''} onDone={(baseName) => set({ baseName })} />
+      <Field label="House part number" name="houseNumber" value={part.houseNumber ?? ''} onDone={(houseNumber) => set({ houseNumber })} />
+      <Field label="Base name" name="baseName" value={part.baseName ?? ''} onDone={(baseName) => set({ baseName })} />
       <Field wide label="Keywords, separated by commas" value={part.keywords.join(', ')} onDone={(text) => set({ keywords: list(text) })} />
       {part.fields.map((field, i) => (
         <Field
           key={field.name}
           wide
           label={field.name}
+          name={field.name}
           value={field.value}
           onDone={(value) => set({ fields: part.fields.map((f, k) => (k === i ? { ...f, value } : f)) })}
         />

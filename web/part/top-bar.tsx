@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { Popover } from 'radix-ui';
 import { NavLink, useParams } from 'react-router';
 import { useAct, useStore } from '../store';
@@ -7,7 +7,7 @@ import { selectPart, selectState, selectTail } from '../store/selectors';
 import { Button, Key } from '../ui/button';
 import { Bow } from '../ui/marks';
 import { ShelfLink } from '../ui/shelf-link';
-import { Particulars } from './particulars';
+import { onOpenParticulars, Particulars } from './particulars';
 
 export const STATIONS = [
   { path: 'read', title: 'Read' },
@@ -25,24 +25,7 @@ export function TopBar() {
     <header className="flex h-14 shrink-0 items-center border-b border-line bg-surface px-3">
       <div className="flex min-w-0 flex-1 items-center gap-2">
         <ShelfLink />
-        <Popover.Root>
-          <Popover.Trigger
-            className="min-w-0 truncate rounded-md px-1.5 py-0.5 font-mono text-[16px] font-bold hover:bg-sunken"
-            title="Name, maker and other particulars"
-          >
-            {name}
-          </Popover.Trigger>
-          <Popover.Portal>
-            <Popover.Content
-              align="start"
-              sideOffset={6}
-              aria-label="Particulars"
-              className="z-50 max-h-[80vh] w-[420px] overflow-y-auto rounded-lg border border-line bg-surface p-4 shadow-card"
-            >
-              <Particulars />
-            </Popover.Content>
-          </Popover.Portal>
-        </Popover.Root>
+        <PartName name={name} />
         <span className="shrink-0 rounded-full bg-sunken px-2 text-[12px] text-muted">{state}</span>
       </div>
       <Tail id={id!} />
@@ -58,6 +41,51 @@ export function TopBar() {
         <Saved />
       </div>
     </header>
+  );
+}
+
+/** The part's name, which opens its particulars; a finding opens them at its field. */
+function PartName({ name }: { name: string }) {
+  const [open, setOpen] = useState(false);
+  const [field, setField] = useState<string | null>(null);
+  useEffect(
+    () =>
+      onOpenParticulars((wanted) => {
+        setField(wanted);
+        setOpen(true);
+      }),
+    [],
+  );
+  const atField = (e: Event) => {
+    const input = field === null ? null : document.querySelector<HTMLElement>(`[aria-label="Particulars"] [name="${CSS.escape(field)}"]`);
+    if (!input) return;
+    e.preventDefault();
+    input.focus();
+  };
+  const change = (isOpen: boolean) => {
+    setOpen(isOpen);
+    if (!isOpen) setField(null);
+  };
+  return (
+    <Popover.Root open={open} onOpenChange={change}>
+      <Popover.Trigger
+        className="min-w-0 truncate rounded-md px-1.5 py-0.5 font-mono text-[16px] font-bold hover:bg-sunken"
+        title="Name, maker and other particulars"
+      >
+        {name}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="start"
+          sideOffset={6}
+          aria-label="Particulars"
+          onOpenAutoFocus={atField}
+          className="z-50 max-h-[80vh] w-[420px] overflow-y-auto rounded-lg border border-line bg-surface p-4 shadow-card"
+        >
+          <Particulars />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }
 

@@ -65,16 +65,17 @@ interface ChoiceProps {
   onChange: (value: string) => void;
   disabled?: boolean;
   hideLabel?: boolean;
+  name?: string;
 }
 
-export function Choice({ label, value, options, onChange, disabled = false, hideLabel = false }: ChoiceProps) {
+export function Choice({ label, value, options, onChange, disabled = false, hideLabel = false, name }: ChoiceProps) {
   const id = useId();
   return (
     <div>
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-0.5 block text-[12px] text-muted'}>
         {label}
       </label>
-      <select id={id} className={INPUT} value={value} disabled={disabled} onChange={(e) => onChange(e.target.value)}>
+      <select id={id} name={name} className={INPUT} value={value} disabled={disabled} onChange={(e) => onChange(e.target.value)}>
         {options.map((o) => (
           <option key={o.value} value={o.value}>
             {o.label}

@@ -20,7 +20,7 @@ export function Toasts() {
     <div
       role="status"
       aria-live="polite"
-      className="pointer-events-none fixed bottom-12 left-1/2 z-50 flex w-max max-w-[90vw] -translate-x-1/2 flex-col gap-2"
+      className="pointer-events-none fixed bottom-[var(--foot,3rem)] left-1/2 z-50 flex w-max max-w-[90vw] -translate-x-1/2 flex-col gap-2"
     >
       {toasts.map((t) => (
         <ToastView key={t.id} toast={t} />

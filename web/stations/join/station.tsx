@@ -8,6 +8,7 @@ import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectNext, selectPackageId, selectPart, selectPinById, selectSelection } from '../../store/selectors';
 import { nextSet, packageChosen, selected } from '../../store/view-slice';
+import { Below } from '../../ui/below';
 import { Button } from '../../ui/button';
 import { Card, Empty } from '../../ui/card';
 import { counted } from '../../ui/counted';
@@ -321,7 +322,7 @@ export function JoinStation() {
               askedNode={end?.kind === 'node' && end.unit === binding ? end.node : undefined}
             />
           </div>
-          <div className="flex shrink-0 flex-wrap gap-3 px-4 pb-3">
+          <Below className="flex shrink-0 flex-wrap gap-3 px-4 pb-3">
             {exposed && pkg ? (
               <Card label="Exposed pad" tone="doubt" title="The exposed pad has a loose thread">
                 <p className="mb-2 text-[13px]">
@@ -387,7 +388,7 @@ export function JoinStation() {
                 </ul>
               </Card>
             ) : null}
-          </div>
+          </Below>
         </>
       )}
     </div>

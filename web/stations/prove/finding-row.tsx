@@ -8,7 +8,8 @@ interface Props {
   active: boolean;
   waiving: boolean;
   readOnly: boolean;
-  canShow: boolean;
+  /** What leads to its place; nothing where it has none of its own. */
+  showWord: string | undefined;
   onFocus: () => void;
   onShow: () => void;
   onMend: (index: number) => void;
@@ -30,7 +31,7 @@ export function FindingRow({
   active,
   waiving,
   readOnly,
-  canShow,
+  showWord,
   onFocus,
   onShow,
   onMend,
@@ -66,9 +67,9 @@ export function FindingRow({
               {m.label}
             </Button>
           ))}
-          {canShow ? (
+          {showWord ? (
             <Button onClick={onShow} keyName={active ? 'Enter' : undefined}>
-              Show
+              {showWord}
             </Button>
           ) : null}
           {active ? (

@@ -3,6 +3,7 @@ import { useNavigate, useParams } from 'react-router';
 import { FAMILIES, RULES, waiverEdit, whereText, type FamilyId, type Finding } from '../../../core/checks';
 import type { Severity } from '../../../core/part';
 import { useCommands } from '../../commands/registry';
+import { openParticulars } from '../../part/particulars';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectPart } from '../../store/selectors';
@@ -68,7 +69,8 @@ export function ProveStation() {
     if (wanted) act(edited(wanted.edit));
   };
   const show = (finding: Finding) => {
-    const { pin, unit, package: pkg } = finding.where;
+    const { pin, unit, package: pkg, field } = finding.where;
+    if (field) openParticulars(field);
     if (pin) act(selected([pin]));
     if (unit) act(unitChosen(unit));
     if (pkg) act(packageChosen(pkg));
@@ -152,7 +154,7 @@ export function ProveStation() {
                   if (reason) act(edited(waiverEdit(part, f, reason)));
                 }}
                 onStartWaive={() => setWaiving(f.id)}
-                canShow={STATION_OF[family] !== undefined}
+                showWord={STATION_OF[family] !== undefined ? 'Show' : f.where.field === undefined ? undefined : 'Fill in'}
               />
             ))}
           </ul>

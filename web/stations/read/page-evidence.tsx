@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import type { Box } from '../../../core/intake';
 import type { Pin } from '../../../core/part';
 import { useAct, useStore } from '../../store';
@@ -28,7 +28,11 @@ export function PageEvidence({
   const cells = useMemo(() => cellsByPage(part.pins, digest), [part.pins, digest]);
   const lit = new Set(selection);
   const last = part.pins.find((p) => p.id === selection.at(-1));
-  const focus = last && placeOf(last, digest);
+  const place = useMemo(() => last && placeOf(last, digest), [last, digest]);
+  // Until a pin is selected the table itself is in view; once none is any more, the page stays where it was.
+  const [before, setBefore] = useState<PagePlace | undefined>(() => part.pins.map((p) => placeOf(p, digest)).find((p) => p !== undefined));
+  const focus = place ?? before;
+  if (place && place !== before) setBefore(place);
   const doubtful = last !== undefined && last.doubts.length > 0;
   return (
     <PageView

@@ -1,5 +1,5 @@
 import { startTransition, useCallback, useEffect, useState } from 'react';
-import { fromTitle } from '../../../core/draft';
+import { fromTitle, withDatasheet } from '../../../core/draft';
 import { takeProposal, terminalsIn, type Comparison } from '../../../core/intake';
 import { sayProblem, type Problem } from '../../../core/part';
 import { useCommands } from '../../commands/registry';
@@ -9,6 +9,7 @@ import { keepSource, type SourceFile } from '../../store/library';
 import { edited } from '../../store/part-slice';
 import { selectDoubts, selectNext, selectPart, selectSelection } from '../../store/selectors';
 import { nextSet, packageChosen } from '../../store/view-slice';
+import { Below } from '../../ui/below';
 import { Button } from '../../ui/button';
 import { counted } from '../../ui/counted';
 import { Drop } from '../../ui/drop';
@@ -63,11 +64,10 @@ export function ReadStation() {
     const source = await keep(file);
     // Storing, taking and putting the source away are three tasks: none of them holds the screen up.
     await nextTask();
-    const titled = fromTitle(part, proposal.title ?? '');
+    const titled = withDatasheet(fromTitle(part, proposal.title ?? ''), source);
+    const { name, description, datasheet } = titled;
     const edits = [
-      ...(titled.description !== part.description || titled.name !== part.name
-        ? [{ kind: 'setFields' as const, set: { name: titled.name, description: titled.description } }]
-        : []),
+      ...(titled === part ? [] : [{ kind: 'setFields' as const, set: { name, description, ...(datasheet ? { datasheet } : {}) } }]),
       takeProposal(part, proposal, source),
     ];
     act(edited({ kind: 'batch', title: `take ${counted(proposal.terminals.length, 'pin')}`, edits }));
@@ -305,9 +305,9 @@ export function ReadStation() {
         )}
       </div>
       {!file && !pasting && doubts.length > 0 && !askedOnPage ? (
-        <div className="shrink-0 px-4 py-3">
+        <Below className="shrink-0 px-4 py-3">
           <DoubtCard />
-        </div>
+        </Below>
       ) : null}
     </Drop>
   );
