@@ -29,7 +29,7 @@ const CUES: readonly Cue[] = [
     against: SIGNALS,
     words: /\b(resistors?|capacitors?|inductors?|crystal|coil|ferrite|decoupl\w+|bypass\w*)\b/i,
     unless:
-      /\bpull-?(up|down)s?\b|\b(through|via)\b.{0,24}\b(resistor|capacitor)|\b(output|voltage) adjust|\badjusted (by|with)|\btrim|\bdivider\b|\bladder\b|\bstrap|\btermination\b|\bseries\b|\binternal(ly)? .{0,12}(resistor|capacitor)|\bno (external )?(resistor|capacitor)|\b(coil|relay)s? driver?\b|\b(pull|tune|trim)s? the crystal\b/i,
+      /\bpull-?(up|down)s?\b|\b(through|via)\b.{0,24}\b(resistor|capacitor)|\b(output|voltage) adjust|\badjusted (by|with)|\btrim|\bdivider\b|\bladder\b|\bstrap|\btermination\b|\bseries\b|\binternal(ly)? .{0,12}(resistor|capacitor)|\bno (external )?(resistor|capacitor)|\b(at|of|across) the (output|input|load|bulk) capacitor|\b(side|end) of (the |a )?(sense|shunt)\b|\b(coil|relay)s? driver?\b|\b(pull|tune|trim)s? the crystal\b/i,
   },
   {
     type: 'open-drain',
@@ -129,6 +129,7 @@ const CUES: readonly Cue[] = [
     words: /\b(switch(ing|ed)?|phase) (node|output|terminal)\b/i,
     column: ['output', 'bidirectional'],
   },
+  { type: 'passive', against: ['output'], words: /\b(switch(ing)?|phase) node\b/i },
   { type: 'output', against: ['passive'], name: /^(?!LX?\d?$)/, words: /\b(inductor|coil|winding)\b|\bdrive of\b/i, column: ['output'] },
   { type: 'input', against: ['passive'], words: /\b(photodiode|anode|cathode)\b/i, column: ['input'] },
   { type: 'output', against: ['passive'], words: /\b(anode|cathode)\b/i, column: ['output'] },

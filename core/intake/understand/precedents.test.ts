@@ -46,7 +46,7 @@ describe('a conclusion is held against them', () => {
   ])('%s, type “%s”, “%s” is asked', (name, code, description) => expect(inferType(name, code, description, none).doubt).toBeDefined());
 
   it.each<[string, string | undefined, string, ElectricalType]>([
-    ['C1', undefined, 'Gain capacitor in supervised mode', 'passive'],
+    ['C1', undefined, 'Timing element of the integrator, capacitor', 'passive'],
     ['CH2', undefined, 'LED current sink 2', 'output'],
     ['PWM', undefined, 'Duty of this signal scales the current', 'input'],
   ])('%s, type “%s”, “%s” becomes %s, and is still asked', (name, code, description, type) => {

@@ -144,6 +144,7 @@ const WORDINGS: Wording[] = [
       /(^|[:;,])\W*(an? )?((blocking|timing|integrating|ramp|delay|set|setting) )?capacitor (to|between this pin and) (ground|[AD]?GND|VSS)\b/i,
     unless: /\b(bypass|decoupl\w*|supply|power|output|reference|regulator|rail|voltage)\b/i,
   },
+  { type: 'passive', weight: 6.5, words: /^\W*(internal )?(reference|band-?gap) (bypass|decoupling)\b/i, unless: /\boutput\b/i },
   { type: 'passive', weight: 6.5, words: /^\W*(bypass|decoupling) (of|for) (the )?(?!.*\b(supply|power|output|reference)\b)/i },
   // What a phrase ends with is what the terminal is for: `mid-rail decoupling capacitor`.
   {
@@ -181,7 +182,7 @@ const WORDINGS: Wording[] = [
     words:
       /\b(analog(ue)?|digital|power|signal|supply|common|circuit|logic|rf|chassis|core|i\/?o|driver|output|input|high-side|low-side|side [12ab]|isolated)? ?grounds?\b(?! (plane )?(sense|sensing|fault|detect|feedback|reference input))|\b0 ?V (supply|reference|rail)\b|\(0 ?V\)|\bvss\b|\b(supply|power|low[- ]side|logic|signal) return\b|\breturn for\b/i,
     unless:
-      /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bfloating\b|\b(to|or) (vdd or |vcc or )?(vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if)\b|\bsens(e|ing) of\b/i,
+      /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bfloating\b|\b(to|or) (vdd or |vcc or )?(vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if)\b|\bsens(e|ing) of\b|\bground is \d/i,
   },
   // Said at the start it is what the terminal is, whatever ground the text speaks of after.
   {
@@ -204,7 +205,7 @@ const WORDINGS: Wording[] = [
     type: 'supply-in',
     weight: 7,
     words:
-      /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate([- ]drive)?|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|^\W*((analog(ue)?|digital|core|logic|i\/?o|pll|rf|and) )+power\b(?!\W*(down|good|on|up|fail|save|mode|amp|ground|output|stage|enable|control|switch|return))|^\W*\d[\d.]* ?V (power )?source\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|saving|mode|amp|ground|output|stage|enable|source|key|button|request|sequenc|detect|select|control|switch|state|status|cycl|indicat|monitor|sens|level|hold|off))|\bsupply\s*$/i,
+      /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate([- ]drive)?|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power |voltage )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|^\W*((analog(ue)?|digital|core|logic|i\/?o|pll|rf|and) )+power\b(?!\W*(down|good|on|up|fail|save|mode|amp|ground|output|stage|enable|control|switch|return))|^\W*\d[\d.]* ?V (power )?source\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|saving|mode|amp|ground|output|stage|enable|source|key|button|request|sequenc|detect|select|control|switch|state|status|cycl|indicat|monitor|sens|level|hold|off))|\bsupply\s*$/i,
     unless:
       /\b(supply|battery|power|v?bus|charger|adapter)( (supply|source|input))* (current|sense|sensing|monitor|good|output|return|ground|enable|select(ion)?|control|detect(ion|or)?|fault|ok|status|indicat\w+|switch control|fail|presence|present)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\b0 ?V suppl|\bgrounds?\b|\bsupply voltage (monitor|sense)/i,
   },

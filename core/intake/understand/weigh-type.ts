@@ -59,6 +59,8 @@ export interface Said {
 /** Weighs what the type column, the description and the name say of a type. */
 export function weighType({ name, code, description, told }: Said): TypeConclusion {
   const words = [...testTerminal(name, description), ...severalFunctions(name, description), ...wordsOfType(description)]
+    // The drain of a bus's clock is the master's, where the column says that the clock comes in.
+    .filter((e) => !(e.type === 'open-drain' && exactOf(told) === 'input' && /^SCL/i.test(name)))
     .map((e) => ofPower(e, told))
     .sort((a, b) => b.weight - a.weight);
   const named = evidenceOfName(name).map((e) => ofPower(e, told));
