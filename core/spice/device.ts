@@ -60,11 +60,14 @@ const WORDS: [Device, RegExp][] = [
   ['comparator', /\bcomparator\b/i],
   ['opamp', /\b(op-?amp|operational amplifier|instrumentation amplifier|amplifier)\b/i],
   ['regulator', /\b(regulator|ldo|voltage reference|reference(?! input))\b/i],
-  ['logic', /\b(gate|inverter|buffer|flip-?flop|latch|line receiver|schmitt|logic|driver|isolator|nand|nor|xor)\b/i],
+  [
+    'logic',
+    /\b(gate|inverter|buffer|flip-?flop|latch|line receiver|schmitt|logic(?![- ]level)|driver|isolator|nand|nor|xor|xnor|(?:\d|two|three|four|eight)[- ]input (?:positive[- ])?(?:and|or))\b/i,
+  ],
   ['switch', /\b(analog(ue)? switch|load switch|switch)\b/i],
   ['transformer', /\btransformer\b/i],
   ['zener', /\bzener\b/i],
-  ['diode', /\b(photodiode|diode|led|rectifier)\b/i],
+  ['diode', /\b(photodiode|(?<!body[- ]|clamp[- ]|wheeling[- ])diode|led|rectifier)\b/i],
   ['nmos', /\bn-?(channel|mos)\b/i],
   ['pmos', /\bp-?(channel|mos)\b/i],
 ];

@@ -83,6 +83,9 @@ describe('what a subcircuit is', () => {
     ['.subckt MY_SWITCH a b\n.ends', 'switch'],
     ['.subckt X in+ in- vcc vee out\n.ends', 'opamp'],
     ['.subckt X a k\n.ends', 'diode'],
+    ['* logic-level transistor, with its body diode\n.subckt X d g s\n.ends', 'nmos'],
+    ['* logic-level part with a body diode\n.subckt X 1 2 3\n.ends', 'other'],
+    ['* three-input AND\n.subckt X 1 2 3\n.ends', 'logic'],
     ['.subckt X 1 2\n.ends', 'other'],
   ])('%j is %s', (text, device) => expect(models(text)[0]!.device).toBe(device));
 });

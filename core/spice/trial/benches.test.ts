@@ -5,6 +5,7 @@ import { readModels } from '../read-models';
 import { biasBench, bipolarBench, diodeBench, fieldEffectBench, follower, openLoop, regulatorBench, type Bench } from './benches';
 import { enableBench } from './enable-bench';
 import { logicLevels } from './logic-bench';
+import { isShunt, shuntBench } from './shunt-bench';
 import type { Setup, Verdict } from './setup';
 
 const CARDS =
@@ -54,6 +55,25 @@ describe('a diode', () => {
       ],
     ).toBeCloseTo(13.25));
   it('without a cathode says so', () => expect(judged(diodeBench, setup('D1', 'diode', 'A', ''), x, {}).reason).toMatch(/the cathode/));
+});
+
+describe('a shunt reference', () => {
+  const shunt = setup('S3', 'other', 'REF:input', 'A', 'K');
+  const x = range(0, 12, 0.25);
+  it.each<[string, (v: number) => number, Verdict['verdict'], RegExp]>([
+    ['the right way round', (v) => Math.min(v, 2.5), 'pass', /holds 2.5 V/],
+    ['the wrong way round', (v) => Math.min(v, 0.7), 'fail', /anode and cathode may be swapped/],
+    ['with its control elsewhere', (v) => v, 'fail', /holds no voltage/],
+    ['that gives way', (v) => Math.min(v, 2 + v / 4), 'fail', /moves by 1000 mV/],
+  ])('%s', (_what, y, verdict, says) => {
+    const result = judged(shuntBench, shunt, x, { 'v(p3)': y });
+    expect([result.verdict, result.reason]).toEqual([verdict, expect.stringMatching(says)]);
+  });
+  it.each<[string[], boolean]>([
+    [['REF:input', 'A', 'K'], true],
+    [['IN:input', 'A', 'K'], false],
+    [['REF:input', 'C', 'E'], false],
+  ])('%j is one: %s', (pins, is) => expect(isShunt(setup('S3', 'other', ...pins))).toBe(is));
 });
 
 describe('a bipolar transistor', () => {
@@ -169,6 +189,7 @@ describe('a gate', () => {
     ['between its levels', () => 2.5, 'fail', /at no level/],
     ['that is what its comment says', (a, b) => 5 * (1 - (a & b)), 'pass', /1110/, 'two-input NAND'],
     ['that is not what its comment says', (a, b) => 5 * (a & (1 - b)), 'fail', /is 0100 .* NAND gives 1110/, 'two-input NAND'],
+    ['that its comment names by its inputs', (a, b) => 5 * (a | b), 'fail', /is 0111 .* AND gives 0001/, 'two-input AND, one of four'],
     ['as high as an input', (a, b, v) => v * (a & (1 - b)), 'inconclusive', /as high as an input/],
   ])('%s', (_what, f, verdict, says, above = '') => {
     const result = of(f, above);

@@ -8,8 +8,8 @@ const GATES: [Gate, RegExp][] = [
   ['XNOR', /\bx-?nor\b|\bexclusive[- ]nor\b/i],
   ['XOR', /\bx-?or\b|\bexclusive[- ]or\b/i],
   ['NOR', /\bnor\d?\b/i],
-  ['AND', /\band[ -]gate\b/i],
-  ['OR', /\bor[ -]gate\b/i],
+  ['AND', /\band[ -]gate\b|\b(?:\d|two|three|four|eight)[- ]input (?:positive[- ])?and\b/i],
+  ['OR', /\bor[ -]gate\b|\b(?:\d|two|three|four|eight)[- ]input (?:positive[- ])?or\b/i],
   ['an inverter', /\binvert(er|ing buffer)\b/i],
   ['a buffer', /\bnon-?inverting buffer\b/i],
 ];

@@ -37,6 +37,8 @@ export interface Setup {
   feed?: number;
   /** A regulator that its enable or shutdown lets on while it is low. */
   isOnWhenLow?: boolean;
+  /** How long the engine's last resort for an operating point may run, in µs of the circuit's own time. */
+  settleUs?: number;
   /** Resistance of each lead, in ohms, where ideal sources of bench and model would be set against each other. */
   leadOhm?: number;
 }
@@ -131,7 +133,7 @@ function modelText(source: string): string {
  * The engine's last resort for an operating point, a transient, runs for 1 µs and not for 10: a join that has no steady
  * state would keep it busy for minutes.
  */
-const STEADY = ['.control', 'optran 1 1 1 50n 1u 0', '.endc'];
+const steady = (us = 1): string[] => ['.control', `optran 1 1 1 ${us * 50}n ${us}u 0`, '.endc'];
 
 /** A global node's own sign would begin a comment. */
 const otherNet = ({ otherwise }: Join, index: number): string => otherwise?.replace(/\W/g, '_') ?? `open${index + 1}`;
@@ -155,7 +157,7 @@ export function netlistOf(setup: Setup, around: readonly string[], analysis: str
     ...held.map((n) => `Rhold_${n} ${n} 0 1G`),
     ...around,
     modelText(setup.source),
-    ...STEADY,
+    ...steady(setup.settleUs),
     analysis,
     '.end',
     '',

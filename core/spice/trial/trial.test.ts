@@ -126,6 +126,13 @@ describe('verdicts', () => {
     expect(trials[0]!.rejoin).toEqual(['IN-', 'IN+']);
     expect(limits.slice(0, 5)).toEqual([undefined, undefined, undefined, undefined, 2500]);
   });
+  it.each([20, 400])('that were judged before the circuit came to rest are those after %i µs', async (us) => {
+    const hasTime = (netlist: string) => new RegExp(`optran 1 1 1 \\d+n ${us}u 0`).test(netlist);
+    const early = answering((netlist) => (hasTime(netlist) ? 1 : 0), ['Note: Transient op started']);
+    expect((await runTrials(amp(), early)).map((t) => t.verdict)).toEqual(['pass', 'pass']);
+    const steady = answering((netlist) => (hasTime(netlist) ? 1 : 0));
+    expect((await runTrials(amp(), steady)).map((t) => t.verdict)).toEqual(['fail', 'fail']);
+  });
   it('of an amplifier that 5 V are too low for are those with 15 V', async () => {
     const trials = await runTrials(amp(), (netlist, mostMs) =>
       answering(() => (/^Vpos0 \S+ 0 15$/m.test(netlist) ? 1 : 0))(netlist, mostMs),
