@@ -249,3 +249,20 @@ describe('what a land would change', () => {
     expect([added.length, padsWithoutPin.length]).toEqual([pkg.land.pads.length, pkg.land.pads.length]);
   });
 });
+
+describe('headings of pad lists', () => {
+  it.each<[string, string, Partial<Pad>]>([
+    ['a diameter', 'pad,x,y,diameter,drill\n1,0,2.54,1.6,0.9', { w: 1.6, h: 1.6, shape: 'circle', drill: 0.9 }],
+    ['a diameter beside a shape', 'pad,x,y,dia,shape\n1,0,0,1.6,rect', { w: 1.6, shape: 'rect' }],
+    ['a size', 'pad,x,y,size\n1,0,0,0.5', { w: 0.5, h: 0.5, shape: 'rect' }],
+    ['words run together', 'PinNumber,LocationX,LocationY,PadX,PadY\n7,-1mm,2mm,0.6mm,1.1mm', { number: '7', x: -1, y: 2, w: 0.6, h: 1.1 }],
+    ['places of pads', 'Number,Pad X,Pad Y,Width,Height\n1,-1,2,0.6,1.1', { x: -1, y: 2, w: 0.6, h: 1.1 }],
+    ['micrometres', 'ball,x_um,y_um,dia_um\nA1,-1600,1600,300', { number: 'A1', x: -1.6, y: 1.6, w: 0.3, shape: 'circle' }],
+    ['a hole without plating', 'pad,x,y,w,drill,plated\nMH1,0,0,3,3,No', { mechanical: true, drill: 3 }],
+    ['a plated hole', 'pad,x,y,w,drill,plated\n1,0,0,1.6,0.9,Yes', { drill: 0.9 }],
+  ])('%s', (_what, text, pad) => {
+    const [found] = good(readPadsCsv(text));
+    expect(found).toMatchObject(pad);
+    expect(found!.mechanical).toBe(pad.mechanical);
+  });
+});

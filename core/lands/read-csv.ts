@@ -4,10 +4,17 @@ import { roundMm } from './round-mm';
 
 const COLUMNS = {
   number: /^(#|(pad|pin|ball|terminal|contact)( (number|no|num|name|id|designator|#))?|number|no|num|name|designator)$/,
-  x: /^(((pad|pin) )?(center|centre|pos|position|loc|location|coord|mid) )?x( (center|centre|pos|position|loc|location|coord|coordinate))?$/,
-  y: /^(((pad|pin) )?(center|centre|pos|position|loc|location|coord|mid) )?y( (center|centre|pos|position|loc|location|coord|coordinate))?$/,
+  x: /^(((pad|pin) )?(center|centre|pos|position|loc|location|coord|mid|offset) )?x( (center|centre|pos|position|loc|location|coord|coordinate))?$/,
+  y: /^(((pad|pin) )?(center|centre|pos|position|loc|location|coord|mid|offset) )?y( (center|centre|pos|position|loc|location|coord|coordinate))?$/,
   w: /^(w|dx|(pad )?width( x)?|(pad )?size x|x (size|width|dim|dimension))$/,
   h: /^(h|dy|(pad )?(height|length)( y)?|(pad )?size y|y (size|height|length|dim|dimension))$/,
+  // Of a round pad, or of a square one.
+  diameter: /^(pad |copper |annular )?(diameter|diam|dia)$/,
+  size: /^(pad )?size$/,
+  // A place where nothing else is one, and a size beside places.
+  padX: /^pad x$/,
+  padY: /^pad y$/,
+  plated: /^plat(ed|ing)$/,
   shape: /^(pad )?shape$/,
   // A type is mostly the kind of pad; where its cells are shapes it is the shape.
   type: /^(pad )?type$/,
@@ -62,13 +69,16 @@ export function readPadLists(text: string, file?: string): Result<PadList[]> {
   const delimiter = delimiterOf(text);
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimiter });
   const all = data.map((cells, i) => ({ cells: cells.map((c) => c.trim()), line: i + 1 })).filter((r) => r.cells.some((c) => c !== ''));
-  const found = all.slice(0, LOOK).findIndex((r) => ['number', 'x', 'y'].every((k) => r.cells.some((c) => columnOf(c)?.column === k)));
+  const found = all.slice(0, LOOK).findIndex((r) => {
+    const named = withPadSizes(r.cells.map((c) => columnOf(c)));
+    return ['number', 'x', 'y'].every((k) => named.some((c) => c?.column === k));
+  });
   const isRow = (r: (typeof all)[number]) => !/^#./.test(r.cells[0] ?? '');
   const head = found < 0 ? all.find(isRow) : all[found];
   if (!head) return refuse(problem('input-empty', {}, { file }));
   const above = all.slice(0, Math.max(found, 0)).map((r) => r.cells.join(' '));
   const unit = above.map((t) => /\bunits?\W+(mm|mils?|thou|in|inch|inches|um|µm)\b/i.exec(t)?.[1]).find((u) => u !== undefined);
-  const columns = head.cells.map((c) => columnOf(c, unit));
+  const columns = withPadSizes(head.cells.map((c) => columnOf(c, unit)));
   // A designator beside a column of pads is that of the part.
   const designator = head.cells.findIndex((c) => /^(ref(erence)?|designator)$/i.test(c));
   if (designator >= 0 && columns.some((c, i) => c?.column === 'number' && i !== designator)) columns[designator] = undefined;
@@ -95,6 +105,20 @@ export function readPadsCsv(text: string, file?: string): Result<Pad[]> {
   return lists.ok ? ok(lists.value.flatMap((l) => l.pads)) : lists;
 }
 
+/** `PadX` beside `LocationX` is a width, and alone a place; a diameter or a size is a width that serves as the height too. */
+function withPadSizes(columns: Heading[]): Heading[] {
+  const has = (column: Column) => columns.some((c) => c?.column === column);
+  const as: Partial<Record<Column, Column>> = {
+    padX: has('x') ? 'w' : 'x',
+    padY: has('y') ? 'h' : 'y',
+    ...(has('w') ? {} : { diameter: 'w', size: 'w' }),
+  };
+  const round = !has('w') && has('diameter');
+  return columns.map(
+    (c) => c && { ...c, column: as[c.column] ?? c.column, ...(round && c.column === 'diameter' ? { isRound: true } : {}) },
+  );
+}
+
 function takeTypeForShape(columns: Heading[], rows: readonly { cells: string[] }[]): void {
   const at = columns.findIndex((c) => c?.column === 'type');
   const isShape = at >= 0 && rows.length > 0 && rows.every((r) => SHAPES[(r.cells[at] ?? '').toLowerCase()] !== undefined);
@@ -112,11 +136,13 @@ function delimiterOf(text: string): string {
   return counts.find(({ sign, most }) => most >= 2 || sign === ',')!.sign;
 }
 
-type Heading = { column: Column; perUnit: number } | undefined;
+type Heading = { column: Column; perUnit: number; isRound?: boolean } | undefined;
 
 function columnOf(heading: string, otherwise = 'mm'): Heading {
   const unit = /(?:[\s_([]+)(mm|mils?|thou|in|inch|inches|um|µm)[\])]?$/i.exec(heading);
   const name = (unit ? heading.slice(0, unit.index) : heading)
+    // `PinNumber`, `PadX`
+    .replace(/([a-z])([A-Z])/g, '$1 $2')
     .toLowerCase()
     .replace(/[._-]+/g, ' ')
     // `PosX`, `SizeY`
@@ -157,7 +183,7 @@ function padOf(
     problems.push(problem('land-value', { what: 'The rotation', value: cell('turn').text, need: '0, 90, 180 and 270 are known' }, at));
   const [w, h] = Math.abs(turn % 180) === 90 ? [height, width] : [width, height];
   const shapeText = cell('shape').text.toLowerCase();
-  const shape = shapeText === '' ? 'rect' : SHAPES[shapeText];
+  const shape = shapeText === '' ? (columns.some((c) => c?.isRound) ? 'circle' : 'rect') : SHAPES[shapeText];
   if (!shape)
     problems.push(problem('land-value', { what: 'The shape', value: shapeText, need: 'rect, roundrect, oval and circle are known' }, at));
   const drill = ['', '0', '-'].includes(cell('drill').text) ? undefined : length('drill', true);
@@ -171,5 +197,7 @@ function padOf(
     shape: shape ?? 'rect',
     ...(drill === undefined ? {} : { drill }),
     ...(slot === undefined ? {} : { slot }),
+    // What carries no copper carries no signal.
+    ...(/^(no|n|false|0|npth|non[- ]plated)$/i.test(cell('plated').text) ? { mechanical: true as const } : {}),
   };
 }
