@@ -2,8 +2,8 @@ import type { Column, ColumnRole } from '../proposal';
 import { fitToColumns, splitWords } from '../text/aligned';
 import { isTypeCode, isTypePhrase, typeInOneLine } from '../understand/type-codes';
 import { filled, isBlank, type Grid, type GridRow } from './grid';
-import { headingWorth, headsOtherTable, packageIn, packageOfHeading, roleOfHeading } from './headings';
-import { looksLikeNumbers, readNumberCell } from './numbers';
+import { headingWorth, headsOtherTable, isCounted, packageIn, packageOfHeading, roleOfHeading } from './headings';
+import { looksLikeNumbers, readCountedCell, readNumberCell } from './numbers';
 
 export interface FoundTable {
   columns: Column[];
@@ -200,7 +200,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   const roles = headings.map((h) => {
     const said = roleOfHeading(h);
     if (said !== undefined) return said;
-    return packageIn(h) && h.length < 24 ? 'number' : undefined;
+    return (packageIn(h) && h.length < 24) || isCounted(h) ? 'number' : undefined;
   });
   let known: GridRow[] | undefined;
   const share = (i: number, test: (cell: string) => boolean) => {
@@ -298,7 +298,7 @@ export function scoreOf(t: FoundTable): number {
   const good = t.rows.filter(
     (r) =>
       (r.cells[name] ?? '') !== '' &&
-      numbers.some((i) => ['list', 'pad'].includes(readNumberCell(r.cells[i] ?? '').kind) && r.cells[i] !== ''),
+      numbers.some((i) => ['list', 'pad'].includes(readCountedCell(r.cells[i] ?? '').kind) && r.cells[i] !== ''),
   ).length;
   return good * (0.5 + good / Math.max(1, t.rows.length));
 }
@@ -356,7 +356,8 @@ function guessColumns(rows: readonly GridRow[], width: number): Column[] | undef
       numbers: rate(looksLikeNumbers) * unique,
       codes: rate(isTypeCode),
       words: rate((c) => /\s/.test(c)),
-      ident: rate((c) => /^[^\s]{1,24}$/.test(c) && /[A-Z]/i.test(c)),
+      // A group over several rows stands once for them, or the same in each.
+      ident: rate((c) => /^[^\s]{1,24}$/.test(c) && /[A-Z]/i.test(c)) * (cells.length / Math.max(1, rows.length)) * (0.5 + unique / 2),
       count: cells.length,
     };
   });
@@ -367,7 +368,19 @@ function guessColumns(rows: readonly GridRow[], width: number): Column[] | undef
   const name = rest.filter((s) => s !== type).sort((a, b) => b.ident - a.ident || a.i - b.i)[0] ?? type;
   if (!name) return undefined;
   const description = rest.filter((s) => s !== type && s !== name).sort((a, b) => b.words - a.words)[0];
+  // Words before the names that hold over several rows are those of groups.
+  const group = rest.find((s) => ![type, name, description].includes(s) && s.i < name.i && s.count < 0.7 * rows.length && s.codes < 0.5);
   const roleAt = (i: number): ColumnRole =>
-    i === number.i ? 'number' : i === name.i ? 'name' : i === type?.i ? 'type' : i === description?.i ? 'description' : 'ignore';
+    i === group?.i
+      ? 'group'
+      : i === number.i
+        ? 'number'
+        : i === name.i
+          ? 'name'
+          : i === type?.i
+            ? 'type'
+            : i === description?.i
+              ? 'description'
+              : 'ignore';
   return stats.map((s) => ({ role: roleAt(s.i), heading: '', packageName: '' }));
 }

@@ -4,7 +4,7 @@ import { remember } from '../../part';
 /** Words over a column, by role. A heading is compared without case, punctuation and plural marks. */
 const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
   number:
-    /^((pin|ball|terminal|lead|pad|contact|package|pkg|device)s? )?(no|nos|nr|num|number|numbers|#|id|location|loc|position|pos|coordinate|designator)$|^#$|^(pin|ball|pad|terminal|lead|contact) (no|number|#|s)?$|^balls?$|^leads?$|^pads?$|^contacts?$|^no name$|^(bank|bga|module|board|chip|mcu|cpu|soc|ic|header|connector|jack|plug|socket|edge) (pin|ball|pad|contact)s?( (no|nos|number|numbers|#))?$/,
+    /^((pin|ball|terminal|lead|pad|contact|package|pkg|device)s? )?(no|nos|nr|num|number|numbers|#|id|location|loc|position|pos|coordinate|designator)$|^#$|^(pin|ball|pad|terminal|lead|contact) (no|number|#|s)?$|^balls?$|^leads?$|^pads?$|^contacts?$|^no name$|^(bank|bga|module|board|chip|mcu|cpu|soc|ic|header|connector|jack|plug|socket|edge) (pin|ball|pad|contact)s?( (no|nos|number|numbers|#))?$|^(row|side) [a-d]$|^(odd|even)( pins?)?$/,
   name: /^((pin|ball|terminal|signal|pad|lead|port|contact|net) )?(name|names|mnemonic|designation|label)$|^symbol$|^mnemonic$|^signal$|^signals$|^(pin|terminal) symbol$|^primary (name|function)$|^main function$|^(pin|signal) id$/,
   type: /^((pin|signal|buffer|electrical|io|i o|port|pad|terminal|lead|input|cell) )?(type|types|class|kind|dir|direction)$|^io$|^i o$|^(p )?io( [pgs]{1,2}| pwr| power| gnd)+$|^in out$|^dir$|^(pin|signal) (io|i o)$|^attribute$|^electrical$/,
   description:
@@ -36,12 +36,22 @@ export const packageNamed = (titles: readonly string[]): string =>
 /** `Pin No. 64-pin`, `Ball BGA64`: a heading for numbers with the package after it. */
 const NUMBER_OF = /^(?:pin|ball|terminal|pad|lead|contact)s?(?: (?:no|nos|number|numbers|#))? (.{2,24})$/;
 
+/** `14-Pin`: a package by its count alone. In the words of a page it stands before a package's name as often. */
+export const isCounted = (heading: string): boolean => /^\d{1,4}[- ](?:pin|ball|lead|terminal)s?$/i.test(heading.trim());
+
 /** The package that a heading over numbers names; empty where it names none. */
 export function packageOfHeading(heading: string): string {
   const known = packageIn(heading)?.name;
   if (known !== undefined) return known;
+  if (isCounted(heading)) return heading.trim();
   const rest = NUMBER_OF.exec(normal(heading))?.[1];
-  return rest === undefined || WORDINGS.number.test(normal(heading)) ? '' : heading.trim().slice(-rest.length).trim();
+  return rest === undefined || WORDINGS.number.test(normal(heading))
+    ? ''
+    : heading
+        .trim()
+        .replace(/[)\]]+$/, '')
+        .slice(-rest.length)
+        .trim();
 }
 
 /**

@@ -15,6 +15,9 @@ export const readNumberCell = (text: string): NumberCell =>
   // Nearly all number cells are one plain number, which is sooner read than looked up.
   /^\d{1,4}$/.test(text) ? { kind: 'list', numbers: [text] } : readOther(text);
 
+/** The same for a cell of a column of numbers, where `1.` and `(1)` count up. */
+export const readCountedCell = (text: string): NumberCell => readNumberCell(text.replace(/^\(?([A-Z]{0,2}\d{1,4})[.)]$/, '$1'));
+
 const readOther = remember((text: string): NumberCell => {
   // `Pin 1` in every cell: the word is none of the number.
   const cell = stripNotes(text)

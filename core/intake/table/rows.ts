@@ -8,7 +8,7 @@ import { filled, type GridRow } from './grid';
 import { roleOfHeading, packageIn } from './headings';
 import { alternatesIn, cleanName, markDoubt, expandNames, findVectors, listAlternates, type Notes } from './names';
 import { isNote } from './notes';
-import { readNumberCell, type NumberCell } from './numbers';
+import { readCountedCell, type NumberCell } from './numbers';
 import { tenths, unite, type Box } from './box';
 
 export interface Context {
@@ -135,7 +135,7 @@ function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): Row
   if (cells.length === 0) return 'note';
   const at = (role: keyof RoleIndex['at']) => row.cells[index.at[role]]?.trim() ?? '';
   const numberCells = index.numbers.map((i) => row.cells[i]?.trim() ?? '');
-  const read = numberCells.map(readNumberCell);
+  const read = numberCells.map(readCountedCell);
   const numbered = read.some((r, i) => r.kind === 'list' || (r.kind === 'pad' && numberCells[i] !== ''));
   if (cells.length === 1) {
     if (isNote(cells[0]!)) return 'note';
@@ -186,7 +186,7 @@ function entryOf(
     group: inWords(cell(at.group)) || group,
     numbers: numbers.map((i) => {
       const text = `${cell(i)}${torn}`;
-      return { packageName: columns[i]!.packageName, text, cell: readNumberCell(text) };
+      return { packageName: columns[i]!.packageName, text, cell: readCountedCell(text) };
     }),
     name: rest === '' ? joinName(name) : head + rest,
     broken: rest === '' ? undefined : [head, rest],

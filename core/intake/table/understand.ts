@@ -12,6 +12,8 @@ import type { FoundTable } from './find-table';
 import { packageNamed } from './headings';
 import { looksLikeNumbers } from './numbers';
 import { MOST_TERMINALS, readRows } from './rows';
+import { splitNames } from './split-names';
+import { splitPackages } from './split-packages';
 
 /** What a document says around a table, by what it can tell. */
 export interface Surroundings {
@@ -32,9 +34,10 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   namePackages(columns, around.titles);
   const legend = readLegend(around.legend);
   if (!options.roles) dropOtherTypes(columns, table, legend);
+  const split = splitPackages(splitNames({ columns, rows: table.rows }));
   const taken = new Set<number>();
   const context = {
-    columns,
+    columns: split.columns,
     legend,
     marks: footnoteMarks(around.notes),
     file: options.file,
@@ -43,11 +46,11 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
     including: new Set(options.including),
     headings: new Set<number>(),
   };
-  const terminals = readRows(table.rows, context, taken);
+  const terminals = readRows(split.rows, context, taken);
   if (terminals.length > MOST_TERMINALS) return refuse(problem('table-large', { limit: MOST_TERMINALS }, { file: options.file }));
   if (terminals.length === 0) return refuse(problem('table-none', {}, { file: options.file }));
   problems.push(...unreadPackages(columns, table, options));
-  const names = [...new Set(columns.filter((c) => c.role === 'number').map((c) => c.packageName))];
+  const names = [...new Set(split.columns.filter((c) => c.role === 'number').map((c) => c.packageName))];
   const view = { columns, rows: viewRows(table, taken, context.headings) };
   doubtUnlikeSiblings(terminals);
   doubtPlainOutputs(terminals, around.titles);

@@ -52,7 +52,7 @@ function gaps(numbers: string[]): Problem[] {
 
 /** The exposed pad and mechanical pads are not counted in a package's name, so one or a few more are right. */
 function count(numbers: string[], packageName: string, declared?: number): Problem[] {
-  const expected = packageIn(packageName)?.count ?? declared;
+  const expected = packageIn(packageName)?.count ?? countedIn(packageName) ?? declared;
   if (expected === undefined) return [];
   const found = new Set(numbers).size;
   const extra = numbers.filter((n) => !/^\d+$/.test(n) || Number(n) > expected).length;
@@ -60,3 +60,9 @@ function count(numbers: string[], packageName: string, declared?: number): Probl
   if (found === expected || (!isGrid && found - extra === expected)) return [];
   return [problem('count-package', { package: packageName === '' ? 'By its text it' : `Package ${packageName}`, expected, found })];
 }
+
+/** `14-Pin` says it. */
+const countedIn = (packageName: string): number | undefined => {
+  const count = /^(\d{1,4})[- ](?:pin|ball|lead|terminal)s?$/i.exec(packageName)?.[1];
+  return count === undefined ? undefined : Number(count);
+};
