@@ -83,7 +83,7 @@ function readHeads(group: readonly Line[], gap: number, blank: number): Omit<Pag
   return {
     heads,
     // `PIN A1, A2,`: a list of terminals below a heading belongs to the first row.
-    worth: texts.some((t) => /\b[A-Z]{0,2}\d+,/.test(t)) ? 0 : headingWorth(texts),
+    worth: texts.some((t) => /\b[A-Z]{0,2}\d+,/.test(t) && !packageIn(t)) ? 0 : headingWorth(texts),
     sure: new Set(texts.map(roleOfHeading).filter((role) => role !== undefined && role !== 'ambiguous')).size,
     unclosed: texts.filter((t) => /\([^)]*$/.test(t)).length,
   };

@@ -195,6 +195,12 @@ function hasTwo(row: GridRow): boolean {
   return false;
 }
 
+/** `Mode 1`, `I2C`: a column for terminals as they are called there. */
+const OF_MODE = /\bmode\b|^(spi|i2c|i²c|uart|serial|parallel)\b/i;
+
+/** A name as circuits have it, with nothing in small letters. */
+const isCapitals = (text: string): boolean => /^[A-Z0-9_+\-−–/#~*.[\]]+$/.test(text) && /[A-Z]/.test(text);
+
 /** Settles what each column is: headings first, then the cells where a heading is ambiguous or silent. */
 export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): Column[] {
   const roles = headings.map((h) => {
@@ -218,6 +224,27 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   const has = (role: ColumnRole) => settled.includes(role);
   settled.forEach((role, i) => {
     if (role === undefined && roles[i] === 'ambiguous') settled[i] = has('name') ? 'description' : 'name';
+  });
+  // `Mode 0 | Mode 1 | Description`: names in capitals are names, whatever is written over them.
+  if (!has('name') && has('number')) {
+    const names = headings.findIndex(
+      (_, i) =>
+        roles[i] === undefined && settled[i] === undefined && !isNumbers(i) && share(i, isCapitals) >= 0.8 && share(i, isTypeCode) < 0.5,
+    );
+    if (names >= 0 && settled.includes('description')) settled[names] = 'name';
+  }
+  // The same terminals in another mode have other names.
+  if (has('name') && !has('alternates')) {
+    const other = headings.findIndex(
+      (h, i) => settled[i] === undefined && OF_MODE.test(h) && share(i, isCapitals) >= 0.7 && share(i, isTypeCode) < 0.5,
+    );
+    if (other >= 0) settled[other] = 'alternates';
+  }
+  // Functions that each stand once for several rows are groups of terminals.
+  settled.forEach((role, i) => {
+    const heldOver = rows.filter((r) => r.same?.[i]).length;
+    const isShort = role === 'description' && share(i, (c) => c.length <= 24 && c.split(/\s+/).length <= 3) === 1;
+    if (isShort && heldOver >= 0.5 * rows.length && rows.length > 4 && !has('group')) settled[i] = 'group';
   });
   // `Pin | Function | Description`: where nothing is called a name, the function is one.
   if (!has('name')) {

@@ -5,7 +5,7 @@ import { remember } from '../../part';
 const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
   number:
     /^((pin|ball|terminal|lead|pad|contact|package|pkg|device)s? )?(no|nos|nr|num|number|numbers|#|id|location|loc|position|pos|coordinate|designator)$|^#$|^(pin|ball|pad|terminal|lead|contact) (no|number|#|s)?$|^balls?$|^leads?$|^pads?$|^contacts?$|^no name$|^(bank|bga|module|board|chip|mcu|cpu|soc|ic|header|connector|jack|plug|socket|edge) (pin|ball|pad|contact)s?( (no|nos|number|numbers|#))?$|^(row|side) [a-d]$|^(odd|even)( pins?)?$/,
-  name: /^((pin|ball|terminal|signal|pad|lead|port|contact|net) )?(name|names|mnemonic|designation|label)$|^symbol$|^mnemonic$|^signal$|^signals$|^(pin|terminal) symbol$|^primary (name|function)$|^main function$|^(pin|signal) id$/,
+  name: /^((pin|ball|terminal|signal|pad|lead|port|contact|net) )?(name|names|mnemonic|designation|label)$|^symbol$|^mnemonic$|^signal$|^signals$|^(pin|terminal) symbol$|^primary (name|function)$|^main function$|^(pin|signal) id$|^(pin|ball|terminal|signal) names? and (description|function)s?$/,
   type: /^((pin|signal|buffer|electrical|io|i o|port|pad|terminal|lead|input|cell) )?(type|types|class|kind|dir|direction)$|^io$|^i o$|^(p )?io( [pgs]{1,2}| pwr| power| gnd)+$|^in out$|^dir$|^(pin|signal) (io|i o)$|^attribute$|^electrical$/,
   description:
     /^((pin|signal|terminal|functional|short|ball|function|lead|contact) )?(description|descriptions|desc|purpose|explanation|details|remarks|remark|comment|comments|notes|note|meaning|use|usage)$|^function(s)?( and)? description$|^functions?$|^(pin|terminal|signal) function$|^name and function$|^what (it|they) (does|do|is for|are for)$|^functions? (in|of|for) /,
@@ -60,7 +60,7 @@ export function packageOfHeading(heading: string): string {
  */
 export function headingWorth(cells: readonly string[]): number {
   if (cells.some((c) => c.length > 60 || /^\s*\d+\s*$/.test(c))) return 0;
-  const roles = cells.map((c) => roleOfHeading(c) ?? (packageIn(c) && c.length < 24 ? 'number' : undefined));
+  const roles = cells.map((c) => roleOfHeading(c) ?? ((packageIn(c) && c.length < 24) || isCounted(c) ? 'number' : undefined));
   const known = roles.filter((r) => r !== undefined).length;
   const hasKey = roles.some((r) => r === 'number' || r === 'name' || r === 'ambiguous');
   if (!hasKey) return 0;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { sayProblem } from '../../part';
-import { byNumber, read, refused } from '../../test/samples';
+import { byNumber, good, read, refused } from '../../test/samples';
 import { readText, terminalsIn } from '..';
 
 /** The same five rows in every layout that people paste. */
@@ -358,4 +358,36 @@ it('property: any text is read or refused, never thrown at, and no terminal is w
     }),
     { numRuns: 400 },
   );
+});
+
+describe('columns that hold more than one thing', () => {
+  const pins = (text: string, packageName?: string) => {
+    const proposal = good(readText(text, packageName === undefined ? {} : { package: packageName }));
+    return terminalsIn(proposal).map((t) => `${t.numbers[proposal.package]} ${t.name} ${t.type}`);
+  };
+  const packages = (text: string) => good(readText(text)).packages.map((p) => p.name);
+  const SLASH = 'Pin (SO/QFN),Name,Type\n1/16,IN,I\n2/1,GND,G\n3/3,OUT,O\n–/17,EP,G\n';
+  it('a part of each cell for each package', () => {
+    expect(packages(SLASH)).toEqual(['SO', 'QFN']);
+    expect(pins(SLASH)).toEqual(['1 IN input', '2 GND ground', '3 OUT output']);
+    expect(pins(SLASH, 'QFN')).toEqual(['16 IN input', '1 GND ground', '3 OUT output', '17 EP ground']);
+  });
+  it('one column for two packages', () =>
+    expect(packages('"SOIC-8, MSOP-8",DFN-8,Name\n1,2,OUT\n2,1,IN\n3,3,GND\n')).toEqual(['SOIC-8', 'MSOP-8', 'DFN-8']));
+  it('a list of numbers is no two packages', () =>
+    expect(pins('Pin,Name,Type\n1/16,IN,I\n2/1,GND,G\n')).toEqual(['1 IN input', '16 IN input', '2 GND ground', '1 GND ground']));
+  it('packages by their counts', () => expect(packages('8-Pin,14-Pin,Name\n1,1,VDD\n8,14,VSS\n–,5,GP7\n')).toEqual(['8-Pin', '14-Pin']));
+  it.each<[string, string, string[]]>([
+    ['types in name cells', 'Pin,Name,Function\n1,VDD (P),Rail\n2,CK (I),Time\n3,DO (O),Out\n', ['1 VDD supply-in', '2 CK input', '3 DO output']],
+    ['marks that are no types', 'Pin,Name,Type\n1,IN (2),I\n2,OUT (2),O\n', ['1 IN input', '2 OUT output']],
+    ['words in name cells', 'Pin,Pin name and description\n1,VIN: input supply\n2,GND: ground\n3,EN: enable input\n', ['1 VIN supply-in', '2 GND ground', '3 EN input']],
+    ['rows counted up', 'No.,Name,I/O\n1.,IN,I\n(2),OUT,O\n', ['1 IN input', '2 OUT output']],
+    ['halves by rows', 'Row A,Signal,I/O,Row B,Signal,I/O\nA1,TX,O,B1,RX,I\nA2,CK,I,B2,DO,O\n', ['A1 TX output', 'A2 CK input', 'B1 RX input', 'B2 DO output']],
+    ['names of modes', 'Pin,Mode 0,Mode 1,Type,Description\n1,SCK,SCL,I,Clock\n2,MOSI,SDA,I/O,Data\n', ['1 SCK input', '2 MOSI bidirectional']],
+  ])('%s', (_what, text, expected) => expect(pins(text)).toEqual(expected)); // prettier-ignore
+  it('names of another mode are alternates', () =>
+    expect(good(readText('Pin,Name,I2C mode,Type\n1,SCK,SCL,I\n2,MOSI,SDA,I/O\n')).terminals.map((t) => t.alternates)).toEqual([
+      ['SCL'],
+      ['SDA'],
+    ]));
 });
