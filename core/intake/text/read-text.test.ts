@@ -268,7 +268,7 @@ describe('what the source has wrong', () => {
   it.each<[string, string, RegExp]>([
     ['a number twice', 'Pin,Name,Type\n1,A,I\n1,B,I\n', /line 3: Number 1 stands twice: A, B/],
     ['a gap', 'Pin,Name,Type\n1,A,I\n2,B,I\n5,C,I\n', /jump from 2 to 5; 3 to 4 are missing/],
-    ['a first number that is missing', 'Pin,Name,Type\n2,A,I\n3,B,I\n', /jump from 0 to 2; 1 is missing/],
+    ['a first number that is missing', 'Pin,Name,Type\n2,A,I\n3,B,I\n', /begin at 2; 1 is missing/],
     ['more names than numbers', 'Pin,Name,Type\n1-3,D0–D7,I/O\n9,A,I\n10,B,I\n', /line 2: "D0–D7" has 8 names and 3 numbers/],
     ['a quote that is not closed', 'Pin,Name,Type\n1,A,I\n2,"B,I\n', /closing quote/],
     ['a count that the text gives', '5-pin part\nPin,Name,Type\n1,A,I\n2,B,I\n', /should have 5 terminals; 2 were read/],

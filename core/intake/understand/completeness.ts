@@ -10,7 +10,11 @@ export function checkCompleteness(proposal: Proposal, declared?: number): Proble
   return proposal.packages.flatMap(({ name }) => {
     const terminals = terminalsIn(proposal, name);
     const numbers = terminals.map((t) => t.numbers[name]!);
-    return [...twice(terminals, name), ...gaps(numbers), ...count(numbers, name, declared)];
+    return [
+      ...twice(terminals, name),
+      ...gaps(numbers, proposal.packages.length > 1 ? `${name}: ` : ''),
+      ...count(numbers, name, declared),
+    ];
   });
 }
 
@@ -29,8 +33,8 @@ function twice(terminals: Terminal[], packageName: string): Problem[] {
     });
 }
 
-/** Gaps between plain numbers that start at 1. Balls may be depopulated, so they have none. */
-function gaps(numbers: string[]): Problem[] {
+/** Gaps between plain numbers that start at 1; `of` says the package. Balls may be depopulated, so they have none. */
+function gaps(numbers: string[], of: string): Problem[] {
   // In sequence as they stand, as most sources have them.
   if (numbers.every((n, i) => n === String(i + 1))) return [];
   const plain = [...new Set(numbers.filter((n) => /^\d+$/.test(n)).map(Number))].sort((a, b) => a - b);
@@ -41,8 +45,8 @@ function gaps(numbers: string[]): Problem[] {
     if (to !== undefined && to - from > 1)
       found.push(
         problem('number-gap', {
-          from,
-          to,
+          of,
+          jump: from === 0 ? `begin at ${to}` : `jump from ${from} to ${to}`,
           missing: to - from === 2 ? `${from + 1} is` : `${from + 1} to ${to - 1} are`,
         }),
       );
