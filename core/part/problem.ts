@@ -70,7 +70,7 @@ const MESSAGES = {
   'row-quote': 'A quoted cell is never closed. Add the closing quote.',
   'row-skipped': 'Row "{text}" was left out: {why}.',
   'number-twice': 'Number {number} stands twice: {names}.',
-  'number-gap': '{of}The numbers {jump}; {missing} missing.',
+  'number-gap': '{of} numbers {jump}; {missing} missing.',
   'number-unread': 'The number cell "{text}" could not be read.',
   'count-mismatch': '"{name}" has {names} names and {numbers} numbers.',
   'count-package': '{package} should have {expected} terminals; {found} were read.',

@@ -192,6 +192,8 @@ describe('what stands in cells', () => {
     const t = one([text(103, Y, 'R/W')], [across(112, 116.5, Y - 8)]);
     expect([t.name, t.doubts.map((d) => d.field)]).toEqual(['R/W', expect.arrayContaining(['activeLow'])]);
   });
+  it('takes a raised number off behind a lowered letter, both hardly smaller than the name', () =>
+    expect(one([text(103, Y, 'IN'), text(112, Y + 4.4, 'A', 7.6), text(117, Y - 1.6, '(1)', 7.6)]).name).toBe('INA'));
   it('takes raised digits off', () => expect(one([text(103, Y, 'EN'), text(112, Y - 3.5, '1', 5.5)]).name).toBe('EN'));
   it('joins lowered letters', () => expect(one([text(103, Y, 'V'), text(107.5, Y + 2, 'DD', 6)]).name).toBe('VDD'));
   it('reads an underscore that is drawn', () =>

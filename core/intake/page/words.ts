@@ -24,7 +24,7 @@ export interface Word {
 /** Characters nearer than this, in font sizes, belong to one word. pdf.js puts blanks into wider gaps itself. */
 const JOIN = 0.13;
 /** Smaller than this share of its neighbour, a word is a superscript or subscript. */
-const SMALL = 0.84;
+const SMALL = 0.86;
 
 export const boxOf = (w: Word): Box => [w.x0, w.top, w.x1 - w.x0, w.base + w.size * 0.22 - w.top];
 
@@ -200,7 +200,7 @@ function hostOf(small: Word, byX: readonly Word[], taken: ReadonlySet<Word>): Wo
     if (w === small || taken.has(w) || small.size > SMALL * w.size) return false;
     const gap = small.x0 - w.x1;
     const lift = w.base - small.base;
-    return gap > -0.3 * w.size && gap < 0.22 * w.size && lift > -0.4 * w.size && lift < 0.75 * w.size;
+    return gap > -0.3 * w.size && gap < 0.22 * w.size && lift > -0.55 * w.size && lift < 0.75 * w.size;
   });
 }
 

@@ -16,7 +16,8 @@ const APART = /\s*\/\s*/;
  * `SO-8, MSOP-8` over plain numbers counts in both. Other tables are given back as they are.
  */
 export function splitPackages({ columns, rows }: Table): Table {
-  const parts = columns.map((c, i) => (c.role === 'number' ? packagesOf(c.heading, i, rows) : undefined));
+  const isOneOfMany = columns.filter((c) => c.role === 'number').length > 1;
+  const parts = columns.map((c, i) => (c.role === 'number' ? packagesOf(c.heading, i, rows, isOneOfMany) : undefined));
   if (parts.every((p) => p === undefined)) return { columns, rows };
   const spread = <T>(of: readonly T[], each: (value: T | undefined, part: number, i: number) => T): T[] =>
     columns.flatMap((_, i) => (parts[i] ? parts[i].names.map((_name, k) => each(of[i], k, i)) : [of[i]!]));
@@ -52,7 +53,7 @@ interface Packages {
 }
 
 /** The packages that a heading names, where it names more than one and the cells go with it. */
-function packagesOf(heading: string, at: number, rows: readonly GridRow[]): Packages | undefined {
+function packagesOf(heading: string, at: number, rows: readonly GridRow[], isOneOfMany: boolean): Packages | undefined {
   const said = heading.replace(/\s+/g, ' ').trim();
   if (!/[/,;]|\band\b/.test(said)) return undefined;
   const names = said
@@ -67,7 +68,9 @@ function packagesOf(heading: string, at: number, rows: readonly GridRow[]): Pack
   const inParts = cells.filter((c) => c.split(APART).length === names.length && c.split(APART).every(isNumbers));
   const isApart = cells.length > 0 && inParts.length >= MOST_CELLS * cells.length;
   if (isApart && (areKnown || names.every((name) => CODE.test(name)))) return { names, isApart };
-  return areKnown && inParts.length === 0 ? { names, isApart: false } : undefined;
+  // Codes that share a column are packages beside other packages only: alone they can be anything.
+  const areCodes = isOneOfMany && names.every((name) => CODE.test(name) && name !== 'NO');
+  return (areKnown || areCodes) && inParts.length === 0 ? { names, isApart: false } : undefined;
 }
 
 const isNumbers = (text: string): boolean => readNumberCell(text).kind !== 'unread';

@@ -12,7 +12,7 @@ export function checkCompleteness(proposal: Proposal, declared?: number): Proble
     const numbers = terminals.map((t) => t.numbers[name]!);
     return [
       ...twice(terminals, name),
-      ...gaps(numbers, proposal.packages.length > 1 ? `${name}: ` : ''),
+      ...gaps(numbers, proposal.packages.length > 1 ? `${name}: the` : 'The'),
       ...count(numbers, name, declared),
     ];
   });
