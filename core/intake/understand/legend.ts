@@ -17,6 +17,8 @@ export function readLegend(lines: readonly string[]): Map<string, string> {
 /** A row of a legend's table, `I | Input pin`, as a legend's line; none where the cells are no code with its words. */
 export function legendLine(cells: readonly string[]): string[] {
   const [code, words] = cells.slice(-2).map((c) => c.replace(/\s+/g, ' ').trim());
-  const isEntry = cells.length >= 2 && cells.length <= 3 && code && words && /^[A-Z][A-Z0-9/]{0,5}$/.test(code) && /^[A-Za-z]/.test(words);
+  // A row of three begins with a signal's name as often: `VREF | O | Reference output`.
+  const isBare = cells.length === 2 || (cells.length === 3 && !/^[A-Z][A-Z0-9_+\-−/#]*$/.test(cells[0]!.trim()));
+  const isEntry = isBare && code && words && /^[A-Z][A-Z0-9/]{0,5}$/.test(code) && /^[A-Za-z]/.test(words);
   return isEntry ? [`${code} = ${words}`] : [];
 }
