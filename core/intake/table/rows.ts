@@ -83,6 +83,7 @@ function gather(rows: readonly GridRow[], context: Context, taken: Set<number>):
   let above: GridRow | undefined;
   const index = indexRoles(context.columns);
   const room = roomForNames(rows, index.at.name);
+  const isOnceOver = standsOnce(rows, index.at.group);
   for (const given of rows) {
     if (context.without?.has(given.line)) continue;
     const goesOn = above !== undefined && sharesNumbers(given, index);
@@ -93,12 +94,21 @@ function gather(rows: readonly GridRow[], context: Context, taken: Set<number>):
       context.headings?.add(row.line);
     } else if (kind === 'continuation') continueRow(entries.at(-1), row, context);
     else if (kind === 'row') {
-      entries.push(entryOf(row, context.columns, index, group, room));
+      const entry = entryOf(row, context.columns, index, group, room);
+      if (isOnceOver) group = entry.group;
+      entries.push(entry);
       taken.add(row.line);
     } else if (kind === 'odd') skipped(row, 'it has no number that could be read', context);
     if (!goesOn) above = row;
   }
   return entries;
+}
+
+/** True where each group stands once, in the first of its rows, and the cells below it are empty. */
+function standsOnce(rows: readonly GridRow[], at: number): boolean {
+  if (at < 0) return false;
+  const groups = rows.map((r) => r.cells[at]?.trim() ?? '').filter((g) => g !== '');
+  return groups.length > 1 && groups.length < 0.7 * rows.length && new Set(groups).size === groups.length;
 }
 
 /** True where a cell with the row's number began in the row above: then both are one terminal. */
@@ -160,6 +170,9 @@ function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): Row
   return 'odd';
 }
 
+/** The dash of a terminal that belongs to no bank. */
+const NO_GROUP = /^[-–—]+$/;
+
 const cleanHeading = (text: string): string =>
   text
     .replace(/[:–—-]+\s*$/, '')
@@ -183,7 +196,7 @@ function entryOf(
     line: row.line,
     rows: [row],
     crossed: row.crossed ?? false,
-    group: inWords(cell(at.group)) || group,
+    group: NO_GROUP.test(cell(at.group)) ? undefined : inWords(cell(at.group)) || group,
     numbers: numbers.map((i) => {
       const text = `${cell(i)}${torn}`;
       return { packageName: columns[i]!.packageName, text, cell: readCountedCell(text) };

@@ -385,6 +385,15 @@ describe('columns that hold more than one thing', () => {
     ['halves by rows', 'Row A,Signal,I/O,Row B,Signal,I/O\nA1,TX,O,B1,RX,I\nA2,CK,I,B2,DO,O\n', ['A1 TX output', 'A2 CK input', 'B1 RX input', 'B2 DO output']],
     ['names of modes', 'Pin,Mode 0,Mode 1,Type,Description\n1,SCK,SCL,I,Clock\n2,MOSI,SDA,I/O,Data\n', ['1 SCK input', '2 MOSI bidirectional']],
   ])('%s', (_what, text, expected) => expect(pins(text)).toEqual(expected)); // prettier-ignore
+  it.each<[string, string, (string | undefined)[]]>([
+    ['once over its rows', 'Group,Pin,Name\nPower,1,VDD\n,2,VSS\nSerial,3,SCK\n,4,SDI\n', ['Power', 'Power', 'Serial', 'Serial']],
+    ['in each of its rows', 'Group,Pin,Name\nPower,1,VDD\nPower,2,VSS\n,3,SCK\n', ['Power', 'Power', undefined]],
+    ['as a dash where there is none', 'Bank,Pin,Name\n0,1,PL2A\n0,2,PL2B\n–,3,VCC\n', ['0', '0', undefined]],
+  ])('a group %s', (_what, text, groups) => {
+    const found = good(readText(text)).terminals;
+    // Rails have a group of their own where the source gives none.
+    expect(found.map((t, i) => (groups[i] === undefined && t.group === 'Supplies' ? undefined : t.group))).toEqual(groups);
+  });
   it('names of another mode are alternates', () =>
     expect(good(readText('Pin,Name,I2C mode,Type\n1,SCK,SCL,I\n2,MOSI,SDA,I/O\n')).terminals.map((t) => t.alternates)).toEqual([
       ['SCL'],
