@@ -1,6 +1,13 @@
 import { problem, type Problem } from '../part';
 import type { Card } from './cards';
-import type { Construct } from './read-models';
+
+/** A kind of construct that Berkeley SPICE 3 does not have, with every line that has it. */
+export interface Construct {
+  construct: string;
+  lines: number[];
+  /** True where the export can say it in the Berkeley form. */
+  canRewrite: boolean;
+}
 
 /**
  * What Berkeley SPICE 3 does not have. The measure is the 3f5 user's manual: its control lines (chapter 2 and 4), its

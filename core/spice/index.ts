@@ -12,7 +12,8 @@ export {
 } from './part-models';
 export { dialectProblems } from './dialect';
 export { rolesOf, withoutChannel } from './roles';
-export { readModels, type Construct, type ModelNode, type SpiceModel } from './read-models';
+export type { Construct } from './dialect';
+export { readModels, type ModelNode, type SpiceModel } from './read-models';
 export { rewriteForBerkeley } from './rewrite';
 export {
   joinedUnits,

@@ -11,7 +11,8 @@ import {
   type Problem,
 } from '../part';
 import { matchPins, type Matching, type MatchPin } from './match';
-import { readModels, type Construct, type SpiceModel } from './read-models';
+import type { Construct } from './dialect';
+import { readModels, type SpiceModel } from './read-models';
 import { rewriteForBerkeley } from './rewrite';
 
 /** The text that was read last: a source of megabytes is asked for again after each tie, and seldom another one. */

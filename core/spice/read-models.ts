@@ -1,7 +1,7 @@
 import { ok, problem, refuse, type Problem, type Result } from '../part';
 import { readCards, type Card, type Cards, type Comment } from './cards';
 import { deviceByBody, deviceOf, isToldByBody, type Device } from './device';
-import { constructsOf } from './dialect';
+import { constructsOf, type Construct } from './dialect';
 import { readSubcktHeader, type SubcktHeader } from './header';
 import { derivedCard, deviceOfCard, readModelCard, type ModelCard } from './model-card';
 import { mineNodeDocs } from './node-docs';
@@ -39,14 +39,6 @@ export interface ModelList {
   problems: Problem[];
   /** What the Berkeley form does not have, in the order of lines. */
   dialect: Construct[];
-}
-
-/** A kind of construct that Berkeley SPICE 3 does not have, with every line that has it. */
-export interface Construct {
-  construct: string;
-  lines: number[];
-  /** True where the export can say it in the Berkeley form. */
-  canRewrite: boolean;
 }
 
 interface Open {

@@ -1,0 +1,372 @@
+import type { ElectricalType } from '../../part';
+
+export interface Wording {
+  type: ElectricalType;
+  weight: number;
+  words: RegExp;
+  /** Where these stand in the text too, the wording means something else. */
+  unless?: RegExp;
+  /** The wording tells what to wire to the terminal: it counts only where the text does not say what the terminal is. */
+  isAdvice?: true;
+}
+
+/** `PWM from the controller`, `to the next stage`: a signal, or nothing, and a device it goes to or comes from. */
+const fromOrTo = (way: string): RegExp =>
+  new RegExp(
+    `^\\W*(?:(?:serial |averaged |measured |pulse |digital |logic |step |frame |shift )*(?:data|pwm|pulses?|clocks?|commands?|status|requests?|interrupts?|report|bits?|bit ?stream|video|samples?|current|temperature|sync\\w*|code)(?: \\w+)? )?(?:${way}) (?:the |a |an )?(?:next|previous|host|controller|partner|processor|micro\\w+|master|slave|following|power stage|driver|baseband|fpga|cpu|mcu|adc|dac|codec|display|panel)\\b`,
+    'i',
+  );
+
+/** What is said of a terminal of each type, in the words of many makers. */
+export const WORDINGS: readonly Wording[] = [
+  // What is said of the bond itself beats every other word.
+  {
+    type: 'no-connect',
+    weight: 9,
+    words:
+      /\b(no|not) internal(ly)? connect(ion|ed)\b|\bnot (bonded|connected internally|connected inside|connected to (the )?die)\b|\bno (internal )?bond\b/i,
+  },
+  {
+    type: 'no-connect',
+    weight: 7,
+    words: /\bno[- ]connect(ion)?s?\b|\bnot connected\b|\bunused (pin|lead|terminal)\b|^\s*n\.?c\.?\s*$/i,
+    unless: /\bdo not\b|\bnormal operation\b|\bstrap/i,
+  },
+  { type: 'no-connect', weight: 7, words: /\bunconnected\b/i, unless: /\bdo not\b|\bnormal operation\b|\bstrap/i, isAdvice: true },
+  {
+    type: 'reserved',
+    weight: 9,
+    words:
+      /\bdo not connect\b|\bdo not use\b(?! (it |this |this pin |the pin )?(for|to|as|in)\b)|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\b(manufacturing|production) test|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|^\W*(factory |scan |production )?test( (input|output|signal)s?\b|(?=[;,.:]))(?!.*\b(not used|unused|resistor|capacitor)\b).*\b(leave|float|open|tie|tied|connected|ground)|\bmust be left (open|floating|unconnected)\b|\bno[- ]connect(ion)?s?\b.{0,12}\bmust be (connected|tied|grounded|left|kept)\b|\b(tie|connect|strap|short)(ed)? (this pin )?to \w+ (for|in) normal (operation|use|mode)\b|^\W*internally connected\b(?! (to|with)\b)/i,
+    unless: /\bno internal connection\b|\breserved for future use in\b/i,
+  },
+  // What the output is to be set by is no output.
+  {
+    type: 'input',
+    weight: 7,
+    words:
+      /^\W*output[- ](voltage|current|level)[- ](adjust(ment)?|set(ting)?|select(ion)?|feedback|sense|sensing|program\w*|trim(ming)?|control)\b/i,
+  },
+  {
+    type: 'input',
+    weight: 7,
+    words:
+      /\b(regulator|ldo|buck|boost|converter|reference|supply)('s)? output( voltage| level)? (select(ion)?|set(ting)?|adjust(ment)?|program\w*|trim(ming)?)\b/i,
+  },
+  // External parts make a terminal passive, whatever direction its circuit has.
+  {
+    type: 'passive',
+    weight: 8,
+    words: /\b(crystal|xtal|resonator)\b/i,
+    unless:
+      /\bno crystal\b|\b(pull|tune|trim)(s|ing)? (of )?the crystal\b|\bcrystal (pulling|trim)|\bclock (output|buffer)|\bwithout (a )?crystal/i,
+  },
+  { type: 'passive', weight: 6.5, words: /\bpassive\b/i },
+  // What goes to and fro between two terminals is on no rail, whatever pumps it.
+  { type: 'passive', weight: 12, words: /\bflying[- ]cap/i, unless: /\b(output|rail) of (the |a )?(charge[- ]?pump|converter)/i },
+  {
+    type: 'passive',
+    weight: 7,
+    words:
+      /\b(flying|bootstrap|boot-?strap|charge[- ]?pump|pump|filter|timing|compensation|soft[- ]start|integrat\w+|hold|ramp|delay)[- ]cap(acitor)?\b|\bcharge[- ]?pump (switching|flying|cap\w*) (node|pin|terminal)\b|\bcap(acitor)? (connection|terminal|positive|negative|pin)\b|\b(loop )?compensation (node|pin|network|terminal|point)\b/i,
+    unless: /\boutput of|\bregulat(or|ed) output|\breference output|\b(tie|add|place|connect|put) (a|an|the) filter cap/i,
+  },
+  {
+    type: 'passive',
+    weight: 7,
+    words: /\b(inductor|coil|winding|antenna coil)\b/i,
+    unless:
+      /\b(motor|phase [a-z0-9])\b|\bsense input\b|\b(coil|winding|relay)s? driver?s?\b|\bdrives? (the |a |one )?(coil|winding|relay)|\b(winding|coil)( [a-z0-9+−-]{1,3})? (driver |drive )?outputs?\b|\b(inductor|coil) current\b/i,
+  },
+  {
+    type: 'passive',
+    weight: 7,
+    words: /^\W*((decoupling|bypass|smoothing|reservoir|external) )?(capacitor|cap|resistor)\b(?! (divider|network|ladder|string))/i,
+    unless: /\boutput\b/i,
+  },
+  {
+    type: 'passive',
+    weight: 7,
+    words:
+      /^(?!.*\b(supply|power|ground|output|input)\b.{0,60}\b(bypass|decoupl))(.*\b)?(connect(ing)?|plac(e|ing)|put|insert(ing)?|attach(ing)?|wire|needs?|requires?)\b((?!\b(through|via|using|with|by|divider|tap|pull|series)\b)(?:[^.;]|\.(?=\d))){0,40}\b(resistor|capacitor|inductor|coil|crystal|ferrite|loop filter)\b(?! (divider|network|ladder))/i,
+    unless:
+      /\b(bypass|decoupl\w*|pull-?up|pull-?down|supply|regulator output|ldo output|reference output|open[- ](drain|collector)|(side|end) of (the )?(shunt|sense)|shunt resistor)\b/i,
+    isAdvice: true,
+  },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words:
+      /\b(set(ting)?|sense|bias|external|timing|programming|gain|current[- ]set|frequency[- ]set)[- ]resistor\b(?! (divider|network|ladder|string))|\bresistor (connection|terminal)\b|\bsets? .{0,30}\bwith (a|an) (external )?(resistor|capacitor)/i,
+    unless: /\bpull-?(up|down)\b|\b(end|side|terminal) of (the |a )?(sense|shunt)\b/i,
+  },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words:
+      /^\W*(oscillator|frequency|current[- ]limit|dead[- ]time|slope|off-time|on-time)([- ](setting|programming))? (resistor|capacitor)\b/i,
+  },
+  {
+    type: 'passive',
+    weight: 7,
+    words: /\b\d[\d.]* ?[nµμup]F (capacitor )?(from|between) (the )?(SW|LX|PH|PHASE|BST|BTST|BOOT)\w* (to|and)\b/,
+  },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words: /\b(loop|external) filter (components? )?(must be|should be|is|are|has to be) (connected|attached|placed)\b/i,
+  },
+  // Contacts and poles of relays and switches.
+  {
+    type: 'passive',
+    weight: 8,
+    words: /\bnormally[- ](open|closed)\b|\b(make|break|common|moving|fixed|change-?over|relay) contact\b/i,
+    unless: /\b(output|input|driver|supply|ground)\b/i,
+  },
+  { type: 'passive', weight: 6, words: /\bfloating (supply )?return\b|\bfloating ground\b|\bswitch(ing)? node return\b/i },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words: /\bcapacitor (from|between) [A-Z]\w+ (to|and) (?!\w*(GND|VSS|ground))[A-Z]\w+/,
+  },
+  {
+    type: 'passive',
+    weight: 7,
+    words:
+      /\bresistor (is |must be |should be )?(attached|connected|placed|wired)\b|\ba (resistor|capacitor) (on|at) this (pin|terminal)\b/i,
+    unless: /\bpull-?(up|down)\b|\bopen[- ](drain|collector)\b/i,
+    isAdvice: true,
+  },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words:
+      /(^|[:;,])\W*(an? )?((blocking|timing|integrating|ramp|delay|set|setting) )?capacitor (to|between this pin and) (ground|[AD]?GND|VSS)\b/i,
+    unless: /\b(bypass|decoupl\w*|supply|power|output|reference|regulator|rail|voltage)\b/i,
+  },
+  { type: 'passive', weight: 6.5, words: /^\W*(internal )?(reference|band-?gap) (bypass|decoupling)\b/i, unless: /\boutput\b/i },
+  { type: 'passive', weight: 6.5, words: /^\W*(bypass|decoupling) (of|for) (the )?(?!.*\b(supply|power|output|reference)\b)/i },
+  // What a phrase ends with is what the terminal is for: `mid-rail decoupling capacitor`.
+  {
+    type: 'passive',
+    weight: 6.5,
+    words: /^[^.;,]{0,60}\b(bypass|decoupling|reservoir|smoothing) (capacitor|cap)\W*$/i,
+    unless: /\b(regulator|ldo|supply|output)\b/i,
+  },
+  { type: 'supply-out', weight: 2.9, words: /\bbias(ing)? (voltage|supply)\b/i, unless: /\binput\b|\bset|\badjust/i },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words: /\bresistor (sets|from|to (ground|gnd|agnd|vss)|between this)\b/i,
+    unless: /\bpull-?(up|down)\b/i,
+    isAdvice: true,
+  },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words:
+      /\b(anode|cathode|emitter|photodiode)\b|\b(switch|relay|contact) (terminal|contact|pole)\b|\b(mounting|mechanical|shield|shell|chassis)\b|\bresistor end\b|^\W*(the )?wiper\b|\bwiper( (terminal|pin|connection|of)\b|\W*$)|\bterminal [ab] of\b/i,
+    unless: /\bground\b|\bsupply\b|\bdriver?\b|\boutput\b|\binput\b|\btransistor\b|\bgate of\b|\bbase of\b/i,
+  },
+  {
+    type: 'supply-out',
+    weight: 8,
+    words:
+      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc[-/]?dc|converter rail|core regulator)( ?\d{1,2})?('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (voltage )?output\b|\breference out\b|\bsupply output\b|\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (\d[\d.]* ?V )?((analog(ue)?|digital|core|gate|driver) )*(supply|rail|voltage)\b|\bbias (supply|rail) output\b|\b(internal|regulator) (core |digital |analog )?(supply|regulator|rail)( voltage)? (bypass|decoupl\w*)\b|\bregulated output voltage\b|\bldo output\b|\bcharge[- ]?pump rail\b/i,
+    unless:
+      /\bflying[- ]cap|\bfeedback\b|\bsense\b|\boutput( voltage| level)? (select|set|adjust|program|trim)|\binput (to|of|for|supply)\b|\benable\b|\bpower[- ]good\b|\bloop filter\b|\bphase (detector|comparator)\b|\bcharge[- ]?pump (output )?current\b/i,
+  },
+  {
+    type: 'ground',
+    weight: 7,
+    words:
+      /\b(analog(ue)?|digital|power|signal|supply|common|circuit|logic|rf|chassis|core|i\/?o|driver|output|input|high-side|low-side|side [12ab]|isolated)? ?grounds?\b(?! (plane )?(sense|sensing|fault|detect|feedback|reference input))|\b0 ?V (supply|reference|rail)\b|\(0 ?V\)|\bvss\b|\b(supply|power|low[- ]side|logic|signal) return\b|\breturn for\b/i,
+    unless:
+      /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bfloating\b|\b(to|or) (vdd or |vcc or )?(vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if)\b|\bsens(e|ing) of\b|\bground is \d/i,
+  },
+  // Said at the start it is what the terminal is, whatever ground the text speaks of after.
+  {
+    type: 'ground',
+    weight: 7,
+    words: /^\W*((analog(ue)?|digital|power|signal|system|circuit|chip|logic|device|battery) )?ground\s*([:;,.(]|$)/i,
+    unless: /\bgrounds? (sense|sensing|fault|reference)\b|\bpull-?down\b/i,
+  },
+  {
+    type: 'ground',
+    weight: 6,
+    words: /\b(device|analog(ue)?|power|supply|circuit|signal|digital|rf) common\b(?![- ](mode|input|output|terminal|anode|cathode|line))/i,
+  },
+  {
+    type: 'ground',
+    weight: 6,
+    words: /\b(exposed|thermal|die|centre|center) (pad|paddle)\b.{0,80}\b(ground|gnd|vss|agnd|dgnd)\b/i,
+  },
+  {
+    type: 'supply-in',
+    weight: 7,
+    words:
+      /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate([- ]drive)?|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power |voltage )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|^\W*((analog(ue)?|digital|core|logic|i\/?o|pll|rf|and) )+power\b(?!\W*(down|good|on|up|fail|save|mode|amp|ground|output|stage|enable|control|switch|return))|^\W*\d[\d.]* ?V (power )?source\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|saving|mode|amp|ground|output|stage|enable|source|key|button|request|sequenc|detect|select|control|switch|state|status|cycl|indicat|monitor|sens|level|hold|off))|\bsupply\s*$/i,
+    unless:
+      /\b(supply|battery|power|v?bus|charger|adapter)( (supply|source|input))* (current|sense|sensing|monitor|good|output|return|ground|enable|select(ion)?|control|detect(ion|or)?|fault|ok|status|indicat\w+|switch control|fail|presence|present)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\b0 ?V suppl|\bgrounds?\b|\bsupply voltage (monitor|sense)/i,
+  },
+  {
+    type: 'supply-in',
+    weight: 7,
+    words:
+      /^\W*(voltage )?input (of|to) the (internal |voltage |linear |core |main |buck |boost |step-?(up|down) |dc\/dc )*(regulator|ldo|converter)s?\b|^\W*((converter|regulator|switcher|ldo|boost|buck|main|unregulated|dc|battery|charger|adapter)[- ])+input( voltage)?\b|^\W*(dc|main|battery|supply) voltage input\b|^\W*(positive |dc )?input voltage\b(?! (range|sense|monitor|divider))/i,
+    unless: /\b(sense|sensing|monitor|feedback|comparator|logic|data|reference|a\/d|adc)\b/i,
+  },
+  {
+    type: 'supply-out',
+    weight: 6.5,
+    words: /^\W*((converter|switching|step-up|step-down|main) )+output( voltage)?\b(?! (driver|stage))/i,
+    unless: /\b(data|digital|serial|bit|feedback|sense|a\/d|adc|d\/a|dac|switch(ed)? node)\b/i,
+  },
+  { type: 'open-drain', weight: 7, words: /\bopen[- ](drain|collector)\b/i, unless: /\b(not|no) open[- ]drain\b/i },
+  // Which of the two is set by the user: it is an output either way.
+  {
+    type: 'output',
+    weight: 9,
+    words:
+      /\b(push-?pull|totem[- ]pole) ?(or|\/) ?open[- ]drain\b|\bopen[- ]drain ?(or|\/) ?(push-?pull|totem[- ]pole)\b|\b(programmable|configurable|selectable)\b[^.;]{0,30}\bopen[- ]drain\b|\bopen[- ]drain\b[^.;]{0,30}\b(programmable|configurable|selectable)\b/i,
+  },
+  { type: 'open-source', weight: 7, words: /\bopen[- ](source|emitter)\b/i },
+  {
+    type: 'three-state',
+    weight: 7,
+    words: /\b(three|tri|3)[- ]?state(d|able)?\b|\bhigh[- ]impedance (when|while|if|unless|output)\b|\bhi-?z (when|while|if|unless)\b/i,
+    unless:
+      /\b(input|bidirectional|input\/output|i\/o)\b|\b(three|tri|3)[- ]?state (control|enable|mode|output[- ](mode )?(enable|control))|\binto (three|tri|3)[- ]?state\b|\b(three|tri|3)-?states (the|all)\b|^\W*(\w+ )?outputs?[- ]enable\b/i,
+  },
+  // Said of the terminal itself it is as good in the last sentence as in the first.
+  {
+    type: 'three-state',
+    weight: 10,
+    words:
+      /\b([Tt]his pin|[Tt]he pin|[Tt]he output|[Ii]t|[Oo]utput|[A-Z]{2,}) (is|goes|becomes|remains|stays) ((three|tri|3)[- ]?stated?|high[- ]impedance|hi-?z|in (the )?(high[- ]impedance|three[- ]state))\b/,
+    unless: /\b(inputs?|bi-?directional|i\/o)\b/i,
+  },
+  {
+    type: 'bidirectional',
+    weight: 7,
+    words:
+      /\bbi-?directional\b|\binputs? ?(\/|and|or) ?outputs?\b|\binput (and|or) (an? )?([\w-]+ ){1,2}output\b|\bin\/out\b|\bi\/os?\b(?! (buffers?|supply|rail|voltage|power|ground|bank))|\bgpio\b|\bgeneral[- ]purpose (i\/?o|port|pin)\b|\bport [A-Z]?\d? ?(bit|pin|line)\b/i,
+    unless: /\bsuppl(y|ies)\b|\bground\b|\binput\/output (mask|buffers?|select|control|voltage)\b/i,
+  },
+  { type: 'bidirectional', weight: 9, words: /\bin and out\b/i, unless: /\bsuppl(y|ies)\b|\bground\b/i },
+  // A line of a bus goes both ways where nothing else is said of it.
+  { type: 'bidirectional', weight: 5.5, words: /\bdata (line|bus)\b|\bbus[- ]line\b/i, unless: /\bsuppl(y|ies)\b|\bground\b/i },
+  {
+    type: 'output',
+    weight: 5,
+    words: /\b(outputs?|out)\b/i,
+    unless:
+      /\b(enable|disable|supply|ground|control|load|select|stage|of the output|to the output|feedback)s?\b.{0,12}$|\boutput[- ](voltage|current|level)[- ](adjust|set|select|program|trim|detect|sens|monitor|limit)|\boutput[- ](enable|disable|control|supply|stage|range|mode|driver supply|data rate|load|select|update|latch|ground)\b|\boutputs? (are|is) (off|on|disabled|enabled|updated)|\binputs? ?(\/|and|or) ?outputs?\b|\bout of\b|\b(en|dis)ables? .{0,24}outputs?\b/i,
+  },
+  {
+    type: 'output',
+    weight: 3.5,
+    words:
+      /\b(transmit(ted)? data(?! input)|drives? (the|a|an)|driver output(?! enable)|indicat(es|or)|ready flag|status flag|goes (high|low)|asserted (when|while)|is (driven|pulled) (high|low) (when|while|by the device))\b/i,
+  },
+  {
+    type: 'input',
+    weight: 5,
+    words: /\binputs?\b/i,
+    unless:
+      /\binput (supply|power|ground)\b|\b(supply|power) input\b|\binputs? ?(\/|and|or) ?outputs?\b|\b(to|of|from|at|by|with) (the |an? )?(\w+ )?inputs?\b/i,
+  },
+  // Where a signal goes to, or comes from, where neither word for it stands.
+  { type: 'output', weight: 4.5, words: fromOrTo('to|towards?'), unless: /\b(resistor|capacitor|tied?|connect\w*|wired?|inputs?)\b/i },
+  { type: 'input', weight: 4.5, words: fromOrTo('from'), unless: /\b(resistor|capacitor|tied?|connect\w*|wired?|outputs?)\b/i },
+  {
+    type: 'output',
+    weight: 4.5,
+    words: /^\W*(coil|winding|relay|lamp|led|heater|valve|solenoid|fan|motor|buzzer) drive\b/i,
+    unless: /\binput\b|\bsupply\b/i,
+  },
+  {
+    type: 'input',
+    weight: 6,
+    words: /^\W*(kelvin |remote |voltage |positive |negative )?sens(e|ing) (of|from|at) (the |an? )?/i,
+    unless: /\bresistor\b/i,
+  },
+  {
+    type: 'input',
+    weight: 6,
+    words:
+      /\b(middle|tap|mid-?point|centre|center|junction) of (a|an|the) (\w+ )?(divider|resist(or|ive) (divider|network))\b|\b(resist(or|ive) )?divider from (the )?\w+/i,
+    unless: /\boutput of\b|\breference output\b/i,
+  },
+  {
+    type: 'input',
+    weight: 6,
+    words:
+      /\b(part|device|chip|ic|converter|regulator|controller|driver|amplifier)s? (is|are) (shut ?down|disabled|off|active|enabled|on|reset) (when|while|if|as long as) (this|the) (pin|input|terminal)\b/i,
+  },
+  // What an edge does, it does as an input; so does a level among several.
+  {
+    type: 'input',
+    weight: 6,
+    words:
+      /\b(rising|falling|each|every|positive|negative)[- ]edge (advances|starts|latches|clocks|steps|triggers|begins|loads|resets|shifts|moves|toggles|enables|stores|captures)\b|\blogic (level|state) (sets|selects|chooses|controls|decides)\b/i,
+    unless: /\bopen[- ](drain|collector)\b|\binputs? ?(\/|and|or) ?outputs?\b/i,
+  },
+  { type: 'input', weight: 4.5, words: /\b(two|three|tri|four|quad|five|seven|multi)-level (pin|input|setting)?/i, unless: /\boutput\b/i },
+  {
+    type: 'input',
+    weight: 4.5,
+    words: /\b(mode|polarity|gain|range|rate|address|frequency|slew rate) setting\b/i,
+    unless: /\bresistor|\bcapacitor|\boutput/i,
+  },
+  // A level that does something to the part.
+  {
+    type: 'input',
+    weight: 6,
+    words:
+      /^[^.]*\b(an? (logic )?|logic[- ]?|^\W*)(low|high|zero|one)( level)? (drives|forces|switches|turns|puts|places|sets|selects|chooses|enables|disables|starts|stops|holds|clears|resets|powers|wakes|keeps|mutes|shuts|inverts|reverses|enters|engages|activates|initiates|invokes|brakes|connects|opens|closes)\b/i,
+    unless: /\bopen[- ](drain|collector)\b/i,
+  },
+  // An order to pull it is given for an input, whatever it does to outputs.
+  {
+    type: 'input',
+    weight: 7,
+    words: /^\W*(pull|drive|hold|bring|take|set|tie|assert|toggle)( this pin| it)? (high|low)( or (high|low))? (to|for|and|when)\b/i,
+    unless: /\bopen[- ](drain|collector)\b/i,
+  },
+  // What is done to a terminal from outside is done to an input.
+  {
+    type: 'input',
+    weight: 6,
+    words:
+      /\b(logic )?(low|high|zero|one)( level)? (on|at|applied to) (this|the) (pin|input|terminal)\b|\b(rising|falling) edge (on|at) this (pin|input|terminal)\b|\b(pull|driv|ty|hold|bring|tak|sett)(ing|e)? (this pin|this input|it) (to )?(logic )?(low|high)\b/i,
+    unless: /\bopen[- ](drain|collector)\b|\binputs? ?(\/|and|or) ?outputs?\b/i,
+  },
+  { type: 'bidirectional', weight: 5, words: /\b(i²c|i2c|i 2 c|smbus|two-wire|2-wire) (serial )?data\b/i },
+  {
+    type: 'output',
+    weight: 4.5,
+    words:
+      /\bgate[- ](drive|driver) (for|of|to|output)\b|\bdrives the gate\b|^\W*gate of (the |an? )?(external|high-side|low-side|main|synchronous|top|bottom|pass|blocking|reverse|upper|lower)\b|^\W*((top|bottom|upper|lower|high-side|low-side|main|synchronous|external) )gate[- ]drive(r)?\b/i,
+    unless: /\bsupply\b|\binput\b|\breturn\b|\bsource\b/i,
+  },
+  { type: 'bidirectional', weight: 5, words: /\b(command|request) ?(\/|and) ?(response|reply)\b/i },
+  // The part is the master: its clock goes out.
+  { type: 'output', weight: 3.5, words: /\b(i²c|i2c|spi) master (serial )?clock\b/i },
+  // Read at reset: whatever the terminal is later, it is an input then.
+  { type: 'input', weight: 2.9, words: /\bstrap(s|ping|ped)?\b|\b(latched|sampled) (at|on|during) (reset|power[- ]?(up|on))\b/i },
+  // A hint only: what is tied to ground can be an input that is not used.
+  {
+    type: 'ground',
+    weight: 2.5,
+    words: /^\W*(must be |should be )?(connect|tie|solder)(ed|d)?( this pin| it)? to (the )?(\w+ )?(ground|gnd|vss)\b/i,
+  },
+  {
+    type: 'input',
+    weight: 4,
+    words:
+      /\b(selects?|enables?|enable|chip[- ]select|reset|shut-?down|power-?down|clock|strobe|strap|trigger|address (bit|line|LSB|MSB|input)s?|bit of the (device |target )?address|mode (pin|select)|output[- ]enable|output[- ]disable|output[- ]control|write[- ]protect|receive(d)? data|feedback|sense|non-?inverting|inverting|set pin|control pin|logic (level )?(high|low) (to|for)|pull (high|low) to|tie (high|low)|drive (high|low) to)\b/i,
+    unless:
+      /\boutputs?\b(?![- ](enable|disable|control))|\boutput (of|from)\b|\bsuppl(y|ies)\b|\bsense resistor\b|\bpulls?\b.*\blow when\b/i,
+  },
+];
