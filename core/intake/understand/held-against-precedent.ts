@@ -32,6 +32,8 @@ export function heldAgainstPrecedent(conclusion: TypeConclusion, { name, code, d
     const reason = reasonOf(doubt, type, usual, like);
     return { ...conclusion, type: usual, because: `${conclusion.because}; most ${like}`, doubt: { ...doubt, reason, candidates } };
   }
+  // Nobody writes passive into the column of a terminal that drives or is driven.
+  if (exact === 'passive' && type === 'passive') return conclusion;
   if (precedent.share(type) >= (exact === type ? RARE_OF_COLUMN : RARE)) return conclusion;
   return {
     ...conclusion,
