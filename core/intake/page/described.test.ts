@@ -30,6 +30,23 @@ const ALL = [
 ];
 
 it('reads terminals that are described in paragraphs', () => expect(said([of(...BODY)])).toEqual(ALL));
+it('reads them with their numbers before their names', () =>
+  expect(
+    said([
+      of(
+        'PIN FUNCTIONS',
+        'Pin 1 (VIN): Input supply. Bypass it to',
+        'ground with 1 µF.',
+        'Pins 2, 5 (GND): Ground.',
+        'Pin 3 (EN) – Enable input.',
+        'Pin 4 (OUT): Regulator output.',
+      ),
+    ]),
+  ).toEqual(ALL));
+it('takes sentences about pins for no descriptions', () =>
+  expect(hasDescribed('Pin 1 (VIN) is fed. Pin 2 (GND) must be tied to ground. Pin 3 (EN) turns it on. Pin 4 (OUT) is the output.')).toBe(
+    false,
+  ));
 it('ends a paragraph at a gap', () => expect(said([of(...BODY, '', '', '', 'OPERATION of the regulator is simple.')])).toEqual(ALL));
 it.each([
   ['an exposed pad with its number', 'PAD (Exposed Pad Pin 6): Ground.', '6 PAD ground: Ground.'],

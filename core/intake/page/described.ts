@@ -14,6 +14,7 @@ import { boxOf, type Word } from './words';
  * VIN (Pin 1): Input supply. Bypass it to ground …
  * GND (Pins 2, 5, Exposed Pad Pin 9): Ground. …
  * SW (Pin 3/Pin 4): Switch node …                       with two packages, named in the heading: (DFN/MSOP)
+ * Pin 4 (EN): Enable input …                            or the other way round
  * ```
  *
  * A paragraph begins with the name and, in brackets, the numbers; it goes on to the next such beginning, to a wide gap
@@ -29,6 +30,11 @@ const KIND = String.raw`(?:pins?|leads?|balls?|terminals?)`;
 const NUMBERS = String.raw`(?:n\.?/?a\.?\s*/\s*)?(?:exposed\s+pad\s*[,;/]?\s*)?${KIND}\b[^()]{0,90}|exposed\s+pad`;
 const START = new RegExp(String.raw`^(\S(?:.{0,40}?\S)?)\s*\(\s*(${NUMBERS})\s*\)\s*(?:[:.–—-]+\s*(.*)|)$`, 'i');
 const OPENS = new RegExp(String.raw`^\S.{0,40}\(\s*(?:exposed\s+pad\s*)?${KIND}\b[^()]*$`, 'i');
+/** The other way round; a sentence may begin so, and then has no colon or dash behind the brackets. */
+const TURNED = new RegExp(
+  String.raw`^(${KIND}\s+(?:nos?\.?\s*)?[A-Z]{0,2}\d[^()]{0,40}?)\s*\(\s*([^()]{1,40}?)\s*\)\s*[:–—-]+\s*(.*)$`,
+  'i',
+);
 /** Fewer paragraphs than this are remarks on single terminals. */
 const LEAST = 3;
 
@@ -46,7 +52,10 @@ interface Entry {
 
 /** True for a page's text that has such paragraphs. */
 export const hasDescribed = (text: string): boolean =>
-  (text.match(new RegExp(String.raw`\(\s*(?:exposed\s+pad\s*)?${KIND}\s+[A-Z]{0,2}\d`, 'gi')) ?? []).length >= LEAST;
+  [
+    String.raw`\(\s*(?:exposed\s+pad\s*)?${KIND}\s+[A-Z]{0,2}\d`,
+    String.raw`${KIND}\s+[A-Z]{0,2}\d[^()]{0,40}\([^()]{1,40}\)\s*[:–—-]`,
+  ].some((begins) => (text.match(new RegExp(begins, 'gi')) ?? []).length >= LEAST);
 
 /** The terminals that are described in paragraphs; undefined where there are none. */
 export function describedTable(ready: readonly Ready[], options: ReadOptions): Described | undefined {
@@ -120,7 +129,9 @@ function readRegion(region: Region, column: number, back: Ready['back'], entries
 
 function entryOf(words: readonly Word[], page: number, column: number, back: Ready['back']): Entry | undefined {
   const text = words.map((w) => w.text).join(' ');
-  const [, name = '', inside = '', rest = ''] = START.exec(text) ?? [];
+  const [, number = '', called = '', said = ''] = TURNED.exec(text) ?? [];
+  const isTurned = number !== '';
+  const [, name = '', inside = '', rest = ''] = isTurned ? ['', called, number, said] : (START.exec(text) ?? []);
   const isName = /[A-Z0-9]/.test(name) && name.split(/\s+/).length <= 4 && !/[.;:]$/.test(name);
   if (name === '' || !isName) return undefined;
   const open = words.findIndex((w) => w.text.includes('('));
@@ -136,7 +147,9 @@ function entryOf(words: readonly Word[], page: number, column: number, back: Rea
     description: rest,
     page,
     column,
-    boxes: [boxOfAll(words.slice(open, close + 1)), boxOfAll(nameWords), boxOfAll(words.slice(close + 1))],
+    boxes: isTurned
+      ? [boxOfAll(nameWords), boxOfAll(words.slice(open, close + 1)), boxOfAll(words.slice(close + 1))]
+      : [boxOfAll(words.slice(open, close + 1)), boxOfAll(nameWords), boxOfAll(words.slice(close + 1))],
     all: boxOfAll(words)!,
   };
 }

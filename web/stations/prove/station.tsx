@@ -24,6 +24,8 @@ const STATION_OF: Record<string, string> = {
   trials: 'join',
   'read-backs': 'join',
 };
+/** Findings of what is not there yet. */
+const EMPTY: ReadonlySet<string> = new Set(['field-empty', 'datasheet-missing']);
 const familyOf = new Map(RULES.map((r) => [r.id, r.family]));
 
 /** Prove: every finding with its place, its mend and its waiver. */
@@ -154,7 +156,9 @@ export function ProveStation() {
                   if (reason) act(edited(waiverEdit(part, f, reason)));
                 }}
                 onStartWaive={() => setWaiving(f.id)}
-                showWord={STATION_OF[family] !== undefined ? 'Show' : f.where.field === undefined ? undefined : 'Fill in'}
+                showWord={
+                  STATION_OF[family] === undefined && f.where.field === undefined ? undefined : EMPTY.has(f.rule) ? 'Fill in' : 'Show'
+                }
               />
             ))}
           </ul>
