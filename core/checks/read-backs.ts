@@ -1,3 +1,4 @@
+import { listed } from '../part';
 import { nodeSteps, padSteps, type ReadBackStep } from '../read-back';
 import { bindingUnits } from '../spice';
 import type { Facts, RawFinding, Rule, Where } from './rule';
@@ -64,8 +65,7 @@ export const readBackRules: Rule[] = [
         .filter((walk) => count(walk, 'lapsed') > 0)
         .map((walk) => {
           const lapsed = walk.steps.filter((s) => s.state === 'lapsed').map((s) => s.place);
-          const named = `${lapsed.slice(0, 6).join(', ')}${lapsed.length > 6 ? ` and ${lapsed.length - 6} more` : ''}`;
-          return { where: walk.where, message: `Of the ${walk.what}, ${named} changed after the read-back.` };
+          return { where: walk.where, message: `Of the ${walk.what}, ${listed(lapsed, 6)} changed after the read-back.` };
         }),
   },
 ];

@@ -1,4 +1,4 @@
-import type { Land, Pad, Part } from '../part';
+import { groupBy, type Land, type Pad, type Part } from '../part';
 import { meetPads } from './join-by-number';
 
 /** What a land would change if it took the place of a package's own. Pads are told by their numbers. */
@@ -14,6 +14,8 @@ export interface LandChange {
   numbersWithoutPad: string[];
 }
 
+type PadsByNumber = Map<string, Pad[]>;
+
 /** Two places no farther apart than this are one, in mm: files give their numbers in mil or inches too. */
 const SAME_MM = 0.005;
 
@@ -22,7 +24,8 @@ const isApart = (a: number | undefined, b: number | undefined): boolean => Math.
 /** Compares a land with the one that a package has; a package that the part does not have yet has no pads. */
 export function landChange(part: Pick<Part, 'pins' | 'packages'>, packageId: string, land: Land): LandChange {
   const own = part.packages.find((p) => p.id === packageId);
-  const [before, after] = [byNumber(own?.land.pads ?? []), byNumber(land.pads)];
+  // Pads that are one net share a number.
+  const [before, after] = [own?.land.pads ?? [], land.pads].map((pads) => groupBy(pads, (p) => p.number)) as [PadsByNumber, PadsByNumber];
   const both = [...after.keys()].filter((n) => before.has(n));
   const differ = (n: string, by: (a: Pad, b: Pad) => boolean): boolean => {
     const [a, b] = [before.get(n)!, after.get(n)!];
@@ -41,11 +44,4 @@ export function landChange(part: Pick<Part, 'pins' | 'packages'>, packageId: str
     padsWithoutPin: met.padsWithoutPin,
     numbersWithoutPad: met.numbersWithoutPad.map((l) => l.number),
   };
-}
-
-/** Pads that are one net share a number. */
-function byNumber(pads: readonly Pad[]): Map<string, Pad[]> {
-  const of = new Map<string, Pad[]>();
-  for (const pad of pads) of.set(pad.number, [...(of.get(pad.number) ?? []), pad]);
-  return of;
 }

@@ -5,6 +5,7 @@ export { applyEdit, describeEdit, inverseOf, type Edit } from './edits';
 export { EditError, plural } from './edits/edit-rule';
 export * from './fresh-id';
 export * from './group-by';
+export * from './listed';
 export * from './house-rules';
 export * from './land';
 export * from './model';

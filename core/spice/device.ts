@@ -56,13 +56,19 @@ export function cardType(type: string, params: ReadonlyMap<string, string>): Car
   return found.device === 'diode' && breakdown > 0 && breakdown < 100 && params.has('ibv') ? { ...found, device: 'zener' } : found;
 }
 
+/** `three-input AND`, as a pattern: the bare words are in every text. */
+export const gateByInputs = (word: string): string => `\\b(?:\\d|two|three|four|eight)[- ]input (?:positive[- ])?${word}\\b`;
+
 const WORDS: [Device, RegExp][] = [
   ['comparator', /\bcomparator\b/i],
   ['opamp', /\b(op-?amp|operational amplifier|instrumentation amplifier|amplifier)\b/i],
   ['regulator', /\b(regulator|ldo|voltage reference|reference(?! input))\b/i],
   [
     'logic',
-    /\b(gate|inverter|buffer|flip-?flop|latch|line receiver|schmitt|logic(?![- ]level)|driver|isolator|nand|nor|xor|xnor|(?:\d|two|three|four|eight)[- ]input (?:positive[- ])?(?:and|or))\b/i,
+    new RegExp(
+      String.raw`\b(gate|inverter|buffer|flip-?flop|latch|line receiver|schmitt|logic(?![- ]level)|driver|isolator|nand|nor|xor|xnor)\b|${gateByInputs('(?:and|or)')}`,
+      'i',
+    ),
   ],
   ['switch', /\b(analog(ue)? switch|load switch|switch)\b/i],
   ['transformer', /\btransformer\b/i],

@@ -1,4 +1,4 @@
-import { problem, type Problem } from '../part';
+import { listed, problem, type Problem } from '../part';
 import type { Card } from './cards';
 
 /** A kind of construct that Berkeley SPICE 3 does not have, with every line that has it. */
@@ -108,10 +108,7 @@ export const dialectProblems = (constructs: readonly Construct[], file?: string)
       'spice-dialect',
       {
         construct: construct[0]!.toUpperCase() + construct.slice(1),
-        where:
-          lines.length === 1
-            ? `line ${lines[0]}`
-            : `lines ${lines.slice(0, 6).join(', ')}${lines.length > 6 ? ` and ${lines.length - 6} more` : ''}`,
+        where: `${lines.length === 1 ? 'line' : 'lines'} ${listed(lines, 6)}`,
         what: canRewrite ? 'the export can rewrite it where its values are constants' : 'some simulators will not read it',
       },
       { file, line: lines[0]! },

@@ -140,16 +140,16 @@ function entryOf(words: readonly Word[], page: number, column: number, back: Rea
     const box = unite(list.map(boxOf));
     return box && tenths(back(box));
   };
-  const nameWords = words.slice(0, words[open]!.text.startsWith('(') ? open : open + 1);
+  const before = words.slice(0, words[open]!.text.startsWith('(') ? open : open + 1);
+  const bracketed = words.slice(open, close + 1);
+  const [numberWords, nameWords] = isTurned ? [before, bracketed] : [bracketed, before];
   return {
     name,
     numbers: numbersOf(inside),
     description: rest,
     page,
     column,
-    boxes: isTurned
-      ? [boxOfAll(nameWords), boxOfAll(words.slice(open, close + 1)), boxOfAll(words.slice(close + 1))]
-      : [boxOfAll(words.slice(open, close + 1)), boxOfAll(nameWords), boxOfAll(words.slice(close + 1))],
+    boxes: [boxOfAll(numberWords), boxOfAll(nameWords), boxOfAll(words.slice(close + 1))],
     all: boxOfAll(words)!,
   };
 }

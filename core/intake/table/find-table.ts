@@ -2,7 +2,7 @@ import type { Column, ColumnRole } from '../proposal';
 import { fitToColumns, splitWords } from '../text/aligned';
 import { isTypeCode, isTypePhrase, typeInOneLine } from '../understand/type-codes';
 import { filled, isBlank, type Grid, type GridRow } from './grid';
-import { headingWorth, headsOtherTable, isCounted, packageIn, packageOfHeading, roleOfHeading } from './headings';
+import { headingWorth, headsOtherTable, isOfPackage, packageIn, packageOfHeading, roleOfHeading } from './headings';
 import { looksLikeNumbers, readCountedCell, readNumberCell } from './numbers';
 
 export interface FoundTable {
@@ -203,11 +203,7 @@ const isCapitals = (text: string): boolean => /^[A-Z0-9_+\-−–/#~*.[\]]+$/.te
 
 /** Settles what each column is: headings first, then the cells where a heading is ambiguous or silent. */
 export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): Column[] {
-  const roles = headings.map((h) => {
-    const said = roleOfHeading(h);
-    if (said !== undefined) return said;
-    return (packageIn(h) && h.length < 24) || isCounted(h) ? 'number' : undefined;
-  });
+  const roles = headings.map((h) => roleOfHeading(h) ?? (isOfPackage(h) ? 'number' : undefined));
   let known: GridRow[] | undefined;
   const share = (i: number, test: (cell: string) => boolean) => {
     // Headings of groups stand alone in their row and say nothing of the column that they begin in.
@@ -242,9 +238,8 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   }
   // Functions that each stand once for several rows are groups of terminals.
   settled.forEach((role, i) => {
-    const heldOver = rows.filter((r) => r.same?.[i]).length;
-    const isShort = role === 'description' && share(i, (c) => c.length <= 24 && c.split(/\s+/).length <= 3) === 1;
-    if (isShort && heldOver >= 0.5 * rows.length && rows.length > 4 && !has('group')) settled[i] = 'group';
+    if (role !== 'description' || has('group') || rows.length < 5 || rows.filter((r) => r.same?.[i]).length < 0.5 * rows.length) return;
+    if (share(i, (c) => c.length <= 24 && c.split(/\s+/).length <= 3) === 1) settled[i] = 'group';
   });
   // `Pin | Function | Description`: where nothing is called a name, the function is one.
   if (!has('name')) {
@@ -397,17 +392,12 @@ function guessColumns(rows: readonly GridRow[], width: number): Column[] | undef
   const description = rest.filter((s) => s !== type && s !== name).sort((a, b) => b.words - a.words)[0];
   // Words before the names that hold over several rows are those of groups.
   const group = rest.find((s) => ![type, name, description].includes(s) && s.i < name.i && s.count < 0.7 * rows.length && s.codes < 0.5);
-  const roleAt = (i: number): ColumnRole =>
-    i === group?.i
-      ? 'group'
-      : i === number.i
-        ? 'number'
-        : i === name.i
-          ? 'name'
-          : i === type?.i
-            ? 'type'
-            : i === description?.i
-              ? 'description'
-              : 'ignore';
-  return stats.map((s) => ({ role: roleAt(s.i), heading: '', packageName: '' }));
+  const roles = new Map<unknown, ColumnRole>([
+    [description, 'description'],
+    [type, 'type'],
+    [name, 'name'],
+    [number, 'number'],
+    [group, 'group'],
+  ]);
+  return stats.map((s) => ({ role: roles.get(s) ?? 'ignore', heading: '', packageName: '' }));
 }

@@ -1,4 +1,5 @@
 import type { Origin } from '../../part';
+import type { Column } from '../proposal';
 
 /**
  * A row of a source as cells, before anything is understood. `line` counts from 1 and names the row: the line of a text,
@@ -25,6 +26,12 @@ export interface RowPlace {
   refs?: (string | undefined)[];
 }
 
+/** The rows of a table under columns whose roles are known. */
+export interface RowsInColumns {
+  columns: Column[];
+  rows: readonly GridRow[];
+}
+
 /** How a source separates its cells. */
 export type Layout = 'comma' | 'semicolon' | 'tab' | 'pipe' | 'aligned' | 'cells';
 
@@ -35,3 +42,20 @@ export interface Grid {
 
 export const isBlank = (row: GridRow): boolean => row.cells.every((c) => c.trim() === '');
 export const filled = (row: GridRow): string[] => row.cells.map((c) => c.trim()).filter((c) => c !== '');
+
+/** A row with another choice of its cells: what stands beside them, their places and columns, is chosen alike. */
+export const mapCells = (row: GridRow, map: <T>(of: readonly T[]) => T[]): GridRow => ({
+  ...row,
+  cells: map(row.cells),
+  ...(row.starts ? { starts: map(row.starts) } : {}),
+  ...(row.same ? { same: map(row.same) } : {}),
+  ...(row.place
+    ? {
+        place: {
+          ...row.place,
+          ...(row.place.boxes ? { boxes: map(row.place.boxes) } : {}),
+          ...(row.place.refs ? { refs: map(row.place.refs) } : {}),
+        },
+      }
+    : {}),
+});

@@ -37,13 +37,20 @@ export const packageNamed = (titles: readonly string[]): string =>
 const NUMBER_OF = /^(?:pin|ball|terminal|pad|lead|contact)s?(?: (?:no|nos|number|numbers|#))? (.{2,24})$/;
 
 /** `14-Pin`: a package by its count alone. In the words of a page it stands before a package's name as often. */
-export const isCounted = (heading: string): boolean => /^\d{1,4}[- ](?:pin|ball|lead|terminal)s?$/i.test(heading.trim());
+export const countedIn = (heading: string): number | undefined => {
+  const count = /^(\d{1,4})[- ](?:pin|ball|lead|terminal)s?$/i.exec(heading.trim())?.[1];
+  return count === undefined ? undefined : Number(count);
+};
+
+/** True where nothing but a package stands over a column: its terminals' numbers are under it. */
+export const isOfPackage = (heading: string): boolean =>
+  (packageIn(heading) !== undefined && heading.length < 24) || countedIn(heading) !== undefined;
 
 /** The package that a heading over numbers names; empty where it names none. */
 export function packageOfHeading(heading: string): string {
   const known = packageIn(heading)?.name;
   if (known !== undefined) return known;
-  if (isCounted(heading)) return heading.trim();
+  if (countedIn(heading) !== undefined) return heading.trim();
   const rest = NUMBER_OF.exec(normal(heading))?.[1];
   return rest === undefined || WORDINGS.number.test(normal(heading))
     ? ''
@@ -60,7 +67,7 @@ export function packageOfHeading(heading: string): string {
  */
 export function headingWorth(cells: readonly string[]): number {
   if (cells.some((c) => c.length > 60 || /^\s*\d+\s*$/.test(c))) return 0;
-  const roles = cells.map((c) => roleOfHeading(c) ?? ((packageIn(c) && c.length < 24) || isCounted(c) ? 'number' : undefined));
+  const roles = cells.map((c) => roleOfHeading(c) ?? (isOfPackage(c) ? 'number' : undefined));
   const known = roles.filter((r) => r !== undefined).length;
   const hasKey = roles.some((r) => r === 'number' || r === 'name' || r === 'ambiguous');
   if (!hasKey) return 0;

@@ -16,7 +16,8 @@ export const readNumberCell = (text: string): NumberCell =>
   /^\d{1,4}$/.test(text) ? { kind: 'list', numbers: [text] } : readOther(text);
 
 /** The same for a cell of a column of numbers, where `1.` and `(1)` count up. */
-export const readCountedCell = (text: string): NumberCell => readNumberCell(text.replace(/^\(?([A-Z]{0,2}\d{1,4})[.)]$/, '$1'));
+export const readCountedCell = (text: string): NumberCell =>
+  readNumberCell(/[.)]$/.test(text) ? text.replace(/^\(?([A-Z]{0,2}\d{1,4})[.)]$/, '$1') : text);
 
 const readOther = remember((text: string): NumberCell => {
   // `Pin 1` in every cell: the word is none of the number.

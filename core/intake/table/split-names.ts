@@ -1,11 +1,6 @@
 import type { Column } from '../proposal';
 import { isTypeCode } from '../understand/type-codes';
-import type { GridRow } from './grid';
-
-interface Table {
-  columns: Column[];
-  rows: readonly GridRow[];
-}
+import { mapCells, type RowsInColumns } from './grid';
 
 /** Of so many names each has the same two things in its cell. */
 const MOST_NAMES = 0.8;
@@ -18,9 +13,10 @@ const WITH_WORDS = /^([A-Z~/+-][\w+\-/#*~.]{0,15})\s*(?::|\s[-–—])\s+(\S[^]*
  * Tables whose name cells hold the type or the description too, where no column of their own has it, with the two apart.
  * Other tables are given back as they are.
  */
-export function splitNames({ columns, rows }: Table): Table {
+export function splitNames({ columns, rows }: RowsInColumns): RowsInColumns {
   const at = columns.findIndex((c) => c.role === 'name');
   const has = (role: Column['role']) => columns.some((c) => c.role === role);
+  if (has('type') && has('description')) return { columns, rows };
   const names = rows.map((r) => r.cells[at]?.trim() ?? '').filter((name) => name !== '');
   const most = (test: (name: string) => boolean) => names.length > 1 && names.filter(test).length >= MOST_NAMES * names.length;
   const typeOf = (name: string) => WITH_TYPE.exec(name)?.[2];
@@ -32,29 +28,13 @@ export function splitNames({ columns, rows }: Table): Table {
 }
 
 /** The table with a column more, behind the others, for the second thing in each name's cell; both have the cell's place. */
-function apart({ columns, rows }: Table, at: number, role: Column['role'], shape: RegExp): Table {
-  const again = <T>(of: readonly T[]): T[] => [...of, of[at]!];
+function apart({ columns, rows }: RowsInColumns, at: number, role: Column['role'], shape: RegExp): RowsInColumns {
   return {
     columns: [...columns, { ...columns[at]!, role }],
     rows: rows.map((row) => {
-      const [, name, second] = shape.exec(row.cells[at]?.trim() ?? '') ?? [];
+      const [, name, second = ''] = shape.exec(row.cells[at]?.trim() ?? '') ?? [];
       const cells = row.cells.map((cell, i) => (i === at ? (name ?? cell) : cell));
-      const { place } = row;
-      return {
-        ...row,
-        cells: [...cells, second ?? ''],
-        ...(row.starts ? { starts: again(row.starts) } : {}),
-        ...(row.same ? { same: again(row.same) } : {}),
-        ...(place
-          ? {
-              place: {
-                ...place,
-                ...(place.boxes ? { boxes: again(place.boxes) } : {}),
-                ...(place.refs ? { refs: again(place.refs) } : {}),
-              },
-            }
-          : {}),
-      };
+      return { ...mapCells(row, (of) => [...of, of[at]!]), cells: [...cells, second] };
     }),
   };
 }

@@ -1,5 +1,4 @@
-import type { Column } from '../proposal';
-import type { GridRow } from './grid';
+import { mapCells, type GridRow, type RowsInColumns } from './grid';
 import { packageIn } from './headings';
 import { readNumberCell } from './numbers';
 
@@ -15,35 +14,16 @@ const APART = /\s*\/\s*/;
  * Columns of numbers that several packages share: `SO/QFN` over cells such as `1/16` is a column for each of them, and
  * `SO-8, MSOP-8` over plain numbers counts in both. Other tables are given back as they are.
  */
-export function splitPackages({ columns, rows }: Table): Table {
+export function splitPackages({ columns, rows }: RowsInColumns): RowsInColumns {
   const isOneOfMany = columns.filter((c) => c.role === 'number').length > 1;
   const parts = columns.map((c, i) => (c.role === 'number' ? packagesOf(c.heading, i, rows, isOneOfMany) : undefined));
   if (parts.every((p) => p === undefined)) return { columns, rows };
-  const spread = <T>(of: readonly T[], each: (value: T | undefined, part: number, i: number) => T): T[] =>
-    columns.flatMap((_, i) => (parts[i] ? parts[i].names.map((_name, k) => each(of[i], k, i)) : [of[i]!]));
+  const spread = <T>(of: readonly T[], each: (value: T, part: number, from: Packages) => T = (value) => value): T[] =>
+    columns.flatMap((_, i) => parts[i]?.names.map((_name, k) => each(of[i]!, k, parts[i]!)) ?? [of[i]!]);
   return {
-    columns: spread<Column>(columns, (column, k, i) => ({ ...column!, packageName: parts[i]!.names[k]! })),
-    rows: rows.map((row) => ({
-      ...row,
-      cells: spread(row.cells, (cell, k, i) => partOf(cell ?? '', k, parts[i]!)),
-      ...(row.starts ? { starts: spread(row.starts, (start) => start ?? 0) } : {}),
-      ...(row.same ? { same: spread(row.same, (same) => same ?? false) } : {}),
-      ...(row.place
-        ? {
-            place: {
-              ...row.place,
-              ...(row.place.boxes ? { boxes: spread(row.place.boxes, (box) => box) } : {}),
-              ...(row.place.refs ? { refs: spread(row.place.refs, (ref) => ref) } : {}),
-            },
-          }
-        : {}),
-    })),
+    columns: spread(columns, (column, k, { names }) => ({ ...column, packageName: names[k]! })),
+    rows: rows.map((row) => ({ ...mapCells(row, (of) => spread(of)), cells: spread(row.cells, partOf) })),
   };
-}
-
-interface Table {
-  columns: Column[];
-  rows: readonly GridRow[];
 }
 
 interface Packages {

@@ -1,5 +1,5 @@
 import { headingWorth } from './headings';
-import { isBlank, type Grid, type GridRow } from './grid';
+import { isBlank, mapCells, type Grid, type GridRow } from './grid';
 
 /** How far down the heading of a table may stand that is looked at here. */
 const LOOK = 400;
@@ -43,18 +43,4 @@ function partsOf(row: GridRow): Part[] | undefined {
 const alike = (a: string, b: string): boolean => a === b || withoutSide(a) === withoutSide(b);
 const withoutSide = (heading: string): string => heading.replace(/(?<=^(?:row|side) )[a-d]$|\b(?:odd|even)\b/, '…');
 
-const slice = (row: GridRow, { from, to }: Part): GridRow => ({
-  ...row,
-  cells: row.cells.slice(from, to),
-  ...(row.starts ? { starts: row.starts.slice(from, to) } : {}),
-  ...(row.same ? { same: row.same.slice(from, to) } : {}),
-  ...(row.place
-    ? {
-        place: {
-          ...row.place,
-          ...(row.place.boxes ? { boxes: row.place.boxes.slice(from, to) } : {}),
-          ...(row.place.refs ? { refs: row.place.refs.slice(from, to) } : {}),
-        },
-      }
-    : {}),
-});
+const slice = (row: GridRow, { from, to }: Part): GridRow => mapCells(row, (of) => of.slice(from, to));

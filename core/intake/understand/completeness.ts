@@ -1,5 +1,5 @@
 import { problem, type Problem } from '../../part';
-import { packageIn } from '../table/headings';
+import { countedIn, packageIn } from '../table/headings';
 import { terminalsIn, type Proposal, type Terminal } from '../proposal';
 
 /**
@@ -64,9 +64,3 @@ function count(numbers: string[], packageName: string, declared?: number): Probl
   if (found === expected || (!isGrid && found - extra === expected)) return [];
   return [problem('count-package', { package: packageName === '' ? 'By its text it' : `Package ${packageName}`, expected, found })];
 }
-
-/** `14-Pin` says it. */
-const countedIn = (packageName: string): number | undefined => {
-  const count = /^(\d{1,4})[- ](?:pin|ball|lead|terminal)s?$/i.exec(packageName)?.[1];
-  return count === undefined ? undefined : Number(count);
-};

@@ -1,3 +1,4 @@
+import { gateByInputs } from '../device';
 import { fail, pass, type Bench } from './benches';
 import { at, lacks, netlistOf, netsOf, netsWith, rails, round, vectorOf, type Setup } from './setup';
 
@@ -8,8 +9,8 @@ const GATES: [Gate, RegExp][] = [
   ['XNOR', /\bx-?nor\b|\bexclusive[- ]nor\b/i],
   ['XOR', /\bx-?or\b|\bexclusive[- ]or\b/i],
   ['NOR', /\bnor\d?\b/i],
-  ['AND', /\band[ -]gate\b|\b(?:\d|two|three|four|eight)[- ]input (?:positive[- ])?and\b/i],
-  ['OR', /\bor[ -]gate\b|\b(?:\d|two|three|four|eight)[- ]input (?:positive[- ])?or\b/i],
+  ['AND', new RegExp(`\\band[ -]gate\\b|${gateByInputs('and')}`, 'i')],
+  ['OR', new RegExp(`\\bor[ -]gate\\b|${gateByInputs('or')}`, 'i')],
   ['an inverter', /\binvert(er|ing buffer)\b/i],
   ['a buffer', /\bnon-?inverting buffer\b/i],
 ];

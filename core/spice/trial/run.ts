@@ -5,7 +5,7 @@ import { enableBench } from './enable-bench';
 import { logicLevels } from './logic-bench';
 import { isShunt, shuntBench } from './shunt-bench';
 import { switchBench } from './switch-bench';
-import { netsOf, type Setup, type Simulate, type Verdict } from './setup';
+import { netsOf, type Run, type Setup, type Simulate, type Verdict } from './setup';
 
 /** One trial of a joined unit, with the change of the join that would pass where exactly one does. */
 export interface Trial extends Verdict {
@@ -83,32 +83,37 @@ const HARMLESS = /^\s*(warning|note|using|reference|doing|no compatibility)/i;
 /** Enough for an ideal source against another one to have a solution, and little beside the loads of the benches. */
 const LEAD_OHM = 10;
 
-/** A bench on a joined unit. What the engine cannot solve is tried once more with a resistance in each lead. */
-async function tryBench(bench: Bench, setup: Setup, simulate: Simulate, mostMs?: number): Promise<Verdict> {
-  let first = await tryOnce(bench, setup, simulate, mostMs);
-  // Judged before it came to rest: only where a person waits for this one run is it given longer.
-  if (first.isUnsettled && first.verdict === 'fail' && mostMs === undefined)
-    for (const settleUs of LONGER_US) {
-      const longer = await tryOnce(bench, { ...setup, settleUs }, simulate);
-      if (longer.verdict !== 'pass') continue;
-      first = longer;
-      break;
-    }
-  const { isUnsettled: _, ...verdict } = first;
-  if (first.verdict !== 'inconclusive' || !UNSOLVED.test(first.reason)) return verdict;
-  const { isUnsettled: __, ...second } = await tryOnce(bench, { ...setup, leadOhm: LEAD_OHM }, simulate, mostMs);
-  return second.verdict === 'fail' ? second : verdict;
-}
-
 /** Longer times to come to rest, in µs of the circuit's own time. */
 const LONGER_US = [20, 400];
 
-/** `isUnsettled` where the engine found no operating point but by its last resort, a transient of a fixed length. */
-async function tryOnce(bench: Bench, setup: Setup, simulate: Simulate, mostMs?: number): Promise<Verdict & { isUnsettled?: boolean }> {
+/** A bench on a joined unit. What the engine cannot solve is tried once more with a resistance in each lead. */
+async function tryBench(bench: Bench, setup: Setup, simulate: Simulate, mostMs?: number): Promise<Verdict> {
+  const { verdict: first, isUnsettled } = await tryOnce(bench, setup, simulate, mostMs);
+  // Judged before it came to rest: only where a person waits for this one run is it given longer.
+  for (const settleUs of isUnsettled && first.verdict === 'fail' && mostMs === undefined ? LONGER_US : []) {
+    const { verdict: longer } = await tryOnce(bench, { ...setup, settleUs }, simulate);
+    if (longer.verdict === 'pass') return longer;
+  }
+  if (first.verdict !== 'inconclusive' || !UNSOLVED.test(first.reason)) return first;
+  const { verdict: second } = await tryOnce(bench, { ...setup, leadOhm: LEAD_OHM }, simulate, mostMs);
+  return second.verdict === 'fail' ? second : first;
+}
+
+interface Tried {
+  verdict: Verdict;
+  /** The engine found no operating point but by its last resort, a transient of a fixed length. */
+  isUnsettled: boolean;
+}
+
+async function tryOnce(bench: Bench, setup: Setup, simulate: Simulate, mostMs?: number): Promise<Tried> {
   const built = bench.build(setup);
-  if ('verdict' in built) return built;
+  if ('verdict' in built) return { verdict: built, isUnsettled: false };
   const run = await simulate(built.netlist, mostMs);
-  const isUnsettled = run.errors.some((line) => /transient op started/i.test(line));
+  return { verdict: judgedBy(built.judge, run), isUnsettled: run.errors.some((line) => /transient op started/i.test(line)) };
+}
+
+/** The judgement of a run, where the engine gave one that can be judged. */
+function judgedBy(judge: (run: Run) => Verdict, run: Run): Verdict {
   const wrong = run.errors.findIndex((line) => FATAL.test(line) && !HARMLESS.test(line));
   if (wrong >= 0) {
     // What is wrong often stands in the lines after the one that says where.
@@ -120,11 +125,10 @@ async function tryOnce(bench: Bench, setup: Setup, simulate: Simulate, mostMs?: 
     return { verdict: 'inconclusive', reason: `The engine could not run it: ${says.slice(0, 200)}`, measured: {} };
   }
   if (run.vectors.size === 0) return { verdict: 'inconclusive', reason: 'The engine gave no result.', measured: {} };
-  const judged = built.judge(run);
-  const numbers = Object.values(judged.measured);
-  return numbers.some((n) => !Number.isFinite(n))
+  const verdict = judge(run);
+  return Object.values(verdict.measured).some((n) => !Number.isFinite(n))
     ? { verdict: 'inconclusive', reason: 'The engine gave no figures.', measured: {} }
-    : { ...judged, isUnsettled };
+    : verdict;
 }
 
 const swapped = (setup: Setup, a: number, b: number): Setup => ({

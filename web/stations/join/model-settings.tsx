@@ -1,12 +1,11 @@
-import type { Model } from '../../../core/part';
+import { listed, type Model } from '../../../core/part';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { Field } from '../../ui/field';
 import { core } from '../../workers/core';
 import { useAnswer } from '../../workers/use-answer';
 
-const where = (lines: readonly number[]): string =>
-  `${lines.length === 1 ? 'line' : 'lines'} ${lines.slice(0, 4).join(', ')}${lines.length > 4 ? ` and ${lines.length - 4} more` : ''}`;
+const where = (lines: readonly number[]): string => `${lines.length === 1 ? 'line' : 'lines'} ${listed(lines, 4)}`;
 
 /** What the chosen model can be set to for this part: its parameters, and the form that the export writes it in. */
 export function ModelSettingsView({ model }: { model: Model }) {
