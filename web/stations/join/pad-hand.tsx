@@ -87,7 +87,7 @@ export function PadHand({ land, onLand, disabled }: { land: Land; onLand: (land:
             onChange={(v) => set('mechanical', v === 'mechanical' ? true : undefined)}
           />
         </div>
-        <div className="mt-2 flex flex-wrap items-end gap-2">
+        <div className="mt-2 flex flex-wrap gap-2">
           <Button disabled={disabled} onClick={add}>
             Add a pad
           </Button>
@@ -104,8 +104,11 @@ export function PadHand({ land, onLand, disabled }: { land: Land; onLand: (land:
           >
             Remove {at.length > 1 ? at.length : ''}
           </Button>
+        </div>
+        {/* Apart from the buttons, so that a refusal has room under its field. */}
+        <div className="mt-2 flex flex-wrap items-start gap-2">
           {(['count', 'dx', 'dy', 'step'] as const).map((key) => (
-            <div key={key} className="w-16">
+            <div key={key} className="w-28">
               <NumberField
                 label={{ count: 'Copies', dx: 'each x', dy: 'each y', step: 'number +' }[key]}
                 value={repeat[key]}
@@ -114,7 +117,11 @@ export function PadHand({ land, onLand, disabled }: { land: Land; onLand: (land:
               />
             </div>
           ))}
-          <Button disabled={disabled || at.length === 0} onClick={() => onLand(repeatPads(land, at, repeat), 'copy pads in a row')}>
+          <Button
+            className="mt-5"
+            disabled={disabled || at.length === 0}
+            onClick={() => onLand(repeatPads(land, at, repeat), 'copy pads in a row')}
+          >
             Copy in a row
           </Button>
         </div>
