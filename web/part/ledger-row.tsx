@@ -1,7 +1,7 @@
 import { memo, type CSSProperties, type ReactNode } from 'react';
 import { padsIn, type Pin } from '../../core/part';
 import { useStore } from '../store';
-import { selectFindingsByPin, selectNodes, selectPackageId, selectPadJoined, selectPlaces } from '../store/selectors';
+import { selectFindingsByPin, selectNodes, selectPadJoined, selectPlaces } from '../store/selectors';
 import { PinName, TypeMark } from '../ui/marks';
 import type { ColumnId, LedgerColumn } from './ledger-columns';
 import type { LedgerRow } from './ledger-rows';
@@ -12,7 +12,7 @@ interface Place {
   height: number;
 }
 
-const placed = ({ top, height }: Place): CSSProperties => ({ transform: `translateY(${top}px)`, height });
+const placed = ({ top, height }: Place): CSSProperties => ({ top, height });
 
 interface GroupProps extends Place {
   row: Extract<LedgerRow, { kind: 'group' }>;
@@ -23,7 +23,7 @@ interface GroupProps extends Place {
 
 export const GroupRow = memo(function GroupRow({ row, top, height, index, columns, onFold }: GroupProps) {
   return (
-    <div role="row" aria-rowindex={index + 2} style={placed({ top, height })} className="absolute inset-x-0 top-0">
+    <div role="row" aria-rowindex={index + 2} style={placed({ top, height })} className="absolute inset-x-0">
       <div role="gridcell" aria-colspan={columns} className="h-full">
         <button
           type="button"
@@ -46,6 +46,7 @@ export const GroupRow = memo(function GroupRow({ row, top, height, index, column
 interface PinProps extends Place {
   pin: Pin;
   columns: LedgerColumn[];
+  packageId: string | undefined;
   index: number;
   selected: boolean;
   /** The column of the cell in focus, or -1. */
@@ -56,7 +57,8 @@ interface PinProps extends Place {
 }
 
 /** A pin's row. It is drawn again only when something of its own changes: its handlers and places are the same from one time to the next. */
-export const PinRow = memo(function PinRow({ pin, columns, top, height, index, selected, cursor, onClick, onOpen, editor }: PinProps) {
+export const PinRow = memo(function PinRow(props: PinProps) {
+  const { pin, columns, packageId, top, height, index, selected, cursor, onClick, onOpen, editor } = props;
   return (
     <div
       id={`pin-${pin.id}`}
@@ -64,7 +66,7 @@ export const PinRow = memo(function PinRow({ pin, columns, top, height, index, s
       aria-rowindex={index + 2}
       aria-selected={selected}
       style={placed({ top, height })}
-      className={`absolute inset-x-0 top-0 flex items-center border-b border-line text-[13px] ${selected ? 'bg-green-wash' : ''}`}
+      className={`absolute inset-x-0 flex items-center border-b border-line text-[13px] contain-layout contain-size contain-style ${selected ? 'bg-green-wash' : ''}`}
     >
       {selected ? <span aria-hidden="true" className="absolute inset-y-0 left-0 w-[3px] bg-green" /> : null}
       {columns.map((c, i) => (
@@ -79,7 +81,7 @@ export const PinRow = memo(function PinRow({ pin, columns, top, height, index, s
           onDoubleClick={() => onOpen(index, i, pin)}
           className={`flex h-full min-w-0 items-center px-2 ${cursor === i ? 'outline outline-1 -outline-offset-1 outline-green' : ''}`}
         >
-          {editor?.column === c.id ? editor.element : <Cell column={c.id} pin={pin} />}
+          {editor?.column === c.id ? editor.element : <Cell column={c.id} pin={pin} packageId={packageId} />}
         </div>
       ))}
     </div>
@@ -88,10 +90,10 @@ export const PinRow = memo(function PinRow({ pin, columns, top, height, index, s
 
 const doubtful = (pin: Pin, ...fields: string[]): string | undefined => pin.doubts.find((d) => fields.includes(d.field))?.reason;
 
-function Cell({ column, pin }: { column: ColumnId; pin: Pin }) {
+function Cell({ column, pin, packageId }: { column: ColumnId; pin: Pin; packageId: string | undefined }) {
   switch (column) {
     case 'number':
-      return <NumberCell pin={pin} />;
+      return <NumberCell pin={pin} pads={padsIn(pin, packageId)} />;
     case 'name':
       return (
         <Doubted reason={doubtful(pin, 'name', 'activeLow')}>
@@ -110,7 +112,7 @@ function Cell({ column, pin }: { column: ColumnId; pin: Pin }) {
     case 'unit':
       return <DrawnCell pin={pin} />;
     case 'pads':
-      return <PadsCell pin={pin} />;
+      return <PadsCell pin={pin} pads={padsIn(pin, packageId)} />;
     case 'node':
       return <NodeCell pin={pin} />;
     case 'findings':
@@ -139,8 +141,7 @@ function Doubted({ reason, title, children }: { reason: string | undefined; titl
   );
 }
 
-function NumberCell({ pin }: { pin: Pin }) {
-  const pads = padsIn(pin, useStore(selectPackageId));
+function NumberCell({ pin, pads }: { pin: Pin; pads: readonly string[] }) {
   return (
     <Doubted reason={doubtful(pin, 'number')} title={pads.join(', ')}>
       <span className="font-mono text-muted">{pads.length > 2 ? `${pads[0]} ×${pads.length}` : pads.join(',')}</span>
@@ -159,8 +160,7 @@ function DrawnCell({ pin }: { pin: Pin }) {
   return where === undefined ? <span className="text-amber">not drawn</span> : <span className="truncate">{where}</span>;
 }
 
-function PadsCell({ pin }: { pin: Pin }) {
-  const pads = padsIn(pin, useStore(selectPackageId));
+function PadsCell({ pin, pads }: { pin: Pin; pads: readonly string[] }) {
   const joined = useStore((s) => selectPadJoined(s).has(pin.id));
   if (pads.length === 0) return <span className="text-amber">none</span>;
   return <span className={`truncate font-mono ${joined ? '' : 'text-amber'}`}>{joined ? pads.join(',') : `${pads.join(',')} loose`}</span>;

@@ -2,6 +2,7 @@ import { applyEdit, type Pin } from '../../core/part';
 import { pinNamed, provenPart } from '../../core/test/samples';
 import { cellEdits, cellText, COLUMNS, typeFromText, type ColumnId } from './ledger-columns';
 import { ledgerRows } from './ledger-rows';
+import { fillSlots, type Slots } from './row-slots';
 
 const proven = provenPart();
 const part = { ...proven, pins: proven.pins.map(({ group: _group, because: _because, ...pin }) => pin) };
@@ -105,4 +106,26 @@ describe('columns', () => {
     ['group', ''],
     ['findings', ''],
   ])('%s of a pin is “%s”', (column, text) => expect(cellText(column, pinNamed(part, 'VDD'), packageId)).toBe(text));
+});
+
+describe('slots of rows', () => {
+  const from = (row: number, n: number) => Array.from({ length: n }, (_, i) => row + i);
+  const rowsIn = (slots: Slots) => [...slots.values()].sort((a, b) => a - b);
+  const first = fillSlots(new Map(), from(0, 8), 8, 0);
+
+  it('are all filled at once to begin with', () => expect([rowsIn(first.slots), first.done]).toEqual([from(0, 8), true]));
+  it('stay as they are where nothing else is wanted', () => expect(fillSlots(first.slots, from(0, 8), 8, 3).slots).toBe(first.slots));
+  it('are rewritten some at a time after a leap, nearest to the row in focus first', () => {
+    const leap = fillSlots(first.slots, from(40, 8), 8, 47);
+    expect([rowsIn(leap.slots), leap.done]).toEqual([[0, 1, 2, 3, 44, 45, 46, 47], false]);
+    const then = fillSlots(leap.slots, from(40, 8), 8, 47);
+    expect([rowsIn(then.slots), then.done]).toEqual([from(40, 8), true]);
+  });
+  it('take up a scroll that goes on meanwhile, and hold no row twice', () => {
+    let slots = first.slots;
+    for (let row = 1; row < 200; row += 3) slots = fillSlots(slots, from(row, 8), 8, row).slots;
+    expect(new Set(slots.values()).size).toBe(slots.size);
+    for (let i = 0; i < 2; i++) slots = fillSlots(slots, from(199, 8), 8, 199).slots;
+    expect(rowsIn(slots)).toEqual(from(199, 8));
+  });
 });

@@ -1,4 +1,4 @@
-import { useCallback, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { startTransition, useCallback, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useLocation } from 'react-router';
 import type { Pin } from '../../core/part';
 import { useAct, useStore } from '../store';
@@ -154,8 +154,7 @@ export function Ledger() {
   };
 
   const groups = useMemo(() => new Set(pins.map((p) => p.group ?? '')).size, [pins]);
-  // The rows come after the stage: what is done there is seen there first.
-  const shown = useDeferredValue(useMemo(() => ({ rows, selectedSet, cursor }), [rows, selectedSet, cursor]));
+  const shown = useAfterStage(useMemo(() => ({ rows, selectedSet, cursor }), [rows, selectedSet, cursor]));
   const active = pinAt(cursor.row);
   return (
     <aside aria-label="Ledger" className="relative flex shrink-0 flex-col border-r border-line bg-surface" style={{ width: ledgerWidth }}>
@@ -230,6 +229,7 @@ export function Ledger() {
         <LedgerBody
           scroller={scroller}
           columns={columns}
+          packageId={packageId}
           shown={shown}
           editor={
             editing && {
@@ -263,6 +263,21 @@ export function Ledger() {
       <Resizer />
     </aside>
   );
+}
+
+/** How long the rows wait for the stage, in ms: two frames, in which it shows what was done there. */
+const STAGE_FIRST_MS = 34;
+
+/** What the rows show: at once what is done in the ledger, and what is done elsewhere after it is seen there. */
+function useAfterStage<T>(now: T): T {
+  const [late, setLate] = useState(now);
+  useEffect(() => {
+    const here = document.activeElement?.closest('aside') != null;
+    if (here) return startTransition(() => setLate(now));
+    const timer = setTimeout(() => startTransition(() => setLate(now)), STAGE_FIRST_MS);
+    return () => clearTimeout(timer);
+  }, [now]);
+  return late;
 }
 
 /** A handler that stays the same from one drawing to the next and does what the last one says, so that rows need not be drawn again. */

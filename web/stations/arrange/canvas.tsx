@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState, type PointerEvent, type RefObject } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef, useState, type PointerEvent, type RefObject } from 'react';
 import { connectPoint, type Part, type Pin, type Side } from '../../../core/part';
 import { dropPorts, moveEdit, moveToUnitEdit, resizeEdit } from '../../../core/arrange';
 import { useAct, useStore } from '../../store';
@@ -19,7 +19,8 @@ import { idle, isFar, type Gesture } from './gestures/gesture';
 import { Grips } from './grips';
 import { targetAt, type PlacedUnit, type Target } from './layout';
 import { Minimap } from './minimap';
-import { UnitView } from './unit-view';
+import { Halos } from './halos';
+import { UnitLayer, UnitView } from './unit-view';
 import { inView, type ViewControl } from './view';
 
 interface Props {
@@ -51,6 +52,8 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
   const joins = useMemo(() => ({ packageId, pads: padJoined, nodes, findings }), [packageId, padJoined, nodes, findings]);
   const { name, reference, fields, units: all } = part;
   const texts = useMemo(() => ({ name, reference, fields, units: all }), [name, reference, fields, all]);
+  // What is drawn comes a little after what is known, in pieces between which the hand goes on.
+  const drawn = useDeferredValue(useMemo(() => ({ units, texts, pins, joins }), [units, texts, pins, joins]));
   const [gesture, setGesture] = useState<Gesture>(idle);
   const [size, setSize] = useState({ width: 900, height: 700 });
   const space = useRef(false);
@@ -176,7 +179,7 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
     } else act(edited(moveToUnitEdit(part, moving.length > 0 ? moving : [g.pin], target.unit.unit.id, target.side, target.at, 2)));
   };
 
-  const visible = inView(units, view.settled, size.width, size.height);
+  const visible = useMemo(() => inView(drawn.units, view.settled, size.width, size.height), [drawn.units, view.settled, size]);
   const small = view.settled.scale < 0.055;
   const artUnit = art ? units.find((u) => u.unit.id === art.unit) : undefined;
   const { x, y, scale } = view.settled;
@@ -189,7 +192,7 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
       tabIndex={0}
       role="group"
       aria-label={`Drawing of ${part.name}: ${counted(units.length, 'unit')}. ${next}`}
-      className={`absolute inset-0 touch-none overflow-hidden bg-paper outline-offset-[-2px] select-none ${gesture.state === 'dragging' ? 'cursor-grabbing' : ''}`}
+      className="absolute inset-0 touch-none overflow-hidden bg-paper outline-offset-[-2px] select-none"
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}
@@ -199,16 +202,17 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
       style={{ backgroundImage: 'radial-gradient(circle, var(--dots) 1px, transparent 1.2px)' }}
     >
       <div ref={sheet} className="absolute inset-0 origin-top-left will-change-transform">
-        {/* Each unit is a layer of its own: a pin that is moved has its unit drawn again, and no other. */}
+        {/* Apart from the units: what is selected changes often, and changes none of them. */}
+        <svg className="pointer-events-none absolute inset-0 h-full w-full overflow-visible will-change-transform">
+          <g className="drawing" transform={placedAt}>
+            <Halos units={visible} selected={selectedSet} />
+          </g>
+        </svg>
+        {/* Each unit is a layer of its own, of its own size: a pin that is moved has its unit drawn again, and no other. */}
         {visible.map((u) => (
-          <svg
-            key={u.unit.id}
-            className="drawing pointer-events-none absolute inset-0 h-full w-full overflow-visible will-change-transform"
-          >
-            <g transform={placedAt} className="pointer-events-auto">
-              <UnitView {...u} texts={texts} pins={pins} chosen={chosenOf(u, selectedSet)} joins={joins} small={small} />
-            </g>
-          </svg>
+          <UnitLayer key={u.unit.id} placed={u} view={view.settled}>
+            <UnitView {...u} texts={drawn.texts} pins={drawn.pins} joins={drawn.joins} small={small} />
+          </UnitLayer>
         ))}
         {/* A layer of its own: what moves with the hand is drawn without drawing the units again. */}
         <svg className="pointer-events-none absolute inset-0 h-full w-full overflow-visible will-change-transform">
@@ -223,16 +227,13 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
         </svg>
       </div>
       {/* While the hand moves something, the pointer is not looked for among the thousands of things under it. */}
-      {gesture.state === 'idle' ? null : <div className="absolute inset-0" />}
+      {gesture.state === 'idle' ? null : <div className={`absolute inset-0 ${gesture.state === 'dragging' ? 'cursor-grabbing' : ''}`} />}
       <div className="absolute bottom-4 left-4" onPointerDown={(e) => e.stopPropagation()}>
         <Minimap units={units} view={view} stage={size} />
       </div>
     </div>
   );
 }
-
-const chosenOf = ({ unit }: PlacedUnit, selectedSet: ReadonlySet<string>): string =>
-  selectedSet.size === 0 ? '' : [...new Set(Object.values(unit.binding).filter((pin) => selectedSet.has(pin)))].join(' ');
 
 /** Draws the box past React: it follows the hand, and nothing else depends on it until the hand lets go. */
 function stretch(box: SVGRectElement | null, from: { x1: number; y1: number }, to: { x: number; y: number }): void {

@@ -1,5 +1,5 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { memo, useDeferredValue } from 'react';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { SIDES, ELECTRICAL_TYPES, MARKS, type Edit, type ElectricalType, type Mark, type PinPlace, type Port } from '../../../core/part';
 import { busName, moveToUnitEdit, SORTS, type Sort } from '../../../core/arrange';
 import { useAct, useStore } from '../../store';
@@ -11,10 +11,6 @@ import { Choice, Field } from '../../ui/field';
 import { PinName } from '../../ui/marks';
 import type { HandWork } from './hand';
 
-interface Props {
-  hand: HandWork;
-}
-
 const selectShown = createSelector([selectPart, selectPinById, selectPlaces, selectSelection], (part, byId, places, selection) => ({
   part,
   byId,
@@ -22,17 +18,26 @@ const selectShown = createSelector([selectPart, selectPinById, selectPlaces, sel
   selection,
 }));
 
-/** What can be done to the selected pins: the same for one and for a hundred. It comes after the stage, whose gestures it only follows. */
-export function SelectionCard({ hand }: Props) {
-  return <SelectionWork hand={hand} shown={useDeferredValue(useStore(selectShown))} />;
+/**
+ * What can be done to the selected pins: the same for one and for a hundred. It comes after the stage, whose gestures it only
+ * follows; and it stays made while nothing is selected, since showing it costs a frame less than making it.
+ */
+export function SelectionCard({ hand, hidden }: { hand: HandWork; hidden: boolean }) {
+  const now = useStore(selectShown);
+  const [last, setLast] = useState(now);
+  if (last !== now && now.selection.length > 0) setLast(now);
+  const shown = useDeferredValue(useMemo(() => ({ ...last, hidden }), [last, hidden]));
+  return <SelectionWork hand={hand} shown={shown} />;
 }
 
-const SelectionWork = memo(function SelectionWork({ hand, shown }: Props & { shown: ReturnType<typeof selectShown> }) {
+type Shown = ReturnType<typeof selectShown> & { hidden: boolean };
+
+const SelectionWork = memo(function SelectionWork({ hand, shown }: { hand: HandWork; shown: Shown }) {
   const act = useAct();
-  const { part, byId, places, selection } = shown;
+  const { part, byId, places, selection, hidden } = shown;
   const rules = useStore((s) => s.view.rules);
   const pins = selection.flatMap((id) => byId.get(id) ?? []);
-  const [first] = pins;
+  const first = pins[0] ?? part.pins[0];
   if (!first) return null;
   const drawn = pins.flatMap((p) => places.get(p.id) ?? []);
   const sides = new Set(drawn.map((q) => q.port.side));
@@ -70,6 +75,7 @@ const SelectionWork = memo(function SelectionWork({ hand, shown }: Props & { sho
   return (
     <Card
       label="Selection"
+      className={hidden ? 'invisible absolute right-0 bottom-0' : ''}
 
       title={
         <span className="max-w-full truncate">

@@ -190,11 +190,13 @@ export function ArrangeStation() {
           <ShapeCard unit={chosenUnit} onPropose={setProposal} onClose={() => setDoing(null)} />
         ) : doing === 'reuse' && chosenUnit ? (
           <ReuseCard unit={chosenUnit} onPropose={setProposal} onClose={() => setDoing(null)} />
-        ) : selection.length > 0 ? (
-          <SelectionCard hand={hand} />
-        ) : chosenUnit ? (
+        ) : chosenUnit && selection.length === 0 ? (
           <UnitCard unit={chosenUnit} key={chosenUnit.id} hand={hand} onDo={setDoing} />
         ) : null}
+        <SelectionCard
+          hand={hand}
+          hidden={mode !== 'draw' || !!proposal?.shown || selection.length === 0 || (doing !== null && !!chosenUnit)}
+        />
         {proposal ? (
           <ProposalCard
             proposal={proposal}

@@ -1,9 +1,10 @@
-import { memo } from 'react';
+import { memo, type ReactNode } from 'react';
 import { padsIn, type Pin } from '../../../core/part';
 import { drawBody, drawLabels, drawStrokes, type Labelled } from '../../../core/shapes';
 import { Primitives } from '../../ui/primitives';
 import type { PlacedUnit } from './layout';
 import { PortView } from './port-view';
+import type { View } from './view';
 
 export interface Joins {
   packageId: string | undefined;
@@ -15,8 +16,6 @@ export interface Joins {
 interface Props extends PlacedUnit {
   texts: Labelled;
   pins: ReadonlyMap<string, Pin>;
-  /** Ids of its selected pins, joined by blanks: a text, so that equal ones are equal. */
-  chosen: string;
   joins: Joins;
   small: boolean;
 }
@@ -24,10 +23,27 @@ interface Props extends PlacedUnit {
 /** How far labels stand out of the unit's own room, in hundredths of a step. */
 const BEYOND = 400;
 
+/**
+ * The layer of a unit on the sheet, of the unit's own size: the pointer is looked for in no unit but those under it. It begins
+ * at a whole pixel, so that its lines fall on the same pixels as those of the layers beside it.
+ */
+export function UnitLayer({ placed, view, children }: { placed: PlacedUnit; view: View; children: ReactNode }) {
+  const { x, y, scale } = view;
+  const [w, h] = [placed.halfWidth + BEYOND, placed.halfHeight + BEYOND];
+  const [left, top] = [Math.floor(x + (placed.x - w) * scale), Math.floor(y + (placed.y - h) * scale)];
+  const style = { left, top, width: Math.ceil(2 * w * scale) + 1, height: Math.ceil(2 * h * scale) + 1 };
+  return (
+    <svg style={style} className="drawing pointer-events-none absolute overflow-visible will-change-transform">
+      <g transform={`translate(${x - left} ${y - top}) scale(${scale})`} className="pointer-events-auto">
+        {children}
+      </g>
+    </svg>
+  );
+}
+
 /** A unit on the stage. It is drawn again only when something of its own changes. */
 export const UnitView = memo(function UnitView(props: Props) {
-  const { texts, unit, drawing, x, y, halfWidth, halfHeight, pins, chosen, joins, small } = props;
-  const selected = new Set(chosen === '' ? [] : chosen.split(' '));
+  const { texts, unit, drawing, x, y, halfWidth, halfHeight, pins, joins, small } = props;
   const still = [...drawBody(drawing, unit.title), ...drawStrokes(drawing), ...drawLabels(texts, unit, drawing)];
   return (
     <g transform={`translate(${x} ${y})`}>
@@ -58,7 +74,6 @@ export const UnitView = memo(function UnitView(props: Props) {
               port={port}
               pin={pin}
               pads={pin ? padsIn(pin, joins.packageId).join(',') : ''}
-              selected={pin !== undefined && selected.has(pin.id)}
               padJoined={pin !== undefined && joins.pads.has(pin.id)}
               nodeJoined={pin !== undefined && joins.nodes.has(pin.id)}
               bad={pin !== undefined && (joins.findings.get(pin.id) ?? 0) > 0}

@@ -75,13 +75,14 @@ export function useView(frame: RefObject<HTMLDivElement | null>, mover: RefObjec
 
   const apply = useCallback(() => {
     const { x, y, scale } = live.current;
+    // Before anything is moved, while the page need not be laid out anew to say where the stage is.
+    if (pointer.current) tell(...pointer.current);
     move();
     const step = scale * 100;
     const dots = step >= 9 ? step : step * 5;
     // Set on the stage itself: a custom property would be handed down, and the style of everything drawn worked out anew.
     frame.current?.style.setProperty('background-size', `${dots}px ${dots}px`);
     frame.current?.style.setProperty('background-position', `${(x % dots) - dots / 2}px ${(y % dots) - dots / 2}px`);
-    if (pointer.current) tell(...pointer.current);
     clearTimeout(timer.current);
     timer.current = setTimeout(() => setSettled({ ...live.current }), 110);
   }, [frame, move, tell]);

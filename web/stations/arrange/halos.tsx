@@ -1,0 +1,28 @@
+import { memo } from 'react';
+import { connectPoint, isFlank } from '../../../core/part';
+import type { PlacedUnit } from './layout';
+
+/** How far the round end of a halo stands out of its line, in hundredths of a step. */
+const ROUND = 35;
+
+interface Props {
+  units: readonly PlacedUnit[];
+  /** Ids of the selected pins. */
+  selected: ReadonlySet<string>;
+}
+
+/** Halos around the lines of all selected pins, from their connect points to the bodies: one figure, whatever their number. */
+export const Halos = memo(function Halos({ units, selected }: Props) {
+  if (selected.size === 0) return null;
+  return <path className="halo" d={units.flatMap((unit) => halosOf(unit, selected)).join('')} />;
+});
+
+function halosOf({ unit, drawing, x, y }: PlacedUnit, selected: ReadonlySet<string>): string[] {
+  return drawing.ports.flatMap((port) => {
+    if (!selected.has(unit.binding[port.id] ?? '')) return [];
+    const point = connectPoint(drawing.body, port);
+    const inward = port.side === 'left' || port.side === 'top' ? 1 : -1;
+    const to = (port.length * 100 - ROUND) * inward;
+    return `M${x + point.x * 100} ${y - point.y * 100}${isFlank(port.side) ? 'h' : 'v'}${to}`;
+  });
+}
