@@ -36,6 +36,16 @@ it('finds the table on any sheet, wherever its heading stands', () => {
   const pins = sheet('Pins', [[], ['', 'TF1 converter'], [], ['', ...HEAD], ...BODY.map((r) => ['', ...r])]);
   expect(list([cover, limits, pins])).toEqual(['1 VDD', '2 CLK', '3 VSS']);
 });
+it('reads a second list under the first whose columns stand in another order, and not the same terminals again', () => {
+  const more = [['4', 'EN', 'I', 'Enable input'], ['5', 'FLT', 'OD', 'Fault output']]; // prettier-ignore
+  const turned = (rows: string[][]) => [['Name', 'Pin', 'Description', 'Type'], ...rows.map(([n, name, type, text]) => [name!, n!, text!, type!])]; // prettier-ignore
+  const pins = read([sheet('Pins', [HEAD, ...BODY, [], ['Control pins'], ...turned(more)])]);
+  expect(pins.terminals.map((t) => `${t.numbers['']} ${t.name} ${t.type}`).slice(-2)).toEqual(['4 EN input', '5 FLT open-drain']);
+  expect(pins.terminals.at(-1)!.origin?.cell).toBe('A9');
+  expect(list([sheet('Pins', [HEAD, ...BODY, [], ...turned(BODY)])])).toHaveLength(3);
+});
+it('keeps the exposed pad of a list without headings', () =>
+  expect(list([sheet('Pins', [...BODY, ['4', 'Q', 'O', 'Output'], ['EP', 'EP', 'G', 'Ground']])])).toContain('EP EP'));
 it('joins a name whose line ended within a word, and asks', () => {
   const [, broken] = read([sheet('Pins', [HEAD, BODY[0]!, ['2', 'VREF_SAM\nP', 'I', 'Sampled reference'], BODY[2]!])]).terminals;
   expect(broken).toMatchObject({ name: 'VREF_SAMP', doubts: [{ field: 'name', reason: 'Its lines break between “VREF_SAM” and “P”.' }] });

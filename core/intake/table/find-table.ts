@@ -1,7 +1,7 @@
 import type { Column, ColumnRole } from '../proposal';
 import { fitToColumns, splitWords } from '../text/aligned';
 import { isTypeCode, isTypePhrase, typeInOneLine } from '../understand/type-codes';
-import { filled, isBlank, type Grid, type GridRow } from './grid';
+import { filled, isBlank, mapCells, type Grid, type GridRow } from './grid';
 import { headingWorth, headsOtherTable, isOfPackage, packageIn, packageOfHeading, roleOfHeading } from './headings';
 import { looksLikeNumbers, readCountedCell, readNumberCell } from './numbers';
 
@@ -33,8 +33,8 @@ export function findTable(grid: Grid): FoundTable | undefined {
   if (best && best.score > 0) {
     // A header that is repeated on each page continues the same table.
     const key = keyOf(best.t);
-    const same = candidates.filter((t) => keyOf(t) === key);
-    const rows = same.length === 1 ? best.t.rows : same.flatMap((t) => t.rows);
+    const same = candidates.filter((t) => keyOf(t) === key || goesOnInOtherOrder(best.t, t));
+    const rows = same.length === 1 ? best.t.rows : same.flatMap((t) => rowsInOrderOf(best.t, t));
     const taken = new Set<number>();
     for (const row of rows) taken.add(row.line);
     for (const h of headers.filter((_, i) => same.includes(candidates[i]!)))
@@ -45,6 +45,26 @@ export function findTable(grid: Grid): FoundTable | undefined {
 }
 
 const keyOf = (t: FoundTable): string => t.columns.map((c) => c.heading.toLowerCase().replace(/\s+/g, ' ')).join('|');
+
+/** A second list, of the supplies say, whose columns stand in another order; one of the same terminals again is none. */
+function goesOnInOtherOrder(best: FoundTable, other: FoundTable): boolean {
+  if (scoreOf(other) === 0 || other.columns.length !== best.columns.length || !orderOf(best, other)) return false;
+  const at = best.columns.findIndex((c) => c.role === 'number');
+  const known = new Set(best.rows.map((r) => r.cells[at]?.trim()));
+  return rowsInOrderOf(best, other).every((r) => r.cells[at]?.trim() === '' || !known.has(r.cells[at]?.trim()));
+}
+
+/** Where each column of the best table stands in the other, by its role and package; undefined where they are others. */
+function orderOf(best: FoundTable, other: FoundTable): number[] | undefined {
+  const nameOf = (c: Column) => (c.role === 'ignore' ? c.heading.toLowerCase() : `${c.role} ${c.packageName}`);
+  const order = best.columns.map((c) => other.columns.findIndex((o) => nameOf(o) === nameOf(c)));
+  return order.includes(-1) || new Set(order).size < order.length ? undefined : order;
+}
+
+function rowsInOrderOf(best: FoundTable, other: FoundTable): GridRow[] {
+  const order = other === best || keyOf(other) === keyOf(best) ? undefined : orderOf(best, other);
+  return order ? other.rows.map((r) => mapCells(r, (of) => order.map((i) => of[i]!))) : other.rows;
+}
 
 function findHeaders(grid: Grid): Header[] {
   const headers: Header[] = [];
@@ -337,13 +357,24 @@ function withoutHeader(grid: Grid): FoundTable | undefined {
   const counts = grid.rows.filter((r) => filled(r).length > 1).map((r) => r.cells.length);
   const width = Math.max(0, ...counts);
   if (width < 2) return tightWithoutHeader(grid);
-  const body = grid.rows.filter((r) => r.cells.some((c) => looksLikeNumbers(c)) && filled(r).length > 1);
+  const body = withPadUnder(
+    grid,
+    grid.rows.filter((r) => r.cells.some((c) => looksLikeNumbers(c)) && filled(r).length > 1),
+  );
   if (!mostly(body, grid)) return tightWithoutHeader(grid);
   const rows = body.map((r) => ({ ...r, cells: pad(r.cells, width) }));
   const columns = guessColumns(rows, width);
   if (!columns) return undefined;
   const taken = new Set(rows.map((r) => r.line));
   return { columns, rows, around: grid.rows.filter((r) => !taken.has(r.line)), headerLine: undefined };
+}
+
+/** The exposed pad has no figure in its number; its row comes last. */
+function withPadUnder(grid: Grid, body: GridRow[]): GridRow[] {
+  const last = body.at(-1);
+  const next = last && grid.rows[grid.rows.indexOf(last) + 1];
+  const isPad = next && filled(next).length > 1 && next.cells.some((c) => readNumberCell(c).kind === 'pad');
+  return isPad ? [...body, next] : body;
 }
 
 /** `1 VDD` or `VDD 1`, one blank apart. */

@@ -1,5 +1,6 @@
 import type { ColumnRole } from '../proposal';
 import { remember } from '../../part';
+import { headingInEnglish } from '../understand/other-languages';
 
 /** Words over a column, by role. A heading is compared without case, punctuation and plural marks. */
 const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
@@ -9,7 +10,7 @@ const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
   type: /^((pin|signal|buffer|electrical|io|i o|port|pad|terminal|lead|input|cell) )?(type|types|class|kind|dir|direction)$|^io$|^i o$|^(p )?io( [pgs]{1,2}| pwr| power| gnd)+$|^in out$|^dir$|^(pin|signal) (io|i o)$|^attribute$|^electrical$/,
   description:
     /^((pin|signal|terminal|functional|short|ball|function|lead|contact) )?(description|descriptions|desc|purpose|explanation|details|remarks|remark|comment|comments|notes|note|meaning|use|usage)$|^function(s)?( and)? description$|^functions?$|^(pin|terminal|signal) function$|^name and function$|^what (it|they) (does|do|is for|are for)$|^functions? (in|of|for) /,
-  group: /^(pin |signal |functional )?(group|category|block|section|bank|interface|port group|domain group)$/,
+  group: /^(pin |signal |function |functional )?(group|category|block|section|bank|interface|port group|domain group)$/,
   alternates:
     /^(alternate|alternative|alt|additional|other|multiplexed|secondary|mux)( pin| signal)?( function| functions| name| names|s)?( \d{1,2})?$|^af( ?\d{1,2})?$|^altfn$/,
   rail: /^(io |i o |pad |power |supply |voltage )?(rail|domain|supply|power supply|supply domain|power domain|supply rail|vdd|bank supply)$/,
@@ -71,7 +72,7 @@ export function headingWorth(cells: readonly string[]): number {
   const known = roles.filter((r) => r !== undefined).length;
   const hasKey = roles.some((r) => r === 'number' || r === 'name' || r === 'ambiguous');
   if (!hasKey) return 0;
-  if (cells.some((c) => OTHER_TABLE.test(normal(c)))) return 0;
+  if (headsOtherTable(cells, 1)) return 0;
   return known >= 2 && known * 2 >= cells.filter((c) => c.trim() !== '').length ? known : 0;
 }
 
@@ -81,13 +82,14 @@ const OTHER_TABLE =
 
 /** True where words stand over limits, registers or orders: the heading of a table that is no pinout. */
 export const headsOtherTable = (cells: readonly string[], least = 2): boolean =>
-  cells.filter((c) => OTHER_TABLE.test(normal(c))).length >= least;
+  cells.filter((c) => OTHER_TABLE.test(headingInEnglish(c) ?? normal(c))).length >= least;
 
 /** What a heading says of its column; `ambiguous` where the cells must decide; undefined where it says nothing. */
 export const roleOfHeading = remember((heading: string): ColumnRole | 'ambiguous' | undefined => {
   if (heading.length > 60) return undefined;
   const bare = heading.replace(/\([^)]*\)?/g, ' ');
-  return roleOfText(normal(heading)) ?? (bare === heading ? undefined : roleOfText(normal(bare)));
+  const known = roleOfText(normal(heading)) ?? (bare === heading ? undefined : roleOfText(normal(bare)));
+  return known ?? roleOfText(headingInEnglish(heading) ?? headingInEnglish(bare) ?? '');
 });
 
 function roleOfText(text: string): ColumnRole | 'ambiguous' | undefined {

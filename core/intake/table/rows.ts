@@ -1,6 +1,7 @@
 import { problem, type Doubt, type Origin, type Problem } from '../../part';
 import type { Column, Terminal } from '../proposal';
 import { inferType } from '../understand/infer-type';
+import { inEnglish } from '../understand/other-languages';
 import { typeInOneLine } from '../understand/type-codes';
 import { levelDoubt, readActiveLow } from './active-low';
 import { brokenName, joinName, roomForNames, whole } from './broken-names';
@@ -335,7 +336,7 @@ function terminal(
   context: Context,
 ): Terminal {
   const said = entry.activeLow === '' ? description : `${description} ${entry.activeLow}`;
-  const low = readActiveLow(name, overbar, said, names);
+  const low = readActiveLow(name, overbar, inEnglish(said), names);
   const type = inferType(name, entry.type, description, context.legend);
   if (low.unsure) doubts.push(levelDoubt(`${low.unsure}.`));
   if (type.doubt) doubts.push(type.doubt);

@@ -122,6 +122,13 @@ const CUES: readonly Cue[] = [
   { type: 'passive', against: ['supply-out'], words: /^\W*((bypass|decoupling|external|reservoir)\W+)+capacitor\b/i },
   { type: 'output', against: ['passive'], words: /\b(drain|collector) of the (internal|integrated|power|high-voltage|main)\b/i },
   { type: 'bidirectional', against: ['input'], name: /^SCL?_?\d[A-Z]?$/, unless: /\binput\b/i },
+  // The clocks of a serial audio port come in or go out by who is its master.
+  {
+    type: 'bidirectional',
+    against: ['input'],
+    name: /^(BCLK|BICK|BCK|LRC?LK|LRCK|WCLK|WS|I2S_(BCLK|SCK|WS|LRCK))\d?$/,
+    unless: /\binput\b|\bslave\b/i,
+  },
   // A coil hangs on it, and yet the part drives it.
   {
     type: 'output',

@@ -1,4 +1,5 @@
 import { heldAgainstPrecedent } from './held-against-precedent';
+import { inEnglish } from './other-languages';
 import { evidenceOfCode } from './type-codes';
 import { weighType, type TypeConclusion } from './weigh-type';
 
@@ -27,7 +28,7 @@ export function inferType(
   const alike = kept.get(key);
   const known = alike?.find((k) => hasShape(k.name, name));
   if (known) return known.name === name ? copyOf(known.conclusion) : renamed(known, name);
-  const said = { name, code, description, told: evidenceOfCode(code ?? '', legend) };
+  const said = { name, code, description: inEnglish(description), told: evidenceOfCode(code ?? '', legend) };
   const conclusion = heldAgainstPrecedent(weighType(said), said);
   if (kept.size >= MOST_KEPT) kept.clear();
   kept.set(key, [...(alike ?? []), { name, conclusion, because: conclusion.because.split(`name ${name}`) }]);

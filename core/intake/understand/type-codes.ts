@@ -1,5 +1,6 @@
 import type { ElectricalType } from '../../part';
 import { COVERS, evidence, type Evidence } from './evidence';
+import { inEnglish } from './other-languages';
 import { wordsOfType } from './type-words';
 
 /** A code that names a class of types and not one: the name and the description decide within it. */
@@ -83,7 +84,7 @@ export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>
   if (meaning) return meant(meaning, because);
   const built = builtCode(code, because);
   if (built) return [built];
-  const said = phrase(text, because);
+  const said = phrase(inEnglish(text), because);
   // `Bidirectional (open-drain)`: how it drives is no other type beside that.
   const both = said.find((e) => e.type === 'bidirectional');
   const spoken = both ? said.filter((e) => e === both || !COVERS.bidirectional!.concat('open-drain').includes(e.type)) : said;

@@ -57,7 +57,8 @@ export interface Said {
 }
 
 /** Weighs what the type column, the description and the name say of a type. */
-export function weighType({ name, code, description, told }: Said): TypeConclusion {
+export function weighType({ name, code, description, told: cell }: Said): TypeConclusion {
+  const told = ofPowerOutput(cell, name, description);
   const words = [...testTerminal(name, description), ...severalFunctions(name, description), ...wordsOfType(description)]
     // The drain of a bus's clock is the master's, where the column says that the clock comes in.
     .filter((e) => !(e.type === 'open-drain' && exactOf(told) === 'input' && /^SCL/i.test(name)))
@@ -106,6 +107,13 @@ export function weighType({ name, code, description, told }: Said): TypeConclusi
       candidates,
     },
   };
+}
+
+/** `Power output` is the output of a bridge or a rail that the part makes: of the latter where name or words say so too. */
+function ofPowerOutput(told: Evidence[], name: string, description: string): Evidence[] {
+  const rail = told.find((e) => e.type === 'supply-out');
+  if (!rail || told.length < 2 || told.some((e) => e !== rail && e.type !== 'output')) return told;
+  return [...evidenceOfName(name), ...wordsOfType(description)].some((e) => e.type === 'supply-out') ? [rail] : told;
 }
 
 /** In a class of power an input is one of supply, and an output a rail. */

@@ -1,0 +1,56 @@
+import type { ElectricalType } from '../../part';
+import { roleOfHeading } from '../table/headings';
+import { inferType } from './infer-type';
+import { inEnglish } from './other-languages';
+
+it.each([
+  ['引脚号', 'number'],
+  ['管脚序号', 'number'],
+  ['端子番号', 'number'],
+  ['Pin-Nr.', 'number'],
+  ['引脚', 'ambiguous'],
+  ['Broche', 'ambiguous'],
+  ['引脚名称', 'name'],
+  ['端子名', 'name'],
+  ['Bezeichnung', 'name'],
+  ['Nom', 'name'],
+  ['类型', 'type'],
+  ['入出力', 'type'],
+  ['Sens', 'type'],
+  ['功能描述', 'description'],
+  ['Beschreibung', 'description'],
+  ['复用功能', 'alternates'],
+  ['Gruppe', 'group'],
+  ['参数', undefined],
+])('over a column %s says %s', (heading, role) => expect(roleOfHeading(heading)).toBe(role));
+
+it.each([
+  ['Takteingang', 'clock input'],
+  ['Digitalausgang', 'Digital output'],
+  ['100 nF nach Masse', '100 nF to ground'],
+  ['Sortie (drain ouvert)', 'output (open-drain)'],
+  ['芯片使能输入，高电平有效', '芯片 enable input, active high'],
+  ['地址输入', 'address input'],
+  ['接电容到地', '接 capacitor to ground'],
+  ['I2C データ、オープンドレイン', 'I2C data, open-drain'],
+  ['Mass flow sensor, Taktik', 'Mass flow sensor, Taktik'],
+])('%s means %s', (text, english) => expect(inEnglish(text)).toBe(english));
+
+it.each<[name: string, code: string, description: string, type: ElectricalType]>([
+  ['OUT1', 'Ausgang (Open-Drain)', 'Relaisausgang 1', 'open-drain'],
+  ['VREG', 'Versorgungsausgang', 'Interner Regler', 'supply-out'],
+  ['NC', 'Unbeschaltet', 'Nicht verbunden', 'no-connect'],
+  ['IN+', 'Entrée', 'Entrée non inverseuse', 'input'],
+  ['SDA', '输入/输出', 'I2C 数据', 'bidirectional'],
+  ['STDBY', '', '充电完成指示，漏极开路输出', 'open-drain'],
+  ['BST', '', '自举电容，接 100 nF 到 SW', 'passive'],
+  ['VDD', '电源', '', 'supply-in'],
+  ['SCL', '入力', 'I2C クロック', 'input'],
+])('%s, “%s”, “%s” is %s', (name, code, description, type) =>
+  expect(inferType(name, code === '' ? undefined : code, description, new Map())).toMatchObject({ type }),
+);
+
+it('leaves a type that it has no word for to a person', () =>
+  expect(inferType('VCC_OUT', 'Tápkimenet', '', new Map()).doubt?.reason).toBe(
+    'The type “Tápkimenet” is not known; taken from name VCC_OUT.',
+  ));
