@@ -243,6 +243,10 @@ describe.each(TRIPS)('%s', (rule, trip, says, mends) => {
   }
 });
 
+it('says once that nothing is drawn while no unit is planned', () =>
+  expect(checkPart({ ...provenPart(), units: [], drawings: [] }).findings.filter((f) => f.rule === 'pin-undrawn')).toMatchObject([
+    { where: {}, message: 'None of its 8 pins is drawn: no unit is planned yet.' },
+  ]));
 it('has a part for every rule', () => expect(TRIPS.map(([rule]) => rule).sort()).toEqual(RULES.map((r) => r.id).sort()));
 
 describe('the registry', () => {

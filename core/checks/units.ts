@@ -33,14 +33,19 @@ export const unitRules: Rule[] = [
     severity: 'error',
     title: 'A pin is in no unit',
     why: 'It cannot be wired, so its pad stays open on the board.',
-    find: (facts) =>
-      facts.part.pins
+    find: (facts) => {
+      const { pins, units } = facts.part;
+      // Before any unit is planned, one finding says as much as one for each of 484 pins.
+      if (units.length === 0 && pins.length > 1)
+        return [{ where: {}, message: `None of its ${pins.length} pins is drawn: no unit is planned yet.` }];
+      return pins
         .filter((p) => !facts.placesOf.has(p.id))
         .map((p) => ({
           where: { pin: p.id },
           message: `${pinText(p)} is drawn in no unit.`,
           mends: placeMend(facts, p),
-        })),
+        }));
+    },
   },
   {
     id: 'pin-drawn-twice',

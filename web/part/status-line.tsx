@@ -17,7 +17,7 @@ export function StatusLine() {
         : `${selection.length} pins selected`;
   return (
     <footer className="flex h-7 shrink-0 items-center gap-6 border-t border-line bg-surface px-4 text-[12.5px] text-muted">
-      <span id="stage-note" className="w-[38ch] overflow-hidden font-mono whitespace-nowrap contain-content empty:hidden">
+      <span id="stage-note" className="font-mono whitespace-pre empty:hidden">
         {note}
       </span>
       <span>{packages.find((p) => p.id === packageId)?.name ?? 'no package'}</span>

@@ -56,7 +56,9 @@ export function useView(frame: RefObject<HTMLDivElement | null>, mover: RefObjec
       if (!note) return;
       const at = toSheet(clientX, clientY);
       const zoom = Math.round((live.current.scale / WHOLE) * 100);
-      note.textContent = `x ${Math.round(at.x / 100)}  y ${-Math.round(at.y / 100)} steps   zoom ${zoom}%`;
+      // Of one width, so that what stands beside it stays where it is.
+      const wide = (n: number) => String(Math.round(n)).padStart(4);
+      note.textContent = `x ${wide(at.x / 100)}  y ${wide(-at.y / 100)} steps  zoom ${wide(zoom)}%`;
     },
     [toSheet],
   );
