@@ -72,7 +72,11 @@ export const padRules: Rule[] = [
     find: ({ part }) =>
       part.packages
         .filter((p) => p.land.pads.length === 0)
-        .map((p) => ({ where: { package: p.id }, message: `${p.name === 'package' ? 'The package' : `Package ${p.name}`} has no pads yet.`, mends: landMend(p) })),
+        .map((p) => ({
+          where: { package: p.id },
+          message: `${p.name === 'package' ? 'The package' : `Package ${p.name}`} has no pads yet.`,
+          mends: landMend(p),
+        })),
   },
   {
     id: 'pad-without-pin',
