@@ -55,7 +55,10 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
   const acts = ACTS_LOW.exec(description);
   if (!mark && bar && !names.has(`${bar[1]}A`) && acts) return lowByBar(bar[1]!, acts[0]);
   if (!mark && other !== undefined && main !== '') return { activeLow: false, unsure: `${other} is marked active low, ${main} is not` };
-  if (!mark) return { activeLow: false };
+  if (!mark)
+    return bar && KNOWN.test(bar[1]!) && /\blow\b/i.test(description)
+      ? { activeLow: false, unsure: `B on ${bar[1]} and “low” can mean active low` }
+      : lowByDeed(main, description);
   if (SAYS_HIGH.test(description))
     return {
       activeLow: false,
@@ -65,6 +68,18 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
   if (acts) return { activeLow: true, because: `“${acts[0]}”` };
   if (mark.sure || KNOWN.test(mark.stem)) return { activeLow: true, because: `“${mark.mark}” on ${mark.stem}` };
   return { activeLow: false, unsure: `“${mark.mark}” on ${mark.stem} can mean active low` };
+}
+
+const SELECTED_LOW = /\b(selected|addressed|active|enabled)\b[^.;]{0,30}\b(while|when)\b[^.;]{0,12}\blow\b|\blow (level )?selects (the|this) (device|part|chip|slave)\b/i; // prettier-ignore
+const RESETS_LOW = /\blow (level |pulse |signal )?[^.;]{0,24}\b(resets?|clears?)\b/i;
+const ENABLES_LOW = /\blow (level )?(enables|activates)\b/i;
+
+/** A name without a mark whose terminal acts by a low level all the same. */
+function lowByDeed(name: string, description: string): ActiveLow {
+  const stem = tail(name);
+  const by = /^S?(CS|SS|CE)\d*$/.test(stem) ? SELECTED_LOW : RESETS.test(stem) ? RESETS_LOW : KNOWN.test(stem) ? ENABLES_LOW : undefined;
+  const deed = by?.exec(description)?.[0];
+  return deed === undefined ? NOT_LOW : { activeLow: true, because: `“${deed}”` };
 }
 
 /** `OEB`, "low enables the outputs": B for bar where the function is one that is low-active everywhere. */

@@ -144,6 +144,13 @@ describe('active low', () => {
     ['nRESETO', 'Reset to the processor', true],
     ['OEB', 'Output enable; low enables the outputs', true],
     ['INTB', 'Interrupt of port B', false],
+    ['CS', 'Chip select. The device is selected while CS is low', true],
+    ['RESET', 'Reset; a low level of 20 µs resets all registers', true],
+    ['SPI_CE', 'Low selects this device', true],
+    ['OE', 'Low enables the outputs', true],
+    ['SEL', 'Low selects channel A', false],
+    ['SEL', 'The upper channel is selected when low', false],
+    ['EN', 'Low for shut-down', false],
   ])('%s (%s) is %s', (name, description, activeLow) => expect(readActiveLow(name, false, description, names).activeLow).toBe(activeLow));
   it.each<[string, string]>([
     ['DATA_N', 'Data'],
@@ -152,6 +159,7 @@ describe('active low', () => {
     ['RXD', 'receive data output; active LOW after a wake-up event'],
     ['LOLX_n', 'Data'],
     ['XYZB', 'Low when the loop has lost lock'],
+    ['FLTB', 'Reports open strings, low, open drain'],
   ])('asks about %s (%s)', (name, description) => expect(readActiveLow(name, false, description, names).unsure).toBeDefined());
   it('believes an overbar', () => expect(readActiveLow('X', true, '', names)).toEqual({ activeLow: true, because: 'overbar' }));
 });

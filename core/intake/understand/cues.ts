@@ -37,6 +37,27 @@ const CUES: readonly Cue[] = [
     words: /\bsinks? (current|up to)\b|\bgoes (open|high[- ]impedance)\b|\bpulls? (it |the (line|output) )?(to ground|low)\b/i,
     unless: /\bpush-?pull\b|\bsources? (and|or)\b|\b(and|or) sources?\b|\bled\b/i,
   },
+  // An output that has to be pulled up does not do so itself.
+  {
+    type: 'open-drain',
+    against: ['output'],
+    words: /\b(needs?|requires?|with) (an? )?(external )?pull-?up\b|\bpull-?up( resistor)? (is )?(needed|required|necessary)\b/i,
+    unless: /\bpush-?pull\b|\bno (external )?pull-?up\b/i,
+  },
+  { type: 'supply-out', against: ['output'], words: /\bhigh[- ]voltage output\b|\bboosted voltage\b/i },
+  {
+    type: 'output',
+    against: ['passive', 'input'],
+    words: /\bcurrent (flows|is drawn|is sunk|sink)\b/i,
+    unless: /\bno current\b|\bsens|\bmeasur/i,
+  },
+  // Letters of a bus strobe that a cell, a motor or a soft start has too.
+  {
+    type: 'passive',
+    against: ['input'],
+    name: /^(CE|RE|WE|RD|WR|OE|SS|CS)\d?$/,
+    unless: /^\s*$|enabl|select|chip|read|writ|strobe|slave|output|access|receiv|activ|soft|frame/i,
+  },
   {
     type: 'supply-out',
     against: ['output'],
@@ -156,6 +177,12 @@ const CUES: readonly Cue[] = [
     against: ['ground'],
     words: /\b(floating|bootstrap|source of|emitter|drain of|sense|switch(ing)? node)\b/i,
     unless: /\b(exposed|thermal) (pad|paddle)\b/i,
+  },
+  {
+    type: 'ground',
+    against: ['passive'],
+    words: /^\W*return (of|for|from)\b/i,
+    unless: /\b(crystal|oscillator|driver|gate|boot|inductor)/i,
   },
   { type: 'ground', against: ['input', 'output'], words: /\breturn\b/i, unless: /\b(to|from) (\S+ ){0,2}return\b/i },
   {

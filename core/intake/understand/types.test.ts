@@ -151,6 +151,8 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['VEXCC', undefined, 'Sense of the external regulator’s output', 'input'],
   ['CWD', undefined, 'Watchdog window: capacitor to ground', 'passive'],
   ['VSS', 'Input', 'Ground: connect all VSS pins to the system ground (0 V)', 'ground'],
+  ['CE', undefined, 'Chip enable', 'input'],
+  ['MICBIAS', 'Power output', 'Microphone bias output 2.5 V', 'supply-out'],
 ];
 
 it.each(SURE)('%s, type “%s”, “%s” is %s, without a doubt', (name, code, description, type) => {
@@ -220,6 +222,14 @@ const ASKED: [string, string | undefined, string][] = [
   ['IREF', 'I', 'Reference current; 26.1 kΩ to AGND'],
   ['ONTIME', undefined, 'Time that the output stays on'],
   ['SC1', undefined, 'Serial clock 1'],
+  ['IRQ0', undefined, 'Interrupt request output; needs a pull-up resistor'],
+  ['CE', undefined, 'Counter electrode of the cell; driven so that the other keeps its potential'],
+  ['HVRTN', undefined, 'Return of the tube’s cathode'],
+  ['HV+', undefined, 'High-voltage output to the anode'],
+  ['SS/HSA', undefined, 'Slave select, or port active'],
+  ['DB14/SDI', undefined, 'Data bit 14, or serial data input'],
+  ['BCLK', undefined, 'Bit clock'],
+  ['VOUT_A', 'Power output', 'Phase A'],
 ];
 
 it.each(ASKED)('%s, type “%s”, “%s” is asked, with candidates', (name, code, description) => {

@@ -159,11 +159,17 @@ function narrowest(words: Evidence[]): Evidence[] {
 
 /** `AD0/SDO`, `address bit; data output`: each function has its own words, and both directions in them are both. */
 function severalFunctions(name: string, description: string): Evidence[] {
-  const clauses = description.split(/;\s+/);
-  if (clauses.length < 2 || name.split('/').length !== clauses.length) return [];
-  const types = new Set(clauses.map((clause) => wordsOfType(clause)[0]?.type));
+  const parts = name.split('/');
+  const clauses = [/;\s+/, /,? or /].map((by) => description.split(by)).find((c) => c.length > 1 && c.length === parts.length);
+  if (!clauses) return [];
+  const types = clauses.map((clause) => wordsOfType(clause)[0]?.type);
   // Under what is said outright, so that each direction still speaks against it.
-  return types.has('input') && types.has('output') ? [evidence('bidirectional', 5.9, 'its two functions')] : [];
+  if (types.includes('input') && types.includes('output')) return [evidence('bidirectional', 5.9, 'its two functions')];
+  // Where only one of its functions tells a direction, the other may have any.
+  const silent = types.findIndex((type) => type === undefined);
+  const told = types.find((type) => type !== undefined);
+  const isOpen = silent >= 0 && (told === 'input' || told === 'output') && evidenceOfName(parts[silent]!).every((e) => e.type !== told);
+  return isOpen ? [evidence('bidirectional', 4, 'its other function')] : [];
 }
 
 type Voices = Map<ElectricalType, { weight: number; reasons: string[] }>;
