@@ -1,5 +1,6 @@
 import type { ElectricalType } from '../part';
 import { assign } from './assign';
+import { otherNamesOf } from './kinds';
 import type { ModelNode } from './read-models';
 import { isLowMarked, letterOf, plainName, rolesOf, rolesOfPin, shortens, withoutMark, wordsOf } from './roles';
 import { countsAlike, indexed, senseOf } from './sense';
@@ -92,9 +93,12 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   for (const pin of pins) signals.set(`${pin.name} ${pin.type}`, [...(signals.get(`${pin.name} ${pin.type}`) ?? []), pin]);
   const rows = [...signals.values()];
   const isOne = channel || haveOneIndex(pins);
-  const otherNames = otherNamesOf(pins);
+  const otherNames = otherNamesOf(pins, nodes);
   const likeness = rows.map(([first]) =>
-    nodes.map((node) => alike(first!, node, isOne, otherNames.get(withoutMark(first!.name).toUpperCase()))),
+    nodes.map((node) => {
+      const known = (name: string) => otherNames.get(withoutMark(name).toUpperCase()) ?? [];
+      return alike(first!, node, isOne, [...known(first!.name), ...(isOne ? known(withoutIndex(first!.name)) : [])]);
+    }),
   );
   const chosen = assign(likeness.map((row) => row.map((l) => l.score)));
   const takenNodes = new Set<number>();
@@ -128,23 +132,6 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
     for (const pin of members)
       if (freeNodes.length === 0) out.left.push({ pin: pin.number, reason: 'every node of the model has its pin already' });
       else out.asks.push({ pin: pin.number, reason: `${reason} Free: ${freeNodes.join(', ')}.` });
-}
-
-/** Names that mean the same in one kind of part only, which its other pins tell. */
-const KINDS: { has: RegExp[]; alike: string }[] = [
-  // In a driver of two switches VS is no supply: it is the upper switch's source, as HS is.
-  { has: [/^HO$/i, /^LO$/i], alike: 'VS HS, VB HB, HIN HI, LIN LI' },
-  // A controller's current is sensed; elsewhere CS selects a chip.
-  { has: [/^COMP$/i, /^V?FB$|^INV$/i, /^(OUT(PUT)?|GD|DRV|GATE)$/i], alike: 'CS ISENSE, CS ISEN' },
-  { has: [/^THR(ES(H(OLD)?)?)?$/i, /^TR(IG(GER)?)?$/i], alike: 'R RESET, Q OUT, CV CONT' },
-  { has: [/^DE$/i, /^~?RE#?$/i], alike: 'RO R, DI D' },
-];
-
-/** The other names that this kind of part has for its pins, by their names in capitals without a mark. */
-function otherNamesOf(pins: readonly MatchPin[]): ReadonlyMap<string, string> {
-  const kind = KINDS.find(({ has }) => has.every((name) => pins.some((p) => name.test(p.name))));
-  const pairs = (kind?.alike ?? '').split(', ').map((pair) => pair.split(' ') as [string, string]);
-  return new Map(pairs.flatMap(([a, b]) => [[a, b], [b, a]] as [string, string][])); // prettier-ignore
 }
 
 /**
@@ -200,8 +187,8 @@ interface Likeness {
 const asSaid = (node: ModelNode): string => `line ${node.docLine}: “${node.doc}”`;
 
 /** How alike a pin and a node are, by names first, then by what comments say, then by shared words. */
-function alike(pin: MatchPin, node: ModelNode, channel: boolean, also?: string): Likeness {
-  const names = [...(channel ? [pin.name, withoutIndex(pin.name)] : [pin.name]), ...(also === undefined ? [] : [also])];
+function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: readonly string[]): Likeness {
+  const names = [...(channel ? [pin.name, withoutIndex(pin.name)] : [pin.name]), ...also];
   const plain = names.map(plainName);
   if (contradicts(pin, node)) return { score: 0, because: '' };
   const isOtherSense = isLowMarked(pin.name) !== isLowMarked(node.name);
@@ -235,7 +222,9 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean, also?: string):
     if (first.trim().length > 1 || !shares(rolesOf(pin.name), rolesOf(first))) return { score: 0.1, because: '' };
   }
   // What is known by another name there has the roles of that one.
-  const own = new Set((also === undefined ? names : [also]).flatMap((n) => [...rolesOfPin({ name: n, type: pin.type })]));
+  const rolesOfAll = (list: readonly string[]) => list.flatMap((n) => [...rolesOfPin({ name: n, type: pin.type })]);
+  const there = rolesOfAll(also);
+  const own = new Set(there.length > 0 ? there : rolesOfAll(names));
   // COM of a switch is its common contact; a ground only where the pin is one.
   if (own.has('common') && pin.type !== 'unspecified') own.delete(isSupply(pin) ? 'common' : 'ground');
   // Whether a ground is the model's negative supply, a person says.

@@ -56,7 +56,7 @@ const ROLES: [role: string, words: RegExp][] = [
   ['reference', /^(ref|vref|refin|reference)$|\breference (voltage )?input\b/],
   [
     'input',
-    /^(in|vin|vi|pvin|input|i|a|din|inp?ut|ain)$|^(signal |line |logic |data |voltage |regulator |unregulated |control )?input\b|\binput (terminal|pin|voltage|of)\b/,
+    /^(in|\+?vin|vi|pvin|input|i|a|din|inp?ut|ain)$|^(signal |line |logic |data |voltage |regulator |unregulated |control )?input\b|\binput (terminal|pin|voltage|of)\b/,
   ],
   [
     'output',

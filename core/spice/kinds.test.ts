@@ -1,0 +1,22 @@
+import { otherNamesOf } from './kinds';
+
+const named = (names: string) => names.split(' ').map((name) => ({ name }));
+
+it.each<[kind: string, pins: string, nodes: string, name: string, others: string[]]>([
+  ['a half-bridge driver', 'HO LO VS VB', 'HO LO HS HB', 'VS', ['HS']],
+  ['a converter', 'BST SW FB', 'BOOT PH VSENSE', 'FB', ['VSENSE']],
+  ['a shunt reference', 'REF A K', 'CATHODE ANODE ADJ', 'REF', ['ADJ']],
+  ['a triac', 'T1 T2 GATE', 'MT2 G MT1', 'T1', ['MT1']],
+  ['an amplifier', 'V+ V-', 'VP VM', 'V-', ['VM']],
+  ['an amplifier whose inputs are VP and VM', 'V+ V-', 'VP VM VCC VEE', 'V-', []],
+  ['a register', 'DS SHCP ~MR Q0 Q1 Q2', 'SER SRCLK SRCLRN QA QB QC', '~MR', ['SRCLR', 'SRCLRN']],
+  ['its outputs', 'DS SHCP ~MR Q0 Q1 Q2', 'SER SRCLK SRCLRN QA QB QC', 'Q2', ['QC']],
+  ['outputs from 1 on', 'Q1 Q2 Q3', 'QA QB QC', 'Q1', ['QA']],
+  ['a counter’s data', 'CP TC D0 D1 D2 Q0 Q1 Q2', 'CLK RCO A B C QA QB QC', 'D1', ['B']],
+  ['outputs of another number', 'Q0 Q1 Q2 Q3', 'QA QB QC', 'Q1', []],
+  ['letters alone', 'D0 D1 D2', 'A B C', 'D1', []],
+  ['what has no series', 'Q0 Q2 Q3', 'QA QB QC', 'Q2', []],
+  ['a multiplexer', 'S0 S1 Z Y0 Y1', 'A B X X0 X1', 'Z', ['X', 'COM']],
+])('in %s of %s over %s, %s has the other names %s', (_kind, pins, nodes, name, others) =>
+  expect(otherNamesOf(named(pins), named(nodes)).get(name.replace('~', '')) ?? []).toEqual(others),
+);

@@ -1,0 +1,97 @@
+import { groupBy } from '../part';
+import { withoutMark } from './roles';
+
+interface Kind {
+  /** Names that a part of this kind has among its pins, and such that its model has among its nodes. */
+  pins: RegExp[];
+  nodes?: RegExp[];
+  /** A name that none of the model's nodes has. */
+  without?: RegExp;
+  /** Pairs of names that mean the same there. */
+  alike: string;
+}
+
+/** Names that mean the same in one kind of part only, which its other pins tell. */
+const KINDS: Kind[] = [
+  // In a driver of two switches VS is no supply: it is the upper switch's source, as HS is.
+  { pins: [/^HO$/i, /^LO$/i], alike: 'VS HS, VB HB, HIN HI, LIN LI' },
+  // A controller's current is sensed; elsewhere CS selects a chip.
+  { pins: [/^COMP$/i, /^V?FB$|^INV$/i, /^(OUT(PUT)?|GD|DRV|GATE)$/i], alike: 'CS ISENSE, CS ISEN' },
+  { pins: [/^THR(ES(H(OLD)?)?)?$/i, /^TR(IG(GER)?)?$/i], alike: 'R RESET, Q OUT, CV CONT' },
+  { pins: [/^DE$/i, /^~?RE#?$/i], alike: 'RO R, DI D' },
+  // A converter senses its output where a controller's feedback comes in.
+  { pins: [/^(BST|BOOT|C?BOOT)$/i, /^(SW|PH|LX|PHASE)$/i, /^V?FB$|^VSENSE$/i], alike: 'FB VSENSE, VFB VSENSE' },
+  // The third terminal of a shunt reference is adjusted by.
+  { pins: [/^(REF|ADJ|R)$/i, /^(A|ANODE)$/i, /^(K|C|CATHODE)$/i], alike: 'REF ADJ, R ADJ' },
+  { pins: [/^G(ATE)?$/i, /^M?T1$/i, /^M?T2$/i], alike: 'T1 MT1, T2 MT2' },
+  { pins: [/^NO\d?$/i, /^NC\d?$/i, /^(C|COM)$/i], alike: 'C COM' },
+  { pins: [/^NO\d?$/i, /^NC\d?$/i, /^COM$/i], nodes: [/^D$/i, /^S1$/i, /^S2$/i], alike: 'COM D' },
+  { pins: [/^G(ATE)?$/i, /^C(OLL(ECTOR)?)?$/i, /^E(MIT(TER)?)?$/i], alike: 'C COLL, E EMIT' },
+  // Signs written as letters: VM is a motor's supply elsewhere, and IN an input like any.
+  { pins: [/^V\+$/, /^V[-−–]$/], nodes: [/^VP$/i, /^VM$/i], without: /^V(CC|DD|EE|SS|S|OP|OM)[PN]?$/i, alike: 'V+ VP, V- VM, V− VM, V– VM' },
+  { pins: [/^(\+IN|IN\+)$/i, /^([-−–]IN|IN[-−–])$/i], nodes: [/^IP$/i, /^IN$/i], alike: '+IN IP, IN+ IP, -IN IN, −IN IN, IN- IN, IN− IN' },
+  { pins: [/^Q$/i, /^(~Q|Q#|Q_?[NB])$/i], nodes: [/^QP$/i, /^Q[NMB]$/i], alike: 'Q QP, LATCH LE' },
+  // Registers, counters and multiplexers have two sets of names for one function each.
+  {
+    pins: [/^(DS|SER|SI)$/i, /^(SHCP|SH_CP|SRCLK|SCK|SCLK)$/i],
+    alike: 'DS SER, SHCP SRCLK, SH_CP SRCLK, STCP RCLK, ST_CP RCLK, MR SRCLR, Q7S QHS, Q7S QH\', SER DS, SCK SRCLK, RCK RCLK, SCLR SRCLR, MR SRCLRN, SRCLR SRCLRN',
+  },
+  { pins: [/^(CP|CLK)$/i, /^(TC|RCO)$/i], alike: 'MR CLR, MR CLRN, CP CLK, CEP ENP, CET ENT, PE LOAD, PE LOADN, TC RCO' },
+  {
+    pins: [/^S0$/i, /^S1$/i, /^(Z|COM|Y)$/i],
+    alike: 'S0 A, S1 B, S2 C, S3 D, E INH, Z X, Z COM, COM X, Y0 X0, Y1 X1, Y2 X2, Y3 X3, Y4 X4, Y5 X5, Y6 X6, Y7 X7',
+  },
+  { pins: [/^\d?B$/i, /^\d?C$/i, /^E$/i, /^COM$/i], alike: 'B IN, C OUT, E GND' },
+  { pins: [/^DIR$/i, /^A1$/i, /^B1$/i], nodes: [/^A$/i, /^B$/i], alike: 'A1 A, B1 B' },
+]; // prettier-ignore
+
+/** The other names that this kind of part has for its pins, by their names in capitals without a mark. */
+export function otherNamesOf(
+  pins: readonly { name: string }[],
+  nodes: readonly { name: string }[],
+): ReadonlyMap<string, readonly string[]> {
+  const has = (list: readonly { name: string }[], names: readonly RegExp[]) => names.every((name) => list.some((x) => name.test(x.name)));
+  const isOf = (kind: Kind) => has(pins, kind.pins) && has(nodes, kind.nodes ?? []) && !nodes.some(({ name }) => kind.without?.test(name));
+  const pairs = KINDS.filter(isOf).flatMap(({ alike }) => alike.split(', ').map((pair) => pair.split(' ') as [string, string]));
+  const all = [...pairs, ...pairs.map(([a, b]): [string, string] => [b, a]), ...bySeries(pins, nodes)];
+  return new Map([...groupBy(all, ([name]) => name)].map(([name, of]) => [name, of.map(([, other]) => other)]));
+}
+
+/** Fewer than this are no series. */
+const SERIES = 3;
+
+interface Series {
+  stem: string;
+  /** Counted by letters, and not by figures. */
+  letters: boolean;
+  names: string[];
+}
+
+/** QA to QH are Q0 to Q7: a series of letters is the one of figures of its stem, in their order. A, B, C and D beside it are D0 to D3. */
+function bySeries(pins: readonly { name: string }[], nodes: readonly { name: string }[]): [string, string][] {
+  const [own, there] = [seriesIn(pins), seriesIn(nodes)];
+  const together = (stem: string, other: string): [string, string][] =>
+    own.flatMap((a) => {
+      const b = there.find((x) => x.stem === other && x.letters !== a.letters && x.names.length === a.names.length);
+      return a.stem === stem && b ? a.names.map((name, i): [string, string] => [name, b.names[i]!]) : [];
+    });
+  const same = [...new Set(own.map((a) => a.stem))].flatMap((stem) => together(stem, stem));
+  return same.length === 0 ? [] : [...same, ...together('D', ''), ...together('', 'D')];
+}
+
+/** Names that count up from A, from 0 or from 1, by their stems. */
+function seriesIn(list: readonly { name: string }[]): Series[] {
+  const names = [...new Set(list.map((x) => withoutMark(x.name).toUpperCase()))];
+  const counted = (form: RegExp, letters: boolean): Series[] => {
+    const found = names.flatMap((name) => {
+      const [, stem, index] = form.exec(name) ?? [];
+      return stem === undefined || index === undefined ? [] : [{ name, stem, at: letters ? index.charCodeAt(0) - 65 : Number(index) }];
+    });
+    return [...groupBy(found, (f) => f.stem)].flatMap(([stem, of]) => {
+      const sorted = [...of].sort((a, b) => a.at - b.at);
+      const isRun = sorted[0]!.at <= (letters ? 0 : 1) && sorted.every((f, i) => f.at === sorted[0]!.at + i);
+      return isRun && sorted.length >= SERIES ? [{ stem, letters, names: sorted.map((f) => f.name) }] : [];
+    });
+  };
+  return [...counted(/^(.*?)([A-H])$/, true), ...counted(/^(.*\D)(\d{1,2})$/, false)];
+}
