@@ -1,4 +1,4 @@
-import { otherNamesOf } from './kinds';
+import { countedOtherwise, otherNamesOf } from './kinds';
 
 const named = (names: string) => names.split(' ').map((name) => ({ name }));
 
@@ -16,7 +16,20 @@ it.each<[kind: string, pins: string, nodes: string, name: string, others: string
   ['outputs of another number', 'Q0 Q1 Q2 Q3', 'QA QB QC', 'Q1', []],
   ['letters alone', 'D0 D1 D2', 'A B C', 'D1', []],
   ['what has no series', 'Q0 Q2 Q3', 'QA QB QC', 'Q2', []],
+  ['a decoder', 'A0 A1 A2 ~E1 E3 ~Y7', 'A B C G1 G2AN Y7N', 'E3', ['G1']],
+  ['a charge pump', 'CAP+ CAP-', 'CAPP CAPN', 'CAP-', ['CAPN']],
+  ['a dual amplifier', '+IN_A', 'INAP INAN', '+IN_A', ['INAP']],
+  ['an amplifier with one sign written', 'CAP+', 'CAPP OUT', 'CAP+', []],
+  ['an array', 'Q1C Q1B', 'C1 B1', 'Q1C', ['C1']],
   ['a multiplexer', 'S0 S1 Z Y0 Y1', 'A B X X0 X1', 'Z', ['X', 'COM']],
 ])('in %s of %s over %s, %s has the other names %s', (_kind, pins, nodes, name, others) =>
   expect(otherNamesOf(named(pins), named(nodes)).get(name.replace('~', '')) ?? []).toEqual(others),
 );
+
+it.each<[pins: string, nodes: string, of: Record<string, string>]>([
+  ['A0 A1 A2', 'A1 A2 A3', { A0: 'A1', A1: 'A2', A2: 'A3' }],
+  ['A1 A2 A3', 'A0 A1 A2', { A1: 'A0', A2: 'A1', A3: 'A2' }],
+  ['A0 A1 A2', 'A0 A1 A2', {}],
+  ['A0 A1 A2 A3', 'A1 A2 A3', {}],
+  ['A0 A1', 'A1 A2', {}],
+])('%s over %s count as %j', (pins, nodes, of) => expect(Object.fromEntries(countedOtherwise(named(pins), named(nodes)))).toEqual(of));

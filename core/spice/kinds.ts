@@ -41,6 +41,8 @@ const KINDS: Kind[] = [
     pins: [/^S0$/i, /^S1$/i, /^(Z|COM|Y)$/i],
     alike: 'S0 A, S1 B, S2 C, S3 D, E INH, Z X, Z COM, COM X, Y0 X0, Y1 X1, Y2 X2, Y3 X3, Y4 X4, Y5 X5, Y6 X6, Y7 X7',
   },
+  { pins: [/^A0$/i, /^A2$/i, /^[~/]?Y_?7/i], nodes: [/^A$/i, /^B$/i, /^C$/i], alike: 'A0 A, A1 B, A2 C, E1 G2A, E1 G2AN, E2 G2B, E2 G2BN, E3 G1' },
+  { pins: [/^(CS|I?SENSE|ISNS)$/i, /^(V?FB|COMP)$/i, /^(GATE|DRV|GD|OUT)$/i], alike: 'GATE DRV, OUT DRV, GD DRV, GATE OUT, GD OUT, GATE GD' },
   { pins: [/^\d?B$/i, /^\d?C$/i, /^E$/i, /^COM$/i], alike: 'B IN, C OUT, E GND' },
   { pins: [/^DIR$/i, /^A1$/i, /^B1$/i], nodes: [/^A$/i, /^B$/i], alike: 'A1 A, B1 B' },
 ]; // prettier-ignore
@@ -53,8 +55,54 @@ export function otherNamesOf(
   const has = (list: readonly { name: string }[], names: readonly RegExp[]) => names.every((name) => list.some((x) => name.test(x.name)));
   const isOf = (kind: Kind) => has(pins, kind.pins) && has(nodes, kind.nodes ?? []) && !nodes.some(({ name }) => kind.without?.test(name));
   const pairs = KINDS.filter(isOf).flatMap(({ alike }) => alike.split(', ').map((pair) => pair.split(' ') as [string, string]));
-  const all = [...pairs, ...pairs.map(([a, b]): [string, string] => [b, a]), ...bySeries(pins, nodes)];
+  const all = [
+    ...pairs,
+    ...pairs.map(([a, b]): [string, string] => [b, a]),
+    ...bySeries(pins, nodes),
+    ...bySigns(pins, nodes),
+    ...ofArrays(pins),
+  ];
   return new Map([...groupBy(all, ([name]) => name)].map(([name, of]) => [name, of.map(([, other]) => other)]));
+}
+
+/** How a sign is written by a letter at a node. */
+const LETTERS = { '+': ['P'], '-': ['N', 'M'] } as const;
+
+/** CAP+ and `-IN A` are CAPP and INAN where the node of the other sign is written alike. */
+function bySigns(pins: readonly { name: string }[], nodes: readonly { name: string }[]): [string, string][] {
+  const there = new Set(nodes.map((n) => n.name.toUpperCase()));
+  return pins.flatMap(({ name }): [string, string][] => {
+    const plain = name.toUpperCase().replace(/[−–]/g, '-');
+    const [, before, stem = '', behind, channel = ''] = /^([+-])?([A-Z]{2,}?)([+-])?[ _]?([A-H\d])?$/.exec(plain) ?? [];
+    const sign = (before ?? behind) as '+' | '-' | undefined;
+    if (!sign || (before && behind)) return [];
+    const written = (of: '+' | '-') => {
+      const forms = LETTERS[of].flatMap((letter) => [`${stem}${channel}${letter}`, `${stem}${letter}${channel}`]);
+      return [...new Set(forms)].filter((n) => there.has(n));
+    };
+    const [own, other] = [written(sign), written(sign === '+' ? '-' : '+')];
+    return own.length === 1 && other.length > 0 ? [[withoutMark(name).toUpperCase(), own[0]!]] : [];
+  });
+}
+
+/** Q1C of an array is the collector of its first transistor, C1. */
+const ofArrays = (pins: readonly { name: string }[]): [string, string][] =>
+  pins.flatMap(({ name }): [string, string][] => {
+    const [, index, end] = /^Q(\d)_?([BCEDGS])$/i.exec(name) ?? [];
+    return index && end ? [[name.toUpperCase(), `${end.toUpperCase()}${index}`]] : [];
+  });
+
+/** Pins that count from 0 where the nodes count from 1, or the other way round, by the names that they have there: A0 to A3 are A1 to A4. */
+export function countedOtherwise(pins: readonly { name: string }[], nodes: readonly { name: string }[]): ReadonlyMap<string, string> {
+  const there = seriesIn(nodes).filter((s) => !s.letters);
+  return new Map(
+    seriesIn(pins).flatMap((a) => {
+      const b = a.letters
+        ? undefined
+        : there.find((x) => x.stem === a.stem && x.names.length === a.names.length && x.names[0] !== a.names[0]);
+      return b ? a.names.map((name, i) => [name, b.names[i]!] as const) : [];
+    }),
+  );
 }
 
 /** Fewer than this are no series. */

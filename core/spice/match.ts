@@ -1,6 +1,6 @@
 import type { ElectricalType } from '../part';
 import { assign } from './assign';
-import { otherNamesOf } from './kinds';
+import { countedOtherwise, otherNamesOf } from './kinds';
 import type { ModelNode } from './read-models';
 import { isLowMarked, letterOf, plainName, rolesOf, rolesOfPin, shortens, withoutMark, wordsOf } from './roles';
 import { countsAlike, indexed, senseOf } from './sense';
@@ -94,12 +94,13 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   const rows = [...signals.values()];
   const isOne = channel || haveOneIndex(pins);
   const otherNames = otherNamesOf(pins, nodes);
-  const likeness = rows.map(([first]) =>
-    nodes.map((node) => {
-      const known = (name: string) => otherNames.get(withoutMark(name).toUpperCase()) ?? [];
-      return alike(first!, node, isOne, [...known(first!.name), ...(isOne ? known(withoutIndex(first!.name)) : [])]);
-    }),
-  );
+  const counted = countedOtherwise(pins, nodes);
+  const likeness = rows.map(([first]) => {
+    const pin = { ...first!, name: counted.get(withoutMark(first!.name).toUpperCase()) ?? first!.name };
+    const known = (name: string) => otherNames.get(withoutMark(name).toUpperCase()) ?? [];
+    const also = [...known(pin.name), ...(isOne ? known(withoutIndex(pin.name)) : [])];
+    return nodes.map((node) => alike(pin, node, isOne, also));
+  });
   const chosen = assign(likeness.map((row) => row.map((l) => l.score)));
   const takenNodes = new Set<number>();
   const open: { members: MatchPin[]; reason: string }[] = [];

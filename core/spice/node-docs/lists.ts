@@ -9,7 +9,8 @@ type Names = ReadonlyMap<string, string>;
 export function lists(header: Header): Found {
   const { nodes, later } = header;
   const byName: Names = new Map(nodes.map((n) => [n.toLowerCase(), n]));
-  const comments = commentsAt(header);
+  // What is seen on a package from its front or top counts the package's leads, whatever the nodes are called.
+  const comments = commentsAt(header).filter((c) => !/\b(front|top|bottom|rear) view\b/i.test(c.text));
   const drawn = packageDrawing(comments, byName);
   if (drawn.length > 0) return drawn;
   const entries = comments.flatMap((c) => entriesOf(c, byName)).flatMap((entry) => ofOneNode(entry, byName));

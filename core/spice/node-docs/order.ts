@@ -68,8 +68,9 @@ function wordsByPlace(block: Comment[], nodes: string[], before: Comment | undef
   if (countedBy(COUNT)) return isOrder || !nodes.some((n) => /^\d+$/.test(n) && Number(n) <= nodes.length) ? rest(COUNT) : undefined;
   const goesOn = behind !== undefined && behind.line === block.at(-1)!.line + 1 && /\w/.test(behind.text);
   const words = rest(BULLET).map((t) => t.trim());
-  const isTerminal = (t: string) => rolesOf(t).size > 0 || isKnownWord(t);
-  const isPlain = words.every((t) => /^[A-Za-z+-]/.test(t) && !/[=:]/.test(t) && t.split(/\s+/).length <= 5);
+  const isTerminal = (t: string) => [t, t.split(/\s{2,}/)[0]!].some((said) => rolesOf(said).size > 0 || isKnownWord(said));
+  // A name in a column of its own says which; the words behind it may be many.
+  const isPlain = words.every((t) => /^[A-Za-z+-]/.test(t) && !/[=:]/.test(t) && t.split(/\s{2,}/)[0]!.split(/\s+/).length <= 5);
   return isOrder && !goesOn && isPlain && words.filter(isTerminal).length >= Math.max(2, nodes.length * 0.6) ? words : undefined;
 }
 
