@@ -1,4 +1,5 @@
-import { countedOtherwise, otherNamesOf } from './kinds';
+import { otherNamesOf } from './kinds';
+import { countedOtherwise } from './series';
 
 const named = (names: string) => names.split(' ').map((name) => ({ name }));
 
@@ -16,6 +17,10 @@ it.each<[kind: string, pins: string, nodes: string, name: string, others: string
   ['outputs of another number', 'Q0 Q1 Q2 Q3', 'QA QB QC', 'Q1', []],
   ['letters alone', 'D0 D1 D2', 'A B C', 'D1', []],
   ['what has no series', 'Q0 Q2 Q3', 'QA QB QC', 'Q2', []],
+  ['a converter’s data', 'DB0 DB1 DB2', 'D0 D1 D2', 'DB1', ['D1']],
+  ['data of other figures', 'DB1 DB2 DB3', 'D0 D1 D2', 'DB1', []],
+  ['data beside other data', 'DB0 DB1 DB2 DQ0 DQ1 DQ2', 'D0 D1 D2', 'DB1', []],
+  ['a switch', 'NO1 NO2 COM', 'S1 S2 D', 'COM', ['D']],
   ['a decoder', 'A0 A1 A2 ~E1 E3 ~Y7', 'A B C G1 G2AN Y7N', 'E3', ['G1']],
   ['a charge pump', 'CAP+ CAP-', 'CAPP CAPN', 'CAP-', ['CAPN']],
   ['a dual amplifier', '+IN_A', 'INAP INAN', '+IN_A', ['INAP']],
@@ -26,10 +31,11 @@ it.each<[kind: string, pins: string, nodes: string, name: string, others: string
   expect(otherNamesOf(named(pins), named(nodes)).get(name.replace('~', '')) ?? []).toEqual(others),
 );
 
-it.each<[pins: string, nodes: string, of: Record<string, string>]>([
+it.each<[pins: string, nodes: string, of: Record<string, string | undefined>]>([
   ['A0 A1 A2', 'A1 A2 A3', { A0: 'A1', A1: 'A2', A2: 'A3' }],
   ['A1 A2 A3', 'A0 A1 A2', { A1: 'A0', A2: 'A1', A3: 'A2' }],
   ['A0 A1 A2', 'A0 A1 A2', {}],
-  ['A0 A1 A2 A3', 'A1 A2 A3', {}],
-  ['A0 A1', 'A1 A2', {}],
+  ['A0 A1', 'A1 A2', { A0: 'A1', A1: 'A2' }],
+  ['A0 A1 A2 A3', 'A1 A2', { A0: undefined, A1: undefined, A2: undefined, A3: undefined }],
+  ['A1 A3', 'A0 A1', {}],
 ])('%s over %s count as %j', (pins, nodes, of) => expect(Object.fromEntries(countedOtherwise(named(pins), named(nodes)))).toEqual(of));

@@ -1,5 +1,6 @@
 import { groupBy } from '../part';
 import { withoutMark } from './roles';
+import { bySeries } from './series';
 
 interface Kind {
   /** Names that a part of this kind has among its pins, and such that its model has among its nodes. */
@@ -26,6 +27,12 @@ const KINDS: Kind[] = [
   { pins: [/^G(ATE)?$/i, /^M?T1$/i, /^M?T2$/i], alike: 'T1 MT1, T2 MT2' },
   { pins: [/^NO\d?$/i, /^NC\d?$/i, /^(C|COM)$/i], alike: 'C COM' },
   { pins: [/^NO\d?$/i, /^NC\d?$/i, /^COM$/i], nodes: [/^D$/i, /^S1$/i, /^S2$/i], alike: 'COM D' },
+  {
+    pins: [/^NO1$/i, /^NO2$/i, /^COM$/i],
+    nodes: [/^S1$/i, /^S2$/i, /^D$/i],
+    alike: 'COM D, NO1 S1, NO2 S2, NO3 S3, NO4 S4, NO5 S5, NO6 S6, NO7 S7, NO8 S8',
+  },
+  { pins: [/^RFB[A-D]?$/i, /^I?OUT1?[A-D]?$/i, /^V?REF[A-D]?$/i], alike: 'IOUT1 OUT1, IOUT2 OUT2, IOUT OUT' },
   { pins: [/^G(ATE)?$/i, /^C(OLL(ECTOR)?)?$/i, /^E(MIT(TER)?)?$/i], alike: 'C COLL, E EMIT' },
   // Signs written as letters: VM is a motor's supply elsewhere, and IN an input like any.
   { pins: [/^V\+$/, /^V[-−–]$/], nodes: [/^VP$/i, /^VM$/i], without: /^V(CC|DD|EE|SS|S|OP|OM)[PN]?$/i, alike: 'V+ VP, V- VM, V− VM, V– VM' },
@@ -60,6 +67,7 @@ export function otherNamesOf(
     ...pairs.map(([a, b]): [string, string] => [b, a]),
     ...bySeries(pins, nodes),
     ...bySigns(pins, nodes),
+    ...byLastWord(pins, nodes),
     ...ofArrays(pins),
   ];
   return new Map([...groupBy(all, ([name]) => name)].map(([name, of]) => [name, of.map(([, other]) => other)]));
@@ -85,61 +93,19 @@ function bySigns(pins: readonly { name: string }[], nodes: readonly { name: stri
   });
 }
 
+/** `OFFSET N1` is N1, where that is a name of two letters or more. */
+function byLastWord(pins: readonly { name: string }[], nodes: readonly { name: string }[]): [string, string][] {
+  const there = new Set(nodes.map((n) => n.name.toUpperCase()));
+  return pins.flatMap(({ name }): [string, string][] => {
+    const last = /\s([A-Z]\w+)$/i.exec(name)?.[1]?.toUpperCase();
+    const isOwn = last !== undefined && /\d/.test(last) && there.has(last) && !pins.some((p) => p.name.toUpperCase() === last);
+    return isOwn ? [[name.toUpperCase(), last]] : [];
+  });
+}
+
 /** Q1C of an array is the collector of its first transistor, C1. */
 const ofArrays = (pins: readonly { name: string }[]): [string, string][] =>
   pins.flatMap(({ name }): [string, string][] => {
     const [, index, end] = /^Q(\d)_?([BCEDGS])$/i.exec(name) ?? [];
     return index && end ? [[name.toUpperCase(), `${end.toUpperCase()}${index}`]] : [];
   });
-
-/** Pins that count from 0 where the nodes count from 1, or the other way round, by the names that they have there: A0 to A3 are A1 to A4. */
-export function countedOtherwise(pins: readonly { name: string }[], nodes: readonly { name: string }[]): ReadonlyMap<string, string> {
-  const there = seriesIn(nodes).filter((s) => !s.letters);
-  return new Map(
-    seriesIn(pins).flatMap((a) => {
-      const b = a.letters
-        ? undefined
-        : there.find((x) => x.stem === a.stem && x.names.length === a.names.length && x.names[0] !== a.names[0]);
-      return b ? a.names.map((name, i) => [name, b.names[i]!] as const) : [];
-    }),
-  );
-}
-
-/** Fewer than this are no series. */
-const SERIES = 3;
-
-interface Series {
-  stem: string;
-  /** Counted by letters, and not by figures. */
-  letters: boolean;
-  names: string[];
-}
-
-/** QA to QH are Q0 to Q7: a series of letters is the one of figures of its stem, in their order. A, B, C and D beside it are D0 to D3. */
-function bySeries(pins: readonly { name: string }[], nodes: readonly { name: string }[]): [string, string][] {
-  const [own, there] = [seriesIn(pins), seriesIn(nodes)];
-  const together = (stem: string, other: string): [string, string][] =>
-    own.flatMap((a) => {
-      const b = there.find((x) => x.stem === other && x.letters !== a.letters && x.names.length === a.names.length);
-      return a.stem === stem && b ? a.names.map((name, i): [string, string] => [name, b.names[i]!]) : [];
-    });
-  const same = [...new Set(own.map((a) => a.stem))].flatMap((stem) => together(stem, stem));
-  return same.length === 0 ? [] : [...same, ...together('D', ''), ...together('', 'D')];
-}
-
-/** Names that count up from A, from 0 or from 1, by their stems. */
-function seriesIn(list: readonly { name: string }[]): Series[] {
-  const names = [...new Set(list.map((x) => withoutMark(x.name).toUpperCase()))];
-  const counted = (form: RegExp, letters: boolean): Series[] => {
-    const found = names.flatMap((name) => {
-      const [, stem, index] = form.exec(name) ?? [];
-      return stem === undefined || index === undefined ? [] : [{ name, stem, at: letters ? index.charCodeAt(0) - 65 : Number(index) }];
-    });
-    return [...groupBy(found, (f) => f.stem)].flatMap(([stem, of]) => {
-      const sorted = [...of].sort((a, b) => a.at - b.at);
-      const isRun = sorted[0]!.at <= (letters ? 0 : 1) && sorted.every((f, i) => f.at === sorted[0]!.at + i);
-      return isRun && sorted.length >= SERIES ? [{ stem, letters, names: sorted.map((f) => f.name) }] : [];
-    });
-  };
-  return [...counted(/^(.*?)([A-H])$/, true), ...counted(/^(.*\D)(\d{1,2})$/, false)];
-}

@@ -17,6 +17,7 @@ function matched(pins: Pin[], docs: string[]): { pairs: string[]; asks: string[]
 it.each<[string, Pin[], string[], string[]]>([
   ['inputs by their letter', [['A', 'input'], ['B', 'input'], ['Y', 'output']], ['Output Y', 'Input B', 'Input A'], ['A=3', 'B=2', 'Y=1']],
   ['inputs of a single gate by their letter', [['1A', 'input'], ['1B', 'input'], ['1Y', 'output']], ['B', 'Y', 'A'], ['1A=3', '1B=1', '1Y=2']],
+  ['a bus that counts from 0 by comments that count from 1', [['A0', 'input'], ['A1', 'input'], ['A2', 'input']], ['A1', 'A2', 'A3'], ['A0=1', 'A1=2', 'A2=3']],
   ['letters before the word', [['A', 'input'], ['B', 'input']], ['B input', 'A input'], ['A=2', 'B=1']],
   ['names with their channel behind a blank', [['OUT A', 'output'], ['IN- A', 'input'], ['IN+ A', 'input'], ['1A', 'input'], ['1B', 'input']], ['NON-INVERTING INPUT', 'INVERTING INPUT', 'OUTPUT'], ['IN+ A=1', 'IN- A=2', 'OUT A=3']],
   ['a half bridge by its other names', [['VCC', 'supply-in'], ['HIN', 'input'], ['LIN', 'input'], ['COM', 'ground'], ['LO', 'output'], ['VS', 'passive'], ['HO', 'output'], ['VB', 'supply-in']], ['VDD', 'HI', 'LI', 'COM', 'LO', 'HS', 'HO', 'HB'], ['COM=4', 'HIN=2', 'HO=7', 'LIN=3', 'LO=5', 'VB=8', 'VCC=1', 'VS=6']],
@@ -43,6 +44,16 @@ it.each<[string, Pin[], string[], string[]]>([
 ])('%s are matched', (_, pins, docs, pairs) => expect(matched(pins, docs)).toEqual({ pairs, asks: [] })); // prettier-ignore
 
 it.each<[string, Pin[], string[], string[]]>([
+  [
+    'more of a bus than the model has',
+    [
+      ['A0', 'input'],
+      ['A1', 'input'],
+      ['A2', 'input'],
+    ],
+    ['A1', 'A2'],
+    ['A0', 'A1', 'A2'],
+  ],
   [
     'a ground and a negative supply',
     [

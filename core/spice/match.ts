@@ -1,8 +1,9 @@
 import type { ElectricalType } from '../part';
 import { assign } from './assign';
-import { countedOtherwise, otherNamesOf } from './kinds';
+import { otherNamesOf } from './kinds';
 import type { ModelNode } from './read-models';
 import { isLowMarked, letterOf, plainName, rolesOf, rolesOfPin, shortens, withoutMark, wordsOf } from './roles';
+import { countedOtherwise } from './series';
 import { countsAlike, indexed, senseOf } from './sense';
 
 /** A pin as matching sees it. `unit` is null for pins that belong to every unit, such as shared supplies. */
@@ -74,6 +75,9 @@ function ofChannels(pins: readonly MatchPin[], units: readonly string[]): readon
   });
 }
 
+/** A pin's name as its other names are kept by. */
+const keyOf = ({ name }: { name: string }): string => withoutMark(name).toUpperCase();
+
 const isSupply = (p: MatchPin): boolean => p.type === 'supply-in' || p.type === 'ground';
 
 const isPad = (name: string): boolean => /^(ep|epad|e?_?pad(dle)?|tpad|dap|(exposed|thermal|power)[ _-]?pad(dle)?|tab)\d?$/i.test(name);
@@ -93,12 +97,15 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   for (const pin of pins) signals.set(`${pin.name} ${pin.type}`, [...(signals.get(`${pin.name} ${pin.type}`) ?? []), pin]);
   const rows = [...signals.values()];
   const isOne = channel || haveOneIndex(pins);
-  const otherNames = otherNamesOf(pins, nodes);
-  const counted = countedOtherwise(pins, nodes);
+  // A node by a bare number is called what a comment of one word calls it.
+  const called = nodes.map((n) => ({ name: /^\d+$/.test(n.name) && /^\S+$/.test(n.doc) ? n.doc : n.name }));
+  const otherNames = otherNamesOf(pins, called);
+  const counted = countedOtherwise(pins, called);
   const likeness = rows.map(([first]) => {
-    const pin = { ...first!, name: counted.get(withoutMark(first!.name).toUpperCase()) ?? first!.name };
-    const known = (name: string) => otherNames.get(withoutMark(name).toUpperCase()) ?? [];
-    const also = [...known(pin.name), ...(isOne ? known(withoutIndex(pin.name)) : [])];
+    const key = keyOf(first!);
+    if (counted.has(key) && counted.get(key) === undefined) return nodes.map(() => ({ score: 0, because: '' }));
+    const pin = { ...first!, name: counted.get(key) ?? first!.name };
+    const also = [pin.name, ...(isOne ? [withoutIndex(pin.name)] : [])].flatMap((name) => otherNames.get(keyOf({ name })) ?? []);
     return nodes.map((node) => alike(pin, node, isOne, also));
   });
   const chosen = assign(likeness.map((row) => row.map((l) => l.score)));
@@ -126,7 +133,13 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
           confidence: Math.round(score * 100) / 100,
           because: likeness[r]![at]!.because,
         });
-    } else open.push({ members, reason: reasonFor(members[0]!, score, rival, nodes) });
+    } else {
+      const isUncounted = counted.has(keyOf(members[0]!)) && counted.get(keyOf(members[0]!)) === undefined;
+      const reason = isUncounted
+        ? `${members[0]!.name}: its pins begin with another figure than the nodes, and are not as many.`
+        : reasonFor(members[0]!, score, rival, nodes);
+      open.push({ members, reason });
+    }
   });
   const freeNodes = nodes.filter((_, i) => !takenNodes.has(i)).map((n) => n.name);
   for (const { members, reason } of open)

@@ -300,6 +300,10 @@ function single(text: string, line: number, byName: Names): Found | undefined {
     );
   const node = entry ? byName.get(entry[1]!.toLowerCase()) : undefined;
   if (node !== undefined) return [[node, { doc: tidy(entry![2]!), line }]];
+  // `Output: OUT(5)`: what stands before the colon is a title.
+  const called = /^[A-Za-z][\w /-]*:\s+([^\s,;()]+)\s*\(\s*(?:node |pin )?([^\s,;()]+)\s*\)$/i.exec(body);
+  const titled = called ? byName.get(called[2]!.toLowerCase()) : undefined;
+  if (titled !== undefined && !byName.has(called![1]!.toLowerCase())) return [[titled, { doc: tidy(called![1]!), line }]];
   const reversed = /^(.+?)\s*(?:=+>?|:|->|\s-+\s|\.{2,}|\s{2,}|\t|\son\s|\sat\s|\sis\s)\s*(?:node|pin)?\s*#?\s*(\S+?)[.,;]?$/i.exec(body);
   const at = reversed ? byName.get(reversed[2]!.toLowerCase()) : undefined;
   if (at !== undefined && !/[=:]/.test(reversed![1]!)) return [[at, { doc: tidy(reversed![1]!), line }]];

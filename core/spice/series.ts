@@ -1,0 +1,70 @@
+import { groupBy } from '../part';
+import { withoutMark } from './roles';
+
+/** Fewer than this are no series. */
+const SERIES = 3;
+
+interface Series {
+  stem: string;
+  /** Counted by letters, and not by figures. */
+  letters: boolean;
+  names: string[];
+}
+
+/** QA to QH are Q0 to Q7: a series of letters is the one of figures of its stem, in their order. A, B, C and D beside it are D0 to D3. */
+export function bySeries(pins: readonly { name: string }[], nodes: readonly { name: string }[]): [string, string][] {
+  const [own, there] = [seriesIn(pins), seriesIn(nodes)];
+  const together = (stem: string, other: string): [string, string][] =>
+    own.flatMap((a) => {
+      const b = there.find((x) => x.stem === other && x.letters !== a.letters && x.names.length === a.names.length);
+      return a.stem === stem && b ? a.names.map((name, i): [string, string] => [name, b.names[i]!]) : [];
+    });
+  const same = [...new Set(own.map((a) => a.stem))].flatMap((stem) => together(stem, stem));
+  const lettered = same.length === 0 ? [] : [...same, ...together('D', ''), ...together('', 'D')];
+  return [...lettered, ...ofData(own, there)];
+}
+
+/** What data are called by: DB7 to DB0 are D7 to D0 where each side has one such series, of the same figures. */
+const DATA = /^(D|DB|DQ|DATA|BIT)$/;
+
+function ofData(own: readonly Series[], there: readonly Series[]): [string, string][] {
+  const ofBoth = [own, there].map((list) => list.filter((s) => !s.letters && DATA.test(s.stem)));
+  const [[a], [b]] = ofBoth as [Series[], Series[]];
+  if (!a || !b || ofBoth.some((list) => list.length > 1) || a.stem === b.stem || a.names.length !== b.names.length) return [];
+  const figure = (name: string) => /\d+$/.exec(name)![0];
+  return figure(a.names[0]!) === figure(b.names[0]!) ? a.names.map((name, i): [string, string] => [name, b.names[i]!]) : [];
+}
+
+/** Names that count up from A, from 0 or from 1, by their stems. */
+function seriesIn(list: readonly { name: string }[], least = SERIES): Series[] {
+  const names = [...new Set(list.map((x) => withoutMark(x.name).toUpperCase()))];
+  const counted = (form: RegExp, letters: boolean): Series[] => {
+    const found = names.flatMap((name) => {
+      const [, stem, index] = form.exec(name) ?? [];
+      return stem === undefined || index === undefined ? [] : [{ name, stem, at: letters ? index.charCodeAt(0) - 65 : Number(index) }];
+    });
+    return [...groupBy(found, (f) => f.stem)].flatMap(([stem, of]) => {
+      const sorted = [...of].sort((a, b) => a.at - b.at);
+      const isRun = sorted[0]!.at <= (letters ? 0 : 1) && sorted.every((f, i) => f.at === sorted[0]!.at + i);
+      return isRun && sorted.length >= least ? [{ stem, letters, names: sorted.map((f) => f.name) }] : [];
+    });
+  };
+  return [...counted(/^(.*?)([A-H])$/, true), ...counted(/^(.*\D)(\d{1,2})$/, false)];
+}
+
+/**
+ * Pins that count from 0 where the nodes count from 1, or the other way round, by the names that they have there: A0 to A3
+ * are A1 to A4. Undefined for those of which there are not as many: whether A1 is A1 or A2 a person says.
+ */
+export function countedOtherwise(
+  pins: readonly { name: string }[],
+  nodes: readonly { name: string }[],
+): ReadonlyMap<string, string | undefined> {
+  const [own, there] = [seriesIn(pins, 2), seriesIn(nodes, 2)].map((list) => list.filter((s) => !s.letters)) as [Series[], Series[]];
+  return new Map(
+    own.flatMap((a) => {
+      const b = there.find((x) => x.stem === a.stem && x.names[0] !== a.names[0]);
+      return b ? a.names.map((name, i) => [name, a.names.length === b.names.length ? b.names[i]! : undefined] as const) : [];
+    }),
+  );
+}
