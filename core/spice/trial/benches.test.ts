@@ -5,11 +5,12 @@ import { readModels } from '../read-models';
 import { biasBench, bipolarBench, diodeBench, fieldEffectBench, follower, openLoop, regulatorBench, type Bench } from './benches';
 import { enableBench } from './enable-bench';
 import { logicLevels } from './logic-bench';
+import { isOptocoupler, optocouplerBench } from './optocoupler-bench';
 import { isShunt, shuntBench } from './shunt-bench';
 import type { Setup, Verdict } from './setup';
 
 const CARDS =
-  '.model D1 D(IS=1n)\n.model Q1 NPN(BF=100)\n.model Q2 PNP(BF=100)\n.model M1 NMOS(VTO=2)\n.model J1 NJF(VTO=-2)\n.subckt S3 a b c\nR1 a b 1\n.ends\n';
+  '.model D1 D(IS=1n)\n.model Q1 NPN(BF=100)\n.model Q2 PNP(BF=100)\n.model M1 NMOS(VTO=2)\n.model J1 NJF(VTO=-2)\n.subckt S3 a b c\nR1 a b 1\n.ends\n.subckt S4 a k e c\nR1 a k 1\n.ends\n';
 function setup(model: string, device: Device, ...pins: string[]): Setup {
   const chosen = good(readModels(CARDS)).models.find((m) => m.name === model)!;
   const joins = chosen.nodes.map(({ name: node }, i) => {
@@ -55,6 +56,29 @@ describe('a diode', () => {
       ],
     ).toBeCloseTo(13.25));
   it('without a cathode says so', () => expect(judged(diodeBench, setup('D1', 'diode', 'A', ''), x, {}).reason).toMatch(/the cathode/));
+});
+
+describe('an optocoupler', () => {
+  const coupler = setup('S4', 'npn', 'A', 'K', 'E', 'C');
+  // The collector's sweep twice: in the dark, and lit.
+  const x = [...range(-4, 4, 0.1), ...range(-4, 4, 0.1)];
+  const isLit = (i: number) => i >= x.length / 2;
+  const run = (collector: (v: number, lit: boolean) => number, anode = 1.2, back = 3.8e-3) =>
+    judged(optocouplerBench, coupler, x, {
+      'i(vc)': (v, i) => -collector(v, isLit(i)),
+      'i(vk)': (_v, i) => (isLit(i) ? back : 0),
+      'v(p1)': (_v, i) => (isLit(i) ? anode : 0),
+    });
+  const forward = (v: number, lit: boolean) => (lit && v > 0.2 ? 2e-3 : lit && v < -0.2 ? -2e-5 : 0);
+  it.each<[string, Verdict, Verdict['verdict'], RegExp]>([
+    ['as it should be', run(forward), 'pass', /passes 52.6\d? % of the diode’s current/],
+    ['with its diode turned round', run(() => 0, 5, 0), 'fail', /anode and cathode may be swapped/],
+    ['with its transistor turned round', run((v, lit) => -forward(-v, lit)), 'fail', /collector and emitter may be swapped/],
+    ['that conducts in the dark', run(() => 2e-3), 'fail', /conducts in the dark/],
+    ['whose diode drives the base', run(forward, 0.7, 0), 'fail', /does not come out at the cathode/],
+  ])('%s', (_what, result, verdict, says) => expect([result.verdict, result.reason]).toEqual([verdict, expect.stringMatching(says)]));
+  it('is known by its four ends, whatever the model is taken for', () =>
+    expect([isOptocoupler(coupler), isOptocoupler(setup('Q1', 'npn', 'C', 'B', 'E'))]).toEqual([true, false]));
 });
 
 describe('a shunt reference', () => {
@@ -128,6 +152,13 @@ describe('a transistor with a gate', () => {
   it('with a channel of its own conducts at 0 V and blocks below', () => {
     const result = judged(fieldEffectBench, device, x, { 'i(vd)': (_, i) => (i < sweep.length ? -1e-9 : isOn(i) ? -45e-3 : -30e-3) });
     expect([result.verdict, result.reason]).toEqual(['pass', expect.stringMatching(/at -10 V on the gate: it has a channel of its own/)]);
+  });
+  it.each<[string, string[], string]>([
+    ['on its adjustment, where it has no ground', ['ADJ:input', 'OUT:supply-out', 'IN:supply-in'], 'Rfb0 p1 0 1'],
+    ['on its ground, with the adjustment at the output', ['ADJ:input', 'OUT:supply-out', 'IN:supply-in', 'GND:ground'], 'Rfb0 p1 p2 1'],
+  ])('stands %s', (_what, pins, line) => {
+    const built = regulatorBench.build(setup('S4', 'regulator', ...pins));
+    expect('netlist' in built && built.netlist).toContain(line);
   });
   it('of junction kind is told that it is the same either way round', () =>
     expect(

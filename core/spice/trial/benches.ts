@@ -46,7 +46,7 @@ const referencesOf = (nets: readonly Net[]): string[] =>
   nets.filter(({ role, pin }) => (role === 'input' || role === 'other') && rolesOf(pin.name).has('reference')).map((n) => n.net);
 
 /** The values of a sweep within a sweep, apart: one run of the inner one for each of so many steps of the outer one. */
-function sweepsOf(values: readonly number[], steps: number): number[][] {
+export function sweepsOf(values: readonly number[], steps: number): number[][] {
   const each = values.length / steps;
   return Array.from({ length: steps }, (_, k) => values.slice(k * each, (k + 1) * each));
 }
@@ -273,11 +273,13 @@ export const regulatorBench: Bench = {
     const most = setup.feed ?? FED;
     const sign = Math.sign(most);
     const feed = Math.abs(most);
+    const grounds = netsWith(nets, 'ground');
     const around = [
-      ...netsWith(nets, 'ground').map((n, i) => `Vgnd${i} ${n} 0 0`),
+      ...grounds.map((n, i) => `Vgnd${i} ${n} 0 0`),
       // The enable has a weak source of its own: on the input's, the two could be swapped unnoticed.
       ...netsWith(nets, 'enable').flatMap((n, i) => [`Ven${i} en${i} 0 ${setup.isOnWhenLow ? 0 : 5}`, `Ren${i} en${i} ${n} 10k`]),
-      ...netsWith(nets, 'feedback').map((n, i) => `Rfb${i} ${n} ${out} 1`),
+      // One without a ground stands on its adjustment, and holds its reference above it.
+      ...netsWith(nets, 'feedback').map((n, i) => `Rfb${i} ${n} ${grounds.length > 0 ? out : '0'} 1`),
       `Vin ${input} 0 ${most}`,
       `Iload ${out} 0 ${sign}m`,
     ];

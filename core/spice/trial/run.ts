@@ -3,6 +3,7 @@ import { isLowMarked } from '../roles';
 import { FED, biasBench, bipolarBench, diodeBench, fieldEffectBench, follower, openLoop, regulatorBench, type Bench } from './benches';
 import { enableBench } from './enable-bench';
 import { logicLevels } from './logic-bench';
+import { isOptocoupler, optocouplerBench } from './optocoupler-bench';
 import { isShunt, shuntBench } from './shunt-bench';
 import { switchBench } from './switch-bench';
 import { netsOf, type Run, type Setup, type Simulate, type Verdict } from './setup';
@@ -213,7 +214,7 @@ async function fedOtherwise(usual: Setup, benches: readonly Bench[], trials: Tri
 export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial[]> {
   const isKnown = BENCHES[given.device] !== undefined && (given.device !== 'regulator' || isRegulator(given));
   const setup = isKnown ? given : { ...given, device: deviceByPins(given) };
-  const own = isShunt(setup) ? [shuntBench] : BENCHES[setup.device];
+  const own = isShunt(setup) ? [shuntBench] : isOptocoupler(setup) ? [optocouplerBench] : BENCHES[setup.device];
   const benches = (own ?? [biasBench]).filter((bench) => bench.fits?.(setup) ?? true);
   const [usual, ...others] = waysOn(setup);
   const trials = await tryAll(benches, usual, simulate);
