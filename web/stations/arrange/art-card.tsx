@@ -46,7 +46,11 @@ export function ArtCard({ unit, drawing, tool, bend, chosen, onTool, onBend, onR
             label={`Points of the ${stroke.kind}, x,y in steps`}
             value={pointsText(stroke)}
             wrong={(text) =>
-              readPoints(text)?.length === stroke.points.length ? undefined : `Give ${stroke.points.length} points such as 0,0 1.5,-0.2.`
+              readPoints(text)?.length === stroke.points.length
+                ? undefined
+                : stroke.points.length === 1
+                  ? 'Give a point such as 1.5,-0.2.'
+                  : `Give ${stroke.points.length} points such as 0,0 1.5,-0.2.`
             }
             onDone={(text) => set({ points: readPoints(text)! })}
           />
