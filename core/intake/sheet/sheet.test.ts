@@ -44,6 +44,11 @@ it('reads a second list under the first whose columns stand in another order, an
   expect(pins.terminals.at(-1)!.origin?.cell).toBe('A9');
   expect(list([sheet('Pins', [HEAD, ...BODY, [], ...turned(BODY)])])).toHaveLength(3);
 });
+it('takes sheets that are called by packages for those, though their numbers have nothing in common', () => {
+  const balls = BODY.map(([, ...rest], i) => [`A${i + 1}`, ...rest]);
+  const both = read([sheet('TSSOP-3', [HEAD, ...BODY]), sheet('BGA-3', [HEAD, ...balls])]);
+  expect(both.terminals.map((t) => t.numbers)).toEqual([1, 2, 3].map((n) => ({ 'TSSOP-3': String(n), 'BGA-3': `A${n}` })));
+});
 it('keeps the exposed pad of a list without headings', () =>
   expect(list([sheet('Pins', [...BODY, ['4', 'Q', 'O', 'Output'], ['EP', 'EP', 'G', 'Ground']])])).toContain('EP EP'));
 it('joins a name whose line ended within a word, and asks', () => {

@@ -233,6 +233,9 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   };
   const isNumbers = (i: number) => share(i, (c) => readNumberCell(c).kind !== 'unread') >= 0.7 && share(i, looksLikeNumbers) >= 0.3;
   const settled: (ColumnRole | undefined)[] = roles.map((role, i) => {
+    // `U7` in every row is the part on its board.
+    if (role === 'number' && rows.length > 2 && roles.includes('ambiguous') && share(i, (c) => c === rows[0]!.cells[i]?.trim()) === 1)
+      return 'ignore';
     if (role !== 'ambiguous') return role;
     if (isNumbers(i)) return 'number';
     return undefined;

@@ -70,15 +70,19 @@ export function headingWorth(cells: readonly string[]): number {
   if (cells.some((c) => c.length > 60 || /^\s*\d+\s*$/.test(c))) return 0;
   const roles = cells.map((c) => roleOfHeading(c) ?? (isOfPackage(c) ? 'number' : undefined));
   const known = roles.filter((r) => r !== undefined).length;
-  const hasKey = roles.some((r) => r === 'number' || r === 'name' || r === 'ambiguous');
-  if (!hasKey) return 0;
-  if (headsOtherTable(cells, 1)) return 0;
+  const keys = roles.filter((r) => r === 'number' || r === 'name' || r === 'ambiguous').length;
+  if (keys === 0) return 0;
+  const isPinout = keys >= 2 && known >= 3;
+  if (headsOtherTable(isPinout ? cells.filter((c) => !BESIDE_PINS.test(normal(c))) : cells, 1)) return 0;
   return known >= 2 && known * 2 >= cells.filter((c) => c.trim() !== '').length ? known : 0;
 }
 
 /** What stands over the columns of ratings, characteristics, registers and ordering tables. */
 const OTHER_TABLE =
   /^(min|max|typ|minimum|maximum|typical|min max|unit|units|value|values|limit|limits|rating|ratings|parameter|parameters|condition|conditions|test conditions?|bits?|bit (no|name|number|position|field)|field|address|addr|offset|reset( value)?|register( name)?|access|r w|order code|order(ing|able)?( part)?( no| number| code)?|part number|device|marking|quantity|qty|packing|dimension|inches|mm|millimeters|millimetres|symbol min|coverage|theta ja|status|lead finish|temp range|temperature range|step|byte|opcode|command|instruction)$/;
+
+/** What lists of pins have beside their numbers, names and types too: how many there are, and in which unit they are drawn. */
+const BESIDE_PINS = /^(qty|quantity|unit|device|status|bit)$/;
 
 /** True where words stand over limits, registers or orders: the heading of a table that is no pinout. */
 export const headsOtherTable = (cells: readonly string[], least = 2): boolean =>
@@ -96,7 +100,12 @@ function roleOfText(text: string): ColumnRole | 'ambiguous' | undefined {
   if (text === '') return undefined;
   if (AMBIGUOUS.test(text)) return 'ambiguous';
   const numbered = NUMBER_OF.exec(text)?.[1];
-  if (numbered && /^(?:[a-z]*\d[a-z0-9 ]*|[a-z]{0,5}(?:qfn|qfp|bga|sop|soic|csp|son|lga|dip|plcc))(?: package)?$/.test(numbered))
+  // `Pin 12` and `Ball B7` are terminals, and no heading over any.
+  if (
+    numbered &&
+    !/^[a-z]{0,2}\d{1,4}$/.test(numbered) &&
+    /^(?:[a-z]*\d[a-z0-9 ]*|[a-z]{0,5}(?:qfn|qfp|bga|sop|soic|csp|son|lga|dip|plcc))(?: package)?$/.test(numbered)
+  )
     return 'number';
   for (const role of Object.keys(WORDINGS) as (keyof typeof WORDINGS)[]) if (WORDINGS[role].test(text)) return role;
   return undefined;

@@ -49,7 +49,8 @@ function joinTables(first: Proposal, others: readonly Proposal[], options: ReadO
     const same = other.packages.every((p) => joined.packages.some((q) => q.name === p.name));
     const numbers = new Set(joined.terminals.map((t) => t.numbers[joined.package]));
     const again = other.terminals.filter((t) => numbers.has(t.numbers[other.package]));
-    if (!same && other.packages.length === 1 && again.length > 0.3 * other.terminals.length) joined = withPackage(joined, other);
+    const isOtherPackage = again.length > 0.3 * other.terminals.length || haveSameNames(joined, other);
+    if (!same && other.packages.length === 1 && isOtherPackage) joined = withPackage(joined, other);
     else if (again.length <= 0.05 * other.terminals.length)
       joined = {
         ...joined,
@@ -107,6 +108,12 @@ function renamed(other: Proposal, joined: Proposal): Terminal[] {
   if (other.packages.length !== 1 || joined.packages.length !== 1) return other.terminals;
   const [from, to] = [other.packages[0]!.name, joined.packages[0]!.name];
   return other.terminals.map((t) => (from === to ? t : { ...t, numbers: { [to]: t.numbers[from]! } }));
+}
+
+/** Numbers of a ball grid and of leads have none in common; the names tell that both are one part. */
+function haveSameNames({ terminals }: Proposal, other: Proposal): boolean {
+  const names = new Set(terminals.map((t) => t.name));
+  return other.terminals.filter((t) => names.has(t.name)).length > 0.8 * other.terminals.length;
 }
 
 /** The same pinout in one more package: a name's first terminal is its first there, and so on. */

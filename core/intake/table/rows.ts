@@ -281,6 +281,7 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   if (clean.unsure) doubts.push(markDoubt(clean.name, clean.unsure));
   if (clean.name === '' && lists.some((l) => l.numbers.some((n) => n !== 'EP')))
     doubts.push({ field: 'name', reason: 'The name cell is empty.' });
+  if (clean.name !== '' && !/[\p{L}\d+−–-]/u.test(clean.name)) doubts.push({ field: 'name', reason: `“${clean.name}” is hardly a name.` });
   // `GPIO0–` over a list of numbers is a range that lost its end; `V–` and `IN1–` alone are names.
   if (/[/,_]$/.test(clean.name) || (most > 1 && /[–-]$/.test(clean.name)))
     doubts.push({ field: 'name', reason: `“${clean.name}” ends as if it went on.` });

@@ -3,6 +3,9 @@ import { problem, type Problem } from '../../part';
 import type { Grid, GridRow, Layout } from '../table/grid';
 import { alignedRow } from './aligned';
 
+/** A line of a drawn table that holds no cells: `|---|---|`, `+---+---+`. */
+const RULE = /^[\s|+:=-]*$/;
+
 const DELIMITERS: { layout: Layout; delimiter: string }[] = [
   { layout: 'tab', delimiter: '\t' },
   { layout: 'pipe', delimiter: '|' },
@@ -10,8 +13,30 @@ const DELIMITERS: { layout: Layout; delimiter: string }[] = [
   { layout: 'comma', delimiter: ',' },
 ];
 
+/** A row of a typeset table's source: cells between `&`, and `\\\\` at its end. */
+const TYPESET = /^(.*&.*?)\\\\\s*(?:\[[^\]]*\]\s*)?(?:\\\w+(?:\{[^}]*\})?\s*)*$/;
+
+/** A typeset table's source as lines between bars, where the text has one; its marks around words are taken off. */
+function fromTypeset(lines: string[]): string[] {
+  if (lines.filter((l) => TYPESET.test(l)).length < 2) return lines;
+  const plain = (cell: string) =>
+    cell
+      .replace(/\\(?:text\w*|mathrm|overline|emph)\{([^{}]*)\}/g, '$1')
+      .replace(/\\([_&%#$])/g, '$1')
+      .trim();
+  return lines.map((line) => {
+    const row = TYPESET.exec(line)?.[1];
+    if (row === undefined) return /^\s*\\/.test(line) ? '' : line;
+    return `| ${row
+      .split(/(?<!\\)&/)
+      .map(plain)
+      .join(' | ')} |`;
+  });
+}
+
 /** Splits lines into cells. Which delimiter is used is decided by how evenly the lines have it. */
-export function toGrid(lines: string[], problems: Problem[], file?: string): Grid {
+export function toGrid(given: string[], problems: Problem[], file?: string): Grid {
+  const lines = fromTypeset(given);
   const best = DELIMITERS.map((d) => ({ ...d, score: evenness(lines, d.delimiter) })).sort((a, b) => b.score - a.score)[0]!;
   if (best.score < 0.5) return alignedGrid(lines);
   if (best.layout === 'pipe') return { layout: 'pipe', rows: lines.map(pipeRow) };
@@ -38,7 +63,7 @@ function evenness(lines: string[], delimiter: string): number {
 
 function firstFilled(lines: string[], most: number): string[] {
   const out: string[] = [];
-  for (const line of lines) if (line.trim() !== '' && out.push(line) >= most) break;
+  for (const line of lines) if (!RULE.test(line) && out.push(line) >= most) break;
   return out;
 }
 
@@ -54,9 +79,9 @@ function mode(values: number[]): number | undefined {
   return [...tally].sort((a, b) => b[1] - a[1] || b[0] - a[0])[0]?.[0];
 }
 
-/** A row between bars; a rule line (`|---|---|` or `+---+---+`) has no cells. */
+/** A row between bars; a rule has no cells. */
 function pipeRow(text: string, index: number): GridRow {
-  if (/^[\s|+:=-]*$/.test(text)) return { line: index + 1, cells: [] };
+  if (RULE.test(text)) return { line: index + 1, cells: [] };
   const inner = text.trim().replace(/^\|/, '').replace(/\|$/, '');
   return { line: index + 1, cells: inner.split(/(?<!\\)\|/).map((c) => withoutMarks(c.trim())) };
 }

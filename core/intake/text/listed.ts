@@ -2,7 +2,7 @@ import type { Grid, GridRow } from '../table/grid';
 import { headingWorth } from '../table/headings';
 import { looksLikeTerminal, readNumberCell } from '../table/numbers';
 
-const NUMBERS = String.raw`(\d{1,4}|[A-Z]{1,2}\d{1,2})`;
+const NUMBERS = String.raw`(\d{1,4}|[A-Z]{1,2}\d{1,2}|EP)`;
 const WORD = String.raw`(?:pin|ball|terminal|lead|contact|pad)s?\s*(?:no\.?|#)?\s*`;
 /** `Pin 5 (VOUT): regulator output`. */
 const IN_BRACKETS = new RegExp(String.raw`^(?:${WORD})?${NUMBERS}\s*\(\s*([^()]+?)\s*\)\s*[:=–—-]*\s*(.*)$`, 'i');

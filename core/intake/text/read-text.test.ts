@@ -34,6 +34,22 @@ const LAYOUTS: [string, string][] = [
     'Description;I/O;Symbol;No.\nSupply voltage;P;VDD;1\nGround;G;GND;2\nPositive input, buffered;I;IN+;3\nNegative input;I;IN-;4\nOutput of the buffer;O;OUT;5',
   ],
   [
+    'a drawn grid',
+    '+-----+------+------+-----------------------+\n| Pin | Name | Type | Description           |\n+=====+======+======+=======================+\n| 1   | VDD  | P    | Supply voltage        |\n+-----+------+------+-----------------------+\n| 2   | GND  | G    | Ground                |\n+-----+------+------+-----------------------+\n| 3   | IN+  | I    | Positive input, buffered |\n+-----+------+------+-----------------------+\n| 4   | IN-  | I    | Negative input        |\n+-----+------+------+-----------------------+\n| 5   | OUT  | O    | Output of the buffer  |\n+-----+------+------+-----------------------+',
+  ],
+  [
+    'the source of a typeset table',
+    '\\begin{tabular}{llll}\nPin & Name & Type & Description \\\\ \\hline\n1 & VDD & P & Supply voltage \\\\\n2 & GND & G & Ground \\\\\n3 & IN+ & I & Positive input, buffered \\\\[2pt]\n4 & \\texttt{IN-} & I & Negative input \\\\ \\hline\n5 & OUT & O & Output of the buffer \\\\\n\\end{tabular}',
+  ],
+  [
+    'how many there are beside them',
+    'Signal,Qty,Type,Pins,Description\nVDD,1,P,1,Supply voltage\nGND,1,G,2,Ground\nIN+,1,I,3,"Positive input, buffered"\nIN-,1,I,4,Negative input\nOUT,1,O,5,Output of the buffer\n',
+  ],
+  [
+    'the part on its board before them',
+    'Designator;Pin;Name;Type;Description\nU7;1;VDD;P;Supply voltage\nU7;2;GND;G;Ground\nU7;3;IN+;I;Positive input, buffered\nU7;4;IN-;I;Negative input\nU7;5;OUT;O;Output of the buffer\n',
+  ],
+  [
     'old Mac line ends',
     'Pin,Name,Type,Description\r1,VDD,P,Supply voltage\r2,GND,G,Ground\r3,IN+,I,"Positive input, buffered"\r4,IN-,I,Negative input\r5,OUT,O,Output of the buffer',
   ],
@@ -87,6 +103,12 @@ it.each([
 it('reads a bare list with equals signs', () =>
   expect(terminalsIn(read('1=GND\n2=TRIG\n3=OUT')).map((t) => `${Object.values(t.numbers)[0]} ${t.name}`)).toEqual(['1 GND', '2 TRIG', '3 OUT'])); // prettier-ignore
 
+it('takes a row for a heading only where it says what columns are', () =>
+  expect(terminalsIn(read('Position,Signal,Class\nPin 11,STEP,Input\nPin 12,DIR,Input\nPin 13,MODE,Input\n')).map((t) => t.name)).toEqual(['STEP', 'DIR', 'MODE'])); // prettier-ignore
+it('keeps the exposed pad of a list', () =>
+  expect(terminalsIn(read('1: VDD\n2: OUT\n3: IN\nEP: EP\n')).map((t) => t.name)).toEqual(['VDD', 'OUT', 'IN', 'EP']));
+it('asks where a name has neither letter nor figure', () =>
+  expect(terminalsIn(read('Pin,Name\n1,VDD\n2,&\n3,OUT\n'))[1]!.doubts[0]!.reason).toBe('“&” is hardly a name.'));
 it('takes the signs of markup off the cells between bars', () => {
   const pins = byNumber(read('| Pin | Name | Type |\n|---|---|---|\n| 1 | `SDA` | I/O |\n| 2 | **VDD** | P |\n| 3 | CS\\_N | I |\n'));
   expect(Object.values(pins).map((p) => p.name)).toEqual(['SDA', 'VDD', 'CS_N']);
