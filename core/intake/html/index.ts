@@ -8,6 +8,7 @@ import { isBlank, type Grid, type GridRow } from '../table/grid';
 import { cellRef, type Sheet } from '../sheet/sheet';
 import { raise } from '../table/raised';
 import { readTables } from '../table/join-tables';
+import { narrow } from '../text/narrow';
 import { readSignalLists } from '../table/signal-list';
 import { readLegend } from '../understand/legend';
 
@@ -100,7 +101,7 @@ function tablesOf(html: string): Page {
         } else if (name === 'sup') raised++;
         else if (name === 'br' || name === 'p' || name === 'li') write('\n');
       },
-      ontext: (text) => write(text.replace(/\s+/g, ' ')),
+      ontext: (text) => write(narrow(text).replace(/\s+/g, ' ')),
       onclosetag(name) {
         if (!VOID.has(name) && overlines.pop()) barred--;
         if (UNSHOWN.has(name)) skipped--;

@@ -1,3 +1,4 @@
+import { narrow } from '../text/narrow';
 import type { Box } from '../table/box';
 import { raise, RAISED } from '../table/raised';
 import type { DocumentPage, Rule, Run } from './page';
@@ -64,7 +65,7 @@ function isTypewritten(runs: readonly Run[]): boolean {
 }
 
 function cut(run: Run, isMono: boolean): Word[] {
-  const text = run.text.replace(/[\u00a0\u2000-\u200a\u202f\t]/g, ' ');
+  const text = narrow(run.text).replace(/[\u00a0\u2000-\u200a\u202f\t]/g, ' ');
   if (run.turns !== 0) return sideways(run, text);
   const mono = isMono ? { mono: true } : {};
   if (!text.includes(' ')) return text === '' ? [] : [{ ...wordAt(run, text, run.x, run.x + run.width), ...mono }];

@@ -6,6 +6,7 @@ import { scoreOf, type FoundTable } from '../table/find-table';
 import { filled, isBlank, type Grid, type GridRow } from '../table/grid';
 import { readTables } from '../table/join-tables';
 import { readSignalLists } from '../table/signal-list';
+import { narrow } from '../text/narrow';
 import { legendLine, readLegend } from '../understand/legend';
 import { cellRef, type Sheet } from './sheet';
 
@@ -93,7 +94,7 @@ function gridOf(sheet: Sheet, from: number): Grid {
     if (row - (used[i - 1] ?? -1) > 1) add(row - 1);
     add(row);
   });
-  for (const c of sheet.cells) rowAt.get(c.row)!.cells[colAt.get(c.col)!] = c.text;
+  for (const c of sheet.cells) rowAt.get(c.row)!.cells[colAt.get(c.col)!] = narrow(c.text);
   for (const m of sheet.merges)
     for (const [r, row] of rowAt) {
       if (r <= m.row || r >= m.row + m.rows) continue;

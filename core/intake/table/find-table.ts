@@ -221,6 +221,10 @@ const OF_MODE = /\bmode\b|^(spi|i2c|i²c|uart|serial|parallel)\b/i;
 /** A name as circuits have it, with nothing in small letters. */
 const isCapitals = (text: string): boolean => /^[A-Z0-9_+\-−–/#~*.[\]]+$/.test(text) && /[A-Z]/.test(text);
 
+/** True where a column holds 1, 2, 3 in its rows. */
+const countsRows = (rows: readonly GridRow[], i: number): boolean =>
+  rows.length > 2 && rows.every((r, k) => r.cells[i]?.trim() === String(k + 1));
+
 /** Settles what each column is: headings first, then the cells where a heading is ambiguous or silent. */
 export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): Column[] {
   const roles = headings.map((h) => roleOfHeading(h) ?? (isOfPackage(h) ? 'number' : undefined));
@@ -240,6 +244,12 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     if (isNumbers(i)) return 'number';
     return undefined;
   });
+  // A count of the rows before the balls is no package's number.
+  const numbered = settled.flatMap((role, i) => (role === 'number' ? [i] : []));
+  for (const i of numbered) {
+    const isCount = /^(#|no\.?|nr\.?|item|index|序号)$/i.test(headings[i]!.trim()) && countsRows(rows, i);
+    if (isCount && numbered.some((other) => other !== i && !countsRows(rows, other))) settled[i] = 'ignore';
+  }
   const has = (role: ColumnRole) => settled.includes(role);
   settled.forEach((role, i) => {
     if (role === undefined && roles[i] === 'ambiguous') settled[i] = has('name') ? 'description' : 'name';
@@ -384,7 +394,10 @@ function withPadUnder(grid: Grid, body: GridRow[]): GridRow[] {
 function tightWithoutHeader(grid: Grid): FoundTable | undefined {
   if (grid.layout !== 'aligned') return undefined;
   const wordsOf = (r: GridRow) => r.cells.join(' ').trim().split(/\s+/);
-  const numbered = (at: number) => grid.rows.filter((r) => wordsOf(r).length > 1 && looksLikeNumbers(wordsOf(r)[at]!));
+  const numbered = (at: number) =>
+    grid.rows.filter(
+      (r) => wordsOf(r).length > 1 && looksLikeNumbers(wordsOf(r)[at]!) && (/\w/.test(wordsOf(r)[1 - at]!) || wordsOf(r).length === 2),
+    );
   // A second word that is a number stands in many texts: there every first word must be a name, and no number come twice.
   const behind = numbered(1).filter((r) => /^[A-Z][A-Z0-9_+/#*-]*$/.test(wordsOf(r)[0]!));
   const isBehind = new Set(behind.map((r) => wordsOf(r)[1])).size === behind.length && mostly(behind, grid, 0.9) && behind.length > 2;

@@ -190,9 +190,11 @@ function entryOf(
 ): Entry {
   const cell = (i: number) => (i < 0 ? '' : (row.cells[i]?.trim() ?? ''));
   const wordsAt = (i: number) => inWords(unbroken(row.cells[i] ?? ''));
-  const { name, torn } = whole(cell(at.name), numbers.length === 1 ? cell(numbers[0]!) : '');
+  const [bare, meaning] = withoutMeaning(cell(at.name));
+  const { name, torn } = whole(bare, numbers.length === 1 ? cell(numbers[0]!) : '');
   const [head, rest] = brokenName(name, room) ?? ['', ''];
-  const said = descriptions.length === 1 ? [wordsAt(descriptions[0]!)] : descriptions.map(wordsAt).filter((t) => t !== '');
+  const own = descriptions.length === 1 ? [wordsAt(descriptions[0]!)] : descriptions.map(wordsAt).filter((t) => t !== '');
+  const said = meaning === '' ? own : [meaning, ...own.filter((t) => t !== '')];
   return {
     line: row.line,
     rows: [row],
@@ -210,6 +212,12 @@ function entryOf(
     rail: inWords(cell(at.rail)),
     activeLow: inWords(cell(at.activeLow)),
   };
+}
+
+/** What a name means, in brackets behind it in another script: `VM(电源)`. */
+function withoutMeaning(name: string): [name: string, meaning: string] {
+  const [, bare, meaning] = /^(\S+?)\s*\(([^()]*[\u3040-\u30ff\u3400-\u9fff\uac00-\ud7af][^()]*)\)$/.exec(name) ?? [];
+  return bare === undefined || meaning === undefined ? [name, ''] : [bare, meaning];
 }
 
 /** Words that keep their hyphen where a line is broken behind it: `open-` over `drain`. */

@@ -1,3 +1,4 @@
+import { narrow } from './narrow';
 import { ok, problem, refuse, type Problem, type Result } from '../../part';
 
 /** The largest text that is read, in characters; a pin table of 3,000 rows is under a tenth of it. */
@@ -9,7 +10,7 @@ export interface CleanText {
 }
 
 /** Whatever is taken out or made plain below. */
-const UNCLEAN = /[\u0000-\u0008\u000b-\u001f\u007f\u00a0\u00ad\u2007\u200b\u2028\u2029\u202f\uFEFF]/;
+const UNCLEAN = /[\u0000-\u0008\u000b-\u001f\u007f\u00a0\u00ad\u2007\u200b\u2028\u2029\u202f\u3000\uff01-\uff5e\uFEFF]/;
 
 /** Makes plain lines of a source's text: no byte order mark, one kind of line end, no control characters but the tab. */
 export function cleanText(text: string, file?: string): Result<CleanText> {
@@ -21,7 +22,9 @@ export function cleanText(text: string, file?: string): Result<CleanText> {
   const controls = text.match(/[\u0000-\u0008\u000e-\u001f]/g)?.length ?? 0;
   if (text.includes('\u0000') || controls > text.length / 50) return refuse(problem('input-binary', {}, { file }));
 
-  const plain = text.replace(/^\uFEFF/, '').replace(/[\u0001-\u0008\u000e-\u001f\u007f\u200b\u00ad]/g, '');
+  const plain = narrow(text)
+    .replace(/^\uFEFF/, '')
+    .replace(/[\u0001-\u0008\u000e-\u001f\u007f\u200b\u00ad]/g, '');
   if (plain.trim() === '') return refuse(problem('input-empty', {}, { file }));
   const lines = plain
     .replace(/\r\n?|\u2028|\u2029|\f|\v/g, '\n')

@@ -8,6 +8,7 @@ import { understandTable } from '../table/understand';
 import { readLegend } from '../understand/legend';
 import { cleanText } from './clean';
 import { alignedGrid, toGrid } from './layout';
+import { drawnGrid, lineGrid } from './drawn';
 import { listedGrid, stackedGrid } from './listed';
 
 /**
@@ -27,11 +28,13 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
     return understood.ok ? ok({ ...understood.value, title: lines.find((l) => l.trim() !== '') ?? '' }) : understood;
   };
   const readListed = () => {
-    const grid = listedGrid(lines) ?? stackedGrid(lines);
+    const grid = listedGrid(lines) ?? stackedGrid(lines) ?? lineGrid(lines);
     return grid && read(grid);
   };
   // A comma in every description can look like a delimiter: where the cells give no table, the blanks may.
+  const drawn = drawnGrid(lines);
   return (
+    (drawn && read(drawn)) ??
     read(toGrid(lines, problems, options.file)) ??
     read(alignedGrid(lines)) ??
     readListed() ??

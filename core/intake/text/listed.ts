@@ -14,6 +14,14 @@ const BEHIND_SIGN = new RegExp(
   'i',
 );
 
+/** `Pins 1, 8: VDD, supply`. */
+const BEHIND_LIST = new RegExp(
+  String.raw`^${WORD}([A-Z]{0,2}\d{1,4}(?:\s*(?:,|&|and|to|[-–])\s*[A-Z]{0,2}\d{1,4})+)\s*[:=]\s*(\S+?)(?:[:,]?\s+[-–—=:]*\s*(.*))?$`,
+  'i',
+);
+/** What is written over the columns of a list that has no heading of its own. */
+export const HEADS = ['Pin', 'Name', 'Description'];
+
 /** The least share of the lines that must be entries: numbered prose has such lines too. */
 const MOSTLY = 0.7;
 
@@ -28,6 +36,8 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
     const named = BEHIND_NAME.exec(plain);
     if (named && readNumberCell(named[2]!).kind === 'list')
       return void rows.push({ line: i + 1, cells: [named[2]!, named[1]!, named[3]!] });
+    const [, numbers, called, meant = ''] = BEHIND_LIST.exec(plain) ?? [];
+    if (numbers && called) return void rows.push({ line: i + 1, cells: [numbers, called.replace(/[:,;]$/, ''), meant] });
     const bracketed = IN_BRACKETS.exec(plain);
     if (bracketed) return void rows.push({ line: i + 1, cells: bracketed.slice(1, 4) });
     const [, a, b, name, ...said] = BEHIND_SIGN.exec(plain) ?? [];
@@ -39,7 +49,7 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
   });
   const isNamed = rows.filter((r) => /[A-Z]/.test(r.cells[1]!)).length >= MOSTLY * rows.length;
   if (rows.length < 2 || rows.length < MOSTLY * filled || !isNamed) return undefined;
-  return { layout: 'cells', rows: [{ line: 0, cells: ['Pin', 'Name', 'Description'] }, ...rows] };
+  return { layout: 'cells', rows: [{ line: 0, cells: HEADS }, ...rows] };
 }
 
 /** Fewer terminals than this are no stack of cells. */

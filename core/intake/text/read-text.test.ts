@@ -105,6 +105,19 @@ it('reads a bare list with equals signs', () =>
 
 it('takes a row for a heading only where it says what columns are', () =>
   expect(terminalsIn(read('Position,Signal,Class\nPin 11,STEP,Input\nPin 12,DIR,Input\nPin 13,MODE,Input\n')).map((t) => t.name)).toEqual(['STEP', 'DIR', 'MODE'])); // prettier-ignore
+it.each<[string, string, string[]]>([
+  ['in one line', 'VDD (1, 8), GND (4, 5), IN (2), OUT (3), EN (6) and NC (7)', ['1 VDD', '8 VDD', '4 GND', '5 GND', '2 IN', '3 OUT', '6 EN', '7 NC']],
+  ['with several numbers before a name', 'Pins 1, 8: VDD, supply\nPin 2: IN\nPins 3–5: GND\nPin 6: OUT, output', ['1 VDD', '8 VDD', '2 IN', '3 GND', '4 GND', '5 GND', '6 OUT']],
+  ['with a dash between', '1 - VDD\n2 - IN\n3 - OUT\n4 - GND', ['1 VDD', '2 IN', '3 OUT', '4 GND']],
+  ['as a package drawn with signs', '      +--\\/--+\n OUT 1|      |4 VDD\n IN  2|      |3 GND\n      +------+', ['1 OUT', '2 IN', '3 GND', '4 VDD']],
+  ['as one drawn with its numbers inside', 'OUT -|1    4|- VDD\nIN  -|2    3|- GND', ['1 OUT', '2 IN', '3 GND', '4 VDD']],
+  ['in letters of full width', '端子番号，端子名，機能\n１，ＶＤＤ，電源\n２，ＯＵＴ＋，出力\n３，ＧＮＤ，グランド', ['1 VDD', '2 OUT+', '3 GND']],
+  ['with their meaning behind the names', '引脚,名称,功能\n1,VM（电源）,\n2,OUT,输出\n3,GND（地）,', ['1 VM', '2 OUT', '3 GND']],
+  ['of balls behind a count', '#,Ball,Name,Type\n1,A1,VDD,P\n2,A2,CLK,I\n3,B1,GND,G', ['A1 VDD', 'A2 CLK', 'B1 GND']],
+])('reads a pinout %s', (_what, text, terminals) => {
+  const proposal = read(text);
+  expect(terminalsIn(proposal).map((t) => `${t.numbers[proposal.package]} ${t.name}`)).toEqual(terminals);
+}); // prettier-ignore
 it('keeps the exposed pad of a list', () =>
   expect(terminalsIn(read('1: VDD\n2: OUT\n3: IN\nEP: EP\n')).map((t) => t.name)).toEqual(['VDD', 'OUT', 'IN', 'EP']));
 it('asks where a name has neither letter nor figure', () =>

@@ -93,6 +93,8 @@ const IN_WORDS: [english: string, words: string][] = [
   ['open-drain output', 'sortie (?:à )?drain ouvert|salida (?:de )?drenador abierto'],
   ['open-drain', 'drain ouvert|drenador abierto'],
   ['input/output', 'ein-?(?:/|und |/ )ausgang|entrée ?/ ?sortie|entrée et sortie|entrada ?/ ?salida|ingresso ?/ ?uscita|вход ?/ ?выход|wejście ?/ ?wyjście|bidirektional(?:e[rs]?)?|bidirectionnel(?:le)?|bidireccional|bidirezionale|двунаправленный'],
+  ['reference output', 'referenzausgang|sortie de référence|salida de referencia|uscita di riferimento'],
+  ['regulated output', 'geregelter ausgang|sortie régulée|salida regulada|uscita regolata'],
   ['power output', 'versorgungsausgang|sortie d[’\']alimentation|alimentation \\(sortie\\)|salida de alimentación|uscita di alimentazione'],
   ['no connect', 'nicht (?:verbunden|angeschlossen|beschaltet|belegt)|unbelegt|unbeschaltet|non connectée?|no conectad[oa]|non (?:connesso|collegato)|не подключ[её]н|не используется'],
   ['power supply', 'spannungsversorgung|stromversorgung|versorgungsspannung|betriebsspannung|versorgung|alimentation|alimentación|alimentazione|zasilanie|питание'],
