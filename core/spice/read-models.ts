@@ -169,7 +169,10 @@ class ModelReader {
       const node: ModelNode = found ? { name: n, doc: found.doc, docLine: found.line } : { name: n, doc: '' };
       return i < names.length ? node : { ...node, otherwise: optional[i - names.length]!.value };
     });
-    const said = [...card.above, ...(card.between ?? []), ...inside].map((c) => c.text);
+    // `1 = anode of the input diode` says what a node is, and not what the model is.
+    const told = new Set(nodes.flatMap((n) => (n.doc === '' ? [] : [n.name.toLowerCase()])));
+    const isOfNode = ({ text }: Comment) => told.has(/^\W*([^\s=]+)\s*=/.exec(text)?.[1]?.toLowerCase() ?? '');
+    const said = [...card.above, ...(card.between ?? []), ...inside].filter((c) => !isOfNode(c)).map((c) => c.text);
     const docTexts = nodes.slice(0, names.length).map((n) => n.doc);
     return {
       name,
