@@ -1,6 +1,6 @@
 import type { GridRow } from '../table/grid';
 import { tenths, unite, type Box } from '../table/box';
-import type { FoundTable } from '../table/find-table';
+import type { FoundTable } from '../table/found-table';
 import type { ReadOptions, TableChoice } from '../proposal';
 import { textOf, usualGap, type Line } from './lines';
 import type { Ready } from './ready';

@@ -1,5 +1,6 @@
 import { findBallMap } from './ball-map';
-import { findTable, type FoundTable } from './find-table';
+import { findTable } from './find-table';
+import type { FoundTable } from './found-table';
 import type { Grid } from './grid';
 import { unfold } from './unfold';
 

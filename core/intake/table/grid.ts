@@ -59,3 +59,11 @@ export const mapCells = (row: GridRow, map: <T>(of: readonly T[]) => T[]): GridR
       }
     : {}),
 });
+
+/** Cells under the columns; what stands beyond the last column is joined to it, never dropped. */
+export function padded(cells: readonly string[], count: number): string[] {
+  const out = Array.from({ length: count }, (_, i) => cells[i]?.trim() ?? '');
+  const rest = cells.slice(count).filter((c) => c.trim() !== '');
+  if (rest.length > 0) out[count - 1] = [out[count - 1], ...rest].filter((c) => c !== '').join(', ');
+  return out;
+}

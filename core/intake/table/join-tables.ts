@@ -1,7 +1,7 @@
 import { ok, problem, type Problem, type Result } from '../../part';
 import type { Column, ColumnRole, Proposal, ReadOptions, TableView, Terminal } from '../proposal';
 import type { Box } from './box';
-import type { FoundTable } from './find-table';
+import type { FoundTable } from './found-table';
 import { propose, understandTable, type Surroundings } from './understand';
 
 /** True for tables with the same columns: what a person says of one holds for the other. */

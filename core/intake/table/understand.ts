@@ -8,7 +8,7 @@ import { doubtUnlikeSiblings } from '../understand/siblings';
 import { findPairs } from '../understand/pairs';
 import { recogniseSignals } from '../understand/signals';
 import { evidenceOfCode } from '../understand/type-codes';
-import type { FoundTable } from './find-table';
+import type { FoundTable } from './found-table';
 import { packageNamed } from './headings';
 import { looksLikeNumbers } from './numbers';
 import { MOST_TERMINALS, readRows } from './rows';

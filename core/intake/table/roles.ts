@@ -1,0 +1,151 @@
+import type { Column, ColumnRole } from '../proposal';
+import { isTypeCode, isTypePhrase, typeInOneLine } from '../understand/type-codes';
+import type { GridRow } from './grid';
+import { isOfPackage, packageOfHeading, roleOfHeading } from './headings';
+import { looksLikeNumbers, readNumberCell } from './numbers';
+
+/** What a column holds shows in so many of its rows. */
+const ENOUGH_ROWS = 120;
+
+/** Some rows of a long table, evenly over all of it. */
+const spread = (rows: GridRow[]): GridRow[] => {
+  const step = Math.ceil(rows.length / ENOUGH_ROWS);
+  return step < 2 ? rows : rows.filter((_, i) => i % step === 0);
+};
+
+/** True where more than one cell is filled. */
+function hasTwo(row: GridRow): boolean {
+  let count = 0;
+  for (const cell of row.cells) if (cell.trim() !== '' && ++count > 1) return true;
+  return false;
+}
+
+/** `Mode 1`, `I2C`: a column for terminals as they are called there. */
+const OF_MODE = /\bmode\b|^(spi|i2c|i²c|uart|serial|parallel)\b/i;
+
+/** A name as circuits have it, with nothing in small letters. */
+const isCapitals = (text: string): boolean => /^[A-Z0-9_+\-−–/#~*.[\]]+$/.test(text) && /[A-Z]/.test(text);
+
+/** True where a column holds 1, 2, 3 in its rows. */
+const countsRows = (rows: readonly GridRow[], i: number): boolean =>
+  rows.length > 2 && rows.every((r, k) => r.cells[i]?.trim() === String(k + 1));
+
+/** Settles what each column is: headings first, then the cells where a heading is ambiguous or silent. */
+export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): Column[] {
+  const roles = headings.map((h) => roleOfHeading(h) ?? (isOfPackage(h) ? 'number' : undefined));
+  let known: GridRow[] | undefined;
+  const share = (i: number, test: (cell: string) => boolean) => {
+    // Headings of groups stand alone in their row and say nothing of the column that they begin in.
+    const body = (known ??= spread(rows.filter(hasTwo)));
+    const cells = body.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
+    return cells.length === 0 ? 0 : cells.filter(test).length / cells.length;
+  };
+  const isNumbers = (i: number) => share(i, (c) => readNumberCell(c).kind !== 'unread') >= 0.7 && share(i, looksLikeNumbers) >= 0.3;
+  const settled: (ColumnRole | undefined)[] = roles.map((role, i) => {
+    // `U7` in every row is the part on its board.
+    if (role === 'number' && rows.length > 2 && roles.includes('ambiguous') && share(i, (c) => c === rows[0]!.cells[i]?.trim()) === 1)
+      return 'ignore';
+    if (role !== 'ambiguous') return role;
+    if (isNumbers(i)) return 'number';
+    return undefined;
+  });
+  // A count of the rows before the balls is no package's number.
+  const numbered = settled.flatMap((role, i) => (role === 'number' ? [i] : []));
+  for (const i of numbered) {
+    const isCount = /^(#|no\.?|nr\.?|item|index|序号)$/i.test(headings[i]!.trim()) && countsRows(rows, i);
+    if (isCount && numbered.some((other) => other !== i && !countsRows(rows, other))) settled[i] = 'ignore';
+  }
+  const has = (role: ColumnRole) => settled.includes(role);
+  settled.forEach((role, i) => {
+    if (role === undefined && roles[i] === 'ambiguous') settled[i] = has('name') ? 'description' : 'name';
+  });
+  // `Mode 0 | Mode 1 | Description`: names in capitals are names, whatever is written over them.
+  if (!has('name') && has('number')) {
+    const names = headings.findIndex(
+      (_, i) =>
+        roles[i] === undefined && settled[i] === undefined && !isNumbers(i) && share(i, isCapitals) >= 0.8 && share(i, isTypeCode) < 0.5,
+    );
+    if (names >= 0 && settled.includes('description')) settled[names] = 'name';
+  }
+  // The same terminals in another mode have other names.
+  if (has('name') && !has('alternates')) {
+    const other = headings.findIndex(
+      (h, i) => settled[i] === undefined && OF_MODE.test(h) && share(i, isCapitals) >= 0.7 && share(i, isTypeCode) < 0.5,
+    );
+    if (other >= 0) settled[other] = 'alternates';
+  }
+  // Functions that each stand once for several rows are groups of terminals.
+  settled.forEach((role, i) => {
+    if (role !== 'description' || has('group') || rows.length < 5 || rows.filter((r) => r.same?.[i]).length < 0.5 * rows.length) return;
+    if (share(i, (c) => c.length <= 24 && c.split(/\s+/).length <= 3) === 1) settled[i] = 'group';
+  });
+  // `Pin | Function | Description`: where nothing is called a name, the function is one.
+  if (!has('name')) {
+    const functions = settled.map((r, i) => (r === 'description' ? i : -1)).filter((i) => i >= 0);
+    const type = settled.indexOf('type');
+    if (functions.length > 1) settled[functions[0]!] = 'name';
+    else if (type >= 0 && !rows.slice(0, 20).some((r) => isTypeCode(r.cells[type] ?? ''))) settled[type] = 'name';
+    else if (functions.length === 1 && share(functions[0]!, (c) => !/\s/.test(c)) > 0.5) settled[functions[0]!] = 'name';
+  }
+  // Whatever is written over it, the column of single words that are no numbers beside numbers is the name.
+  if (!has('name') && has('number')) {
+    const names = headings.findIndex(
+      (_, i) =>
+        settled[i] === undefined &&
+        !isNumbers(i) &&
+        share(i, (c) => /^\S*[A-Za-z]\S*$/.test(c)) >= 0.8 &&
+        share(i, isTypeCode) < 0.5 &&
+        new Set(rows.map((r) => r.cells[i])).size > 0.4 * rows.length,
+    );
+    if (names >= 0) settled[names] = 'name';
+  }
+  // A `Buffer type` beside a column of codes that is called something else: the codes are the type.
+  const typeAt = settled.indexOf('type');
+  const areCodes = (c: string) => c.split('\n').every((line) => isTypeCode(line) && /[A-Z]/i.test(line) && !/^n\.?\/?a\.?$/i.test(line));
+  if (typeAt >= 0) {
+    const own = share(typeAt, areCodes);
+    const codes = headings.findIndex(
+      (_, i) =>
+        i !== typeAt &&
+        ['description', 'ignore', undefined].includes(settled[i]) &&
+        share(i, areCodes) >= 0.8 &&
+        share(i, areCodes) > 1.5 * own,
+    );
+    if (codes >= 0) [settled[typeAt], settled[codes]] = ['ignore', 'type'];
+  }
+  // `Function | Description`, where the functions are a few kinds of terminals: they are the type.
+  if (!has('type') && settled.filter((r) => r === 'description').length > 1) {
+    const isKinds = (i: number) =>
+      share(i, (c) => isTypePhrase(typeInOneLine(c))) >= 0.9 &&
+      new Set(rows.map((r) => r.cells[i]?.trim().toLowerCase())).size <= Math.max(3, rows.length / 2);
+    const kinds = settled.findIndex((r, i) => r === 'description' && isKinds(i));
+    if (kinds >= 0) settled[kinds] = 'type';
+  }
+  // Texts under a heading that nobody knows say what the terminals are all the same.
+  if (!has('description')) {
+    const texts = settled.findIndex((r, i) => r === undefined && roles[i] === undefined && share(i, (c) => /\S\s+\S+\s+\S/.test(c)) >= 0.6);
+    if (texts >= 0) settled[texts] = 'description';
+  }
+  if (!has('number')) {
+    const numbers = headings.findIndex((_, i) => settled[i] === undefined && isNumbers(i));
+    if (numbers >= 0) settled[numbers] = 'number';
+  }
+  // Packages by their maker's code, `D` and `RSE`: columns of numbers that nothing else is said of.
+  headings.forEach((h, i) => {
+    const code = h.trim().split(/\s+/).pop() ?? '';
+    if (settled[i] !== undefined || roles[i] !== undefined || !/^[A-Z]{1,5}\d{0,3}$/.test(code) || !has('number') || !isNumbers(i)) return;
+    const cells = rows.map((r) => r.cells[i]?.trim() ?? '').filter((c) => looksLikeNumbers(c));
+    if (new Set(cells).size >= 0.9 * cells.length) settled[i] = 'number';
+  });
+  const names = settled.filter((r) => r === 'name').length;
+  let seenName = false;
+  return headings.map((heading, i) => {
+    let role = settled[i] ?? 'ignore';
+    if (role === 'name' && names > 1) {
+      // Of two names the second is the function in words, or else another name.
+      role = !seenName ? 'name' : share(i, (c) => /\s/.test(c)) > 0.3 ? 'description' : 'alternates';
+      seenName = true;
+    }
+    return { role, heading: heading.trim(), packageName: role === 'number' ? packageOfHeading(heading) : '' };
+  });
+}

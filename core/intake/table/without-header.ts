@@ -1,0 +1,98 @@
+import type { Column, ColumnRole } from '../proposal';
+import { splitWords } from '../text/aligned';
+import { isTypeCode } from '../understand/type-codes';
+import type { FoundTable } from './found-table';
+import { filled, isBlank, padded, type Grid, type GridRow } from './grid';
+import { headsOtherTable } from './headings';
+import { looksLikeNumbers, readNumberCell } from './numbers';
+
+/** Without headings only a text that is nearly all rows is taken for a table: prose and program text have numbers too. */
+const mostly = (body: readonly GridRow[], grid: Grid, share = 0.7): boolean =>
+  body.length >= 2 && body.length >= grid.rows.filter((r) => !isBlank(r)).length * share;
+
+/** A block without headings: what the columns hold tells what they are. */
+export function withoutHeader(grid: Grid): FoundTable | undefined {
+  // Headings of limits, registers and orders say that it is no pinout, whatever numbers stand under them.
+  const top = grid.rows.filter((r) => !isBlank(r)).slice(0, 3);
+  if (top.some((r) => headsOtherTable(filled(r), 1) && !filled(r).some(looksLikeNumbers))) return undefined;
+  const counts = grid.rows.filter((r) => filled(r).length > 1).map((r) => r.cells.length);
+  const width = Math.max(0, ...counts);
+  if (width < 2) return tightWithoutHeader(grid);
+  const body = withPadUnder(
+    grid,
+    grid.rows.filter((r) => r.cells.some((c) => looksLikeNumbers(c)) && filled(r).length > 1),
+  );
+  if (!mostly(body, grid)) return tightWithoutHeader(grid);
+  const rows = body.map((r) => ({ ...r, cells: padded(r.cells, width) }));
+  const columns = guessColumns(rows, width);
+  if (!columns) return undefined;
+  const taken = new Set(rows.map((r) => r.line));
+  return { columns, rows, around: grid.rows.filter((r) => !taken.has(r.line)), headerLine: undefined };
+}
+
+/** The exposed pad has no figure in its number; its row comes last. */
+function withPadUnder(grid: Grid, body: GridRow[]): GridRow[] {
+  const last = body.at(-1);
+  const next = last && grid.rows[grid.rows.indexOf(last) + 1];
+  const isPad = next && filled(next).length > 1 && next.cells.some((c) => readNumberCell(c).kind === 'pad');
+  return isPad ? [...body, next] : body;
+}
+
+/** `1 VDD` or `VDD 1`, one blank apart. */
+function tightWithoutHeader(grid: Grid): FoundTable | undefined {
+  if (grid.layout !== 'aligned') return undefined;
+  const wordsOf = (r: GridRow) => r.cells.join(' ').trim().split(/\s+/);
+  const numbered = (at: number) =>
+    grid.rows.filter(
+      (r) => wordsOf(r).length > 1 && looksLikeNumbers(wordsOf(r)[at]!) && (/\w/.test(wordsOf(r)[1 - at]!) || wordsOf(r).length === 2),
+    );
+  // A second word that is a number stands in many texts: there every first word must be a name, and no number come twice.
+  const behind = numbered(1).filter((r) => /^[A-Z][A-Z0-9_+/#*-]*$/.test(wordsOf(r)[0]!));
+  const isBehind = new Set(behind.map((r) => wordsOf(r)[1])).size === behind.length && mostly(behind, grid, 0.9) && behind.length > 2;
+  const body = mostly(numbered(0), grid) ? numbered(0) : isBehind ? behind : [];
+  if (!mostly(body, grid)) return undefined;
+  const roles = body === behind ? (['name', 'number'] as const) : (['number', 'name'] as const);
+  const rows = body.map((r) => ({ line: r.line, cells: padded(splitWords(r.cells.join(' '), 3), 3) }));
+  const codes = rows.filter((r) => isTypeCode(r.cells[2]!)).length;
+  const columns: Column[] = ([...roles, codes * 2 > rows.length ? 'type' : 'description'] as const).map((role) => ({
+    role,
+    heading: '',
+    packageName: '',
+  }));
+  const taken = new Set(rows.map((r) => r.line));
+  return { columns, rows, around: grid.rows.filter((r) => !taken.has(r.line)), headerLine: undefined };
+}
+
+function guessColumns(rows: readonly GridRow[], width: number): Column[] | undefined {
+  const stats = Array.from({ length: width }, (_, i) => {
+    const cells = rows.map((r) => r.cells[i] ?? '').filter((c) => c !== '');
+    const rate = (test: (c: string) => boolean) => cells.filter(test).length / Math.max(1, cells.length);
+    const unique = new Set(cells).size / Math.max(1, cells.length);
+    return {
+      i,
+      numbers: rate(looksLikeNumbers) * unique,
+      codes: rate(isTypeCode),
+      words: rate((c) => /\s/.test(c)),
+      // A group over several rows stands once for them, or the same in each.
+      ident: rate((c) => /^[^\s]{1,24}$/.test(c) && /[A-Z]/i.test(c)) * (cells.length / Math.max(1, rows.length)) * (0.5 + unique / 2),
+      count: cells.length,
+    };
+  });
+  const number = [...stats].sort((a, b) => b.numbers - a.numbers)[0];
+  if (!number || number.numbers < 0.8) return undefined;
+  const rest = stats.filter((s) => s !== number && s.count > 0);
+  const type = rest.filter((s) => s.codes > 0.7).sort((a, b) => b.codes - a.codes)[0];
+  const name = rest.filter((s) => s !== type).sort((a, b) => b.ident - a.ident || a.i - b.i)[0] ?? type;
+  if (!name) return undefined;
+  const description = rest.filter((s) => s !== type && s !== name).sort((a, b) => b.words - a.words)[0];
+  // Words before the names that hold over several rows are those of groups.
+  const group = rest.find((s) => ![type, name, description].includes(s) && s.i < name.i && s.count < 0.7 * rows.length && s.codes < 0.5);
+  const roles = new Map<unknown, ColumnRole>([
+    [description, 'description'],
+    [type, 'type'],
+    [name, 'name'],
+    [number, 'number'],
+    [group, 'group'],
+  ]);
+  return stats.map((s) => ({ role: roles.get(s) ?? 'ignore', heading: '', packageName: '' }));
+}
