@@ -1,4 +1,5 @@
-import { otherNamesOf } from './kinds';
+import type { ElectricalType } from '../part';
+import { namedOtherwise, otherNamesOf } from './kinds';
 import { countedOtherwise } from './series';
 
 const named = (names: string) => names.split(' ').map((name) => ({ name }));
@@ -23,6 +24,7 @@ it.each<[kind: string, pins: string, nodes: string, name: string, others: string
   ['a switch', 'NO1 NO2 COM', 'S1 S2 D', 'COM', ['D']],
   ['a decoder', 'A0 A1 A2 ~E1 E3 ~Y7', 'A B C G1 G2AN Y7N', 'E3', ['G1']],
   ['a charge pump', 'CAP+ CAP-', 'CAPP CAPN', 'CAP-', ['CAPN']],
+  ['a pump of two capacitors', 'C1+ C1- C2+ C2-', 'C1P C1N C2P C2N', 'C2-', ['C2N']],
   ['a dual amplifier', '+IN_A', 'INAP INAN', '+IN_A', ['INAP']],
   ['an amplifier with one sign written', 'CAP+', 'CAPP OUT', 'CAP+', []],
   ['an array', 'Q1C Q1B', 'C1 B1', 'Q1C', ['C1']],
@@ -39,3 +41,15 @@ it.each<[pins: string, nodes: string, of: Record<string, string | undefined>]>([
   ['A0 A1 A2 A3', 'A1 A2', { A0: undefined, A1: undefined, A2: undefined, A3: undefined }],
   ['A1 A3', 'A0 A1', {}],
 ])('%s over %s count as %j', (pins, nodes, of) => expect(Object.fromEntries(countedOtherwise(named(pins), named(nodes)))).toEqual(of));
+
+it.each<[pins: [string, ElectricalType][], nodes: string, asked: string[]]>([
+  [[['IN+', 'input'], ['V+', 'supply-in'], ['V-', 'supply-in']], 'V+ V- VCC VEE VO', ['V+', 'V-']],
+  [[['IN+', 'input'], ['V+', 'supply-in'], ['V-', 'supply-in']], 'INP INN V+ V- VO', []],
+  [[['IN', 'supply-in'], ['ON', 'input']], 'VIN VOUT IN GND', ['IN']],
+  [[['IN', 'supply-in'], ['ON', 'input']], 'IN ON OUT GND', []],
+  [[['VIN', 'supply-in'], ['IN', 'supply-in']], 'VIN IN', []],
+  [[['~Q', 'output'], ['CLK', 'input']], 'QA QB CLK', ['~Q']],
+  [[['~Q', 'output'], ['Q', 'output']], 'Q QB', []],
+])('of %j over %s the names of %s may be others', (pins, nodes, asked) =>
+  expect([...namedOtherwise(pins.map(([name, type]) => ({ name, type })), named(nodes))]).toEqual(asked),
+); // prettier-ignore

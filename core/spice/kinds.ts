@@ -1,4 +1,4 @@
-import { groupBy } from '../part';
+import { groupBy, type ElectricalType } from '../part';
 import { withoutMark } from './roles';
 import { bySeries } from './series';
 
@@ -81,7 +81,7 @@ function bySigns(pins: readonly { name: string }[], nodes: readonly { name: stri
   const there = new Set(nodes.map((n) => n.name.toUpperCase()));
   return pins.flatMap(({ name }): [string, string][] => {
     const plain = name.toUpperCase().replace(/[−–]/g, '-');
-    const [, before, stem = '', behind, channel = ''] = /^([+-])?([A-Z]{2,}?)([+-])?[ _]?([A-H\d])?$/.exec(plain) ?? [];
+    const [, before, stem = '', behind, channel = ''] = /^([+-])?([A-Z][A-Z\d]+?)([+-])?[ _]?([A-H\d])?$/.exec(plain) ?? [];
     const sign = (before ?? behind) as '+' | '-' | undefined;
     if (!sign || (before && behind)) return [];
     const written = (of: '+' | '-') => {
@@ -109,3 +109,25 @@ const ofArrays = (pins: readonly { name: string }[]): [string, string][] =>
     const [, index, end] = /^Q(\d)_?([BCEDGS])$/i.exec(name) ?? [];
     return index && end ? [[name.toUpperCase(), `${end.toUpperCase()}${index}`]] : [];
   });
+
+/**
+ * Pins whose name the model may have for something else: V+ of a part beside VCC of a model is a supply, and its node V+ an
+ * input; IN that feeds a part beside VIN of a model is not its node IN; and of QA and QB neither is Q for sure.
+ */
+export function namedOtherwise(
+  pins: readonly { name: string; type: ElectricalType }[],
+  nodes: readonly { name: string }[],
+): ReadonlySet<string> {
+  const has = (list: readonly { name: string }[], name: RegExp) => list.some((x) => name.test(x.name));
+  const out = new Set<string>();
+  for (const { name, type } of pins) {
+    // QB beside QA is the second of two, and no Q with a bar.
+    const [stem, all] = [withoutMark(name).toUpperCase(), nodes.map((n) => n.name.toUpperCase())];
+    if (stem.length > 0 && all.includes(`${stem}A`) && all.includes(`${stem}B`) && !all.includes(stem)) out.add(name);
+    if (type !== 'supply-in' && type !== 'ground') continue;
+    const isRail = /^V[+\-−–]$/.test(name) && has(nodes, /^V[+]$/) && has(nodes, /^V(CC|DD|S\+|POS)$/i);
+    const isFeed = /^IN$/i.test(name) && has(nodes, /^IN$/i) && has(nodes, /^V_?IN$/i) && !has(pins, /^V_?IN$/i);
+    if (isRail || isFeed) out.add(name);
+  }
+  return out;
+}

@@ -1,6 +1,6 @@
 import type { ElectricalType } from '../part';
 import { assign } from './assign';
-import { otherNamesOf } from './kinds';
+import { namedOtherwise, otherNamesOf } from './kinds';
 import type { ModelNode } from './read-models';
 import { isLowMarked, letterOf, plainName, rolesOf, rolesOfPin, shortens, withoutMark, wordsOf } from './roles';
 import { countedOtherwise } from './series';
@@ -101,10 +101,11 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   const called = nodes.map((n) => ({ name: /^\d+$/.test(n.name) && /^\S+$/.test(n.doc) ? n.doc : n.name }));
   const otherNames = otherNamesOf(pins, called);
   const counted = countedOtherwise(pins, called);
+  const others = namedOtherwise(pins, called);
+  const isUncounted = (pin: MatchPin) => counted.has(keyOf(pin)) && counted.get(keyOf(pin)) === undefined;
   const likeness = rows.map(([first]) => {
-    const key = keyOf(first!);
-    if (counted.has(key) && counted.get(key) === undefined) return nodes.map(() => ({ score: 0, because: '' }));
-    const pin = { ...first!, name: counted.get(key) ?? first!.name };
+    if (isUncounted(first!) || others.has(first!.name)) return nodes.map(() => ({ score: 0, because: '' }));
+    const pin = { ...first!, name: counted.get(keyOf(first!)) ?? first!.name };
     const also = [pin.name, ...(isOne ? [withoutIndex(pin.name)] : [])].flatMap((name) => otherNames.get(keyOf({ name })) ?? []);
     return nodes.map((node) => alike(pin, node, isOne, also));
   });
@@ -134,10 +135,12 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
           because: likeness[r]![at]!.because,
         });
     } else {
-      const isUncounted = counted.has(keyOf(members[0]!)) && counted.get(keyOf(members[0]!)) === undefined;
-      const reason = isUncounted
-        ? `${members[0]!.name}: its pins begin with another figure than the nodes, and are not as many.`
-        : reasonFor(members[0]!, score, rival, nodes);
+      const { name } = members[0]!;
+      const reason = isUncounted(members[0]!)
+        ? `${name}: its pins begin with another figure than the nodes, and are not as many.`
+        : others.has(name)
+          ? `${name}: the model has nodes of that name that may be something else.`
+          : reasonFor(members[0]!, score, rival, nodes);
       open.push({ members, reason });
     }
   });

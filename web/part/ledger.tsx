@@ -63,7 +63,9 @@ export function Ledger() {
     rows.slice(Math.min(from, to), Math.max(from, to) + 1).flatMap((r) => (r.kind === 'pin' ? [r.pin.id] : []));
 
   const click = (row: number, column: number, e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => {
-    const pin = pinAt(row)!;
+    // The rows that are shown come a little after those that there are.
+    const pin = pinAt(row);
+    if (!pin) return;
     const add = e.ctrlKey || e.metaKey;
     if (e.shiftKey) act(selected([...new Set([...selection, ...range(cursor.row, row)])]));
     else if (add) act(selected(selectedSet.has(pin.id) ? selection.filter((id) => id !== pin.id) : [...selection, pin.id]));
