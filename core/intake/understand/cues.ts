@@ -37,6 +37,8 @@ const CUES: readonly Cue[] = [
     words: /\bsinks? (current|up to)\b|\bgoes (open|high[- ]impedance)\b|\bpulls? (it |the (line|output) )?(to ground|low)\b/i,
     unless: /\bpush-?pull\b|\bsources? (and|or)\b|\b(and|or) sources?\b|\bled\b/i,
   },
+  { type: 'open-drain', against: ['passive'], words: /\bsinks? (current|up to|\d)/i },
+  { type: 'bidirectional', against: ['input'], words: /\bor (gives|outputs|drives|sends|provides)\b/i },
   // An output that has to be pulled up does not do so itself.
   {
     type: 'open-drain',

@@ -229,6 +229,8 @@ const ASKED: [string, string | undefined, string][] = [
   ['SS/HSA', undefined, 'Slave select, or port active'],
   ['DB14/SDI', undefined, 'Data bit 14, or serial data input'],
   ['BCLK', undefined, 'Bit clock'],
+  ['LED', undefined, 'Cathode of the status LED; sinks 20 mA'],
+  ['SYNC', undefined, 'Synchronises to an external clock, or gives the internal one'],
   ['VOUT_A', 'Power output', 'Phase A'],
 ];
 
