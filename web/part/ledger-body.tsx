@@ -11,7 +11,7 @@ const ROW = 24;
 /** Height of the heads above the rows, which stay in view over them, in pixels. */
 const HEADS = 26;
 /** Rows kept ready above and below those in view. */
-const READY = 4;
+const READY = 6;
 
 interface Props {
   scroller: HTMLDivElement | null;

@@ -121,6 +121,11 @@ describe('slots of rows', () => {
     const then = fillSlots(leap.slots, from(40, 8), 8, 47);
     expect([rowsIn(then.slots), then.done]).toEqual([from(40, 8), true]);
   });
+  it('are more at a time, from the middle of the view on, where a hand scrolls away from the row in focus', () => {
+    const wide = fillSlots(new Map(), from(0, 40), 40, 0);
+    const scrolled = fillSlots(wide.slots, from(100, 40), 40, 0);
+    expect([rowsIn(scrolled.slots).filter((r) => r >= 100), scrolled.done]).toEqual([from(114, 12), false]);
+  });
   it('take up a scroll that goes on meanwhile, and hold no row twice', () => {
     let slots = first.slots;
     for (let row = 1; row < 200; row += 3) slots = fillSlots(slots, from(row, 8), 8, row).slots;

@@ -1,4 +1,4 @@
-import { groupBy, type Doubt, type ElectricalType } from '../../part';
+import { groupBy, remember, type Doubt, type ElectricalType } from '../../part';
 import { isTypeAsked, type Terminal } from '../proposal';
 
 /** What can stand in any row of names says nothing of its siblings. */
@@ -20,7 +20,7 @@ function familyOf(name: string): string | undefined {
 }
 
 /** The cell of the type column that a conclusion rests on. */
-const cellOf = (t: Terminal): string => /(?:type column|code) “?([^”=]+)/.exec(t.because['type'] ?? '')?.[1]?.trim() ?? '';
+const cellIn = remember((because: string): string => /(?:type column|code) “?([^”=]+)/.exec(because)?.[1]?.trim() ?? '');
 
 /**
  * Terminals whose names differ by a figure or a channel's letter only, and of which the type column says the same, are of one
@@ -28,9 +28,10 @@ const cellOf = (t: Terminal): string => /(?:type column|code) “?([^”=]+)/.ex
  */
 export function doubtUnlikeSiblings(terminals: readonly Terminal[]): void {
   const sure = terminals.filter((t) => !APART.has(t.type) && !isTypeAsked(t));
-  for (const family of groupBy(sure, (t) => familyOf(t.name)).values()) {
-    if (isOfOneType(family)) continue;
-    for (const alike of groupBy(family, cellOf).values()) if (!isOfOneType(alike)) doubtTheOdd(alike);
+  // By the cell first: where all of them are of one type, as mostly, no name need be looked at.
+  for (const alike of groupBy(sure, (t) => cellIn(t.because['type'] ?? '')).values()) {
+    if (isOfOneType(alike)) continue;
+    for (const family of groupBy(alike, (t) => familyOf(t.name)).values()) if (!isOfOneType(family)) doubtTheOdd(family);
   }
 }
 
