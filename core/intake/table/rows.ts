@@ -216,6 +216,7 @@ function entryOf(
 
 /** What a name means, in brackets behind it in another script: `VM(电源)`. */
 function withoutMeaning(name: string): [name: string, meaning: string] {
+  if (name.length > 120 || !name.endsWith(')')) return [name, ''];
   const [, bare, meaning] = /^(\S+?)\s*\(([^()]*[\u3040-\u30ff\u3400-\u9fff\uac00-\ud7af][^()]*)\)$/.exec(name) ?? [];
   return bare === undefined || meaning === undefined ? [name, ''] : [bare, meaning];
 }

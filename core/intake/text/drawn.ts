@@ -1,21 +1,24 @@
 import type { Grid, GridRow } from '../table/grid';
+import { readNumberCell } from '../table/numbers';
 import { HEADS } from './listed';
 
 /** `VDD (1, 8), GND (4, 5)`: a whole pinout in a line. */
-const IN_LINE = /([^\s(),;]+)\s*\(((?:[A-Z]{0,2}\d{1,4}(?:\s*[,–-]\s*)?)+)\)\s*(?:[,;.]|\band\b|$)\s*/gi;
+const IN_LINE = /([^\s(),;]{1,40})\s*\(([^()]{1,80})\)\s*(?:[,;.]|\band\b|$)\s*/gi;
 /** `OUT1 1|    |8 VCC`: a package drawn with signs, its numbers outside or inside of its bars. */
 const DRAWN = [
   /^\s*(\S+)\s+(\d{1,3})\s*[|+\]].*[|+[]\s*(\d{1,3})\s+(\S+)\s*$/,
   /^\s*(\S+)\s*[-o=]*\s*\|\s*(\d{1,3})\b.*\b(\d{1,3})\s*\|\s*[-o=]*\s*(\S+)\s*$/,
 ];
 
-/** More lines than this are no drawing of one package. */
+/** More lines than this are no drawing of one package, and longer ones are none of its rows. */
 const MOST_LINES = 400;
+const LONGEST = 200;
 
 /** A package that is drawn with signs: both leads of each line. */
 export function drawnGrid(lines: readonly string[]): Grid | undefined {
   if (lines.length > MOST_LINES) return undefined;
   const rows = lines.flatMap((text, i): GridRow[] => {
+    if (text.length > LONGEST || !/\d/.test(text)) return [];
     const [, left, a, b, right] = DRAWN.map((form) => form.exec(text)).find((m) => m !== null) ?? [];
     return left && a && b && right ? [{ line: i + 1, cells: [a, left, ''] }, { line: i + 1, cells: [b, right, ''] }] : []; // prettier-ignore
   });
@@ -24,10 +27,18 @@ export function drawnGrid(lines: readonly string[]): Grid | undefined {
   return isWhole ? { layout: 'cells', rows: [{ line: 0, cells: HEADS }, ...sorted] } : undefined;
 }
 
+/** More lines than this are no pinout in a line. */
+const MOST_OF_LINE = 4;
+
 /** A pinout that stands in one line, or a few of them. */
 export function lineGrid(lines: readonly string[]): Grid | undefined {
   const filled = lines.flatMap((text, i) => (text.trim() === '' ? [] : [{ text: text.trim(), line: i + 1 }]));
-  const rows = filled.flatMap(({ text, line }) => [...text.matchAll(IN_LINE)].map((m): GridRow => ({ line, cells: [m[2]!, m[1]!, ''] })));
+  if (filled.length > MOST_OF_LINE || filled.some(({ text }) => text.length > MOST_OF_LINE * LONGEST)) return undefined;
+  const rows = filled.flatMap(({ text, line }) =>
+    [...text.matchAll(IN_LINE)]
+      .filter((m) => readNumberCell(m[2]!).kind === 'list')
+      .map((m): GridRow => ({ line, cells: [m[2]!, m[1]!, ''] })),
+  );
   const isAll = filled.every(({ text }) => text.replace(IN_LINE, '').length <= 0.2 * text.length);
-  return filled.length <= 4 && rows.length >= 3 && isAll ? { layout: 'cells', rows: [{ line: 0, cells: HEADS }, ...rows] } : undefined;
+  return rows.length >= 3 && isAll ? { layout: 'cells', rows: [{ line: 0, cells: HEADS }, ...rows] } : undefined;
 }

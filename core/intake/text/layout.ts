@@ -13,19 +13,27 @@ const DELIMITERS: { layout: Layout; delimiter: string }[] = [
   { layout: 'comma', delimiter: ',' },
 ];
 
-/** A row of a typeset table's source: cells between `&`, and `\\\\` at its end. */
-const TYPESET = /^(.*&.*?)\\\\\s*(?:\[[^\]]*\]\s*)?(?:\\\w+(?:\{[^}]*\})?\s*)*$/;
+/** The end of a row of a typeset table's source, whose cells stand between `&`. */
+const TYPESET = /\\\\\s*(?:\[[^\]]{0,20}\]\s*)?(?:\\[a-z]+(?:\{[^}]{0,40}\})?\s*){0,4}$/i;
+const LONGEST_ROW = 2000;
+
+/** The cells of such a row, as they stand before its end; undefined for any other line. */
+function typesetRow(line: string): string | undefined {
+  if (line.length > LONGEST_ROW || !line.includes('&')) return undefined;
+  const end = TYPESET.exec(line);
+  return end === null ? undefined : line.slice(0, end.index);
+}
 
 /** A typeset table's source as lines between bars, where the text has one; its marks around words are taken off. */
 function fromTypeset(lines: string[]): string[] {
-  if (lines.filter((l) => TYPESET.test(l)).length < 2) return lines;
+  if (lines.filter((l) => typesetRow(l) !== undefined).length < 2) return lines;
   const plain = (cell: string) =>
     cell
       .replace(/\\(?:text\w*|mathrm|overline|emph)\{([^{}]*)\}/g, '$1')
       .replace(/\\([_&%#$])/g, '$1')
       .trim();
   return lines.map((line) => {
-    const row = TYPESET.exec(line)?.[1];
+    const row = typesetRow(line);
     if (row === undefined) return /^\s*\\/.test(line) ? '' : line;
     return `| ${row
       .split(/(?<!\\)&/)

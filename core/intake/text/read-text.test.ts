@@ -118,6 +118,15 @@ it.each<[string, string, string[]]>([
   const proposal = read(text);
   expect(terminalsIn(proposal).map((t) => `${t.numbers[proposal.package]} ${t.name}`)).toEqual(terminals);
 }); // prettier-ignore
+it.each([
+  ['signs', `OUT 1|${'-'.repeat(200_000)}\n`.repeat(2)],
+  ['ampersands', `1 ${'& A '.repeat(100_000)}\n`.repeat(3)],
+  ['digits in brackets', `A (${'1'.repeat(100_000)}x\nB (2), C (3)`],
+  ['a long word', 'x'.repeat(500_000)],
+  ['a name in brackets without end', `Pin,Name\n1,A(${'电'.repeat(50_000)}\n2,B`],
+])('comes to an end with hostile %s', (_what, text) => {
+  expect([true, false]).toContain(readText(text).ok);
+});
 it('keeps the exposed pad of a list', () =>
   expect(terminalsIn(read('1: VDD\n2: OUT\n3: IN\nEP: EP\n')).map((t) => t.name)).toEqual(['VDD', 'OUT', 'IN', 'EP']));
 it('asks where a name has neither letter nor figure', () =>
