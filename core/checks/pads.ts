@@ -1,6 +1,6 @@
 import { packageIn } from '../intake';
 import { familyFromName, generateLand, joinExposedPad, meetPads, withPads } from '../lands';
-import { carriesPower, groupBy, padsIn, type Package, type Pad, type Part } from '../part';
+import { carriesPower, groupBy, padsIn, UNNAMED_PACKAGE, type Package, type Pad, type Part } from '../part';
 import { pinText, type Mend, type Rule } from './rule';
 
 const landMend = (pkg: Package): Mend[] => {
@@ -74,7 +74,7 @@ export const padRules: Rule[] = [
         .filter((p) => p.land.pads.length === 0)
         .map((p) => ({
           where: { package: p.id },
-          message: `${p.name === 'package' ? 'The package' : `Package ${p.name}`} has no pads yet.`,
+          message: `${p.name === UNNAMED_PACKAGE ? 'The package' : `Package ${p.name}`} has no pads yet.`,
           mends: landMend(p),
         })),
   },

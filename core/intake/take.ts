@@ -1,4 +1,4 @@
-import { freshId, type Edit, type Package, type Part, type Pin, type Source } from '../part';
+import { freshId, UNNAMED_PACKAGE, type Edit, type Package, type Part, type Pin, type Source } from '../part';
 import type { Proposal, Terminal } from './proposal';
 
 /**
@@ -28,7 +28,8 @@ export function takeProposal(part: Part, proposal: Proposal, source?: Source): E
 
 function packageFor(part: Part, name: string, index: number): Package {
   const there = part.packages.find((p) => p.name === name) ?? (name === '' ? part.packages[index] : undefined);
-  return there ?? { id: name === '' ? 'package' : name, name: name === '' ? 'package' : name, land: { pads: [] } };
+  const called = name === '' ? UNNAMED_PACKAGE : name;
+  return there ?? { id: called, name: called, land: { pads: [] } };
 }
 
 /**

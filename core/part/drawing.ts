@@ -4,6 +4,8 @@ export const SIDES = ['left', 'right', 'top', 'base'] as const;
 export type Side = (typeof SIDES)[number];
 /** The left and the right side, where pins stand above each other; on the top and the base they stand beside each other. */
 export const isFlank = (side: Side): boolean => side === 'left' || side === 'right';
+/** Which way a port's line runs from its connect point to the body where y counts downwards: 1 to the right or down, -1 to the left or up. */
+export const inwardOf = (side: Side): 1 | -1 => (side === 'left' || side === 'top' ? 1 : -1);
 
 /** Qualifying symbols of IEC 60617-12 / IEEE 91 that can stand at or inside a pin. */
 export const MARKS = ['negation', 'polarity', 'clock', 'open-drain', 'open-source', 'three-state', 'hysteresis'] as const;

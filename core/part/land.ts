@@ -38,3 +38,6 @@ export const packageSchema = z.object({
   readBack: sortedRecord(z.string()).optional(),
 });
 export type Package = z.infer<typeof packageSchema>;
+
+/** What a package is called of which no source says a name. */
+export const UNNAMED_PACKAGE = 'package';

@@ -1,5 +1,5 @@
 import { groupBy, type ElectricalType } from '../part';
-import { withoutMark } from './roles';
+import { keyOf } from './roles';
 import { bySeries } from './series';
 
 interface Kind {
@@ -21,7 +21,7 @@ const KINDS: Kind[] = [
   { pins: [/^THR(ES(H(OLD)?)?)?$/i, /^TR(IG(GER)?)?$/i], alike: 'R RESET, Q OUT, CV CONT' },
   { pins: [/^DE$/i, /^~?RE#?$/i], alike: 'RO R, DI D' },
   // A converter senses its output where a controller's feedback comes in.
-  { pins: [/^(BST|BOOT|C?BOOT)$/i, /^(SW|PH|LX|PHASE)$/i, /^V?FB$|^VSENSE$/i], alike: 'FB VSENSE, VFB VSENSE' },
+  { pins: [/^(BST|C?BOOT)$/i, /^(SW|PH|LX|PHASE)$/i, /^V?FB$|^VSENSE$/i], alike: 'FB VSENSE, VFB VSENSE' },
   // The third terminal of a shunt reference is adjusted by.
   { pins: [/^(REF|ADJ|R)$/i, /^(A|ANODE)$/i, /^(K|C|CATHODE)$/i], alike: 'REF ADJ, R ADJ' },
   { pins: [/^G(ATE)?$/i, /^M?T1$/i, /^M?T2$/i], alike: 'T1 MT1, T2 MT2' },
@@ -41,7 +41,7 @@ const KINDS: Kind[] = [
   // Registers, counters and multiplexers have two sets of names for one function each.
   {
     pins: [/^(DS|SER|SI)$/i, /^(SHCP|SH_CP|SRCLK|SCK|SCLK)$/i],
-    alike: 'DS SER, SHCP SRCLK, SH_CP SRCLK, STCP RCLK, ST_CP RCLK, MR SRCLR, Q7S QHS, Q7S QH\', SER DS, SCK SRCLK, RCK RCLK, SCLR SRCLR, MR SRCLRN, SRCLR SRCLRN',
+    alike: 'DS SER, SHCP SRCLK, SH_CP SRCLK, STCP RCLK, ST_CP RCLK, MR SRCLR, Q7S QHS, Q7S QH\', SCK SRCLK, RCK RCLK, SCLR SRCLR, MR SRCLRN, SRCLR SRCLRN',
   },
   { pins: [/^(CP|CLK)$/i, /^(TC|RCO)$/i], alike: 'MR CLR, MR CLRN, CP CLK, CEP ENP, CET ENT, PE LOAD, PE LOADN, TC RCO' },
   {
@@ -62,23 +62,25 @@ export function otherNamesOf(
   const has = (list: readonly { name: string }[], names: readonly RegExp[]) => names.every((name) => list.some((x) => name.test(x.name)));
   const isOf = (kind: Kind) => has(pins, kind.pins) && has(nodes, kind.nodes ?? []) && !nodes.some(({ name }) => kind.without?.test(name));
   const pairs = KINDS.filter(isOf).flatMap(({ alike }) => alike.split(', ').map((pair) => pair.split(' ') as [string, string]));
+  const there = capitalsOf(nodes);
   const all = [
     ...pairs,
     ...pairs.map(([a, b]): [string, string] => [b, a]),
     ...bySeries(pins, nodes),
-    ...bySigns(pins, nodes),
-    ...byLastWord(pins, nodes),
+    ...bySigns(pins, there),
+    ...byLastWord(pins, there),
     ...ofArrays(pins),
   ];
   return new Map([...groupBy(all, ([name]) => name)].map(([name, of]) => [name, of.map(([, other]) => other)]));
 }
 
+const capitalsOf = (nodes: readonly { name: string }[]): ReadonlySet<string> => new Set(nodes.map((n) => n.name.toUpperCase()));
+
 /** How a sign is written by a letter at a node. */
 const LETTERS = { '+': ['P'], '-': ['N', 'M'] } as const;
 
 /** CAP+ and `-IN A` are CAPP and INAN where the node of the other sign is written alike. */
-function bySigns(pins: readonly { name: string }[], nodes: readonly { name: string }[]): [string, string][] {
-  const there = new Set(nodes.map((n) => n.name.toUpperCase()));
+function bySigns(pins: readonly { name: string }[], there: ReadonlySet<string>): [string, string][] {
   return pins.flatMap(({ name }): [string, string][] => {
     const plain = name.toUpperCase().replace(/[−–]/g, '-');
     const [, before, stem = '', behind, channel = ''] = /^([+-])?([A-Z][A-Z\d]+?)([+-])?[ _]?([A-H\d])?$/.exec(plain) ?? [];
@@ -89,13 +91,12 @@ function bySigns(pins: readonly { name: string }[], nodes: readonly { name: stri
       return [...new Set(forms)].filter((n) => there.has(n));
     };
     const [own, other] = [written(sign), written(sign === '+' ? '-' : '+')];
-    return own.length === 1 && other.length > 0 ? [[withoutMark(name).toUpperCase(), own[0]!]] : [];
+    return own.length === 1 && other.length > 0 ? [[keyOf({ name }), own[0]!]] : [];
   });
 }
 
 /** `OFFSET N1` is N1, where that is a name of two letters or more. */
-function byLastWord(pins: readonly { name: string }[], nodes: readonly { name: string }[]): [string, string][] {
-  const there = new Set(nodes.map((n) => n.name.toUpperCase()));
+function byLastWord(pins: readonly { name: string }[], there: ReadonlySet<string>): [string, string][] {
   return pins.flatMap(({ name }): [string, string][] => {
     const last = /\s([A-Z]\w+)$/i.exec(name)?.[1]?.toUpperCase();
     const isOwn = last !== undefined && /\d/.test(last) && there.has(last) && !pins.some((p) => p.name.toUpperCase() === last);
@@ -119,11 +120,12 @@ export function namedOtherwise(
   nodes: readonly { name: string }[],
 ): ReadonlySet<string> {
   const has = (list: readonly { name: string }[], name: RegExp) => list.some((x) => name.test(x.name));
+  const there = capitalsOf(nodes);
   const out = new Set<string>();
   for (const { name, type } of pins) {
     // QB beside QA is the second of two, and no Q with a bar.
-    const [stem, all] = [withoutMark(name).toUpperCase(), nodes.map((n) => n.name.toUpperCase())];
-    if (stem.length > 0 && all.includes(`${stem}A`) && all.includes(`${stem}B`) && !all.includes(stem)) out.add(name);
+    const stem = keyOf({ name });
+    if (stem.length > 0 && there.has(`${stem}A`) && there.has(`${stem}B`) && !there.has(stem)) out.add(name);
     if (type !== 'supply-in' && type !== 'ground') continue;
     const isRail = /^V[+\-−–]$/.test(name) && has(nodes, /^V[+]$/) && has(nodes, /^V(CC|DD|S\+|POS)$/i);
     const isFeed = /^IN$/i.test(name) && has(nodes, /^IN$/i) && has(nodes, /^V_?IN$/i) && !has(pins, /^V_?IN$/i);

@@ -2,7 +2,7 @@ import type { ElectricalType } from '../part';
 import { assign } from './assign';
 import { namedOtherwise, otherNamesOf } from './kinds';
 import type { ModelNode } from './read-models';
-import { isLowMarked, letterOf, plainName, rolesOf, rolesOfPin, shortens, withoutMark, wordsOf } from './roles';
+import { isLowMarked, keyOf, letterOf, plainName, rolesOf, rolesOfPin, shortens, wordsOf } from './roles';
 import { countedOtherwise } from './series';
 import { countsAlike, indexed, senseOf } from './sense';
 
@@ -75,9 +75,6 @@ function ofChannels(pins: readonly MatchPin[], units: readonly string[]): readon
   });
 }
 
-/** A pin's name as its other names are kept by. */
-const keyOf = ({ name }: { name: string }): string => withoutMark(name).toUpperCase();
-
 const isSupply = (p: MatchPin): boolean => p.type === 'supply-in' || p.type === 'ground';
 
 const isPad = (name: string): boolean => /^(ep|epad|e?_?pad(dle)?|tpad|dap|(exposed|thermal|power)[ _-]?pad(dle)?|tab)\d?$/i.test(name);
@@ -102,9 +99,14 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   const otherNames = otherNamesOf(pins, called);
   const counted = countedOtherwise(pins, called);
   const others = namedOtherwise(pins, called);
-  const isUncounted = (pin: MatchPin) => counted.has(keyOf(pin)) && counted.get(keyOf(pin)) === undefined;
+  /** Why a pin's name says nothing here; undefined where it may. */
+  const unsaid = (pin: MatchPin): string | undefined => {
+    if (counted.has(keyOf(pin)) && counted.get(keyOf(pin)) === undefined)
+      return `${pin.name}: its pins begin with another figure than the nodes, and are not as many.`;
+    return others.has(pin.name) ? `${pin.name}: the model has nodes of that name that may be something else.` : undefined;
+  };
   const likeness = rows.map(([first]) => {
-    if (isUncounted(first!) || others.has(first!.name)) return nodes.map(() => ({ score: 0, because: '' }));
+    if (unsaid(first!) !== undefined) return nodes.map(() => ({ score: 0, because: '' }));
     const pin = { ...first!, name: counted.get(keyOf(first!)) ?? first!.name };
     const also = [pin.name, ...(isOne ? [withoutIndex(pin.name)] : [])].flatMap((name) => otherNames.get(keyOf({ name })) ?? []);
     return nodes.map((node) => alike(pin, node, isOne, also));
@@ -134,15 +136,7 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
           confidence: Math.round(score * 100) / 100,
           because: likeness[r]![at]!.because,
         });
-    } else {
-      const { name } = members[0]!;
-      const reason = isUncounted(members[0]!)
-        ? `${name}: its pins begin with another figure than the nodes, and are not as many.`
-        : others.has(name)
-          ? `${name}: the model has nodes of that name that may be something else.`
-          : reasonFor(members[0]!, score, rival, nodes);
-      open.push({ members, reason });
-    }
+    } else open.push({ members, reason: unsaid(members[0]!) ?? reasonFor(members[0]!, score, rival, nodes) });
   });
   const freeNodes = nodes.filter((_, i) => !takenNodes.has(i)).map((n) => n.name);
   for (const { members, reason } of open)

@@ -125,6 +125,9 @@ export const isLowMarked = (name: string): boolean => /^[~/!]|[#*]$|_(n|b)$/i.te
 /** A name without the signs that mark it active low. */
 export const withoutMark = (name: string): string => name.replace(/^[~/!]|[#*]$/g, '');
 
+/** A pin's name as its other names are kept by: in capitals, without a mark. */
+export const keyOf = ({ name }: { name: string }): string => withoutMark(name).toUpperCase();
+
 /** A name without its channel: IN+ of 1IN+ and IN1+, A of A2. */
 export const withoutChannel = (name: string): string => name.replace(/^\d+(?=\D)/, '').replace(/(?<=\D)\d+(?=[+\-−]?$)/, '');
 

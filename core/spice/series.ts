@@ -1,5 +1,5 @@
 import { groupBy } from '../part';
-import { withoutMark } from './roles';
+import { keyOf } from './roles';
 
 /** Fewer than this are no series. */
 const SERIES = 3;
@@ -37,7 +37,7 @@ function ofData(own: readonly Series[], there: readonly Series[]): [string, stri
 
 /** Names that count up from A, from 0 or from 1, by their stems. */
 function seriesIn(list: readonly { name: string }[], least = SERIES): Series[] {
-  const names = [...new Set(list.map((x) => withoutMark(x.name).toUpperCase()))];
+  const names = [...new Set(list.map(keyOf))];
   const counted = (form: RegExp, letters: boolean): Series[] => {
     const found = names.flatMap((name) => {
       const [, stem, index] = form.exec(name) ?? [];

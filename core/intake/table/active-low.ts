@@ -56,9 +56,7 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
   if (!mark && bar && !names.has(`${bar[1]}A`) && acts) return lowByBar(bar[1]!, acts[0]);
   if (!mark && other !== undefined && main !== '') return { activeLow: false, unsure: `${other} is marked active low, ${main} is not` };
   if (!mark)
-    return bar && KNOWN.test(bar[1]!) && /\blow\b/i.test(description)
-      ? { activeLow: false, unsure: `B on ${bar[1]} and “low” can mean active low` }
-      : lowByDeed(main, description);
+    return bar && KNOWN.test(bar[1]!) && /\blow\b/i.test(description) ? perhapsByBar(bar[1]!, 'low') : lowByDeed(main, description);
   if (SAYS_HIGH.test(description))
     return {
       activeLow: false,
@@ -84,9 +82,12 @@ function lowByDeed(name: string, description: string): ActiveLow {
 
 /** `OEB`, "low enables the outputs": B for bar where the function is one that is low-active everywhere. */
 const lowByBar = (stem: string, acts: string): ActiveLow =>
-  KNOWN.test(stem)
-    ? { activeLow: true, because: `B on ${stem}, “${acts}”` }
-    : { activeLow: false, unsure: `B on ${stem} and “${acts}” can mean active low` };
+  KNOWN.test(stem) ? { activeLow: true, because: `B on ${stem}, “${acts}”` } : perhapsByBar(stem, acts);
+
+const perhapsByBar = (stem: string, word: string): ActiveLow => ({
+  activeLow: false,
+  unsure: `B on ${stem} and “${word}” can mean active low`,
+});
 
 /** The low-active mark on a name, if it has one. A `_N` beside a `_P` is the negative half of a pair, `_B` beside `_A` a channel. */
 function markOf(name: string, names: ReadonlySet<string>): { mark: string; stem: string; sure: boolean } | undefined {

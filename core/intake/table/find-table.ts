@@ -26,11 +26,11 @@ export function findTable(grid: Grid): FoundTable | undefined {
   if (best && best.score > 0) {
     // A header that is repeated on each page continues the same table.
     const key = keyOf(best.t);
-    const same = candidates.filter((t) => keyOf(t) === key || goesOnInOtherOrder(best.t, t));
-    const rows = same.length === 1 ? best.t.rows : same.flatMap((t) => rowsInOrderOf(best.t, t));
+    const parts = candidates.map((t) => (keyOf(t) === key ? t.rows : inOtherOrder(best.t, t)));
+    const rows = parts.flatMap((part) => part ?? []);
     const taken = new Set<number>();
     for (const row of rows) taken.add(row.line);
-    for (const h of headers.filter((_, i) => same.includes(candidates[i]!)))
+    for (const h of headers.filter((_, i) => parts[i] !== undefined))
       for (const row of grid.rows.slice(h.at, h.at + h.depth)) taken.add(row.line);
     return { ...best.t, rows, around: grid.rows.filter((r) => !taken.has(r.line)) };
   }
@@ -39,12 +39,17 @@ export function findTable(grid: Grid): FoundTable | undefined {
 
 const keyOf = (t: FoundTable): string => t.columns.map((c) => c.heading.toLowerCase().replace(/\s+/g, ' ')).join('|');
 
-/** A second list, of the supplies say, whose columns stand in another order; one of the same terminals again is none. */
-function goesOnInOtherOrder(best: FoundTable, other: FoundTable): boolean {
-  if (scoreOf(other) === 0 || other.columns.length !== best.columns.length || !orderOf(best, other)) return false;
-  const at = best.columns.findIndex((c) => c.role === 'number');
-  const known = new Set(best.rows.map((r) => r.cells[at]?.trim()));
-  return rowsInOrderOf(best, other).every((r) => r.cells[at]?.trim() === '' || !known.has(r.cells[at]?.trim()));
+/**
+ * The rows of a second list, of the supplies say, whose columns stand in another order, in that of the best; undefined where
+ * its columns are others, or it has the same terminals again.
+ */
+function inOtherOrder(best: FoundTable, other: FoundTable): GridRow[] | undefined {
+  const order = scoreOf(other) === 0 || other.columns.length !== best.columns.length ? undefined : orderOf(best, other);
+  if (!order) return undefined;
+  const rows = other.rows.map((r) => mapCells(r, (of) => order.map((i) => of[i]!)));
+  const numberOf = (r: GridRow) => r.cells[best.columns.findIndex((c) => c.role === 'number')]?.trim();
+  const known = new Set(best.rows.map(numberOf));
+  return rows.some((r) => numberOf(r) !== '' && known.has(numberOf(r))) ? undefined : rows;
 }
 
 /** Where each column of the best table stands in the other, by its role and package; undefined where they are others. */
@@ -52,11 +57,6 @@ function orderOf(best: FoundTable, other: FoundTable): number[] | undefined {
   const nameOf = (c: Column) => (c.role === 'ignore' ? c.heading.toLowerCase() : `${c.role} ${c.packageName}`);
   const order = best.columns.map((c) => other.columns.findIndex((o) => nameOf(o) === nameOf(c)));
   return order.includes(-1) || new Set(order).size < order.length ? undefined : order;
-}
-
-function rowsInOrderOf(best: FoundTable, other: FoundTable): GridRow[] {
-  const order = other === best || keyOf(other) === keyOf(best) ? undefined : orderOf(best, other);
-  return order ? other.rows.map((r) => mapCells(r, (of) => order.map((i) => of[i]!))) : other.rows;
 }
 
 function findHeaders(grid: Grid): Header[] {

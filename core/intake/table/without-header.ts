@@ -43,9 +43,10 @@ function tightWithoutHeader(grid: Grid): FoundTable | undefined {
   if (grid.layout !== 'aligned') return undefined;
   const wordsOf = (r: GridRow) => r.cells.join(' ').trim().split(/\s+/);
   const numbered = (at: number) =>
-    grid.rows.filter(
-      (r) => wordsOf(r).length > 1 && looksLikeNumbers(wordsOf(r)[at]!) && (/\w/.test(wordsOf(r)[1 - at]!) || wordsOf(r).length === 2),
-    );
+    grid.rows.filter((r) => {
+      const words = wordsOf(r);
+      return words.length > 1 && looksLikeNumbers(words[at]!) && (words.length === 2 || /\w/.test(words[1 - at]!));
+    });
   // A second word that is a number stands in many texts: there every first word must be a name, and no number come twice.
   const behind = numbered(1).filter((r) => /^[A-Z][A-Z0-9_+/#*-]*$/.test(wordsOf(r)[0]!));
   const isBehind = new Set(behind.map((r) => wordsOf(r)[1])).size === behind.length && mostly(behind, grid, 0.9) && behind.length > 2;

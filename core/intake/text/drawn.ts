@@ -1,6 +1,6 @@
 import type { Grid, GridRow } from '../table/grid';
 import { readNumberCell } from '../table/numbers';
-import { HEADS } from './listed';
+import { gridOfList } from './listed';
 
 /** `VDD (1, 8), GND (4, 5)`: a whole pinout in a line. */
 const IN_LINE = /([^\s(),;]{1,40})\s*\(([^()]{1,80})\)\s*(?:[,;.]|\band\b|$)\s*/gi;
@@ -24,7 +24,7 @@ export function drawnGrid(lines: readonly string[]): Grid | undefined {
   });
   const sorted = [...rows].sort((x, y) => Number(x.cells[0]) - Number(y.cells[0]));
   const isWhole = rows.length >= 4 && sorted.every((r, i) => Number(r.cells[0]) === i + 1);
-  return isWhole ? { layout: 'cells', rows: [{ line: 0, cells: HEADS }, ...sorted] } : undefined;
+  return isWhole ? gridOfList(sorted) : undefined;
 }
 
 /** More lines than this are no pinout in a line. */
@@ -40,5 +40,5 @@ export function lineGrid(lines: readonly string[]): Grid | undefined {
       .map((m): GridRow => ({ line, cells: [m[2]!, m[1]!, ''] })),
   );
   const isAll = filled.every(({ text }) => text.replace(IN_LINE, '').length <= 0.2 * text.length);
-  return rows.length >= 3 && isAll ? { layout: 'cells', rows: [{ line: 0, cells: HEADS }, ...rows] } : undefined;
+  return rows.length >= 3 && isAll ? gridOfList(rows) : undefined;
 }

@@ -19,8 +19,11 @@ const BEHIND_LIST = new RegExp(
   String.raw`^${WORD}([A-Z]{0,2}\d{1,4}(?:\s*(?:,|&|and|to|[-–])\s*[A-Z]{0,2}\d{1,4})+)\s*[:=]\s*(\S+?)(?:[:,]?\s+[-–—=:]*\s*(.*))?$`,
   'i',
 );
-/** What is written over the columns of a list that has no heading of its own. */
-export const HEADS = ['Pin', 'Name', 'Description'];
+/** Numbers, names and words of a list that has no heading of its own, under one. */
+export const gridOfList = (rows: readonly GridRow[]): Grid => ({
+  layout: 'cells',
+  rows: [{ line: 0, cells: ['Pin', 'Name', 'Description'] }, ...rows],
+});
 
 /** The least share of the lines that must be entries: numbered prose has such lines too. */
 const MOSTLY = 0.7;
@@ -49,7 +52,7 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
   });
   const isNamed = rows.filter((r) => /[A-Z]/.test(r.cells[1]!)).length >= MOSTLY * rows.length;
   if (rows.length < 2 || rows.length < MOSTLY * filled || !isNamed) return undefined;
-  return { layout: 'cells', rows: [{ line: 0, cells: HEADS }, ...rows] };
+  return gridOfList(rows);
 }
 
 /** Fewer terminals than this are no stack of cells. */

@@ -1,4 +1,5 @@
 import { remember } from '../../part';
+import { narrow } from '../text/narrow';
 
 /** What stands over the columns of pin tables in other languages, by what stands there in English. */
 const HEADINGS: Record<string, string> = {
@@ -28,14 +29,14 @@ const ENGLISH_HEADING = new Map(
 const OF_PINS = /^(引脚|管脚|引腳|端子|ピン|핀)(?=.)/;
 
 /** The English for a heading of another language; undefined where it is none that is known. */
-export function headingInEnglish(heading: string): string | undefined {
+export const headingInEnglish = remember((heading: string): string | undefined => {
   const word = heading.toLowerCase().replace(/[\s.,:;°º№#()（）/’'-]+/g, '');
   return (
     ENGLISH_HEADING.get(word) ??
     ENGLISH_HEADING.get(word.replace(OF_PINS, '')) ??
     (/^(引脚|管脚|引腳)[号號]$/.test(word) ? 'pin number' : undefined)
   );
-}
+});
 
 /** What is said of terminals in Chinese, Japanese and Korean: they stand without blanks, the longer before what it holds. */
 const WITHOUT_BLANKS: [english: string, words: string][] = [
@@ -100,8 +101,8 @@ const IN_WORDS: [english: string, words: string][] = [
   ['power supply', 'spannungsversorgung|stromversorgung|versorgungsspannung|betriebsspannung|versorgung|alimentation|alimentación|alimentazione|zasilanie|питание'],
   ['to ground', '(?:nach|gegen|an|zu) masse|à la masse|a masa|a massa'],
   ['ground', 'masse|masa|massa|tierra|земля|общий'],
-  ['input', 'entrée|entrada|ingresso|wejście|вход'],
-  ['output', 'sortie|salida|uscita|wyjście|выход'],
+  ['input', 'eingang|entrée|entrada|ingresso|wejście|вход'],
+  ['output', 'ausgang|sortie|salida|uscita|wyjście|выход'],
   ['passive', 'passiv|passif|pasivo|passivo|пассивный'],
   ['reserved', 'reserviert|réservé|reservado|riservato|зарезервирован'],
   ['clock', 'takt|horloge|reloj|тактовый'],
@@ -126,7 +127,6 @@ const IS_SPACED = new RegExp(IN_WORDS.map(([, words]) => `(?:${words})`).join('|
 /** `Takteingang`, `Digitalausgang`: German writes both words as one. */
 const COMPOUND = /(?<!\p{L})(\p{L}+?)(?:s?(eingang|ausgang|masse))(?!\p{L})/giu;
 const GERMAN: Record<string, string> = { eingang: 'input', ausgang: 'output', masse: 'ground', takt: 'clock', daten: 'data' };
-const IS_GERMAN = /eingang|ausgang/i;
 
 /**
  * A text with what it says of terminals in the words that the reader knows: `Takteingang` is `clock input`, `数字地` `ground`.
@@ -135,17 +135,15 @@ const IS_GERMAN = /eingang|ausgang/i;
 export const inEnglish = remember((text: string): string => {
   let out = text;
   if (IS_DENSE.test(out))
-    out = out
+    out = narrow(out)
       .replace(DENSE_WORD, (word) => ` ${DENSE.get(word)!} `)
-      .replace(/[，、；。（）]/g, (mark) => ({ '，': ', ', '、': ', ', '；': '; ', '。': '. ', '（': ' (', '）': ') ' })[mark]!)
+      .replace(/[、。]/g, (mark) => (mark === '、' ? ', ' : '. '))
       .replace(/\s+/g, ' ')
       .replace(/ (?=[,;.)])/g, '')
       .trim();
-  if (IS_SPACED.test(out) || IS_GERMAN.test(out)) {
+  if (IS_SPACED.test(out)) {
     for (const { english, word } of SPACED) out = out.replace(word, english);
-    out = out
-      .replace(COMPOUND, (_, of: string, what: string) => `${GERMAN[of.toLowerCase()] ?? of} ${GERMAN[what.toLowerCase()]!}`)
-      .replace(/(?<!\p{L})(eingang|ausgang)(?!\p{L})/giu, (word) => GERMAN[word.toLowerCase()]!);
+    out = out.replace(COMPOUND, (_, of: string, what: string) => `${GERMAN[of.toLowerCase()] ?? of} ${GERMAN[what.toLowerCase()]!}`);
   }
   return out;
 });

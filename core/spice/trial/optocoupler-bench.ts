@@ -31,9 +31,11 @@ export const optocouplerBench: Bench = {
     return {
       netlist: netlistOf(setup, around, `.dc Vc -4 4 0.1 Vled 0 ${FEED} ${FEED}`),
       judge(run) {
-        const x = sweepsOf(vectorOf(run, 'v(v-sweep)'), 2)[0]!;
-        const [dark, lit] = sweepsOf(vectorOf(run, 'i(vc)'), 2).map((v) => v.map((i) => -i)) as [number[], number[]];
-        const diode = (FEED - at(x, sweepsOf(vectorOf(run, `v(${anode})`), 2)[1]!, 2)) / 1000;
+        const darkAndLit = (name: string) => sweepsOf(vectorOf(run, name), 2) as [number[], number[]];
+        const [x] = darkAndLit('v(v-sweep)');
+        const [dark, lit] = darkAndLit('i(vc)').map((v) => v.map((i) => -i)) as [number[], number[]];
+        const diode = (FEED - at(x, darkAndLit(`v(${anode})`)[1], 2)) / 1000;
+        const back = Math.abs(at(x, darkAndLit('i(vk)')[1], 2));
         const [on, off, inverse] = [at(x, lit, 2), Math.abs(at(x, dark, 2)), Math.abs(at(x, lit, -2))];
         const measured = { diodeMa: round(diode * 1000), ratio: round(on / Math.max(diode, LIT)), darkUa: round(off * 1e6) };
         const curve = sweepCurve(
@@ -42,10 +44,8 @@ export const optocouplerBench: Bench = {
           'collector over emitter, V',
           'collector current, mA',
         );
-        const back = Math.abs(at(x, sweepsOf(vectorOf(run, 'i(vk)'), 2)[1]!, 2));
-        if (diode >= LIT && back < 0.9 * diode)
-          return fail('The current that goes in at the anode does not come out at the cathode.', measured, curve);
         if (diode < LIT) return fail('No current flows through the diode: anode and cathode may be swapped.', measured, curve);
+        if (back < 0.9 * diode) return fail('The current that goes in at the anode does not come out at the cathode.', measured, curve);
         if (off > Math.abs(on) / 10) return fail('It conducts in the dark: collector and emitter may be swapped.', measured, curve);
         if (on > LEAST_RATIO * diode && on > inverse / 2)
           return pass(`It passes ${round((on / diode) * 100)} % of the diode’s current, and blocks in the dark.`, measured, curve);

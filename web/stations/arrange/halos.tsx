@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { connectPoint, isFlank } from '../../../core/part';
+import { connectPoint, inwardOf, isFlank } from '../../../core/part';
 import type { PlacedUnit } from './layout';
 
 /** How far the round end of a halo stands out of its line, in hundredths of a step. */
@@ -21,8 +21,7 @@ function halosOf({ unit, drawing, x, y }: PlacedUnit, selected: ReadonlySet<stri
   return drawing.ports.flatMap((port) => {
     if (!selected.has(unit.binding[port.id] ?? '')) return [];
     const point = connectPoint(drawing.body, port);
-    const inward = port.side === 'left' || port.side === 'top' ? 1 : -1;
-    const to = (port.length * 100 - ROUND) * inward;
+    const to = (port.length * 100 - ROUND) * inwardOf(port.side);
     return `M${x + point.x * 100} ${y - point.y * 100}${isFlank(port.side) ? 'h' : 'v'}${to}`;
   });
 }

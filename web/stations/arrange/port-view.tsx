@@ -1,5 +1,5 @@
 import { memo, useState } from 'react';
-import { isFlank, connectPoint, type Body, type Drawing, type Pin, type Port, type Side } from '../../../core/part';
+import { inwardOf, isFlank, connectPoint, type Body, type Drawing, type Pin, type Port, type Side } from '../../../core/part';
 import { drawPort } from '../../../core/shapes';
 import { Primitives } from '../../ui/primitives';
 
@@ -71,7 +71,7 @@ const PortFigure = memo(function PortFigure(figure: Figure) {
   const flat = isFlank(side);
   const [cx, cy] = [x * 100, -y * 100];
   // From a little outside of the connect point to the body, where the pin's line ends.
-  const inward = side === 'left' || side === 'top' ? 1 : -1;
+  const inward = inwardOf(side);
   const [near, far] = [-OUTSIDE * inward, length * 100 * inward];
   const [x1, x2] = flat ? [cx + near, cx + far] : [cx, cx];
   const [y1, y2] = flat ? [cy, cy] : [cy + near, cy + far];
