@@ -1,6 +1,7 @@
 import { roleOfHeading, packageIn } from '../table/headings';
 import { looksLikeNumbers } from '../table/numbers';
 import { hasDescribed } from './described';
+import { saysDrawing } from './drawing';
 import type { DocumentPage } from './page';
 
 /**
@@ -8,14 +9,19 @@ import type { DocumentPage } from './page';
  * page after such a page counts too while its lines begin with terminal numbers, as a table without repeated heads does.
  */
 export function pagesWorthRuling(pages: readonly DocumentPage[]): number[] {
-  let before = false;
+  let [before, wasDrawn] = [false, false];
   return pages.flatMap((page) => {
     const all = page.runs.map((r) => r.text.trim()).filter((t) => t !== '');
     const texts = [...all.filter((t) => t.length < LONG), ...all.filter((t) => t.length >= LONG).flatMap(tightHeadings)];
     const worth =
-      hasHeadings(texts) || hasMap(texts) || hasDescribed(page.runs.map((r) => r.text).join(' ')) || (before && numbersIn(texts) >= 3);
-    // The last row or two of a table can stand on a page of their own; nothing goes on after that.
-    const isLast = !worth && before && numbersIn(texts) >= 1;
+      hasHeadings(texts) ||
+      hasMap(texts) ||
+      saysDrawing(all) ||
+      hasDescribed(page.runs.map((r) => r.text).join(' ')) ||
+      (before && numbersIn(texts) >= 3);
+    // The last row or two of a table can stand on a page of their own, and a list of names beside a drawing goes on there.
+    const isLast = !worth && before && (numbersIn(texts) >= 1 || wasDrawn);
+    wasDrawn = saysDrawing(all);
     before = worth;
     return worth || isLast ? [page.number] : [];
   });

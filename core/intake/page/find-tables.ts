@@ -89,7 +89,10 @@ export function choose(all: readonly Found[], options: ReadOptions): { chosen: F
     areas: f.chain.map((b) => ({
       page: b.page,
       box: tenths(f.back(b.page, b.box)),
-      columns: b.edges.slice(1).map((e, k) => tenths(f.back(b.page, [b.edges[k]!, b.box[1], e - b.edges[k]!, b.box[3]]))),
+      // The terminals of a table that lies on its side stand under no column of theirs.
+      columns: (b.edges.length === f.table.columns.length + 1 ? b.edges.slice(1) : []).map((e, k) =>
+        tenths(f.back(b.page, [b.edges[k]!, b.box[1], e - b.edges[k]!, b.box[3]])),
+      ),
     })),
   }));
   return { chosen, choices };

@@ -5,7 +5,8 @@ import { understandTable } from '../table/understand';
 import { describedTable } from './described';
 import { choose, tablesOf } from './find-tables';
 import { textOf } from './lines';
-import { readMaps } from './maps';
+import { drawnTable, hasDrawing } from './drawing';
+import { besideMap, readMaps } from './maps';
 import type { DocumentPage } from './page';
 import { prepare, worthReading, type Ready } from './ready';
 import { legendTables, surroundings, titleOf } from './surroundings';
@@ -15,6 +16,8 @@ export type { DocumentPage, Rule, Run } from './page';
 
 /** More pages than this are a collection of documents, not one. */
 export const MOST_PAGES = 2000;
+/** So many pages are looked at for the drawing of a package. */
+const MOST_DRAWINGS = 40;
 
 /**
  * Reads a pin table from a document's pages. Pages whose rules were not fetched give only text. Refused, each with its
@@ -32,7 +35,7 @@ export function readPages(pages: readonly DocumentPage[], options: ReadOptions =
   const ready = prepare(worthReading(pages));
   const found = tablesOf(ready, options);
   const described = options.region ? undefined : readDescribed(ready, options);
-  if (found.length === 0) return described ?? readMaps(ready, [], options) ?? none();
+  if (found.length === 0) return described ?? readMaps(ready, [], options) ?? readDrawn(pages, ready, options) ?? none();
   const { chosen, choices } = choose(found, options);
   const legends = legendTables(ready);
   const read = readTables(
@@ -56,4 +59,28 @@ function readDescribed(ready: readonly Ready[], options: ReadOptions): Result<Pr
   const around = { titles: ready[0]!.lines.slice(0, 12).map(textOf), legend: [], notes: lines };
   const read = understandTable(described.table, around, [], options);
   return read.ok ? ok({ ...read.value, tables: [described.choice], title: titleOf(ready) }) : undefined;
+}
+
+/** The terminals of a package that is only drawn. A person has to hold the names against the drawing. */
+function readDrawn(pages: readonly DocumentPage[], ready: readonly Ready[], options: ReadOptions): Result<Proposal> | undefined {
+  const { signals, legend } = besideMap(ready);
+  const known = new Map(ready.map((r) => [r.page.number, r]));
+  const worth = pages.filter((p) => hasDrawing(p.runs.map((r) => r.text))).slice(0, MOST_DRAWINGS);
+  const others = prepare(worth.filter((p) => !known.has(p.number)));
+  for (const r of others) known.set(r.page.number, r);
+  const drawn = drawnTable(
+    worth.map((p) => known.get(p.number)!),
+    options,
+    signals,
+  );
+  if (!drawn) return undefined;
+  const page = drawn.choice.page!;
+  const said = problem('pinout-drawn', { found: drawn.choice.rows }, { file: options.file, page });
+  const read = understandTable(
+    drawn.table,
+    { titles: drawn.titles, legend: [...legend].map(([code, words]) => `${code} = ${words}`), notes: [] },
+    [said],
+    options,
+  );
+  return read.ok ? ok({ ...read.value, tables: [drawn.choice], title: titleOf(ready) }) : undefined;
 }

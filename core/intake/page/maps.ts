@@ -1,12 +1,13 @@
 import { ok, type Problem, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMap, type BesideMap } from '../table/ball-map';
-import { tenths, unite, type Box } from '../table/box';
+import { unite, withRoom, type Box } from '../table/box';
 import type { Grid } from '../table/grid';
 import { readSignalLists } from '../table/signal-list';
 import { alignedRow } from '../text/aligned';
 import { readLegend } from '../understand/legend';
-import { gridOf } from './chains';
+import type { Block } from './block';
+import { gridOf, type Chain } from './chains';
 import { headerAt } from './headers';
 import { linesOf, spacedText, textOf } from './lines';
 import type { Ready } from './ready';
@@ -30,22 +31,18 @@ export function readMaps(ready: readonly Ready[], problems: Problem[], options: 
   return undefined;
 }
 
-/** Points around the cells of a map. */
-const ROOM = 5;
-
 /** The map as the one table of the document, with the place that its cells take on the page. */
 function withArea(read: Result<Proposal>, page: number, title = 'Ball map'): Result<Proposal> {
   if (!read.ok || !read.value.table) return read;
   const { rows } = read.value.table;
   const box = unite(rows.flatMap((r) => (r.place?.boxes ?? []).flatMap((b) => (b ? [b] : []))));
-  // Cells are as large as their texts: the outline leaves them room.
-  const areas = box ? [{ page, box: tenths([box[0] - ROOM, box[1] - ROOM, box[2] + 2 * ROOM, box[3] + 2 * ROOM]), columns: [] }] : [];
+  const areas = box ? [{ page, box: withRoom(box), columns: [] }] : [];
   return ok({ ...read.value, tables: [{ title, page, rows: rows.length, taken: true, areas }] });
 }
 
 /** The lists of signals in a document's tables, and what it says of type codes. */
-function besideMap(ready: readonly Ready[]): BesideMap {
-  const ruled = ready.flatMap((r) => r.blocks.map((block) => gridOf([block], 1, (_page, box) => box)));
+export function besideMap(ready: readonly Ready[]): BesideMap {
+  const ruled = goingOn(ready.flatMap((r) => r.blocks)).map((blocks) => gridOf(blocks, 1, (_page, box) => box));
   // Without ruled lines the white between cells parts them, and headings by their words where they stand close.
   const rowAt = ({ lines }: Ready, at: number) => {
     const header = headerAt(lines, at);
@@ -56,6 +53,18 @@ function besideMap(ready: readonly Ready[]): BesideMap {
     signals: readSignalLists([...ruled, ...plain]),
     legend: readLegend([...legendTables(ready), ...ready.flatMap((r) => r.lines.map(spacedText))]),
   };
+}
+
+/** Lists of names go on over a page break in columns that are as wide, with no heading again and no numbers to tell. */
+function goingOn(blocks: readonly Block[]): Chain[] {
+  const chains: Chain[] = [];
+  for (const block of blocks) {
+    const last = chains.at(-1)?.at(-1);
+    const isAsWide = last?.edges.length === block.edges.length && last.edges.every((e, i) => Math.abs(e - block.edges[i]!) < 6);
+    if (last?.page === block.page - 1 && isAsWide) chains.at(-1)!.push(block);
+    else chains.push([block]);
+  }
+  return chains;
 }
 
 /** A ball map without ruled lines: columns are taken from where its numbers stand. */

@@ -70,14 +70,27 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
 
 const SELECTED_LOW = /\b(selected|addressed|active|enabled)\b[^.;]{0,30}\b(while|when)\b[^.;]{0,12}\blow\b|\blow (level )?selects (the|this) (device|part|chip|slave)\b/i; // prettier-ignore
 const RESETS_LOW = /\blow (level |pulse |signal )?[^.;]{0,24}\b(resets?|clears?)\b/i;
-const ENABLES_LOW = /\blow (level )?(enables|activates)\b/i;
+const ENABLES_LOW = /\blow (level )?(enables|activates)\b|\blow(-going)? pulse\b/i;
+const TURNS_OFF_LOW = /\blow\b[^.;]{0,20}\b(turns? [^.;]{0,24}\boff|shuts? [^.;]{0,24}\bdown|disables?|powers? [^.;]{0,24}\bdown)\b|\blow\b[^.;]{0,20}\b(turn off|shutdown|shut down)\b/i; // prettier-ignore
+
+/** What a low level does, by what a terminal is for. */
+const DEEDS: readonly [RegExp, RegExp][] = [
+  [/^S?(CS|SS|CE)\d*$/, SELECTED_LOW],
+  [RESETS, RESETS_LOW],
+  [/^(SHDN|SHUTDOWN|SD|PD|PDN|PWDN|SLEEP|STBY|STANDBY)\d*$/, TURNS_OFF_LOW],
+  [KNOWN, ENABLES_LOW],
+];
 
 /** A name without a mark whose terminal acts by a low level all the same. */
 function lowByDeed(name: string, description: string): ActiveLow {
   const stem = tail(name);
-  const by = /^S?(CS|SS|CE)\d*$/.test(stem) ? SELECTED_LOW : RESETS.test(stem) ? RESETS_LOW : KNOWN.test(stem) ? ENABLES_LOW : undefined;
+  const by = DEEDS.find(([stems]) => stems.test(stem))?.[1];
   const deed = by?.exec(description)?.[0];
-  return deed === undefined ? NOT_LOW : { activeLow: true, because: `“${deed}”` };
+  if (deed === undefined) return NOT_LOW;
+  // Many print SHDN without a bar over it where a low level shuts the part down.
+  return by === TURNS_OFF_LOW
+    ? { activeLow: false, unsure: `“${deed}”, but no mark on ${name}` }
+    : { activeLow: true, because: `“${deed}”` };
 }
 
 /** `OEB`, "low enables the outputs": B for bar where the function is one that is low-active everywhere. */

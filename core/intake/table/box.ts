@@ -10,3 +10,9 @@ export const unite = (boxes: readonly Box[]): Box | undefined => {
 
 /** To a tenth of a point, as origins are kept. */
 export const tenths = (box: Box): Box => box.map((v) => Math.round(v * 10) / 10) as Box;
+
+/** Points around the texts of a map or a drawing. */
+const ROOM = 5;
+
+/** The outline of texts that have no edge of their own: it leaves them room. */
+export const withRoom = ([x, y, width, height]: Box): Box => tenths([x - ROOM, y - ROOM, width + 2 * ROOM, height + 2 * ROOM]);

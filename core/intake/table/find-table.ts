@@ -3,8 +3,10 @@ import { fitToColumns, splitWords } from '../text/aligned';
 import type { FoundTable } from './found-table';
 import { filled, isBlank, mapCells, padded, type Grid, type GridRow } from './grid';
 import { headingWorth, packageIn, roleOfHeading } from './headings';
-import { looksLikeNumbers, readCountedCell } from './numbers';
+import { labelled, looksLikeNumbers, readCountedCell } from './numbers';
 import { rolesOf } from './roles';
+import { splitNumbers } from './split-names';
+import { turned } from './transposed';
 import { withoutHeader } from './without-header';
 
 interface Header {
@@ -19,6 +21,14 @@ interface Header {
 
 /** Finds the pin table among titles, decoy tables, legends and footnotes, and says what each column is. */
 export function findTable(grid: Grid): FoundTable | undefined {
+  const upright = turned(grid);
+  const turnedTable = upright && findUpright(upright);
+  const table = findUpright(grid);
+  return turnedTable && scoreOf(turnedTable) > (table ? scoreOf(table) : 0) ? turnedTable : (table ?? withoutHeader(grid));
+}
+
+/** The table whose terminals stand under each other, below a heading. */
+function findUpright(grid: Grid): FoundTable | undefined {
   const headers = findHeaders(grid);
   const candidates = headers.map((header, i) => under(grid, header, headers[i + 1]?.at));
   const scored = candidates.map((t) => ({ t, score: scoreOf(t) })).sort((a, b) => b.score - a.score);
@@ -34,7 +44,7 @@ export function findTable(grid: Grid): FoundTable | undefined {
       for (const row of grid.rows.slice(h.at, h.at + h.depth)) taken.add(row.line);
     return { ...best.t, rows, around: grid.rows.filter((r) => !taken.has(r.line)) };
   }
-  return withoutHeader(grid);
+  return undefined;
 }
 
 const keyOf = (t: FoundTable): string => t.columns.map((c) => c.heading.toLowerCase().replace(/\s+/g, ' ')).join('|');
@@ -185,14 +195,12 @@ function fit(grid: Grid, header: Header, row: GridRow): GridRow {
 }
 
 /** How good a pin table this is: rows with both a number and a name. */
-export function scoreOf(t: FoundTable): number {
-  const numbers = t.columns.map((c, i) => (c.role === 'number' ? i : -1)).filter((i) => i >= 0);
-  const name = t.columns.findIndex((c) => c.role === 'name');
+export function scoreOf(table: FoundTable): number {
+  const { columns, rows } = splitNumbers(table);
+  const numbers = columns.flatMap((c, i) => (c.role === 'number' ? [i] : []));
+  const name = columns.findIndex((c) => c.role === 'name');
   if (numbers.length === 0 || name < 0) return 0;
-  const good = t.rows.filter(
-    (r) =>
-      (r.cells[name] ?? '') !== '' &&
-      numbers.some((i) => ['list', 'pad'].includes(readCountedCell(r.cells[i] ?? '').kind) && r.cells[i] !== ''),
-  ).length;
-  return good * (0.5 + good / Math.max(1, t.rows.length));
+  const isNumber = (cell: string) => cell !== '' && (['list', 'pad'].includes(readCountedCell(cell).kind) || labelled(cell) !== undefined);
+  const good = rows.filter((r) => (r.cells[name] ?? '') !== '' && numbers.some((i) => isNumber(r.cells[i] ?? ''))).length;
+  return good * (0.5 + good / Math.max(1, rows.length));
 }

@@ -1,4 +1,4 @@
-import type { Origin } from '../../part';
+import type { Doubt, Origin } from '../../part';
 import type { Column } from '../proposal';
 
 /**
@@ -16,6 +16,8 @@ export interface GridRow {
   same?: boolean[];
   /** Some text ran over a column's edge, so that its cell is not sure. */
   crossed?: boolean;
+  /** What a person has to be asked of the row's terminals. */
+  doubt?: Doubt;
 }
 
 /** Where a row's cells stand: boxes on a page in points, or addresses on a sheet; one for each cell. */

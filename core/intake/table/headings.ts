@@ -1,6 +1,7 @@
 import type { ColumnRole } from '../proposal';
 import { remember } from '../../part';
 import { headingInEnglish } from '../understand/other-languages';
+import { typeUnder } from './ticks';
 
 /** Words over a column, by role. A heading is compared without case, punctuation and plural marks. */
 const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
@@ -52,14 +53,9 @@ export function packageOfHeading(heading: string): string {
   const known = packageIn(heading)?.name;
   if (known !== undefined) return known;
   if (countedIn(heading) !== undefined) return heading.trim();
-  const rest = NUMBER_OF.exec(normal(heading))?.[1];
-  return rest === undefined || WORDINGS.number.test(normal(heading))
-    ? ''
-    : heading
-        .trim()
-        .replace(/[)\]]+$/, '')
-        .slice(-rest.length)
-        .trim();
+  if (NUMBER_OF.exec(normal(heading)) === null || WORDINGS.number.test(normal(heading))) return '';
+  const rest = heading.trim().replace(/^(?:pin|ball|terminal|pad|lead|contact)s?\b(?:\s*(?:nos?|numbers?)\b|\s*#)?[\s.:,([-]*/i, '');
+  return rest.includes('(') ? rest : rest.replace(/[)\]]+$/, '').trim();
 }
 
 /**
@@ -69,8 +65,10 @@ export function packageOfHeading(heading: string): string {
 export function headingWorth(cells: readonly string[]): number {
   if (cells.some((c) => c.length > 60 || /^\s*\d+\s*$/.test(c))) return 0;
   const roles = cells.map((c) => roleOfHeading(c) ?? (isOfPackage(c) ? 'number' : undefined));
-  const known = roles.filter((r) => r !== undefined).length;
   const keys = roles.filter((r) => r === 'number' || r === 'name' || r === 'ambiguous').length;
+  // `Input | Output`, to be ticked, beside a number and a name.
+  const isKnown = (role: (typeof roles)[number], i: number) => role !== undefined || (keys > 1 && typeUnder(cells[i]!) !== undefined);
+  const known = roles.filter(isKnown).length;
   if (keys === 0) return 0;
   const isPinout = keys >= 2 && known >= 3;
   if (headsOtherTable(isPinout ? cells.filter((c) => !BESIDE_PINS.test(normal(c))) : cells, 1)) return 0;

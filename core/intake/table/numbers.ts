@@ -59,6 +59,16 @@ function expand([, prefix = '', from, last = '', to]: RegExpExecArray): string[]
 /** Takes footnote marks off a number cell: `5(1)`, `7²`, `12*`. */
 const stripNotes = (text: string): string => text.replace(/[¹²³⁰-⁹⁽⁾ᵃ-ᶠ†‡§*]+/g, '').replace(/(\w)\s*(\(\d\)|\[\d\])/g, '$1');
 
+/** `SO: 1`, `QFN = 16`: a package before its numbers, in a cell for several packages. */
+const LABELLED = /^([A-Za-z][A-Za-z0-9-]{0,15})\s*[:=]\s*(\S[^:=]{0,60})$/;
+
+/** The numbers of a cell by the package that stands before them, `SO: 1` over `QFN: 16`; undefined where any has none. */
+export const labelled = remember((text: string): Map<string, string> | undefined => {
+  const parts = text.split(/[\n;/]+|,(?=\s*[A-Za-z][A-Za-z0-9-]*\s*[:=])/).map((part) => LABELLED.exec(part.trim()));
+  const read = parts.flatMap((m): [string, string][] => (m && readNumberCell(m[2]!).kind !== 'unread' ? [[m[1]!, m[2]!]] : []));
+  return read.length > 0 && read.length === parts.length ? new Map(read) : undefined;
+});
+
 /** True for the number of a terminal, or the letters of an exposed pad in its place. */
 export const looksLikeTerminal = (text: string): boolean => looksLikeNumbers(text) || text === 'EP';
 

@@ -2,7 +2,8 @@ import type { Column, ColumnRole } from '../proposal';
 import { isTypeCode, isTypePhrase, typeInOneLine } from '../understand/type-codes';
 import type { GridRow } from './grid';
 import { isOfPackage, packageOfHeading, roleOfHeading } from './headings';
-import { looksLikeNumbers, readNumberCell } from './numbers';
+import { labelled, looksLikeNumbers, readNumberCell } from './numbers';
+import { ticked } from './ticks';
 
 /** What a column holds shows in so many of its rows. */
 const ENOUGH_ROWS = 120;
@@ -40,15 +41,21 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     const cells = body.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
     return cells.length === 0 ? 0 : cells.filter(test).length / cells.length;
   };
-  const isNumbers = (i: number) => share(i, (c) => readNumberCell(c).kind !== 'unread') >= 0.7 && share(i, looksLikeNumbers) >= 0.3;
+  const isNumbers = (i: number) =>
+    share(i, (c) => readNumberCell(c).kind !== 'unread' || labelled(c) !== undefined) >= 0.7 &&
+    share(i, (c) => looksLikeNumbers(c) || labelled(c) !== undefined) >= 0.3;
+  const areFigures = (i: number) => share(i, (c) => /^\d{1,4}$/.test(c)) === 1;
   const settled: (ColumnRole | undefined)[] = roles.map((role, i) => {
     // `U7` in every row is the part on its board.
     if (role === 'number' && rows.length > 2 && roles.includes('ambiguous') && share(i, (c) => c === rows[0]!.cells[i]?.trim()) === 1)
       return 'ignore';
     if (role !== 'ambiguous') return role;
-    if (isNumbers(i)) return 'number';
-    return undefined;
+    // Beside plain figures D0 and A1 are names.
+    const isBeside = !areFigures(i) && roles.some((other, k) => other === 'ambiguous' && k !== i && areFigures(k));
+    return isNumbers(i) && !isBeside ? 'number' : undefined;
   });
+  // `Input | Output`, a tick in each row.
+  for (const i of ticked(headings, rows)) settled[i] = 'type';
   // A count of the rows before the balls is no package's number.
   const numbered = settled.flatMap((role, i) => (role === 'number' ? [i] : []));
   for (const i of numbered) {
@@ -56,8 +63,22 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     if (isCount && numbered.some((other) => other !== i && !countsRows(rows, other))) settled[i] = 'ignore';
   }
   const has = (role: ColumnRole) => settled.includes(role);
+  // Several rows with one number between them: what stands in capitals in each is a function of the terminal.
+  const areFunctions = (i: number) =>
+    numbered.length > 0 &&
+    !has('alternates') &&
+    rows.filter((r) => numbered.every((n) => r.same?.[n])).length > 0.2 * rows.length &&
+    share(i, isCapitals) >= 0.8 &&
+    share(i, isTypeCode) < 0.5;
+  // `Function | Pins | Numbers`: of what may be a name, the column in capitals is.
+  const areNames = (i: number) => share(i, (c) => c.split(/[\s,;]+/).every(isCapitals)) >= 0.8;
+  const open = settled.flatMap((role, i) => (role === undefined && roles[i] === 'ambiguous' ? [i] : []));
+  if (open.length > 1 && !has('name') && !areNames(open[0]!)) {
+    const names = open.find(areNames);
+    if (names !== undefined) settled[names] = 'name';
+  }
   settled.forEach((role, i) => {
-    if (role === undefined && roles[i] === 'ambiguous') settled[i] = has('name') ? 'description' : 'name';
+    if (role === undefined && roles[i] === 'ambiguous') settled[i] = !has('name') ? 'name' : areFunctions(i) ? 'alternates' : 'description';
   });
   // `Mode 0 | Mode 1 | Description`: names in capitals are names, whatever is written over them.
   if (!has('name') && has('number')) {

@@ -87,13 +87,14 @@ function gather(rows: readonly GridRow[], context: Context, taken: Set<number>):
   const isOnceOver = standsOnce(rows, index.at.group);
   for (const given of rows) {
     if (context.without?.has(given.line)) continue;
-    const goesOn = above !== undefined && sharesNumbers(given, index);
+    const goesOn = above !== undefined && sharesNumbers(given, above, index);
     const row = goesOn ? given : withShared(given, above);
     const kind = goesOn ? 'continuation' : context.including?.has(row.line) ? 'row' : kindOf(row, context.columns, index);
     if (kind === 'heading') {
       group = cleanHeading(filled(row)[0]!);
       context.headings?.add(row.line);
-    } else if (kind === 'continuation') continueRow(entries.at(-1), row, context);
+    } else if (goesOn && entries.length > 0 && isShared(row, above!, index.at.name)) addFunction(entries.at(-1)!, row, index);
+    else if (kind === 'continuation') continueRow(entries.at(-1), row, context);
     else if (kind === 'row') {
       const entry = entryOf(row, context.columns, index, group, room);
       if (isOnceOver) group = entry.group;
@@ -112,10 +113,13 @@ function standsOnce(rows: readonly GridRow[], at: number): boolean {
   return groups.length > 1 && groups.length < 0.7 * rows.length && new Set(groups).size === groups.length;
 }
 
+/** True where a cell goes on from a row above: ruled pages have its text in each row, sheets in the first. */
+const isShared = (row: GridRow, above: GridRow, i: number): boolean =>
+  row.same?.[i] === true && ((row.cells[i] ?? '') === '' || row.cells[i] === above.cells[i]);
+
 /** True where a cell with the row's number began in the row above: then both are one terminal. */
-function sharesNumbers(row: GridRow, { numbers }: RoleIndex): boolean {
-  return row.same !== undefined && numbers.every((i) => row.same![i] && (row.cells[i] ?? '') === '');
-}
+const sharesNumbers = (row: GridRow, above: GridRow, { numbers }: RoleIndex): boolean =>
+  row.same !== undefined && numbers.every((i) => isShared(row, above, i));
 
 /** A cell over several rows counts in each of them. */
 function withShared(row: GridRow, above: GridRow | undefined): GridRow {
@@ -255,6 +259,19 @@ function continueRow(entry: Entry | undefined, row: GridRow, context: Context): 
   });
 }
 
+/** One more function of a terminal, in a row of its own: `ADC0 | A | converter input` under the same number and name. */
+function addFunction(entry: Entry, row: GridRow, { at, descriptions }: RoleIndex): void {
+  const cell = (i: number) => (row.same?.[i] ? '' : inWords(row.cells[i]));
+  const [signal, type] = [cell(at.alternates), inWords(typeInOneLine(cell(at.type)))];
+  const isOfName = entry.alternates === '' || entry.alternates === entry.name;
+  entry.rows.push(row);
+  if (signal !== '') entry.alternates = `${entry.alternates}, ${signal}`;
+  // What the printed name says first is what the terminal is.
+  if (type !== '' && !isOfName && !entry.type?.split(', ').includes(type)) entry.type = entry.type ? `${entry.type}, ${type}` : type;
+  const more = descriptions.map(cell).filter((text) => text !== '');
+  if (more.length > 0) entry.description = [entry.description, ...more].filter((text) => text !== '').join('; ');
+}
+
 function skipped(row: GridRow, why: string, { problems, file }: Context): void {
   problems.push(problem('row-skipped', { text: filled(row).join(' | '), why }, { file, ...whereOf(row) }));
 }
@@ -269,6 +286,7 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
     others.length === 0 &&
     !entry.crossed &&
     !entry.broken &&
+    !entry.rows[0]!.doubt &&
     WORD.test(entry.name)
   )
     return [
@@ -287,6 +305,7 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   const fits = expanded.length === most;
   const single = expanded.length === 1;
   const doubts: Doubt[] = [];
+  if (entry.rows[0]!.doubt) doubts.push(entry.rows[0]!.doubt);
   if (clean.unsure) doubts.push(markDoubt(clean.name, clean.unsure));
   if (clean.name === '' && lists.some((l) => l.numbers.some((n) => n !== 'EP')))
     doubts.push({ field: 'name', reason: 'The name cell is empty.' });
@@ -357,7 +376,10 @@ function terminal(
   if (low.activeLow || isLow(entry.activeLow)) out.activeLow = true;
   if (description !== '') out.description = description;
   if (entry.group) out.group = entry.group;
-  const alternates = entry.alternates === '' && !name.includes('/') ? [] : [...alternatesIn(name), ...listAlternates(entry.alternates)];
+  const alternates =
+    entry.alternates === '' && !name.includes('/')
+      ? []
+      : [...alternatesIn(name), ...listAlternates(entry.alternates).filter((a) => a !== name)];
   if (alternates.length > 0) out.alternates = alternates;
   if (entry.rail !== '' && !/^[-–—]$/.test(entry.rail)) out.rail = entry.rail;
   out.origin = originOf(entry, context.columns, Object.keys(numbers));

@@ -48,7 +48,11 @@ function headsOf(row: GridRow): Columns | 'other' | undefined {
   const roles = row.cells.map((c) => roleOfHeading(c));
   const named = roles.indexOf('name');
   const name = named >= 0 ? named : roles.indexOf('ambiguous');
-  const [type, description] = [roles.indexOf('type'), roles.indexOf('description')];
+  const type = roles.indexOf('type');
+  // `Pin name | Function`: beside a name the function is said in words.
+  const description = roles.includes('description')
+    ? roles.indexOf('description')
+    : roles.findIndex((r, i) => r === 'ambiguous' && i !== name);
   if (name < 0 || (type < 0 && description < 0)) return undefined;
   return roles.includes('number') ? 'other' : { name, type, description, of: row.cells.length };
 }

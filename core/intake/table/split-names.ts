@@ -1,6 +1,7 @@
 import type { Column } from '../proposal';
 import { isTypeCode } from '../understand/type-codes';
 import { mapCells, type RowsInColumns } from './grid';
+import { looksLikeNumbers } from './numbers';
 
 /** Of so many names each has the same two things in its cell. */
 const MOST_NAMES = 0.8;
@@ -8,6 +9,24 @@ const MOST_NAMES = 0.8;
 const WITH_TYPE = /^(\S+)\s*[([]([A-Z/]{1,5})[)\]]$/i;
 /** `VIN: input supply`, `GND – ground`: the name, and what it is. */
 const WITH_WORDS = /^([A-Z~/+-][\w+\-/#*~.]{0,15})\s*(?::|\s[-–—])\s+(\S[^]*)$/;
+
+/** `VIN (1)`, `GND (2, 5)`: the name with its numbers behind it. */
+export const WITH_NUMBERS = /^(\S[^()]{0,40}?)\s*[([]\s*(?:pins?\s*)?([^()[\]]{1,60})[)\]]$/i;
+
+/** True for most of some cells that are names with their numbers. */
+export const areNumbered = (names: readonly string[]): boolean =>
+  names.length > 1 &&
+  names.filter((name) => looksLikeNumbers(WITH_NUMBERS.exec(name.trim())?.[2] ?? '')).length >= MOST_NAMES * names.length;
+
+/**
+ * Tables whose name cells hold the numbers too, with the two apart. Other tables are given back as they are.
+ */
+export function splitNumbers({ columns, rows }: RowsInColumns): RowsInColumns {
+  const at = columns.findIndex((c) => c.role === 'name');
+  if (at < 0 || columns.some((c) => c.role === 'number')) return { columns, rows };
+  const isNumbered = areNumbered(rows.map((r) => r.cells[at] ?? '').filter((name) => name.trim() !== ''));
+  return isNumbered ? apart({ columns, rows }, at, 'number', WITH_NUMBERS) : { columns, rows };
+}
 
 /**
  * Tables whose name cells hold the type or the description too, where no column of their own has it, with the two apart.

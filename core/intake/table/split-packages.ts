@@ -1,6 +1,6 @@
 import { mapCells, type GridRow, type RowsInColumns } from './grid';
 import { packageIn } from './headings';
-import { readNumberCell } from './numbers';
+import { labelled, readNumberCell } from './numbers';
 
 /** Of so many filled cells each has as many parts as packages are named. */
 const MOST_CELLS = 0.8;
@@ -9,6 +9,8 @@ const LEAD = /^\W*(?:(?:pin|ball|terminal|pad|lead|contact)s?\b)?\W*(?:(?:no|nos
 /** A maker's own code for a package, `D` or `RGT16`. */
 const CODE = /^[A-Z]{1,5}\d{0,3}$/;
 const APART = /\s*\/\s*/;
+/** `1 (2)`: the number in the second package, which the heading names in brackets, `DIP (LCC)`. */
+const IN_BRACKETS = /^(\S+)\s*[([](\S+)[)\]]$/;
 
 /**
  * Columns of numbers that several packages share: `SO/QFN` over cells such as `1/16` is a column for each of them, and
@@ -28,35 +30,46 @@ export function splitPackages({ columns, rows }: RowsInColumns): RowsInColumns {
 
 interface Packages {
   names: string[];
-  /** The cells have a part for each package; else the same numbers count in all. */
-  isApart: boolean;
+  /** The part of a cell for each package, in their order; undefined where the cell counts in all. */
+  partsOf: (cell: string) => string[] | undefined;
 }
+
+const byStroke = (cell: string): string[] => cell.trim().split(APART);
+const byBrackets = (cell: string): string[] => IN_BRACKETS.exec(cell.trim())?.slice(1) ?? [cell];
 
 /** The packages that a heading names, where it names more than one and the cells go with it. */
 function packagesOf(heading: string, at: number, rows: readonly GridRow[], isOneOfMany: boolean): Packages | undefined {
+  const cells = rows.map((r) => r.cells[at]?.trim() ?? '').filter((c) => c !== '');
+  const labels = labelsOf(cells);
+  if (labels) return { names: labels, partsOf: (cell) => labels.map((label) => labelled(cell)?.get(label) ?? '') };
   const said = heading.replace(/\s+/g, ' ').trim();
-  if (!/[/,;]|\band\b/.test(said)) return undefined;
+  if (!/[/,;([]|\band\b/.test(said)) return undefined;
   const names = said
     .replace(LEAD, '')
     .replace(/[)\]]+\W*$/, '')
-    .split(/\s*[/,;]\s*|\s+and\s+/)
+    .split(/\s*[/,;([]\s*|\s+and\s+/)
     .map((name) => name.replace(/[(\])[]/g, '').trim())
     .filter((name) => name !== '');
   if (names.length < 2 || names.length > 4 || new Set(names).size < names.length) return undefined;
   const areKnown = names.every((name) => packageIn(name)?.name === name);
-  const cells = rows.map((r) => r.cells[at]?.trim() ?? '').filter((c) => c !== '');
-  const inParts = cells.filter((c) => c.split(APART).length === names.length && c.split(APART).every(isNumbers));
-  const isApart = cells.length > 0 && inParts.length >= MOST_CELLS * cells.length;
-  if (isApart && (areKnown || names.every((name) => CODE.test(name)))) return { names, isApart };
+  const inParts = (by: (cell: string) => string[]) => cells.filter((c) => by(c).length === names.length && by(c).every(isNumbers)).length;
+  const areCodesAlone = names.every((name) => CODE.test(name));
+  const apart = [byStroke, byBrackets].find((by) => cells.length > 0 && inParts(by) >= MOST_CELLS * cells.length);
+  if (apart && (areKnown || areCodesAlone)) return { names, partsOf: (cell) => (apart(cell).length === names.length ? apart(cell) : undefined) }; // prettier-ignore
   // Codes that share a column are packages beside other packages only: alone they can be anything.
-  const areCodes = isOneOfMany && names.every((name) => CODE.test(name) && name !== 'NO');
-  return (areKnown || areCodes) && inParts.length === 0 ? { names, isApart: false } : undefined;
+  const areCodes = isOneOfMany && areCodesAlone && !names.includes('NO');
+  return (areKnown || areCodes) && inParts(byStroke) === 0 ? { names, partsOf: () => undefined } : undefined;
+}
+
+/** The packages that the cells themselves name, the same in most of them; undefined where they name none. */
+function labelsOf(cells: readonly string[]): string[] | undefined {
+  const counts = new Map<string, number>();
+  const read = cells.flatMap((cell) => labelled(cell) ?? []);
+  for (const parts of read) for (const label of parts.keys()) counts.set(label, (counts.get(label) ?? 0) + 1);
+  return read.length >= MOST_CELLS * cells.length && counts.size > 1 && counts.size <= 4 ? [...counts.keys()] : undefined;
 }
 
 const isNumbers = (text: string): boolean => readNumberCell(text).kind !== 'unread';
 
 /** A package's part of a cell; a cell that is not in parts counts in all. */
-function partOf(cell: string, part: number, { names, isApart }: Packages): string {
-  const all = cell.trim().split(APART);
-  return isApart && all.length === names.length ? all[part]! : cell;
-}
+const partOf = (cell: string, part: number, { partsOf }: Packages): string => partsOf(cell)?.[part] ?? cell;

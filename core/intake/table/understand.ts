@@ -7,13 +7,16 @@ import { doubtPlainOutputs } from '../understand/output-enable';
 import { doubtUnlikeSiblings } from '../understand/siblings';
 import { findPairs } from '../understand/pairs';
 import { recogniseSignals } from '../understand/signals';
+import { doubtUnfed } from '../understand/unfed';
 import { evidenceOfCode } from '../understand/type-codes';
 import type { FoundTable } from './found-table';
 import { packageNamed } from './headings';
 import { looksLikeNumbers } from './numbers';
 import { MOST_TERMINALS, readRows } from './rows';
-import { splitNames } from './split-names';
+import { splitChannels } from './split-channels';
+import { splitNames, splitNumbers } from './split-names';
 import { splitPackages } from './split-packages';
+import { readTicks } from './ticks';
 
 /** What a document says around a table, by what it can tell. */
 export interface Surroundings {
@@ -28,13 +31,14 @@ export interface Surroundings {
 /** Reads a table that was found to a proposal. Refused where a column or the package that is asked for is not there. */
 export function understandTable(table: FoundTable, around: Surroundings, problems: Problem[], options: ReadOptions): Result<Proposal> {
   const columns = table.columns.map((c, i) => ({ ...c, role: options.roles?.[i] ?? c.role }));
+  const whole = splitChannels(splitNumbers({ columns, rows: table.rows }));
   // A person who takes the last name or number column away is told what is missing, and nothing is read into the rest.
-  if (!['name', 'number'].every((role) => columns.some((c) => c.role === role)))
+  if (!['name', 'number'].every((role) => whole.columns.some((c) => c.role === role)))
     return refuse(problem('table-none', {}, { file: options.file }));
-  namePackages(columns, around.titles);
+  namePackages(whole.columns, around.titles);
   const legend = readLegend(around.legend);
   if (!options.roles) dropOtherTypes(columns, table, legend);
-  const split = splitPackages(splitNames({ columns, rows: table.rows }));
+  const split = splitPackages(splitNames(readTicks(whole)));
   const taken = new Set<number>();
   const context = {
     columns: split.columns,
@@ -106,6 +110,7 @@ interface Understood {
 /** Makes a proposal of terminals: the packages with their counts, the one in view, pairs, and what is incomplete. */
 export function propose(terminals: Terminal[], names: readonly string[], known: Understood, options: ReadOptions): Result<Proposal> {
   recogniseLeads(terminals);
+  doubtUnfed(terminals);
   recogniseSignals(terminals);
   const counts = new Map<string, number>();
   for (const t of terminals) for (const name in t.numbers) counts.set(name, (counts.get(name) ?? 0) + 1);

@@ -13,6 +13,8 @@ interface Cue {
   weak?: true;
   /** It counts only where the type column says one of these. */
   column?: readonly ElectricalType[];
+  /** Its name alone speaks against the column's own word. */
+  alone?: true;
 }
 
 /** Types that a signal can be taken for. */
@@ -229,6 +231,8 @@ const CUES: readonly Cue[] = [
     unless: /\b(leave|left|keep|kept|input|drain|switch)\b/i,
   },
   { type: 'passive', against: ['input', 'output'], words: /\boscillator\b/i, name: /^(OSC|XTAL|XT|X)_?(IN|OUT|I|O|\d)\d?$/i },
+  // A column of directions says which end of a crystal it is.
+  { type: 'passive', against: ['input', 'output'], alone: true, name: /^(OSC|XTAL|XT)_?(IN|OUT|I|O)\d?$/i, unless: /\b(clock|external)\b/i }, // prettier-ignore
   { type: 'passive', against: SIGNALS, words: /\bbootstrap\b/i, unless: /\bbootstrap (mode|supply voltage monitor)\b/i },
   {
     type: 'supply-out',
@@ -268,7 +272,7 @@ export function doubtByCues(
     if (cue.name && !cue.name.test(name)) continue;
     if (cue.column && !(by.column && cue.column.includes(by.column))) continue;
     // A column's own word is not put in doubt by a name alone.
-    if (by.column && !cue.words) continue;
+    if (by.column && !cue.words && !cue.alone) continue;
     if (cue.weak && by.column && by.words) continue;
     const shown = word === undefined ? `name ${name}` : `“${word}”`;
     return {

@@ -1,4 +1,4 @@
-import type { Doubt, ElectricalType } from '../../part';
+import { carriesPower, type Doubt, type ElectricalType } from '../../part';
 import { doubtByCues } from './cues';
 import { COVERS, evidence, type Evidence } from './evidence';
 import { evidenceOfName } from './type-names';
@@ -79,7 +79,8 @@ export function weighType({ name, code, description, told: cell }: Said): TypeCo
   const because = [...new Set(reasons)].join(', ');
   const against = rivals.reduce((sum, [, voice]) => sum + voice.weight, 0);
   const confidence = Math.round((weight / (weight + against)) * Math.min(1, 0.4 + weight / 10) * 100) / 100;
-  const empty = code !== undefined && /^[-–—\s]*$/.test(code);
+  // A dash for the direction of what carries power says that it has none.
+  const empty = code !== undefined && /^[-–—\s]*$/.test(code) && !(code.trim() !== '' && carriesPower(type));
   const unheard = !!code && code.trim() !== '' && told.length === 0 && !/^([-–—]+|n\/?a\.?)$/i.test(code.trim());
   // A class of power alone does not tell a rail that comes in from one that the part makes.
   const isClassOnly = isClass(told) && reasons.length === 1 && reasons[0] === told[0]!.because;
@@ -152,7 +153,9 @@ function fedByName(told: Evidence[], named: Evidence[], description: string): Ev
 
 /** What words say outright of one type holds what they say of its parts: `open-drain output`, `input/output, input at reset`. */
 function narrowest(words: Evidence[]): Evidence[] {
-  const whole = words.find((e) => ['open-drain', 'open-source', 'three-state', 'bidirectional'].includes(e.type) && e.weight >= 6);
+  const outright = words.filter((e) => ['open-drain', 'open-source', 'three-state', 'bidirectional'].includes(e.type) && e.weight >= 6);
+  // Data inputs and outputs that are three-state go both ways.
+  const whole = outright.find((e) => e.type === 'bidirectional') ?? outright[0];
   if (!whole) return words;
   return words.map((e) => (COVERS[whole.type]!.includes(e.type) && e.weight < 7 ? { ...e, type: whole.type } : e));
 }

@@ -236,7 +236,7 @@ export const WORDINGS: readonly Wording[] = [
     weight: 7,
     words: /\b(three|tri|3)[- ]?state(d|able)?\b|\bhigh[- ]impedance (when|while|if|unless|output)\b|\bhi-?z (when|while|if|unless)\b/i,
     unless:
-      /\b(input|bidirectional|input\/output|i\/o)\b|\b(three|tri|3)[- ]?state (control|enable|mode|output[- ](mode )?(enable|control))|\binto (three|tri|3)[- ]?state\b|\b(three|tri|3)-?states (the|all)\b|^\W*(\w+ )?outputs?[- ]enable\b/i,
+      /\b(input|bidirectional|inputs?\/outputs?|i\/o)\b|\b(three|tri|3)[- ]?state (control|enable|mode|output[- ](mode )?(enable|control))|\binto (three|tri|3)[- ]?state\b|\b(three|tri|3)-?states (the|all)\b|^\W*(\w+ )?outputs?[- ]enable\b/i,
   },
   // Said of the terminal itself it is as good in the last sentence as in the first.
   {

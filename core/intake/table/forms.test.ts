@@ -1,0 +1,104 @@
+import { readText, terminalsIn, type Proposal } from '..';
+import { readHtml } from '../html';
+
+const proposal = (text: string, packageName?: string): Proposal => {
+  const options = packageName === undefined ? {} : { package: packageName };
+  const read = text.startsWith('<') ? readHtml(text, options) : readText(text, options);
+  if (!read.ok) throw new Error(read.problems.map((p) => p.code).join(' '));
+  return read.value;
+};
+const said = (p: Proposal): string[] => terminalsIn(p).map((t) => `${t.numbers[p.package]} ${t.name} ${t.type}`);
+const list = (text: string, packageName?: string): string[] => said(proposal(text, packageName));
+const bars = (rows: string[][]): string => rows.map((r) => r.join(' | ')).join('\n');
+const html = (rows: string): string => `<table>${rows}</table>`;
+
+/** Tables that say the same as a plain one in another form. */
+it.each([
+  [
+    'ticks under the types',
+    bars([['Pin', 'Name', 'Input', 'Output', 'Power'], ['1', 'VDD', '', '', 'x'], ['2', 'SEL', '✓', '', ''], ['3', 'FOO', '', '✓', ''], ['4', 'BAR', '✓', '✓', '']]), // prettier-ignore
+    ['1 VDD supply-in', '2 SEL input', '3 FOO output', '4 BAR bidirectional'],
+  ],
+  [
+    'a pinout on its side',
+    bars([
+      ['Pin', '1', '2', '3', '4'],
+      ['Name', 'VDD', 'FOO', 'BAR', 'VSS'],
+      ['I/O', 'P', 'I', 'O', 'P'],
+    ]),
+    ['1 VDD supply-in', '2 FOO input', '3 BAR output', '4 VSS ground'],
+  ],
+  [
+    'a pinout on its side that goes on below',
+    bars([
+      ['Pin', '1', '2', '3'],
+      ['Signal', 'VDD', 'CLK', 'RXD'],
+      ['Pin', '4', '5', '6'],
+      ['Signal', 'TXD', 'VSS', 'NC'],
+    ]),
+    ['1 VDD supply-in', '2 CLK input', '3 RXD input', '4 TXD output', '5 VSS ground', '6 NC no-connect'],
+  ],
+  [
+    'numbers behind the names',
+    bars([
+      ['Pin', 'I/O', 'Description'],
+      ['VIN (1)', 'P', 'Input supply'],
+      ['GND (2, 4)', 'P', 'Ground'],
+      ['EN (pin 3)', 'I', 'Enable'],
+    ]),
+    ['1 VIN supply-in', '2 GND ground', '4 GND ground', '3 EN input'],
+  ],
+  [
+    'functions over names and numbers',
+    bars([
+      ['Function', 'Pins', 'Numbers'],
+      ['Supply', 'VDD, VDDA', '1, 8'],
+      ['Ground', 'VSS', '4'],
+      ['Address inputs', 'A0, A1', '2, 3'],
+    ]),
+    ['1 VDD supply-in', '8 VDDA supply-in', '4 VSS ground', '2 A0 input', '3 A1 input'],
+  ],
+  [
+    'several functions in the rows of one number',
+    html('<tr><th>Pin<th>Name<th>Signal<th>Type<tr><td rowspan=2>1<td rowspan=2>PA0<td>PA0<td>I/O<tr><td>ADC0<td>I<tr><td>2<td>VDD<td>VDD<td>P<tr><td rowspan=2>3<td rowspan=2>PA1<td>PA1<td>I/O<tr><td>TXD<td>O'), // prettier-ignore
+    ['1 PA0 bidirectional', '2 VDD supply-in', '3 PA1 bidirectional'],
+  ],
+])('reads %s', (_, text, expected) => expect(list(text)).toEqual(expected));
+
+it('keeps the functions of a number as other names, and not its own name', () => {
+  const text = '<tr><th>Pin<th>Name<th>Signal<th>Type<tr><td rowspan=3>1<td rowspan=3>PA0<td>PA0<td>I/O<tr><td>ADC0<td>I<tr><td>TXD<td>O<tr><td>2<td>VDD<td>VDD<td>P'; // prettier-ignore
+  const [first, second] = proposal(html(text)).terminals;
+  expect([first!.alternates, second!.alternates]).toEqual([['ADC0', 'TXD'], undefined]);
+  expect(first!.doubts).toEqual([]);
+});
+
+it.each([
+  ['SO: 1 / QFN: 15', 'SO: 2 / QFN: 16', 'SO: 3 / QFN: 1', 'Pin', ['SO', 'QFN'], ['15 EN input', '16 GND ground', '1 VIN supply-in']],
+  ['1 (15)', '2 (16)', '3 (1)', 'Pin DIP (LCC)', ['DIP', 'LCC'], ['15 EN input', '16 GND ground', '1 VIN supply-in']],
+  ['1/15', '2/16', '3/1', 'Pin (SO/QFN)', ['SO', 'QFN'], ['15 EN input', '16 GND ground', '1 VIN supply-in']],
+])('takes %s for a number in each of two packages', (a, b, c, head, packages, second) => {
+  const text = bars([[head, 'Name', 'I/O'], [a, 'EN', 'I'], [b, 'GND', 'G'], [c, 'VIN', 'P']]); // prettier-ignore
+  expect(proposal(text).packages.map((p) => p.name)).toEqual(packages);
+  expect(list(text, packages[1])).toEqual(second);
+});
+
+it('calls the terminals of equal channels by both, and asks', () => {
+  const rows = [['Function', 'Channel A', 'Channel B', 'Description'], ['OUT', '1', '7', 'Output'], ['IN-', '2', '6', 'Inverting input'], ['IN+', '3', '5', 'Non-inverting input'], ['V+', '8', '-', 'Positive supply']]; // prettier-ignore
+  const read = proposal(bars(rows));
+  expect(said(read)).toEqual(['1 OUTA output', '7 OUTB output', '2 INA- input', '6 INB- input', '3 INA+ input', '5 INB+ input', '8 V+ supply-in']); // prettier-ignore
+  expect(read.terminals.map((t) => t.doubts.some((d) => d.field === 'name'))).toEqual([true, true, true, true, true, true, false]);
+});
+
+it.each([
+  ['one row of ticks', [['Pin', 'Name', 'Input'], ['1', 'FOO', 'x'], ['2', 'BAR', 'x']], ['1 FOO', '2 BAR']], // prettier-ignore
+  ['names in brackets without numbers', [['Pin', 'Name', 'I/O'], ['1', 'FOO (A)', 'I'], ['2', 'BAR (B)', 'O']], ['1 FOO (A)', '2 BAR (B)']], // prettier-ignore
+])('leaves %s alone', (_, rows, expected) => {
+  const read = proposal(bars(rows));
+  expect(read.terminals.map((t) => `${t.numbers['']} ${t.name}`)).toEqual(expected);
+});
+
+it('asks whether IN feeds a part that nothing else feeds', () => {
+  const asked = (rows: string[][]) => proposal(bars([['Pin', 'Name'], ...rows])).terminals.filter((t) => t.doubts.length > 0).map((t) => t.name); // prettier-ignore
+  expect(asked([['1', 'IN'], ['2', 'GND'], ['3', 'OUT']])).toEqual(['IN', 'OUT']); // prettier-ignore
+  expect(asked([['1', 'IN'], ['2', 'GND'], ['3', 'OUT'], ['4', 'VDD']])).toEqual([]); // prettier-ignore
+});
