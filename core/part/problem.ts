@@ -67,6 +67,7 @@ const MESSAGES = {
   'package-unknown': 'There is no package "{name}" in it. It has {known}.',
   'table-overlaps':
     'The table "{table}" was left out: {again} of its {terminals} numbers stand in the first table too. Take one of the two, or mend the numbers.',
+  'column-names': 'Column {column} holds names and was not taken. Set its role if they are terminals too.',
   'column-numbers': 'The column "{heading}" looks like terminal numbers too and was not taken. Set its role if it is a package.',
   'row-quote': 'A quoted cell is never closed. Add the closing quote.',
   'row-skipped': 'Row "{text}" was left out: {why}.',

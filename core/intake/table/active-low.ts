@@ -2,7 +2,7 @@ import type { Doubt } from '../../part';
 
 /** Stems whose function is low-active wherever a name carries a low-active mark. */
 const KNOWN =
-  /^(RESET|RST|RES|MR|POR|CS|SS|CE|OE|WE|RD|WR|EN|INT|INTR|IRQ|NMI|SHDN|SD|PD|PWDN|PWRDN|SLEEP|STBY|ALERT|FAULT|FLT|ERR|BUSY|RDY|DRDY|HOLD|WP|LDAC|CLR|CLEAR|PRE|SET|CONVST|SYNC|LOAD|LD|LATCH|LE|PG|PGOOD|ACK|REQ|BREQ|BACK|WAIT|CTS|RTS|DTR|DSR|DCD|RI|TRST|SRST|CAS|RAS|UB|LB|BHE|BLE|DE|RE|BOOT|WAKE|SEL|MUTE|DISABLE|DIS|SCS|NSS|CSN|ADV|BLS|BE|DQM|KEY|TRIG|STB|STROBE|DACK|DREQ|UVLO|OVT|THERM|ALARM|PROG|PROGRAM|INIT|CONFIG|LOL|LOS|OC|OCS|OVCUR|TRIP|ABORT|STALL|CHG|ACOK|CFG)\d*(O|OUT|IN)?$/i;
+  /^(RESET|RST|RES|MR|POR|CS|SS|CE|OE|WE|RD|WR|EN|INT|INTR|IRQ|NMI|SHDN|SD|PD|PWDN|PWRDN|SLEEP|STBY|ALERT|FAULT|FLT|ERR|BUSY|RDY|DRDY|HOLD|WP|LDAC|CLR|CLEAR|PRE|SET|CONVST|SYNC|LOAD|LD|LATCH|LE|PG|PGOOD|ACK|REQ|BREQ|BACK|WAIT|CTS|RTS|DTR|DSR|DCD|RI|TRST|SRST|CAS|RAS|UB|LB|BHE|BLE|DE|RE|BOOT|WAKE|SEL|MUTE|DISABLE|DIS|SCS|NSS|CSN|ADV|BLS|BE|DQM|KEY|TRIG|STB|STROBE|DACK|DREQ|UVLO|OVT|THERM|ALARM|PROG|PROGRAM|INIT|CONFIG|LOL|LOS|OC|OCS|OVCUR|TRIP|ABORT|STALL|CHG|ACOK|CFG|EA)\d*(O|OUT|IN)?$/i;
 
 const SAYS_LOW =
   /\bactive[- ]low\b|\blow[- ]active\b|\(active low\)|\bactive when low\b|\bwhen (driven |pulled |taken )?low,? .*(reset|select|enable|shut)/i;
@@ -70,7 +70,7 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
 
 const SELECTED_LOW = /\b(selected|addressed|active|enabled)\b[^.;]{0,30}\b(while|when)\b[^.;]{0,12}\blow\b|\blow (level )?selects (the|this) (device|part|chip|slave)\b/i; // prettier-ignore
 const RESETS_LOW = /\blow (level |pulse |signal )?[^.;]{0,24}\b(resets?|clears?)\b/i;
-const ENABLES_LOW = /\blow (level )?(enables|activates)\b|\blow(-going)? pulse\b/i;
+const ENABLES_LOW = /\b(held|pulled|driven|taken) low to\b|\blow (level )?(enables|activates)\b|\blow(-going)? pulse\b/i;
 const TURNS_OFF_LOW = /\blow\b[^.;]{0,20}\b(turns? [^.;]{0,24}\boff|shuts? [^.;]{0,24}\bdown|disables?|powers? [^.;]{0,24}\bdown)\b|\blow\b[^.;]{0,20}\b(turn off|shutdown|shut down)\b/i; // prettier-ignore
 
 /** What a low level does, by what a terminal is for. */

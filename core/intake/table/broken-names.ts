@@ -36,3 +36,10 @@ export const joinName = (text: string): string =>
         .replace(/\s*([/_]|(?<=[A-Za-z0-9])-)\s*\n\s*/g, '$1')
         .replace(/\s*\n\s*([/_)])/g, '$1')
         .replace(/\s+/g, ' ');
+
+/** A name under which its other functions stand in the same cell, `PA0` over `ADC0` over `T1CH1`; undefined for any other. */
+export function stackedNames(name: string): string[] | undefined {
+  const lines = name.includes('\n') ? name.split('\n').map((line) => line.trim()) : [];
+  const isOne = (line: string) => /^[A-Z][A-Z0-9_]{2,}$/.test(line);
+  return lines.length > 1 && lines.every(isOne) && /^[A-Z]{1,5}\d{1,3}$/.test(lines[0]!) ? lines : undefined;
+}

@@ -63,6 +63,21 @@ it.each([
     html('<tr><th>Pin<th>Name<th>Signal<th>Type<tr><td rowspan=2>1<td rowspan=2>PA0<td>PA0<td>I/O<tr><td>ADC0<td>I<tr><td>2<td>VDD<td>VDD<td>P<tr><td rowspan=2>3<td rowspan=2>PA1<td>PA1<td>I/O<tr><td>TXD<td>O'), // prettier-ignore
     ['1 PA0 bidirectional', '2 VDD supply-in', '3 PA1 bidirectional'],
   ],
+  [
+    'functions of numbers that a port has, further down',
+    bars([['Pin', 'Name', 'Type', 'Description'], ['1-2', 'P1.0-P1.1', 'I/O', 'Port 1'], ['1', '', 'I', 'RxD (P1.0): serial input'], ['3', 'VSS', 'P', 'Ground']]), // prettier-ignore
+    ['1 P1.0 bidirectional', '2 P1.1 bidirectional', '3 VSS ground'],
+  ],
+  [
+    'the rows of a connector',
+    bars([
+      ['Pin', 'Row A', 'Row B'],
+      ['1', 'GND', 'CLK'],
+      ['2', 'RXD', 'TXD'],
+      ['3', 'EN', 'GND'],
+    ]),
+    ['A1 GND ground', 'B1 CLK input', 'A2 RXD input', 'B2 TXD output', 'A3 EN input', 'B3 GND ground'],
+  ],
 ])('reads %s', (_, text, expected) => expect(list(text)).toEqual(expected));
 
 it('keeps the functions of a number as other names, and not its own name', () => {
@@ -75,9 +90,11 @@ it('keeps the functions of a number as other names, and not its own name', () =>
 it.each([
   ['SO: 1 / QFN: 15', 'SO: 2 / QFN: 16', 'SO: 3 / QFN: 1', 'Pin', ['SO', 'QFN'], ['15 EN input', '16 GND ground', '1 VIN supply-in']],
   ['1 (15)', '2 (16)', '3 (1)', 'Pin DIP (LCC)', ['DIP', 'LCC'], ['15 EN input', '16 GND ground', '1 VIN supply-in']],
+  ['1\n15', '2\n16', '3\n1', 'SO\nQFN', ['SO', 'QFN'], ['15 EN input', '16 GND ground', '1 VIN supply-in']],
   ['1/15', '2/16', '3/1', 'Pin (SO/QFN)', ['SO', 'QFN'], ['15 EN input', '16 GND ground', '1 VIN supply-in']],
 ])('takes %s for a number in each of two packages', (a, b, c, head, packages, second) => {
-  const text = bars([[head, 'Name', 'I/O'], [a, 'EN', 'I'], [b, 'GND', 'G'], [c, 'VIN', 'P']]); // prettier-ignore
+  const rows = [[head, 'Name', 'I/O'], [a, 'EN', 'I'], [b, 'GND', 'G'], [c, 'VIN', 'P']]; // prettier-ignore
+  const text = html(rows.map((r) => `<tr>${r.map((cell) => `<td>${cell.replace('\n', '<br>')}`).join('')}`).join(''));
   expect(proposal(text).packages.map((p) => p.name)).toEqual(packages);
   expect(list(text, packages[1])).toEqual(second);
 });
@@ -101,4 +118,24 @@ it('asks whether IN feeds a part that nothing else feeds', () => {
   const asked = (rows: string[][]) => proposal(bars([['Pin', 'Name'], ...rows])).terminals.filter((t) => t.doubts.length > 0).map((t) => t.name); // prettier-ignore
   expect(asked([['1', 'IN'], ['2', 'GND'], ['3', 'OUT']])).toEqual(['IN', 'OUT']); // prettier-ignore
   expect(asked([['1', 'IN'], ['2', 'GND'], ['3', 'OUT'], ['4', 'VDD']])).toEqual([]); // prettier-ignore
+});
+
+it('asks for the numbers of a connector, which no cell has whole', () => {
+  const { terminals } = proposal(bars([['Pin', 'Row A', 'Row B'], ['1', 'GND', 'CLK'], ['2', 'RXD', 'TXD']])); // prettier-ignore
+  expect(terminals.map((t) => t.doubts[0]?.field)).toEqual(['number', 'number', 'number', 'number']);
+});
+
+it('says which column of names was not taken where no heading tells what it is', () => {
+  const rows = ['GND', 'CLK', 'RXD', 'TXD', 'EN'].map((name, i) => [`${i + 1}`, name, `see ${name}`, `X_${name}`]);
+  expect(proposal(bars(rows)).problems.map((p) => p.code)).toContain('column-names');
+  expect(proposal(bars(rows.map((r) => r.slice(0, 3)))).problems).toEqual([]);
+});
+
+it.each([
+  ['PA0<br>ADC0<br>T1CH1', 'PA0', ['ADC0', 'T1CH1'], 1],
+  ['DATA<br>VALID', 'DATA VALID', undefined, 0],
+  ['PA0/<br>ADC0', 'PA0/ADC0', ['ADC0'], 0],
+])('reads the lines of a name such as %s', (cell, name, alternates, asked) => {
+  const [first] = proposal(html(`<tr><td>Pin<td>Name<td>Type<tr><td>1<td>${cell}<td>I/O<tr><td>2<td>VDD<td>P`)).terminals;
+  expect([first!.name, first!.alternates, first!.doubts.filter((d) => d.field === 'name').length]).toEqual([name, alternates, asked]);
 });

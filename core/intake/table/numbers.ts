@@ -63,7 +63,9 @@ const stripNotes = (text: string): string => text.replace(/[¹²³⁰-⁹⁽⁾�
 const LABELLED = /^([A-Za-z][A-Za-z0-9-]{0,15})\s*[:=]\s*(\S[^:=]{0,60})$/;
 
 /** The numbers of a cell by the package that stands before them, `SO: 1` over `QFN: 16`; undefined where any has none. */
-export const labelled = remember((text: string): Map<string, string> | undefined => {
+export const labelled = (text: string): Map<string, string> | undefined => (/[:=]/.test(text) ? readLabelled(text) : undefined);
+
+const readLabelled = remember((text: string): Map<string, string> | undefined => {
   const parts = text.split(/[\n;/]+|,(?=\s*[A-Za-z][A-Za-z0-9-]*\s*[:=])/).map((part) => LABELLED.exec(part.trim()));
   const read = parts.flatMap((m): [string, string][] => (m && readNumberCell(m[2]!).kind !== 'unread' ? [[m[1]!, m[2]!]] : []));
   return read.length > 0 && read.length === parts.length ? new Map(read) : undefined;

@@ -49,6 +49,8 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     // `U7` in every row is the part on its board.
     if (role === 'number' && rows.length > 2 && roles.includes('ambiguous') && share(i, (c) => c === rows[0]!.cells[i]?.trim()) === 1)
       return 'ignore';
+    // `Row B` stands over the names of a connector's contacts as often as over their numbers.
+    if (role === 'number' && /^row [a-e]$/i.test(headings[i]!.trim()) && !isNumbers(i)) return 'name';
     if (role !== 'ambiguous') return role;
     // Beside plain figures D0 and A1 are names.
     const isBeside = !areFigures(i) && roles.some((other, k) => other === 'ambiguous' && k !== i && areFigures(k));

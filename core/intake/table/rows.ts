@@ -4,7 +4,7 @@ import { inferType } from '../understand/infer-type';
 import { inEnglish } from '../understand/other-languages';
 import { typeInOneLine } from '../understand/type-codes';
 import { levelDoubt, readActiveLow } from './active-low';
-import { brokenName, joinName, roomForNames, whole } from './broken-names';
+import { brokenName, joinName, roomForNames, stackedNames, whole } from './broken-names';
 import { filled, type GridRow } from './grid';
 import { roleOfHeading, packageIn } from './headings';
 import { alternatesIn, cleanName, markDoubt, expandNames, findVectors, listAlternates, type Notes } from './names';
@@ -54,6 +54,8 @@ interface Entry {
   name: string;
   /** The two parts of a name whose line may have ended within a word. */
   broken: [string, string] | undefined;
+  /** The lines of a name's cell that are names each; the first counts. */
+  stacked: string[] | undefined;
   type: string | undefined;
   description: string;
   alternates: string;
@@ -71,10 +73,25 @@ export function readRows(rows: readonly GridRow[], context: Context, taken: Set<
   const notes: Notes = { marks: context.marks, vectors: findVectors(entries.map((e) => e.name)) };
   const terminals: Terminal[] = [];
   for (const entry of entries) {
+    if (entry.name === '' && addSecondFunction(entry, terminals)) continue;
     for (const terminal of terminalsOf(entry, notes, names, context)) terminals.push(terminal);
     if (terminals.length > MOST_TERMINALS) break;
   }
   return terminals;
+}
+
+/** A function of a terminal told further up: `10 | | I | RxD (P3.0): serial input`, under a port that has 10. */
+const SECOND_FUNCTION = /^([A-Za-z][\w/#]{0,15})\s*(?:\([^()]{1,30}\)\s*)?[:–-]/;
+
+/** Adds what a row without a name says to the terminal that has its numbers; false where that is none. */
+function addSecondFunction(entry: Entry, terminals: readonly Terminal[]): boolean {
+  const [, signal] = SECOND_FUNCTION.exec(entry.description) ?? [];
+  const lists = entry.numbers.filter((n) => n.cell.kind === 'list');
+  const isOf = (t: Terminal) => lists.every((n) => n.cell.kind === 'list' && n.cell.numbers[0] === t.numbers[n.packageName]);
+  const owner = lists.length > 0 && signal !== undefined ? terminals.find(isOf) : undefined;
+  if (!owner || !signal) return false;
+  owner.alternates = [...(owner.alternates ?? []), signal];
+  return true;
 }
 
 /** First pass: group headings, repeated headers and continuation lines are told apart from rows. */
@@ -196,7 +213,13 @@ function entryOf(
   const wordsAt = (i: number) => inWords(unbroken(row.cells[i] ?? ''));
   const [bare, meaning] = withoutMeaning(cell(at.name));
   const { name, torn } = whole(bare, numbers.length === 1 ? cell(numbers[0]!) : '');
-  const [head, rest] = brokenName(name, room) ?? ['', ''];
+  const read = numbers.map((i) => {
+    const text = `${cell(i)}${torn}`;
+    return { packageName: columns[i]!.packageName, text, cell: readCountedCell(text) };
+  });
+  const isSingle = read.every(({ cell: of }) => of.kind !== 'list' || of.numbers.length === 1);
+  const stacked = isSingle ? stackedNames(name) : undefined;
+  const [head, rest] = (stacked ? undefined : brokenName(name, room)) ?? ['', ''];
   const own = descriptions.length === 1 ? [wordsAt(descriptions[0]!)] : descriptions.map(wordsAt).filter((t) => t !== '');
   const said = meaning === '' ? own : [meaning, ...own.filter((t) => t !== '')];
   return {
@@ -204,15 +227,13 @@ function entryOf(
     rows: [row],
     crossed: row.crossed ?? false,
     group: NO_GROUP.test(cell(at.group)) ? undefined : inWords(cell(at.group)) || group,
-    numbers: numbers.map((i) => {
-      const text = `${cell(i)}${torn}`;
-      return { packageName: columns[i]!.packageName, text, cell: readCountedCell(text) };
-    }),
-    name: rest === '' ? joinName(name) : head + rest,
+    numbers: read,
+    name: stacked ? stacked[0]! : rest === '' ? joinName(name) : head + rest,
     broken: rest === '' ? undefined : [head, rest],
+    stacked,
     type: at.type < 0 ? undefined : inWords(typeInOneLine(cell(at.type))),
     description: said.length < 2 ? (said[0] ?? '') : said.join('. ').replace(/\.\. /g, '. '),
-    alternates: cell(at.alternates),
+    alternates: [...(stacked?.slice(1) ?? []), ...(cell(at.alternates) === '' ? [] : [cell(at.alternates)])].join(', '),
     rail: inWords(cell(at.rail)),
     activeLow: inWords(cell(at.activeLow)),
   };
@@ -286,6 +307,7 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
     others.length === 0 &&
     !entry.crossed &&
     !entry.broken &&
+    !entry.stacked &&
     !entry.rows[0]!.doubt &&
     WORD.test(entry.name)
   )
@@ -316,6 +338,7 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   if (clean.partly) doubts.push(levelDoubt('A bar stands over a part of the name.'));
   // The dash of an empty column beside it.
   if (/\s[–—-]$/.test(clean.name)) doubts.push({ field: 'name', reason: `“${clean.name}” may hold a cell of the next column too.` });
+  if (entry.stacked) doubts.push({ field: 'name', reason: `${entry.stacked.join(', ')} stand under each other in its cell; the first is taken.`, candidates: [entry.stacked[0]!, entry.stacked.join('/')] }); // prettier-ignore
   if (entry.broken) doubts.push({ field: 'name', reason: `Its lines break between “${entry.broken.join('” and “')}”.` });
   if (entry.crossed) doubts.push({ field: 'name', reason: 'Text runs over the edge of a column in its row.' });
   if (!fits && !single) {

@@ -1,4 +1,5 @@
-import type { RowsInColumns } from './grid';
+import type { Doubt } from '../../part';
+import type { GridRow, RowsInColumns } from './grid';
 import { readNumberCell } from './numbers';
 
 /** A heading over the numbers of one of several equal channels: `Channel A`, `Amplifier 2`. */
@@ -25,15 +26,57 @@ export function splitChannels({ columns, rows }: RowsInColumns): RowsInColumns {
         const printed = row.cells[name]!.trim();
         const called = inChannel(printed, channelOf(columns[channel]!.heading)!);
         const reason = `“${printed}” stands under “${columns[channel]!.heading}”; the name is put together of both.`;
-        const { place } = row;
-        return {
-          ...row,
-          cells: row.cells.map((c, i) => (i === first ? row.cells[channel]! : i === name ? called : c)),
-          doubt: { field: 'name' as const, reason, candidates: [called, printed] },
-          ...(place?.boxes ? { place: { ...place, boxes: place.boxes.map((b, i) => (i === first ? place.boxes![channel] : b)) } } : {}),
-        };
+        return withCells(row, [[first, row.cells[channel]!], [name, called]], [first, channel], { field: 'name', reason, candidates: [called, printed] }); // prettier-ignore
       });
     }),
+  };
+}
+
+/** A heading over the names of one row of a connector's contacts: `Row A`, `Row B signal`. */
+const ROW = /^row ([a-e])\b/i;
+
+/**
+ * Connectors listed with a column for each of their rows of contacts, as a row for each contact: 1 in row A is A1, which no
+ * cell says, so that a person is asked. Other tables are given back as they are.
+ */
+export function splitContacts({ columns, rows }: RowsInColumns): RowsInColumns {
+  const letterOf = (i: number) => ROW.exec(columns[i]!.heading.trim())?.[1]?.toUpperCase();
+  const number = columns.findIndex((c) => c.role === 'number' && !ROW.test(c.heading.trim()));
+  const all = columns.flatMap((c, i) => (c.role !== 'number' && letterOf(i) !== undefined ? [i] : []));
+  const [first] = all;
+  if (first === undefined || all.length < 2 || number < 0) return { columns, rows };
+  return {
+    columns: columns.map((c, i) => ({ ...c, role: i === first ? 'name' : all.includes(i) ? 'ignore' : c.role })),
+    rows: rows.flatMap((row) =>
+      all.map((contact) => {
+        const printed = row.cells[number]?.trim() ?? '';
+        const called = `${letterOf(contact)}${printed}`;
+        const reason = `${printed} stands beside “${columns[contact]!.heading}”; the number is put together of both.`;
+        return withCells(row, [[number, called], [first, row.cells[contact] ?? '']], [first, contact], { field: 'number', reason, candidates: [called, printed] }); // prettier-ignore
+      }),
+    ),
+  };
+}
+
+/** A row with other texts in some of its cells, the place of one of them taken from another. */
+function withCells(row: GridRow, texts: [at: number, text: string][], [to, from]: [number, number], doubt: Doubt): GridRow {
+  const { place } = row;
+  const cells = [...row.cells];
+  for (const [at, text] of texts) cells[at] = text;
+  const moved = <T>(of: readonly T[]): T[] => of.map((v, i) => (i === to ? of[from]! : v));
+  return {
+    ...row,
+    cells,
+    doubt,
+    ...(place
+      ? {
+          place: {
+            ...place,
+            ...(place.boxes ? { boxes: moved(place.boxes) } : {}),
+            ...(place.refs ? { refs: moved(place.refs) } : {}),
+          },
+        }
+      : {}),
   };
 }
 

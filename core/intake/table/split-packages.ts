@@ -35,13 +35,27 @@ interface Packages {
 }
 
 const byStroke = (cell: string): string[] => cell.trim().split(APART);
+const byLines = (cell: string): string[] => cell.trim().split(/\s*\n\s*/);
 const byBrackets = (cell: string): string[] => IN_BRACKETS.exec(cell.trim())?.slice(1) ?? [cell];
+
+const isIn = (cell: string, by: (cell: string) => string[], count: number): boolean =>
+  by(cell).length === count && by(cell).every(isNumbers);
+const mostlyIn = (cells: readonly string[], by: (cell: string) => string[], count: number): boolean =>
+  cells.length > 0 && cells.filter((c) => isIn(c, by, count)).length >= MOST_CELLS * cells.length;
+/** A cell that is not in as many parts counts in all. */
+const partsBy = (by: (cell: string) => string[], count: number) => (cell: string) => (by(cell).length === count ? by(cell) : undefined);
 
 /** The packages that a heading names, where it names more than one and the cells go with it. */
 function packagesOf(heading: string, at: number, rows: readonly GridRow[], isOneOfMany: boolean): Packages | undefined {
   const cells = rows.map((r) => r.cells[at]?.trim() ?? '').filter((c) => c !== '');
   const labels = labelsOf(cells);
   if (labels) return { names: labels, partsOf: (cell) => labels.map((label) => labelled(cell)?.get(label) ?? '') };
+  const stacked = heading
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line !== '');
+  if (stacked.length > 1 && stacked.every((line) => packageIn(line)?.name === line) && mostlyIn(cells, byLines, stacked.length))
+    return { names: stacked, partsOf: partsBy(byLines, stacked.length) };
   const said = heading.replace(/\s+/g, ' ').trim();
   if (!/[/,;([]|\band\b/.test(said)) return undefined;
   const names = said
@@ -52,13 +66,12 @@ function packagesOf(heading: string, at: number, rows: readonly GridRow[], isOne
     .filter((name) => name !== '');
   if (names.length < 2 || names.length > 4 || new Set(names).size < names.length) return undefined;
   const areKnown = names.every((name) => packageIn(name)?.name === name);
-  const inParts = (by: (cell: string) => string[]) => cells.filter((c) => by(c).length === names.length && by(c).every(isNumbers)).length;
   const areCodesAlone = names.every((name) => CODE.test(name));
-  const apart = [byStroke, byBrackets].find((by) => cells.length > 0 && inParts(by) >= MOST_CELLS * cells.length);
-  if (apart && (areKnown || areCodesAlone)) return { names, partsOf: (cell) => (apart(cell).length === names.length ? apart(cell) : undefined) }; // prettier-ignore
+  const apart = [byStroke, byBrackets].find((by) => mostlyIn(cells, by, names.length));
+  if (apart && (areKnown || areCodesAlone)) return { names, partsOf: partsBy(apart, names.length) };
   // Codes that share a column are packages beside other packages only: alone they can be anything.
   const areCodes = isOneOfMany && areCodesAlone && !names.includes('NO');
-  return (areKnown || areCodes) && inParts(byStroke) === 0 ? { names, partsOf: () => undefined } : undefined;
+  return (areKnown || areCodes) && !cells.some((c) => isIn(c, byStroke, names.length)) ? { names, partsOf: () => undefined } : undefined;
 }
 
 /** The packages that the cells themselves name, the same in most of them; undefined where they name none. */

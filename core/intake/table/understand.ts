@@ -13,7 +13,7 @@ import type { FoundTable } from './found-table';
 import { packageNamed } from './headings';
 import { looksLikeNumbers } from './numbers';
 import { MOST_TERMINALS, readRows } from './rows';
-import { splitChannels } from './split-channels';
+import { splitChannels, splitContacts } from './split-channels';
 import { splitNames, splitNumbers } from './split-names';
 import { splitPackages } from './split-packages';
 import { readTicks } from './ticks';
@@ -31,7 +31,7 @@ export interface Surroundings {
 /** Reads a table that was found to a proposal. Refused where a column or the package that is asked for is not there. */
 export function understandTable(table: FoundTable, around: Surroundings, problems: Problem[], options: ReadOptions): Result<Proposal> {
   const columns = table.columns.map((c, i) => ({ ...c, role: options.roles?.[i] ?? c.role }));
-  const whole = splitChannels(splitNumbers({ columns, rows: table.rows }));
+  const whole = splitContacts(splitChannels(splitNumbers({ columns, rows: table.rows })));
   // A person who takes the last name or number column away is told what is missing, and nothing is read into the rest.
   if (!['name', 'number'].every((role) => whole.columns.some((c) => c.role === role)))
     return refuse(problem('table-none', {}, { file: options.file }));
@@ -53,7 +53,7 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   const terminals = readRows(split.rows, context, taken);
   if (terminals.length > MOST_TERMINALS) return refuse(problem('table-large', { limit: MOST_TERMINALS }, { file: options.file }));
   if (terminals.length === 0) return refuse(problem('table-none', {}, { file: options.file }));
-  problems.push(...unreadPackages(columns, table, options));
+  problems.push(...unreadPackages(columns, table, options), ...unreadNames(columns, table, options));
   const names = [...new Set(split.columns.filter((c) => c.role === 'number').map((c) => c.packageName))];
   const view = { columns, rows: viewRows(table, taken, context.headings) };
   doubtUnlikeSiblings(terminals);
@@ -95,6 +95,19 @@ function unreadPackages(columns: readonly Column[], table: FoundTable, options: 
     const first = table.rows[0]!;
     const at = { file: options.file, ...(first.place?.page === undefined ? { line: first.line } : { page: first.place.page }) };
     return [problem('column-numbers', { heading: column.heading || `column ${i + 1}` }, at)];
+  });
+}
+
+/** Without headings a column of names that nothing is made of can be another row of contacts, or another part. */
+function unreadNames(columns: readonly Column[], table: FoundTable, options: ReadOptions): Problem[] {
+  if (options.roles || table.headerLine !== undefined || table.rows.length < FEW_ROWS) return [];
+  const first = table.rows[0]!;
+  const at = { file: options.file, ...(first.place?.page === undefined ? { line: first.line } : { page: first.place.page }) };
+  return columns.flatMap((column, i) => {
+    if (column.role !== 'ignore') return [];
+    const cells = table.rows.map((r) => r.cells[i]?.trim() ?? '');
+    const areNames = cells.every((c) => /^[A-Z0-9_+/#-]{2,}$/.test(c) && /[A-Z]/.test(c)) && new Set(cells).size > 0.6 * cells.length;
+    return areNames ? [problem('column-names', { column: i + 1 }, at)] : [];
   });
 }
 

@@ -50,6 +50,9 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
     weight: 3,
     name: /^(?!V|HV|LV|PWR|POWER|DC|AC|BAT|CHG|USB|ADP|SUP|REG|LDO|BUCK|BOOST|OSC|XTAL|X|REF|PUMP|CP)[A-Z][A-Z0-9]*_OUT\d*[+\-−PN]?$/,
   },
+  { type: 'input', weight: 3, name: /^[+\-−–]IN_?[A-D\d]?$/i },
+  // The segments of a display.
+  { type: 'output', weight: 3, name: /^SEG_?\d+$/i },
   // An input of a converter, an output of a reference, a capacitor of either.
   { type: 'input', weight: 2.8, name: /^VREF$/i },
   {

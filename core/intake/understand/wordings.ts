@@ -209,6 +209,8 @@ export const WORDINGS: readonly Wording[] = [
     unless:
       /\b(supply|battery|power|v?bus|charger|adapter)( (supply|source|input))* (current|sense|sensing|monitor|good|output|return|ground|enable|select(ion)?|control|detect(ion|or)?|fault|ok|status|indicat\w+|switch control|fail|presence|present)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\b0 ?V suppl|\bgrounds?\b|\bsupply voltage (monitor|sense)/i,
   },
+  // What stands before a colon is what it is; the rest tells when.
+  { type: 'supply-in', weight: 7, words: /^\W*(power supply|supply voltage|positive supply|supply):/i },
   {
     type: 'supply-in',
     weight: 7,
