@@ -27,6 +27,9 @@ it.each<[kind: string, pins: string, nodes: string, name: string, others: string
   ['a pump of two capacitors', 'C1+ C1- C2+ C2-', 'C1P C1N C2P C2N', 'C2-', ['C2N']],
   ['a dual amplifier', '+IN_A', 'INAP INAN', '+IN_A', ['INAP']],
   ['an amplifier with one sign written', 'CAP+', 'CAPP OUT', 'CAP+', []],
+  ['two transistors', 'GA SA GB SB', 'G1 S1 G2 S2', 'SB', ['S2']],
+  ['two transistors with a node of either name', 'GA SA GB SB', 'G1 S1 G2 S2 SB', 'GA', []],
+  ['a timer', '~R THR ~TR Q', 'RESET THRS TRIG OUT', '~R', ['RESET']],
   ['an array', 'Q1C Q1B', 'C1 B1', 'Q1C', ['C1']],
   ['a multiplexer', 'S0 S1 Z Y0 Y1', 'A B X X0 X1', 'Z', ['X', 'COM']],
 ])('in %s of %s over %s, %s has the other names %s', (_kind, pins, nodes, name, others) =>

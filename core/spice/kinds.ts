@@ -1,5 +1,5 @@
 import { groupBy, type ElectricalType } from '../part';
-import { keyOf } from './roles';
+import { keyOf, withoutMark } from './roles';
 import { bySeries } from './series';
 
 interface Kind {
@@ -41,7 +41,7 @@ const KINDS: Kind[] = [
   // Registers, counters and multiplexers have two sets of names for one function each.
   {
     pins: [/^(DS|SER|SI)$/i, /^(SHCP|SH_CP|SRCLK|SCK|SCLK)$/i],
-    alike: 'DS SER, SHCP SRCLK, SH_CP SRCLK, STCP RCLK, ST_CP RCLK, MR SRCLR, Q7S QHS, Q7S QH\', SCK SRCLK, RCK RCLK, SCLR SRCLR, MR SRCLRN, SRCLR SRCLRN',
+    alike: 'DS SER, SHCP SRCLK, SH_CP SRCLK, STCP RCLK, ST_CP RCLK, MR SRCLR, Q7S QHS, Q7S QH\', QH\' QHS, QH\' QH_S, QH\' QHP, SCK SRCLK, RCK RCLK, SCLR SRCLR, MR SRCLRN, SRCLR SRCLRN',
   },
   { pins: [/^(CP|CLK)$/i, /^(TC|RCO)$/i], alike: 'MR CLR, MR CLRN, CP CLK, CEP ENP, CET ENT, PE LOAD, PE LOADN, TC RCO' },
   {
@@ -59,7 +59,8 @@ export function otherNamesOf(
   pins: readonly { name: string }[],
   nodes: readonly { name: string }[],
 ): ReadonlyMap<string, readonly string[]> {
-  const has = (list: readonly { name: string }[], names: readonly RegExp[]) => names.every((name) => list.some((x) => name.test(x.name)));
+  const isCalled = ({ name }: { name: string }, as: RegExp) => as.test(name) || as.test(withoutMark(name));
+  const has = (list: readonly { name: string }[], names: readonly RegExp[]) => names.every((name) => list.some((x) => isCalled(x, name)));
   const isOf = (kind: Kind) => has(pins, kind.pins) && has(nodes, kind.nodes ?? []) && !nodes.some(({ name }) => kind.without?.test(name));
   const pairs = KINDS.filter(isOf).flatMap(({ alike }) => alike.split(', ').map((pair) => pair.split(' ') as [string, string]));
   const there = capitalsOf(nodes);

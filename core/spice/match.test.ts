@@ -106,6 +106,8 @@ it.each<[string, string, boolean]>([
 
 it.each<[string, string[], string[]]>([
   ['a letter for the bar', ['CS:input', 'Q:output', 'Q#:output'], ['CSB', 'Q', 'QN']],
+  ['a supply with its sign in a word', ['V+:supply-in', 'V-:supply-in'], ['VPLUS', 'VMINUS']],
+  ['two letters of a lead', ['K:passive', 'E:passive', 'B:input'], ['KA', 'EM', 'BA']],
   ['dashes between words', ['PRE-TERM:passive', '~PG:open-drain'], ['PRETERM', 'PG']],
   ['colours in a letter', ['A:passive', 'KR:passive', 'KG:passive'], ['common_anode', 'red_cathode', 'green_cathode']],
   ['colours in a word', ['RED A:passive', 'RED K:passive', 'BLUE K:passive'], ['AR', 'KR', 'KB']],

@@ -243,6 +243,9 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: readonly 
   if (own.size === 0 && pin.description) for (const role of rolesOf(pin.description)) own.add(role);
   for (const role of rolesByType(pin)) own.add(role);
   const said = new Set([...rolesOf(node.doc), ...rolesOf(first.trim())]);
+  // `IN regulator input`: a name, and what it is in words.
+  const rest = rolesOf(more.join(' '));
+  if (shares(rolesOf(word), rest)) for (const role of rest) said.add(role);
   // A letter or two say nothing beside a comment: node a that is “OUT (power)” is no input A.
   const isMute = /^\d+$/.test(node.name) || (node.doc !== '' && node.name.length < 3);
   const named = isMute ? new Set<string>() : rolesOf(node.name);
@@ -325,6 +328,10 @@ function contradicts(pin: MatchPin, node: ModelNode): boolean {
   const power = ['supply+', 'supply-', 'ground'].some((r) => roles.has(r));
   if (power && roles.size === 1 && !isSupply(pin) && pin.type !== 'supply-out' && pin.type !== 'unspecified' && pin.type !== 'passive')
     return true;
+  // A reference that comes out is none that goes in.
+  const [, way] = /^(?:v?ref|m?clk|sync|data|sig)_?(in|out)$/i.exec(node.name) ?? [];
+  if (way?.toLowerCase() === 'in' && (pin.type === 'output' || pin.type === 'supply-out')) return true;
+  if (way?.toLowerCase() === 'out' && pin.type === 'input') return true;
   return pin.type === 'ground' && roles.has('supply+') && !roles.has('ground') && roles.size === 1;
 }
 

@@ -172,7 +172,10 @@ class ModelReader {
     // `1 = anode of the input diode` says what a node is, and not what the model is.
     const told = new Set(nodes.flatMap((n) => (n.doc === '' ? [] : [n.name.toLowerCase()])));
     const isOfNode = ({ text }: Comment) => told.has(/^\W*([^\s=]+)\s*=/.exec(text)?.[1]?.toLowerCase() ?? '');
-    const said = [...card.above, ...(card.between ?? []), ...inside].filter((c) => !isOfNode(c)).map((c) => c.text);
+    // Nor do the words of a list of all nodes.
+    const listed = ({ line }: Comment) => nodes.filter((n) => n.docLine === line).map((n) => n.doc);
+    const beside = (c: Comment) => (listed(c).length < 3 ? c.text : listed(c).reduce((text, doc) => text.replace(doc, ''), c.text));
+    const said = [...card.above, ...(card.between ?? []), ...inside].filter((c) => !isOfNode(c)).map(beside);
     const docTexts = nodes.slice(0, names.length).map((n) => n.doc);
     return {
       name,

@@ -23,11 +23,11 @@ const ROLES: [role: string, words: RegExp][] = [
   ],
   [
     'supply+',
-    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vpos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|vddp|pvdd|pvcc|vps|[ad]?pwr|vpwr)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( (voltage|pin|rail|terminal|node))?$|\bvcc\b|\bvdd\b|^(supply|power) input$|^v?\+ supply|^\+v( supply)?$|^\+\d{1,2}(\.\d+)? ?v( supply)?$|^input (supply|power)$|^power supply$/,
+    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vplus|v_plus|vpos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|vddp|pvdd|pvcc|vps|[ad]?pwr|vpwr)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( (voltage|pin|rail|terminal|node))?$|\bvcc\b|\bvdd\b|^(supply|power) input$|^v?\+ supply|^\+v( supply)?$|^\+\d{1,2}(\.\d+)? ?v( supply)?$|^input (supply|power)$|^power supply$/,
   ],
   [
     'supply-',
-    /^(vee|v-|vs-|vneg|-vs|vn|vcc-|vdd-|-vcc|-vdd|vccn|vddn|veen|vss|supply ?-|- ?supply)$|^v?- supply|^-v( supply)?$|^-\d{1,2}(\.\d+)? ?v( supply)?$|\bnegative (power )?supply\b|\bnegative rail\b|\bvee\b/,
+    /^(vee|v-|vs-|vneg|vminus|v_minus|-vs|vn|vcc-|vdd-|-vcc|-vdd|vccn|vddn|veen|vss|supply ?-|- ?supply)$|^v?- supply|^-v( supply)?$|^-\d{1,2}(\.\d+)? ?v( supply)?$|\bnegative (power )?supply\b|\bnegative rail\b|\bvee\b/,
   ],
   [
     'ground',
@@ -39,13 +39,13 @@ const ROLES: [role: string, words: RegExp][] = [
   ['main 1', /^(mt1|a1)$|\bmain terminal 1\b/],
   ['main 2', /^(mt2|a2)$|\bmain terminal 2\b/],
   ['anode', /^(a|an|anode|ano|led ?\+)$|\banode\b/],
-  ['cathode', /^(k|c|ca|cath|cathode|kat|led ?-)$|\bcathode\b/],
+  ['cathode', /^(k|c|ca|ka|cath|cathode|kat|led ?-)$|\bcathode\b/],
   ['drain', /^(d|drain)$|\bdrain\b/],
   ['gate', /^(g|gate)$|\bgate\b(?! driv)/],
   ['source', /^(s|source|src)$|^source\b/],
   ['collector', /^(c|col|collector)$|\bcollector\b/],
-  ['base', /^(b|base)$|^base\b/],
-  ['emitter', /^(e|emitter|emit)$|\bemitter\b/],
+  ['base', /^(b|ba|base)$|^base\b/],
+  ['emitter', /^(e|em|emitter|emit)$|\bemitter\b/],
   ['bulk', /^(bulk|sub|substrate|body)$|\b(bulk|substrate)\b/],
   ['enable', /^(en|enable|ena|on|on\/off|ce|shdn|nshdn|shutdown|sd|pd)$|\benable\b|\bshut-?down\b/],
   ['feedback', /^(fb|vfb|feedback|adj|sense|adjust)$|\bfeedback\b|\badjust\b/],
@@ -98,6 +98,8 @@ export const rolesOf = remember((text: string): ReadonlySet<string> => {
 /** The roles of a pin by its name; VIN and IN that are a supply are the power input too. */
 export function rolesOfPin({ name, type }: { name: string; type: ElectricalType }): ReadonlySet<string> {
   const own = rolesOf(name);
+  // A of a switch that goes both ways is no input.
+  if (/^[AI]$/i.test(name) && type === 'bidirectional') return new Set([...own].filter((role) => role !== 'input'));
   return type === 'supply-in' && own.size === 1 && own.has('input') ? new Set([...own, 'supply+']) : own;
 }
 

@@ -21,7 +21,18 @@ export function bySeries(pins: readonly { name: string }[], nodes: readonly { na
     });
   const same = [...new Set(own.map((a) => a.stem))].flatMap((stem) => together(stem, stem));
   const lettered = same.length === 0 ? [] : [...same, ...together('D', ''), ...together('', 'D')];
-  return [...lettered, ...ofData(own, there)];
+  return [...lettered, ...ofData(own, there), ...ofHalves(pins, nodes)];
+}
+
+/** GA and SB of two transistors are G1 and S2, where each of a half's terminals is called so in both. */
+function ofHalves(pins: readonly { name: string }[], nodes: readonly { name: string }[]): [string, string][] {
+  const there = new Set(nodes.map((n) => n.name.toUpperCase()));
+  const own = new Set(pins.map(keyOf));
+  const stems = [...own].flatMap((name) => /^([BCEDGSAK])A$/.exec(name)?.[1] ?? []).filter((stem) => own.has(`${stem}B`));
+  const isSo = (stem: string) => there.has(`${stem}1`) && there.has(`${stem}2`) && !there.has(`${stem}A`) && !there.has(`${stem}B`);
+  return stems.length > 1 && stems.every(isSo)
+    ? stems.flatMap((stem): [string, string][] => [[`${stem}A`, `${stem}1`], [`${stem}B`, `${stem}2`]]) // prettier-ignore
+    : [];
 }
 
 /** What data are called by: DB7 to DB0 are D7 to D0 where each side has one such series, of the same figures. */

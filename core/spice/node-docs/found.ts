@@ -22,8 +22,15 @@ export interface Header {
   raw: { line: number; text: string; comment: string }[];
 }
 
-/** The comments that stand at the header. */
-export const commentsAt = ({ above, between, inside }: Header): Comment[] => [...above, ...between, ...inside];
+/** The comments that stand at the header and can be about its nodes. */
+export const commentsAt = ({ above, between, inside }: Header): Comment[] =>
+  [...above, ...between, ...inside].filter((c) => !isOfPackage(c.text) && !RUNS_BACK.test(c.text));
+
+/** What is seen on a package from a side, or said of the pins of one by its outline, counts leads, whatever the nodes are called. */
+const isOfPackage = (text: string): boolean => /\b(front|top|bottom|rear) view\b/i.test(text) || (OUTLINE.test(text) && /\b(pins?|pinout|leads?)\b/i.test(text)); // prettier-ignore
+const OUTLINE = /\b(?:SOT|SO|SOIC|SC|TO|P?DIP|[MT]?SS?OP|QFN|DFN|SON|LQFP)-?\d{1,3}\b/;
+/** An order that is told from its end could be meant either way. */
+const RUNS_BACK = /\b(last to (the )?first|revers(e|ed) order|backwards?|right to left)\b/i;
 
 /** Which node is what, by the name of the node as the card has it. */
 export type Found = [string, NodeDoc][];
@@ -69,4 +76,22 @@ export function pieces(text: string, count: number): string[] | undefined {
       return words;
   }
   return undefined;
+}
+
+const OF_MODEL = /\b(model|nodes?|subckt|subcircuit|terminals?|spice)\b/i;
+const OF_PACKAGE = /\b(package|pins?|leads?|footprint|pinout)\b/i;
+
+/** Whether a list's own words say that it is one of the model's nodes, or of the package's pins. */
+export const tellsOf = (text: string): 'model' | 'package' | 'either' =>
+  OF_MODEL.test(text) ? 'model' : OF_PACKAGE.test(text) ? 'package' : 'either';
+
+/** True where two lists say unlike things of two nodes or more. */
+export function contradict(a: Found, b: Found): boolean {
+  const plain = (text: string) => text.toLowerCase().replace(/[^a-z0-9+-]/g, '');
+  const first = new Map(a.map(([node, { doc }]) => [node, plain(doc)]));
+  const isAgainst = ([node, { doc }]: Found[number]) => {
+    const said = first.get(node);
+    return said !== undefined && !said.includes(plain(doc)) && !plain(doc).includes(said);
+  };
+  return b.filter(isAgainst).length >= 2;
 }

@@ -1,4 +1,4 @@
-import { commentsAt, type Found, type Header, type NodeDoc } from './found';
+import { commentsAt, contradict, tellsOf, type Found, type Header, type NodeDoc } from './found';
 import { inline } from './inline';
 import { ladder } from './ladder';
 import { lists } from './lists';
@@ -24,29 +24,21 @@ export function mineNodeDocs(header: Header, others: ReadonlySet<string> = new S
 }
 
 /** The package's number beside a node, `G = 1`, does not say what it is. */
-const SAYS_NOTHING = /^[\d\s.,;]*$/;
-
-const OF_MODEL = /\b(model|nodes?|subckt|subcircuit|terminals?|spice)\b/i;
-const OF_PACKAGE = /\b(package|pins?|leads?|footprint|pinout)\b/i;
+const SAYS_NOTHING = /^(?:(?:pins?|leads?)\b[\s.:#]*)?[\d\s.,;]*$/i;
 
 function withoutContradiction(header: Header, listed: Found, ordered: Found): [Found, Found] {
-  const plain = (text: string) => text.toLowerCase().replace(/[^a-z0-9+-]/g, '');
-  const first = new Map(listed.map(([node, { doc }]) => [node, plain(doc)]));
-  const both = ordered.filter(([node]) => first.has(node));
-  const against = both.filter(
-    ([node, { doc }]) => first.get(node) !== plain(doc) && !first.get(node)!.includes(plain(doc)) && !plain(doc).includes(first.get(node)!),
-  );
-  if (against.length < 2) return [listed, ordered];
+  if (!contradict(listed, ordered)) return [listed, ordered];
   const said = (found: Found) => {
     const lines = new Set(found.map(([, { line }]) => line));
     const text = commentsAt(header)
       .filter((c) => lines.has(c.line))
       .map((c) => c.text)
       .join(' ');
-    return OF_PACKAGE.test(text) && !OF_MODEL.test(text) ? 'package' : OF_MODEL.test(text) ? 'model' : 'either';
+    return tellsOf(text);
   };
   const [a, b] = [said(listed), said(ordered)];
-  if (a === 'package' && b !== 'package') return [[], ordered];
-  if (b === 'package' && a !== 'package') return [listed, []];
+  const surer = { model: 2, either: 1, package: 0 };
+  if (surer[b] > surer[a]) return [[], ordered];
+  if (surer[a] > surer[b]) return [listed, []];
   return [[], []];
 }

@@ -1,6 +1,6 @@
 import type { Comment } from '../cards';
 import { rolesOf } from '../roles';
-import { commentsAt, isRemark, LEAD, tidy, type Found, type Header } from './found';
+import { commentsAt, contradict, isRemark, LEAD, tellsOf, tidy, type Found, type Header } from './found';
 import { packageDrawing } from './package-drawing';
 
 type Names = ReadonlyMap<string, string>;
@@ -9,11 +9,10 @@ type Names = ReadonlyMap<string, string>;
 export function lists(header: Header): Found {
   const { nodes, later } = header;
   const byName: Names = new Map(nodes.map((n) => [n.toLowerCase(), n]));
-  // What is seen on a package from its front or top counts the package's leads, whatever the nodes are called.
-  const comments = commentsAt(header).filter((c) => !/\b(front|top|bottom|rear) view\b/i.test(c.text));
+  const comments = commentsAt(header);
   const drawn = packageDrawing(comments, byName);
   if (drawn.length > 0) return drawn;
-  const entries = comments.flatMap((c) => entriesOf(c, byName)).flatMap((entry) => ofOneNode(entry, byName));
+  const entries = withoutRivals(comments, byName).flatMap((entry) => ofOneNode(entry, byName));
   const near = pinTable(comments, byName) ?? withoutColumns(entries.filter(([, { doc }]) => doc !== '' && !isRemark(doc)));
   const isWeak = ([, { line }]: Found[number]) => /^\s*\d+\s+[A-Z]/.test(comments.find((c) => c.line === line)?.text ?? '');
   near.sort((a, b) => Number(isWeak(a)) - Number(isWeak(b)));
@@ -23,6 +22,18 @@ export function lists(header: Header): Found {
   // Further down in the body words beside a node's number are mostly about an element: only a whole list counts.
   const far = later.flatMap((c) => entriesOf(c, byName)).filter(([, { doc }]) => doc !== '' && !isRemark(doc));
   return new Set(far.map(([node]) => node)).size >= Math.max(2, nodes.length / 2) ? far : [];
+}
+
+/** What each comment lists; of two that contradict each other the one about the model counts, and none where neither says so. */
+function withoutRivals(comments: readonly Comment[], byName: Names): Found {
+  const lines = comments.map(({ text }, i) => ({ text, found: entriesOf(comments[i]!, byName) }));
+  const whole = lines.filter(({ found }) => found.length > 1);
+  const rivalsOf = (line: (typeof lines)[number]) => whole.filter((other) => other !== line && contradict(line.found, other.found));
+  return lines.flatMap((line) => {
+    const rivals = line.found.length > 1 ? rivalsOf(line) : [];
+    const isKept = rivals.every((other) => tellsOf(line.text) === 'model' && tellsOf(other.text) !== 'model');
+    return isKept ? line.found : [];
+  });
 }
 
 /** `pin 2 (2) output` names its node twice; `pin 1 (2) output` names two, and which of them it means it does not say. */
@@ -300,6 +311,10 @@ function single(text: string, line: number, byName: Names): Found | undefined {
     );
   const node = entry ? byName.get(entry[1]!.toLowerCase()) : undefined;
   if (node !== undefined) return [[node, { doc: tidy(entry![2]!), line }]];
+  // `(1) IN  regulator input`: what stands in brackets before the words is the node.
+  const [, inBrackets = '', said = ''] = /^[([<]\s*([^\s()[\]<>]{1,24})\s*[)\]>]\s+(\S.*)$/.exec(body) ?? [];
+  const bracketed = byName.get(inBrackets.toLowerCase());
+  if (bracketed !== undefined) return [[bracketed, { doc: tidy(said), line }]];
   // `Output: OUT(5)`: what stands before the colon is a title.
   const called = /^[A-Za-z][\w /-]*:\s+([^\s,;()]+)\s*\(\s*(?:node |pin )?([^\s,;()]+)\s*\)$/i.exec(body);
   const titled = called ? byName.get(called[2]!.toLowerCase()) : undefined;

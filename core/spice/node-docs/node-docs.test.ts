@@ -21,6 +21,14 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['several with colons', card('* 1: in, 2: out, 3: common'), ['in', 'out', 'common']],
     ['several the other way round', card('* in = 1, out = 2, common = 3'), ['in', 'out', 'common']],
     ['numbers in brackets', card('* IN(1) OUT(2) GND(3)'), ['IN', 'OUT', 'GND']],
+    ['nodes in brackets before their words', card('* (1) IN  power input\n* (2) OUT  output\n* (3) GND  common'), ['IN power input', 'OUT output', 'GND common']], // prettier-ignore
+    ['a package with dashes at its leads', card('*   +-----+\n* 1-|IN GND|-3\n* 2-|OUT NC|-4\n*   +-----+'), ['IN', 'OUT', 'GND']],
+    ['two lists of which one is the model’s', card('* Package: 1=GND 2=OUT 3=IN\n* Model nodes: IN=1 OUT=2 GND=3'), ['IN', 'OUT', 'GND']],
+    [
+      'a list of the package’s pins, and the model’s order',
+      card('* Pins:\n* 1 GND\n* 2 OUT\n* 3 IN\n* Model connections: IN OUT GND'),
+      ['IN', 'OUT', 'GND'],
+    ],
     ['names in brackets', card('* 1 (IN), 2 (OUT), 3 (GND)'), ['IN', 'OUT', 'GND']],
     ['a title before the list', card('* Hall switch: 1 supply, 2 output, 3 ground'), ['supply', 'output', 'ground']],
     ['one blank, where all have it', card('* IN input\n* OUT output\n* GND ground', 'IN OUT GND'), ['input', 'output', 'ground']],
@@ -153,6 +161,11 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['items of which one has no node', card('* X1/X2 crystal terminals, CASE to ground', 'X1 X2 CASE')],
     ['a sentence in brackets', card('* a model (IN, OUT, B field in mT)', 'IN GND OUT')],
     ['a list that says other things than the names', card('* Notes: output, ground, field, supply', 'VDD GND OUT B')],
+    ['an outline’s pins', card('* SOT-23: pin 1 gate, pin 2 source, pin 3 drain')],
+    ['two outlines’ pins', card('* SOT23 pinout: 1=OUT 2=GND 3=IN\n* SO8 pinout: 1=IN 2=GND 3=OUT')],
+    ['two lists that say unlike things', card('* 1=OUT 2=GND 3=IN\n* 1=IN 2=GND 3=OUT')],
+    ['an order from its end', card('* pins from last to first: OUT GND IN')],
+    ['the nodes’ own names in another order', card('* Pin 1 = S, pin 2 = G, pin 3 = D', 'D G S')],
     ['a call of another model', card('* Usage: X1 IN OUT GND OTHER')],
   ])('takes nothing from %s', (_what, text) => expect(docsOf(text).every((d) => d === '')).toBe(true));
 

@@ -22,10 +22,23 @@ export function orderLine(header: Header): Found {
     // Inside the body a title may stand before the line.
     const isNear = comment === lastWorded || inside.slice(0, 2).includes(comment);
     const named = words ?? (isNear ? straightIn(comment, raw[0]!.text, nodes) : undefined);
-    if (named && !isEntry(named, nodes) && !hasTorn(named) && !named.every((w, k) => w.toLowerCase() === nodes[k]!.toLowerCase()))
+    if (
+      named &&
+      !isEntry(named, nodes) &&
+      !hasTorn(named) &&
+      !isOtherOrder(named, nodes) &&
+      !named.every((w, k) => w.toLowerCase() === nodes[k]!.toLowerCase())
+    )
       return named.map((doc, k) => [nodes[k]!, { doc: ownWords(doc, nodes[k]!), line: comment.line }]);
   }
   return [];
+}
+
+/** The nodes' own names in another order, `S G D` over D, G and S: the package's, or another model's. */
+function isOtherOrder(words: readonly string[], nodes: readonly string[]): boolean {
+  const there = nodes.map((n) => n.toLowerCase());
+  const at = words.map((w) => there.indexOf(w.toLowerCase().replace(/\s*\([^()]*\)$/, '')));
+  return at.filter((i, k) => i >= 0 && i !== k).length > 1;
 }
 
 const PLACES = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];

@@ -12,7 +12,8 @@ type Leads = [number: string, name: string][];
  */
 export function packageDrawing(comments: readonly Comment[], byName: Names): Found {
   const rows = comments.flatMap(({ text, line }) => {
-    const leads = leadsOf(text);
+    // What is not connected has no node.
+    const leads = leadsOf(text).filter(([number, name]) => byName.has(number) || !/^n\.?c\.?$/i.test(name));
     return leads.length > 0 && leads.every(([number]) => byName.has(number)) ? [{ leads, line }] : [];
   });
   const found = rows.flatMap(({ leads, line }) =>
@@ -24,7 +25,7 @@ export function packageDrawing(comments: readonly Comment[], byName: Names): Fou
 
 /** The leads of one row, the number beside the bar of its side or beyond its name; none where it is no such row. */
 function leadsOf(text: string): Leads {
-  const row = text.trim().replace(/\s-+\|/g, ' |').replace(/\|-+(?=\s)/g, '| '); // prettier-ignore
+  const row = text.trim().replace(/(?:\s|(?<=\d))-+\|/g, ' |').replace(/\|-+(?=\s|\d)/g, '| '); // prettier-ignore
   if (!/^[^|]*\|[^|]*\|[^|]*$/.test(row)) return [];
   const words = row.split(/[|\s]+/).filter((w) => w !== '');
   const isNumber = (w: string | undefined) => w !== undefined && /^\d{1,2}$/.test(w);
