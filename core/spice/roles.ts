@@ -11,7 +11,7 @@ const ROLES: [role: string, words: RegExp][] = [
   ],
   [
     'in+',
-    /^(\+|in\+|inp|\+in|vin\+|in_p|in_pos|inpos|inplus|ain\+|plus)$|^in(\d*)\+$|\bnon-?\s?inverting\b|\bpositive (signal |analog )?input\b|^input ?\+$|^\+ ?input\b/,
+    /^(\+|in\+|inp|\+in|vin\+|in_p|in_pos|inpos|inplus|ain\+|plus|ni)$|^in(\d*)\+$|\bnon-?\s?inverting\b|\bpositive (signal |analog )?input\b|^input ?\+$|^\+ ?input\b/,
   ],
   [
     'out-',

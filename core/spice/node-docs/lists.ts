@@ -246,13 +246,13 @@ function shared(text: string, line: number, byName: Names): Found | undefined {
 }
 
 /** Several entries in one line: `1=IN+ 2=IN-`, `1: IN+, 2: IN-`, `IN+ = 1, IN- = 2`, `IN+(1) IN-(2)`, `1 (IN+), 2 (IN-)`. */
-const SEVERAL: { shape: RegExp; node: 1 | 2 }[] = [
+const SEVERAL: { shape: RegExp; node: 1 | 2; words?: true }[] = [
   { shape: /(?:^|[\s,;(])([^\s,;=:()]+)\s*(?:=|->)\s*([^\s,;=]+(?:\s(?![^\s,;]+\s*(?:=|->))[^\s,;=]+)*)(?=[\s,;)]|$)/g, node: 1 },
   { shape: /(?:^|[\s,;])([^\s,;=:()]+)\s*:\s*([^,;:]+?)(?=\s*[,;]|\s+[^\s,;:]+\s*:|$)/g, node: 1 },
   { shape: /(?:^|[,;])\s*([^,;=:]+?)\s*(?:=|:|->)\s*([^\s,;=]+)(?=\s*(?:[,;]|$))/g, node: 2 },
   { shape: /(?:^|[\s,;=])([^\s,;=()]+)=([^\s,;=]+)(?=[\s,;]|$)/g, node: 2 },
   { shape: /(?:^|[\s,;])\(\s*([^\s,;()]+)\s*\)\s*([^,;()]+?)(?=\s*[,;(]|\s*$)/g, node: 1 },
-  { shape: /(?:^|[\s,;])([^\s,;()]+)\s*\(\s*(?:node |pin )?([^\s,;()]+)\s*\)/g, node: 2 },
+  { shape: /(?:^|[\s,;])([^\s,;()]+)\s*\(\s*(?:node |pin )?([^\s,;()]+)\s*\)/g, node: 2, words: true },
   { shape: /(?:^|[\s,;])([^\s,;()]+)\s*\(\s*([^,;()]+)\s*\)/g, node: 1 },
   { shape: /(?:^|[,;])\s*(?:node |pin )?([^\s,;]+)\s+([^,;]+?)(?=\s*[,;]|$)/g, node: 1 },
   { shape: /(?:^|\s)([^\s,;=-]+)-([^\s,;=]+)(?=[\s,;]|$)/g, node: 1 },
@@ -278,11 +278,13 @@ function withCommas(given: string): string {
 
 function several(given: string, line: number, byName: Names): Found | undefined {
   const text = withCommas(given);
-  for (const { shape, node } of SEVERAL) {
+  for (const { shape, node, words } of SEVERAL) {
     const all = [...text.matchAll(shape)];
-    const own = all.flatMap((m): Found => {
+    const own = all.flatMap((m, k): Found => {
       const name = nodeNamed(m[node]!, byName);
-      return name === undefined ? [] : [[name, { doc: tidy(m[3 - node]!), line }]];
+      // `source(3) kelvin source(4)`: what stands between belongs to the next.
+      const between = k === 0 || !words ? '' : text.slice(all[k - 1]!.index + all[k - 1]![0].length, m.index).replace(/[\s,;]+/g, ' ');
+      return name === undefined ? [] : [[name, { doc: tidy(`${between} ${m[3 - node]!}`), line }]];
     });
     if (all.length > 0 && !isWhole(text, all, byName)) continue;
     if (own.some(([, { doc }]) => /\s/.test(doc) && startsWithNode(doc, byName))) continue;

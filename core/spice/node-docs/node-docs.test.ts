@@ -29,6 +29,7 @@ describe('what comments say of nodes, in the forms that makers write', () => {
       card('* Pins:\n* 1 GND\n* 2 OUT\n* 3 IN\n* Model connections: IN OUT GND'),
       ['IN', 'OUT', 'GND'],
     ],
+    ['words before numbers in brackets', card('* IN(1) output(2) sense output(3)'), ['IN', 'output', 'sense output']],
     ['names in brackets', card('* 1 (IN), 2 (OUT), 3 (GND)'), ['IN', 'OUT', 'GND']],
     ['a title before the list', card('* Hall switch: 1 supply, 2 output, 3 ground'), ['supply', 'output', 'ground']],
     ['one blank, where all have it', card('* IN input\n* OUT output\n* GND ground', 'IN OUT GND'), ['input', 'output', 'ground']],
