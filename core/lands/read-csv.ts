@@ -15,13 +15,16 @@ const COLUMNS = {
   padX: /^pad x$/,
   padY: /^pad y$/,
   plated: /^plat(ed|ing)$/,
-  shape: /^(pad )?shape$/,
+  shape: /^(pad )?(shape|style|form)$/,
+  // Where each row says its own.
+  unit: /^units?$/,
   // A type is mostly the kind of pad; where its cells are shapes it is the shape.
   type: /^(pad )?type$/,
   turn: /^(rotation|rot|angle|orientation|turn)( deg| degrees)?$/,
   package: /^(package|footprint|land|land pattern|pattern)( name)?$/,
   slot: /^(slot|slot length|hole length)$/,
-  drill: /^((finished )?(drill|hole)( (diameter|diam|dia|size))?)$/,
+  drill: /^((finished )?(drill|hole)( (diameter|diam|dia|size|x))?)$/,
+  drillY: /^(drill|hole) y$/,
 } as const;
 type Column = keyof typeof COLUMNS;
 
@@ -33,12 +36,15 @@ const PER_UNIT: Record<string, number> = {
   in: 25.4,
   inch: 25.4,
   inches: 25.4,
+  '"': 25.4,
+  '″': 25.4,
   um: 0.001,
   µm: 0.001,
 };
 const SHAPES: Record<string, Pad['shape']> = {
   rect: 'rect',
   rectangle: 'rect',
+  rectangular: 'rect',
   square: 'rect',
   roundrect: 'roundrect',
   rounded: 'roundrect',
@@ -48,6 +54,7 @@ const SHAPES: Record<string, Pad['shape']> = {
   obround: 'oval',
   oblong: 'oval',
   circle: 'circle',
+  circular: 'circle',
   round: 'circle',
 };
 
@@ -67,7 +74,8 @@ const LOOK = 20;
  */
 export function readPadLists(text: string, file?: string): Result<PadList[]> {
   const delimiter = delimiterOf(text);
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimiter });
+  const plain = text.replace(/^\uFEFF/, '');
+  const data = delimiter === ' ' ? plain.split(/\r?\n/).map((l) => l.trim().split(/\s+/)) : Papa.parse<string[]>(plain, { delimiter }).data;
   const all = data.map((cells, i) => ({ cells: cells.map((c) => c.trim()), line: i + 1 })).filter((r) => r.cells.some((c) => c !== ''));
   const found = all.slice(0, LOOK).findIndex((r) => {
     const named = withPadSizes(r.cells.map((c) => columnOf(c)));
@@ -132,6 +140,9 @@ function delimiterOf(text: string): string {
     .filter((l) => l.trim() !== '' && !l.startsWith('#'))
     .slice(0, LOOK);
   const counts = ['\t', ';', ','].map((sign) => ({ sign, most: Math.max(0, ...lines.map((l) => l.split(sign).length - 1)) }));
+  // Cells in columns, parted by blanks only.
+  if (counts.every(({ most }) => most < 2) && lines.filter((l) => l.trim().split(/\s+/).length > 3).length >= 0.6 * lines.length)
+    return ' ';
   // A comma is the decimal one as often: it counts where nothing else parts three cells.
   return counts.find(({ sign, most }) => most >= 2 || sign === ',')!.sign;
 }
@@ -163,12 +174,16 @@ function padOf(
     const i = columns.findIndex((c) => c?.column === column);
     return { text: cells[i] ?? '', perUnit: columns[i]?.perUnit ?? 1 };
   };
+  const unitText = cell('unit').text.toLowerCase();
+  const ofRow = unitText === '' ? undefined : PER_UNIT[unitText];
+  if (unitText !== '' && ofRow === undefined)
+    problems.push(problem('land-value', { what: 'The unit', value: unitText, need: 'mm, mil, inch and um are known' }, at));
   const length = (column: Column, positive: boolean): number => {
     const { text: given, perUnit } = cell(column);
     // Where cells are parted by another sign, a comma can be the decimal one.
     const text = isComma ? given.replace(/^([+-]?\d*),(\d)/, '$1.$2') : given;
-    const match = /^([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d{1,2})?)\s*([a-zµ]+)?$/i.exec(text);
-    const unit = match?.[2] === undefined ? perUnit : PER_UNIT[match[2].toLowerCase()];
+    const match = /^([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d{1,2})?)\s*([a-zµ]+|["″])?$/i.exec(text);
+    const unit = match?.[2] === undefined ? (ofRow ?? perUnit) : PER_UNIT[match[2].toLowerCase()];
     const value = match && unit !== undefined ? Number(match[1]) * unit : NaN;
     if (!Number.isFinite(value) || Math.abs(value) > 2000 || (positive && value <= 0)) {
       problems.push(problem('land-number', { what: column, text }, at));
@@ -187,7 +202,10 @@ function padOf(
   if (!shape)
     problems.push(problem('land-value', { what: 'The shape', value: shapeText, need: 'rect, roundrect, oval and circle are known' }, at));
   const drill = ['', '0', '-'].includes(cell('drill').text) ? undefined : length('drill', true);
-  const slot = ['', '0', '-'].includes(cell('slot').text) ? undefined : length('slot', true);
+  const across = ['', '0', '-'].includes(cell('drillY').text) ? undefined : length('drillY', true);
+  // A hole that is longer one way is a slot.
+  const ofHole = drill !== undefined && across !== undefined && across !== drill ? Math.max(drill, across) : undefined;
+  const slot = ['', '0', '-'].includes(cell('slot').text) ? ofHole : length('slot', true);
   return {
     number: cell('number').text,
     x: length('x', false),
@@ -195,7 +213,7 @@ function padOf(
     w,
     h,
     shape: shape ?? 'rect',
-    ...(drill === undefined ? {} : { drill }),
+    ...(drill === undefined ? {} : { drill: ofHole === undefined ? drill : Math.min(drill, across!) }),
     ...(slot === undefined ? {} : { slot }),
     // What carries no copper carries no signal.
     ...(/^(no|n|false|0|npth|non[- ]plated)$/i.test(cell('plated').text) ? { mechanical: true as const } : {}),

@@ -78,6 +78,8 @@ const MESSAGES = {
   'count-package': '{package} should have {expected} terminals; {found} were read.',
   'text-control': 'It holds control characters, which were taken out.',
   'land-value': '{what} is {value}; {need}.',
+  'land-unit':
+    'No unit is named, so that the lengths were read as mm: the smallest pad is {least} mm wide. Write “units: mil” above the heading if they are mils.',
   'land-column': 'There is no column for {what}. Name the columns number, x, y, w, h, shape.',
   'land-number': '{what} "{text}" is not a length. Give it in mm, mil or inch.',
   'land-family': '"{text}" is no package name this program can make a land from. {hint}',
