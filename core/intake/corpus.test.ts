@@ -39,9 +39,9 @@ Terminal   Signal   Dir   Function
     truth: `
       1 QB output
       2 QC output
-      3 QD output ?
-      4 QE output ?
-      5 QF output ?
+      3 QD output
+      4 QE output
+      5 QF output
       6 QG output
       7 QH output
       8 GND ground

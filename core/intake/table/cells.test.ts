@@ -109,6 +109,11 @@ describe('names', () => {
     ['TEST1–TE ST2', 2, ['TEST1', 'TEST2']],
     ['DATA10–DA\nTA12', 3, ['DATA10', 'DATA11', 'DATA12']],
     ['IN1 IN2', 2, ['IN1', 'IN2']],
+    ['QD-QF', 3, ['QD', 'QE', 'QF']],
+    ['OUTA to OUTD', 4, ['OUTA', 'OUTB', 'OUTC', 'OUTD']],
+    ['QF–QD', 3, ['QF', 'QE', 'QD']],
+    ['QD-QF', 2, ['QD-QF']],
+    ['QD-RF', 3, ['QD-RF']],
   ])('expands %s over %i numbers', (cell, numbers, names) => expect(expandNames(cell, numbers)).toEqual(names));
 
   it.each<[string, string[]]>([

@@ -80,7 +80,7 @@ const OTHER_TABLE =
   /^(min|max|typ|minimum|maximum|typical|min max|unit|units|value|values|limit|limits|rating|ratings|parameter|parameters|condition|conditions|test conditions?|bits?|bit (no|name|number|position|field)|field|address|addr|offset|reset( value)?|register( name)?|access|r w|order code|order(ing|able)?( part)?( no| number| code)?|part number|device|marking|quantity|qty|packing|dimension|inches|mm|millimeters|millimetres|symbol min|coverage|theta ja|status|lead finish|temp range|temperature range|step|byte|opcode|command|instruction)$/;
 
 /** What lists of pins have beside their numbers, names and types too: how many there are, and in which unit they are drawn. */
-const BESIDE_PINS = /^(qty|quantity|unit|device|status|bit)$/;
+const BESIDE_PINS = /^(qty|quantity|unit|device|status|bit|reset( (value|state))?)$/;
 
 /** True where words stand over limits, registers or orders: the heading of a table that is no pinout. */
 export const headsOtherTable = (cells: readonly string[], least = 2): boolean =>

@@ -46,6 +46,8 @@ export function cleanName(text: string, notes: Notes): { name: string; overbar: 
       name = bracket[1]!;
     }
   }
+  // Braces are a program's marks around names, and no part of any.
+  if (/[{}]/.test(name)) unsure = name;
   if (name.endsWith('*') && notes.marks.has('*')) name = name.slice(0, -1).trim();
   return { name, overbar, ...(partly ? { partly } : {}), ...(unsure === undefined ? {} : { unsure }) };
 }
@@ -79,7 +81,7 @@ export function expandNames(cell: string, numbers: number): string[] {
   if (numbers < 2 && /^\w+$/.test(cell)) return [cell];
   const vector = INDEX_RANGE.exec(cell);
   if (vector) return run(Number(vector[2]), Number(vector[3])).map((i) => `${vector[1]}${i}${vector[4]}`);
-  const ranged = namesInRange(cell, numbers);
+  const ranged = namesInRange(cell, numbers) ?? namesByLetters(cell, numbers);
   if (ranged) return ranged;
   // A narrow column may break the second name in two: `TEST1–TE` over `ST2`.
   const unbroken = numbers > 1 && /\s/.test(cell) ? namesInRange(cell.replace(/\s+/g, ''), numbers) : undefined;
@@ -91,6 +93,17 @@ export function expandNames(cell: string, numbers: number): string[] {
     if (split.length === numbers) return split;
   }
   return [cell];
+}
+
+/** `QD-QF` and `QD to F`: a range by its letters, where there are as many of them as numbers. */
+const LETTER_RANGE = /^(\S{0,12}?)([A-Z])\s*(?:–|—|-|−|to|thru|through|\.\.+|…|~)\s*(\S{0,12}?)([A-Z])$/;
+
+function namesByLetters(cell: string, numbers: number): string[] | undefined {
+  const [, stem = '', from = '', again = '', to = ''] = LETTER_RANGE.exec(cell) ?? [];
+  const codes = run(from.charCodeAt(0), to.charCodeAt(0));
+  return from !== '' && from !== to && (again === stem || again === '') && codes.length === numbers
+    ? codes.map((code) => `${stem}${String.fromCharCode(code)}`)
+    : undefined;
 }
 
 function namesInRange(cell: string, numbers: number): string[] | undefined {

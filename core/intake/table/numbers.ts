@@ -36,7 +36,8 @@ const readOther = remember((text: string): NumberCell => {
       const run = expand(range);
       if (!run) return { kind: 'unread' };
       numbers.push(...run);
-    } else if (
+    } else if (/^(?:PAD|E-?PAD|DAP|PPAD)$/i.test(token)) numbers.push('EP');
+    else if (
       TOKEN.test(token) &&
       (/^tab$/i.test(token) || !/^[A-Z]?[a-z]+$/.test(token)) &&
       (/\d/.test(token) || joined === token || /^(EP|TAB)$/i.test(token))

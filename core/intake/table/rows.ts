@@ -341,6 +341,8 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   if (entry.stacked) doubts.push({ field: 'name', reason: `${entry.stacked.join(', ')} stand under each other in its cell; the first is taken.`, candidates: [entry.stacked[0]!, entry.stacked.join('/')] }); // prettier-ignore
   if (entry.broken) doubts.push({ field: 'name', reason: `Its lines break between “${entry.broken.join('” and “')}”.` });
   if (entry.crossed) doubts.push({ field: 'name', reason: 'Text runs over the edge of a column in its row.' });
+  if (single && most > 1 && /\w\s*[-–—]\s*\w/.test(printed))
+    doubts.push({ field: 'name', reason: `“${printed}” stands for ${most} numbers and could be a range.` });
   if (!fits && !single) {
     context.problems.push(
       problem(

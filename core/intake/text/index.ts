@@ -9,7 +9,8 @@ import { readLegend } from '../understand/legend';
 import { cleanText } from './clean';
 import { alignedGrid, toGrid } from './layout';
 import { drawnGrid, lineGrid } from './drawn';
-import { listedGrid, stackedGrid } from './listed';
+import { isListOfPins, listedGrid, stackedGrid } from './listed';
+import { recordsGrid } from './records';
 
 /**
  * Reads a pin table from text: comma, semicolon or tab separated, between bars, or aligned with blanks.
@@ -32,9 +33,10 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
     return grid && read(grid);
   };
   // A comma in every description can look like a delimiter: where the cells give no table, the blanks may.
-  const drawn = drawnGrid(lines);
+  const whole = drawnGrid(lines) ?? recordsGrid(lines);
   return (
-    (drawn && read(drawn)) ??
+    (whole && read(whole)) ??
+    (isListOfPins(lines) ? readListed() : undefined) ??
     read(toGrid(lines, problems, options.file)) ??
     read(alignedGrid(lines)) ??
     readListed() ??

@@ -52,7 +52,13 @@ export function toGrid(given: string[], problems: Problem[], file?: string): Gri
 }
 
 /** Lines as cells by their runs of blanks, whatever commas stand in them. */
-export const alignedGrid = (lines: string[]): Grid => ({ layout: 'aligned', rows: lines.map((text, i) => alignedRow(text, i + 1)) });
+export const alignedGrid = (lines: string[]): Grid => ({
+  layout: 'aligned',
+  rows: lines.map((text, i) => (RULED.test(text) ? { line: i + 1, cells: [], starts: [] } : alignedRow(text, i + 1))),
+});
+
+/** A line that only rules the text off, `---  -----`. */
+const RULED = /^\s*[-=_]{2}[-=_\s]*$/;
 
 /**
  * The share of filled lines that have the delimiter as often as the most usual line does (or, for commas in prose,

@@ -1,6 +1,7 @@
 import type { Grid, GridRow } from '../table/grid';
 import { headingWorth } from '../table/headings';
 import { looksLikeTerminal, readNumberCell } from '../table/numbers';
+import { isTypeCode, isTypePhrase } from '../understand/type-codes';
 
 const NUMBERS = String.raw`(\d{1,4}|[A-Z]{1,2}\d{1,2}|EP)`;
 const WORD = String.raw`(?:pin|ball|terminal|lead|contact|pad)s?\s*(?:no\.?|#)?\s*`;
@@ -20,13 +21,26 @@ const BEHIND_LIST = new RegExp(
   'i',
 );
 /** Numbers, names and words of a list that has no heading of its own, under one. */
-export const gridOfList = (rows: readonly GridRow[]): Grid => ({
-  layout: 'cells',
-  rows: [{ line: 0, cells: ['Pin', 'Name', 'Description'] }, ...rows],
-});
+export function gridOfList(rows: readonly GridRow[]): Grid {
+  const parts = rows.map((row) => WITH_TYPE.exec(row.cells[2] ?? ''));
+  const isTyped = parts.filter((m) => m !== null && (isTypeCode(m[1]!) || isTypePhrase(m[1]!))).length >= MOSTLY * rows.length;
+  if (!isTyped) return { layout: 'cells', rows: [{ line: 0, cells: ['Pin', 'Name', 'Description'] }, ...rows] };
+  const typed = rows.map((row, i) => ({ ...row, cells: [row.cells[0]!, row.cells[1]!, ...(parts[i]?.slice(1) ?? ['', row.cells[2]!])] }));
+  return { layout: 'cells', rows: [{ line: 0, cells: ['Pin', 'Name', 'Type', 'Description'] }, ...typed] };
+}
+
+/** `(in) -- sampling clock`: the type before the words. */
+const WITH_TYPE = /^\(([^()]{1,20})\)\s*[-–—:]*\s*(.*)$/;
 
 /** The least share of the lines that must be entries: numbered prose has such lines too. */
 const MOSTLY = 0.7;
+
+/** True where nearly every line begins with the word for a terminal and its number. */
+export const isListOfPins = (lines: readonly string[]): boolean => {
+  const filled = lines.filter((l) => l.trim() !== '');
+  return filled.length > 1 && filled.filter((l) => PIN_FIRST.test(l)).length >= 0.9 * filled.length;
+};
+const PIN_FIRST = /^\s*(?:[-*•]\s+)?(?:pin|ball|terminal|lead|contact|pad)\s{0,4}#?\d{1,4}\s*[:=]/i;
 
 /** A pinout that is written as a list, a line for each terminal; undefined where the text is none. */
 export function listedGrid(lines: readonly string[]): Grid | undefined {

@@ -113,11 +113,28 @@ it.each<[string, string, string[]]>([
   ['as one drawn with its numbers inside', 'OUT -|1    4|- VDD\nIN  -|2    3|- GND', ['1 OUT', '2 IN', '3 GND', '4 VDD']],
   ['in letters of full width', '端子番号，端子名，機能\n１，ＶＤＤ，電源\n２，ＯＵＴ＋，出力\n３，ＧＮＤ，グランド', ['1 VDD', '2 OUT+', '3 GND']],
   ['with their meaning behind the names', '引脚,名称,功能\n1,VM（电源）,\n2,OUT,输出\n3,GND（地）,', ['1 VM', '2 OUT', '3 GND']],
+  ['as objects', '[{"pin": 1, "name": "VDD"}, {"pin": [2, 3], "name": "GND"}, {"pin": 4, "name": "OUT", "more": {"x": 1}}]', ['1 VDD', '2 GND', '3 GND', '4 OUT']],
+  ['as objects within one', '{"part": "TF1", "pins": [{"pin": 1, "name": "VDD"}, {"pin": 2, "name": "OUT"}]}', ['1 VDD', '2 OUT']],
+  ['as keys and values', 'pins:\n  - number: 1\n    name: VDD\n  - number: 2\n    name: "OUT"\n', ['1 VDD', '2 OUT']],
+  ['with page numbers in its headings', 'PIN  NAME  TYPE  PAGE 1\n---  ----  ----\n1    VDD   P\n2    IN    I\f\nPIN  NAME  TYPE  PAGE 2\n---  ----  ----\n3    OUT   O\n4    GND   G\n', ['1 VDD', '2 IN', '3 OUT', '4 GND']],
+  ['with a pad in a list of numbers', 'Pin,Name,Type\n1,VDD,P\n"2, PAD",GND,G\n3,OUT,O', ['1 VDD', '2 GND', 'EP GND', '3 OUT']],
+  ['with what is so after a reset', 'Signal,QFP4,QFN4,Dir,Reset\nVDD,1,2,Power,\nPB0,2,3,I/O,0\nPB1,3,4,I/O,1\nVSS,4,1,Power,', ['1 VDD', '2 PB0', '3 PB1', '4 VSS']],
   ['of balls behind a count', '#,Ball,Name,Type\n1,A1,VDD,P\n2,A2,CLK,I\n3,B1,GND,G', ['A1 VDD', 'A2 CLK', 'B1 GND']],
 ])('reads a pinout %s', (_what, text, terminals) => {
   const proposal = read(text);
   expect(terminalsIn(proposal).map((t) => `${t.numbers[proposal.package]} ${t.name}`)).toEqual(terminals);
 }); // prettier-ignore
+it('takes the types of a list in brackets', () => {
+  const text =
+    'pin 1 : CLK (in) -- sampling clock\npin 2 : DOUT (out) -- data\npin 3 : VREF (inout) -- reference\npin 4 : AGND (gnd) -- ground';
+  expect(terminalsIn(read(text)).map((t) => `${t.name} ${t.type} ${t.description}`)).toEqual(['CLK input sampling clock', 'DOUT output data', 'VREF bidirectional reference', 'AGND ground ground']); // prettier-ignore
+});
+it.each(['[{"pin": 1, "name"', '{}', '[]', '[1, 2, [3]]', '{"a": {"b": null}}', 'name: VDD\n', `[${'['.repeat(50_000)}`])(
+  'refuses the records %#',
+  (text) => expect(refused(readText(text))[0]).toMatch(/No pin table/),
+);
+it('asks about names between braces', () =>
+  expect(terminalsIn(read('Pin,Name,Type\n1,VDD,P\n2,{FLT},O')).map((t) => t.doubts.map((d) => d.field))).toEqual([[], ['name']])); // prettier-ignore
 it.each([
   ['signs', `OUT 1|${'-'.repeat(200_000)}\n`.repeat(2)],
   ['ampersands', `1 ${'& A '.repeat(100_000)}\n`.repeat(3)],

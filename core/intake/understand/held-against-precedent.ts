@@ -9,6 +9,8 @@ const RARE_OF_COLUMN = 0.2;
 /** What so many terminals like it were is taken where the evidence is not sure. */
 const USUALLY = 0.5;
 
+const VOLTAGE = /^[+]?\d{1,3}(\.\d)?V\d?$/i;
+
 /**
  * Holds a conclusion against what terminals of such names and words were before: a sure one that they contradict is asked;
  * one that is asked anyway becomes what most of them were.
@@ -18,7 +20,9 @@ export function heldAgainstPrecedent(conclusion: TypeConclusion, { name, code, d
   const { type, doubt } = conclusion;
   const exact = exactOf(told);
   // The column and another witness say the same: nothing is left to ask.
-  if (!doubt && exact === type && conclusion.because !== told[0]!.because) return conclusion;
+  // Nor is there of +24V in a column that says power.
+  const isTold = exact === type || (VOLTAGE.test(name) && told.some((e) => e.type === type));
+  if (!doubt && isTold && conclusion.because !== told[0]!.because) return conclusion;
   const precedent = precedentOf(name, told, !!code?.trim(), description);
   const usual = precedent.type;
   if (usual === type) return conclusion;

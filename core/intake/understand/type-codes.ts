@@ -68,7 +68,7 @@ export function typeInOneLine(text: string): string {
  */
 export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>): Evidence[] {
   // What the level at reset is read for is no direction of its own.
-  const text = cell.trim().replace(/^strap(?:ping|ped)?\s*[,/;+&]\s*(?=\w)|(?<=\w)\s*[,/;+&]\s*strap(?:ping|ped)?$/i, '');
+  const text = cell.trim().replace(/^strap(?:ping|ped)?\s*[,/;+&]\s*(?=\w)|(?<=\w)\s*[,/;+&]\s*strap(?:ping|ped)?$/i, '').replace(/\b(power|supply)[ -](in|out)\b/i, '$1 $2put'); // prettier-ignore
   if (text === '') return [];
   const code = shape(text);
   const because = `type column “${text}”`;

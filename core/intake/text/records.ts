@@ -1,0 +1,57 @@
+import type { Grid, GridRow } from '../table/grid';
+
+/** A key and its value, `name: VDD`, which may begin a record: `- number: 1`. */
+const ENTRY = /^(\s*)(-\s+)?["']?([A-Za-z][\w .#/-]{0,30}?)["']?\s*:\s+(\S.*)$/;
+/** Fewer records than this are settings. */
+const LEAST = 2;
+
+/** A pinout written as records, a list of objects in JSON (RFC 8259) or of keys and values; undefined where the text is none. */
+export const recordsGrid = (lines: readonly string[]): Grid | undefined => {
+  const first = lines.find((l) => l.trim() !== '')?.trim() ?? '';
+  return /^[[{]/.test(first) ? jsonGrid(lines) : keyedGrid(lines);
+};
+
+type Fields = [key: string, value: string][];
+
+function jsonGrid(lines: readonly string[]): Grid | undefined {
+  let value: unknown;
+  try {
+    value = JSON.parse(lines.join('\n'));
+  } catch {
+    return undefined;
+  }
+  const list = Array.isArray(value) ? value : Object.values(value as object).find(Array.isArray);
+  const records = ((list ?? []) as unknown[]).map((record) =>
+    Object.entries((record ?? {}) as object).map(([key, v]): Fields[number] => [key, textOf(v)]),
+  );
+  return gridOf(records.map((fields, i) => ({ fields, line: i + 1 })));
+}
+
+const textOf = (value: unknown): string =>
+  Array.isArray(value) ? value.map(textOf).join(', ') : typeof value === 'object' ? '' : String(value);
+
+/** A record begins with a dash, or with the key that the first one began with. */
+function keyedGrid(lines: readonly string[]): Grid | undefined {
+  const records: { fields: Fields; line: number }[] = [];
+  let opens: string | undefined;
+  let others = 0;
+  lines.forEach((text, i) => {
+    const [, , dash, key, value] = ENTRY.exec(text) ?? [];
+    if (key === undefined || value === undefined) return void (others += text.trim() === '' ? 0 : 1);
+    opens ??= key;
+    if (dash !== undefined || key === opens || records.length === 0) records.push({ fields: [], line: i + 1 });
+    records.at(-1)!.fields.push([key, value.replace(/^(["'])(.*)\1$/, '$2').trim()]);
+  });
+  // A title above, and a key that holds the list.
+  return others <= 2 && records.every((r) => r.fields.length > 1) ? gridOf(records) : undefined;
+}
+
+function gridOf(records: readonly { fields: Fields; line: number }[]): Grid | undefined {
+  const keys = [...new Set(records.flatMap((r) => r.fields.map(([key]) => key)))];
+  if (records.length < LEAST || keys.length < 2 || keys.length > 20) return undefined;
+  const rows = records.map(({ fields, line }): GridRow => {
+    const of = new Map(fields);
+    return { line, cells: keys.map((key) => of.get(key) ?? '') };
+  });
+  return { layout: 'cells', rows: [{ line: 0, cells: keys }, ...rows] };
+}
