@@ -56,7 +56,7 @@ export function readHtml(html: string, options: ReadOptions = {}): Result<Propos
   const aroundOf = ({ table }: (typeof found)[number]) => {
     const outside = table.around.filter((r) => !isBlank(r)).map((r) => r.cells.join(' '));
     const around = [...page.around, ...outside];
-    return { titles: around.slice(0, 14), legend: around, notes: around };
+    return { titles: around.slice(0, 14), legend: around, notes: around, signals: () => readSignalLists(grids) };
   };
   return readTables(chosen, aroundOf, options)!;
 }

@@ -40,7 +40,7 @@ export function readPages(pages: readonly DocumentPage[], options: ReadOptions =
   const legends = legendTables(ready);
   const read = readTables(
     chosen,
-    ({ chain }) => surroundings(ready, chain, found, legends),
+    ({ chain }) => ({ ...surroundings(ready, chain, found, legends), signals: () => besideMap(ready).signals }),
     options,
     (f) => found.indexOf(f),
   );

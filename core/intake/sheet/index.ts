@@ -53,7 +53,8 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
     : found.filter((f) => f === best || key(f) === key(best));
   const aroundOf = ({ sheet, table }: Found) => {
     const around = table.around.filter((r) => !isBlank(r)).map((r) => filled(r).join(' '));
-    return { titles: [sheet.name, ...around.slice(0, 10), ...around.slice(-3)], legend, notes: around };
+    const signals = () => readSignalLists(grids.map((g) => g.grid));
+    return { titles: [sheet.name, ...around.slice(0, 10), ...around.slice(-3)], legend, notes: around, signals };
   };
   const read = readTables(chosen, aroundOf, options) ?? refuse(problem('table-none', {}, { file }));
   const choices = found.map((f): TableChoice => ({

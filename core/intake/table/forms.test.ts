@@ -78,6 +78,26 @@ it.each([
     ]),
     ['A1 GND ground', 'B1 CLK input', 'A2 RXD input', 'B2 TXD output', 'A3 EN input', 'B3 GND ground'],
   ],
+  [
+    'numbers and names, with a list of the names below',
+    html('<tr><th>Pin<th>Signal<tr><td>1<td>FOO<tr><td>2<td>BAR') + html('<tr><th>Signal<th>Type<th>Description<tr><td>FOO<td>I<td>Strobe<tr><td>BAR<td>OZ<td>Data'), // prettier-ignore
+    ['1 FOO input', '2 BAR three-state'],
+  ],
+  [
+    'arrows that are explained',
+    `${bars([['Pin', 'Name', 'Direction'], ['1', 'FOO', '→'], ['2', 'BAR', '←'], ['3', 'BUS', '↔']])}\n\n→ output of the module, ← input of the module`, // prettier-ignore
+    ['1 FOO output', '2 BAR input', '3 BUS bidirectional'],
+  ],
+  [
+    'contacts of connectors',
+    bars([
+      ['Terminal', 'Signal', 'I/O'],
+      ['X1-1', 'FOO', 'I'],
+      ['X1-2', 'BAR', 'O'],
+      ['X2-1', 'GND', 'G'],
+    ]),
+    ['X1-1 FOO input', 'X1-2 BAR output', 'X2-1 GND ground'],
+  ],
 ])('reads %s', (_, text, expected) => expect(list(text)).toEqual(expected));
 
 it('keeps the functions of a number as other names, and not its own name', () => {
@@ -138,4 +158,22 @@ it.each([
 ])('reads the lines of a name such as %s', (cell, name, alternates, asked) => {
   const [first] = proposal(html(`<tr><td>Pin<td>Name<td>Type<tr><td>1<td>${cell}<td>I/O<tr><td>2<td>VDD<td>P`)).terminals;
   expect([first!.name, first!.alternates, first!.doubts.filter((d) => d.field === 'name').length]).toEqual([name, alternates, asked]);
+});
+
+it.each([
+  ['L', '-', [true, false]],
+  ['low', 'high', [true, false]],
+  ['-', '+', [true, false]],
+  ['-', '-', [false, false]],
+])('reads the levels %s and %s of a column', (a, b, expected) => {
+  const { terminals } = proposal(bars([['Pin', 'Name', 'Type', 'Active'], ['1', 'FOO', 'I', a], ['2', 'BAR', 'I', b]])); // prettier-ignore
+  expect(terminals.map((t) => t.activeLow ?? false)).toEqual(expected);
+});
+
+it('takes the names under one number for one terminal where several have more than one, and asks', () => {
+  const rows = [['Pin', 'Function', 'I/O'], ['1', 'PB0', 'I/O'], ['1', 'SDI', 'I'], ['2', 'PB1', 'I/O'], ['2', 'SDO', 'O'], ['3', 'VSS', 'P']]; // prettier-ignore
+  const { terminals } = proposal(bars(rows));
+  expect(terminals.map((t) => [t.name, t.alternates, t.doubts.map((d) => d.field)])).toEqual([['PB0', ['SDI'], ['name']], ['PB1', ['SDO'], ['name']], ['VSS', undefined, []]]); // prettier-ignore
+  const once = proposal(bars(rows.filter((r) => r[1] !== 'SDO')));
+  expect([once.terminals.length, once.problems.map((p) => p.code)]).toEqual([4, ['number-twice']]);
 });

@@ -8,6 +8,8 @@ const EXPOSED =
   /^(ep|epad|e-pad|dap|pad|power pad|thermal pad|exposed (thermal |die |metal )?(pad|paddle)|exposed|die pad|thermal|heat ?slug|center pad|centre pad|paddle)$/i;
 const TOKEN = /^(?:[A-Z]{1,3}\d{1,4}|\d{1,4}|[A-Z]{1,2}\d{1,3}[A-Z]|TAB\d?|EP\d?|[A-Z]{2}|[A-Z]\d?)$/i;
 const RANGE = /^([A-Z]{0,3})(\d{1,4})(?:-|–|—|−|\.\.+|…|~|:)([A-Z]{0,3})(\d{1,4})$/i;
+/** Contact 3 of connector X1, `X1-3`, is no range. */
+const CONTACT = /^(?:J|P|X|CN|TB|XS|XP)\d{1,2}-\d{1,3}$/;
 const MOST = 2000;
 
 /** Reads one number, a list (`5, 12, 31`, `A1 A2`), a range (`10–17`, `A1 to A4`), or the mark for none. */
@@ -31,14 +33,14 @@ const readOther = remember((text: string): NumberCell => {
   const joined = cell.replace(/\s+(?:to|thru|through)\s+/gi, '–').replace(/\s*([-–—−~…]|\.\.+)\s*/g, '$1');
   const numbers: string[] = [];
   for (const token of joined.split(/[\s,;&/+]+|\band\b/i).filter((t) => t !== '')) {
-    const range = RANGE.exec(token);
+    const range = CONTACT.test(token) ? null : RANGE.exec(token);
     if (range) {
       const run = expand(range);
       if (!run) return { kind: 'unread' };
       numbers.push(...run);
     } else if (/^(?:PAD|E-?PAD|DAP|PPAD)$/i.test(token)) numbers.push('EP');
     else if (
-      TOKEN.test(token) &&
+      (TOKEN.test(token) || CONTACT.test(token)) &&
       (/^tab$/i.test(token) || !/^[A-Z]?[a-z]+$/.test(token)) &&
       (/\d/.test(token) || joined === token || /^(EP|TAB)$/i.test(token))
     )
@@ -79,5 +81,5 @@ export const looksLikeTerminal = (text: string): boolean => looksLikeNumbers(tex
 export const looksLikeNumbers = (text: string): boolean => {
   if (/^\d{1,4}$/.test(text)) return true;
   const read = readNumberCell(text);
-  return read.kind === 'list' && read.numbers.every((n) => /^\d{1,4}$/.test(n) || /^[A-Z]{1,2}\d{1,2}$/.test(n));
+  return read.kind === 'list' && read.numbers.every((n) => /^\d{1,4}$/.test(n) || /^[A-Z]{1,2}\d{1,2}$/.test(n) || CONTACT.test(n));
 };

@@ -77,7 +77,38 @@ export function readRows(rows: readonly GridRow[], context: Context, taken: Set<
     for (const terminal of terminalsOf(entry, notes, names, context)) terminals.push(terminal);
     if (terminals.length > MOST_TERMINALS) break;
   }
-  return terminals;
+  return withoutSecondNames(terminals);
+}
+
+/** Fewer numbers than this with several names each are slips. */
+const OFTEN = 2;
+
+/**
+ * Terminals that stand again under the next number with another name, as pins of several functions do in some tables: the
+ * first is the terminal, the others are its other names, and it is asked. A number that stands twice once only is a slip.
+ */
+function withoutSecondNames(terminals: Terminal[]): Terminal[] {
+  const isAgain = (t: Terminal, i: number) => {
+    const before = terminals[i - 1];
+    return before !== undefined && before.name !== t.name && before.row !== t.row && haveSameNumbers(before, t);
+  };
+  const firsts = new Set(terminals.flatMap((t, i) => (isAgain(t, i) ? [Object.values(t.numbers)[0]] : [])));
+  if (firsts.size < OFTEN) return terminals;
+  const kept: Terminal[] = [];
+  terminals.forEach((t, i) => {
+    const owner = kept.at(-1);
+    if (!owner || !isAgain(t, i)) return void kept.push(t);
+    owner.alternates = [...(owner.alternates ?? []), t.name];
+    const names = [owner.name, ...owner.alternates];
+    const reason = `${names.join(', ')} stand under one number; the first is taken.`;
+    owner.doubts = [...owner.doubts.filter((d) => d.field !== 'name'), { field: 'name', reason, candidates: names }];
+  });
+  return kept;
+}
+
+function haveSameNumbers(a: Terminal, b: Terminal): boolean {
+  const packages = Object.keys(a.numbers);
+  return packages.length === Object.keys(b.numbers).length && packages.every((name) => a.numbers[name] === b.numbers[name] && a.numbers[name] !== 'EP'); // prettier-ignore
 }
 
 /** A function of a terminal told further up: `10 | | I | RxD (P3.0): serial input`, under a port that has 10. */
@@ -100,6 +131,8 @@ function gather(rows: readonly GridRow[], context: Context, taken: Set<number>):
   let group: string | undefined;
   let above: GridRow | undefined;
   const index = indexRoles(context.columns);
+  // A dash is a level where others have a plus, and else no word.
+  const hasSigns = index.at.activeLow >= 0 && rows.some((r) => r.cells[index.at.activeLow]?.trim() === '+');
   const room = roomForNames(rows, index.at.name);
   const isOnceOver = standsOnce(rows, index.at.group);
   for (const given of rows) {
@@ -114,6 +147,7 @@ function gather(rows: readonly GridRow[], context: Context, taken: Set<number>):
     else if (kind === 'continuation') continueRow(entries.at(-1), row, context);
     else if (kind === 'row') {
       const entry = entryOf(row, context.columns, index, group, room);
+      if (!hasSigns && NONE.test(entry.activeLow)) entry.activeLow = '';
       if (isOnceOver) group = entry.group;
       entries.push(entry);
       taken.add(row.line);
@@ -192,8 +226,8 @@ function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): Row
   return 'odd';
 }
 
-/** The dash of a terminal that belongs to no bank. */
-const NO_GROUP = /^[-–—]+$/;
+/** The dash of a terminal that belongs to no bank, or has no level. */
+const NONE = /^[-–—]+$/;
 
 const cleanHeading = (text: string): string =>
   text
@@ -226,7 +260,7 @@ function entryOf(
     line: row.line,
     rows: [row],
     crossed: row.crossed ?? false,
-    group: NO_GROUP.test(cell(at.group)) ? undefined : inWords(cell(at.group)) || group,
+    group: NONE.test(cell(at.group)) ? undefined : inWords(cell(at.group)) || group,
     numbers: read,
     name: stacked ? stacked[0]! : rest === '' ? joinName(name) : head + rest,
     broken: rest === '' ? undefined : [head, rest],

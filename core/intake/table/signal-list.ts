@@ -50,9 +50,8 @@ function headsOf(row: GridRow): Columns | 'other' | undefined {
   const name = named >= 0 ? named : roles.indexOf('ambiguous');
   const type = roles.indexOf('type');
   // `Pin name | Function`: beside a name the function is said in words.
-  const description = roles.includes('description')
-    ? roles.indexOf('description')
-    : roles.findIndex((r, i) => r === 'ambiguous' && i !== name);
+  const saidAt = roles.findIndex((r, i) => r === 'ambiguous' && i !== name && /function/i.test(row.cells[i]!));
+  const description = roles.includes('description') ? roles.indexOf('description') : saidAt;
   if (name < 0 || (type < 0 && description < 0)) return undefined;
   return roles.includes('number') ? 'other' : { name, type, description, of: row.cells.length };
 }

@@ -11,7 +11,9 @@ import { doubtUnfed } from '../understand/unfed';
 import { evidenceOfCode } from '../understand/type-codes';
 import type { FoundTable } from './found-table';
 import { packageNamed } from './headings';
+import { mapCells, type RowsInColumns } from './grid';
 import { looksLikeNumbers } from './numbers';
+import { signalKey, type SignalList } from './signal-list';
 import { MOST_TERMINALS, readRows } from './rows';
 import { splitChannels, splitContacts } from './split-channels';
 import { splitNames, splitNumbers } from './split-names';
@@ -26,6 +28,8 @@ export interface Surroundings {
   legend: readonly string[];
   /** Lines that can be footnotes. */
   notes: readonly string[];
+  /** What lists without numbers say of names, for tables that say nothing themselves; asked only then. */
+  signals?: () => SignalList;
 }
 
 /** Reads a table that was found to a proposal. Refused where a column or the package that is asked for is not there. */
@@ -38,7 +42,7 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   namePackages(whole.columns, around.titles);
   const legend = readLegend(around.legend);
   if (!options.roles) dropOtherTypes(columns, table, legend);
-  const split = splitPackages(splitNames(readTicks(whole)));
+  const split = withSignals(splitPackages(splitNames(readTicks(whole))), around.signals);
   const taken = new Set<number>();
   const context = {
     columns: split.columns,
@@ -59,6 +63,26 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   doubtUnlikeSiblings(terminals);
   doubtPlainOutputs(terminals, around.titles);
   return propose(terminals, names, { problems, declared: countDeclared(around.titles), table: view }, options);
+}
+
+const MOST_TOLD = 0.6;
+
+/** A table of numbers and names alone, with what a list of the names says of them in columns behind; others as they are. */
+function withSignals({ columns, rows }: RowsInColumns, signals: Surroundings['signals']): RowsInColumns {
+  const name = columns.findIndex((c) => c.role === 'name');
+  if (!signals || name < 0 || columns.some((c) => c.role === 'type' || c.role === 'description')) return { columns, rows };
+  const list = signals();
+  const told = rows.map((r) => list.get(signalKey(r.cells[name] ?? '')));
+  // A few names that are told of somewhere are no list of these.
+  if (told.filter((t) => t !== undefined).length < MOST_TOLD * rows.length) return { columns, rows };
+  const column = (role: Column['role']): Column => ({ role, heading: '', packageName: '' });
+  return {
+    columns: [...columns, column('type'), column('description')],
+    rows: rows.map((row, i) => ({
+      ...mapCells(row, (of) => [...of, undefined as never, undefined as never]),
+      cells: [...row.cells, told[i]?.code ?? '', told[i]?.description ?? ''],
+    })),
+  };
 }
 
 /** A column called a type of which hardly a cell says a type, `HR` and `CONFIG` of a bank, tells something else. */
