@@ -6,7 +6,7 @@ import type { Grid, GridRow } from './grid';
 import { packageNamed } from './headings';
 import { alternatesIn, cleanName, markDoubt, findVectors } from './names';
 import { readNumberCell } from './numbers';
-import { placeOf } from './rows';
+import { placeOf } from './places';
 import { signalKey, type SignalList } from './signal-list';
 import { propose } from './understand';
 

@@ -1,0 +1,271 @@
+import { problem, type Problem } from '../../part';
+import type { Column } from '../proposal';
+import { typeInOneLine } from '../understand/type-codes';
+import { brokenName, joinName, roomForNames, stackedNames, whole } from './broken-names';
+import { filled, type GridRow } from './grid';
+import { packageIn, roleOfHeading } from './headings';
+import { isNote } from './notes';
+import { readCountedCell, type NumberCell } from './numbers';
+import { whereOf } from './places';
+
+export interface Context {
+  columns: Column[];
+  legend: ReadonlyMap<string, string>;
+  marks: ReadonlySet<string>;
+  file: string | undefined;
+  problems: Problem[];
+  /** Rows that a person left out, and rows that they took although they look like none. */
+  without?: ReadonlySet<number>;
+  including?: ReadonlySet<number>;
+  /** Gets the rows that are headings of groups. */
+  headings?: Set<number>;
+}
+
+/** Where each role stands, so that rows need not search for it. -1 where no column has it. */
+interface RoleIndex {
+  numbers: number[];
+  descriptions: number[];
+  at: Record<Exclude<Column['role'], 'number'>, number>;
+}
+
+function indexRoles(columns: readonly Column[]): RoleIndex {
+  const all = (role: Column['role']) => columns.flatMap((c, i) => (c.role === role ? [i] : []));
+  const first = (role: Column['role']) => columns.findIndex((c) => c.role === role);
+  const [name, type, description, group] = [first('name'), first('type'), first('description'), first('group')];
+  const [alternates, rail, activeLow, ignore] = [first('alternates'), first('rail'), first('activeLow'), first('ignore')];
+  return {
+    numbers: all('number'),
+    descriptions: all('description'),
+    at: { name, type, description, group, alternates, rail, activeLow, ignore },
+  };
+}
+
+/** A row as read: what each column held, its group, the lines it stands on. */
+export interface Entry {
+  line: number;
+  rows: GridRow[];
+  crossed: boolean;
+  group: string | undefined;
+  numbers: { packageName: string; text: string; cell: NumberCell }[];
+  name: string;
+  /** The two parts of a name whose line may have ended within a word. */
+  broken: [string, string] | undefined;
+  /** The lines of a name's cell that are names each; the first counts. */
+  stacked: string[] | undefined;
+  type: string | undefined;
+  description: string;
+  alternates: string;
+  rail: string;
+  activeLow: string;
+}
+
+/** First pass: group headings, repeated headers and continuation lines are told apart from rows. */
+export function gather(rows: readonly GridRow[], context: Context, taken: Set<number>): Entry[] {
+  const entries: Entry[] = [];
+  let group: string | undefined;
+  let above: GridRow | undefined;
+  const index = indexRoles(context.columns);
+  // A dash is a level where others have a plus, and else no word.
+  const hasSigns = index.at.activeLow >= 0 && rows.some((r) => r.cells[index.at.activeLow]?.trim() === '+');
+  const room = roomForNames(rows, index.at.name);
+  const isOnceOver = standsOnce(rows, index.at.group);
+  for (const given of rows) {
+    if (context.without?.has(given.line)) continue;
+    const goesOn = above !== undefined && sharesNumbers(given, above, index);
+    const row = goesOn ? given : withShared(given, above);
+    const kind = goesOn ? 'continuation' : context.including?.has(row.line) ? 'row' : kindOf(row, context.columns, index);
+    if (kind === 'heading') {
+      group = cleanHeading(filled(row)[0]!);
+      context.headings?.add(row.line);
+    } else if (goesOn && entries.length > 0 && isShared(row, above!, index.at.name)) addFunction(entries.at(-1)!, row, index);
+    else if (kind === 'continuation') continueRow(entries.at(-1), row, context);
+    else if (kind === 'row') {
+      const entry = entryOf(row, context.columns, index, group, room);
+      if (!hasSigns && NONE.test(entry.activeLow)) entry.activeLow = '';
+      if (isOnceOver) group = entry.group;
+      entries.push(entry);
+      taken.add(row.line);
+    } else if (kind === 'odd') skipped(row, 'it has no number that could be read', context);
+    if (!goesOn) above = row;
+  }
+  return entries;
+}
+
+/** True where each group stands once, in the first of its rows, and the cells below it are empty. */
+function standsOnce(rows: readonly GridRow[], at: number): boolean {
+  if (at < 0) return false;
+  const groups = rows.map((r) => r.cells[at]?.trim() ?? '').filter((g) => g !== '');
+  return groups.length > 1 && groups.length < 0.7 * rows.length && new Set(groups).size === groups.length;
+}
+
+/** True where a cell goes on from a row above: ruled pages have its text in each row, sheets in the first. */
+const isShared = (row: GridRow, above: GridRow, i: number): boolean =>
+  row.same?.[i] === true && ((row.cells[i] ?? '') === '' || row.cells[i] === above.cells[i]);
+
+/** True where a cell with the row's number began in the row above: then both are one terminal. */
+const sharesNumbers = (row: GridRow, above: GridRow, { numbers }: RoleIndex): boolean =>
+  row.same !== undefined && numbers.every((i) => isShared(row, above, i));
+
+/** A cell over several rows counts in each of them. */
+function withShared(row: GridRow, above: GridRow | undefined): GridRow {
+  if (!above || !row.same?.some(Boolean)) return row;
+  const from = (i: number) => row.same![i] && (row.cells[i] ?? '') === '';
+  const boxes = row.place?.boxes?.map((b, i) => (from(i) ? above.place?.boxes?.[i] : b));
+  return {
+    ...row,
+    cells: row.cells.map((c, i) => (from(i) ? (above.cells[i] ?? '') : c)),
+    ...(row.place ? { place: { ...row.place, ...(boxes ? { boxes } : {}) } } : {}),
+  };
+}
+
+const PLAIN_NUMBER = /^(?:\d{1,4}|[A-Z]{1,2}\d{1,2})$/;
+const PLAIN_NAME = /^[A-Z][A-Z0-9_]*\d[A-Z0-9_]*$|^V[A-Z]{2,}$/;
+
+type RowKind = 'row' | 'heading' | 'continuation' | 'note' | 'header' | 'odd';
+
+function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): RowKind {
+  // Nearly all rows have a plain number and a name, and then nothing else they could be.
+  if (
+    index.numbers.length === 1 &&
+    PLAIN_NUMBER.test(row.cells[index.numbers[0]!] ?? '') &&
+    PLAIN_NAME.test(row.cells[index.at.name] ?? '')
+  )
+    return 'row';
+  const cells = filled(row);
+  if (cells.length === 0) return 'note';
+  const at = (role: keyof RoleIndex['at']) => row.cells[index.at[role]]?.trim() ?? '';
+  const numberCells = index.numbers.map((i) => row.cells[i]?.trim() ?? '');
+  const read = numberCells.map(readCountedCell);
+  const numbered = read.some((r, i) => r.kind === 'list' || (r.kind === 'pad' && numberCells[i] !== ''));
+  if (cells.length === 1) {
+    if (isNote(cells[0]!)) return 'note';
+    if (numberCells.length === 1 && numbered && at('name') === '' && !/^(ep|pad|thermal|exposed)/i.test(cells[0]!))
+      return /\d/.test(cells[0]!) ? 'odd' : 'heading';
+    if (row.starts) return at('description') !== '' && (row.starts[0] ?? 0) > 4 ? 'continuation' : 'heading';
+    return at('description') === cells[0] || (at('name') === cells[0] && index.at.name > 0) ? 'continuation' : 'heading';
+  }
+  if (cells.every((c) => roleOfHeading(c) !== undefined || packageIn(c)?.name === c)) return 'header';
+  if (numbered) return 'row';
+  if (at('name') !== '' && isPadUnder(at('name'), at('description'))) return 'row';
+  if (isNote(cells[0]!)) return 'note';
+  if (numberCells.every((c) => c === '') && at('name') === '' && at('description') !== '') return 'continuation';
+  if (
+    index.numbers.some((i) => columns[i]!.packageName !== '') &&
+    at('name') !== '' &&
+    read.every((r) => r.kind === 'none') &&
+    numberCells.some((c) => c !== '')
+  )
+    return 'note';
+  if (numberCells.every((c) => c === '') && at('name') !== '' && at('type') === '' && at('description') === '') return 'continuation';
+  return 'odd';
+}
+
+/** The dash of a terminal that belongs to no bank, or has no level. */
+const NONE = /^[-–—]+$/;
+
+const cleanHeading = (text: string): string =>
+  text
+    .replace(/[:–—-]+\s*$/, '')
+    .replace(/^[-–—=#*\s]+|[=#*\s]+$/g, '')
+    .replace(/\s+/g, ' ')
+    .trim();
+
+function entryOf(
+  row: GridRow,
+  columns: readonly Column[],
+  { numbers, descriptions, at }: RoleIndex,
+  group: string | undefined,
+  room: number,
+): Entry {
+  const cell = (i: number) => (i < 0 ? '' : (row.cells[i]?.trim() ?? ''));
+  const wordsAt = (i: number) => inWords(unbroken(row.cells[i] ?? ''));
+  const [bare, meaning] = withoutMeaning(cell(at.name));
+  const { name, torn } = whole(bare, numbers.length === 1 ? cell(numbers[0]!) : '');
+  const read = numbers.map((i) => {
+    const text = `${cell(i)}${torn}`;
+    return { packageName: columns[i]!.packageName, text, cell: readCountedCell(text) };
+  });
+  const isSingle = read.every(({ cell: of }) => of.kind !== 'list' || of.numbers.length === 1);
+  const stacked = isSingle ? stackedNames(name) : undefined;
+  const [head, rest] = (stacked ? undefined : brokenName(name, room)) ?? ['', ''];
+  const own = descriptions.length === 1 ? [wordsAt(descriptions[0]!)] : descriptions.map(wordsAt).filter((t) => t !== '');
+  const said = meaning === '' ? own : [meaning, ...own.filter((t) => t !== '')];
+  return {
+    line: row.line,
+    rows: [row],
+    crossed: row.crossed ?? false,
+    group: NONE.test(cell(at.group)) ? undefined : inWords(cell(at.group)) || group,
+    numbers: read,
+    name: stacked ? stacked[0]! : rest === '' ? joinName(name) : head + rest,
+    broken: rest === '' ? undefined : [head, rest],
+    stacked,
+    type: at.type < 0 ? undefined : inWords(typeInOneLine(cell(at.type))),
+    description: said.length < 2 ? (said[0] ?? '') : said.join('. ').replace(/\.\. /g, '. '),
+    alternates: [...(stacked?.slice(1) ?? []), ...(cell(at.alternates) === '' ? [] : [cell(at.alternates)])].join(', '),
+    rail: inWords(cell(at.rail)),
+    activeLow: inWords(cell(at.activeLow)),
+  };
+}
+
+/** What a name means, in brackets behind it in another script: `VM(电源)`. */
+function withoutMeaning(name: string): [name: string, meaning: string] {
+  if (name.length > 120 || !name.endsWith(')')) return [name, ''];
+  const [, bare, meaning] = /^(\S+?)\s*\(([^()]*[\u3040-\u30ff\u3400-\u9fff\uac00-\ud7af][^()]*)\)$/.exec(name) ?? [];
+  return bare === undefined || meaning === undefined ? [name, ''] : [bare, meaning];
+}
+
+/** Words that keep their hyphen where a line is broken behind it: `open-` over `drain`. */
+const COMPOUND =
+  /^(pull|open|three|tri|low|high|non|half|full|real|on|off|multi|self|chip|power|push|active|write|read|single|two|one|four|soft|slow|fast|start|shut|stand|general|line|side|built|sign|over|under|cross|level|edge|ground|supply|charge|data|clock|fail|first|second|third|zero|user|time|wake)$/i;
+
+/** A text without the hyphens that its lines were broken with. */
+const unbroken = (text: string): string =>
+  !text.includes('\n')
+    ? text
+    : text.replace(/([A-Za-z]+)-\n([a-z])/g, (_, before: string, after: string) =>
+        COMPOUND.test(before) ? `${before}-${after}` : `${before}${after}`,
+      );
+
+export const inWords = (text: string | undefined): string =>
+  text === undefined || text === '' ? '' : /\s\s|[\n\t]/.test(text) ? text.replace(/\s+/g, ' ').trim() : text.trim();
+
+/** Lines that only go on with the row above: more description, or more numbers of a list that ended in a comma. */
+function continueRow(entry: Entry | undefined, row: GridRow, context: Context): void {
+  if (!entry) return skipped(row, 'it stands before the first row', context);
+  entry.rows.push(row);
+  context.columns.forEach((column, i) => {
+    const text = inWords(row.cells[i]);
+    if (text === '') return;
+    if (column.role === 'description') entry.description = `${entry.description} ${text}`.trim();
+    else if (column.role === 'name')
+      entry.name = joinName(
+        /[/–-]$/.test(entry.name) && !text.startsWith('/')
+          ? `${entry.name}${text}`
+          : `${entry.name}${text.startsWith('/') ? '' : ' '}${text}`,
+      );
+    else if (column.role === 'alternates') entry.alternates = `${entry.alternates}, ${text}`;
+    else if (column.role === 'type') entry.type = `${entry.type ?? ''} ${text}`.trim();
+  });
+}
+
+/** One more function of a terminal, in a row of its own: `ADC0 | A | converter input` under the same number and name. */
+function addFunction(entry: Entry, row: GridRow, { at, descriptions }: RoleIndex): void {
+  const cell = (i: number) => (row.same?.[i] ? '' : inWords(row.cells[i]));
+  const [signal, type] = [cell(at.alternates), inWords(typeInOneLine(cell(at.type)))];
+  const isOfName = entry.alternates === '' || entry.alternates === entry.name;
+  entry.rows.push(row);
+  if (signal !== '') entry.alternates = `${entry.alternates}, ${signal}`;
+  // What the printed name says first is what the terminal is.
+  if (type !== '' && !isOfName && !entry.type?.split(', ').includes(type)) entry.type = entry.type ? `${entry.type}, ${type}` : type;
+  const more = descriptions.map(cell).filter((text) => text !== '');
+  if (more.length > 0) entry.description = [entry.description, ...more].filter((text) => text !== '').join('; ');
+}
+
+function skipped(row: GridRow, why: string, { problems, file }: Context): void {
+  problems.push(problem('row-skipped', { text: filled(row).join(' | '), why }, { file, ...whereOf(row) }));
+}
+
+/** Whether a row without a number is the pad under the package, by its name or by what its words begin with. */
+export const isPadUnder = (name: string, description: string): boolean =>
+  /exposed|thermal|paddle|\bppad\b|^e-?pad$|^ep$/i.test(name) || EXPOSED_PAD.test(description);
+const EXPOSED_PAD = /^\W*(the )?(exposed|thermal|power)( \w+)? (pad|paddle)\b/i;
