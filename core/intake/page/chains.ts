@@ -1,7 +1,7 @@
 import { headingWorth } from '../table/headings';
 import { looksLikeNumbers } from '../table/numbers';
 import type { Grid, GridRow } from '../table/grid';
-import { unfold } from '../table/unfold';
+import { unfold } from '../table/forms/unfold';
 import { unite, type Box } from '../table/box';
 import type { Block } from './block';
 

@@ -2,7 +2,7 @@ import { findBallMap } from './ball-map';
 import { findTable } from './find-table';
 import type { FoundTable } from './found-table';
 import type { Grid } from './grid';
-import { unfold } from './unfold';
+import { unfold } from './forms/unfold';
 
 /**
  * The pin table of a grid, halves put under each other. A table without headings in what is a ball map is none: D0 and D1 in

@@ -5,8 +5,8 @@ import { filled, isBlank, mapCells, padded, type Grid, type GridRow } from './gr
 import { headingWorth, packageIn, roleOfHeading } from './headings';
 import { labelled, looksLikeNumbers, readCountedCell } from './numbers';
 import { rolesOf } from './roles';
-import { splitNumbers } from './split-names';
-import { turned } from './transposed';
+import { splitNumbers } from './forms/split-names';
+import { turned } from './forms/transposed';
 import { withoutHeader } from './without-header';
 
 interface Header {

@@ -1,7 +1,7 @@
 import type { ColumnRole } from '../proposal';
 import { remember } from '../../part';
 import { headingInEnglish } from '../understand/other-languages';
-import { typeUnder } from './ticks';
+import { typeUnder } from './forms/ticks';
 
 /** Words over a column, by role. A heading is compared without case, punctuation and plural marks. */
 const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {

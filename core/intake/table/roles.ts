@@ -3,7 +3,7 @@ import { isTypeCode, isTypePhrase, typeInOneLine } from '../understand/type-code
 import type { GridRow } from './grid';
 import { isOfPackage, packageOfHeading, roleOfHeading } from './headings';
 import { labelled, looksLikeNumbers, readNumberCell } from './numbers';
-import { ticked } from './ticks';
+import { ticked } from './forms/ticks';
 
 /** What a column holds shows in so many of its rows. */
 const ENOUGH_ROWS = 120;

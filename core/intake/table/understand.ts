@@ -15,10 +15,10 @@ import { mapCells, type RowsInColumns } from './grid';
 import { looksLikeNumbers } from './numbers';
 import { signalKey, type SignalList } from './signal-list';
 import { MOST_TERMINALS, readRows } from './rows';
-import { splitChannels, splitContacts } from './split-channels';
-import { splitNames, splitNumbers } from './split-names';
-import { splitPackages } from './split-packages';
-import { readTicks } from './ticks';
+import { splitChannels, splitContacts } from './forms/split-channels';
+import { splitNames, splitNumbers } from './forms/split-names';
+import { splitPackages } from './forms/split-packages';
+import { readTicks } from './forms/ticks';
 
 /** What a document says around a table, by what it can tell. */
 export interface Surroundings {

@@ -1,6 +1,6 @@
-import type { Doubt } from '../../part';
-import type { GridRow, RowsInColumns } from './grid';
-import { readNumberCell } from './numbers';
+import type { Doubt } from '../../../part';
+import type { GridRow, RowsInColumns } from '../grid';
+import { readNumberCell } from '../numbers';
 
 /** A heading over the numbers of one of several equal channels: `Channel A`, `Amplifier 2`. */
 const CHANNEL = /^(?:channel|ch|section|gate|amp|amplifier|comparator|driver|switch|half)\.?\s*#?\s*([A-H]|[1-9])$/i;

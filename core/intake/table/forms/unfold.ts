@@ -1,5 +1,5 @@
-import { headingWorth } from './headings';
-import { isBlank, mapCells, type Grid, type GridRow } from './grid';
+import { headingWorth } from '../headings';
+import { isBlank, mapCells, type Grid, type GridRow } from '../grid';
 
 /** How far down the heading of a table may stand that is looked at here. */
 const LOOK = 400;

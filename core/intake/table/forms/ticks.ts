@@ -1,4 +1,4 @@
-import type { RowsInColumns } from './grid';
+import type { RowsInColumns } from '../grid';
 
 /** A tick, in the signs that are written for one. */
 const TICK = /^(?:[✓✔√☑☒✗✘×■●•◆*+]|x|y|yes)$/i;

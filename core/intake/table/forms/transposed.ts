@@ -1,6 +1,6 @@
-import { filled, type Grid, type GridRow } from './grid';
-import { roleOfHeading } from './headings';
-import { looksLikeTerminal } from './numbers';
+import { filled, type Grid, type GridRow } from '../grid';
+import { roleOfHeading } from '../headings';
+import { looksLikeTerminal } from '../numbers';
 
 /** Fewer terminals than this in a row are a row of something else. */
 const LEAST = 3;

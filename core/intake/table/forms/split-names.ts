@@ -1,7 +1,7 @@
-import type { Column } from '../proposal';
-import { isTypeCode } from '../understand/type-codes';
-import { mapCells, type RowsInColumns } from './grid';
-import { looksLikeNumbers } from './numbers';
+import type { Column } from '../../proposal';
+import { isTypeCode } from '../../understand/type-codes';
+import { mapCells, type RowsInColumns } from '../grid';
+import { looksLikeNumbers } from '../numbers';
 
 /** Of so many names each has the same two things in its cell. */
 const MOST_NAMES = 0.8;

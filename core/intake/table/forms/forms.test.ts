@@ -1,5 +1,5 @@
-import { readText, terminalsIn, type Proposal } from '..';
-import { readHtml } from '../html';
+import { readText, terminalsIn, type Proposal } from '../..';
+import { readHtml } from '../../html';
 
 const proposal = (text: string, packageName?: string): Proposal => {
   const options = packageName === undefined ? {} : { package: packageName };

@@ -1,6 +1,6 @@
-import { mapCells, type GridRow, type RowsInColumns } from './grid';
-import { packageIn } from './headings';
-import { labelled, readNumberCell } from './numbers';
+import { mapCells, type GridRow, type RowsInColumns } from '../grid';
+import { packageIn } from '../headings';
+import { labelled, readNumberCell } from '../numbers';
 
 /** Of so many filled cells each has as many parts as packages are named. */
 const MOST_CELLS = 0.8;
