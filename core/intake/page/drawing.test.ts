@@ -29,7 +29,7 @@ const quad = (names: readonly string[]): Run[] =>
     const turned: Run = { ...text(x + 7, side === 1 ? y + 12 + name.length * 4.5 : y - 12, name), turns: 3 };
     return [text(x, side === 1 ? y - 6 : y + 14, `${i + 1}`), turned];
   });
-const NAMES = ['VDD', 'CLK', 'RXD', 'TXD', 'D0', 'D1', 'D2', 'D3', 'NC', 'EN', 'RST', 'VSS'];
+const NAMES = ['VDD', 'CLK', 'IN A', 'TXD', 'D0', 'D1', 'D2', 'D3', 'NC', 'EN', 'RST', 'VSS'];
 const read = (runs: Run[], extra: ReturnType<typeof table> | undefined = undefined) =>
   readPages([page([text(50, 60, 'Pin configuration'), ...runs, ...(extra?.runs ?? [])], extra?.rules ?? [])]);
 const names = (runs: Run[]): string[] | undefined => {
@@ -64,7 +64,7 @@ it('takes types and words from the list of names beside the drawing, and the pad
 
 it.each([
   ['a number is missing', dual(NAMES).filter((r) => r.text !== '5')],
-  ['a name is missing', dual(NAMES).filter((r) => r.text !== 'RXD')],
+  ['a name is missing', dual(NAMES).filter((r) => r.text !== 'IN A')],
   ['a curve has figures along its axes', [1, 2, 3, 4, 5].flatMap((n) => [text(60, 400 - 20 * n, `${n}`), text(60 + 30 * n, 400, `${n}`)])],
 ])('takes nothing from a drawing in which %s', (_, runs) => expect(names(runs)).toBeUndefined());
 

@@ -38,7 +38,7 @@ const MOST = 400;
 /** How far a name stands from its number at most, in heights of its letters. */
 const REACH = 9;
 const NUMBER = /^\d{1,3}$/;
-const NAME = /^[A-Za-z~/+\-−_][^\s]{0,23}$|^\d{1,2}[A-Z][A-Z0-9+\-−_]{0,12}$/;
+const NAME = /^[A-Za-z~/+\-−_][^\s]{0,23}( [A-H])?$|^\d{1,2}[A-Z][A-Z0-9+\-−_]{0,12}$/;
 
 /** True for the texts of a page that can hold such a drawing: figures from 1 on, each by itself. */
 export function hasDrawing(texts: readonly string[]): boolean {
