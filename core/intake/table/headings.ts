@@ -67,8 +67,9 @@ export function headingWorth(cells: readonly string[]): number {
   const roles = cells.map((c) => roleOfHeading(c) ?? (isOfPackage(c) ? 'number' : undefined));
   const keys = roles.filter((r) => r === 'number' || r === 'name' || r === 'ambiguous').length;
   // `Input | Output`, to be ticked, beside a number and a name.
-  const isKnown = (role: (typeof roles)[number], i: number) => role !== undefined || (keys > 1 && typeUnder(cells[i]!) !== undefined);
-  const known = roles.filter(isKnown).length;
+  const ticks =
+    keys > 1 && new Set(roles).size > 2 ? cells.filter((c, i) => roles[i] === undefined && typeUnder(c) !== undefined).length : 0;
+  const known = roles.filter((r) => r !== undefined).length + (ticks > 1 ? ticks : 0);
   if (keys === 0) return 0;
   const isPinout = keys >= 2 && known >= 3;
   if (headsOtherTable(isPinout ? cells.filter((c) => !BESIDE_PINS.test(normal(c))) : cells, 1)) return 0;
