@@ -37,6 +37,11 @@ describe('a model file of any text', () => {
       }),
       { numRuns: 300 },
     ));
+  it('comes to an end though thousands of its lines list the nodes, each otherwise', () => {
+    const lists = Array.from({ length: 4000 }, (_, i) => `* 1=A${i} 2=B${i} 3=C${i}`).join('\n');
+    const read = readModels(`${lists}\n.subckt X 1 2 3\nR1 1 2 1\n.ends\n`);
+    expect(read.ok && read.value.models[0]!.nodes.map((n) => n.doc)).toEqual(['', '', '']);
+  });
   it('is rewritten without losing a model, and a second time nothing changes', () =>
     fc.assert(
       fc.property(text, (source) => {

@@ -24,10 +24,13 @@ export function lists(header: Header): Found {
   return new Set(far.map(([node]) => node)).size >= Math.max(2, nodes.length / 2) ? far : [];
 }
 
+/** More lists than this over one card are held against each other by nobody. */
+const MOST_LISTS = 40;
+
 /** What each comment lists; of two that contradict each other the one about the model counts, and none where neither says so. */
 function withoutRivals(comments: readonly Comment[], byName: Names): Found {
   const lines = comments.map(({ text }, i) => ({ text, found: entriesOf(comments[i]!, byName) }));
-  const whole = lines.filter(({ found }) => found.length > 1);
+  const whole = lines.filter(({ found }) => found.length > 1).slice(0, MOST_LISTS);
   const rivalsOf = (line: (typeof lines)[number]) => whole.filter((other) => other !== line && contradict(line.found, other.found));
   return lines.flatMap((line) => {
     const rivals = line.found.length > 1 ? rivalsOf(line) : [];
