@@ -72,11 +72,13 @@ it.each([
     'the rows of a connector',
     bars([
       ['Pin', 'Row A', 'Row B'],
+      ['Bus', '', ''],
       ['1', 'GND', 'CLK'],
       ['2', 'RXD', 'TXD'],
       ['3', 'EN', 'GND'],
+      ['4', '', 'VDD'],
     ]),
-    ['A1 GND ground', 'B1 CLK input', 'A2 RXD input', 'B2 TXD output', 'A3 EN input', 'B3 GND ground'],
+    ['A1 GND ground', 'B1 CLK input', 'A2 RXD input', 'B2 TXD output', 'A3 EN input', 'B3 GND ground', 'B4 VDD supply-in'],
   ],
   [
     'numbers and names, with a list of the names below',

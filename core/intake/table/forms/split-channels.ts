@@ -47,14 +47,17 @@ export function splitContacts({ columns, rows }: RowsInColumns): RowsInColumns {
   if (first === undefined || all.length < 2 || number < 0) return { columns, rows };
   return {
     columns: columns.map((c, i) => ({ ...c, role: i === first ? 'name' : all.includes(i) ? 'ignore' : c.role })),
-    rows: rows.flatMap((row) =>
-      all.map((contact) => {
-        const printed = row.cells[number]?.trim() ?? '';
+    rows: rows.flatMap((row) => {
+      const printed = row.cells[number]?.trim() ?? '';
+      // Headings of groups and what goes on stay as they are.
+      if (!/^\d{1,4}$/.test(printed)) return [row];
+      const own = all.filter((contact) => (row.cells[contact]?.trim() ?? '') !== '');
+      return own.map((contact) => {
         const called = `${letterOf(contact)}${printed}`;
         const reason = `${printed} stands beside “${columns[contact]!.heading}”; the number is put together of both.`;
-        return withCells(row, [[number, called], [first, row.cells[contact] ?? '']], [first, contact], { field: 'number', reason, candidates: [called, printed] }); // prettier-ignore
-      }),
-    ),
+        return withCells(row, [[number, called], [first, row.cells[contact]!]], [first, contact], { field: 'number', reason, candidates: [called, printed] }); // prettier-ignore
+      });
+    }),
   };
 }
 
