@@ -201,11 +201,12 @@ function padOf(
   const shape = shapeText === '' ? (columns.some((c) => c?.isRound) ? 'circle' : 'rect') : SHAPES[shapeText];
   if (!shape)
     problems.push(problem('land-value', { what: 'The shape', value: shapeText, need: 'rect, roundrect, oval and circle are known' }, at));
-  const drill = ['', '0', '-'].includes(cell('drill').text) ? undefined : length('drill', true);
-  const across = ['', '0', '-'].includes(cell('drillY').text) ? undefined : length('drillY', true);
+  const hole = (column: Column) => (['', '0', '-'].includes(cell(column).text) ? undefined : length(column, true));
+  const [along, across] = [hole('drill'), hole('drillY')];
   // A hole that is longer one way is a slot.
-  const ofHole = drill !== undefined && across !== undefined && across !== drill ? Math.max(drill, across) : undefined;
-  const slot = ['', '0', '-'].includes(cell('slot').text) ? ofHole : length('slot', true);
+  const isLonger = along !== undefined && across !== undefined && across !== along;
+  const drill = isLonger ? Math.min(along, across) : along;
+  const slot = hole('slot') ?? (isLonger ? Math.max(along, across) : undefined);
   return {
     number: cell('number').text,
     x: length('x', false),
@@ -213,7 +214,7 @@ function padOf(
     w,
     h,
     shape: shape ?? 'rect',
-    ...(drill === undefined ? {} : { drill: ofHole === undefined ? drill : Math.min(drill, across!) }),
+    ...(drill === undefined ? {} : { drill }),
     ...(slot === undefined ? {} : { slot }),
     // What carries no copper carries no signal.
     ...(/^(no|n|false|0|npth|non[- ]plated)$/i.test(cell('plated').text) ? { mechanical: true as const } : {}),

@@ -1,5 +1,5 @@
 /** Items by a key, in the order of each key's first; undefined keys are left out. */
-export function groupBy<T, K extends string>(list: readonly T[], key: (item: T) => K | undefined): Map<K, T[]> {
+export function groupBy<T, K extends string | number>(list: readonly T[], key: (item: T) => K | undefined): Map<K, T[]> {
   const groups = new Map<K, T[]>();
   for (const item of list) {
     const k = key(item);

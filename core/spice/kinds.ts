@@ -1,5 +1,5 @@
 import { groupBy, type ElectricalType } from '../part';
-import { keyOf, withoutMark } from './roles';
+import { capitalsOf, keyOf, withoutMark } from './roles';
 import { bySeries } from './series';
 
 interface Kind {
@@ -74,8 +74,6 @@ export function otherNamesOf(
   ];
   return new Map([...groupBy(all, ([name]) => name)].map(([name, of]) => [name, of.map(([, other]) => other)]));
 }
-
-const capitalsOf = (nodes: readonly { name: string }[]): ReadonlySet<string> => new Set(nodes.map((n) => n.name.toUpperCase()));
 
 /** How a sign is written by a letter at a node. */
 const LETTERS = { '+': ['P'], '-': ['N', 'M'] } as const;

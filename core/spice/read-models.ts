@@ -1,4 +1,4 @@
-import { ok, problem, refuse, type Problem, type Result } from '../part';
+import { groupBy, ok, problem, refuse, type Problem, type Result } from '../part';
 import { readCards, type Card, type Cards, type Comment } from './cards';
 import { deviceByBody, deviceOf, isToldByBody, type Device } from './device';
 import { constructsOf, type Construct } from './dialect';
@@ -173,8 +173,11 @@ class ModelReader {
     const told = new Set(nodes.flatMap((n) => (n.doc === '' ? [] : [n.name.toLowerCase()])));
     const isOfNode = ({ text }: Comment) => told.has(/^\W*([^\s=]+)\s*=/.exec(text)?.[1]?.toLowerCase() ?? '');
     // Nor do the words of a list of all nodes.
-    const listed = ({ line }: Comment) => nodes.filter((n) => n.docLine === line).map((n) => n.doc);
-    const beside = (c: Comment) => (listed(c).length < 3 ? c.text : listed(c).reduce((text, doc) => text.replace(doc, ''), c.text));
+    const toldAt = groupBy(nodes, (n) => n.docLine);
+    const beside = ({ line, text }: Comment) => {
+      const listed = toldAt.get(line) ?? [];
+      return listed.length < 3 ? text : listed.reduce((rest, n) => rest.replace(n.doc, ''), text);
+    };
     const said = [...card.above, ...(card.between ?? []), ...inside].filter((c) => !isOfNode(c)).map(beside);
     const docTexts = nodes.slice(0, names.length).map((n) => n.doc);
     return {

@@ -130,6 +130,9 @@ export const withoutMark = (name: string): string => name.replace(/^[~/!]|[#*]$/
 /** A pin's name as its other names are kept by: in capitals, without a mark. */
 export const keyOf = ({ name }: { name: string }): string => withoutMark(name).toUpperCase();
 
+/** The names of nodes in capitals. */
+export const capitalsOf = (nodes: readonly { name: string }[]): ReadonlySet<string> => new Set(nodes.map((n) => n.name.toUpperCase()));
+
 /** A name without its channel: IN+ of 1IN+ and IN1+, A of A2. */
 export const withoutChannel = (name: string): string => name.replace(/^\d+(?=\D)/, '').replace(/(?<=\D)\d+(?=[+\-−]?$)/, '');
 

@@ -1,5 +1,5 @@
 import { groupBy } from '../part';
-import { keyOf } from './roles';
+import { capitalsOf, keyOf } from './roles';
 
 /** Fewer than this are no series. */
 const SERIES = 3;
@@ -26,7 +26,7 @@ export function bySeries(pins: readonly { name: string }[], nodes: readonly { na
 
 /** GA and SB of two transistors are G1 and S2, where each of a half's terminals is called so in both. */
 function ofHalves(pins: readonly { name: string }[], nodes: readonly { name: string }[]): [string, string][] {
-  const there = new Set(nodes.map((n) => n.name.toUpperCase()));
+  const there = capitalsOf(nodes);
   const own = new Set(pins.map(keyOf));
   const stems = [...own].flatMap((name) => /^([BCEDGSAK])A$/.exec(name)?.[1] ?? []).filter((stem) => own.has(`${stem}B`));
   const isSo = (stem: string) => there.has(`${stem}1`) && there.has(`${stem}2`) && !there.has(`${stem}A`) && !there.has(`${stem}B`);

@@ -13,15 +13,16 @@ export function pagesWorthRuling(pages: readonly DocumentPage[]): number[] {
   return pages.flatMap((page) => {
     const all = page.runs.map((r) => r.text.trim()).filter((t) => t !== '');
     const texts = [...all.filter((t) => t.length < LONG), ...all.filter((t) => t.length >= LONG).flatMap(tightHeadings)];
+    const isDrawn = saysDrawing(all);
     const worth =
       hasHeadings(texts) ||
       hasMap(texts) ||
-      saysDrawing(all) ||
+      isDrawn ||
       hasDescribed(page.runs.map((r) => r.text).join(' ')) ||
       (before && numbersIn(texts) >= 3);
     // The last row or two of a table can stand on a page of their own, and a list of names beside a drawing goes on there.
     const isLast = !worth && before && (numbersIn(texts) >= 1 || wasDrawn);
-    wasDrawn = saysDrawing(all);
+    wasDrawn = isDrawn;
     before = worth;
     return worth || isLast ? [page.number] : [];
   });

@@ -2,7 +2,7 @@ import type { Column, ReadOptions, TableChoice } from '../proposal';
 import type { GridRow } from '../table/grid';
 import { tenths, unite, withRoom, type Box } from '../table/box';
 import type { FoundTable } from '../table/found-table';
-import { signalKey, type SignalList } from '../table/signal-list';
+import { signalKey, withTold, type SignalList } from '../table/signal-list';
 import { linesOf, segmentsOf, textOf } from './lines';
 import { inBox, type Ready } from './ready';
 import { boxOf, type Word } from './words';
@@ -24,10 +24,12 @@ interface Mark {
   size: number;
 }
 
+type Axis = 'x' | 'y';
+
 /** Numbers in sequence along one side of the package. */
 interface Side {
   numbers: Mark[];
-  axis: 'x' | 'y';
+  axis: Axis;
   pitch: number;
 }
 
@@ -120,11 +122,16 @@ function sideFrom(first: Mark, second: Mark, byNumber: ReadonlyMap<number, reado
 }
 
 /** True where two numbers stand under (`y`) or beside (`x`) each other: 9 over 10 have one end or their middle in line. */
-function inLine(a: Mark, b: Mark, axis: 'x' | 'y'): boolean {
-  const [at, long] = axis === 'y' ? ([0, 2] as const) : ([1, 3] as const);
-  const ends = [a.box[at] - b.box[at], a.box[at] + a.box[long] - b.box[at] - b.box[long], (a.box[at] + a.box[long] / 2) - (b.box[at] + b.box[long] / 2)]; // prettier-ignore
-  return ends.some((d) => Math.abs(d) < 0.35 * a.size);
+function inLine(a: Mark, b: Mark, axis: Axis): boolean {
+  const cross = acrossOf(axis);
+  const [from, to] = [edgesOf(a, cross), edgesOf(b, cross)];
+  return [from[0] - to[0], from[1] - to[1], a[cross] - b[cross]].some((d) => Math.abs(d) < 0.35 * a.size);
 }
+
+const acrossOf = (axis: Axis): Axis => (axis === 'y' ? 'x' : 'y');
+
+/** Where a mark begins and ends along an axis. */
+const edgesOf = ({ box }: Mark, axis: Axis): [number, number] => (axis === 'x' ? [box[0], box[0] + box[2]] : [box[1], box[1] + box[3]]);
 
 /** The sides that together have each of 1 to the last once: two across from each other, or four around. */
 function wholePackage(sides: readonly Side[]): Side[] | undefined {
@@ -151,7 +158,7 @@ function isAcross(chain: readonly Side[]): boolean {
   const half = chain.length / 2;
   return chain.slice(0, half).every((s, i) => {
     const other = chain[i + half]!;
-    const cross = s.axis === 'y' ? 'x' : 'y';
+    const cross = acrossOf(s.axis);
     return wayOf(s) === -wayOf(other) && Math.abs(s.numbers[0]![cross] - other.numbers[0]![cross]) > s.pitch;
   });
 }
@@ -178,10 +185,12 @@ function nameAll(sides: readonly Side[], marks: readonly Mark[]): Lead[] | undef
   const taken = new Set<Mark>();
   const leads: Lead[] = [];
   for (const side of sides) {
-    const hands = [-1, 1].map((hand) => side.numbers.map((n) => nearest(n, names, side, hand)));
-    const [before, after] = hands as [(Mark | undefined)[], (Mark | undefined)[]];
+    const on = (hand: number) => side.numbers.map((n) => nearest(n, names, side, hand));
+    const [before, after] = [on(-1), on(1)];
     const count = (of: readonly (Mark | undefined)[]) => of.filter((m) => m !== undefined && !taken.has(m)).length;
-    const own = count(before) > count(after) ? before : count(after) > count(before) ? after : outer(side, sides) < 0 ? before : after;
+    // Where both hands have as many, the names stand outside.
+    const lead = count(before) - count(after) || -outer(side, sides);
+    const own = lead > 0 ? before : after;
     for (const [i, number] of side.numbers.entries()) {
       const name = own[i];
       if (!name || taken.has(name)) return undefined;
@@ -194,14 +203,15 @@ function nameAll(sides: readonly Side[], marks: readonly Mark[]): Lead[] | undef
 
 /** On which hand of a side the outside is. */
 function outer(side: Side, sides: readonly Side[]): number {
-  const cross = side.axis === 'y' ? 'x' : 'y';
+  const cross = acrossOf(side.axis);
   const middle = sides.flatMap((s) => s.numbers).reduce((sum, m, _, all) => sum + m[cross] / all.length, 0);
   return Math.sign(side.numbers[0]![cross] - middle);
 }
 
 function nearest(number: Mark, names: readonly Mark[], { axis, pitch }: Side, hand: number): Mark | undefined {
-  const [at, long] = axis === 'y' ? ([0, 2] as const) : ([1, 3] as const);
-  const away = (m: Mark) => (hand < 0 ? number.box[at] - (m.box[at] + m.box[long]) : m.box[at] - (number.box[at] + number.box[long]));
+  const cross = acrossOf(axis);
+  const [from, to] = edgesOf(number, cross);
+  const away = (m: Mark) => (hand < 0 ? from - edgesOf(m, cross)[1] : edgesOf(m, cross)[0] - to);
   const near = names.filter((m) => {
     const gap = away(m);
     return Math.abs(m[axis] - number[axis]) < 0.45 * pitch && gap > -0.3 * number.size && gap < REACH * m.size;
@@ -210,28 +220,24 @@ function nearest(number: Mark, names: readonly Mark[], { axis, pitch }: Side, ha
 }
 
 function tableOf(leads: readonly Lead[], r: Ready, signals: SignalList): Drawn {
-  const told = leads.map((l) => signals.get(signalKey(l.name.text)));
   const column = (role: Column['role'], heading: string): Column => ({ role, heading, packageName: '' });
-  const hasCodes = told.some((t) => t?.code !== undefined);
-  const columns = [
-    column('number', 'Number'),
-    column('name', 'Name'),
-    ...(hasCodes ? [column('type', 'Type')] : []),
-    column('description', 'Description'),
-  ];
   const boxed = (m: Mark) => tenths(r.back(m.box));
-  const rows = leads.map(({ number, name }, i): GridRow => ({
+  const bare = leads.map(({ number, name }, i): GridRow => ({
     line: i + 1,
-    cells: [number.text, name.text, ...(hasCodes ? [told[i]?.code ?? ''] : []), told[i]?.description ?? ''],
-    place: { page: r.page.number, boxes: [boxed(number), boxed(name), ...columns.slice(2).map(() => undefined)] },
+    cells: [number.text, name.text],
+    place: { page: r.page.number, boxes: [boxed(number), boxed(name)] },
   }));
+  const { columns, rows } = withTold(
+    { columns: [column('number', 'Number'), column('name', 'Name')], rows: bare },
+    leads.map((l) => signals.get(signalKey(l.name.text))),
+  );
   const box = unite(leads.flatMap((l) => [boxed(l.number), boxed(l.name)]))!;
   const [, top, , height] = unite(leads.flatMap((l) => [l.number.box, l.name.box]))!;
   const above = r.lines.filter((l) => l.base < top).reverse();
   const below = r.lines.filter((l) => l.base - l.size > top + height);
   return {
     titles: [...above, ...below].map(textOf),
-    table: { columns, rows, around: [], headerLine: undefined },
+    table: { columns, rows: [...rows], around: [], headerLine: undefined },
     choice: { title: 'Drawing of the package', page: r.page.number, rows: rows.length, taken: true, columns, areas: [{ page: r.page.number, box: withRoom(box), columns: [] }] }, // prettier-ignore
   };
 }

@@ -9,7 +9,7 @@ import { drawnTable, hasDrawing } from './drawing';
 import { besideMap, readMaps } from './maps';
 import type { DocumentPage } from './page';
 import { prepare, worthReading, type Ready } from './ready';
-import { legendTables, surroundings, titleOf } from './surroundings';
+import { legendLines, legendTables, surroundings, titleOf } from './surroundings';
 
 export { pagesWorthRuling } from './candidates';
 export type { DocumentPage, Rule, Run } from './page';
@@ -63,7 +63,6 @@ function readDescribed(ready: readonly Ready[], options: ReadOptions): Result<Pr
 
 /** The terminals of a package that is only drawn. A person has to hold the names against the drawing. */
 function readDrawn(pages: readonly DocumentPage[], ready: readonly Ready[], options: ReadOptions): Result<Proposal> | undefined {
-  const { signals, legend } = besideMap(ready);
   const known = new Map(ready.map((r) => [r.page.number, r]));
   const worth = pages.filter((p) => hasDrawing(p.runs.map((r) => r.text))).slice(0, MOST_DRAWINGS);
   const others = prepare(worth.filter((p) => !known.has(p.number)));
@@ -71,16 +70,11 @@ function readDrawn(pages: readonly DocumentPage[], ready: readonly Ready[], opti
   const drawn = drawnTable(
     worth.map((p) => known.get(p.number)!),
     options,
-    signals,
+    besideMap(ready).signals,
   );
   if (!drawn) return undefined;
   const page = drawn.choice.page!;
   const said = problem('pinout-drawn', { found: drawn.choice.rows }, { file: options.file, page });
-  const read = understandTable(
-    drawn.table,
-    { titles: drawn.titles, legend: [...legend].map(([code, words]) => `${code} = ${words}`), notes: [] },
-    [said],
-    options,
-  );
+  const read = understandTable(drawn.table, { titles: drawn.titles, legend: legendLines(ready), notes: [] }, [said], options);
   return read.ok ? ok({ ...read.value, tables: [drawn.choice], title: titleOf(ready) }) : undefined;
 }

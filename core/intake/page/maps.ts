@@ -11,7 +11,7 @@ import { gridOf, type Chain } from './chains';
 import { headerAt } from './headers';
 import { linesOf, spacedText, textOf } from './lines';
 import type { Ready } from './ready';
-import { legendTables } from './surroundings';
+import { legendLines } from './surroundings';
 import { boxOf } from './words';
 
 /** Reads the first ball map of a document, ruled or not; undefined where it has none. */
@@ -51,7 +51,7 @@ export function besideMap(ready: readonly Ready[]): BesideMap {
   const plain = ready.map((r): Grid => ({ layout: 'aligned', rows: r.lines.map((_, i) => rowAt(r, i)) }));
   return {
     signals: readSignalLists([...ruled, ...plain]),
-    legend: readLegend([...legendTables(ready), ...ready.flatMap((r) => r.lines.map(spacedText))]),
+    legend: readLegend(legendLines(ready)),
   };
 }
 

@@ -31,6 +31,12 @@ export function legendTables(ready: readonly Ready[]): string[] {
     .flatMap((b) => b.rows.flatMap(({ cells }) => legendLine(cells.filter((c) => c !== ''))));
 }
 
+/** All lines that can explain type codes: those of small tables, and those of the pages. */
+export const legendLines = (ready: readonly Ready[]): string[] => [
+  ...legendTables(ready),
+  ...ready.flatMap((r) => r.lines.map(spacedText)),
+];
+
 /** The largest line near the top of the first page. */
 export function titleOf(ready: readonly Ready[]): string {
   const top = (ready.find((r) => r.lines.length > 0) ?? ready[0]!).lines.slice(0, 12);

@@ -1,5 +1,5 @@
-import type { GridRow, Grid } from './grid';
-import { filled } from './grid';
+import type { Column } from '../proposal';
+import { filled, mapCells, type Grid, type GridRow, type RowsInColumns } from './grid';
 import { roleOfHeading } from './headings';
 import { expandNames } from './names';
 import { looksLikeNumbers } from './numbers';
@@ -23,6 +23,23 @@ export function readSignalLists(grids: readonly Grid[]): SignalList {
   const into: SignalList = new Map();
   for (const grid of grids) readGrid(grid, into);
   return into;
+}
+
+/** Numbers and names with what a list says of the names in columns behind: words, and types where it has codes or they are asked for. */
+export function withTold(
+  { columns, rows }: RowsInColumns,
+  told: readonly (Told | undefined)[],
+  hasTypes = told.some((t) => t?.code !== undefined),
+): RowsInColumns {
+  const column = (role: 'type' | 'description', heading: string): Column => ({ role, heading, packageName: '' });
+  const behind = [...(hasTypes ? [column('type', 'Type')] : []), column('description', 'Description')];
+  return {
+    columns: [...columns, ...behind],
+    rows: rows.map((row, i) => ({
+      ...mapCells(row, (of) => [...of, ...behind.map(() => undefined as never)]),
+      cells: [...row.cells, ...(hasTypes ? [told[i]?.code ?? ''] : []), told[i]?.description ?? ''],
+    })),
+  };
 }
 
 function readGrid(grid: Grid, into: SignalList): void {

@@ -11,9 +11,10 @@ import { doubtUnfed } from '../understand/unfed';
 import { evidenceOfCode } from '../understand/type-codes';
 import type { FoundTable } from './found-table';
 import { packageNamed } from './headings';
-import { mapCells, type RowsInColumns } from './grid';
+import type { RowsInColumns } from './grid';
 import { looksLikeNumbers } from './numbers';
-import { signalKey, type SignalList } from './signal-list';
+import { signalKey, withTold, type SignalList } from './signal-list';
+import { whereOf } from './places';
 import { MOST_TERMINALS, readRows } from './rows';
 import { splitChannels, splitContacts } from './forms/split-channels';
 import { splitNames, splitNumbers } from './forms/split-names';
@@ -75,14 +76,7 @@ function withSignals({ columns, rows }: RowsInColumns, signals: Surroundings['si
   const told = rows.map((r) => list.get(signalKey(r.cells[name] ?? '')));
   // A few names that are told of somewhere are no list of these.
   if (told.filter((t) => t !== undefined).length < MOST_TOLD * rows.length) return { columns, rows };
-  const column = (role: Column['role']): Column => ({ role, heading: '', packageName: '' });
-  return {
-    columns: [...columns, column('type'), column('description')],
-    rows: rows.map((row, i) => ({
-      ...mapCells(row, (of) => [...of, undefined as never, undefined as never]),
-      cells: [...row.cells, told[i]?.code ?? '', told[i]?.description ?? ''],
-    })),
-  };
+  return withTold({ columns, rows }, told, true);
 }
 
 /** A column called a type of which hardly a cell says a type, `HR` and `CONFIG` of a bank, tells something else. */
@@ -116,22 +110,21 @@ function unreadPackages(columns: readonly Column[], table: FoundTable, options: 
     // A count of the rows themselves says nothing.
     const isCount = cells.every((c, k) => Number(c) === k + 1) && columns.findIndex((c) => c.role === 'number') > i;
     if (!isNumbers || isCount || !cells.every(looksLikeNumbers)) return [];
-    const first = table.rows[0]!;
-    const at = { file: options.file, ...(first.place?.page === undefined ? { line: first.line } : { page: first.place.page }) };
-    return [problem('column-numbers', { heading: column.heading || `column ${i + 1}` }, at)];
+    return [problem('column-numbers', { heading: column.heading || `column ${i + 1}` }, placeIn(table, options))];
   });
 }
+
+/** Where a problem of a table's column is: at its first row. */
+const placeIn = ({ rows }: FoundTable, { file }: ReadOptions) => ({ file, ...whereOf(rows[0]!) });
 
 /** Without headings a column of names that nothing is made of can be another row of contacts, or another part. */
 function unreadNames(columns: readonly Column[], table: FoundTable, options: ReadOptions): Problem[] {
   if (options.roles || table.headerLine !== undefined || table.rows.length < FEW_ROWS) return [];
-  const first = table.rows[0]!;
-  const at = { file: options.file, ...(first.place?.page === undefined ? { line: first.line } : { page: first.place.page }) };
   return columns.flatMap((column, i) => {
     if (column.role !== 'ignore') return [];
     const cells = table.rows.map((r) => r.cells[i]?.trim() ?? '');
     const areNames = cells.every((c) => /^[A-Z0-9_+/#-]{2,}$/.test(c) && /[A-Z]/.test(c)) && new Set(cells).size > 0.6 * cells.length;
-    return areNames ? [problem('column-names', { column: i + 1 }, at)] : [];
+    return areNames ? [problem('column-names', { column: i + 1 }, placeIn(table, options))] : [];
   });
 }
 

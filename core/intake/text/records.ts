@@ -1,7 +1,8 @@
 import type { Grid, GridRow } from '../table/grid';
 
 /** A key and its value, `name: VDD`, which may begin a record: `- number: 1`. */
-const ENTRY = /^(\s*)(-\s+)?["']?([A-Za-z][\w .#/-]{0,30}?)["']?\s*:\s+(\S.*)$/;
+const ENTRY = /^\s*(-\s+)?["']?([A-Za-z][\w .#/-]{0,30}?)["']?\s*:\s+(\S.*)$/;
+const MOST_OTHERS = 2;
 /** Fewer records than this are settings. */
 const LEAST = 2;
 
@@ -35,15 +36,18 @@ function keyedGrid(lines: readonly string[]): Grid | undefined {
   const records: { fields: Fields; line: number }[] = [];
   let opens: string | undefined;
   let others = 0;
-  lines.forEach((text, i) => {
-    const [, , dash, key, value] = ENTRY.exec(text) ?? [];
-    if (key === undefined || value === undefined) return void (others += text.trim() === '' ? 0 : 1);
+  for (const [i, text] of lines.entries()) {
+    const [, dash, key, value] = ENTRY.exec(text) ?? [];
+    if (key === undefined || value === undefined) {
+      // A title above, and a key that holds the list: a text with more is none, and its other lines need no look.
+      if (text.trim() !== '' && ++others > MOST_OTHERS) return undefined;
+      continue;
+    }
     opens ??= key;
     if (dash !== undefined || key === opens || records.length === 0) records.push({ fields: [], line: i + 1 });
     records.at(-1)!.fields.push([key, value.replace(/^(["'])(.*)\1$/, '$2').trim()]);
-  });
-  // A title above, and a key that holds the list.
-  return others <= 2 && records.every((r) => r.fields.length > 1) ? gridOf(records) : undefined;
+  }
+  return records.every((r) => r.fields.length > 1) ? gridOf(records) : undefined;
 }
 
 function gridOf(records: readonly { fields: Fields; line: number }[]): Grid | undefined {

@@ -29,7 +29,7 @@ const MOST_LISTS = 40;
 
 /** What each comment lists; of two that contradict each other the one about the model counts, and none where neither says so. */
 function withoutRivals(comments: readonly Comment[], byName: Names): Found {
-  const lines = comments.map(({ text }, i) => ({ text, found: entriesOf(comments[i]!, byName) }));
+  const lines = comments.map((c) => ({ text: c.text, found: entriesOf(c, byName) }));
   const whole = lines.filter(({ found }) => found.length > 1).slice(0, MOST_LISTS);
   const rivalsOf = (line: (typeof lines)[number]) => whole.filter((other) => other !== line && contradict(line.found, other.found));
   return lines.flatMap((line) => {

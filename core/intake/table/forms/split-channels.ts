@@ -1,5 +1,5 @@
 import type { Doubt } from '../../../part';
-import type { GridRow, RowsInColumns } from '../grid';
+import { mapCells, type GridRow, type RowsInColumns } from '../grid';
 import { readNumberCell } from '../numbers';
 
 /** A heading over the numbers of one of several equal channels: `Channel A`, `Amplifier 2`. */
@@ -63,24 +63,9 @@ export function splitContacts({ columns, rows }: RowsInColumns): RowsInColumns {
 
 /** A row with other texts in some of its cells, the place of one of them taken from another. */
 function withCells(row: GridRow, texts: [at: number, text: string][], [to, from]: [number, number], doubt: Doubt): GridRow {
-  const { place } = row;
-  const cells = [...row.cells];
-  for (const [at, text] of texts) cells[at] = text;
-  const moved = <T>(of: readonly T[]): T[] => of.map((v, i) => (i === to ? of[from]! : v));
-  return {
-    ...row,
-    cells,
-    doubt,
-    ...(place
-      ? {
-          place: {
-            ...place,
-            ...(place.boxes ? { boxes: moved(place.boxes) } : {}),
-            ...(place.refs ? { refs: moved(place.refs) } : {}),
-          },
-        }
-      : {}),
-  };
+  const out = mapCells(row, (of) => of.map((v, i) => (i === to ? of[from]! : v)));
+  for (const [at, text] of texts) out.cells[at] = text;
+  return { ...out, doubt };
 }
 
 /** `OUT` of A is OUTA, `IN-` of A is INA-. */

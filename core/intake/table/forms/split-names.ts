@@ -1,6 +1,6 @@
 import type { Column } from '../../proposal';
 import { isTypeCode } from '../../understand/type-codes';
-import { mapCells, type RowsInColumns } from '../grid';
+import { mapCells, type GridRow, type RowsInColumns } from '../grid';
 import { looksLikeNumbers } from '../numbers';
 
 /** Of so many names each has the same two things in its cell. */
@@ -11,20 +11,19 @@ const WITH_TYPE = /^(\S+)\s*[([]([A-Z/]{1,5})[)\]]$/i;
 const WITH_WORDS = /^([A-Z~/+-][\w+\-/#*~.]{0,15})\s*(?::|\s[-–—])\s+(\S[^]*)$/;
 
 /** `VIN (1)`, `GND (2, 5)`: the name with its numbers behind it. */
-export const WITH_NUMBERS = /^(\S[^()]{0,40}?)\s*[([]\s*(?:pins?\s*)?([^()[\]]{1,60})[)\]]$/i;
+const WITH_NUMBERS = /^(\S[^()]{0,40}?)\s*[([]\s*(?:pins?\s*)?([^()[\]]{1,60})[)\]]$/i;
 
-/** True for most of some cells that are names with their numbers. */
-export const areNumbered = (names: readonly string[]): boolean =>
-  names.length > 1 &&
-  names.filter((name) => looksLikeNumbers(WITH_NUMBERS.exec(name.trim())?.[2] ?? '')).length >= MOST_NAMES * names.length;
+const namesIn = (rows: readonly GridRow[], at: number): string[] =>
+  rows.map((r) => r.cells[at]?.trim() ?? '').filter((name) => name !== '');
 
-/**
- * Tables whose name cells hold the numbers too, with the two apart. Other tables are given back as they are.
- */
+const most = (names: readonly string[], test: (name: string) => boolean): boolean =>
+  names.length > 1 && names.filter(test).length >= MOST_NAMES * names.length;
+
+/** Tables whose name cells hold the numbers too, with the two apart. Other tables are given back as they are. */
 export function splitNumbers({ columns, rows }: RowsInColumns): RowsInColumns {
   const at = columns.findIndex((c) => c.role === 'name');
   if (at < 0 || columns.some((c) => c.role === 'number')) return { columns, rows };
-  const isNumbered = areNumbered(rows.map((r) => r.cells[at] ?? '').filter((name) => name.trim() !== ''));
+  const isNumbered = most(namesIn(rows, at), (name) => looksLikeNumbers(WITH_NUMBERS.exec(name)?.[2] ?? ''));
   return isNumbered ? apart({ columns, rows }, at, 'number', WITH_NUMBERS) : { columns, rows };
 }
 
@@ -36,13 +35,12 @@ export function splitNames({ columns, rows }: RowsInColumns): RowsInColumns {
   const at = columns.findIndex((c) => c.role === 'name');
   const has = (role: Column['role']) => columns.some((c) => c.role === role);
   if (has('type') && has('description')) return { columns, rows };
-  const names = rows.map((r) => r.cells[at]?.trim() ?? '').filter((name) => name !== '');
-  const most = (test: (name: string) => boolean) => names.length > 1 && names.filter(test).length >= MOST_NAMES * names.length;
+  const names = namesIn(rows, at);
   const typeOf = (name: string) => WITH_TYPE.exec(name)?.[2];
   const codes = new Set(names.flatMap((name) => typeOf(name) ?? []));
-  if (!has('type') && codes.size > 1 && most((name) => isTypeCode(typeOf(name) ?? '')))
+  if (!has('type') && codes.size > 1 && most(names, (name) => isTypeCode(typeOf(name) ?? '')))
     return apart({ columns, rows }, at, 'type', WITH_TYPE);
-  const isWhole = !has('description') && most((name) => WITH_WORDS.test(name));
+  const isWhole = !has('description') && most(names, (name) => WITH_WORDS.test(name));
   return isWhole ? apart({ columns, rows }, at, 'description', WITH_WORDS) : { columns, rows };
 }
 
