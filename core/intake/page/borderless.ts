@@ -134,7 +134,7 @@ function endOf(lines: readonly Line[], from: number, header: PageHeader, region:
     const text = textOf(line);
     const gap = at > 0 ? line.base - lines[at - 1]!.base : 0;
     if (isOver(line, text, bodySize, header.heads[1]?.x0 ?? region.right)) return at;
-    if (isProse(line, region) && !isInColumn(line, lines.slice(from, at), header)) return at;
+    if (isProse(line, region) && !isInColumn(line, lines.slice(from, at), header) && !isTitleOver(line, lines[at + 1])) return at;
     const next = headingAt(lines, at, starts);
     // Behind a wide gap two words over columns are enough for another table.
     const isApart = at > from && widest > 0 && gap > 1.8 * widest;
@@ -175,6 +175,14 @@ function isProse(line: Line, region: Region): boolean {
   const [only] = segments;
   if (segments.length > 1 || !only || line.words.length < 7) return false;
   return only.x0 < region.left + 0.12 * (region.right - region.left) && only.x1 - only.x0 > 0.42 * (region.right - region.left);
+}
+
+/** A long title of a group, `BIDIRECTIONAL CONTROL BUS – I2C COMPATIBLE`: capitals, and a row right under it. */
+function isTitleOver(line: Line, next: Line | undefined): boolean {
+  const text = textOf(line);
+  if (next === undefined || /[a-z]{3}/.test(text) || next.base - line.base > 2.4 * line.size) return false;
+  const segments = segmentsOf(next);
+  return segments.length >= 3 && segments.some((s) => looksLikeNumbers(s.text));
 }
 
 /** A line that begins where an inner column's heading or cells begin goes on with that column, however long it is. */

@@ -20,17 +20,26 @@ export function edgesUnder(header: PageHeader, body: readonly Line[], left: numb
     // A heading itself is a line that no edge should cut.
     for (let x = Math.max(0, Math.floor(h.x0 - left)); x <= Math.min(width - 1, Math.ceil(h.x1 - left)); x++) through[x]!++;
   }
-  const edges = header.heads.slice(1).map((next, i) => {
+  const edges: number[] = [];
+  for (const [i, next] of header.heads.slice(1).entries()) {
     // A column holds its heading, so that edges stand between headings; their places are off by a little where they are estimates.
     const { x0, x1 } = header.heads[i]!;
     const slack = 0.35 * (body[0]?.size ?? 9);
     const from = Math.max(0, Math.floor(Math.max(x0 + 1, x1 - slack) - left));
     const to = Math.min(width - 1, Math.ceil(Math.min(next.x1 - 1, next.x0 + slack) - left));
     // Headings with hardly a gap between them: lines run through there too, and cells begin under their heading.
-    if (next.x0 - header.heads[i]!.x1 < 0.45 * (body[0]?.size ?? 9)) return clearOfWords(body, header.heads[i]!.x0, next) ?? next.x0 - 1;
+    if (next.x0 - header.heads[i]!.x1 < 0.45 * (body[0]?.size ?? 9)) {
+      edges.push(clearOfWords(body, header.heads[i]!.x0, next) ?? next.x0 - 1);
+      continue;
+    }
     const isStart = (x: number) => starts.has(placeOf(left + x)) || starts.has(placeOf(left + x + 0.5));
-    return left + clearest(through, from, to, isStart);
-  });
+    const before = edges.at(-1) ?? left;
+    // Figures set to the right stand behind their heading: an edge before them would leave their column empty.
+    const inside = Math.min(...body.flatMap((l) => l.words.flatMap((w) => (w.x0 > before - 1 ? [w.x1] : []))));
+    const filled = Math.min(to, Math.max(from, Math.ceil(inside - left)));
+    const isCrossed = Math.min(...through.subarray(filled, to + 1)) > 0.2 * body.length;
+    edges.push(left + clearest(through, isCrossed ? from : filled, to, isStart));
+  }
   return [left, ...edges, right];
 }
 

@@ -78,7 +78,8 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
 
 /** Lines put over each other and weighed as a heading. */
 function readHeads(group: readonly Line[], gap: number, blank: number): Omit<PageHeader, 'at' | 'depth'> {
-  const heads = trim(stack(numbersApart(group.map((l) => apart(segmentsOf(l, gap, blank))))));
+  const isOneOfMany = group.length > 1;
+  const heads = trim(stack(numbersApart(group.map((l) => apart(segmentsOf(l, gap, blank), isOneOfMany)))));
   const texts = heads.map((h) => h.text);
   return {
     heads,
@@ -128,12 +129,24 @@ function isRow(line: Line): boolean {
 
 type Head = PageHeader['heads'][number];
 
-/** A lone text is a title as likely as headings, unless it is packages only. */
-const apart = (segments: Segment[]): Segment[] =>
-  segments.length > 1 || segments[0]?.words.every((w) => packageIn(w.text)?.name === w.text) ? segments.flatMap(apartByWords) : segments;
+/**
+ * A lone text is a title as likely as headings, unless it is packages only, or, in a heading of several lines, one of which
+ * each part stands over another kind of column: `Mnemonic Description` between `Pin` and `No.`
+ */
+function apart(segments: Segment[], isOneOfMany: boolean): Segment[] {
+  const parts = segments.flatMap(apartByWords);
+  if (segments.length > 1 || segments[0]?.words.every((w) => packageIn(w.text)?.name === w.text)) return parts;
+  const roles = new Set(parts.map((p) => roleOfHeading(p.text)));
+  if (parts.every((p) => p.text.endsWith('-'))) return parts;
+  const isPlain = parts.length > 1 && roles.size === parts.length && !roles.has(undefined) && !roles.has('ambiguous');
+  return isOneOfMany && isPlain ? parts : segments;
+}
 
 /** Headings of columns that no field of a pin comes from. */
 const UNREAD = /^(i\/?o )?(structure|level|buffer)s?$|^5[- ]?v([- ]tolerant)?$|^reset state$/i;
+
+/** Columns whose heading may begin with `Pin`. */
+const PAIRED: ReadonlySet<ReturnType<typeof roleOfHeading>> = new Set(['name', 'type', 'description']);
 
 /** `PIN NAME` is one heading where another stands over the numbers, and else two that were set tightly. */
 function numbersApart(lines: Segment[][]): Segment[][] {
@@ -144,7 +157,7 @@ function numbersApart(lines: Segment[][]): Segment[][] {
     line.flatMap((s) => {
       const [first, second, ...more] = s.words;
       const role = roleOfHeading(s.text);
-      const isPair = first && second && more.length === 0 && line.length > 1 && (role === 'name' || role === 'type');
+      const isPair = first && second && more.length === 0 && line.length > 1 && PAIRED.has(role);
       if (!isPair || roleOfHeading(first.text) !== 'ambiguous' || roleOfHeading(second.text) !== role) return [s];
       return [first, second].map((w) => ({ text: w.text, words: [w], x0: w.x0, x1: w.x1 }));
     }),
@@ -154,14 +167,21 @@ function numbersApart(lines: Segment[][]): Segment[][] {
 /** How many words the tightest line of headings has, and how many one heading has. */
 const [MOST_WORDS, LONGEST] = [16, 4];
 
+/** Over two columns that stand so near that their headings do. */
+const NUMBER_AND_NAME = /^no\.? name$/i;
+
 /**
  * `Type Description`, `LQFP48 LQFP64` set so tightly that no gap is left: several headings, where the whole is none and
  * each part is one. The fewest parts are taken.
  */
 function apartByWords(segment: Segment): Segment[] {
   const { words } = segment;
-  if (words.length < 2 || words.length > MOST_WORDS || roleOfHeading(segment.text) !== undefined) return [segment];
-  const isHead = (text: string) => roleOfHeading(text) !== undefined || packageIn(text)?.name === text || UNREAD.test(text);
+  // The upper halves of packages' names, `DFN- SOT-` over `6 23-5`.
+  if (words.every((w) => /^[A-Z]{2,6}-$/.test(w.text))) return words.map((w) => ({ text: w.text, words: [w], x0: w.x0, x1: w.x1 }));
+  const isHead = (text: string) =>
+    !NUMBER_AND_NAME.test(text) && (roleOfHeading(text) !== undefined || packageIn(text)?.name === text || UNREAD.test(text));
+  if (words.length < 2 || words.length > MOST_WORDS || (roleOfHeading(segment.text) !== undefined && isHead(segment.text)))
+    return [segment];
   // fewest[n]: where the last part of the first n words begins, and how many parts they are.
   const fewest: ({ from: number; parts: number } | undefined)[] = [{ from: 0, parts: 0 }];
   for (let end = 1; end <= words.length; end++)
@@ -194,7 +214,7 @@ function stack(lines: Segment[][]): Head[] {
       if (under.length === 0 && (isLine || roleOfHeading(seg.text) !== undefined || packageIn(seg.text)?.name === seg.text))
         heads.push({ text: seg.text, x0: seg.x0, x1: seg.x1 });
       for (const h of under) {
-        h.text = under.length > 1 && headingWorth([seg.text, h.text]) >= 2 ? h.text : `${seg.text} ${h.text}`;
+        h.text = under.length > 1 && headingWorth([seg.text, h.text]) >= 2 ? h.text : over(seg.text, h.text);
         if (under.length === 1) {
           h.x0 = Math.min(h.x0, seg.x0);
           h.x1 = Math.max(h.x1, seg.x1);
@@ -204,6 +224,9 @@ function stack(lines: Segment[][]): Head[] {
   }
   return heads.sort((a, b) => a.x0 - b.x0);
 }
+
+/** A heading's upper line and its lower one; `SOT-` over `23-5` is one word. */
+const over = (upper: string, lower: string): string => (/[A-Z]-$/.test(upper) ? `${upper}${lower}` : `${upper} ${lower}`);
 
 /** Takes prose of a neighbouring column away from the ends. */
 function trim(heads: Head[]): Head[] {

@@ -183,12 +183,15 @@ function spacedBands(lines: readonly CellLine[], anchors: readonly boolean[]): C
     .map((size, i) => ({ ratio: size / Math.max(0.5, sizes[i]!), at: (size + sizes[i]!) / 2 }))
     .filter((jump) => jump.ratio >= WIDER)
     .sort((a, b) => b.ratio - a.ratio);
-  for (const { at } of jumps) {
+  const parted = jumps.flatMap(({ at }) => {
     const bands = cutAt(lines, gaps, at);
     const counts = bands.map((band) => band.filter((l) => anchors[lines.indexOf(l)]).length);
-    if (counts.every((n) => n <= 1) && bands.some((band) => band.length > 1)) return bands;
-  }
-  return undefined;
+    if (!counts.every((n) => n <= 1) || !bands.some((band) => band.length > 1)) return [];
+    // Text of an inner column that belongs to no row: its gap is one of lines and not of rows.
+    const orphans = bands.filter((band, i) => counts[i] === 0 && band.every((l) => l.cells[0] === '')).length;
+    return [{ bands, orphans }];
+  });
+  return parted.reduce<(typeof parted)[number] | undefined>((a, b) => (a && a.orphans <= b.orphans ? a : b), undefined)?.bands;
 }
 
 function cutAt(lines: readonly CellLine[], gaps: readonly number[], least: number): CellLine[][] {

@@ -8,7 +8,7 @@ const SAYS_LOW =
   /\bactive[- ]low\b|\blow[- ]active\b|\(active low\)|\bactive when low\b|\bwhen (driven |pulled |taken )?low,? .*(reset|select|enable|shut)/i;
 /** What is said of a terminal that carries a mark: it acts, or tells, by a low level. */
 const ACTS_LOW =
-  /\b(logic )?low (level )?(to (enable|disable|reset|activate|select|start|shut)|when|during|in|while|indicates|enables|selects|resets|if)\b|\bwhen low\b|\bgoes low\b/i;
+  /\b(logic )?low (level )?(to (enable|disable|reset|activate|select|start|shut)|when|during|in|while|indicates|enables|selects|resets|if)\b|\bwhen low\b|\bgoes low\b|\b(low|L) ?[=:] ?(enabled?|active|on|reset|selected)\b/i;
 /** What is low-active at times only, or in one of two roles, is not so of the terminal. */
 const AT_TIMES = /^\s*(open[- ]drain )?(output )?(after|during|while|in [A-Za-z-]+ mode)\b/i;
 const SAYS_HIGH = /\bactive[- ]high\b|\bhigh[- ]active\b/i;
@@ -33,11 +33,13 @@ const UNMARKED = /^[A-MO-Z](?!.*(?:_[BLN]|N\d*)$)[A-Z0-9_]*$/;
 const isPlain = (name: string): boolean => /^[A-MO-Z][A-Z0-9_]*$/.test(name) && !/_[BLN]$/.test(name) && !LOW_STEM.test(name);
 const LOW_STEM = /N(RE?SE?T|TRST|CS|SS|CE|OE|WE|RD|WR|IRQ|INT|MR|SHDN|FAULT|SLEEP)\d*$|(CS|SS|RE?SE?T|TRST|IRQ|INT|SHDN|FAULT|SLEEP)N\d*$/;
 const NOT_LOW: ActiveLow = { activeLow: false };
+/** `PDB = L` as well. */
+const TELLS_OF_LOW = /low|= ?L\b/i;
 
 /** Whether a terminal is active low: by an overbar, by the description, or by a mark on a name whose function agrees. */
 export function readActiveLow(name: string, overbar: boolean, description: string, names: ReadonlySet<string>): ActiveLow {
   if (overbar) return { activeLow: true, because: 'overbar' };
-  if ((UNMARKED.test(name) || isPlain(name)) && !/low/i.test(description)) return NOT_LOW;
+  if ((UNMARKED.test(name) || isPlain(name)) && !TELLS_OF_LOW.test(description)) return NOT_LOW;
   const main = name.split('/')[0] === '' ? name : name.split('/')[0]!;
   if (RESETS.test(main) && PULLED_LOW.test(description)) return { activeLow: true, because: `“${PULLED_LOW.exec(description)![0]}”` };
   const mark = markOf(main, names);
@@ -56,7 +58,7 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
   if (!mark && bar && !names.has(`${bar[1]}A`) && acts) return lowByBar(bar[1]!, acts[0]);
   if (!mark && other !== undefined && main !== '') return { activeLow: false, unsure: `${other} is marked active low, ${main} is not` };
   if (!mark)
-    return bar && KNOWN.test(bar[1]!) && /\blow\b/i.test(description) ? perhapsByBar(bar[1]!, 'low') : lowByDeed(main, description);
+    return bar && KNOWN.test(bar[1]!) && TELLS_OF_LOW.test(description) ? perhapsByBar(bar[1]!, 'low') : lowByDeed(main, description);
   if (SAYS_HIGH.test(description))
     return {
       activeLow: false,
@@ -69,23 +71,31 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
 }
 
 const SELECTED_LOW = /\b(selected|addressed|active|enabled)\b[^.;]{0,30}\b(while|when)\b[^.;]{0,12}\blow\b|\blow (level )?selects (the|this) (device|part|chip|slave)\b/i; // prettier-ignore
-const RESETS_LOW = /\blow (level |pulse |signal )?[^.;]{0,24}\b(resets?|clears?)\b/i;
+const RESETS_LOW = /^\W*reset low\b|\blow (level |pulse |signal )?[^.;]{0,24}\b(resets?|clears?)\b/i;
 const ENABLES_LOW = /\b(held|pulled|driven|taken) low to\b|\blow (level )?(enables|activates)\b|\blow(-going)? pulse\b/i;
-const TURNS_OFF_LOW = /\blow\b[^.;]{0,20}\b(turns? [^.;]{0,24}\boff|shuts? [^.;]{0,24}\bdown|disables?|powers? [^.;]{0,24}\bdown)\b|\blow\b[^.;]{0,20}\b(turn off|shutdown|shut down)\b/i; // prettier-ignore
+const TURNS_OFF_LOW = /\blow\b[^.;]{0,20}\b(turns? [^.;]{0,24}\boff|shuts? [^.;]{0,24}\bdown|disables?|powers? [^.;]{0,24}\bdown)\b|\blow\b[^.;]{0,20}\b(turn off|shutdown|shut down)\b|\b(low|L) ?[=:] ?((is |it is |the \w+ is )?disabled|off|shut ?down|power[- ]?down|standby|sleep)\b/i; // prettier-ignore
+
+const TELLS_LOW = /\bgoes low\b|\b(is |are )?(pulled|driven|asserted|asserts|pulls|drives) low (when|on|if|by|to|during|while|after|in)\b|^[^.;]{0,40}\blow (on|upon|to (indicate|signal|report)|in case of|when|while|during|if)\b|[.;,] *(logic )?low (on|upon|to (indicate|signal|report)|in case of|when|while|during|if|indicates|signals|reports)\b/i; // prettier-ignore
+/** A low level that starts something, where nothing is said of a high one. */
+const STARTS_LOW = /\ban? (logic )?low( level| pulse)?( for [^.;,]{1,16}?)? (turns|starts|wakes|activates|enables)\b/i;
 
 /** What a low level does, by what a terminal is for. */
 const DEEDS: readonly [RegExp, RegExp][] = [
   [/^S?(CS|SS|CE)\d*$/, SELECTED_LOW],
   [RESETS, RESETS_LOW],
   [/^(SHDN|SHUTDOWN|SD|PD|PDN|PWDN|SLEEP|STBY|STANDBY)\d*$/, TURNS_OFF_LOW],
+  [/^(FAULT|FLT|ALERT|INTR?|IRQ|ERR|ERROR|ALARM|WARN(ING)?|LBO|PFO|OC|OCP|OTW|OTP|OVCUR|THERM|TRIP)\d*$/, TELLS_LOW],
   [KNOWN, ENABLES_LOW],
 ];
 
 /** A name without a mark whose terminal acts by a low level all the same. */
 function lowByDeed(name: string, description: string): ActiveLow {
-  const stem = tail(name);
+  // `SHDN A`: the channel behind it is no part of the function.
+  const stem = tail(name).replace(/ [A-D1-4]$/, '');
   const by = DEEDS.find(([stems]) => stems.test(stem))?.[1];
   const deed = by?.exec(description)?.[0];
+  const start = deed === undefined && !/\bhigh\b/i.test(description) ? STARTS_LOW.exec(description)?.[0] : undefined;
+  if (start !== undefined) return { activeLow: false, unsure: `“${start}”, but no mark on ${name}` };
   if (deed === undefined) return NOT_LOW;
   // Many print SHDN without a bar over it where a low level shuts the part down.
   return by === TURNS_OFF_LOW

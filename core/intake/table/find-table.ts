@@ -160,7 +160,8 @@ function under(grid: Grid, header: Header, until = grid.rows.length): FoundTable
       continue;
     }
     const fitted = fit(grid, header, row);
-    if (blanks > 0 && rows.length > 0 && !continues(fitted, header.cells.length, nextFilled(grid, first + i + 1))) break;
+    const goesOn = () => continues(fitted, header.cells.length, nextFilled(grid, first + i + 1)) || isWithinPages(grid, rows, first + i, until);
+    if (blanks > 0 && rows.length > 0 && !goesOn()) break;
     blanks = 0;
     rows.push(fitted);
   }
@@ -177,6 +178,17 @@ function continues(row: GridRow, columns: number, below: GridRow | undefined): b
   const [only, ...others] = filled(row);
   const isHeading = only !== undefined && others.length === 0 && columns > 1 && only.length < 50 && !/[.;]$|=/.test(only);
   return isHeading && below !== undefined && hasNumber(below);
+}
+
+/**
+ * On a page what stands apart can be a line of a tall cell, or the title of a group: full rows that have a number where the
+ * rows above have theirs follow soon.
+ */
+function isWithinPages(grid: Grid, above: readonly GridRow[], from: number, until: number): boolean {
+  if (grid.rows[from]?.place?.boxes === undefined) return false;
+  const isNumbered = (r: GridRow, k: number) => looksLikeNumbers(r.cells[k] ?? '');
+  const at = grid.rows[from]!.cells.findIndex((_, k) => above.filter((r) => isNumbered(r, k)).length * 2 > above.length);
+  return at >= 0 && grid.rows.slice(from, Math.min(until, from + 5)).some((r) => isNumbered(r, at) && filled(r).length > 2);
 }
 
 const nextFilled = (grid: Grid, from: number): GridRow | undefined => grid.rows.slice(from, from + 4).find((r) => !isBlank(r));

@@ -79,6 +79,12 @@ const CUES: readonly Cue[] = [
   {
     type: 'supply-in',
     against: ['input'],
+    words: /\binput( pin)? (of|for|to) [^.;]{0,16}\b(ldo|regulator)s?\b/i,
+    unless: /\b(enable|feedback|control|select|reference|sense|error amplifier)\b/i,
+  },
+  {
+    type: 'supply-in',
+    against: ['input'],
     words: /\bhigh[- ]voltage (input|supply)\b|\bstart-?up (input|current|supply)\b|\bfor (the )?start-?up\b/i,
     unless: /\b(time|delay|ramp|slope|mode|signal|select\w*|sequence)\b/i,
   },
@@ -95,7 +101,10 @@ const CUES: readonly Cue[] = [
     unless: /\bresistor|\bshunt\b|\bcurrent[- ]sens/i,
   },
   { type: 'supply-out', against: ['output'], words: /\bbias(ing)? (voltage|supply)\b/i, unless: /\binput\b|\bset|\badjust/i },
+  { type: 'supply-out', against: ['output'], alone: true, name: /^V?(LDO|REG)\d*(_?O(UT)?)?\d?$/, unless: /\bsens|\bfeedback\b|\bgate\b/i },
   { type: 'supply-out', against: ['output'], words: /\bterminat(ing|ion) (output|regulator|rail)\b/i },
+  { type: 'output', against: ['input'], name: /^n?INTR?_?\d?$/, words: /\binterrupt\b/i, unless: /\binputs?\b/i },
+  { type: 'output', against: ['passive'], words: /\bsources (an?|out) [^.;]{0,40}\b(current|ratio)\b/i },
   // What feeds or clocks another device comes out of this one.
   {
     type: 'supply-out',

@@ -32,14 +32,18 @@ const BESIDE = [
     '\\b((?:turns?|switch(?:es)?|cuts?|pulls?) (?:the |all |both |its )?(?:[\\w-]+ ){0,2}?)(?:in|out)puts?(?= (?:on|off|low|high)\\b)',
     'gi',
   ),
-  /\b()(?:in|out)puts?(?= (?:are|is) (?:enabled|disabled|active|on|off|held|forced|placed|put|turned)\b)/gi,
+  /\b()(?:in|out)puts?(?= (?:(?:pin|channel|stage|driver)s? (?:[\w-]+ ){0,4})?(?:are|is) (?:enabled|disabled|active|on|off|held|forced|placed|put|turned)\b)/gi,
+  // `all DACs output a span`: a verb.
+  /\b((?:\w+s|which|they) )output(?= (?:a|an|the|from) )/g,
+  // `both OUT1 and OUT2 are tri-stated`
+  /\b((?:[A-Z]+\d* (?:and|or) )?OUT\w{0,4} (?:are|is) )(?:three|tri|3)-?stated\b/g,
   /\b()(?:in|out)puts?(?= (?:go|goes|becomes?|floats?|stays?|remains?)\b)/gi,
   /\b()(?:[Ii]n|[Oo]ut)puts?(?= [A-Z0-9]{1,4} (?:low|high)\b(?!-))/g,
   /\b()(?:in|out)puts?(?= (?:sens(?:e|ing)|frequency|swing|slew|impedance|amplitude|power level)\b)/gi,
 ];
 
 /** A text in which only the terminal's own direction is left. */
-const ownWords = (text: string): string => (/put/i.test(text) ? BESIDE.reduce((t, beside) => t.replace(beside, '$1…'), text) : text);
+const ownWords = (text: string): string => (/put|OUT/i.test(text) ? BESIDE.reduce((t, beside) => t.replace(beside, '$1…'), text) : text);
 
 /** Evidence for types from a description's words, strongest first. */
 export const wordsOfType = remember((given: string): Evidence[] => {
@@ -49,12 +53,19 @@ export const wordsOfType = remember((given: string): Evidence[] => {
   // A rail that is named behind the first clause is one that the terminal is wired to or works with, unless a clause begins with it.
   const told = (type: ElectricalType, at: number) =>
     at <= clause || !RAILS.has(type) ? 1 : /[.;]\s+$/.test(text.slice(0, at)) ? 0.8 : 0.4;
+  // How it drives is often a sentence of its own, behind what it is for.
+  const isOwnClause = (type: ElectricalType, at: number) =>
+    type === 'open-drain' && /[.;,(]\s*((it|this pin) is )?(an? )?(active[- ](low|high),? )?$/i.test(text.slice(Math.max(0, at - 40), at));
   const found: (Evidence & { at: number; isAdvice: boolean })[] = [];
   for (const { type, weight, words, unless, isAdvice = false } of WORDINGS) {
     const match = words.exec(text);
     if (match && !unless?.test(text))
       found.push({
-        ...evidence(type, weight * lead(match.index) * told(type, match.index), `“${match[0].trim()}”`),
+        ...evidence(
+          type,
+          weight * (isOwnClause(type, match.index) ? 1 : lead(match.index)) * told(type, match.index),
+          `“${match[0].trim()}”`,
+        ),
         at: match.index,
         isAdvice,
       });

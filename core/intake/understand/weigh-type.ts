@@ -114,8 +114,12 @@ export function weighType({ name, code, description, told: cell }: Said): TypeCo
 function ofPowerOutput(told: Evidence[], name: string, description: string): Evidence[] {
   const rail = told.find((e) => e.type === 'supply-out');
   if (!rail || told.length < 2 || told.some((e) => e !== rail && e.type !== 'output')) return told;
-  return [...evidenceOfName(name), ...wordsOfType(description)].some((e) => e.type === 'supply-out') ? [rail] : told;
+  const said = [...evidenceOfName(name), ...wordsOfType(description)];
+  if (said.some((e) => e.type === 'supply-out')) return [rail];
+  return OF_BRIDGE.test(description) && said.some((e) => e.type === 'output') ? told.filter((e) => e !== rail) : told;
 }
+
+const OF_BRIDGE = /\bbridge\b|\bmotor\b|\bspeaker\b|\bphase [a-z]\b|\bloudspeaker\b/i;
 
 /** In a class of power an input is one of supply, and an output a rail. */
 const ofPower = (e: Evidence, told: readonly Evidence[]): Evidence =>
@@ -137,7 +141,7 @@ const testTerminal = (name: string, description: string): Evidence[] =>
     : [];
 
 /** Words that are said of signals, whatever their names. */
-const OF_SIGNAL = /\b(analog(ue)?|signal|differential|channel|data|logic|sense|threshold|divider)\b/i;
+const OF_SIGNAL = /\b(analog(ue)?|signal|differential|channel|data|logic|sense|threshold|divider|command|sequence)\b/i;
 
 /**
  * A column that says input or output of what has a supply's name: the column's word is as often meant of the rail, so that

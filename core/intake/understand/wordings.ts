@@ -59,7 +59,7 @@ export const WORDINGS: readonly Wording[] = [
     weight: 8,
     words: /\b(crystal|xtal|resonator)\b/i,
     unless:
-      /\bno crystal\b|\b(pull|tune|trim)(s|ing)? (of )?the crystal\b|\bcrystal (pulling|trim)|\bclock (output|buffer)|\bwithout (a )?crystal/i,
+      /\bno crystal\b|\b(if|when) (a |an |the )?(\w+ )?crystal is\b|\b(pull|tune|trim)(s|ing)? (of )?the crystal\b|\bcrystal (pulling|trim)|\bclock (output|buffer)|\bwithout (a )?crystal/i,
   },
   { type: 'passive', weight: 6.5, words: /\bpassive\b/i },
   // What goes to and fro between two terminals is on no rail, whatever pumps it.
@@ -114,7 +114,15 @@ export const WORDINGS: readonly Wording[] = [
   {
     type: 'passive',
     weight: 6.5,
-    words: /\b(loop|external) filter (components? )?(must be|should be|is|are|has to be) (connected|attached|placed)\b/i,
+    words:
+      /\b(loop|external) filter (components? )?(must be|should be|is|are|has to be) (connected|attached|placed)\b|^\W*external (loop[- ])?filter components?\b/i,
+  },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words:
+      /^\W*(an? )?(external )?(capacitor|resistor) (connected )?(from|between) this pin (to|and)\b|\bcharge[- ]?pump (pin|terminal)\b[^.;]{0,24}\bcapacitor\b/i,
+    unless: /\bpull-?(up|down)\b|\bopen[- ](drain|collector)\b/i,
   },
   // Contacts and poles of relays and switches.
   {
@@ -172,7 +180,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'supply-out',
     weight: 8,
     words:
-      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc[-/]?dc|converter rail|core regulator)( ?\d{1,2})?('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (voltage )?output\b|\breference out\b|\bsupply output\b|\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (\d[\d.]* ?V )?((analog(ue)?|digital|core|gate|driver) )*(supply|rail|voltage)\b|\bbias (supply|rail) output\b|\b(internal|regulator) (core |digital |analog )?(supply|regulator|rail)( voltage)? (bypass|decoupl\w*)\b|\bregulated output voltage\b|\bldo output\b|\bcharge[- ]?pump rail\b/i,
+      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc[-/]?dc|converter rail|core regulator)( ?\d{1,2})?('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\d?\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (voltage )?output\b|\breference out\b|\bsupply output\b|(?<!high-)\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (\d[\d.]* ?V )?((analog(ue)?|digital|core|gate|driver) )*(supply|rail|voltage)\b|\bbias (supply|rail) output\b|\b(internal|regulator) (core |digital |analog )?(supply|regulator|rail)( voltage)? (bypass|decoupl\w*)\b|\bregulated output voltage\b|\bldo output\b|\bcharge[- ]?pump rail\b|\boutput voltage (pin )?(of|for|from) (the )?(ldo|dc[-/]?dc|regulator|buck|boost|load switch)( ?\d{1,2})?\b/i,
     unless:
       /\bflying[- ]cap|\bfeedback\b|\bsense\b|\boutput( voltage| level)? (select|set|adjust|program|trim)|\binput (to|of|for|supply)\b|\benable\b|\bpower[- ]good\b|\bloop filter\b|\bphase (detector|comparator)\b|\bcharge[- ]?pump (output )?current\b/i,
   },
@@ -225,6 +233,7 @@ export const WORDINGS: readonly Wording[] = [
     unless: /\b(data|digital|serial|bit|feedback|sense|a\/d|adc|d\/a|dac|switch(ed)? node)\b/i,
   },
   { type: 'open-drain', weight: 7, words: /\bopen[- ](drain|collector)\b/i, unless: /\b(not|no) open[- ]drain\b/i },
+  { type: 'open-drain', weight: 7, words: /\bNMOS (\w+ )?output\b|\b[Cc]ollector output\b/ },
   // Which of the two is set by the user: it is an output either way.
   {
     type: 'output',
@@ -277,6 +286,27 @@ export const WORDINGS: readonly Wording[] = [
     words: /\binputs?\b/i,
     unless:
       /\binput (supply|power|ground)\b|\b(supply|power) input\b|\binputs? ?(\/|and|or) ?outputs?\b|\b(to|of|from|at|by|with) (the |an? )?(\w+ )?inputs?\b/i,
+  },
+  { type: 'input', weight: 7, words: /^\W*analog(ue)? (signal |voltage )?inputs?\b/i, unless: /\bsupply|\bpower\b|\boutputs?\b|\bi\/o\b/i },
+  {
+    type: 'input',
+    weight: 6,
+    words: /^\W*(monitors|senses|measures|detects) (the|an?|its)\b/i,
+    unless: /\boutputs?\b(?! (voltage|current))|\bsupplies\b/i,
+  },
+  // Levels of a setting, told by what each of them means.
+  {
+    type: 'input',
+    weight: 4.5,
+    words:
+      /\b(mode|direction|select|setting|polarity|range|rate)\b[^.;]{0,20}[.;:,] *(low|high|open|[01HL]) ?[=:] ?[^.;]{0,40}[.;,] *(low|high|open|floating|[01HL]) ?[=:]/i,
+    unless: /\boutput\b|\bopen[- ](drain|collector)\b|\bi\/o\b/i,
+  },
+  {
+    type: 'output',
+    weight: 5.5,
+    words: /^\W*(card )?(reset|clock|data|select|enable)( signal)? to (the )?(card|sim|panel|display|memory|slave|peripheral)\b/i,
+    unless: /\binput\b/i,
   },
   // Where a signal goes to, or comes from, where neither word for it stands.
   { type: 'output', weight: 4.5, words: fromOrTo('to|towards?'), unless: /\b(resistor|capacitor|tied?|connect\w*|wired?|inputs?)\b/i },
