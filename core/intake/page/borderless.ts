@@ -83,7 +83,7 @@ function tableUnder(
   // A row or two under the heading of the table before show no column of numbers by themselves.
   const goesOn = before !== undefined && before.keys.length > 0 && isSame(header, before.header);
   const keys = own.length === 0 && goesOn ? before.keys : own;
-  const prose = body.findIndex((l) => flowsOver(l, edges, keys));
+  const prose = body.findIndex((l, i) => flowsOver(l, edges, keys) && !isTitleOver(body, i));
   if (prose >= 0) body.splice(prose);
   if (keys.length === 0 || body.length === 0) return { end: Math.max(first, at + 1), stays: undefined };
   return {
@@ -134,7 +134,7 @@ function endOf(lines: readonly Line[], from: number, header: PageHeader, region:
     const text = textOf(line);
     const gap = at > 0 ? line.base - lines[at - 1]!.base : 0;
     if (isOver(line, text, bodySize, header.heads[1]?.x0 ?? region.right)) return at;
-    if (isProse(line, region) && !isInColumn(line, lines.slice(from, at), header) && !isTitleOver(line, lines[at + 1])) return at;
+    if (isProse(line, region) && !isInColumn(line, lines.slice(from, at), header) && !isTitleOver(lines, at)) return at;
     const next = headingAt(lines, at, starts);
     // Behind a wide gap two words over columns are enough for another table.
     const isApart = at > from && widest > 0 && gap > 1.8 * widest;
@@ -157,13 +157,14 @@ function headingAt(lines: readonly Line[], at: number, columns: readonly number[
 const isOver = (line: Line, text: string, bodySize: number, second: number): boolean =>
   /^(table|figure|fig\.)\s*\d/i.test(text) ||
   line.size > 1.3 * bodySize ||
-  (isNoteLine(line, text) && line.words[0]!.x0 < second) ||
+  (isNoteLine(line, text) && line.words[0]!.x0 < second && !isNumberedRow(line)) ||
   headsOtherTable(segmentsOf(line).map((s) => s.text)) ||
   // Set tightly, such a heading is one run of words; single words of it stand in descriptions too.
-  headsOtherTable(
-    line.words.map((w) => w.text),
-    Math.max(3, 0.6 * line.words.length),
-  );
+  (line.words[0]!.x0 < second &&
+    headsOtherTable(
+      line.words.map((w) => w.text),
+      Math.max(3, 0.6 * line.words.length),
+    ));
 
 /** A marked note, or a sentence; a row has white between its cells and is none, whatever its description ends with. */
 const isNoteLine = (line: Line, text: string): boolean =>
@@ -173,16 +174,21 @@ const isNoteLine = (line: Line, text: string): boolean =>
 function isProse(line: Line, region: Region): boolean {
   const segments = segmentsOf(line, 0.8);
   const [only] = segments;
-  if (segments.length > 1 || !only || line.words.length < 7) return false;
+  if (segments.length > 1 || !only || line.words.length < 7 || isNumberedRow(line)) return false;
   return only.x0 < region.left + 0.12 * (region.right - region.left) && only.x1 - only.x0 > 0.42 * (region.right - region.left);
 }
 
-/** A long title of a group, `BIDIRECTIONAL CONTROL BUS – I2C COMPATIBLE`: capitals, and a row right under it. */
-function isTitleOver(line: Line, next: Line | undefined): boolean {
-  const text = textOf(line);
-  if (next === undefined || /[a-z]{3}/.test(text) || next.base - line.base > 2.4 * line.size) return false;
-  const segments = segmentsOf(next);
-  return segments.length >= 3 && segments.some((s) => looksLikeNumbers(s.text));
+/** `5 VLOGIC Digital supply. Its range is`, with hardly a gap between its cells: a number, and a name in capitals. */
+const isNumberedRow = ({ words: [first, second] }: Line): boolean =>
+  first !== undefined && looksLikeNumbers(first.text) && /^[A-Z][A-Z\u0305]/.test(second?.text ?? '');
+
+/** A long title of a group, `BIDIRECTIONAL CONTROL BUS – I2C COMPATIBLE`: no sentence, and a row right under it. */
+function isTitleOver(lines: readonly Line[], at: number): boolean {
+  const text = textOf(lines[at]!);
+  if (text.length > 64 || !/^[A-Z].*[^.,:;]$/.test(text)) return false;
+  // Of a row whose cells are centred a line of words comes first.
+  const below = lines.slice(at + 1, at + 4).filter((l, i) => l.base - lines[at + i]!.base < 2.4 * l.size);
+  return below.some((l) => segmentsOf(l).length >= 3 && segmentsOf(l).some((s) => looksLikeNumbers(s.text)));
 }
 
 /** A line that begins where an inner column's heading or cells begin goes on with that column, however long it is. */
@@ -235,6 +241,9 @@ function continuation(
   return tries.reduce((a, b) => (b.rows > a.rows || (b.rows === a.rows && b.crossed < a.crossed) ? b : a));
 }
 
+/** How many lines of a centred row may stand above its number. */
+const TALL = 12;
+
 function goesOn(
   lines: readonly Line[],
   edges: readonly number[],
@@ -251,7 +260,7 @@ function goesOn(
     if (at > 0 && line.base - lines[at - 1]!.base > 4.5 * line.size && !hasRowSoon(lines, at)) break;
     const cut = cutLine(line, edges);
     if (isRow(cut)) rows++;
-    else if (rows === 0 && at > 3) return none;
+    else if (rows === 0 && (at > TALL || (at > 3 && crossed > 0.4 * at))) return none;
     if (cut.crossed) crossed++;
     end = at + 1;
   }

@@ -63,4 +63,6 @@ function hasMap(texts: readonly string[]): boolean {
   return ['A', 'B', 'C', '1', '2', '3'].every((t) => all.has(t));
 }
 
-const numbersIn = (texts: readonly string[]): number => texts.filter((t) => looksLikeNumbers(t.split(/\s+/)[0] ?? '') || t === 'EP').length;
+/** Texts with a terminal's number among their first words; names can stand before it, `LDQS, LDQS# F3, G3`. */
+const numbersIn = (texts: readonly string[]): number =>
+  texts.filter((t) => t === 'EP' || t.split(/\s+/, 5).some((word) => looksLikeNumbers(word.replace(/,$/, '')))).length;

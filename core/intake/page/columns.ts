@@ -37,8 +37,10 @@ export function edgesUnder(header: PageHeader, body: readonly Line[], left: numb
     // Figures set to the right stand behind their heading: an edge before them would leave their column empty.
     const inside = Math.min(...body.flatMap((l) => l.words.flatMap((w) => (w.x0 > before - 1 ? [w.x1] : []))));
     const filled = Math.min(to, Math.max(from, Math.ceil(inside - left)));
-    const isCrossed = Math.min(...through.subarray(filled, to + 1)) > 0.2 * body.length;
-    edges.push(left + clearest(through, isCrossed ? from : filled, to, isStart));
+    const isCrossed = Math.min(...through.subarray(filled, to + 1)) > CROSSED * body.length;
+    // Cells so near to each other that they are one stretch of text: the words part them.
+    const parted = isCrossed ? clearOfWords(body, left + filled, next, CROSSED * body.length) : undefined;
+    edges.push(parted ?? left + clearest(through, isCrossed ? from : filled, to, isStart));
   }
   return [left, ...edges, right];
 }
@@ -107,8 +109,11 @@ export function settled(body: readonly Line[]): Line[] {
   }));
 }
 
-/** The place near a heading's left end that the fewest words run through. */
-function clearOfWords(body: readonly Line[], from: number, next: { x0: number; x1: number }): number | undefined {
+/** The share of lines that run through every place between two headings where their columns stand too near for gaps. */
+const CROSSED = 0.2;
+
+/** The place near a heading's left end that the fewest words run through; undefined where more than `most` do. */
+function clearOfWords(body: readonly Line[], from: number, next: { x0: number; x1: number }, most = Infinity): number | undefined {
   const words = body.flatMap((l) => l.words.filter((w) => w.x1 > from && w.x0 < next.x1));
   let best: { x: number; cut: number } | undefined;
   for (let x = next.x0 + 4; x > Math.max(from + 2, next.x0 - 12); x -= 0.5) {
@@ -116,7 +121,7 @@ function clearOfWords(body: readonly Line[], from: number, next: { x0: number; x
     const away = Math.abs(x - (next.x0 - 1)) / 50;
     if (!best || cut + away < best.cut) best = { x, cut: cut + away };
   }
-  return best?.x;
+  return best && best.cut <= most ? best.x : undefined;
 }
 
 /** The middle of the clearest stretch; of equally clear ones one before which cells begin, and of those the widest. */
