@@ -19,7 +19,26 @@ export function chainsOf(blocks: readonly Block[]): Chain[] {
     if (last && (block.goesOn || follows(block, last))) last.push(block);
     else chains.push([block]);
   }
-  return chains;
+  return beside(chains);
+}
+
+/**
+ * A table that goes on in the next text column does so above its first part, by their heights: what was found before the table
+ * that it goes on with is put behind it.
+ */
+function beside(chains: Chain[]): Chain[] {
+  const joined = new Set<Chain>();
+  for (const chain of chains) {
+    const first = chain[0]!;
+    const isOpen = headOf(first) === undefined && !first.goesOn;
+    const before = isOpen
+      ? chains.find((other) => other !== chain && !joined.has(other) && other.at(-1)!.page === first.page && follows(first, other))
+      : undefined;
+    if (!before) continue;
+    before.push(...chain);
+    joined.add(chain);
+  }
+  return chains.filter((c) => !joined.has(c));
 }
 
 function follows(block: Block, chain: Chain): boolean {
@@ -42,9 +61,10 @@ const headOf = (block: Block): string | undefined => {
 /** A chain as a grid of cells. `from` is the number of its first row, so that rows of all chains are told apart. */
 export function gridOf(chain: Chain, from: number, back: (page: number, box: Box) => Box): Grid {
   const rows: GridRow[] = [];
-  for (const block of chain) {
+  for (const given of chain) {
+    const block = given === chain[0] ? given : withoutRest(given, rows.at(-1));
     // A merged cell that goes on over a page break stands empty there, over the first rows.
-    const first = block === chain[0] ? -1 : block.rows.findIndex((r) => r.cells.some(looksLikeNumbers));
+    const first = given === chain[0] ? -1 : block.rows.findIndex((r) => r.cells.some(looksLikeNumbers));
     for (const [i, row] of block.rows.entries()) {
       const line = from + rows.length;
       const below = i === first ? block.rows[i + 1]?.same : undefined;
@@ -59,6 +79,17 @@ export function gridOf(chain: Chain, from: number, back: (page: number, box: Box
     }
   }
   return unfold({ layout: 'cells', rows });
+}
+
+/** Lists of numbers that a page's end parts: `A1, A8,` and, on the next page, `C1` in a row of its own. */
+function withoutRest(block: Block, last: GridRow | undefined): Block {
+  const [first, ...rows] = block.rows;
+  if (!first || !last || first.cells.length !== last.cells.length) return block;
+  const filledAt = first.cells.flatMap((c, i) => (c === '' ? [] : [i]));
+  const isRest = filledAt.some((i) => last.cells[i]!.endsWith(',') && looksLikeNumbers(first.cells[i]!));
+  if (!isRest || filledAt.length > 2) return block;
+  last.cells = last.cells.map((c, i) => (filledAt.includes(i) ? `${c}\n${first.cells[i]!}` : c));
+  return { ...block, rows };
 }
 
 /** An empty cell has a place too: its column, as high as its row. */

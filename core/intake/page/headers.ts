@@ -167,6 +167,9 @@ function numbersApart(lines: Segment[][]): Segment[][] {
 /** How many words the tightest line of headings has, and how many one heading has. */
 const [MOST_WORDS, LONGEST] = [16, 4];
 
+/** `No. Module`: the numbers, and beside them a column that says nothing of a pin. */
+const NUMBER_AND_OTHER = /^(no\.?|#) [A-Z][a-z]+$/i;
+
 /** Over two columns that stand so near that their headings do. */
 const NUMBER_AND_NAME = /^no\.? name$/i;
 
@@ -178,6 +181,8 @@ function apartByWords(segment: Segment): Segment[] {
   const { words } = segment;
   // The upper halves of packages' names, `DFN- SOT-` over `6 23-5`.
   if (words.every((w) => /^[A-Z]{2,6}-$/.test(w.text))) return words.map((w) => ({ text: w.text, words: [w], x0: w.x0, x1: w.x1 }));
+  if (NUMBER_AND_OTHER.test(segment.text) && roleOfHeading(segment.text) === undefined)
+    return words.map((w) => ({ text: w.text, words: [w], x0: w.x0, x1: w.x1 }));
   const isHead = (text: string) =>
     !NUMBER_AND_NAME.test(text) && (roleOfHeading(text) !== undefined || packageIn(text)?.name === text || UNREAD.test(text));
   if (words.length < 2 || words.length > MOST_WORDS || (roleOfHeading(segment.text) !== undefined && isHead(segment.text)))
@@ -226,7 +231,8 @@ function stack(lines: Segment[][]): Head[] {
 }
 
 /** A heading's upper line and its lower one; `SOT-` over `23-5` is one word. */
-const over = (upper: string, lower: string): string => (/[A-Z]-$/.test(upper) ? `${upper}${lower}` : `${upper} ${lower}`);
+const over = (upper: string, lower: string): string =>
+  /[A-Z\d]-$/.test(upper) || /^-\d/.test(lower) ? `${upper}${lower}` : `${upper} ${lower}`;
 
 /** Takes prose of a neighbouring column away from the ends. */
 function trim(heads: Head[]): Head[] {

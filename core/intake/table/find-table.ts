@@ -81,11 +81,16 @@ function findHeaders(grid: Grid): Header[] {
   return headers;
 }
 
+/** A package's name that its narrow column broke: `SOT-` over `23-5`. */
+const unbroken = (row: GridRow): GridRow =>
+  row.cells.some((c) => BROKEN.test(c)) ? { ...row, cells: row.cells.map((c) => c.replace(BROKEN, '-')) } : row;
+const BROKEN = /(?<=[A-Z\d])(?:-\n|\n-)(?=\d)/;
+
 /** A cell of figures alone stands in no heading. */
 const FIGURES = /^\d+$/;
 
 function headerAt(grid: Grid, at: number): Header | undefined {
-  const row = grid.rows[at]!;
+  const row = unbroken(grid.rows[at]!);
   if (row.cells.some((c) => FIGURES.test(c))) return undefined;
   const single = asHeader(grid, row, at);
   const next = grid.rows[at + 1];
@@ -160,7 +165,8 @@ function under(grid: Grid, header: Header, until = grid.rows.length): FoundTable
       continue;
     }
     const fitted = fit(grid, header, row);
-    const goesOn = () => continues(fitted, header.cells.length, nextFilled(grid, first + i + 1)) || isWithinPages(grid, rows, first + i, until);
+    const goesOn = () =>
+      continues(fitted, header.cells.length, nextFilled(grid, first + i + 1)) || isWithinPages(grid, rows, first + i, until);
     if (blanks > 0 && rows.length > 0 && !goesOn()) break;
     blanks = 0;
     rows.push(fitted);

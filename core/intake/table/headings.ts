@@ -27,6 +27,7 @@ const normal = (heading: string): string =>
     .replace(/\(s\)/g, 's')
     .replace(/[¹²³⁰-⁹⁽⁾ᵃ-ᶠ]|\(\d\)|\[\d\]/g, '')
     .replace(/i\s*\/\s*o/g, 'io')
+    .replace(/\bn[°º]|№/g, 'no')
     .replace(/[.,_:;/()[\]*-]+/g, ' ')
     .replace(/\s+/g, ' ')
     .trim();

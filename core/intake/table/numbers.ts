@@ -25,6 +25,7 @@ const readOther = remember((text: string): NumberCell => {
   // `Pin 1` in every cell: the word is none of the number.
   const cell = stripNotes(text)
     .trim()
+    .replace(/\s+/g, ' ')
     .replace(/^(?:pin|ball|terminal|lead|contact)s?\.?\s*(?:no\.?\s*)?(?=[A-Z]{0,2}\d)/i, '');
   if (NONE.test(cell)) return { kind: 'none' };
   const numbered = /^(?:EP|PAD|exposed pad|thermal pad)\s*[(,=]?\s*(\d{1,4})\)?$/i.exec(cell);

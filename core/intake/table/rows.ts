@@ -66,8 +66,9 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   if (/[/,_]$/.test(clean.name) || (most > 1 && /[–-]$/.test(clean.name)))
     doubts.push({ field: 'name', reason: `“${clean.name}” ends as if it went on.` });
   if (clean.partly) doubts.push(levelDoubt('A bar stands over a part of the name.'));
-  // The dash of an empty column beside it.
-  if (/\s[–—-]$/.test(clean.name)) doubts.push({ field: 'name', reason: `“${clean.name}” may hold a cell of the next column too.` });
+  // The dash of an empty column beside it, or the number where others have the dash.
+  if (/\s[–—-]$/.test(clean.name) || (/\S \d{1,3}$/.test(clean.name) && haveDashes(names)))
+    doubts.push({ field: 'name', reason: `“${clean.name}” may hold a cell of the next column too.` });
   if (entry.stacked) doubts.push({ field: 'name', reason: `${entry.stacked.join(', ')} stand under each other in its cell; the first is taken.`, candidates: [entry.stacked[0]!, entry.stacked.join('/')] }); // prettier-ignore
   if (entry.broken) doubts.push({ field: 'name', reason: `Its lines break between “${entry.broken.join('” and “')}”.` });
   if (entry.crossed) doubts.push({ field: 'name', reason: 'Text runs over the edge of a column in its row.' });
@@ -88,6 +89,8 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
     return terminal(entry, name, clean.overbar, description, pick(lists, i), [...doubts], names, context);
   });
 }
+
+const haveDashes = (names: ReadonlySet<string>): boolean => [...names].filter((n) => /\s[–—-]$/.test(n)).length > 1;
 
 const WORD = /^[A-Za-z](?:[A-Za-z0-9_]*[A-Za-z0-9])?$/;
 
