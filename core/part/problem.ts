@@ -71,6 +71,7 @@ const MESSAGES = {
   'column-numbers': 'The column "{heading}" looks like terminal numbers too and was not taken. Set its role if it is a package.',
   'row-quote': 'A quoted cell is never closed. Add the closing quote.',
   'row-skipped': 'Row "{text}" was left out: {why}.',
+  'rows-left': 'The line "{text}" goes on with the numbers and was not taken. Draw a box around the rest of the table, or add its pins.',
   'number-twice': 'Number {number} stands twice: {names}.',
   'number-gap': '{of} numbers {jump}; {missing} missing.',
   'number-unread': 'The number cell "{text}" could not be read.',

@@ -4,6 +4,7 @@ import { readTables } from '../table/join-tables';
 import { understandTable } from '../table/understand';
 import { describedTable } from './described';
 import { choose, tablesOf } from './find-tables';
+import { leftBehind } from './left-behind';
 import { textOf } from './lines';
 import { drawnTable, hasDrawing } from './drawing';
 import { besideMap, readMaps } from './maps';
@@ -48,7 +49,9 @@ export function readPages(pages: readonly DocumentPage[], options: ReadOptions =
   // Where paragraphs describe many more terminals than the best table has, that table is of something else.
   if (described?.ok && !options.tables && described.value.terminals.length > (read.ok ? 1.3 * read.value.terminals.length : 0))
     return described;
-  return read.ok ? ok({ ...read.value, tables: choices, title: titleOf(ready) }) : read;
+  if (!read.ok) return read;
+  const problems = [...read.value.problems, ...leftBehind(ready, chosen, read.value, file)];
+  return ok({ ...read.value, problems, tables: choices, title: titleOf(ready) });
 }
 
 /** The terminals that paragraphs describe, read as a table; undefined where there are none. */

@@ -1,0 +1,52 @@
+import { problem, type Problem } from '../../part';
+import { terminalsIn, type Proposal } from '../proposal';
+import type { Found } from './find-tables';
+import { textOf, type Line } from './lines';
+import { inBox, type Ready } from './ready';
+
+/** A name as circuits have it: two characters at least, and no small letter before a figure. */
+const NAME = /^[/~!]?[A-Z\u0305][A-Z0-9_+/#*\u0305–-]+$/;
+/** So many pages after a table its rest is looked for. */
+const PAGES = 2;
+/** How far, in points, the number may stand from its column. */
+const BESIDE = 4;
+
+/**
+ * A line outside of the tables that has the number after the last one in the column of the numbers, and a name beside it: the
+ * table may go on where the reader saw its end. Only plain numbers have one that is next.
+ */
+export function leftBehind(ready: readonly Ready[], chosen: readonly Found[], proposal: Proposal, file: string | undefined): Problem[] {
+  const numbers = terminalsIn(proposal).flatMap((t) => {
+    const number = t.numbers[proposal.package]!;
+    return /^\d+$/.test(number) ? [Number(number)] : [];
+  });
+  const column = columnOf(chosen, proposal.package);
+  if (numbers.length < 2 || !column) return [];
+  const next = String(Math.max(...numbers) + 1);
+  const blocks = chosen.flatMap((f) => f.chain);
+  const last = Math.max(...blocks.map((b) => b.page));
+  for (const { page, lines } of ready) {
+    if (page.number < column.page || page.number > last + PAGES) continue;
+    const isTaken = (line: Line) => blocks.some((b) => b.page === page.number && inBox(line.words[0]!, b.box));
+    const line = lines.find((l) => !isTaken(l) && hasRow(l, next, column));
+    if (line) return [problem('rows-left', { text: textOf(line).slice(0, 60) }, { file, page: page.number })];
+  }
+  return [];
+}
+
+/** Where the numbers of a package stand in the last part of its table, in points of its upright page. */
+function columnOf(chosen: readonly Found[], packageName: string): { page: number; from: number; to: number } | undefined {
+  for (const { table, chain } of chosen) {
+    const at = table.columns.findIndex((c) => c.role === 'number' && c.packageName === packageName);
+    const block = chain.at(-1)!;
+    if (at >= 0 && block.edges.length === table.columns.length + 1)
+      return { page: block.page, from: block.edges[at]! - BESIDE, to: block.edges[at + 1]! + BESIDE };
+  }
+  return undefined;
+}
+
+function hasRow({ words }: Line, number: string, column: { from: number; to: number }): boolean {
+  const at = words.findIndex((w) => w.text === number && (w.x0 + w.x1) / 2 > column.from && (w.x0 + w.x1) / 2 < column.to);
+  // A number within a sentence has words before it.
+  return at >= 0 && at < 2 && [words[at - 1], words[at + 1]].some((w) => w !== undefined && NAME.test(w.text));
+}
