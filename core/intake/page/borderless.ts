@@ -149,6 +149,8 @@ function endOf(lines: readonly Line[], from: number, header: PageHeader, region:
 /** Another heading at a line; words within one column of the table, `Supply of the digital pins, to`, are none. */
 function headingAt(lines: readonly Line[], at: number, columns: readonly number[]): PageHeader | undefined {
   const next = headerAt(lines, at);
+  // A heading begins where its table does.
+  if (next && columns.length > 2 && next.heads[0]!.x0 > columns[1]! + 2) return undefined;
   const isWithin = (from: number, k: number) => next!.heads.every((h) => h.x0 > from - 3 && h.x1 < (columns[k + 1] ?? Infinity));
   return next && columns.length > 2 && columns.some(isWithin) ? undefined : next;
 }
@@ -158,9 +160,13 @@ const isOver = (line: Line, text: string, bodySize: number, second: number): boo
   /^(table|figure|fig\.)\s*\d/i.test(text) ||
   line.size > 1.3 * bodySize ||
   (isNoteLine(line, text) && line.words[0]!.x0 < second && !isNumberedRow(line)) ||
-  headsOtherTable(segmentsOf(line).map((s) => s.text)) ||
-  // Set tightly, such a heading is one run of words; single words of it stand in descriptions too.
-  (line.words[0]!.x0 < second &&
+  (line.words[0]!.x0 < second && headsOther(line));
+
+/** The heading of a table that is no pinout. A terminal's number stands in none. */
+const headsOther = (line: Line): boolean =>
+  !line.words.slice(0, 3).some((w) => looksLikeNumbers(w.text)) &&
+  (headsOtherTable(segmentsOf(line).map((s) => s.text)) ||
+    // Set tightly, such a heading is one run of words; single words of it stand in descriptions too.
     headsOtherTable(
       line.words.map((w) => w.text),
       Math.max(3, 0.6 * line.words.length),
@@ -207,7 +213,7 @@ function isInColumn(line: Line, above: readonly Line[], header: PageHeader): boo
 
 /** Prose runs over the edges of columns as if they were not there; a row of cells leaves white at them. */
 function flowsOver(line: Line, edges: readonly number[], keys: readonly number[]): boolean {
-  if (line.words.length < 6) return false;
+  if (line.words.length < 6 || isNumberedRow(line)) return false;
   const cut = cutLine(line, edges);
   if (keys.some((k) => looksLikeNumbers(cut.cells[k]!))) return false;
   const passed = edges.slice(1, -1).flatMap((edge) => {

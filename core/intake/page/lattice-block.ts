@@ -93,7 +93,8 @@ function splitBand(own: readonly Cell[], row: number, { xs, ys }: Lattice, words
   if (lines.length < 2) return undefined;
   const keys = keyColumns(lines, xs.length - 1);
   const anchors = lines.filter((l) => isRow(l, keys));
-  const numbered = lines.filter((l) => keys.some((k) => looksLikeNumbers(l.cells[k]!)));
+  // `13,` over `14`: the list goes on, and no other row begins.
+  const numbered = lines.filter((l, i) => keys.some((k) => looksLikeNumbers(l.cells[k]!) && !/[,;&]$/.test(lines[i - 1]?.cells[k] ?? '')));
   const tall = ys[row + 1]! - ys[row]!;
   if (anchors.length < 2 || anchors.length < numbered.length || tall < 1.5 * lines[0]!.size) return undefined;
   return rowsFrom(lines, keys);

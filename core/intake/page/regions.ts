@@ -1,4 +1,5 @@
 import { roleOfHeading } from '../table/headings';
+import { looksLikeNumbers } from '../table/numbers';
 import { headerAt } from './headers';
 import type { DocumentPage } from './page';
 import { linesOf, segmentsOf, type Line } from './lines';
@@ -63,10 +64,12 @@ const LEAST_LINES = 8;
 function gutterOf(page: DocumentPage, lines: readonly Line[]): number | undefined {
   if (lines.length < LEAST_LINES) return undefined;
   const { left, right } = spanOf(lines.flatMap((l) => l.words));
+  const middle = (left + right) / 2;
   let best: { x: number; crossing: number } | undefined;
   for (let x = page.width * 0.36; x <= page.width * 0.64; x += 2) {
     const crossing = lines.filter((l) => segmentsOf(l, 0.9).some((s) => s.x0 < x + WIDE / 2 && s.x1 > x - WIDE / 2)).length;
-    if (!best || crossing < best.crossing) best = { x, crossing };
+    const isNearer = best?.crossing === crossing && Math.abs(x - middle) < Math.abs(best.x - middle);
+    if (!best || crossing < best.crossing || isNearer) best = { x, crossing };
   }
   if (!best || best.crossing > 0.25 * lines.length) return undefined;
   const at = best.x;
@@ -80,6 +83,19 @@ function gutterOf(page: DocumentPage, lines: readonly Line[]): number | undefine
     }).length;
   const sides = [full(left, best.x), full(best.x, right)];
   const tall = (from: number, to: number) => lines.filter((l) => l.words.some((w) => w.x0 >= from && w.x1 <= to)).length >= LEAST_LINES;
-  const isProse = Math.max(...sides) >= 6 && Math.min(...sides) >= 3 && tall(left, best.x) && tall(best.x, right);
-  return isProse ? best.x : undefined;
+  if (!tall(left, at) || !tall(at, right)) return undefined;
+  const isProse = Math.max(...sides) >= 6 && Math.min(...sides) >= 3;
+  return isProse || (best.crossing <= 0.03 * lines.length && hasRowsBeside(lines, at)) ? at : undefined;
+}
+
+/** What stands on one line, in points: the rows of one table do over all of its columns, those of two beside each other do not. */
+const LEVEL = 0.7;
+
+/** Rows of a table on the right, each with its number, on lines of their own: it goes on there from the left text column. */
+function hasRowsBeside(lines: readonly Line[], gutter: number): boolean {
+  const halves = [true, false].map((isLeft) => linesOf(lines.flatMap((l) => l.words.filter((w) => (w.x0 + w.x1) / 2 < gutter === isLeft))));
+  const [left, right] = [halves[0]!, halves[1]!];
+  const rows = right.filter(({ words }) => words.length > 1 && words.slice(0, 3).some((w) => looksLikeNumbers(w.text)));
+  const level = rows.filter((l) => left.some((other) => Math.abs(other.base - l.base) < LEVEL));
+  return rows.length >= 3 && rows.length > 0.2 * right.length && level.length < 0.5 * rows.length;
 }
