@@ -8,7 +8,7 @@ import { headerAt, type PageHeader } from './headers';
 import { segmentsOf, textOf, type Line } from './lines';
 import type { Rule } from './page';
 import type { Region } from './regions';
-import { cutLine, keyColumns, rowsFrom, type CellLine } from './rows';
+import { areCentred, cutLine, keyColumns, rowsFrom, type CellLine } from './rows';
 import { boxOf } from './words';
 
 /** A table that was not over where its region ended, so that the next region may go on with it. */
@@ -20,6 +20,8 @@ export interface OpenTable {
   page: number;
   left: number;
   keys: number[];
+  /** Its cells are centred, so that lines stand above a row's number. */
+  isCentred: boolean;
   /** The font size of its body, in points. */
   size: number;
 }
@@ -43,7 +45,7 @@ export function blocksIn(
   if (open?.edges) {
     const { edges, end } = continuation(lines, { ...open, edges: open.edges }, region.left);
     if (end > 0) {
-      blocks.push(blockOf(region, lines.slice(0, end), edges, undefined, rules, open.keys, true));
+      blocks.push(blockOf(region, lines.slice(0, end), edges, undefined, rules, open.keys, open.isCentred));
       at = end;
       if (end === lines.length) current = { ...open, edges, page: region.page, left: region.left };
     }
@@ -72,14 +74,11 @@ function tableUnder(
   const body = settled(lines.slice(first, end));
   const { left, right } = sideways(region, header, lines.slice(at, end));
   const size = lines[first]?.size ?? lines[at]?.size ?? 9;
-  const open = { header, page: region.page, left: region.left, size };
+  const open = { header, page: region.page, left: region.left, size, isCentred: false };
   if (first >= lines.length) return { end: first, stays: { ...open, edges: undefined, keys: [] } };
   const edges = edgesUnder(header, body, left, right);
-  const own = keysOf(
-    header,
-    body.map((l) => cutLine(l, edges)),
-    edges.length - 1,
-  );
+  const cut = body.map((l) => cutLine(l, edges));
+  const own = keysOf(header, cut, edges.length - 1);
   // A row or two under the heading of the table before show no column of numbers by themselves.
   const goesOn = before !== undefined && before.keys.length > 0 && isSame(header, before.header);
   const keys = own.length === 0 && goesOn ? before.keys : own;
@@ -88,11 +87,11 @@ function tableUnder(
   if (keys.length === 0 || body.length === 0) return { end: Math.max(first, at + 1), stays: undefined };
   return {
     block: {
-      ...blockOf(region, body, edges, header, rules, keys, false, lines.slice(at, first)),
+      ...blockOf(region, body, edges, header, rules, keys, undefined, lines.slice(at, first)),
       captions: captionsAbove(lines, at),
     },
     end: prose >= 0 ? first + prose : end,
-    stays: end >= lines.length && prose < 0 ? { ...open, edges, keys } : undefined,
+    stays: end >= lines.length && prose < 0 ? { ...open, edges, keys, isCentred: areCentred(cut, keys) } : undefined,
   };
 }
 
@@ -256,7 +255,9 @@ function goesOn(
   { keys, size }: OpenTable,
 ): { end: number; rows: number; crossed: number } {
   const none = { end: 0, rows: 0, crossed: 0 };
-  const isRow = ({ cells }: CellLine) => keys.some((k) => looksLikeTerminal(cells[k] ?? '')) && cells.filter((c) => c !== '').length > 1;
+  const isPad = (cells: string[]) => keys.some((k) => /^[-–—]$/.test(cells[k] ?? '')) && /\b(pad|paddle|slug)\b/i.test(cells.join(' '));
+  const isRow = ({ cells }: CellLine) =>
+    (keys.some((k) => looksLikeTerminal(cells[k] ?? '')) || isPad(cells)) && cells.filter((c) => c !== '').length > 1;
   const isHeading = (at: number) => headingAt(lines, at, edges) !== undefined && !isRow(cutLine(lines[at]!, edges));
   if (isHeading(0) || isHeading(1)) return none;
   let [end, rows, crossed] = [0, 0, 0];
@@ -273,6 +274,7 @@ function goesOn(
   return rows >= 1 ? { end, rows, crossed } : none;
 }
 
+/** `wentOn` where the block goes on with one before: whether its cells are centred. */
 function blockOf(
   region: Region,
   body: readonly Line[],
@@ -280,15 +282,22 @@ function blockOf(
   header: PageHeader | undefined,
   rules: readonly Rule[],
   keys: readonly number[],
-  goesOn: boolean,
+  wentOn: boolean | undefined,
   headLines: readonly Line[] = [],
 ): Block {
   const own = body.map((l) => cutLine(within(l, edges), edges)).filter((l) => l.cells.some((c) => c !== ''));
-  const rows: PageRowAt[] = rowsFrom(own, keys, ruledBetween(rules, edges));
+  const rows: PageRowAt[] = rowsFrom(own, keys, ruledBetween(rules, edges), wentOn);
   const boxes = [...headLines, ...body].flatMap((l) => within(l, edges).words.map(boxOf)) as Box[];
   if (header)
     rows.unshift({ cells: header.heads.map((h) => h.text), boxes: header.heads.map(() => undefined), crossed: false, apart: false });
-  return { page: region.page, box: unite(boxes) ?? [0, 0, 0, 0], edges, rows, captions: [], ...(goesOn ? { goesOn } : {}) };
+  return {
+    page: region.page,
+    box: unite(boxes) ?? [0, 0, 0, 0],
+    edges,
+    rows,
+    captions: [],
+    ...(wentOn === undefined ? {} : { goesOn: true }),
+  };
 }
 
 const within = (line: Line, edges: readonly number[]): Line => ({

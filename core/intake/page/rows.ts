@@ -77,13 +77,19 @@ export function keyColumns(lines: readonly { cells: string[] }[], columns: numbe
  *
  * Where row gaps are wider than line gaps, the gaps tell. Where all lines are evenly spaced, lines follow the anchor
  * above them, unless lines stand before the first anchor: then cells are centred, and each anchor has as many lines
- * above as below. `rules` are the heights of lines ruled between rows, which tell best.
+ * above as below. `rules` are the heights of lines ruled between rows, which tell best. Where a table goes on, `isCentred` says
+ * whether its cells are: the rest of the row before may stand above the first anchor.
  */
-export function rowsFrom(lines: readonly CellLine[], keys: readonly number[], rules: readonly number[] = []): PageRow[] {
+export function rowsFrom(
+  lines: readonly CellLine[],
+  keys: readonly number[],
+  rules: readonly number[] = [],
+  isCentred?: boolean,
+): PageRow[] {
   if (lines.length === 0) return [];
   const anchors = lines.map((_, i) => isAnchor(lines, i, keys));
   const parted = ruledBands(lines, anchors, rules) ?? spacedBands(lines, anchors);
-  const bands = parted ?? followed(lines, anchors);
+  const bands = parted ?? followed(lines, anchors, isCentred);
   const pitch = usualGap(lines);
   return bands.flatMap((band): PageRow[] => {
     const first = lines.indexOf(band[0]!);
@@ -201,11 +207,8 @@ function cutAt(lines: readonly CellLine[], gaps: readonly number[], least: numbe
 }
 
 /** Evenly spaced lines. Lines that stand alone and full (headings of groups) stay rows of their own. */
-function followed(lines: readonly CellLine[], anchors: readonly boolean[]): CellLine[][] {
-  const firstAnchor = anchors.indexOf(true);
-  const before = firstAnchor > 0 ? lines.slice(0, firstAnchor) : [];
-  const centred = before.length > 0 && before.every((l) => l.cells[0] === '' && l.cells.filter((c) => c !== '').length <= 2);
-  if (centred) return centredRows(lines, anchors);
+function followed(lines: readonly CellLine[], anchors: readonly boolean[], isCentred = hasAbove(lines, anchors)): CellLine[][] {
+  if (isCentred) return centredRows(lines, anchors);
   const rows: CellLine[][] = [];
   lines.forEach((line, i) => {
     const last = rows.at(-1);
@@ -219,6 +222,19 @@ function followed(lines: readonly CellLine[], anchors: readonly boolean[]): Cell
   });
   return rows;
 }
+
+/** True where lines of inner columns stand above the first number: cells are centred. */
+function hasAbove(lines: readonly CellLine[], anchors: readonly boolean[]): boolean {
+  const before = lines.slice(0, Math.max(0, anchors.indexOf(true)));
+  return before.length > 0 && before.every((l) => l.cells[0] === '' && l.cells.filter((c) => c !== '').length <= 2);
+}
+
+/** The same for lines that are not looked over for their numbers yet. */
+export const areCentred = (lines: readonly CellLine[], keys: readonly number[]): boolean =>
+  hasAbove(
+    lines,
+    lines.map((_, i) => isAnchor(lines, i, keys)),
+  );
 
 function continues(line: CellLine, filled: readonly number[], row: readonly CellLine[]): boolean {
   if (line.crossed) return false;
