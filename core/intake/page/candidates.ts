@@ -21,12 +21,15 @@ export function pagesWorthRuling(pages: readonly DocumentPage[]): number[] {
       hasDescribed(page.runs.map((r) => r.text).join(' ')) ||
       (before && numbersIn(texts) >= 3);
     // The last row or two of a table can stand on a page of their own, and a list of names beside a drawing goes on there.
-    const isLast = !worth && before && (numbersIn(texts) >= 1 || wasDrawn);
+    const isLast = !worth && before && (numbersIn(texts) >= 1 || wasDrawn || texts.some((t) => PAD.test(t)));
     wasDrawn = isDrawn;
     before = worth;
     return worth || isLast ? [page.number] : [];
   });
 }
+
+/** The last row of many a table, which has no number. */
+const PAD = /\b(exposed|thermal|ground|die) (pad|paddle)\b/i;
 
 /** A run longer than this is prose, or headings that are set without a gap. */
 const LONG = 40;

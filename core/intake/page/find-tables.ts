@@ -26,10 +26,13 @@ export interface Found {
 /** All tables in reading order that have rows with a number and a name. */
 export function tablesOf(ready: readonly Ready[], options: ReadOptions): Found[] {
   const blocks = options.region ? regionBlocks(ready, options.region) : ready.flatMap((r) => r.blocks);
-  const ruled = found(chainsOf(blocks), ready);
+  const chains = chainsOf(blocks);
+  const ruled = found(chains, ready);
   const isTaken = (page: number, word: Word) => ruled.some((f) => f.chain.some((b) => b.page === page && inBox(word, b.box)));
   const plain: Block[] = [];
   let open: OpenTable | undefined;
+  /** The ruled table that the open one is the rest of. */
+  let parted: Chain | undefined;
   for (const r of ready) {
     if (r.page.rules === undefined) {
       open = undefined;
@@ -40,18 +43,46 @@ export function tablesOf(ready: readonly Ready[], options: ReadOptions): Found[]
     const words = standing(own.filter((w) => !isTaken(r.page.number, w) && (!inRegion || inBox(w, inRegion))));
     for (const region of regionsOf(r.page, linesOf(words))) {
       const read = blocksIn(region, r.rules, open);
-      plain.push(...read.blocks);
+      const [first, ...others] = read.blocks;
+      if (first?.goesOn && parted) {
+        parted.push(first);
+        plain.push(...others);
+        if (others.length > 0) parted = undefined;
+      } else {
+        plain.push(...read.blocks);
+        parted = undefined;
+      }
       open = read.open;
     }
     if (words.length === 0) open = undefined;
+    const atEnd = open ? undefined : endsWith(ruled, r);
+    if (atEnd) [open, parted] = [openRuled(atEnd, r), atEnd.chain];
   }
-  const all = [...ruled, ...found(chainsOf(plain), ready, ruled.length)];
+  // Those that went on are read anew.
+  const whole = found(chains, ready);
+  const all = [...whole, ...found(chainsOf(plain), ready, chains.length)];
   const page = options.page;
   return all
     .filter((f) => page === undefined || f.chain.some((b) => b.page === page))
     .sort((a, b) => a.chain[0]!.page - b.chain[0]!.page || a.chain[0]!.box[1] - b.chain[0]!.box[1]);
 }
 
+/** The ruled table that a page ends with: its lines may be missing where it goes on on the next one. */
+const endsWith = (ruled: readonly Found[], { page, words }: Ready): Found | undefined =>
+  ruled.find(({ chain }) => {
+    const last = chain.at(-1)!;
+    return last.page === page.number && last.edges.length > 2 && !words.some((w) => w.base - w.size > last.box[1] + last.box[3]);
+  });
+
+/** A ruled table as one that the next page may go on with. */
+function openRuled({ table, chain }: Found, { words }: Ready): OpenTable {
+  const { edges, page, box } = chain.at(-1)!;
+  const size = Math.max(...words.filter((w) => inBox(w, box)).map((w) => w.size));
+  const heads = table.columns.map((c, i) => ({ text: c.heading, x0: edges[i] ?? box[0], x1: edges[i + 1] ?? box[0] + box[2] }));
+  const keys = table.columns.flatMap((c, i) => (c.role === 'number' ? [i] : []));
+  const header = { at: 0, depth: 1, heads, worth: heads.length, sure: heads.length, unclosed: 0 };
+  return { header, edges: [...edges], page, left: box[0], keys, isCentred: false, size };
+}
 function found(chains: readonly Chain[], ready: readonly Ready[], salt = 0): Found[] {
   const backOf = new Map(ready.map((r) => [r.page.number, r.back]));
   return chains.flatMap((chain, i) => {

@@ -101,4 +101,5 @@ function splitBand(own: readonly Cell[], row: number, { xs, ys }: Lattice, words
 }
 
 const isRow = (l: CellLine, keys: readonly number[]): boolean =>
-  keys.some((k) => looksLikeNumbers(l.cells[k]!)) && l.cells.some((c, i) => !keys.includes(i) && /^\S{1,40}$/.test(c));
+  keys.some((k) => looksLikeNumbers(l.cells[k]!)) &&
+  l.cells.some((c, i) => !keys.includes(i) && (/^\S{1,40}$/.test(c) || /^[A-Z][^\s.]{0,9}( [A-Z][^\s.]{0,9}){1,2}$/.test(c)));

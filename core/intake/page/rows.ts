@@ -225,7 +225,8 @@ function followed(lines: readonly CellLine[], anchors: readonly boolean[], isCen
 
 /** True where lines of inner columns stand above the first number: cells are centred. */
 function hasAbove(lines: readonly CellLine[], anchors: readonly boolean[]): boolean {
-  const before = lines.slice(0, Math.max(0, anchors.indexOf(true)));
+  // A group's title over the first row runs over the columns' edges.
+  const before = lines.slice(0, Math.max(0, anchors.indexOf(true))).filter((l) => !l.crossed);
   return before.length > 0 && before.every((l) => l.cells[0] === '' && l.cells.filter((c) => c !== '').length <= 2);
 }
 
