@@ -88,6 +88,9 @@ function gutterOf(page: DocumentPage, lines: readonly Line[]): number | undefine
   return isProse || (best.crossing <= 0.03 * lines.length && hasRowsBeside(lines, at)) ? at : undefined;
 }
 
+/** A name as circuits have it; `Channel 1` is none. */
+const NAME = /^[/~]?[A-Z\u0305][A-Z0-9_+/#*\u0305–-]*$/;
+
 /** What stands on one line, in points: the rows of one table do over all of its columns, those of two beside each other do not. */
 const LEVEL = 0.7;
 
@@ -95,7 +98,10 @@ const LEVEL = 0.7;
 function hasRowsBeside(lines: readonly Line[], gutter: number): boolean {
   const halves = [true, false].map((isLeft) => linesOf(lines.flatMap((l) => l.words.filter((w) => (w.x0 + w.x1) / 2 < gutter === isLeft))));
   const [left, right] = [halves[0]!, halves[1]!];
-  const rows = right.filter(({ words }) => words.length > 1 && words.slice(0, 3).some((w) => looksLikeNumbers(w.text)));
+  const rows = right.filter(
+    ({ words: [first, second] }) =>
+      second !== undefined && (looksLikeNumbers(first!.text) || (NAME.test(first!.text) && looksLikeNumbers(second.text))),
+  );
   const level = rows.filter((l) => left.some((other) => Math.abs(other.base - l.base) < LEVEL));
   return rows.length >= 3 && rows.length > 0.2 * right.length && level.length < 0.5 * rows.length;
 }

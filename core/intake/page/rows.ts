@@ -97,6 +97,10 @@ export function rowsFrom(
     const row = merge(band);
     const isOwn = parted !== undefined && band.length === 1 && !anchors[first];
     const whole = band.length === 1 && !anchors[first] && band[0]!.cells[0] !== '' ? band[0]!.whole : undefined;
+    // One word over the edge of two columns is a title as well.
+    const lone = row.cells.filter((c) => c !== '');
+    if (band.length === 1 && !anchors[first] && row.crossed && lone.length === 1 && /^[A-Z][^.;,]{2,40}$/.test(lone[0]!))
+      return [{ ...overColumns(row, lone[0]!), apart: gap > 2.1 * pitch }];
     if (whole !== undefined && whole.length <= 60) return [{ ...overColumns(row, whole), apart: gap > 2.1 * pitch }];
     return [{ ...(isOwn ? asHeading(row) : row), apart: gap > 2.1 * pitch }];
   });
