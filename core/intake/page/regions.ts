@@ -94,7 +94,7 @@ const NAME = /^[/~]?[A-Z\u0305][A-Z0-9_+/#*\u0305–-]*$/;
 /** What stands on one line, in points: the rows of one table do over all of its columns, those of two beside each other do not. */
 const LEVEL = 0.7;
 
-/** Rows of a table on the right, each with its number, on lines of their own: it goes on there from the left text column. */
+/** Rows of a table on the right, each with its number, or a whole table, on lines of their own. */
 function hasRowsBeside(lines: readonly Line[], gutter: number): boolean {
   const halves = [true, false].map((isLeft) => linesOf(lines.flatMap((l) => l.words.filter((w) => (w.x0 + w.x1) / 2 < gutter === isLeft))));
   const [left, right] = [halves[0]!, halves[1]!];
@@ -102,6 +102,9 @@ function hasRowsBeside(lines: readonly Line[], gutter: number): boolean {
     ({ words: [first, second] }) =>
       second !== undefined && (looksLikeNumbers(first!.text) || (NAME.test(first!.text) && looksLikeNumbers(second.text))),
   );
-  const level = rows.filter((l) => left.some((other) => Math.abs(other.base - l.base) < LEVEL));
-  return rows.length >= 3 && rows.length > 0.2 * right.length && level.length < 0.5 * rows.length;
+  const isLevel = (l: Line) => left.some((other) => Math.abs(other.base - l.base) < LEVEL);
+  const areApart = (own: readonly Line[]) => own.filter(isLevel).length < 0.5 * own.length;
+  // A whole table on the right has its heading there.
+  const hasHeading = right.some((_, i) => (headerAt(right, i)?.sure ?? 0) >= 3);
+  return (rows.length >= 3 && rows.length > 0.2 * right.length && areApart(rows)) || (hasHeading && areApart(right));
 }
