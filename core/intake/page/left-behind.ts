@@ -28,7 +28,8 @@ export function leftBehind(ready: readonly Ready[], chosen: readonly Found[], pr
   for (const { page, lines } of ready) {
     if (page.number < column.page || page.number > last + PAGES) continue;
     const isTaken = (line: Line) => blocks.some((b) => b.page === page.number && inBox(line.words[0]!, b.box));
-    const line = lines.find((l) => !isTaken(l) && hasRow(l, next, column));
+    const left = lines.filter((l) => !isTaken(l));
+    const line = left.find((l) => hasRow(l, next, column)) ?? inOtherColumn(left, Number(next));
     if (line) return [problem('rows-left', { text: textOf(line).slice(0, 60) }, { file, page: page.number })];
   }
   return [];
@@ -49,4 +50,16 @@ function hasRow({ words }: Line, number: string, column: { from: number; to: num
   const at = words.findIndex((w) => w.text === number && (w.x0 + w.x1) / 2 > column.from && (w.x0 + w.x1) / 2 < column.to);
   // A number within a sentence has words before it.
   return at >= 0 && at < 2 && [words[at - 1], words[at + 1]].some((w) => w !== undefined && NAME.test(w.text));
+}
+
+/** In another text column the numbers stand elsewhere: then two that follow each other tell, each behind white. */
+function inOtherColumn(lines: readonly Line[], next: number): Line | undefined {
+  const begins = ({ words }: Line, number: number) =>
+    words.some((w, i) => {
+      const before = words[i - 1];
+      const isFirst = before === undefined || w.x0 - before.x1 > w.size;
+      return isFirst && w.text === String(number) && NAME.test(words[i + 1]?.text ?? '');
+    });
+  const first = lines.findIndex((l) => begins(l, next));
+  return first >= 0 && lines.slice(first + 1).some((l) => begins(l, next + 1)) ? lines[first] : undefined;
 }

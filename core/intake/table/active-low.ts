@@ -45,7 +45,9 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
   const mark = markOf(main, names);
   const said = SAYS_LOW.exec(description);
   if (said && !mark)
-    return /\b(selects?|sets?|configur\w+|chooses?|for)\s+(an?\s+|the\s+)?$/i.test(description.slice(0, said.index)) ||
+    // What stands in brackets is said of the terminal: `Chip select (active low)`.
+    return (!said[0].startsWith('(') &&
+      /\b(selects?|sets?|configur\w+|chooses?|for)\s+(an?\s+|the\s+)?$/i.test(description.slice(0, said.index))) ||
       AT_TIMES.test(description.slice(said.index + said[0].length))
       ? { activeLow: false, unsure: `“${said[0]}” may tell of another signal or time` }
       : { activeLow: true, because: `“${said[0]}”` };
@@ -95,6 +97,8 @@ function lowByDeed(name: string, description: string): ActiveLow {
   const by = DEEDS.find(([stems]) => stems.test(stem))?.[1];
   const deed = by?.exec(description)?.[0];
   const start = deed === undefined && !/\bhigh\b/i.test(description) ? STARTS_LOW.exec(description)?.[0] : undefined;
+  const bracketed = /\b(mute|shut-?down|reset|standby|disabled?|power-?down|sleep) \(low\)/i.exec(description)?.[0];
+  if (deed === undefined && bracketed !== undefined) return { activeLow: false, unsure: `“${bracketed}”, but no mark on ${name}` };
   if (start !== undefined) return { activeLow: false, unsure: `“${start}”, but no mark on ${name}` };
   if (deed === undefined) return NOT_LOW;
   // Many print SHDN without a bar over it where a low level shuts the part down.

@@ -103,6 +103,7 @@ export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>
 /** Codes that makers build of a direction and a buffer's own letters, strength in mA or pull: `I/O12`, `O8`, `I/OSD12`, `IPU/O`. */
 function builtCode(code: string, because: string): Evidence | undefined {
   if (/^I\/O[A-Z]{0,3}\d{0,2}$/.test(code)) return evidence('bidirectional', 6, because);
+  if (/^IO[A-Z]{1,2}$/.test(code)) return evidence('bidirectional', 6, because);
   if (/^OD\d{1,2}$/.test(code)) return evidence('open-drain', 6, because);
   if (/^O\d{1,2}$/.test(code)) return evidence('output', 6, because);
   if (/^I[SC]?\d{1,2}$/.test(code)) return evidence('input', 6, because);

@@ -62,6 +62,7 @@ export function weighType({ name, code, description, told: cell }: Said): TypeCo
   const words = [...testTerminal(name, description), ...severalFunctions(name, description), ...wordsOfType(description)]
     // The drain of a bus's clock is the master's, where the column says that the clock comes in.
     .filter((e) => !(e.type === 'open-drain' && exactOf(told) === 'input' && /^SCL/i.test(name)))
+    .filter((e) => !isOfAnother(e, name))
     .map((e) => ofPower(e, told))
     .sort((a, b) => b.weight - a.weight);
   const named = evidenceOfName(name).map((e) => ofPower(e, told));
@@ -108,6 +109,12 @@ export function weighType({ name, code, description, told: cell }: Said): TypeCo
       candidates,
     },
   };
+}
+
+/** `RO is high impedance when RE is high`, said at RE: the capitals name the terminal that it is said of. */
+function isOfAnother({ type, because }: Evidence, name: string): boolean {
+  const said = type === 'three-state' ? /^“([A-Z]{2,}) (?:is|goes|becomes|remains|stays)\b/.exec(because)?.[1] : undefined;
+  return said !== undefined && !/^(IT|THIS|PIN|OUTPUT)$/.test(said) && said !== name.replace(/^[/~!]|[#*]$/g, '');
 }
 
 /** `Power output` is the output of a bridge or a rail that the part makes: of the latter where name or words say so too. */

@@ -124,6 +124,11 @@ export const WORDINGS: readonly Wording[] = [
       /^\W*(an? )?(external )?(capacitor|resistor) (connected )?(from|between) this pin (to|and)\b|\bcharge[- ]?pump (pin|terminal)\b[^.;]{0,24}\bcapacitor\b/i,
     unless: /\bpull-?(up|down)\b|\bopen[- ](drain|collector)\b/i,
   },
+  {
+    type: 'passive',
+    weight: 7,
+    words: /\bcompensation network (is |must be )?(placed|connected|between|from)\b|\bconnect (a|the) (\w+ )?compensation network\b/i,
+  },
   // Contacts and poles of relays and switches.
   {
     type: 'passive',
@@ -180,7 +185,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'supply-out',
     weight: 8,
     words:
-      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc[-/]?dc|converter rail|core regulator)( ?\d{1,2})?('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\d?\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (voltage )?output\b|\breference out\b|\bsupply output\b|(?<!high-)\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (\d[\d.]* ?V )?((analog(ue)?|digital|core|gate|driver) )*(supply|rail|voltage)\b|\bbias (supply|rail) output\b|\b(internal|regulator) (core |digital |analog )?(supply|regulator|rail)( voltage)? (bypass|decoupl\w*)\b|\bregulated output voltage\b|\bldo output\b|\bcharge[- ]?pump rail\b|\boutput voltage (pin )?(of|for|from) (the )?(ldo|dc[-/]?dc|regulator|buck|boost|load switch)( ?\d{1,2})?\b/i,
+      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc[-/]?dc|converter rail|core regulator)( ?\d{1,2})?('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\d?\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (voltage )?output\b|\breference out\b|\bsupply output\b|(?<!high-)\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (\d[\d.]* ?V )?((analog(ue)?|digital|core|gate|driver) )*(supply|rail|voltage)\b|\bbias (supply|rail) output\b|\b(internal|regulator) (core |digital |analog )?(supply|regulator|rail)( voltage)? (bypass|decoupl\w*)\b|\bregulated output voltage\b|\b(ldo|low[- ]?dropout) output\b|\bcharge[- ]?pump rail\b|\boutput voltage (pin )?(of|for|from) (the )?(ldo|dc[-/]?dc|regulator|buck|boost|load switch)( ?\d{1,2})?\b/i,
     unless:
       /\bflying[- ]cap|\bfeedback\b|\bsense\b|\boutput( voltage| level)? (select|set|adjust|program|trim)|\binput (to|of|for|supply)\b|\benable\b|\bpower[- ]good\b|\bloop filter\b|\bphase (detector|comparator)\b|\bcharge[- ]?pump (output )?current\b/i,
   },
@@ -294,6 +299,7 @@ export const WORDINGS: readonly Wording[] = [
     words: /^\W*(monitors|senses|measures|detects) (the|an?|its)\b/i,
     unless: /\boutputs?\b(?! (voltage|current))|\bsupplies\b/i,
   },
+  { type: 'input', weight: 7, words: /\bcurrent[- ]sense (pin|input)\b/i, unless: /\boutput\b/i },
   // Levels of a setting, told by what each of them means.
   {
     type: 'input',
