@@ -255,7 +255,8 @@ function goesOn(
   { keys, size }: OpenTable,
 ): { end: number; rows: number; crossed: number } {
   const none = { end: 0, rows: 0, crossed: 0 };
-  const isPad = (cells: string[]) => keys.some((k) => /^[-–—]$/.test(cells[k] ?? '')) && /\b(pad|paddle|slug)\b/i.test(cells.join(' '));
+  const isPad = (cells: string[]) =>
+    keys.some((k) => /^[-–—]$/.test(cells[k] ?? '')) && /\b(pad|paddle|slug)\b|^\W*(exposed|thermal)\b/i.test(cells.join(' '));
   const isRow = ({ cells }: CellLine) =>
     (keys.some((k) => looksLikeTerminal(cells[k] ?? '')) || isPad(cells)) && cells.filter((c) => c !== '').length > 1;
   const isHeading = (at: number) => headingAt(lines, at, edges) !== undefined && !isRow(cutLine(lines[at]!, edges));

@@ -207,12 +207,14 @@ function apartByWords(segment: Segment): Segment[] {
   return pieces;
 }
 
+const isSure = (text: string): boolean => ![undefined, 'ambiguous'].includes(roleOfHeading(text));
+
 /** Puts heading lines over each other: a lone heading goes to the column under it, a wide one to all of them. */
 function stack(lines: Segment[][]): Head[] {
   const heads: Head[] = lines.at(-1)!.map(({ text, x0, x1 }) => ({ text, x0, x1 }));
   for (const upper of lines.slice(0, -1).reverse()) {
     // A whole line of headings: one of them that nobody knows is a heading too.
-    const isLine = headingWorth(upper.map((s) => s.text)) >= 2;
+    const isLine = headingWorth(upper.map((s) => s.text)) >= 2 || upper.filter((s) => isSure(s.text)).length > 1;
     for (const seg of upper) {
       const under = heads.filter((h) => Math.min(h.x1, seg.x1) - Math.max(h.x0, seg.x0) > 0.5);
       // What stands over no column is a heading only if it says so: captions stand there too.

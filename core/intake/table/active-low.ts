@@ -98,12 +98,12 @@ function lowByDeed(name: string, description: string): ActiveLow {
   const deed = by?.exec(description)?.[0];
   const start = deed === undefined && !/\bhigh\b/i.test(description) ? STARTS_LOW.exec(description)?.[0] : undefined;
   const bracketed = /\b(mute|shut-?down|reset|standby|disabled?|power-?down|sleep) \(low\)/i.exec(description)?.[0];
-  if (deed === undefined && bracketed !== undefined) return { activeLow: false, unsure: `“${bracketed}”, but no mark on ${name}` };
-  if (start !== undefined) return { activeLow: false, unsure: `“${start}”, but no mark on ${name}` };
+  if (deed === undefined && bracketed !== undefined) return { activeLow: true, unsure: `“${bracketed}”, but no mark on ${name}` };
+  if (start !== undefined) return { activeLow: true, unsure: `“${start}”, but no mark on ${name}` };
   if (deed === undefined) return NOT_LOW;
   // Many print SHDN without a bar over it where a low level shuts the part down.
   return by === TURNS_OFF_LOW
-    ? { activeLow: false, unsure: `“${deed}”, but no mark on ${name}` }
+    ? { activeLow: true, unsure: `“${deed}”, but no mark on ${name}` }
     : { activeLow: true, because: `“${deed}”` };
 }
 
@@ -112,7 +112,7 @@ const lowByBar = (stem: string, acts: string): ActiveLow =>
   KNOWN.test(stem) ? { activeLow: true, because: `B on ${stem}, “${acts}”` } : perhapsByBar(stem, acts);
 
 const perhapsByBar = (stem: string, word: string): ActiveLow => ({
-  activeLow: false,
+  activeLow: true,
   unsure: `B on ${stem} and “${word}” can mean active low`,
 });
 
