@@ -191,7 +191,7 @@ function continues(row: GridRow, columns: number, below: GridRow | undefined): b
  * rows above have theirs follow soon.
  */
 function isWithinPages(grid: Grid, above: readonly GridRow[], from: number, until: number): boolean {
-  if (grid.rows[from]?.place?.boxes === undefined) return false;
+  if (grid.rows[from]?.place?.boxes === undefined || filled(grid.rows[from]).length > 1) return false;
   const isNumbered = (r: GridRow, k: number) => looksLikeNumbers(r.cells[k] ?? '');
   const at = grid.rows[from]!.cells.findIndex((_, k) => above.filter((r) => isNumbered(r, k)).length * 2 > above.length);
   return at >= 0 && grid.rows.slice(from, Math.min(until, from + 5)).some((r) => isNumbered(r, at) && filled(r).length > 2);

@@ -135,7 +135,8 @@ function phrase(text: string, because: string): Evidence[] {
     )
   )
     return meant('power', because);
-  const found = wordsOfType(text);
+  // Several words for one type are one thing said.
+  const found = wordsOfType(text).filter((e, i, all) => all.findIndex((other) => other.type === e.type) === i);
   const covered = (e: Evidence) => found.some((other) => COVERS[other.type]?.includes(e.type));
   return found.filter((e) => !covered(e)).map((e) => ({ ...e, weight: Math.max(e.weight, 6), because }));
 }
