@@ -2,7 +2,7 @@ import type { Doubt } from '../../part';
 
 /** Stems whose function is low-active wherever a name carries a low-active mark. */
 const KNOWN =
-  /^(RESET|RST|RES|MR|POR|CS|SS|CE|OE|WE|RD|WR|EN|INT|INTR|IRQ|NMI|SHDN|SD|PD|PWDN|PWRDN|SLEEP|STBY|ALERT|FAULT|FLT|ERR|BUSY|RDY|DRDY|HOLD|WP|LDAC|CLR|CLEAR|PRE|SET|CONVST|SYNC|LOAD|LD|LATCH|LE|PG|PGOOD|ACK|REQ|BREQ|BACK|WAIT|CTS|RTS|DTR|DSR|DCD|RI|TRST|SRST|CAS|RAS|UB|LB|BHE|BLE|DE|RE|BOOT|WAKE|SEL|MUTE|DISABLE|DIS|SCS|NSS|CSN|ADV|BLS|BE|DQM|KEY|TRIG|STB|STROBE|DACK|DREQ|UVLO|OVT|THERM|ALARM|PROG|PROGRAM|INIT|CONFIG|LOL|LOS|OC|OCS|OVCUR|TRIP|ABORT|STALL|CHG|ACOK|CFG|EA)\d*(O|OUT|IN)?$/i;
+  /^(RESET|RST|RSTPD|RES|MR|POR|CS|SS|CE|OE|WE|RD|WR|EN|INT|INTR|IRQ|NMI|SHDN|SD|PD|PWDN|PWRDN|SLEEP|STBY|ALERT|FAULT|FLT|ERR|BUSY|RDY|DRDY|HOLD|WP|LDAC|CLR|CLEAR|PRE|SET|CONVST|SYNC|LOAD|LD|LATCH|LE|PG|PGOOD|ACK|REQ|BREQ|BACK|WAIT|CTS|RTS|DTR|DSR|DCD|RI|TRST|SRST|CAS|RAS|UB|LB|BHE|BLE|DE|RE|BOOT|WAKE|SEL|MUTE|DISABLE|DIS|SCS|NSS|CSN|ADV|BLS|BE|DQM|KEY|TRIG|STB|STROBE|DACK|DREQ|UVLO|OVT|THERM|ALARM|PROG|PROGRAM|INIT|CONFIG|LOL|LOS|OC|OCS|OVCUR|TRIP|ABORT|STALL|CHG|ACOK|CFG|EA)\d*(O|OUT|IN)?$/i;
 
 const SAYS_LOW =
   /\bactive[- ]low\b|\blow[- ]active\b|\(active low\)|\bactive when low\b|\bwhen (driven |pulled |taken )?low,? .*(reset|select|enable|shut)/i;
@@ -31,7 +31,8 @@ export interface ActiveLow {
 const UNMARKED = /^[A-MO-Z](?!.*(?:_[BLN]|N\d*)$)[A-Z0-9_]*$/;
 /** Names that end in N and figures, IO3_L7N, without a stem that is low-active everywhere. */
 const isPlain = (name: string): boolean => /^[A-MO-Z][A-Z0-9_]*$/.test(name) && !/_[BLN]$/.test(name) && !LOW_STEM.test(name);
-const LOW_STEM = /N(RE?SE?T|TRST|CS|SS|CE|OE|WE|RD|WR|IRQ|INT|MR|SHDN|FAULT|SLEEP)\d*$|(CS|SS|RE?SE?T|TRST|IRQ|INT|SHDN|FAULT|SLEEP)N\d*$/;
+const LOW_STEM =
+  /N(RE?SE?T|RSTPD|TRST|CS|SS|CE|OE|WE|RD|WR|IRQ|INT|MR|SHDN|FAULT|SLEEP)\d*$|(CS|SS|RE?SE?T|TRST|IRQ|INT|SHDN|FAULT|SLEEP)N\d*$/;
 const NOT_LOW: ActiveLow = { activeLow: false };
 /** `PDB = L` as well. */
 const TELLS_OF_LOW = /low|= ?L\b/i;
@@ -39,7 +40,7 @@ const TELLS_OF_LOW = /low|= ?L\b/i;
 /** Whether a terminal is active low: by an overbar, by the description, or by a mark on a name whose function agrees. */
 export function readActiveLow(name: string, overbar: boolean, description: string, names: ReadonlySet<string>): ActiveLow {
   if (overbar) return { activeLow: true, because: 'overbar' };
-  if ((UNMARKED.test(name) || isPlain(name)) && !TELLS_OF_LOW.test(description)) return NOT_LOW;
+  if ((UNMARKED.test(name) || isPlain(name)) && !TELLS_OF_LOW.test(description)) return PERHAPS_BAR.test(name) ? byBarAlone(name, names, description) : NOT_LOW; // prettier-ignore
   const main = name.split('/')[0] === '' ? name : name.split('/')[0]!;
   if (RESETS.test(main) && PULLED_LOW.test(description)) return { activeLow: true, because: `“${PULLED_LOW.exec(description)![0]}”` };
   const mark = markOf(main, names);
@@ -111,6 +112,13 @@ function lowByDeed(name: string, description: string): ActiveLow {
 const lowByBar = (stem: string, acts: string): ActiveLow =>
   KNOWN.test(stem) ? { activeLow: true, because: `B on ${stem}, “${acts}”` } : perhapsByBar(stem, acts);
 
+/** Names whose last letter is B for bar more often than not: where nothing is said of a level, it is asked. */
+const PERHAPS_BAR = /^(S?CS|RST|RESET|OE|WE|IRQ|INT)B$/;
+const byBarAlone = (name: string, names: ReadonlySet<string>, description: string): ActiveLow =>
+  names.has(name.replace(/B$/, 'A')) || SAYS_HIGH.test(description) || /\bport b\b|\b(channel|unit|bank|side) b\b/i.test(description)
+    ? NOT_LOW
+    : { activeLow: true, unsure: `B on ${name.slice(0, -1)} can mean active low` };
+
 const perhapsByBar = (stem: string, word: string): ActiveLow => ({
   activeLow: true,
   unsure: `B on ${stem} and “${word}” can mean active low`,
@@ -125,7 +133,7 @@ function markOf(name: string, names: ReadonlySet<string>): { mark: string; stem:
   if (leading) return { mark: 'n', stem: tail(leading[1]!), sure: false };
   // `NRST`, `SPI_CSN`: only for stems that are low-active everywhere, and not for half of a pair such as CSP and CSN.
   const capital =
-    /^(.*_)?N(RE?SE?T|TRST|CS|SS|CE|OE|WE|RD|WR|IRQ|INT|MR|SHDN|FAULT|SLEEP)\d*$/.exec(name) ??
+    /^(.*_)?N(RE?SE?T|RSTPD|TRST|CS|SS|CE|OE|WE|RD|WR|IRQ|INT|MR|SHDN|FAULT|SLEEP)\d*$/.exec(name) ??
     /^(.*_)?(CS|SS|RE?SE?T|TRST|IRQ|INT|SHDN|FAULT|SLEEP)N\d*$/.exec(name);
   const isHalf = /N\d*$/.test(name) && names.has(name.replace(/N(\d*)$/, 'P$1'));
   if (capital && !isHalf) return { mark: 'N', stem: capital[2]!, sure: true };

@@ -63,7 +63,7 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
     doubts.push({ field: 'name', reason: 'The name cell is empty.' });
   if (clean.name !== '' && !/[\p{L}\d+−–-]/u.test(clean.name)) doubts.push({ field: 'name', reason: `“${clean.name}” is hardly a name.` });
   // `GPIO0–` over a list of numbers is a range that lost its end; `V–` and `IN1–` alone are names.
-  if (/[/,_]$/.test(clean.name) || (most > 1 && /[–-]$/.test(clean.name)))
+  if (/[/,_]$/.test(clean.name) || (single && most > 1 && /[–-]$/.test(clean.name)))
     doubts.push({ field: 'name', reason: `“${clean.name}” ends as if it went on.` });
   if (clean.partly) doubts.push(levelDoubt('A bar stands over a part of the name.'));
   // The dash of an empty column beside it, or the number where others have the dash.

@@ -237,7 +237,12 @@ export const WORDINGS: readonly Wording[] = [
     words: /^\W*((converter|switching|step-up|step-down|main) )+output( voltage)?\b(?! (driver|stage))/i,
     unless: /\b(data|digital|serial|bit|feedback|sense|a\/d|adc|d\/a|dac|switch(ed)? node)\b/i,
   },
-  { type: 'open-drain', weight: 7, words: /\bopen[- ](drain|collector)\b/i, unless: /\b(not|no) open[- ]drain\b/i },
+  {
+    type: 'open-drain',
+    weight: 7,
+    words: /\bopen[- ](drain|collector)\b/i,
+    unless: /\b(not|no) open[- ]drain\b|\bopen[- ]drain tolerant\b/i,
+  },
   { type: 'open-drain', weight: 7, words: /\bNMOS (\w+ )?output\b|\b[Cc]ollector output\b/ },
   // Which of the two is set by the user: it is an output either way.
   {
