@@ -44,6 +44,8 @@ export function blocksIn(
   };
   if (open?.edges) {
     const { edges, end } = continuation(lines, { ...open, edges: open.edges }, region.left);
+    // Its last column is as wide as what stands here.
+    edges[edges.length - 1] = Math.max(edges.at(-1)!, region.right);
     if (end > 0) {
       blocks.push(blockOf(region, lines.slice(0, end), edges, undefined, rules, open.keys, open.isCentred));
       at = end;

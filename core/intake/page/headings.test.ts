@@ -49,6 +49,24 @@ describe('a heading without ruled lines', () => {
     ],
   ])('%s is understood', (_, runs) => expect(rowsOf(page([...runs, ...body.runs]))).toEqual(ALL));
 
+  it.each<[string, Run[], number[]]>([
+    [
+      'names beside a number',
+      [text(53, 130, 'No.'), text(72, 130, 'Name'), text(183, 130, 'Type'), text(233, 130, 'Description')],
+      [53, 75, 183, 233],
+    ],
+    [
+      'between the halves of another',
+      [text(53, 124, 'Pin'), text(77, 130, 'Name Type Description'), text(53, 136, 'No.')],
+      [53, 80, 102, 133],
+    ],
+  ])('set tightly, %s, is parted', (_, heading, x) => expect(rowsOf(page([...heading, ...table(ROWS, { y: 150, x }).runs]))).toEqual(ALL));
+  it('of a package that is broken at its hyphen is one name', () => {
+    const top = [text(103, 124, 'DFN-'), text(153, 124, 'SOT-'), text(53, 130, 'Name'), text(203, 130, 'Description')];
+    const rows = [['IN', '6', '1', 'Input supply'], ['OUT', '1', '5', 'Regulated output voltage'], ['GND', '2', '2', 'Ground']]; // prettier-ignore
+    const p = read(page([...top, text(103, 136, '6'), text(153, 136, '23-5'), ...table(rows, { y: 150, x: [50, 100, 150, 200] }).runs]));
+    expect(p.packages.map((q) => q.name)).toEqual(['DFN-6', 'SOT-23-5']);
+  });
   it('is told from its title by a gap, not by the words of the title', () => {
     const runs = [
       text(53, 118, 'QFN-4 package, top view'),
@@ -84,6 +102,36 @@ describe('a table that goes on', () => {
   ])('%s alone on the next page is read whole', (_, row, last) => {
     const next = table([row], { y: 40 });
     expect(rowsOf(page([...head, ...body.runs]), page(next.runs, [], 2))).toEqual([...ALL, last]);
+  });
+  it('has the rest of its last row on the next page', () => {
+    const long = table([['Pin', 'Name', 'Type', 'Description'], ['1', 'VDD', 'P', 'Supply voltage\nof the core'], ['2', 'CLK', 'I', 'Clock']], { y: 700, pitch: 11 }); // prettier-ignore
+    const rest = table([['', '', '', 'input of the part'], ...ROWS.slice(2)], { y: 60, pitch: 11 });
+    const p = read(page(long.runs), page(rest.runs, [], 2));
+    expect(terminalsIn(p).map((t) => t.description)).toEqual([
+      'Supply voltage of the core',
+      'Clock input of the part',
+      'Output of the device',
+      'Ground',
+    ]);
+  });
+  it('in the other text column is one with it', () => {
+    const head = ['Pin', 'Name', 'Type', 'Description'];
+    const many = Array.from({ length: 20 }, (_, i) => [String(i + 1), `GP${i}`, 'I/O', 'Port']);
+    const left = table([head, ...many.slice(0, 10)], { y: 300, x: [50, 80, 130, 165] });
+    const right = table(many.slice(10), { y: 57, x: [310, 340, 390, 425] });
+    const prose = Array.from({ length: 12 }, (_, i) => text(53, 80 + i * 15, `Line ${i} tells of the part`));
+    expect(rowsOf(page([...prose, ...left.runs, ...right.runs]))).toHaveLength(20);
+  });
+  it('ruled between its columns only is read on where the next page has no line across', () => {
+    const all = table([['Pin', 'Name', 'Type', 'Description'], ...ROWS], { y: 700, rules: 'all', pitch: 14 });
+    const more = Array.from({ length: 5 }, (_, i) => [String(i + 5), `GP${i}`, 'I/O', 'Port']);
+    expect(rowsOf(page(all.runs, all.rules), page(table(more, { y: 60 }).runs, [], 2))).toHaveLength(9);
+  });
+  it('and that the reader does not follow is said', () => {
+    const start = table([['Pin', 'Name', 'Type', 'Description'], ...ROWS], { y: 100 });
+    const note = text(50, 230, 'Note: the voltages of all pins are told against ground.');
+    const p = read(page([...start.runs, note, text(53, 500, '5'), text(103, 500, 'RSTN')]));
+    expect(p.problems.map((q) => q.code)).toContain('rows-left');
   });
   it('keeps its columns where the next page begins further right', () => {
     const long = text(20, 60, 'The device is meant for instruments that run for years.');

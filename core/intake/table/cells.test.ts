@@ -64,7 +64,7 @@ describe('number cells', () => {
   it.each(['', '-', '–', '—', 'n/a', 'N.A.', 'none', 'x'])('“%s” is none', (text) =>
     expect(readNumberCell(text)).toEqual({ kind: 'none' }),
   );
-  it.each(['EP', 'PAD', 'Exposed pad', 'exposed thermal pad', 'Thermal pad', 'EPAD'])('%s is an exposed pad', (text) =>
+  it.each(['EP', 'PAD', 'Exposed pad', 'exposed thermal pad', 'Thermal pad', 'EPAD', 'Center\nPad'])('%s is an exposed pad', (text) =>
     expect(readNumberCell(text)).toEqual({ kind: 'pad' }),
   );
   it.each(['3.3', 'Supply voltage', '2.7 V', 'A1-B3', '1-99999', 'D[7:0]'])('“%s” is no number', (text) =>
@@ -156,6 +156,15 @@ describe('active low', () => {
     ['SEL', 'Low selects channel A', false],
     ['SEL', 'The upper channel is selected when low', false],
     ['EN', 'Low for shut-down', false],
+    ['FLT', 'Fault event indicator, goes low to indicate a fault', true],
+    ['FAULT', 'Open-drain output, low on fault', true],
+    ['ALERT', 'Driven low when a limit is passed', true],
+    ['PGOOD', 'Goes low to indicate a fault', false],
+    ['RST', 'Reset low; has an internal pull-up', true],
+    ['CSB', 'Serial port chip select (active low)', true],
+    ['OEB', 'Output driver enable. Low = enabled, high = disabled', true],
+    ['NRSTPD', 'Not reset and power-down', true],
+    ['CSB', 'Chip select of port B', false],
   ])('%s (%s) is %s', (name, description, activeLow) => expect(readActiveLow(name, false, description, names).activeLow).toBe(activeLow));
   it.each<[string, string]>([
     ['DATA_N', 'Data'],
@@ -165,6 +174,11 @@ describe('active low', () => {
     ['LOLX_n', 'Data'],
     ['XYZB', 'Low when the loop has lost lock'],
     ['FLTB', 'Reports open strings, low, open drain'],
+    ['SHDN A', 'Shutdown: low = disabled, high = normal operation'],
+    ['PDB', 'Power-down input. PDB = H: on. PDB = L: in power down'],
+    ['QON', 'A low for 1 s turns the switch on'],
+    ['SMUTE', 'Soft mute control: soft mute (low), soft un-mute (high)'],
+    ['CSB', 'Chip select'],
   ])('asks about %s (%s)', (name, description) => expect(readActiveLow(name, false, description, names).unsure).toBeDefined());
   it('believes an overbar', () => expect(readActiveLow('X', true, '', names)).toEqual({ activeLow: true, because: 'overbar' }));
 });
@@ -172,6 +186,8 @@ describe('active low', () => {
 describe('headings', () => {
   it.each<[string, ReturnType<typeof roleOfHeading>]>([
     ['Pin No.', 'number'],
+    ['Pin N°', 'number'],
+    ['№', 'number'],
     ['Bank pin', 'number'],
     ['BALL', 'ambiguous'],
     ['Pin(s)', 'ambiguous'],
