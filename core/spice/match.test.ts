@@ -122,6 +122,68 @@ it.each<[string, string[], string[]]>([
   expect(pairs.map((p) => p.node)).toEqual(nodes);
 });
 
+const WITH_GAIN: [number: string, name: string, type: ElectricalType][] = [
+  ['1', 'RG', 'passive'],
+  ['2', '-IN', 'input'],
+  ['3', '+IN', 'input'],
+  ['4', '-VS', 'supply-in'],
+  ['5', '+VS', 'supply-in'],
+  ['6', 'RG', 'passive'],
+  ['7', 'OUT', 'output'],
+];
+it.each<[string, typeof WITH_GAIN, [name: string, doc: string][], string[]]>([
+  [
+    'whose others carry their pins’ numbers are told by them',
+    WITH_GAIN,
+    [
+      ['1', 'RG1'],
+      ['2', 'IN-'],
+      ['3', 'IN+'],
+      ['4', 'V-'],
+      ['5', 'V+'],
+      ['6', 'RG2'],
+      ['7', 'OUT'],
+    ],
+    ['1=1', '2=2', '3=3', '4=4', '5=5', '6=6', '7=7'],
+  ],
+  [
+    'are not where one of them does not',
+    WITH_GAIN,
+    [
+      ['1', 'RG1'],
+      ['2', 'IN+'],
+      ['3', 'IN-'],
+      ['4', 'V-'],
+      ['5', 'V+'],
+      ['6', 'RG2'],
+      ['7', 'OUT'],
+    ],
+    ['2=3', '3=2', '4=4', '5=5', '7=7'],
+  ],
+  [
+    'are not where few are known',
+    [
+      ['1', 'ADJ', 'passive'],
+      ['2', 'IN', 'supply-in'],
+      ['3', 'X', 'passive'],
+      ['4', 'OUT', 'supply-out'],
+    ],
+    [
+      ['1', ''],
+      ['2', 'IN'],
+      ['3', ''],
+      ['4', 'OUT'],
+    ],
+    ['2=2', '4=4'],
+  ],
+])('nodes %s', (_, pins, nodes, pairs) => {
+  const made = matchPins(
+    pins.map(([number, name, type]) => ({ number, name, type, unit: null })),
+    nodes.map(([name, doc]) => ({ name, doc, docLine: 1 })),
+  ).pairs;
+  expect(made.map((p) => `${p.pin}=${p.node}`).sort()).toEqual(pairs);
+});
+
 it('two pins of one net and two nodes of one comment are joined one to one, by their numbers where these are the nodes', () => {
   const pins = ['5', '6'].map((number) => ({ number, name: 'D2', type: 'passive' as const, unit: null }));
   const nodes = (names: string[]) => names.map((name) => ({ name, doc: 'D2', docLine: 1 }));

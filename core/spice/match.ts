@@ -113,6 +113,7 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   });
   const chosen = assign(likeness.map((row) => row.map((l) => l.score)));
   const takenNodes = new Set<number>();
+  const before = out.pairs.length;
   const open: { members: MatchPin[]; reason: string }[] = [];
   rows.forEach((members, r) => {
     const at = chosen[r]!;
@@ -138,12 +139,36 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
         });
     } else open.push({ members, reason: unsaid(members[0]!) ?? reasonFor(members[0]!, score, rival, nodes) });
   });
+  const own = out.pairs.slice(before);
+  const byNumber = countsThePins(own, nodes.length)
+    ? open.flatMap(({ members }) => (members.length === 1 || sharesNumbers(members, nodes) ? members : []))
+    : [];
+  for (const pin of byNumber) {
+    const at = nodes.findIndex((n, i) => n.name === pin.number && !takenNodes.has(i) && !contradicts(pin, n));
+    if (at < 0) continue;
+    takenNodes.add(at);
+    out.pairs.push({ pin: pin.number, node: pin.number, unit, confidence: 0.75, because: "all other nodes carry their pins' numbers" });
+  }
+  const done = new Set(out.pairs.slice(before).map((p) => p.pin));
   const freeNodes = nodes.filter((_, i) => !takenNodes.has(i)).map((n) => n.name);
-  for (const { members, reason } of open)
+  for (const { members: all, reason } of open) {
+    const members = all.filter((p) => !done.has(p.number));
     for (const pin of members)
       if (freeNodes.length === 0) out.left.push({ pin: pin.number, reason: 'every node of the model has its pin already' });
       else out.asks.push({ pin: pin.number, reason: `${reason} Free: ${freeNodes.join(', ')}.` });
+  }
 }
+
+/** So many pairs at least, and so large a part of the nodes, tell that a model's numbers are those of the pins. */
+const [FEWEST_PAIRS, MOST_OF] = [4, 0.6];
+
+/** True where names and comments gave every pin the node of its own number: the nodes are numbered as the package is. */
+const countsThePins = (pairs: readonly Pair[], nodes: number): boolean =>
+  pairs.length >= Math.max(FEWEST_PAIRS, MOST_OF * nodes) && pairs.every((p) => /^\d+$/.test(p.node) && p.node === p.pin);
+
+/** True where each pin of a signal has a node of its number. */
+const sharesNumbers = (pins: readonly MatchPin[], nodes: readonly ModelNode[]): boolean =>
+  pins.every((p) => nodes.some((n) => n.name === p.number));
 
 /**
  * As many nodes of one comment as the signal has pins, and no other pin near them: D2 on pins 5 and 6, nodes 5 and 6 both
