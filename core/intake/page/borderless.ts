@@ -9,7 +9,7 @@ import { segmentsOf, textOf, type Line } from './lines';
 import type { Rule } from './page';
 import type { Region } from './regions';
 import { areCentred, cutLine, keyColumns, rowsFrom, type CellLine } from './rows';
-import { boxOf } from './words';
+import { boxOf, looksLikeName } from './words';
 
 /** A table that was not over where its region ended, so that the next region may go on with it. */
 export interface OpenTable {
@@ -187,7 +187,7 @@ function isProse(line: Line, region: Region): boolean {
 
 /** `5 VLOGIC Digital supply. Its range is`, with hardly a gap between its cells: a number, and a name in capitals. */
 const isNumberedRow = ({ words: [first, second] }: Line): boolean =>
-  first !== undefined && looksLikeNumbers(first.text) && /^[A-Z][A-Z\u0305]/.test(second?.text ?? '');
+  first !== undefined && second !== undefined && looksLikeNumbers(first.text) && second.text.length > 1 && looksLikeName(second.text);
 
 /** A long title of a group, `BIDIRECTIONAL CONTROL BUS – I2C COMPATIBLE`: no sentence, and a row right under it. */
 function isTitleOver(lines: readonly Line[], at: number): boolean {

@@ -1,6 +1,7 @@
 import { headingWorth, packageIn, roleOfHeading } from '../table/headings';
 import { looksLikeTerminal } from '../table/numbers';
 import { segmentsOf, textOf, type Line, type Segment } from './lines';
+import type { Word } from './words';
 
 /** A heading over columns: where each heading starts and ends, and how many lines it takes. */
 export interface PageHeader {
@@ -145,6 +146,9 @@ function apart(segments: Segment[], isOneOfMany: boolean): Segment[] {
 /** Headings of columns that no field of a pin comes from. */
 const UNREAD = /^(i\/?o )?(structure|level|buffer)s?$|^5[- ]?v([- ]tolerant)?$|^reset state$/i;
 
+/** A word as a heading of its own. */
+const alone = (word: Word): Segment => ({ text: word.text, words: [word], x0: word.x0, x1: word.x1 });
+
 /** Columns whose heading may begin with `Pin`. */
 const PAIRED: ReadonlySet<ReturnType<typeof roleOfHeading>> = new Set(['name', 'type', 'description']);
 
@@ -159,7 +163,7 @@ function numbersApart(lines: Segment[][]): Segment[][] {
       const role = roleOfHeading(s.text);
       const isPair = first && second && more.length === 0 && line.length > 1 && PAIRED.has(role);
       if (!isPair || roleOfHeading(first.text) !== 'ambiguous' || roleOfHeading(second.text) !== role) return [s];
-      return [first, second].map((w) => ({ text: w.text, words: [w], x0: w.x0, x1: w.x1 }));
+      return [first, second].map(alone);
     }),
   );
 }
@@ -180,9 +184,8 @@ const NUMBER_AND_NAME = /^no\.? name$/i;
 function apartByWords(segment: Segment): Segment[] {
   const { words } = segment;
   // The upper halves of packages' names, `DFN- SOT-` over `6 23-5`.
-  if (words.every((w) => /^[A-Z]{2,6}-$/.test(w.text))) return words.map((w) => ({ text: w.text, words: [w], x0: w.x0, x1: w.x1 }));
-  if (NUMBER_AND_OTHER.test(segment.text) && roleOfHeading(segment.text) === undefined)
-    return words.map((w) => ({ text: w.text, words: [w], x0: w.x0, x1: w.x1 }));
+  if (words.every((w) => /^[A-Z]{2,6}-$/.test(w.text))) return words.map(alone);
+  if (NUMBER_AND_OTHER.test(segment.text) && roleOfHeading(segment.text) === undefined) return words.map(alone);
   const isHead = (text: string) =>
     !NUMBER_AND_NAME.test(text) && (roleOfHeading(text) !== undefined || packageIn(text)?.name === text || UNREAD.test(text));
   if (words.length < 2 || words.length > MOST_WORDS || (roleOfHeading(segment.text) !== undefined && isHead(segment.text)))

@@ -3,7 +3,7 @@ import { looksLikeNumbers } from '../table/numbers';
 import { headerAt } from './headers';
 import type { DocumentPage } from './page';
 import { linesOf, segmentsOf, type Line } from './lines';
-import type { Word } from './words';
+import { looksLikeName, type Word } from './words';
 
 /** A stretch of a page that is read from top to bottom: the whole page, or one of its two text columns. */
 export interface Region {
@@ -88,9 +88,6 @@ function gutterOf(page: DocumentPage, lines: readonly Line[]): number | undefine
   return isProse || (best.crossing <= 0.03 * lines.length && hasRowsBeside(lines, at)) ? at : undefined;
 }
 
-/** A name as circuits have it; `Channel 1` is none. */
-const NAME = /^[/~]?[A-Z\u0305][A-Z0-9_+/#*\u0305–-]*$/;
-
 /** What stands on one line, in points: the rows of one table do over all of its columns, those of two beside each other do not. */
 const LEVEL = 0.7;
 
@@ -100,7 +97,7 @@ function hasRowsBeside(lines: readonly Line[], gutter: number): boolean {
   const [left, right] = [halves[0]!, halves[1]!];
   const rows = right.filter(
     ({ words: [first, second] }) =>
-      second !== undefined && (looksLikeNumbers(first!.text) || (NAME.test(first!.text) && looksLikeNumbers(second.text))),
+      second !== undefined && (looksLikeNumbers(first!.text) || (looksLikeName(first!.text) && looksLikeNumbers(second.text))),
   );
   const isLevel = (l: Line) => left.some((other) => Math.abs(other.base - l.base) < LEVEL);
   const areApart = (own: readonly Line[]) => own.filter(isLevel).length < 0.5 * own.length;

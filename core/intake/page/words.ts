@@ -22,6 +22,9 @@ export interface Word {
   mono?: boolean;
 }
 
+/** A name as circuits have it: capitals and figures, at most its last letter a small one. `Channel` and `In` are none. */
+export const looksLikeName = (text: string): boolean => /^[/~!]?[A-Z]\u0305?(?:[A-Z0-9_+/#*\u0305–-]+[a-z]?)?$/.test(text);
+
 /** Characters nearer than this, in font sizes, belong to one word. pdf.js puts blanks into wider gaps itself. */
 const JOIN = 0.13;
 /** Smaller than this share of its neighbour, a word is a superscript or subscript. */
