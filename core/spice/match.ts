@@ -139,24 +139,20 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
         });
     } else open.push({ members, reason: unsaid(members[0]!) ?? reasonFor(members[0]!, score, rival, nodes) });
   });
-  const own = out.pairs.slice(before);
-  const byNumber = countsThePins(own, nodes.length)
-    ? open.flatMap(({ members }) => (members.length === 1 || sharesNumbers(members, nodes) ? members : []))
-    : [];
-  for (const pin of byNumber) {
-    const at = nodes.findIndex((n, i) => n.name === pin.number && !takenNodes.has(i) && !contradicts(pin, n));
-    if (at < 0) continue;
-    takenNodes.add(at);
-    out.pairs.push({ pin: pin.number, node: pin.number, unit, confidence: 0.75, because: "all other nodes carry their pins' numbers" });
-  }
-  const done = new Set(out.pairs.slice(before).map((p) => p.pin));
+  const done = new Set<MatchPin>();
+  if (countsThePins(out.pairs.slice(before), nodes.length))
+    for (const pin of open.flatMap(({ members }) => (shareNumbers(members, nodes) ? members : []))) {
+      const at = nodes.findIndex((n, i) => n.name === pin.number && !takenNodes.has(i) && !contradicts(pin, n));
+      if (at < 0) continue;
+      takenNodes.add(at);
+      done.add(pin);
+      out.pairs.push({ pin: pin.number, node: pin.number, unit, confidence: 0.75, because: "all other nodes carry their pins' numbers" });
+    }
   const freeNodes = nodes.filter((_, i) => !takenNodes.has(i)).map((n) => n.name);
-  for (const { members: all, reason } of open) {
-    const members = all.filter((p) => !done.has(p.number));
-    for (const pin of members)
+  for (const { members, reason } of open)
+    for (const pin of members.filter((p) => !done.has(p)))
       if (freeNodes.length === 0) out.left.push({ pin: pin.number, reason: 'every node of the model has its pin already' });
       else out.asks.push({ pin: pin.number, reason: `${reason} Free: ${freeNodes.join(', ')}.` });
-  }
 }
 
 /** So many pairs at least, and so large a part of the nodes, tell that a model's numbers are those of the pins. */
@@ -167,7 +163,7 @@ const countsThePins = (pairs: readonly Pair[], nodes: number): boolean =>
   pairs.length >= Math.max(FEWEST_PAIRS, MOST_OF * nodes) && pairs.every((p) => /^\d+$/.test(p.node) && p.node === p.pin);
 
 /** True where each pin of a signal has a node of its number. */
-const sharesNumbers = (pins: readonly MatchPin[], nodes: readonly ModelNode[]): boolean =>
+const shareNumbers = (pins: readonly MatchPin[], nodes: readonly ModelNode[]): boolean =>
   pins.every((p) => nodes.some((n) => n.name === p.number));
 
 /**

@@ -3,6 +3,7 @@ import { isMarkedNote, isNote } from '../table/notes';
 import { looksLikeNumbers, looksLikeTerminal } from '../table/numbers';
 import { unite, type Box } from '../table/box';
 import type { Block, PageRowAt } from './block';
+import type { Chain } from './chains';
 import { edgesUnder, settled } from './columns';
 import { headerAt, type PageHeader } from './headers';
 import { segmentsOf, textOf, type Line } from './lines';
@@ -24,6 +25,8 @@ export interface OpenTable {
   isCentred: boolean;
   /** The font size of its body, in points. */
   size: number;
+  /** The ruled table that it is the rest of. */
+  of?: Chain;
 }
 
 /** Finds tables by their headings in a region's lines, and the rows that go on with a table of the region before. */
@@ -195,7 +198,7 @@ function isTitleOver(lines: readonly Line[], at: number): boolean {
   if (text.length > 64 || !/^[A-Z].*[^.,:;]$/.test(text)) return false;
   // Of a row whose cells are centred a line of words comes first.
   const below = lines.slice(at + 1, at + 4).filter((l, i) => l.base - lines[at + i]!.base < 2.4 * l.size);
-  return below.some((l) => segmentsOf(l).length >= 3 && segmentsOf(l).some((s) => looksLikeNumbers(s.text)));
+  return below.map((l) => segmentsOf(l)).some((segments) => segments.length >= 3 && segments.some((s) => looksLikeNumbers(s.text)));
 }
 
 /** A line that begins where an inner column's heading or cells begin goes on with that column, however long it is. */

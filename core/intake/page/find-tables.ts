@@ -31,8 +31,7 @@ export function tablesOf(ready: readonly Ready[], options: ReadOptions): Found[]
   const isTaken = (page: number, word: Word) => ruled.some((f) => f.chain.some((b) => b.page === page && inBox(word, b.box)));
   const plain: Block[] = [];
   let open: OpenTable | undefined;
-  /** The ruled table that the open one is the rest of. */
-  let parted: Chain | undefined;
+  let isLonger = false;
   for (const r of ready) {
     if (r.page.rules === undefined) {
       open = undefined;
@@ -44,23 +43,19 @@ export function tablesOf(ready: readonly Ready[], options: ReadOptions): Found[]
     for (const region of regionsOf(r.page, linesOf(words))) {
       const read = blocksIn(region, r.rules, open);
       const [first, ...others] = read.blocks;
-      if (first?.goesOn && parted) {
-        parted.push(first);
+      if (open?.of && first?.goesOn) {
+        open.of.push(first);
+        isLonger = true;
         plain.push(...others);
-        if (others.length > 0) parted = undefined;
-      } else {
-        plain.push(...read.blocks);
-        parted = undefined;
-      }
+      } else plain.push(...read.blocks);
       open = read.open;
     }
     if (words.length === 0) open = undefined;
     const atEnd = open ? undefined : endsWith(ruled, r);
-    if (atEnd) [open, parted] = [openRuled(atEnd, r), atEnd.chain];
+    if (atEnd) open = openRuled(atEnd, r);
   }
-  // Those that went on are read anew.
-  const whole = found(chains, ready);
-  const all = [...whole, ...found(chainsOf(plain), ready, chains.length)];
+  // Ruled tables that went on are read anew.
+  const all = [...(isLonger ? found(chains, ready) : ruled), ...found(chainsOf(plain), ready, chains.length)];
   const page = options.page;
   return all
     .filter((f) => page === undefined || f.chain.some((b) => b.page === page))
@@ -81,8 +76,9 @@ function openRuled({ table, chain }: Found, { words }: Ready): OpenTable {
   const heads = table.columns.map((c, i) => ({ text: c.heading, x0: edges[i] ?? box[0], x1: edges[i + 1] ?? box[0] + box[2] }));
   const keys = table.columns.flatMap((c, i) => (c.role === 'number' ? [i] : []));
   const header = { at: 0, depth: 1, heads, worth: heads.length, sure: heads.length, unclosed: 0 };
-  return { header, edges: [...edges], page, left: box[0], keys, isCentred: false, size };
+  return { header, edges: [...edges], page, left: box[0], keys, isCentred: false, size, of: chain };
 }
+
 function found(chains: readonly Chain[], ready: readonly Ready[], salt = 0): Found[] {
   const backOf = new Map(ready.map((r) => [r.page.number, r.back]));
   return chains.flatMap((chain, i) => {

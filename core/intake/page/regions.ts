@@ -20,9 +20,14 @@ export function regionsOf(page: DocumentPage, lines: readonly Line[]): Region[] 
   const gutter = gutterOf(page, lines);
   const whole = spanOf(words);
   if (gutter === undefined || hasHeadingOver(lines, gutter)) return [{ page: page.number, ...whole, lines: [...lines] }];
-  const [left, right] = [words.filter((w) => (w.x0 + w.x1) / 2 < gutter), words.filter((w) => (w.x0 + w.x1) / 2 >= gutter)];
-  return [left, right].map((half) => ({ page: page.number, ...spanOf(half), lines: linesOf(half) }));
+  return halvesOf(words, gutter).map((half) => ({ page: page.number, ...spanOf(half), lines: linesOf(half) }));
 }
+
+/** The words left of a gutter and those right of it. */
+const halvesOf = (words: readonly Word[], gutter: number): [Word[], Word[]] => [
+  words.filter((w) => (w.x0 + w.x1) / 2 < gutter),
+  words.filter((w) => (w.x0 + w.x1) / 2 >= gutter),
+];
 
 /** Over numbers, where a name stands beside it. */
 const NUMBERS = /^(pin|terminal|ball|lead|contact)s?$/i;
@@ -93,8 +98,11 @@ const LEVEL = 0.7;
 
 /** Rows of a table on the right, each with its number, or a whole table, on lines of their own. */
 function hasRowsBeside(lines: readonly Line[], gutter: number): boolean {
-  const halves = [true, false].map((isLeft) => linesOf(lines.flatMap((l) => l.words.filter((w) => (w.x0 + w.x1) / 2 < gutter === isLeft))));
-  const [left, right] = [halves[0]!, halves[1]!];
+  const halves = halvesOf(
+    lines.flatMap((l) => l.words),
+    gutter,
+  );
+  const [left, right] = [linesOf(halves[0]), linesOf(halves[1])];
   const rows = right.filter(
     ({ words: [first, second] }) =>
       second !== undefined && (looksLikeNumbers(first!.text) || (looksLikeName(first!.text) && looksLikeNumbers(second.text))),
@@ -102,6 +110,6 @@ function hasRowsBeside(lines: readonly Line[], gutter: number): boolean {
   const isLevel = (l: Line) => left.some((other) => Math.abs(other.base - l.base) < LEVEL);
   const areApart = (own: readonly Line[]) => own.filter(isLevel).length < 0.5 * own.length;
   // A whole table on the right has its heading there.
-  const hasHeading = right.some((_, i) => (headerAt(right, i)?.sure ?? 0) >= 3);
-  return (rows.length >= 3 && rows.length > 0.2 * right.length && areApart(rows)) || (hasHeading && areApart(right));
+  const hasHeading = () => right.some((_, i) => (headerAt(right, i)?.sure ?? 0) >= 3);
+  return (rows.length >= 3 && rows.length > 0.2 * right.length && areApart(rows)) || (areApart(right) && hasHeading());
 }

@@ -211,7 +211,11 @@ function cutAt(lines: readonly CellLine[], gaps: readonly number[], least: numbe
 }
 
 /** Evenly spaced lines. Lines that stand alone and full (headings of groups) stay rows of their own. */
-function followed(lines: readonly CellLine[], anchors: readonly boolean[], isCentred = hasAbove(lines, anchors)): CellLine[][] {
+function followed(
+  lines: readonly CellLine[],
+  anchors: readonly boolean[],
+  isCentred = hasAbove(lines, anchors.indexOf(true)),
+): CellLine[][] {
   if (isCentred) return centredRows(lines, anchors);
   const rows: CellLine[][] = [];
   lines.forEach((line, i) => {
@@ -227,10 +231,10 @@ function followed(lines: readonly CellLine[], anchors: readonly boolean[], isCen
   return rows;
 }
 
-/** True where lines of inner columns stand above the first number: cells are centred. */
-function hasAbove(lines: readonly CellLine[], anchors: readonly boolean[]): boolean {
+/** True where lines of inner columns stand above the first number, at line `first`: cells are centred. */
+function hasAbove(lines: readonly CellLine[], first: number): boolean {
   // A group's title over the first row runs over the columns' edges.
-  const before = lines.slice(0, Math.max(0, anchors.indexOf(true))).filter((l) => !l.crossed);
+  const before = lines.slice(0, Math.max(0, first)).filter((l) => !l.crossed);
   return before.length > 0 && before.every((l) => l.cells[0] === '' && l.cells.filter((c) => c !== '').length <= 2);
 }
 
@@ -238,7 +242,7 @@ function hasAbove(lines: readonly CellLine[], anchors: readonly boolean[]): bool
 export const areCentred = (lines: readonly CellLine[], keys: readonly number[]): boolean =>
   hasAbove(
     lines,
-    lines.map((_, i) => isAnchor(lines, i, keys)),
+    lines.findIndex((_, i) => isAnchor(lines, i, keys)),
   );
 
 function continues(line: CellLine, filled: readonly number[], row: readonly CellLine[]): boolean {

@@ -31,8 +31,14 @@ export interface ActiveLow {
 const UNMARKED = /^[A-MO-Z](?!.*(?:_[BLN]|N\d*)$)[A-Z0-9_]*$/;
 /** Names that end in N and figures, IO3_L7N, without a stem that is low-active everywhere. */
 const isPlain = (name: string): boolean => /^[A-MO-Z][A-Z0-9_]*$/.test(name) && !/_[BLN]$/.test(name) && !LOW_STEM.test(name);
-const LOW_STEM =
-  /N(RE?SE?T|RSTPD|TRST|CS|SS|CE|OE|WE|RD|WR|IRQ|INT|MR|SHDN|FAULT|SLEEP)\d*$|(CS|SS|RE?SE?T|TRST|IRQ|INT|SHDN|FAULT|SLEEP)N\d*$/;
+/** What N may stand before, and behind, as a low-active mark: stems that are low-active everywhere. */
+const [BEHIND_N, BEFORE_N] = [
+  'RE?SE?T|RSTPD|TRST|CS|SS|CE|OE|WE|RD|WR|IRQ|INT|MR|SHDN|FAULT|SLEEP',
+  'CS|SS|RE?SE?T|TRST|IRQ|INT|SHDN|FAULT|SLEEP',
+];
+const LOW_STEM = new RegExp(`N(${BEHIND_N})\\d*$|(${BEFORE_N})N\\d*$`);
+const MARKED_BEFORE = new RegExp(`^(.*_)?N(${BEHIND_N})\\d*$`);
+const MARKED_BEHIND = new RegExp(`^(.*_)?(${BEFORE_N})N\\d*$`);
 const NOT_LOW: ActiveLow = { activeLow: false };
 /** `PDB = L` as well. */
 const TELLS_OF_LOW = /low|= ?L\b/i;
@@ -82,6 +88,9 @@ const TELLS_LOW = /\bgoes low\b|\b(is |are )?(pulled|driven|asserted|asserts|pul
 /** A low level that starts something, where nothing is said of a high one. */
 const STARTS_LOW = /\ban? (logic )?low( level| pulse)?( for [^.;,]{1,16}?)? (turns|starts|wakes|activates|enables)\b/i;
 
+/** What a low level stands for, beside the words for a high one. */
+const LOW_IN_BRACKETS = /\b(mute|shut-?down|reset|standby|disabled?|power-?down|sleep) \(low\)/i;
+
 /** What a low level does, by what a terminal is for. */
 const DEEDS: readonly [RegExp, RegExp][] = [
   [/^S?(CS|SS|CE)\d*$/, SELECTED_LOW],
@@ -97,15 +106,11 @@ function lowByDeed(name: string, description: string): ActiveLow {
   const stem = tail(name).replace(/ [A-D1-4]$/, '');
   const by = DEEDS.find(([stems]) => stems.test(stem))?.[1];
   const deed = by?.exec(description)?.[0];
-  const start = deed === undefined && !/\bhigh\b/i.test(description) ? STARTS_LOW.exec(description)?.[0] : undefined;
-  const bracketed = /\b(mute|shut-?down|reset|standby|disabled?|power-?down|sleep) \(low\)/i.exec(description)?.[0];
-  if (deed === undefined && bracketed !== undefined) return { activeLow: true, unsure: `“${bracketed}”, but no mark on ${name}` };
-  if (start !== undefined) return { activeLow: true, unsure: `“${start}”, but no mark on ${name}` };
-  if (deed === undefined) return NOT_LOW;
   // Many print SHDN without a bar over it where a low level shuts the part down.
-  return by === TURNS_OFF_LOW
-    ? { activeLow: true, unsure: `“${deed}”, but no mark on ${name}` }
-    : { activeLow: true, because: `“${deed}”` };
+  if (deed !== undefined && by !== TURNS_OFF_LOW) return { activeLow: true, because: `“${deed}”` };
+  const saysHigh = /\bhigh\b/i.test(description);
+  const perhaps = deed ?? LOW_IN_BRACKETS.exec(description)?.[0] ?? (saysHigh ? undefined : STARTS_LOW.exec(description)?.[0]);
+  return perhaps === undefined ? NOT_LOW : { activeLow: true, unsure: `“${perhaps}”, but no mark on ${name}` };
 }
 
 /** `OEB`, "low enables the outputs": B for bar where the function is one that is low-active everywhere. */
@@ -132,9 +137,7 @@ function markOf(name: string, names: ReadonlySet<string>): { mark: string; stem:
   const leading = /^n_?([A-Z][A-Z0-9_]*)$/.exec(name);
   if (leading) return { mark: 'n', stem: tail(leading[1]!), sure: false };
   // `NRST`, `SPI_CSN`: only for stems that are low-active everywhere, and not for half of a pair such as CSP and CSN.
-  const capital =
-    /^(.*_)?N(RE?SE?T|RSTPD|TRST|CS|SS|CE|OE|WE|RD|WR|IRQ|INT|MR|SHDN|FAULT|SLEEP)\d*$/.exec(name) ??
-    /^(.*_)?(CS|SS|RE?SE?T|TRST|IRQ|INT|SHDN|FAULT|SLEEP)N\d*$/.exec(name);
+  const capital = MARKED_BEFORE.exec(name) ?? MARKED_BEHIND.exec(name);
   const isHalf = /N\d*$/.test(name) && names.has(name.replace(/N(\d*)$/, 'P$1'));
   if (capital && !isHalf) return { mark: 'N', stem: capital[2]!, sure: true };
   const trailing = /^(.+?)_(N|B|L)$/.exec(name) ?? /^([A-Z]{2,}.*?)(n)$/.exec(name);

@@ -90,8 +90,9 @@ const BROKEN = /(?<=[A-Z\d])(?:-\n|\n-)(?=\d)/;
 const FIGURES = /^\d+$/;
 
 function headerAt(grid: Grid, at: number): Header | undefined {
-  const row = unbroken(grid.rows[at]!);
-  if (row.cells.some((c) => FIGURES.test(c))) return undefined;
+  const given = grid.rows[at]!;
+  if (given.cells.some((c) => FIGURES.test(c))) return undefined;
+  const row = unbroken(given);
   const single = asHeader(grid, row, at);
   const next = grid.rows[at + 1];
   if (next && isHeadingRow(row) && !isBlank(next)) {

@@ -6,7 +6,12 @@ export interface Notes {
   marks: ReadonlySet<string>;
   /** Stems that have several bracketed indices, `D` of D(0), D(1): there the brackets are no footnotes. */
   vectors: ReadonlySet<string>;
+  /** Several names end with the dash of an empty column beside theirs. */
+  haveDashes?: boolean;
 }
+
+/** The dash of an empty column that was read with a name. */
+export const DASH_BEHIND = /\s[–—-]$/;
 
 const BRACKETED = /^(.+?)\s?[([<](\d{1,3})[)\]>]$/;
 const SUPERSCRIPTS = /(?:[¹²³⁰-⁹⁽⁾ᵃ-ᶠ†‡§]+|⁽[^⁾]*⁾)(?:\s*,\s*[¹²³⁰-⁹⁽⁾ᵃ-ᶠ†‡§]+)*$/;

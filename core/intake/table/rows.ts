@@ -5,7 +5,7 @@ import { inEnglish } from '../understand/other-languages';
 import { levelDoubt, readActiveLow } from './active-low';
 import { gather, inWords, isPadUnder, type Context, type Entry } from './entries';
 import type { GridRow } from './grid';
-import { alternatesIn, cleanName, markDoubt, expandNames, findVectors, listAlternates, type Notes } from './names';
+import { alternatesIn, cleanName, DASH_BEHIND, markDoubt, expandNames, findVectors, listAlternates, type Notes } from './names';
 import type { NumberCell } from './numbers';
 import { originOf, whereOf } from './places';
 import { addSecondFunction, withoutSecondNames } from './second-names';
@@ -17,7 +17,8 @@ export const MOST_TERMINALS = 60_000;
 export function readRows(rows: readonly GridRow[], context: Context, taken: Set<number>): Terminal[] {
   const entries = gather(rows, context, taken);
   const names = new Set(entries.map((e) => e.name));
-  const notes: Notes = { marks: context.marks, vectors: findVectors(entries.map((e) => e.name)) };
+  const haveDashes = [...names].filter((name) => DASH_BEHIND.test(name)).length > 1;
+  const notes: Notes = { marks: context.marks, vectors: findVectors(entries.map((e) => e.name)), haveDashes };
   const terminals: Terminal[] = [];
   for (const entry of entries) {
     if (entry.name === '' && addSecondFunction(entry, terminals)) continue;
@@ -67,7 +68,7 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
     doubts.push({ field: 'name', reason: `“${clean.name}” ends as if it went on.` });
   if (clean.partly) doubts.push(levelDoubt('A bar stands over a part of the name.'));
   // The dash of an empty column beside it, or the number where others have the dash.
-  if (/\s[–—-]$/.test(clean.name) || (/\S \d{1,3}$/.test(clean.name) && haveDashes(names)))
+  if (DASH_BEHIND.test(clean.name) || (notes.haveDashes && /\S \d{1,3}$/.test(clean.name)))
     doubts.push({ field: 'name', reason: `“${clean.name}” may hold a cell of the next column too.` });
   if (entry.stacked) doubts.push({ field: 'name', reason: `${entry.stacked.join(', ')} stand under each other in its cell; the first is taken.`, candidates: [entry.stacked[0]!, entry.stacked.join('/')] }); // prettier-ignore
   if (entry.broken) doubts.push({ field: 'name', reason: `Its lines break between “${entry.broken.join('” and “')}”.` });
@@ -89,8 +90,6 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
     return terminal(entry, name, clean.overbar, description, pick(lists, i), [...doubts], names, context);
   });
 }
-
-const haveDashes = (names: ReadonlySet<string>): boolean => [...names].filter((n) => /\s[–—-]$/.test(n)).length > 1;
 
 const WORD = /^[A-Za-z](?:[A-Za-z0-9_]*[A-Za-z0-9])?$/;
 

@@ -17,6 +17,12 @@ export const evidence = (type: ElectricalType, weight: number, because: string):
   because,
 });
 
+/** The first voice of each type: the strongest where they are sorted. */
+export function oneOfEach(voices: readonly Evidence[]): Evidence[] {
+  const seen = new Set<ElectricalType>();
+  return voices.filter((e) => !seen.has(e.type) && !!seen.add(e.type));
+}
+
 /** Broader words that a narrower type covers: an output that is called three-state is one thing said twice. */
 export const COVERS: Partial<Record<ElectricalType, ElectricalType[]>> = {
   'three-state': ['output'],

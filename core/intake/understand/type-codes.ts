@@ -1,5 +1,5 @@
 import type { ElectricalType } from '../../part';
-import { COVERS, evidence, type Evidence } from './evidence';
+import { COVERS, evidence, oneOfEach, type Evidence } from './evidence';
 import { inEnglish } from './other-languages';
 import { wordsOfType } from './type-words';
 
@@ -136,7 +136,7 @@ function phrase(text: string, because: string): Evidence[] {
   )
     return meant('power', because);
   // Several words for one type are one thing said.
-  const found = wordsOfType(text).filter((e, i, all) => all.findIndex((other) => other.type === e.type) === i);
+  const found = oneOfEach(wordsOfType(text));
   const covered = (e: Evidence) => found.some((other) => COVERS[other.type]?.includes(e.type));
   return found.filter((e) => !covered(e)).map((e) => ({ ...e, weight: Math.max(e.weight, 6), because }));
 }

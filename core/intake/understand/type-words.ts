@@ -43,7 +43,8 @@ const BESIDE = [
 ];
 
 /** A text in which only the terminal's own direction is left. */
-const ownWords = (text: string): string => (/put|OUT/i.test(text) ? BESIDE.reduce((t, beside) => t.replace(beside, '$1…'), text) : text);
+const ownWords = (text: string): string =>
+  /put/i.test(text) || text.includes('OUT') ? BESIDE.reduce((t, beside) => t.replace(beside, '$1…'), text) : text;
 
 /** Evidence for types from a description's words, strongest first. */
 export const wordsOfType = remember((given: string): Evidence[] => {

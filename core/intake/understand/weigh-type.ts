@@ -1,6 +1,6 @@
 import { carriesPower, type Doubt, type ElectricalType } from '../../part';
 import { doubtByCues } from './cues';
-import { COVERS, evidence, type Evidence } from './evidence';
+import { COVERS, evidence, oneOfEach, type Evidence } from './evidence';
 import { evidenceOfName } from './type-names';
 import { wordsOfType } from './type-words';
 
@@ -223,8 +223,7 @@ function sharpen(told: Evidence[], words: Evidence[], named: Evidence[]): Voices
 /** One voice per type, and only the voices near to the loudest. */
 function strongest(words: Evidence[]): Evidence[] {
   const top = words[0]?.weight ?? 0;
-  const seen = new Set<ElectricalType>();
-  return words.filter((e) => e.weight >= top * 0.7 && !seen.has(e.type) && !!seen.add(e.type));
+  return oneOfEach(words).filter((e) => e.weight >= top * 0.7);
 }
 
 /** A rival is none when the best only sharpens what it says, or when it is one of a class that the column named. */
