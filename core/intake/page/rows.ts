@@ -96,7 +96,8 @@ export function rowsFrom(
     const gap = first > 0 ? band[0]!.base - lines[first - 1]!.base : 0;
     const row = merge(band);
     const isOwn = parted !== undefined && band.length === 1 && !anchors[first];
-    const whole = band.length === 1 && !anchors[first] && band[0]!.cells[0] !== '' ? band[0]!.whole : undefined;
+    const isAlone = band.length === 1 && !anchors[first] && (band[0]!.cells[0] !== '' || (isOwn && isCapital(band[0]!.whole)));
+    const whole = isAlone ? band[0]!.whole : undefined;
     // One word over the edge of two columns is a title as well.
     const lone = row.cells.filter((c) => c !== '');
     if (band.length === 1 && !anchors[first] && row.crossed && lone.length === 1 && /^[A-Z][^.;,]{2,40}$/.test(lone[0]!))
@@ -105,6 +106,9 @@ export function rowsFrom(
     return [{ ...(isOwn ? asHeading(row) : row), apart: gap > 2.1 * pitch }];
   });
 }
+
+/** Set in capitals, as titles of groups are. */
+const isCapital = (text = ''): boolean => /[A-Z]{3}/.test(text) && !/[a-z]/.test(text);
 
 /** A lone text in a row of its own is a group's heading wherever it stands: centred ones are over an inner column. */
 function asHeading(row: Omit<PageRow, 'apart'>): Omit<PageRow, 'apart'> {
@@ -218,6 +222,7 @@ function followed(
 ): CellLine[][] {
   if (isCentred) return centredRows(lines, anchors);
   const rows: CellLine[][] = [];
+  const room = roomInFirst(lines);
   lines.forEach((line, i) => {
     const last = rows.at(-1);
     const filled = line.cells.flatMap((c, k) => (c === '' ? [] : [k]));
@@ -226,9 +231,27 @@ function followed(
     const goesOn =
       last !== undefined && !anchors[i] && above !== undefined && line.base - above.base < 2 * line.size && continues(line, filled, last);
     if (goesOn) last.push(line);
-    else rows.push([line]);
+    else if (last !== undefined && above !== undefined && filled.join() === '0' && hadNoRoom(above, line, room)) {
+      // A name that was broken, or the title of a group: what it has of a name's characters tells, and a plain word nothing.
+      if (/[/_\d+()[\]]/.test(line.cells[0]!)) last.push(line);
+      else rows.splice(-1, 1, [...last.slice(0, -1), { ...above, crossed: true }], [line]);
+    } else rows.push([line]);
   });
   return rows;
+}
+
+/** Points that the first column has for a line: up to the blank before the second one's texts, and as many as its longest line needs. */
+function roomInFirst(lines: readonly CellLine[]): number {
+  const leftOf = (at: number) => Math.min(...lines.flatMap((l) => l.boxes[at]?.[0] ?? []));
+  const longest = Math.max(...lines.map((l) => (l.crossed ? 0 : (l.boxes[0]?.[2] ?? 0))));
+  return Math.max(longest, leftOf(1) - leftOf(0) - 1.5 * lines[0]!.size);
+}
+
+/** A line under a name that is one word, and one that the name's own line, right above, had no room for. */
+function hadNoRoom(above: CellLine, line: CellLine, room: number): boolean {
+  const [first, next] = [above.boxes[0], line.boxes[0]];
+  if (!first || !next || /\s/.test(line.cells[0]!) || line.base - above.base > 1.6 * line.size) return false;
+  return next[2] <= room && first[2] + next[2] + 0.2 * line.size > room;
 }
 
 /** True where lines of inner columns stand above the first number, at line `first`: cells are centred. */
@@ -253,7 +276,10 @@ function continues(line: CellLine, filled: readonly number[], row: readonly Cell
       .map((l) => l.cells[first] ?? '')
       .filter((c) => c !== '')
       .at(-1) ?? '';
-  if (OPEN.test(above) || /_$/.test(above) || /^[/_,)]/.test(line.cells[first] ?? '')) return true;
+  const text = line.cells[first] ?? '';
+  // `DOUT-` over a title of two words ends in a sign; a word that is broken goes on with one.
+  const isSigned = first === 0 && filled.length === 1 && /\w[–-]$/.test(above) && /\s/.test(text);
+  if ((OPEN.test(above) && !isSigned) || /_$/.test(above) || /^[/_,)]/.test(text)) return true;
   if (filled.length === 1 && first === 0) return false;
   return first >= 1;
 }

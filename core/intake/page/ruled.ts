@@ -30,12 +30,34 @@ export function latticesOf(rules: readonly Rule[]): Lattice[] {
     rules.filter((r) => !isAcross(r)),
     'y',
   );
-  return components(across, down)
+  const lattices = components(across, down)
     .flatMap(({ h, v }) => {
       const lattice = latticeOf(h, v);
       return lattice ? [lattice] : [];
     })
     .sort((a, b) => a.ys[0]! - b.ys[0]! || a.xs[0]! - b.xs[0]!);
+  return lattices.reduce<Lattice[]>((out, lattice) => {
+    const above = out.at(-1);
+    if (above && isUnder(lattice, above)) out[out.length - 1] = stacked(above, lattice);
+    else out.push(lattice);
+    return out;
+  }, []);
+}
+
+/** The height of a row that holds a title alone, in points. */
+const TITLE = 24;
+
+/** The same columns right below: the row between, a group's title, has no lines at its sides. */
+function isUnder(lattice: Lattice, above: Lattice): boolean {
+  const gap = lattice.ys[0]! - above.ys.at(-1)!;
+  return gap > 0 && gap < TITLE && lattice.xs.length === above.xs.length && lattice.xs.every((x, i) => Math.abs(x - above.xs[i]!) < SAME);
+}
+
+/** Two lattices as one, with a row between that is one cell. */
+function stacked(above: Lattice, { xs, ys, cells }: Lattice): Lattice {
+  const between = { col: 0, row: above.ys.length - 1, cols: xs.length - 1, rows: 1 };
+  const below = cells.map((c) => ({ ...c, row: c.row + above.ys.length }));
+  return { xs: above.xs, ys: [...above.ys, ...ys], cells: [...above.cells, between, ...below] };
 }
 
 /** Joins pieces of one line: cell borders drawn one by one, dashes. */
