@@ -4,12 +4,13 @@ import { looksLikeNumbers, looksLikeTerminal } from '../table/numbers';
 import { unite, type Box } from '../table/box';
 import type { Block, PageRowAt } from './block';
 import type { Chain } from './chains';
-import { edgesUnder, settled } from './columns';
+import { edgesUnder } from './columns';
 import { headerAt, type PageHeader } from './headers';
 import { segmentsOf, textOf, type Line } from './lines';
 import type { Rule } from './page';
 import type { Region } from './regions';
 import { areCentred, cutLine, keyColumns, rowsFrom, type CellLine } from './rows';
+import { settled } from './starts';
 import { boxOf, looksLikeName } from './words';
 
 /** A table that was not over where its region ended, so that the next region may go on with it. */

@@ -1,6 +1,6 @@
 import { segmentsOf, type Line, type Segment } from './lines';
 import type { PageHeader } from './headers';
-import type { Word } from './words';
+import { LEAST_GAP, placeOf, sharedStarts } from './starts';
 
 /**
  * Where the columns under a heading part: for each two neighbouring headings the stretch between them that the fewest
@@ -45,34 +45,6 @@ export function edgesUnder(header: PageHeader, body: readonly Line[], left: numb
   return [left, ...edges, right];
 }
 
-/** Places are kept in half points. */
-const placeOf = (x: number): number => Math.round(x * 2);
-/** Words of one run of text stand where they are estimated to: they are off by a point or so. */
-const NEAR = [-3, -2, -1, 0, 1, 2, 3];
-/** A gap that could be a blank between words, in font sizes; cells that touch stand nearer. */
-const LEAST_GAP = 0.3;
-
-/**
- * Places where words behind a gap begin in most of the lines: columns so near to each other that a gap alone does not tell
- * them from words.
- */
-function sharedStarts(body: readonly Line[]): ReadonlySet<number> {
-  const counts = countStarts(body, (w, before, size) => w.x0 - before.x1 > LEAST_GAP * size);
-  const least = Math.max(4, 0.6 * body.length);
-  const around = (x: number) => NEAR.map((by) => x + by);
-  const shared = [...counts.keys()].filter((x) => around(x).reduce((sum, n) => sum + (counts.get(n) ?? 0), 0) >= least);
-  return new Set(shared.flatMap(around));
-}
-
-/** How many words begin at each place, of those behind another that count. */
-function countStarts(body: readonly Line[], isCounted: (word: Word, before: Word, size: number) => boolean): Map<number, number> {
-  const counts = new Map<number, number>();
-  for (const { words, size } of body)
-    for (const [i, w] of words.entries())
-      if (i > 0 && isCounted(w, words[i - 1]!, size)) counts.set(placeOf(w.x0), (counts.get(placeOf(w.x0)) ?? 0) + 1);
-  return counts;
-}
-
 /** A stretch parted before the words that begin where a column does. */
 function cutAt({ words }: Segment, starts: ReadonlySet<number>): { x0: number; x1: number }[] {
   const parts: { x0: number; x1: number }[] = [];
@@ -83,30 +55,6 @@ function cutAt({ words }: Segment, starts: ReadonlySet<number>): { x0: number; x
     else parts.push({ x0: w.x0, x1: w.x1 });
   }
   return parts;
-}
-
-/** How far an estimated place can be off, in font sizes. */
-const OFF = 0.75;
-
-/**
- * Lines in which words of one run that goes over two columns stand where the second column begins: their places are
- * estimates, those of other lines' cells are not.
- */
-export function settled(body: readonly Line[]): Line[] {
-  if (!body.some((l) => l.words.some((w) => w.estimated && !w.first))) return [...body];
-  const counts = countStarts(body, (w) => !w.estimated || w.first === true);
-  const least = Math.max(3, 0.4 * body.length);
-  const starts = [...counts].filter(([, count]) => count >= least).map(([x]) => x / 2);
-  if (starts.length === 0) return [...body];
-  return body.map((line) => ({
-    ...line,
-    words: line.words.map((w, i) => {
-      const before = line.words[i - 1];
-      if (!w.estimated || w.first || !before) return w;
-      const start = starts.find((x) => Math.abs(w.x0 - x) < OFF * w.size && before.x0 < x - w.size);
-      return start === undefined ? w : { ...w, x0: start, x1: w.x1 + start - w.x0 };
-    }),
-  }));
 }
 
 /** The share of lines that run through every place between two headings where their columns stand too near for gaps. */
@@ -140,6 +88,8 @@ function clearest(through: Uint16Array, from: number, to: number, isStart: (x: n
     if (isBefore === best.isBefore ? end - x > best.length : isBefore) best = { from: x, length: end - x, isBefore };
     x = end;
   }
+  // A line runs through: its cells are so long that they reach up to where the next column begins.
+  if (least > 0 && best.isBefore) return best.from + Math.max(0.6 * best.length, best.length - 1);
   // A little left of the next column: cells are ragged on the right and even on the left.
   return best.from + best.length * 0.6;
 }

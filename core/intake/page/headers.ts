@@ -1,6 +1,7 @@
 import { headingWorth, packageIn, roleOfHeading } from '../table/headings';
 import { looksLikeTerminal } from '../table/numbers';
 import { segmentsOf, textOf, type Line, type Segment } from './lines';
+import { cellStarts, OFF } from './starts';
 import type { Word } from './words';
 
 /** A heading over columns: where each heading starts and ends, and how many lines it takes. */
@@ -55,6 +56,7 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
   // A title stands in larger print than what follows it.
   if (lines[at + 1] && first.size > 1.25 * lines[at + 1]!.size) return undefined;
   let best: PageHeader | undefined;
+  let isTight = false;
   const isMono = first.words[0]!.mono === true;
   for (const [gap, blank, most] of GAPS) {
     if (blank === 0 && gap === GAPS[0]![0] && !isMono) continue;
@@ -70,17 +72,48 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
       const least = Math.max(most > 1 ? 2 : 3, alone);
       // A typewritten blank parts headings only where that makes more of them plain.
       const isBetter = isMono && blank === 0 && best ? read.sure > best.sure : isMore(read, best);
-      if (read.worth >= least && isBetter) best = { at, depth, ...read };
+      if (read.worth >= least && isBetter) {
+        best = { at, depth, ...read };
+        isTight = most === 1;
+      }
     }
-    if (best && !(isMono && blank > 0)) return best;
+    if (best && !(isMono && blank > 0)) break;
   }
-  return best;
+  const byColumns = isMono ? undefined : readHeadsOver(first, lines.slice(at + 1, at + 1 + ROWS_BELOW));
+  // Words parted because they are near to nothing else are no better than that.
+  return byColumns && isMore(byColumns, isTight ? undefined : best) ? { at, depth: 1, ...byColumns } : best;
 }
+
+/** How many lines below a heading tell where its columns begin. */
+const ROWS_BELOW = 10;
+
+/** A heading whose words are one run of text, their places estimates: it is parted where the cells below it begin. */
+function readHeadsOver(line: Line, below: readonly Line[]): Omit<PageHeader, 'at' | 'depth'> | undefined {
+  const { words, size } = line;
+  if (words.length < 3 || !words.some((w) => w.estimated && !w.first)) return undefined;
+  const begins = new Set([0]);
+  for (const start of cellStarts(below)) {
+    const off = words.map((w) => Math.abs(w.x0 - start));
+    const nearest = off.indexOf(Math.min(...off));
+    if (off[nearest]! < OFF * size) begins.add(nearest);
+  }
+  const from = [...begins].sort((a, b) => a - b);
+  return from.length < 3 ? undefined : weighed(from.map((first, i) => headOf(words.slice(first, from[i + 1]))));
+}
+
+const headOf = (words: readonly Word[]): Head => ({
+  text: words.map((w) => w.text).join(' '),
+  x0: words[0]!.x0,
+  x1: words.at(-1)!.x1,
+});
 
 /** Lines put over each other and weighed as a heading. */
 function readHeads(group: readonly Line[], gap: number, blank: number): Omit<PageHeader, 'at' | 'depth'> {
   const isOneOfMany = group.length > 1;
-  const heads = trim(stack(numbersApart(group.map((l) => apart(segmentsOf(l, gap, blank), isOneOfMany)))));
+  return weighed(trim(stack(numbersApart(group.map((l) => apart(segmentsOf(l, gap, blank), isOneOfMany))))));
+}
+
+function weighed(heads: Head[]): Omit<PageHeader, 'at' | 'depth'> {
   const texts = heads.map((h) => h.text);
   return {
     heads,

@@ -186,8 +186,9 @@ const NOTE_MARKS = { ...RAISED, ',': '⁾', a: 'ᵃ', b: 'ᵇ', c: 'ᶜ', d: '�
 function attachSmall(words: Word[]): Word[] {
   const taken = new Set<Word>();
   const byX = [...words].sort((a, b) => a.x0 - b.x0);
+  const near = nearInHeight(byX);
   for (const small of byX) {
-    const host = hostOf(small, byX, taken);
+    const host = small.text.length > 12 ? undefined : near(small).find((w) => !taken.has(w) && isBeside(small, w));
     if (!host) continue;
     const lift = host.base - small.base;
     const raised = lift > 0.12 * host.size;
@@ -198,14 +199,30 @@ function attachSmall(words: Word[]): Word[] {
   return words.filter((w) => !taken.has(w));
 }
 
-function hostOf(small: Word, byX: readonly Word[], taken: ReadonlySet<Word>): Word | undefined {
-  if (small.text.length > 12) return undefined;
-  return byX.find((w) => {
-    if (w === small || taken.has(w) || small.size > SMALL * w.size) return false;
-    const gap = small.x0 - w.x1;
-    const lift = w.base - small.base;
-    return gap > -0.3 * w.size && gap < 0.22 * w.size && lift > -0.55 * w.size && lift < 0.75 * w.size;
-  });
+/** The words that a small one can stand beside, by the heights of their baselines, in the order given: a page may have 20,000. */
+function nearInHeight(words: readonly Word[]): (small: Word) => Word[] {
+  const tall = Math.max(1, ...words.map((w) => w.size));
+  const bandOf = (w: Word) => Math.floor(w.base / tall);
+  const bands = new Map<number, number[]>();
+  for (const [i, w] of words.entries()) {
+    const band = bands.get(bandOf(w));
+    if (band) band.push(i);
+    else bands.set(bandOf(w), [i]);
+  }
+  return (small) => {
+    const band = bandOf(small);
+    const around = [band - 1, band, band + 1].flatMap((b) => bands.get(b) ?? []);
+    return around.sort((a, b) => a - b).map((i) => words[i]!);
+  };
+}
+
+function isBeside(small: Word, w: Word): boolean {
+  const gap = small.x0 - w.x1;
+  const lift = w.base - small.base;
+  if (w === small || gap <= -0.3 * w.size || gap >= 0.22 * w.size) return false;
+  // A figure right behind a word and well above its line is a note in any size.
+  if (/^\d$/.test(small.text) && small.size < w.size && gap < 0.1 * w.size && lift > 0.35 * w.size) return lift < 0.75 * w.size;
+  return small.size <= SMALL * w.size && lift > -0.55 * w.size && lift < 0.75 * w.size;
 }
 
 /** How far from the text, in font sizes, an overbar may stand or end. */

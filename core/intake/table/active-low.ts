@@ -34,7 +34,7 @@ const isPlain = (name: string): boolean => /^[A-MO-Z][A-Z0-9_]*$/.test(name) && 
 /** What N may stand before, and behind, as a low-active mark: stems that are low-active everywhere. */
 const [BEHIND_N, BEFORE_N] = [
   'RE?SE?T|RSTPD|TRST|CS|SS|CE|OE|WE|RD|WR|IRQ|INT|MR|SHDN|FAULT|SLEEP',
-  'CS|SS|RE?SE?T|TRST|IRQ|INT|SHDN|FAULT|SLEEP',
+  'CS|SS|MR|RE?SE?T|TRST|IRQ|INT|SHDN|FAULT|SLEEP',
 ];
 const LOW_STEM = new RegExp(`N(${BEHIND_N})\\d*$|(${BEFORE_N})N\\d*$`);
 const MARKED_BEFORE = new RegExp(`^(.*_)?N(${BEHIND_N})\\d*$`);
@@ -54,7 +54,9 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
   if (said && !mark)
     // What stands in brackets is said of the terminal: `Chip select (active low)`.
     return (!said[0].startsWith('(') &&
-      /\b(selects?|sets?|configur\w+|chooses?|for)\s+(an?\s+|the\s+)?$/i.test(description.slice(0, said.index))) ||
+      /\b(selects?|sets?|configur\w+|chooses?|for|(as|if|when)\b[^.;]{1,30})\s+(an?\s+|the\s+|(it )?is\s+)?$/i.test(
+        description.slice(0, said.index),
+      )) ||
       AT_TIMES.test(description.slice(said.index + said[0].length))
       ? { activeLow: false, unsure: `“${said[0]}” may tell of another signal or time` }
       : { activeLow: true, because: `“${said[0]}”` };

@@ -1,9 +1,16 @@
 import type { GridRow } from './grid';
 
-/** A name without the end of a list of numbers that ran into its column: `A1, A3,` beside `A5 AGND`. */
-export function whole(name: string, number: string): { name: string; torn: string } {
-  const [, torn, rest] = (/[,;]\s*$/.test(number) && /^((?:[A-Z]{0,2}\d{1,3}(?:\s*,\s*|\s+))+)([A-Za-z]\S*)$/.exec(name)) || [];
-  return torn === undefined ? { name, torn: '' } : { name: rest!, torn: ` ${torn.trim()}` };
+/** The end of a list of numbers that ran into the next column, and that column's own text: `A5 AGND`, `8 No connection`, and no `5 V`. */
+const SPILT = /^((?:[A-Z]{0,2}\d{1,3}(?:\s*,\s*|\s+))+)(?!(?:[mkµu]?[VAWΩ]|[kMG]?Hz|[nµm]s|[pnµ]F|bits?)\b)([A-Za-z–—-].*)$/s;
+
+/** A row whose list of numbers is put together again where the cell beside it holds its end. */
+export function withWholeList(row: GridRow, numbers: readonly number[]): GridRow {
+  const [at] = numbers;
+  const list = at === undefined || numbers.length > 1 ? '' : (row.cells[at] ?? '');
+  if (at === undefined || !/[,;]\s*$/.test(list)) return row;
+  const [, spilt, rest] = SPILT.exec(row.cells[at + 1] ?? '') ?? [];
+  if (spilt === undefined) return row;
+  return { ...row, cells: row.cells.map((c, i) => (i === at ? `${list} ${spilt.trim()}` : i === at + 1 ? rest! : c)) };
 }
 
 /** A line that may have ended within a word of a name: `VREF_SAM` over `P`. */

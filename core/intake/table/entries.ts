@@ -1,7 +1,7 @@
 import { problem, type Problem } from '../../part';
 import type { Column } from '../proposal';
 import { typeInOneLine } from '../understand/type-codes';
-import { brokenName, joinName, roomForNames, stackedNames, whole } from './broken-names';
+import { brokenName, joinName, roomForNames, stackedNames, withWholeList } from './broken-names';
 import { filled, type GridRow } from './grid';
 import { packageIn, roleOfHeading } from './headings';
 import { isNote } from './notes';
@@ -72,7 +72,7 @@ export function gather(rows: readonly GridRow[], context: Context, taken: Set<nu
   for (const given of rows) {
     if (context.without?.has(given.line)) continue;
     const goesOn = above !== undefined && sharesNumbers(given, above, index);
-    const row = goesOn ? given : withShared(given, above);
+    const row = goesOn ? given : withWholeList(withShared(given, above), index.numbers);
     const kind = goesOn ? 'continuation' : context.including?.has(row.line) ? 'row' : kindOf(row, context.columns, index);
     if (kind === 'heading') {
       group = cleanHeading(filled(row)[0]!);
@@ -179,12 +179,8 @@ function entryOf(
 ): Entry {
   const cell = (i: number) => (i < 0 ? '' : (row.cells[i]?.trim() ?? ''));
   const wordsAt = (i: number) => inWords(unbroken(row.cells[i] ?? ''));
-  const [bare, meaning] = withoutMeaning(cell(at.name));
-  const { name, torn } = whole(bare, numbers.length === 1 ? cell(numbers[0]!) : '');
-  const read = numbers.map((i) => {
-    const text = `${cell(i)}${torn}`;
-    return { packageName: columns[i]!.packageName, text, cell: readCountedCell(text) };
-  });
+  const [name, meaning] = withoutMeaning(cell(at.name));
+  const read = numbers.map((i) => ({ packageName: columns[i]!.packageName, text: cell(i), cell: readCountedCell(cell(i)) }));
   const isSingle = read.every(({ cell: of }) => of.kind !== 'list' || of.numbers.length === 1);
   const stacked = isSingle ? stackedNames(name) : undefined;
   const [head, rest] = (stacked ? undefined : brokenName(name, room)) ?? ['', ''];
@@ -267,5 +263,5 @@ function skipped(row: GridRow, why: string, { problems, file }: Context): void {
 
 /** Whether a row without a number is the pad under the package, by its name or by what its words begin with. */
 export const isPadUnder = (name: string, description: string): boolean =>
-  /exposed|thermal|paddle|\bppad\b|^e-?pad$|^ep$/i.test(name) || EXPOSED_PAD.test(description);
+  /exposed|thermal|paddle|\bppad\b|^(e-?)?pad$|^ep$/i.test(name) || EXPOSED_PAD.test(description);
 const EXPOSED_PAD = /^\W*(the\s)?(exposed|thermal|power|ground|die)(\s\w+)?\s(pad|paddle)\b/i;

@@ -26,7 +26,7 @@ const normal = (heading: string): string =>
     .toLowerCase()
     .replace(/\(s\)/g, 's')
     .replace(/[¹²³⁰-⁹⁽⁾ᵃ-ᶠ]|\(\d\)|\[\d\]/g, '')
-    .replace(/i\s*\/\s*o/g, 'io')
+    .replace(/i\s*\/\s*o|in(put)?\s*\/\s*out(put)?/g, 'io')
     .replace(/\bn[°º]|№/g, 'no')
     .replace(/[.,_:;/()[\]*-]+/g, ' ')
     .replace(/\s+/g, ' ')

@@ -104,6 +104,15 @@ const CUES: readonly Cue[] = [
   { type: 'supply-out', against: ['output'], alone: true, name: /^V?(LDO|REG)\d*(_?O(UT)?)?\d?$/, unless: /\bsens|\bfeedback\b|\bgate\b/i },
   { type: 'supply-out', against: ['output'], words: /\bterminat(ing|ion) (output|regulator|rail)\b/i },
   { type: 'output', against: ['input'], name: /^n?INTR?_?\d?$/, words: /\binterrupt\b/i, unless: /\binputs?\b/i },
+  // `Gain stage output, for a filter capacitor`, `current monitor; connect a resistor`: driven, whatever hangs on it.
+  {
+    type: 'output',
+    against: ['passive'],
+    words:
+      /^[^.;,]{0,60}\b(?<!\b(to|of|from|at|between|the) )(?<!(regulator|driver|oscillator|crystal|pump|inverter) )output\b|\bcurrent (source|mirror|monitor)\b/i,
+    name: /^(?!COMP|XT|XO|OSC|REXT|RSET|ISET)/,
+    unless: /\b(crystal|oscillator|converter output|sets?)\b/i,
+  },
   { type: 'output', against: ['passive'], words: /\bsources (an?|out) [^.;]{0,40}\b(current|ratio)\b/i },
   // What feeds or clocks another device comes out of this one.
   {

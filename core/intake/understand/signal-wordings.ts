@@ -16,15 +16,17 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
       /\bbi-?directional\b|\binputs? ?(\/|and|or) ?outputs?\b|\binput (and|or) (an? )?([\w-]+ ){1,2}output\b|\bin\/out\b|\bi\/os?\b(?! (buffers?|supply|rail|voltage|power|ground|bank))|\bgpio\b|\bgeneral[- ]purpose (i\/?o|port|pin)\b|\bport [A-Z]?\d? ?(bit|pin|line)\b/i,
     unless: /\bsuppl(y|ies)\b|\bground\b|\binput\/output (mask|buffers?|select|control|voltage)\b/i,
   },
+  // A switch passes both ways.
+  { type: 'bidirectional', weight: 4.5, words: /\bRF (common )?(port|throw|pole)\b/i, unless: /\b(in|out)puts?\b/i },
   { type: 'bidirectional', weight: 9, words: /\bin and out\b/i, unless: /\bsuppl(y|ies)\b|\bground\b/i },
   // A line of a bus goes both ways where nothing else is said of it.
   { type: 'bidirectional', weight: 5.5, words: /\bdata (line|bus)\b|\bbus[- ]line\b/i, unless: /\bsuppl(y|ies)\b|\bground\b/i },
   {
     type: 'output',
     weight: 5,
-    words: /\b(outputs?|out)\b/i,
+    words: /\b(outputs?|out(?! of\b))\b/i,
     unless:
-      /\b(enable|disable|supply|ground|control|load|select|stage|of the output|to the output|feedback)s?\b.{0,12}$|\boutput[- ](voltage|current|level)[- ](adjust|set|select|program|trim|detect|sens|monitor|limit)|\boutput[- ](enable|disable|control|supply|stage|range|mode|driver supply|data rate|load|select|update|latch|ground)\b|\boutputs? (are|is) (off|on|disabled|enabled|updated)|\binputs? ?(\/|and|or) ?outputs?\b|\bout of\b|\b(en|dis)ables? .{0,24}outputs?\b/i,
+      /\b(enable|disable|supply|ground|control|load|select|stage|of the output|to the output|feedback)s?\b.{0,12}$|\boutput[- ](voltage|current|level)[- ](adjust|set|select|program|trim|detect|sens|monitor|limit)|\boutput[- ](enable|disable|control|supply|stage|range|mode|driver supply|data rate|load|select|update|latch|ground)\b|\boutputs? (are|is) (off|on|disabled|enabled|updated)|\binputs? ?(\/|and|or) ?outputs?\b|\b(en|dis)ables? .{0,24}outputs?\b/i,
   },
   {
     type: 'output',
@@ -111,6 +113,13 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
     words:
       /^[^.]*\b(an? (logic )?|logic[- ]?|^\W*)(low|high|zero|one)( level)? (drives|forces|switches|turns|puts|places|sets|selects|chooses|enables|disables|starts|stops|holds|clears|resets|powers|wakes|keeps|mutes|shuts|inverts|reverses|enters|engages|activates|initiates|invokes|brakes|connects|opens|closes)\b/i,
     unless: /\bopen[- ](drain|collector)\b/i,
+  },
+  {
+    type: 'input',
+    weight: 4.5,
+    words:
+      /^\W*(starts|begins|initiates) (an?|the|each|every)\b|\b(sets|selects|chooses|determines) [^.;]{0,24}\b(slave|bus|device|target) address\b/i,
+    unless: /\b(resistor|capacitor|outputs?)\b/i,
   },
   // An order to pull it is given for an input, whatever it does to outputs.
   {

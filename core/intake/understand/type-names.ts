@@ -11,7 +11,7 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
   {
     type: 'supply-in',
     weight: 5,
-    name: /^(?!.*(_EN|_?(DET|DETECT|SENSE|SNS|MON|OK|GOOD|FLT|FAULT|CTRL|(?<!VC)SEL|STAT))\d*$)(?:[ADPI]?V(CC|DD|BAT|IO|PP|EE|BB|LOGIC|DDA|DDIO|CCIO|CCINT|CCAUX|DDQ|S(?!S|YNC|EN)|SUP|SUPPLY|BUS|M|PA|RF|PLL)(_?[A-Z0-9]+)?\+?$|(AVDD|DVDD|IOVDD|DVCC|AVCC|PVDD|PVIN|AVIN|VIN|VBAT|VPWR|HVDD|LVDD|OVDD)(_?[A-Z0-9]+)?$|[A-Z]{1,5}_?V(DD|CC)\d*$|V[+\-−]$|[+\-−]VS?$|VS[+\-−]$|VDD[A-Z0-9_.]*$|VCC[A-Z0-9_.]*$|V\d+P\d+$)/i,
+    name: /^(?!.*(_EN|_?(DET|DETECT|SENSE|SNS|MON|OK|GOOD|FLT|FAULT|CTRL|(?<!VC)SEL|STAT))\d*$)(?:[ADPI]?V(CC|DD|BAT|IO|PP|EE|BB|LOGIC|DDA|DDIO|CCIO|CCINT|CCAUX|DDQ|S(?!S|YNC|EN|ADJ|ET)|SUP|SUPPLY|BUS|M|PA|RF|PLL)(_?[A-Z0-9]+)?\+?$|(AVDD|DVDD|IOVDD|DVCC|AVCC|PVDD|PVIN|AVIN|VIN|VBAT|VPWR|HVDD|LVDD|OVDD)(_?[A-Z0-9]+)?$|[A-Z]{1,5}_?V(DD|CC)\d*$|V[+\-−]$|[+\-−]VS?$|VS[+\-−]$|VDD[A-Z0-9_.]*$|VCC[A-Z0-9_.]*$|V\d+P\d+$)/i,
   },
   // A voltage is a rail's name.
   { type: 'supply-in', weight: 4, name: /^[+-]?\d{1,2}(\.\d{1,2})?V\d{0,2}(_?(AUX|SB|A|D|IO))?$/i },
@@ -31,7 +31,7 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
   {
     type: 'passive',
     weight: 4,
-    name: /^(XTAL|XIN|XOUT|XI|XO|X1|X2|OSC_?IN|OSC_?OUT|XTAL_?[A-Z0-9]+|C\dP|C\dN|CP[+-]?|CFLY[+\-PN]?|BTST|C_?BOOT|BST|COMP|RG[+\-−\d]?|RSET|ISET|RT|CT|CEXT|REXT|RBIAS|CAP[+\-PN]?|LX\d?)$/i,
+    name: /^(XTAL|XIN|XOUT|XI|XO|X1|X2|OSC_?IN?|OSC_?O(UT)?|XTAL_?[A-Z0-9]+|C\dP|C\dN|CP[+-]?|CFLY[+\-PN]?|BTST|C_?BOOT|BST|COMP|RG[+\-−\d]?|RSET|ISET|RT|CT|CEXT|REXT|RBIAS|CAP[+\-PN]?|LX\d?)$/i,
   },
   // The bootstrap of a converter in one datasheet, a start-up mode in the next.
   { type: 'passive', weight: 2.9, name: /^BOOT$/i },

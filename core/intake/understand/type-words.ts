@@ -17,7 +17,7 @@ const RAILS: ReadonlySet<ElectricalType> = new Set(['ground', 'supply-in']);
 
 /** What one terminal does to others, in the third person or plain. */
 const acts = (ending: 's' | ''): string =>
-  `(?:mute|disable|enable|control|drive|determine|set|program|limit|clear|gate|reset|force|(?:three|tri|3)-?state)${ending}|latch${ending === '' ? '' : 'es'}|turn${ending} (?:on|off)|switch${ending === '' ? '' : 'es'} (?:on|off)|(?:shut|power)${ending} down`;
+  `(?:mute|receive|disable|enable|control|drive|determine|set|program|limit|clear|gate|reset|force|(?:three|tri|3)-?state)${ending}|latch${ending === '' ? '' : 'es'}|turn${ending} (?:on|off)|switch${ending === '' ? '' : 'es'} (?:on|off)|(?:shut|power)${ending} down`;
 
 /**
  * Inputs and outputs that a text speaks of beside its own terminal: what the terminal serves (`for the low-side output`),

@@ -70,7 +70,7 @@ export const WORDINGS: readonly Wording[] = [
     weight: 7,
     words: /\b(inductor|coil|winding|antenna coil)\b/i,
     unless:
-      /\b(motor|phase [a-z0-9])\b|\bsense input\b|\b(coil|winding|relay)s? driver?s?\b|\bdrives? (the |a |one )?(coil|winding|relay)|\b(winding|coil)( [a-z0-9+−-]{1,3})? (driver |drive )?outputs?\b|\b(inductor|coil) current\b/i,
+      /\b(motor|phase [a-z0-9])\b|\bsense input\b|\b(coil|winding|relay)s? driver?s?\b|\bdrives? (the |a |one )?(coil|winding|relay)|\b(winding|coil)( [a-z0-9+−-]{1,3})? (driver |drive )?outputs?\b|\bbridge output\b|\b(inductor|coil) current\b/i,
   },
   {
     type: 'passive',
@@ -102,6 +102,21 @@ export const WORDINGS: readonly Wording[] = [
   },
   {
     type: 'passive',
+    weight: 6.5,
+    words:
+      /\bboot-?strapped\b|\bcapacitor (to|from) (SW|LX|PH|PHASE|HS)\d?\b|^\W*connection (of|for) (the |an? )?(\w+ )?(capacitor|resistor|crystal|coil|inductor)\b|^\W*(\w+ )?resistor of \d/i,
+    unless: /\bpull-?(up|down)\b|\bboot-?strapped (output|signal)/i,
+  },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words: /(^|[;,.:] *)\d[\d.]* ?[kM]?(Ω|ohms?\b)( resistor)? (from this pin )?to ([ADP]?GND|VSS|ground)\b/i,
+    unless: /\bpull|\bterminat|\binternal/i,
+    isAdvice: true,
+  },
+  { type: 'passive', weight: 7, words: /^\W*(main |low-speed |quartz )?oscillator (input|output)( (pin|terminal))?\W*$/i },
+  {
+    type: 'passive',
     weight: 7,
     words: /\b\d[\d.]* ?[nµμup]F (capacitor )?(from|between) (the )?(SW|LX|PH|PHASE|BST|BTST|BOOT)\w* (to|and)\b/,
   },
@@ -109,7 +124,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'passive',
     weight: 6.5,
     words:
-      /\b(loop|external) filter (components? )?(must be|should be|is|are|has to be) (connected|attached|placed)\b|^\W*external (loop[- ])?filter components?\b/i,
+      /\b(loop|external) filter (components? )?(must be|should be|is|are|has to be) (connected|attached|placed)\b|^\W*external (loop[- ])?filter( components?)?\b(?! (clock|input|output|select))/i,
   },
   {
     type: 'passive',
@@ -201,7 +216,8 @@ export const WORDINGS: readonly Wording[] = [
   {
     type: 'ground',
     weight: 6,
-    words: /\b(device|analog(ue)?|power|supply|circuit|signal|digital|rf) common\b(?![- ](mode|input|output|terminal|anode|cathode|line))/i,
+    words:
+      /\b(device|analog(ue)?|power|supply|circuit|signal|digital|rf) common\b(?![- ](mode|port|input|output|terminal|anode|cathode|line))/i,
   },
   {
     type: 'ground',
@@ -214,7 +230,7 @@ export const WORDINGS: readonly Wording[] = [
     words:
       /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate([- ]drive)?|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power |voltage )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|^\W*((analog(ue)?|digital|core|logic|i\/?o|pll|rf|and) )+power\b(?!\W*(down|good|on|up|fail|save|mode|amp|ground|output|stage|enable|control|switch|return))|^\W*\d[\d.]* ?V (power )?source\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|saving|mode|amp|ground|output|stage|enable|source|key|button|request|sequenc|detect|select|control|switch|state|status|cycl|indicat|monitor|sens|level|hold|off))|\bsupply\s*$/i,
     unless:
-      /\b(supply|battery|power|v?bus|charger|adapter)( (supply|source|input))* (current|sense|sensing|monitor|good|output|return|ground|enable|select(ion)?|control|detect(ion|or)?|fault|ok|status|indicat\w+|switch control|fail|presence|present)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\b0 ?V suppl|\bgrounds?\b|\bsupply voltage (monitor|sense)/i,
+      /\b(supply|battery|power|v?bus|charger|adapter)( (supply|source|input))* (current|sense|sensing|monitor|good|output|return|ground|enable|select(ion)?|control|detect(ion|or)?|fault|ok|status|indicat\w+|switch control|fail|presence|present)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\bboot-?strapped\b|\b0 ?V suppl|\bgrounds?\b|\bsupply voltage (monitor|sense)/i,
   },
   // What stands before a colon is what it is; the rest tells when.
   { type: 'supply-in', weight: 7, words: /^\W*(power supply|supply voltage|positive supply|supply):/i },

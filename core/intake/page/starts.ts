@@ -1,0 +1,64 @@
+import type { Line } from './lines';
+import type { Word } from './words';
+
+/** Places are kept in half points. */
+export const placeOf = (x: number): number => Math.round(x * 2);
+/** Words of one run of text stand where they are estimated to: they are off by a point or so. */
+const NEAR = [-3, -2, -1, 0, 1, 2, 3];
+/** A gap that could be a blank between words, in font sizes; cells that touch stand nearer. */
+export const LEAST_GAP = 0.3;
+
+/**
+ * Places where words behind a gap begin in most of the lines: columns so near to each other that a gap alone does not tell
+ * them from words.
+ */
+export function sharedStarts(body: readonly Line[]): ReadonlySet<number> {
+  const counts = countStarts(body, (w, before, size) => w.x0 - before.x1 > LEAST_GAP * size);
+  const least = Math.max(4, 0.6 * body.length);
+  const around = (x: number) => NEAR.map((by) => x + by);
+  const shared = [...counts.keys()].filter((x) => around(x).reduce((sum, n) => sum + (counts.get(n) ?? 0), 0) >= least);
+  return new Set(shared.flatMap(around));
+}
+
+/** How many words begin at each place, of those behind another that count. */
+function countStarts(body: readonly Line[], isCounted: (word: Word, before: Word, size: number) => boolean): Map<number, number> {
+  const counts = new Map<number, number>();
+  for (const { words, size } of body)
+    for (const [i, w] of words.entries())
+      if (i > 0 && isCounted(w, words[i - 1]!, size)) counts.set(placeOf(w.x0), (counts.get(placeOf(w.x0)) ?? 0) + 1);
+  return counts;
+}
+
+/** How far an estimated place can be off, in font sizes. */
+export const OFF = 0.75;
+
+/**
+ * Lines in which words of one run that goes over two columns stand where the second column begins: their places are
+ * estimates, those of other lines' cells are not.
+ */
+export function settled(body: readonly Line[]): Line[] {
+  if (!body.some((l) => l.words.some((w) => w.estimated && !w.first))) return [...body];
+  const starts = cellStarts(body);
+  if (starts.length === 0) return [...body];
+  return body.map((line) => ({
+    ...line,
+    words: line.words.map((w, i) => {
+      const [before, behind] = [line.words[i - 1], line.words[i + 1]];
+      if (!w.estimated || w.first || !before) return w;
+      const start = starts.find((x) => Math.abs(w.x0 - x) < OFF * w.size && before.x0 < x - w.size);
+      // Of two short words near a column's begin the nearer one begins it: the last number of a list, and the dash beside it.
+      const isOther = start !== undefined && behind?.estimated && Math.abs(behind.x0 - start) < Math.abs(w.x0 - start);
+      return start === undefined || isOther ? w : { ...w, x0: start, x1: w.x1 + start - w.x0 };
+    }),
+  }));
+}
+
+/** Where cells begin in many lines, by places that are no estimates, from left to right. */
+export function cellStarts(body: readonly Line[]): number[] {
+  const counts = countStarts(body, (w) => !w.estimated || w.first === true);
+  const least = Math.max(3, 0.4 * body.length);
+  return [...counts]
+    .filter(([, count]) => count >= least)
+    .map(([x]) => x / 2)
+    .sort((a, b) => a - b);
+}
