@@ -57,13 +57,26 @@ export function blocksIn(
     }
   } else if (open && lines.length > 0 && !headerAt(lines, 0)) read(open.header, 0);
   while (at < lines.length) {
-    const header = headerAt(lines, at);
+    const header = repeated(lines, at, open?.header) ?? headerAt(lines, at);
     if (header) read(header, at + header.depth);
     else at++;
   }
   // Text beside a table on its own page does not end it: it may go on on the next page.
   const isBeside = open?.page === region.page && blocks.length === 0;
   return { blocks, open: current ?? (isBeside ? open : undefined) };
+}
+
+/** The heading of the table before, word for word: it is parted as there, however few rows stand under it here. */
+function repeated(lines: readonly Line[], at: number, before: PageHeader | undefined): PageHeader | undefined {
+  const { words } = lines[at]!;
+  if (before?.depth !== 1 || before.heads.map((h) => h.text).join(' ') !== textOf(lines[at]!)) return undefined;
+  let from = 0;
+  const heads = before.heads.map(({ text }) => {
+    const own = words.slice(from, from + text.split(' ').length);
+    from += own.length;
+    return { text, x0: own[0]!.x0, x1: own.at(-1)!.x1 };
+  });
+  return { ...before, at, heads };
 }
 
 /** The table under a heading whose body begins at line `first`, the line after it, and what the next region may go on with. */
@@ -139,7 +152,8 @@ function endOf(lines: readonly Line[], from: number, header: PageHeader, region:
     const text = textOf(line);
     const gap = at > 0 ? line.base - lines[at - 1]!.base : 0;
     if (isOver(line, text, bodySize, header.heads[1]?.x0 ?? region.right)) return at;
-    if (isProse(line, region) && !isInColumn(line, lines.slice(from, at), header) && !isTitleOver(lines, at)) return at;
+    if (isProse(line, region) && !isInColumn(line, lines.slice(from, at), header) && !isTitleOver(lines, at) && !isInRow(lines, at))
+      return at;
     const next = headingAt(lines, at, starts);
     // Behind a wide gap two words over columns are enough for another table.
     const isApart = at > from && widest > 0 && gap > 1.8 * widest;
@@ -197,10 +211,27 @@ const isNumberedRow = ({ words: [first, second] }: Line): boolean =>
 function isTitleOver(lines: readonly Line[], at: number): boolean {
   const text = textOf(lines[at]!);
   if (text.length > 64 || !/^[A-Z].*[^.,:;]$/.test(text)) return false;
+  // Rows may stand apart, as far as the title does from the one above it.
+  const apart = at > 0 ? lines[at]!.base - lines[at - 1]!.base : 0;
+  const most = (size: number) => Math.min(4 * size, Math.max(2.4 * size, 1.4 * apart));
   // Of a row whose cells are centred a line of words comes first.
-  const below = lines.slice(at + 1, at + 4).filter((l, i) => l.base - lines[at + i]!.base < 2.4 * l.size);
-  return below.map((l) => segmentsOf(l)).some((segments) => segments.length >= 3 && segments.some((s) => looksLikeNumbers(s.text)));
+  const below = lines.slice(at + 1, at + 4).filter((l, i) => l.base - lines[at + i]!.base < most(l.size));
+  return below.some((l) => {
+    const segments = segmentsOf(l);
+    return isNamedNumber(l) || (segments.length >= 3 && segments.some((s) => looksLikeNumbers(s.text)));
+  });
 }
+
+/** A line of a cell that stands less than a line's height from its row's number: the row has centred cells. */
+const isInRow = (lines: readonly Line[], at: number): boolean =>
+  [lines[at - 1], lines[at + 1]].some((l) => l !== undefined && Math.abs(l.base - lines[at]!.base) < 0.8 * l.size && isNamedNumber(l));
+
+/** A number and a name, and nothing else. */
+const isNamedNumber = (line: Line): boolean => {
+  const segments = segmentsOf(line);
+  const isName = segments.some((s) => s.text.length > 1 && looksLikeName(s.text));
+  return segments.length === 2 && isName && segments.some((s) => looksLikeNumbers(s.text));
+};
 
 /** A line that begins where an inner column's heading or cells begin goes on with that column, however long it is. */
 function isInColumn(line: Line, above: readonly Line[], header: PageHeader): boolean {

@@ -12,7 +12,7 @@ export function pagesWorthRuling(pages: readonly DocumentPage[]): number[] {
   let [before, wasDrawn] = [false, false];
   return pages.flatMap((page) => {
     const all = page.runs.map((r) => r.text.trim()).filter((t) => t !== '');
-    const texts = [...all.filter((t) => t.length < LONG), ...all.filter((t) => t.length >= LONG).flatMap(tightHeadings)];
+    const texts = [...all.filter((t) => t.length < LONG), ...all.flatMap(tightHeadings)];
     const isDrawn = saysDrawing(all);
     const worth =
       hasHeadings(texts) ||
@@ -34,12 +34,21 @@ const PAD = /\b(exposed|thermal|ground|die) (pad|paddle)\b/i;
 /** A run longer than this is prose, or headings that are set without a gap. */
 const LONG = 40;
 
-/** The headings in a long run of words, `Pin Pin name Alternate function 1 Alternate function 2`; none in a sentence. */
+/** What stands over a column of numbers, or names, somewhere in a run of three words and more. */
+const TIGHT = /^(?=\S+ \S+ \S).*\b(?:pin|ball|terminal|no\.?|number|name|symbol)s?\b/i;
+
+/**
+ * The headings in a run of words, `Pin Pin name Alternate function 1 Alternate function 2`; none in a sentence. In a short run
+ * most words are headings, or it is a piece of one.
+ */
 function tightHeadings(text: string): string[] {
+  if (text.length > 140 || (text.length < LONG && !TIGHT.test(text))) return [];
   const words = text.split(/\s+/);
-  if (text.length > 140 || words.length > 18 || /[.;,:]/.test(text) || words.some((w) => w.length > 16)) return [];
+  if (words.length > 18 || /[;,:]|(?<!\bno)\./i.test(text) || words.some((w) => w.length > 16)) return [];
   const parts = words.flatMap((_, i) => [1, 2, 3].map((n) => words.slice(i, i + n).join(' ')));
-  return parts.filter((p) => roleOfHeading(p) !== undefined);
+  const heads = parts.filter((p) => roleOfHeading(p) !== undefined);
+  const covered = new Set(heads.flatMap((p) => p.split(' ')));
+  return text.length < LONG && words.filter((w) => covered.has(w)).length < 0.6 * words.length ? [] : heads;
 }
 
 function hasHeadings(texts: readonly string[]): boolean {

@@ -50,8 +50,8 @@ const isName = ({ text }: Word): boolean => text.length > 1 && looksLikeName(tex
 
 function hasRow({ words }: Line, number: string, column: { from: number; to: number }): boolean {
   const at = words.findIndex((w) => w.text === number && (w.x0 + w.x1) / 2 > column.from && (w.x0 + w.x1) / 2 < column.to);
-  // A number within a sentence has words before it.
-  return at >= 0 && at < 2 && [words[at - 1], words[at + 1]].some((w) => w !== undefined && isName(w));
+  // A number within a sentence has words before it; another column may stand between the number and the name.
+  return at >= 0 && at < 2 && words.slice(Math.max(0, at - 1), at + 3).some(isName);
 }
 
 /** In another text column the numbers stand elsewhere: then two that follow each other tell, each behind white. */

@@ -1,3 +1,4 @@
+import { looksLikeNumbers } from '../table/numbers';
 import type { Line } from './lines';
 import type { Word } from './words';
 
@@ -13,19 +14,22 @@ export const LEAST_GAP = 0.3;
  * them from words.
  */
 export function sharedStarts(body: readonly Line[]): ReadonlySet<number> {
-  const counts = countStarts(body, (w, before, size) => w.x0 - before.x1 > LEAST_GAP * size);
+  const counts = countStarts(body, (w, before, size) => before !== undefined && w.x0 - before.x1 > LEAST_GAP * size);
   const least = Math.max(4, 0.6 * body.length);
   const around = (x: number) => NEAR.map((by) => x + by);
   const shared = [...counts.keys()].filter((x) => around(x).reduce((sum, n) => sum + (counts.get(n) ?? 0), 0) >= least);
   return new Set(shared.flatMap(around));
 }
 
-/** How many words begin at each place, of those behind another that count. */
-function countStarts(body: readonly Line[], isCounted: (word: Word, before: Word, size: number) => boolean): Map<number, number> {
+/** How many words begin at each place, of those that count beside the one before them. */
+function countStarts(
+  body: readonly Line[],
+  isCounted: (word: Word, before: Word | undefined, size: number) => boolean,
+): Map<number, number> {
   const counts = new Map<number, number>();
   for (const { words, size } of body)
     for (const [i, w] of words.entries())
-      if (i > 0 && isCounted(w, words[i - 1]!, size)) counts.set(placeOf(w.x0), (counts.get(placeOf(w.x0)) ?? 0) + 1);
+      if (isCounted(w, words[i - 1], size)) counts.set(placeOf(w.x0), (counts.get(placeOf(w.x0)) ?? 0) + 1);
   return counts;
 }
 
@@ -42,16 +46,22 @@ export function settled(body: readonly Line[]): Line[] {
   if (starts.length === 0) return [...body];
   return body.map((line) => ({
     ...line,
-    words: line.words.map((w, i) => {
-      const [before, behind] = [line.words[i - 1], line.words[i + 1]];
-      if (!w.estimated || w.first || !before) return w;
-      const start = starts.find((x) => Math.abs(w.x0 - x) < OFF * w.size && before.x0 < x - w.size);
-      // Of two short words near a column's begin the nearer one begins it: the last number of a list, and the dash beside it.
-      const isOther = start !== undefined && behind?.estimated && Math.abs(behind.x0 - start) < Math.abs(w.x0 - start);
-      return start === undefined || isOther ? w : { ...w, x0: start, x1: w.x1 + start - w.x0 };
-    }),
+    words: isTitle(line)
+      ? line.words
+      : line.words.map((w, i) => {
+          const [before, behind] = [line.words[i - 1], line.words[i + 1]];
+          if (!w.estimated || w.first || !before) return w;
+          const start = starts.find((x) => Math.abs(w.x0 - x) < OFF * w.size && before.x0 < x - w.size);
+          // Of two short words near a column's begin the nearer one begins it: the last number of a list, and the dash beside it.
+          const isOther = start !== undefined && behind?.estimated && Math.abs(behind.x0 - start) < Math.abs(w.x0 - start);
+          return start === undefined || isOther ? w : { ...w, x0: start, x1: w.x1 + start - w.x0 };
+        }),
   }));
 }
+
+/** A line in capitals without a terminal's number: the title of a group, which runs over the columns. */
+const isTitle = ({ words }: Line): boolean =>
+  words.length > 1 && words.every((w) => !/[a-z]/.test(w.text) && !looksLikeNumbers(w.text)) && words.some((w) => /[A-Z]{4}/.test(w.text));
 
 /** Where cells begin in many lines, by places that are no estimates, from left to right. */
 export function cellStarts(body: readonly Line[]): number[] {
