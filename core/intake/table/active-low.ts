@@ -83,7 +83,7 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
 
 const SELECTED_LOW = /\b(selected|addressed|active|enabled)\b[^.;]{0,30}\b(while|when)\b[^.;]{0,12}\blow\b|\blow (level )?selects (the|this) (device|part|chip|slave)\b/i; // prettier-ignore
 const RESETS_LOW = /^\W*reset low\b|\blow (level |pulse |signal )?[^.;]{0,24}\b(resets?|clears?)\b/i;
-const ENABLES_LOW = /\b(held|pulled|driven|taken) low to\b|\blow (level )?(enables|activates)\b|\blow(-going)? pulse\b/i;
+const ENABLES_LOW = /\b(held|pulled|driven|taken) low to\b|\blow (level |state )?(enables|activates)\b|\blow(-going)? pulse\b/i;
 const TURNS_OFF_LOW = /\blow\b[^.;]{0,20}\b(turns? [^.;]{0,24}\boff|shuts? [^.;]{0,24}\bdown|disables?|powers? [^.;]{0,24}\bdown)\b|\blow\b[^.;]{0,20}\b(turn off|shutdown|shut down)\b|\b(low|L) ?[=:] ?((is |it is |the \w+ is )?disabled|off|shut ?down|power[- ]?down|standby|sleep)\b/i; // prettier-ignore
 
 const TELLS_LOW = /\bgoes low\b|\b(is |are )?(pulled|driven|asserted|asserts|pulls|drives) low (when|on|if|by|to|during|while|after|in)\b|^[^.;]{0,40}\blow (on|upon|to (indicate|signal|report)|in case of|when|while|during|if)\b|[.;,] *(logic )?low (on|upon|to (indicate|signal|report)|in case of|when|while|during|if|indicates|signals|reports)\b/i; // prettier-ignore
@@ -98,7 +98,10 @@ const DEEDS: readonly [RegExp, RegExp][] = [
   [/^S?(CS|SS|CE)\d*$/, SELECTED_LOW],
   [RESETS, RESETS_LOW],
   [/^(SHDN|SHUTDOWN|SD|PD|PDN|PWDN|SLEEP|STBY|STANDBY)\d*$/, TURNS_OFF_LOW],
-  [/^(FAULT|FLT|ALERT|INTR?|IRQ|ERR|ERROR|ALARM|WARN(ING)?|LBO|PFO|OC|OCP|OTW|OTP|OVCUR|THERM|TRIP)\d*$/, TELLS_LOW],
+  [
+    /^(FAULT|FLT|ALERT|INTR?|IRQ|ERR|ERROR|ALARM|WARN(ING)?|LBO|PFO|OC|OCP|OTW|OTP|OVCUR|THERM|TRIP|PWR_?FAIL|FAIL|RESPWRON|OVERT)\d*$/,
+    TELLS_LOW,
+  ],
   [KNOWN, ENABLES_LOW],
 ];
 

@@ -263,5 +263,5 @@ function skipped(row: GridRow, why: string, { problems, file }: Context): void {
 
 /** Whether a row without a number is the pad under the package, by its name or by what its words begin with. */
 export const isPadUnder = (name: string, description: string): boolean =>
-  /exposed|thermal|paddle|\bppad\b|^(e-?)?pad$|^ep$/i.test(name) || EXPOSED_PAD.test(description);
+  /exposed|thermal|paddle|\bppad\b|^(e-?|power)?pad$|^ep$/i.test(name) || EXPOSED_PAD.test(description);
 const EXPOSED_PAD = /^\W*(the\s)?(exposed|thermal|power|ground|die)(\s\w+)?\s(pad|paddle)\b/i;

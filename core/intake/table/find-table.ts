@@ -179,7 +179,7 @@ function under(grid: Grid, header: Header, until = grid.rows.length): FoundTable
 /** After a blank line a table goes on only with a row that has a number in it, or with a heading over such a row. */
 function continues(row: GridRow, columns: number, below: GridRow | undefined): boolean {
   const hasNumber = (r: GridRow) => r.cells.some((c) => looksLikeNumbers(c));
-  if (hasNumber(row) || (filled(row).length > 1 && row.cells.includes('EP'))) return true;
+  if (hasNumber(row) || (filled(row).length > 1 && row.cells.some((c) => c !== '' && readCountedCell(c).kind === 'pad'))) return true;
   // An exposed pad without a number, or a row that is as full as the others.
   if (filled(row).length > 2 && filled(row).some((c) => /^(exposed|thermal|power|die)[\s-]*(pad|paddle)/i.test(c))) return true;
   const [only, ...others] = filled(row);

@@ -104,6 +104,15 @@ const CUES: readonly Cue[] = [
   { type: 'supply-out', against: ['output'], alone: true, name: /^V?(LDO|REG)\d*(_?O(UT)?)?\d?$/, unless: /\bsens|\bfeedback\b|\bgate\b/i },
   { type: 'supply-out', against: ['output'], words: /\bterminat(ing|ion) (output|regulator|rail)\b/i },
   { type: 'output', against: ['input'], name: /^n?INTR?_?\d?$/, words: /\binterrupt\b/i, unless: /\binputs?\b/i },
+  {
+    type: 'bidirectional',
+    against: ['input', 'output', 'supply-out', 'passive'],
+    words: /\b(input|output),? or (an? |the )?[\w. -]{0,40}\b(input|output)\b/i,
+    unless: /\b(input or [\w. -]*input|output or [\w. -]*output)\b|\b(to|of|from|at) (the |an? )?(\w+ )?(input|output) or\b/i,
+  },
+  { type: 'output', against: ['input'], words: /\bactive (ac )?shield(ing)?\b|\bdriven shield\b/i },
+  // A rail where the part is a regulator.
+  { type: 'supply-out', against: ['output'], name: /^V_?OUT_?\d?$/, words: /^\W*(output|out)( (pin|terminal|voltage|node))?( \d)?\W*$/i },
   // `Gain stage output, for a filter capacitor`, `current monitor; connect a resistor`: driven, whatever hangs on it.
   {
     type: 'output',

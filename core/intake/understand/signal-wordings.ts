@@ -48,6 +48,14 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
     words: /^\W*(monitors|senses|measures|detects) (the|an?|its)\b/i,
     unless: /\boutputs?\b(?! (voltage|current))|\bsupplies\b/i,
   },
+  // `Transmit data, digital input`: said outright, whatever the signal is called.
+  { type: 'input', weight: 7, words: /[;,.] (digital|analog(ue)?|logic) input\b/i, unless: /\boutputs?\b|\bi\/o\b/i },
+  {
+    type: 'input',
+    weight: 6.5,
+    words: /^\W*(\w+ )?outputs?[- ](\w+ )?(enable|disable|control|select(ion)?|adjust(ment)?)\b/i,
+    unless: /\b(resistor|capacitor|open[- ](drain|collector))\b/i,
+  },
   { type: 'input', weight: 7, words: /\bcurrent[- ]sense (pin|input)\b/i, unless: /\boutput\b/i },
   // Levels of a setting, told by what each of them means.
   {

@@ -53,7 +53,7 @@ export const WORDINGS: readonly Wording[] = [
     weight: 8,
     words: /\b(crystal|xtal|resonator)\b/i,
     unless:
-      /\bno crystal\b|\b(if|when) (a |an |the )?(\w+ )?crystal is\b|\b(pull|tune|trim)(s|ing)? (of )?the crystal\b|\bcrystal (pulling|trim)|\bclock (output|buffer)|\bwithout (a )?crystal/i,
+      /\bno crystal\b|\b(if|when) (a |an |the )?(\w+ )?crystal is\b|\b(pull|tune|trim)(s|ing)? (of )?the crystal\b|\bcrystal (pulling|trim)|\boscillator (circuit |driver )?(enable|disable|select|control|power)|^\W*(\w+ )?clock output\b|\bclock (output|buffer)|\bwithout (a )?crystal/i,
   },
   { type: 'passive', weight: 6.5, words: /\bpassive\b/i },
   // What goes to and fro between two terminals is on no rail, whatever pumps it.
@@ -188,13 +188,13 @@ export const WORDINGS: readonly Wording[] = [
     weight: 6.5,
     words:
       /\b(anode|cathode|emitter|photodiode)\b|\b(switch|relay|contact) (terminal|contact|pole)\b|\b(mounting|mechanical|shield|shell|chassis)\b|\bresistor end\b|^\W*(the )?wiper\b|\bwiper( (terminal|pin|connection|of)\b|\W*$)|\bterminal [ab] of\b/i,
-    unless: /\bground\b|\bsupply\b|\bdriver?\b|\boutput\b|\binput\b|\btransistor\b|\bgate of\b|\bbase of\b/i,
+    unless: /\bground\b|\bsupply\b|\bdriver?\b|\boutput\b|\binput\b|\bbi-?directional\b|\btransistor\b|\bgate of\b|\bbase of\b/i,
   },
   {
     type: 'supply-out',
     weight: 8,
     words:
-      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc[-/]?dc|converter rail|core regulator)( ?\d{1,2})?('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\d?\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (voltage )?output\b|\breference out\b|\bsupply output\b|(?<!high-)\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (\d[\d.]* ?V )?((analog(ue)?|digital|core|gate|driver) )*(supply|rail|voltage)\b|\bbias (supply|rail) output\b|\b(internal|regulator) (core |digital |analog )?(supply|regulator|rail)( voltage)? (bypass|decoupl\w*)\b|\bregulated output voltage\b|\b(ldo|low[- ]?dropout) output\b|\bcharge[- ]?pump rail\b|\boutput voltage (pin )?(of|for|from) (the )?(ldo|dc[-/]?dc|regulator|buck|boost|load switch)( ?\d{1,2})?\b/i,
+      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc[-/]?dc|converter rail|core regulator)( ?\d{1,2})?('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\d?\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (force |voltage )?output\b|\breference out\b|\bsupply output\b|(?<!high-)\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (\d[\d.]* ?V )?((analog(ue)?|digital|core|gate|driver) )*(supply|rail|voltage)\b|\bbias (supply|rail) output\b|\b(internal|regulator) (core |digital |analog )?(supply|regulator|rail)( voltage)? (bypass|decoupl\w*)\b|\bregulated output voltage\b|\b(ldo|low[- ]?dropout) output\b|\bcharge[- ]?pump rail\b|\boutput voltage (pin )?(of|for|from) (the )?(ldo|dc[-/]?dc|regulator|buck|boost|load switch)( ?\d{1,2})?\b/i,
     unless:
       /\bflying[- ]cap|\bfeedback\b|\bsense\b|\boutput( voltage| level)? (select|set|adjust|program|trim)|\binput (to|of|for|supply)\b|\benable\b|\bpower[- ]good\b|\bloop filter\b|\bphase (detector|comparator)\b|\bcharge[- ]?pump (output )?current\b/i,
   },
@@ -204,7 +204,7 @@ export const WORDINGS: readonly Wording[] = [
     words:
       /\b(analog(ue)?|digital|power|signal|supply|common|circuit|logic|rf|chassis|core|i\/?o|driver|output|input|high-side|low-side|side [12ab]|isolated)? ?grounds?\b(?! (plane )?(sense|sensing|fault|detect|feedback|reference input))|\b0 ?V (supply|reference|rail)\b|\(0 ?V\)|\bvss\b|\b(supply|power|low[- ]side|logic|signal) return\b|\breturn for\b/i,
     unless:
-      /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bfloating\b|\b(to|or) (vdd or |vcc or )?(vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if)\b|\bsens(e|ing) of\b|\bground is \d/i,
+      /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bfloating\b|\b(to|or) (vdd or |vcc or )?(vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if|through|via)\b|\bsens(e|ing) of\b|\bground is \d/i,
   },
   // Said at the start it is what the terminal is, whatever ground the text speaks of after.
   {
@@ -239,7 +239,12 @@ export const WORDINGS: readonly Wording[] = [
     weight: 7,
     words:
       /^\W*(voltage )?input (of|to) the (internal |voltage |linear |core |main |buck |boost |step-?(up|down) |dc\/dc )*(regulator|ldo|converter)s?\b|^\W*((converter|regulator|switcher|ldo|boost|buck|main|unregulated|dc|battery|charger|adapter)[- ])+input( voltage)?\b|^\W*(dc|main|battery|supply) voltage input\b|^\W*(positive |dc )?input voltage\b(?! (range|sense|monitor|divider))/i,
-    unless: /\b(sense|sensing|monitor|feedback|comparator|logic|data|reference|a\/d|adc)\b/i,
+    unless: /\b(sense|sensing|monitor|feedback|comparator|logic|data|reference|filter|a\/d|adc)\b/i,
+  },
+  {
+    type: 'supply-out',
+    weight: 8,
+    words: /\bregulated supply (of|to|for) (the )?(cards?|sim|sensors?|displays?|cameras?|antenna|microphones?)\b/i,
   },
   {
     type: 'supply-out',
