@@ -84,18 +84,21 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
   return byColumns && isMore(byColumns, isTight ? undefined : best) ? { at, depth: 1, ...byColumns } : best;
 }
 
+/** How far, in points, a heading may stand from the left end of its cells. */
+const EXACT = 2;
 /** How many lines below a heading tell where its columns begin. */
 const ROWS_BELOW = 10;
 
-/** A heading whose words are one run of text, their places estimates: it is parted where the cells below it begin. */
+/** A heading with hardly a gap between its words, or none that is known: it is parted where the cells below it begin. */
 function readHeadsOver(line: Line, below: readonly Line[]): Omit<PageHeader, 'at' | 'depth'> | undefined {
   const { words, size } = line;
-  if (words.length < 3 || !words.some((w) => w.estimated && !w.first)) return undefined;
+  if (words.length < 3) return undefined;
   const begins = new Set([0]);
   for (const start of cellStarts(below)) {
     const off = words.map((w) => Math.abs(w.x0 - start));
     const nearest = off.indexOf(Math.min(...off));
-    if (off[nearest]! < OFF * size) begins.add(nearest);
+    const isEstimate = words[nearest]!.estimated && !words[nearest]!.first;
+    if (off[nearest]! < (isEstimate ? OFF * size : EXACT)) begins.add(nearest);
   }
   const from = [...begins].sort((a, b) => a - b);
   return from.length < 3 ? undefined : weighed(from.map((first, i) => headOf(words.slice(first, from[i + 1]))));

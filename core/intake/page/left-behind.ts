@@ -20,7 +20,7 @@ export function leftBehind(ready: readonly Ready[], chosen: readonly Found[], pr
     return /^\d+$/.test(number) ? [Number(number)] : [];
   });
   const column = columnOf(chosen, proposal.package);
-  if (numbers.length < 2 || !column) return [];
+  if (numbers.length === 0 || !column) return [];
   const next = String(Math.max(...numbers) + 1);
   const blocks = chosen.flatMap((f) => f.chain);
   const last = Math.max(...blocks.map((b) => b.page));

@@ -62,7 +62,8 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   if (clean.unsure) doubts.push(markDoubt(clean.name, clean.unsure));
   if (clean.name === '' && lists.some((l) => l.numbers.some((n) => n !== 'EP')))
     doubts.push({ field: 'name', reason: 'The name cell is empty.' });
-  if (clean.name !== '' && !/[\p{L}\d+−–-]/u.test(clean.name)) doubts.push({ field: 'name', reason: `“${clean.name}” is hardly a name.` });
+  if (clean.name !== '' && (!/[\p{L}\d+−–-]/u.test(clean.name) || NO_NAME.test(clean.name)))
+    doubts.push({ field: 'name', reason: `“${clean.name}” is hardly a name.` });
   // `GPIO0–` over a list of numbers is a range that lost its end; `V–` and `IN1–` alone are names.
   if (/[/,_]$/.test(clean.name) || (single && most > 1 && /[–-]$/.test(clean.name)))
     doubts.push({ field: 'name', reason: `“${clean.name}” ends as if it went on.` });
@@ -90,6 +91,9 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
     return terminal(entry, name, clean.overbar, description, pick(lists, i), [...doubts], names, context);
   });
 }
+
+/** The dash of an empty cell, and a resistance. */
+const NO_NAME = /^([-–—]|\d[\d.]* ?[kM]?Ω)$/;
 
 const WORD = /^[A-Za-z](?:[A-Za-z0-9_]*[A-Za-z0-9])?$/;
 
