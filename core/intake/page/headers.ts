@@ -93,7 +93,8 @@ const ROWS_BELOW = 10;
 function readHeadsOver(line: Line, below: readonly Line[]): Omit<PageHeader, 'at' | 'depth'> | undefined {
   const { words, size } = line;
   if (words.length < 3) return undefined;
-  const begins = new Set([0]);
+  const isParted = (i: number) => i === 0 || words[i]!.x0 - words[i - 1]!.x1 > GAPS[0]![0] * size;
+  const begins = new Set(words.flatMap((_, i) => (isParted(i) ? [i] : [])));
   for (const start of cellStarts(below)) {
     const off = words.map((w) => Math.abs(w.x0 - start));
     const nearest = off.indexOf(Math.min(...off));

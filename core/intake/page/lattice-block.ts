@@ -100,6 +100,8 @@ function splitBand(own: readonly Cell[], row: number, { xs, ys }: Lattice, words
   return rowsFrom(lines, keys);
 }
 
+/** A number with a name beside it; names such as A0 and NO1 read as balls too. */
 const isRow = (l: CellLine, keys: readonly number[]): boolean =>
-  keys.some((k) => looksLikeNumbers(l.cells[k]!)) &&
-  l.cells.some((c, i) => !keys.includes(i) && (/^\S{1,40}$/.test(c) || /^[A-Z][^\s.]{0,9}( [A-Z][^\s.]{0,9}){1,2}$/.test(c)));
+  keys.some((k) => looksLikeNumbers(l.cells[k]!) && l.cells.some((c, i) => i !== k && c !== '' && isToken(c)));
+
+const isToken = (text: string): boolean => /^\S{1,40}$/.test(text) || /^[A-Z][^\s.]{0,9}( [A-Z][^\s.]{0,9}){1,2}$/.test(text);
