@@ -55,7 +55,7 @@ export function blocksIn(
       at = end;
       if (end === lines.length) current = { ...open, edges, page: region.page, left: region.left };
     }
-  } else if (open && lines.length > 0 && !headerAt(lines, 0)) read(open.header, 0);
+  } else if (open && lines.length > 0 && !headerAt(lines, 0)) read(moved(open.header, region.left - open.left), 0);
   while (at < lines.length) {
     const header = repeated(lines, at, open?.header) ?? headerAt(lines, at);
     if (header) read(header, at + header.depth);
@@ -65,6 +65,12 @@ export function blocksIn(
   const isBeside = open?.page === region.page && blocks.length === 0;
   return { blocks, open: current ?? (isBeside ? open : undefined) };
 }
+
+/** A heading as it would stand over the next text column: its table begins there. */
+const moved = (header: PageHeader, by: number): PageHeader => ({
+  ...header,
+  heads: header.heads.map((h) => ({ ...h, x0: h.x0 + by, x1: h.x1 + by })),
+});
 
 /** The heading of the table before, word for word: it is parted as there, however few rows stand under it here. */
 function repeated(lines: readonly Line[], at: number, before: PageHeader | undefined): PageHeader | undefined {
