@@ -78,6 +78,12 @@ function gutterOf(page: DocumentPage, lines: readonly Line[]): number | undefine
   }
   if (!best || best.crossing > 0.25 * lines.length) return undefined;
   const at = best.x;
+  const isClear = best.crossing <= 0.03 * lines.length;
+  const halves = halvesOf(
+    lines.flatMap((l) => l.words),
+    at,
+  ).map((half) => linesOf(half)) as Halves;
+  if (isClear && (hasTableBeside(lines, at) || goesOnBeside(halves))) return at;
   const beside = lines.filter((l) => !segmentsOf(l, 0.9).some((s) => s.x0 < at + WIDE / 2 && s.x1 > at - WIDE / 2));
   const full = (from: number, to: number) =>
     beside.filter((l) => {
@@ -90,23 +96,47 @@ function gutterOf(page: DocumentPage, lines: readonly Line[]): number | undefine
   const tall = (from: number, to: number) => lines.filter((l) => l.words.some((w) => w.x0 >= from && w.x1 <= to)).length >= LEAST_LINES;
   if (!tall(left, at) || !tall(at, right)) return undefined;
   const isProse = Math.max(...sides) >= 6 && Math.min(...sides) >= 3;
-  return isProse || (best.crossing <= 0.03 * lines.length && hasRowsBeside(lines, at)) ? at : undefined;
+  return isProse || (isClear && hasRowsBeside(halves)) ? at : undefined;
 }
+
+/** The lines left of a gutter and those right of it. */
+type Halves = [left: Line[], right: Line[]];
 
 /** What stands on one line, in points: the rows of one table do over all of its columns, those of two beside each other do not. */
 const LEVEL = 0.7;
 
-/** Rows of a table on the right, each with its number, or a whole table, on lines of their own. */
-function hasRowsBeside(lines: readonly Line[], gutter: number): boolean {
-  const halves = halvesOf(
-    lines.flatMap((l) => l.words),
-    gutter,
-  );
-  const [left, right] = [linesOf(halves[0]), linesOf(halves[1])];
-  const rows = right.filter(
+/** The heading of a whole table on the right with nothing beside it: what stands left of the lines under it is none of the table. */
+function hasTableBeside(lines: readonly Line[], gutter: number): boolean {
+  return lines.some((line, i) => {
+    if (line.words[0]!.x0 < gutter) return false;
+    const header = headerAt(lines, i);
+    if (header === undefined || header.worth < 3 || header.heads[0]!.x0 < gutter) return false;
+    const below = lines.slice(i + 1).map((l) => l.words.filter((w) => (w.x0 + w.x1) / 2 >= gutter));
+    return below.filter((own) => own.slice(0, 2).some((w) => looksLikeNumbers(w.text))).length >= 3;
+  });
+}
+
+/** A table on the left that ends with its heading, or with a row whose number the rows on the right count on from. */
+function goesOnBeside([left, right]: Halves): boolean {
+  const rows = rowsIn(right);
+  const first = rows[0]?.words.find((w) => looksLikeNumbers(w.text))?.text;
+  if (rows.length < 3 || first === undefined) return false;
+  const at = left.findIndex((_, i) => (headerAt(left, i)?.worth ?? 0) >= 3);
+  // A row's cells may go on below its number.
+  const last = left.slice(-3).flatMap((l) => l.words.slice(0, 2).map((w) => w.text));
+  return at >= 0 && (at === left.length - 1 || last.includes(String(Number(first) - 1)));
+}
+
+/** Lines that begin with a number, or with a name and its number. */
+const rowsIn = (lines: readonly Line[]): Line[] =>
+  lines.filter(
     ({ words: [first, second] }) =>
       second !== undefined && (looksLikeNumbers(first!.text) || (looksLikeName(first!.text) && looksLikeNumbers(second.text))),
   );
+
+/** Rows of a table on the right, each with its number, or a whole table, on lines of their own. */
+function hasRowsBeside([left, right]: Halves): boolean {
+  const rows = rowsIn(right);
   const isLevel = (l: Line) => left.some((other) => Math.abs(other.base - l.base) < LEVEL);
   const areApart = (own: readonly Line[]) => own.filter(isLevel).length < 0.5 * own.length;
   // A whole table on the right has its heading there.
