@@ -19,8 +19,9 @@ export function regionsOf(page: DocumentPage, lines: readonly Line[]): Region[] 
   if (words.length === 0) return [];
   const gutter = gutterOf(page, lines);
   const whole = spanOf(words);
-  if (gutter === undefined || hasHeadingOver(lines, gutter)) return [{ page: page.number, ...whole, lines: [...lines] }];
-  return halvesOf(words, gutter).map((half) => ({ page: page.number, ...spanOf(half), lines: linesOf(half) }));
+  if (gutter === undefined || (!gutter.isSure && hasHeadingOver(lines, gutter.at)))
+    return [{ page: page.number, ...whole, lines: [...lines] }];
+  return halvesOf(words, gutter.at).map((half) => ({ page: page.number, ...spanOf(half), lines: linesOf(half) }));
 }
 
 /** The words left of a gutter and those right of it. */
@@ -65,8 +66,9 @@ const LEAST_LINES = 8;
 /**
  * The middle of the white between two text columns. Both sides must have lines that fill their side, as prose does;
  * the columns of one table do not.
+ * `isSure` where a table on one side shows that it is none of what stands on the other.
  */
-function gutterOf(page: DocumentPage, lines: readonly Line[]): number | undefined {
+function gutterOf(page: DocumentPage, lines: readonly Line[]): { at: number; isSure: boolean } | undefined {
   if (lines.length < LEAST_LINES) return undefined;
   const { left, right } = spanOf(lines.flatMap((l) => l.words));
   const middle = (left + right) / 2;
@@ -83,7 +85,7 @@ function gutterOf(page: DocumentPage, lines: readonly Line[]): number | undefine
     lines.flatMap((l) => l.words),
     at,
   ).map((half) => linesOf(half)) as Halves;
-  if (isClear && (hasTableBeside(lines, at) || goesOnBeside(halves))) return at;
+  if (isClear && (hasTableBeside(lines, at) || goesOnBeside(halves))) return { at, isSure: true };
   const beside = lines.filter((l) => !segmentsOf(l, 0.9).some((s) => s.x0 < at + WIDE / 2 && s.x1 > at - WIDE / 2));
   const full = (from: number, to: number) =>
     beside.filter((l) => {
@@ -96,7 +98,7 @@ function gutterOf(page: DocumentPage, lines: readonly Line[]): number | undefine
   const tall = (from: number, to: number) => lines.filter((l) => l.words.some((w) => w.x0 >= from && w.x1 <= to)).length >= LEAST_LINES;
   if (!tall(left, at) || !tall(at, right)) return undefined;
   const isProse = Math.max(...sides) >= 6 && Math.min(...sides) >= 3;
-  return isProse || (isClear && hasRowsBeside(halves)) ? at : undefined;
+  return isProse || (isClear && hasRowsBeside(halves)) ? { at, isSure: false } : undefined;
 }
 
 /** The lines left of a gutter and those right of it. */

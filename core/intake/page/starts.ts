@@ -52,9 +52,10 @@ export function settled(body: readonly Line[]): Line[] {
           const [before, behind] = [line.words[i - 1], line.words[i + 1]];
           if (!w.estimated || w.first || !before) return w;
           const start = starts.find((x) => Math.abs(w.x0 - x) < OFF * w.size && before.x0 < x - w.size);
-          // Of two short words near a column's begin the nearer one begins it: the last number of a list, and the dash beside it.
-          const isOther = start !== undefined && behind?.estimated && Math.abs(behind.x0 - start) < Math.abs(w.x0 - start);
-          return start === undefined || isOther ? w : { ...w, x0: start, x1: w.x1 + start - w.x0 };
+          // The last number of a list belongs to the list, where what stands behind it is nearer to the column's begin.
+      const isLast = start !== undefined && before.text.endsWith(',') && looksLikeNumbers(w.text);
+      const isOther = isLast && behind?.estimated && Math.abs(behind.x0 - start) < Math.abs(w.x0 - start);
+      return start === undefined || isOther ? w : { ...w, x0: start, x1: w.x1 + start - w.x0 };
         }),
   }));
 }

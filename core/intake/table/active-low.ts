@@ -2,7 +2,7 @@ import type { Doubt } from '../../part';
 
 /** Stems whose function is low-active wherever a name carries a low-active mark. */
 const KNOWN =
-  /^(RESET|RST|RSTPD|RES|MR|POR|CS|SS|CE|OE|WE|RD|WR|EN|INT|INTR|IRQ|NMI|SHDN|SD|PD|PWDN|PWRDN|SLEEP|STBY|ALERT|FAULT|FLT|ERR|BUSY|RDY|DRDY|HOLD|WP|LDAC|CLR|CLEAR|PRE|SET|CONVST|SYNC|LOAD|LD|LATCH|LE|PG|PGOOD|ACK|REQ|BREQ|BACK|WAIT|CTS|RTS|DTR|DSR|DCD|RI|TRST|SRST|CAS|RAS|UB|LB|BHE|BLE|DE|RE|BOOT|WAKE|SEL|MUTE|DISABLE|DIS|SCS|NSS|CSN|ADV|BLS|BE|DQM|KEY|TRIG|STB|STROBE|DACK|DREQ|UVLO|OVT|THERM|ALARM|PROG|PROGRAM|INIT|CONFIG|LOL|LOS|OC|OCS|OVCUR|TRIP|ABORT|STALL|CHG|ACOK|CFG|EA)\d*(O|OUT|IN)?$/i;
+  /^(RESET|RST|RSTPD|RES|MR|POR|CS|SS|CE|OE|WE|RD|WR|EN|ENABLE|INT|INTR|IRQ|NMI|SHDN|SD|PD|PWDN|PWRDN|SLEEP|STBY|ALERT|FAULT|FLT|ERR|BUSY|RDY|DRDY|HOLD|WP|LDAC|CLR|CLEAR|PRE|SET|CONVST|SYNC|LOAD|LD|LATCH|LE|PG|PGOOD|ACK|REQ|BREQ|BACK|WAIT|CTS|RTS|DTR|DSR|DCD|RI|TRST|SRST|CAS|RAS|UB|LB|BHE|BLE|DE|RE|BOOT|WAKE|SEL|MUTE|DISABLE|DIS|SCS|NSS|CSN|ADV|BLS|BE|DQM|KEY|TRIG|STB|STROBE|DACK|DREQ|UVLO|OVT|THERM|ALARM|PROG|PROGRAM|INIT|CONFIG|LOL|LOS|OC|OCS|OVCUR|TRIP|ABORT|STALL|CHG|ACOK|CFG|EA)\d*(O|OUT|IN)?$/i;
 
 const SAYS_LOW =
   /\bactive[- ]low\b|\blow[- ]active\b|\(active low\)|\bactive when low\b|\bwhen (driven |pulled |taken )?low,? .*(reset|select|enable|shut)/i;
@@ -82,13 +82,17 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
 }
 
 const SELECTED_LOW = /\b(selected|addressed|active|enabled)\b[^.;]{0,30}\b(while|when)\b[^.;]{0,12}\blow\b|\blow (level )?selects (the|this) (device|part|chip|slave)\b/i; // prettier-ignore
-const RESETS_LOW = /^\W*reset low\b|\blow (level |pulse |signal )?[^.;]{0,24}\b(resets?|clears?)\b/i;
+const RESETS_LOW = /^\W*reset low\b|\blow (level |state )?(holds|keeps)\b|\blow (level |pulse |signal )?[^.;]{0,24}\b(resets?|clears?)\b/i;
 const ENABLES_LOW = /\b(held|pulled|driven|taken) low to\b|\blow (level |state )?(enables|activates)\b|\blow(-going)? pulse\b/i;
-const TURNS_OFF_LOW = /\blow\b[^.;]{0,20}\b(turns? [^.;]{0,24}\boff|shuts? [^.;]{0,24}\bdown|disables?|powers? [^.;]{0,24}\bdown)\b|\blow\b[^.;]{0,20}\b(turn off|shutdown|shut down)\b|\b(low|L) ?[=:] ?((is |it is |the \w+ is )?disabled|off|shut ?down|power[- ]?down|standby|sleep)\b/i; // prettier-ignore
+const TURNS_OFF_LOW = /\bmode when low\b|\blow (level )?puts [^.;]{0,24}\b(to sleep|sleep|standby|shutdown|idle)\b|\blow\b[^.;]{0,20}\b(turns? [^.;]{0,24}\boff|shuts? [^.;]{0,24}\bdown|disables?|powers? [^.;]{0,24}\bdown)\b|\blow\b[^.;]{0,20}\b(turn off|shutdown|shut down)\b|\b(low|L) ?[=:] ?((is |it is |the \w+ is )?disabled|off|shut ?down|power[- ]?down|standby|sleep)\b/i; // prettier-ignore
 
 const TELLS_LOW = /\bgoes low\b|\b(is |are )?(pulled|driven|asserted|asserts|pulls|drives) low (when|on|if|by|to|during|while|after|in)\b|^[^.;]{0,40}\blow (on|upon|to (indicate|signal|report)|in case of|when|while|during|if)\b|[.;,] *(logic )?low (on|upon|to (indicate|signal|report)|in case of|when|while|during|if|indicates|signals|reports)\b/i; // prettier-ignore
 /** A low level that starts something, where nothing is said of a high one. */
 const STARTS_LOW = /\ban? (logic )?low( level| pulse)?( for [^.;,]{1,16}?)? (turns|starts|wakes|activates|enables)\b/i;
+
+/** A flag that is pulled low by a fault, whatever its name. */
+const LOW_BY_FAULT =
+  /\b(pulled |goes |is )?low (in case of|while|when|during|if|on) [^.;]{0,30}\b(fault|overload|short|over-?\w*temp\w*|over-?current|error|failure|alarm|open load|limit)/i;
 
 /** What a low level stands for, beside the words for a high one. */
 const LOW_IN_BRACKETS = /\b(mute|shut-?down|reset|standby|disabled?|power-?down|sleep) \(low\)/i;
@@ -97,7 +101,7 @@ const LOW_IN_BRACKETS = /\b(mute|shut-?down|reset|standby|disabled?|power-?down|
 const DEEDS: readonly [RegExp, RegExp][] = [
   [/^S?(CS|SS|CE)\d*$/, SELECTED_LOW],
   [RESETS, RESETS_LOW],
-  [/^(SHDN|SHUTDOWN|SD|PD|PDN|PWDN|SLEEP|STBY|STANDBY)\d*$/, TURNS_OFF_LOW],
+  [/^(SHDN|SHUTDOWN|SD|PD|PDN|PWDN|SLEEP|STBY|STANDBY|IDLE)\d*$/, TURNS_OFF_LOW],
   [
     /^(FAULT|FLT|ALERT|INTR?|IRQ|ERR|ERROR|ALARM|WARN(ING)?|LBO|PFO|OC|OCP|OTW|OTP|OVCUR|THERM|TRIP|PWR_?FAIL|FAIL|RESPWRON|OVERT)\d*$/,
     TELLS_LOW,
@@ -114,7 +118,11 @@ function lowByDeed(name: string, description: string): ActiveLow {
   // Many print SHDN without a bar over it where a low level shuts the part down.
   if (deed !== undefined && by !== TURNS_OFF_LOW) return { activeLow: true, because: `“${deed}”` };
   const saysHigh = /\bhigh\b/i.test(description);
-  const perhaps = deed ?? LOW_IN_BRACKETS.exec(description)?.[0] ?? (saysHigh ? undefined : STARTS_LOW.exec(description)?.[0]);
+  const perhaps =
+    deed ??
+    LOW_BY_FAULT.exec(description)?.[0] ??
+    LOW_IN_BRACKETS.exec(description)?.[0] ??
+    (saysHigh ? undefined : STARTS_LOW.exec(description)?.[0]);
   return perhaps === undefined ? NOT_LOW : { activeLow: true, unsure: `“${perhaps}”, but no mark on ${name}` };
 }
 

@@ -111,14 +111,24 @@ const CUES: readonly Cue[] = [
     unless: /\b(input or [\w. -]*input|output or [\w. -]*output)\b|\b(to|of|from|at) (the |an? )?(\w+ )?(input|output) or\b/i,
   },
   { type: 'output', against: ['input'], words: /\bactive (ac )?shield(ing)?\b|\bdriven shield\b/i },
+  { type: 'passive', against: ['input', 'output'], words: /\bloop[- ]filter\b/i, unless: /\b(in|out)put (of|to|from) the loop|\bcharge[- ]?pump\b/i },
+  { type: 'supply-out', against: ['passive'], words: /\bbias (of|for) the\b/i, unless: /\bresistor\b/i },
+  // Columns that know directions only call an inductor's end, and a rail, I/O.
+  { type: 'supply-out', against: ['bidirectional'], words: /^\W*output of the\b|\b(boost|buck|pump|regulator|converter)('s)? output\b/i },
+  { type: 'passive', against: ['bidirectional'], words: /\bswitch(ing)? (node|of the)\b|\binductor\b/i },
   // A rail where the part is a regulator.
-  { type: 'supply-out', against: ['output'], name: /^V_?OUT_?\d?$/, words: /^\W*(output|out)( (pin|terminal|voltage|node))?( \d)?\W*$/i },
+  {
+    type: 'supply-out',
+    against: ['output'],
+    name: /^V_?OUT_?\d?$/,
+    words: /^\W*(voltage )?(output|out)( (pin|terminal|voltage|node))?( \d)?(\W*$|\s*\()/i,
+  },
   // `Gain stage output, for a filter capacitor`, `current monitor; connect a resistor`: driven, whatever hangs on it.
   {
     type: 'output',
     against: ['passive'],
     words:
-      /^[^.;,]{0,60}\b(?<!\b(to|of|from|at|between|the) )(?<!(regulator|driver|oscillator|crystal|pump|inverter) )output\b|\bcurrent (source|mirror|monitor)\b/i,
+      /^[^.;,]{0,60}\b(?<!\b(to|of|from|at|between|the) )(?<!(regulator|driver|oscillator|crystal|pump|inverter) )output\b(?! (current|voltage))|\bcurrent (source|mirror|monitor)\b|\bmirror of the\b/i,
     name: /^(?!COMP|XT|XO|OSC|REXT|RSET|ISET)/,
     unless: /\b(crystal|oscillator|converter output|sets?)\b/i,
   },

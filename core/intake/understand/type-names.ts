@@ -31,7 +31,7 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
   {
     type: 'passive',
     weight: 4,
-    name: /^(XTAL|XIN|XOUT|XI|XO|X1|X2|OSC_?IN?|OSC_?O(UT)?|XTAL_?[A-Z0-9]+|C\dP|C\dN|CP[+-]?|CFLY[+\-PN]?|BTST|C_?BOOT|BST|COMP|RG[+\-−\d]?|RSET|ISET|RT|CT|CEXT|REXT|RBIAS|CAP[+\-PN]?|LX\d?)$/i,
+    name: /^(XTAL|XIN|XOUT|XI|XO|X1|X2|OSC_?IN?|OSC_?O(UT)?|XTAL_?(?!EN$)[A-Z0-9]+|C\dP|C\dN|CP[+-]?|CFLY[+\-PN]?|BTST|C_?BOOT|BST|COMP|RG[+\-−\d]?|RSET|ISET|RT|CT|CEXT|REXT|RBIAS|CAP[+\-PN]?|LX\d?)$/i,
   },
   // The bootstrap of a converter in one datasheet, a start-up mode in the next.
   { type: 'passive', weight: 2.9, name: /^BOOT$/i },
