@@ -44,6 +44,9 @@ const TYPES: Record<string, CardType> = {
   ind: { device: 'inductor', letter: 'L', nodes: ['1', '2'] },
   sw: { device: 'switch', letter: 'S', nodes: ['+', '-', 'control+', 'control-'] },
   csw: { device: 'switch', letter: 'W', nodes: ['+', '-'] },
+  // The same two by the names that a dialect has for them.
+  vswitch: { device: 'switch', letter: 'S', nodes: ['+', '-', 'control+', 'control-'] },
+  iswitch: { device: 'switch', letter: 'W', nodes: ['+', '-'] },
   vdmos: { device: 'nmos', letter: 'M', nodes: ['drain', 'gate', 'source'] },
 };
 

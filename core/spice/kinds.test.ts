@@ -6,6 +6,7 @@ const named = (names: string) => names.split(' ').map((name) => ({ name }));
 
 it.each<[kind: string, pins: string, nodes: string, name: string, others: string[]]>([
   ['a half-bridge driver', 'HO LO VS VB', 'HO LO HS HB', 'VS', ['HS']],
+  ['a driver of the upper switch', 'VDD HIN GND HB HO HS', 'VCC IN COM VB HO VS', 'HIN', ['IN']],
   ['a converter', 'BST SW FB', 'BOOT PH VSENSE', 'FB', ['VSENSE']],
   ['a shunt reference', 'REF A K', 'CATHODE ANODE ADJ', 'REF', ['ADJ']],
   ['a triac', 'T1 T2 GATE', 'MT2 G MT1', 'T1', ['MT1']],

@@ -16,6 +16,8 @@ interface Kind {
 const KINDS: Kind[] = [
   // In a driver of two switches VS is no supply: it is the upper switch's source, as HS is.
   { pins: [/^HO$/i, /^LO$/i], alike: 'VS HS, VB HB, HIN HI, LIN LI' },
+  // The same of the upper one alone.
+  { pins: [/^HO$/i, /^(VS|HS)$/i], nodes: [/^HO$/i], without: /^(LO|LI|LIN)$/i, alike: 'VS HS, VB HB, HIN IN, HI IN' },
   // A controller's current is sensed; elsewhere CS selects a chip.
   { pins: [/^COMP$/i, /^V?FB$|^INV$/i, /^(OUT(PUT)?|GD|DRV|GATE)$/i], alike: 'CS ISENSE, CS ISEN' },
   { pins: [/^THR(ES(H(OLD)?)?)?$/i, /^TR(IG(GER)?)?$/i], alike: 'R RESET, Q OUT, CV CONT' },

@@ -2,6 +2,8 @@ import { indexed, senseOf } from './sense';
 
 it.each([
   ['SHDNB', 'shutdown'],
+  ['PDN', 'down power'],
+  ['KS', 'kelvin source'],
   ['~SHDN', 'shutdown'],
   ['FLT_N', 'FAULT'],
   ['VGND', 'ground'],

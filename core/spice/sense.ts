@@ -72,6 +72,8 @@ const FORMS: Record<string, string> = {
   drain: 'drain',
   gate: 'gate',
   source: 'src source',
+  'kelvin source': 'kelvin ks',
+  'down power': 'pd pdn pwdn powerdown',
   base: 'base',
   collector: 'coll collector',
   emitter: 'emit emitter',

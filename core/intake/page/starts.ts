@@ -53,9 +53,9 @@ export function settled(body: readonly Line[]): Line[] {
           if (!w.estimated || w.first || !before) return w;
           const start = starts.find((x) => Math.abs(w.x0 - x) < OFF * w.size && before.x0 < x - w.size);
           // The last number of a list belongs to the list, where what stands behind it is nearer to the column's begin.
-      const isLast = start !== undefined && before.text.endsWith(',') && looksLikeNumbers(w.text);
-      const isOther = isLast && behind?.estimated && Math.abs(behind.x0 - start) < Math.abs(w.x0 - start);
-      return start === undefined || isOther ? w : { ...w, x0: start, x1: w.x1 + start - w.x0 };
+          const isLast = start !== undefined && before.text.endsWith(',') && looksLikeNumbers(w.text);
+          const isOther = isLast && behind?.estimated && Math.abs(behind.x0 - start) < Math.abs(w.x0 - start);
+          return start === undefined || isOther ? w : { ...w, x0: start, x1: w.x1 + start - w.x0 };
         }),
   }));
 }

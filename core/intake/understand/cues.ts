@@ -111,7 +111,12 @@ const CUES: readonly Cue[] = [
     unless: /\b(input or [\w. -]*input|output or [\w. -]*output)\b|\b(to|of|from|at) (the |an? )?(\w+ )?(input|output) or\b/i,
   },
   { type: 'output', against: ['input'], words: /\bactive (ac )?shield(ing)?\b|\bdriven shield\b/i },
-  { type: 'passive', against: ['input', 'output'], words: /\bloop[- ]filter\b/i, unless: /\b(in|out)put (of|to|from) the loop|\bcharge[- ]?pump\b/i },
+  {
+    type: 'passive',
+    against: ['input', 'output'],
+    words: /\bloop[- ]filter\b/i,
+    unless: /\b(in|out)put (of|to|from) the loop|\bcharge[- ]?pump\b/i,
+  },
   { type: 'supply-out', against: ['passive'], words: /\bbias (of|for) the\b/i, unless: /\bresistor\b/i },
   // Columns that know directions only call an inductor's end, and a rail, I/O.
   { type: 'supply-out', against: ['bidirectional'], words: /^\W*output of the\b|\b(boost|buck|pump|regulator|converter)('s)? output\b/i },

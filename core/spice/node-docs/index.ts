@@ -19,12 +19,18 @@ export function mineNodeDocs(header: Header, others: ReadonlySet<string> = new S
   const placed = byPlaces(own);
   const [listed, ordered] = placed ? [[], placed] : withoutContradiction(own, lists(own), orderLine(own));
   for (const found of [inline(own), ladder(own), listed, ordered])
-    for (const [node, doc] of found) if (!docs.has(node) && !SAYS_NOTHING.test(doc.doc)) docs.set(node, doc);
+    for (const [node, doc] of found) if (!docs.has(node) && !SAYS_NOTHING.test(doc.doc)) docs.set(node, unnumbered(node, doc));
   return docs;
 }
 
 /** The package's number beside a node, `G = 1`, does not say what it is. */
 const SAYS_NOTHING = /^(?:(?:pins?|leads?)\b[\s.:#]*)?[\d\s.,;]*$/i;
+
+/** `Pin 2: OUT` for the node OUT: the number of the package's pin is no word of it. */
+function unnumbered(node: string, doc: NodeDoc): NodeDoc {
+  const [, name = ''] = /^(?:pin\s+)?\d+\s*:\s+(\S+)$/i.exec(doc.doc) ?? [];
+  return name.toLowerCase() === node.toLowerCase() ? { ...doc, doc: name } : doc;
+}
 
 function withoutContradiction(header: Header, listed: Found, ordered: Found): [Found, Found] {
   if (!contradict(listed, ordered)) return [listed, ordered];

@@ -128,7 +128,7 @@ const withoutRules = (text: string): string =>
     : text;
 
 function entriesOf(comment: Comment, byName: Names): Found {
-  const dotted = sentences(comment.text, byName)
+  const dotted = sentences(withoutLabels(comment.text), byName)
     .replace(/\{([^{}]*)\}(?=\s*\{)/g, '$1,')
     .replace(/\{([^{}]*)\}/g, '$1')
     .replace(/(?:\s\.){2,}\s+/g, ' ... ')
@@ -155,6 +155,12 @@ function entriesOf(comment: Comment, byName: Names): Found {
     []
   );
 }
+
+/** `Node 1: RG-  Node 2: IN`: where each entry of a line has the word before it, it is a label. */
+const withoutLabels = (text: string): string =>
+  /^\s*node\s+\S+\s*[:=].*\snode\s+\S+\s*[:=]/i.test(text)
+    ? text.replace(/^\s*node\s+/i, '').replace(/\s+node\s+(?=\S+\s*[:=])/gi, ', ')
+    : text;
 
 const spacedRow = (text: string, line: number, byName: Names): Found | undefined => {
   const [, word = '', rest = ''] = /^(\S+)\s+(\S.*)$/.exec(text) ?? [];

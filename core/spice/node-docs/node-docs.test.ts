@@ -19,6 +19,7 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['numbers with a bracket', card('* 1) in\n* 2) out\n* 3) common'), ['in', 'out', 'common']],
     ['bullets', card('* - 1: in\n* - 2: out\n* - 3: common'), ['in', 'out', 'common']],
     ['several with colons', card('* 1: in, 2: out, 3: common'), ['in', 'out', 'common']],
+    ['several with a label each', card('* Node 1: in  Node 2: out  Node 3: common'), ['in', 'out', 'common']],
     ['several the other way round', card('* in = 1, out = 2, common = 3'), ['in', 'out', 'common']],
     ['numbers in brackets', card('* IN(1) OUT(2) GND(3)'), ['IN', 'OUT', 'GND']],
     ['nodes in brackets before their words', card('* (1) IN  power input\n* (2) OUT  output\n* (3) GND  common'), ['IN power input', 'OUT output', 'GND common']], // prettier-ignore
