@@ -92,7 +92,8 @@ const ROWS_BELOW = 10;
 /** A heading with hardly a gap between its words, or none that is known: it is parted where the cells below it begin. */
 function readHeadsOver(line: Line, below: readonly Line[]): Omit<PageHeader, 'at' | 'depth'> | undefined {
   const { words, size } = line;
-  if (words.length < 3) return undefined;
+  // Most lines are no headings, and where the cells below them begin need not be known.
+  if (words.length < 3 || words.filter((w) => roleOfHeading(w.text) !== undefined).length < 2) return undefined;
   const isParted = (i: number) => i === 0 || words[i]!.x0 - words[i - 1]!.x1 > GAPS[0]![0] * size;
   const begins = new Set(words.flatMap((_, i) => (isParted(i) ? [i] : [])));
   for (const start of cellStarts(below)) {
