@@ -186,9 +186,9 @@ const NOTE_MARKS = { ...RAISED, ',': '⁾', a: 'ᵃ', b: 'ᵇ', c: 'ᶜ', d: '�
 function attachSmall(words: Word[]): Word[] {
   const taken = new Set<Word>();
   const byX = [...words].sort((a, b) => a.x0 - b.x0);
-  const near = nearInHeight(byX);
+  const firstNear = byHeight(byX);
   for (const small of byX) {
-    const host = small.text.length > 12 ? undefined : near(small).find((w) => !taken.has(w) && isBeside(small, w));
+    const host = small.text.length > 12 ? undefined : firstNear(small, (w) => !taken.has(w) && isBeside(small, w));
     if (!host) continue;
     const lift = host.base - small.base;
     const raised = lift > 0.12 * host.size;
@@ -199,8 +199,8 @@ function attachSmall(words: Word[]): Word[] {
   return words.filter((w) => !taken.has(w));
 }
 
-/** The words that a small one can stand beside, by the heights of their baselines, in the order given: a page may have 20,000. */
-function nearInHeight(words: readonly Word[]): (small: Word) => Word[] {
+/** Finds the first word that fits of those whose baselines are near a small one's: a page may have 20,000 words. */
+function byHeight(words: readonly Word[]): (small: Word, fits: (w: Word) => boolean) => Word | undefined {
   const tall = Math.max(1, ...words.map((w) => w.size));
   const bandOf = (w: Word) => Math.floor(w.base / tall);
   const bands = new Map<number, number[]>();
@@ -209,10 +209,10 @@ function nearInHeight(words: readonly Word[]): (small: Word) => Word[] {
     if (band) band.push(i);
     else bands.set(bandOf(w), [i]);
   }
-  return (small) => {
+  return (small, fits) => {
     const band = bandOf(small);
-    const around = [band - 1, band, band + 1].flatMap((b) => bands.get(b) ?? []);
-    return around.sort((a, b) => a - b).map((i) => words[i]!);
+    const found = [band - 1, band, band + 1].flatMap((b) => bands.get(b)?.find((i) => fits(words[i]!)) ?? []);
+    return found.length === 0 ? undefined : words[Math.min(...found)];
   };
 }
 
