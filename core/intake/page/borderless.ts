@@ -6,12 +6,12 @@ import type { Block, PageRowAt } from './block';
 import type { Chain } from './chains';
 import { edgesUnder } from './columns';
 import { headerAt, type PageHeader } from './headers';
-import { segmentsOf, textOf, type Line } from './lines';
+import { segmentFrom, segmentsOf, textOf, type Line } from './lines';
 import type { Rule } from './page';
 import type { Region } from './regions';
 import { areCentred, cutLine, keyColumns, rowsFrom, type CellLine } from './rows';
 import { settled } from './starts';
-import { boxOf, looksLikeName } from './words';
+import { boxOf, isLongName } from './words';
 
 /** A table that was not over where its region ended, so that the next region may go on with it. */
 export interface OpenTable {
@@ -78,9 +78,9 @@ function repeated(lines: readonly Line[], at: number, before: PageHeader | undef
   if (before?.depth !== 1 || before.heads.map((h) => h.text).join(' ') !== textOf(lines[at]!)) return undefined;
   let from = 0;
   const heads = before.heads.map(({ text }) => {
-    const own = words.slice(from, from + text.split(' ').length);
-    from += own.length;
-    return { text, x0: own[0]!.x0, x1: own.at(-1)!.x1 };
+    const head = segmentFrom(words.slice(from, from + text.split(' ').length));
+    from += head.words.length;
+    return head;
   });
   return { ...before, at, heads };
 }
@@ -211,7 +211,7 @@ function isProse(line: Line, region: Region): boolean {
 
 /** `5 VLOGIC Digital supply. Its range is`, with hardly a gap between its cells: a number, and a name in capitals. */
 const isNumberedRow = ({ words: [first, second] }: Line): boolean =>
-  first !== undefined && second !== undefined && looksLikeNumbers(first.text) && second.text.length > 1 && looksLikeName(second.text);
+  first !== undefined && second !== undefined && looksLikeNumbers(first.text) && isLongName(second.text);
 
 /** A long title of a group, `BIDIRECTIONAL CONTROL BUS – I2C COMPATIBLE`: no sentence, and a row right under it. */
 function isTitleOver(lines: readonly Line[], at: number): boolean {
@@ -235,8 +235,7 @@ const isInRow = (lines: readonly Line[], at: number): boolean =>
 /** A number and a name, and nothing else. */
 const isNamedNumber = (line: Line): boolean => {
   const segments = segmentsOf(line);
-  const isName = segments.some((s) => s.text.length > 1 && looksLikeName(s.text));
-  return segments.length === 2 && isName && segments.some((s) => looksLikeNumbers(s.text));
+  return segments.length === 2 && segments.some((s) => isLongName(s.text)) && segments.some((s) => looksLikeNumbers(s.text));
 };
 
 /** A line that begins where an inner column's heading or cells begin goes on with that column, however long it is. */

@@ -1,12 +1,10 @@
-import { good } from '../../test/samples';
 import { readPages, terminalsIn, type ReadOptions } from '..';
 import { hasDescribed } from './described';
-import { page, text } from './page.samples';
+import { page, read, text } from './page.samples';
 import type { DocumentPage, Run } from './page';
 
 /** Lines of a page, 12 points apart; an empty one leaves a gap. */
 const lines = (list: string[], x = 50, y = 100): Run[] => list.flatMap((l, i) => (l === '' ? [] : [text(x, y + i * 12, l)]));
-const read = (pages: DocumentPage[], options: ReadOptions = {}) => good(readPages(pages, options));
 const said = (pages: DocumentPage[], options: ReadOptions = {}) => {
   const p = read(pages, options);
   return terminalsIn(p).map((t) => `${t.numbers[p.package]} ${t.name} ${t.type}: ${t.description}`);

@@ -1,8 +1,7 @@
 import { headingWorth, packageIn, roleOfHeading } from '../table/headings';
 import { looksLikeTerminal } from '../table/numbers';
-import { segmentsOf, textOf, type Line, type Segment } from './lines';
+import { segmentFrom, segmentsOf, textOf, type Line, type Segment } from './lines';
 import { cellStarts, OFF } from './starts';
-import type { Word } from './words';
 
 /** A heading over columns: where each heading starts and ends, and how many lines it takes. */
 export interface PageHeader {
@@ -103,14 +102,8 @@ function readHeadsOver(line: Line, below: readonly Line[]): Omit<PageHeader, 'at
     if (off[nearest]! < (isEstimate ? OFF * size : EXACT)) begins.add(nearest);
   }
   const from = [...begins].sort((a, b) => a - b);
-  return from.length < 3 ? undefined : weighed(from.map((first, i) => headOf(words.slice(first, from[i + 1]))));
+  return from.length < 3 ? undefined : weighed(from.map((first, i) => segmentFrom(words.slice(first, from[i + 1]))));
 }
-
-const headOf = (words: readonly Word[]): Head => ({
-  text: words.map((w) => w.text).join(' '),
-  x0: words[0]!.x0,
-  x1: words.at(-1)!.x1,
-});
 
 /** Lines put over each other and weighed as a heading. */
 function readHeads(group: readonly Line[], gap: number, blank: number): Omit<PageHeader, 'at' | 'depth'> {
@@ -184,9 +177,6 @@ function apart(segments: Segment[], isOneOfMany: boolean): Segment[] {
 /** Headings of columns that no field of a pin comes from. */
 const UNREAD = /^(i\/?o )?(structure|level|buffer)s?$|^5[- ]?v([- ]tolerant)?$|^reset state$/i;
 
-/** A word as a heading of its own. */
-const alone = (word: Word): Segment => ({ text: word.text, words: [word], x0: word.x0, x1: word.x1 });
-
 /** Columns whose heading may begin with `Pin`. */
 const PAIRED: ReadonlySet<ReturnType<typeof roleOfHeading>> = new Set(['name', 'type', 'description']);
 
@@ -201,7 +191,7 @@ function numbersApart(lines: Segment[][]): Segment[][] {
       const role = roleOfHeading(s.text);
       const isPair = first && second && more.length === 0 && line.length > 1 && PAIRED.has(role);
       if (!isPair || roleOfHeading(first.text) !== 'ambiguous' || roleOfHeading(second.text) !== role) return [s];
-      return [first, second].map(alone);
+      return [first, second].map((w) => segmentFrom([w]));
     }),
   );
 }
@@ -222,8 +212,9 @@ const NUMBER_AND_NAME = /^no\.? name$/i;
 function apartByWords(segment: Segment): Segment[] {
   const { words } = segment;
   // The upper halves of packages' names, `DFN- SOT-` over `6 23-5`.
-  if (words.every((w) => /^[A-Z]{2,6}-$/.test(w.text))) return words.map(alone);
-  if (NUMBER_AND_OTHER.test(segment.text) && roleOfHeading(segment.text) === undefined) return words.map(alone);
+  const isUpperHalf = words.every((w) => /^[A-Z]{2,6}-$/.test(w.text));
+  if (isUpperHalf || (NUMBER_AND_OTHER.test(segment.text) && roleOfHeading(segment.text) === undefined))
+    return words.map((w) => segmentFrom([w]));
   const isHead = (text: string) =>
     !NUMBER_AND_NAME.test(text) && (roleOfHeading(text) !== undefined || packageIn(text)?.name === text || UNREAD.test(text));
   if (words.length < 2 || words.length > MOST_WORDS || (roleOfHeading(segment.text) !== undefined && isHead(segment.text)))
@@ -242,8 +233,7 @@ function apartByWords(segment: Segment): Segment[] {
   const pieces: Segment[] = [];
   for (let end = words.length; end > 0; end = fewest[end]!.from) {
     if (!fewest[end]) return [segment];
-    const own = words.slice(fewest[end]!.from, end);
-    pieces.unshift({ text: own.map((w) => w.text).join(' '), words: own, x0: own[0]!.x0, x1: own.at(-1)!.x1 });
+    pieces.unshift(segmentFrom(words.slice(fewest[end]!.from, end)));
   }
   return pieces;
 }

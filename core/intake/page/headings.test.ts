@@ -1,7 +1,6 @@
-import { good } from '../../test/samples';
-import { readPages, terminalsIn } from '..';
+import { terminalsIn } from '..';
 import type { DocumentPage, Run } from './page';
-import { page, table, text } from './page.samples';
+import { page, read, table, text } from './page.samples';
 
 const ROWS = [
   ['1', 'VDD', 'P', 'Supply voltage'],
@@ -10,9 +9,8 @@ const ROWS = [
   ['4', 'GND', 'G', 'Ground'],
 ];
 const X = [53, 103, 183, 233];
-const read = (...pages: DocumentPage[]) => good(readPages(pages));
 const rowsOf = (...pages: DocumentPage[]) => {
-  const p = read(...pages);
+  const p = read(pages);
   return terminalsIn(p).map((t) => `${t.numbers[p.package]} ${t.name} ${t.type}`);
 };
 const ALL = ['1 VDD supply-in', '2 CLK input', '3 OUT output', '4 GND ground'];
@@ -64,7 +62,7 @@ describe('a heading without ruled lines', () => {
   it('of a package that is broken at its hyphen is one name', () => {
     const top = [text(103, 124, 'DFN-'), text(153, 124, 'SOT-'), text(53, 130, 'Name'), text(203, 130, 'Description')];
     const rows = [['IN', '6', '1', 'Input supply'], ['OUT', '1', '5', 'Regulated output voltage'], ['GND', '2', '2', 'Ground']]; // prettier-ignore
-    const p = read(page([...top, text(103, 136, '6'), text(153, 136, '23-5'), ...table(rows, { y: 150, x: [50, 100, 150, 200] }).runs]));
+    const p = read([page([...top, text(103, 136, '6'), text(153, 136, '23-5'), ...table(rows, { y: 150, x: [50, 100, 150, 200] }).runs])]);
     expect(p.packages.map((q) => q.name)).toEqual(['DFN-6', 'SOT-23-5']);
   });
   it('is told from its title by a gap, not by the words of the title', () => {
@@ -87,7 +85,7 @@ describe('a heading without ruled lines', () => {
       ['–', '2', 'CLK', 'I'],
       ['2', '3', 'OUT', 'O'],
     ].flatMap((r, i) => r.map((c, k) => text([55, 85, 123, 200][k]!, 160 + i * 18, c)));
-    expect(read(page([...runs, ...rows])).packages).toEqual([
+    expect(read([page([...runs, ...rows])]).packages).toEqual([
       { name: 'LQFP48', pinCount: 2 },
       { name: 'LQFP64', pinCount: 3 },
     ]);
@@ -106,7 +104,7 @@ describe('a table that goes on', () => {
   it('has the rest of its last row on the next page', () => {
     const long = table([['Pin', 'Name', 'Type', 'Description'], ['1', 'VDD', 'P', 'Supply voltage\nof the core'], ['2', 'CLK', 'I', 'Clock']], { y: 700, pitch: 11 }); // prettier-ignore
     const rest = table([['', '', '', 'input of the part'], ...ROWS.slice(2)], { y: 60, pitch: 11 });
-    const p = read(page(long.runs), page(rest.runs, [], 2));
+    const p = read([page(long.runs), page(rest.runs, [], 2)]);
     expect(terminalsIn(p).map((t) => t.description)).toEqual([
       'Supply voltage of the core',
       'Clock input of the part',
@@ -130,7 +128,7 @@ describe('a table that goes on', () => {
   it('and that the reader does not follow is said', () => {
     const start = table([['Pin', 'Name', 'Type', 'Description'], ...ROWS], { y: 100 });
     const note = text(50, 230, 'Note: the voltages of all pins are told against ground.');
-    const p = read(page([...start.runs, note, text(53, 500, '5'), text(103, 500, 'RSTN')]));
+    const p = read([page([...start.runs, note, text(53, 500, '5'), text(103, 500, 'RSTN')])]);
     expect(p.problems.map((q) => q.code)).toContain('rows-left');
   });
   it('keeps its columns where the next page begins further right', () => {
@@ -164,6 +162,6 @@ describe('typewritten pages', () => {
       [mono(53, 160, 'Side'), mono(53 + 5 * 5.4, 160, '1')],
       ...ROWS.map((r, i) => line(178 + i * 18, r)),
     ];
-    expect(new Set(read(page(runs.flat())).terminals.map((t) => t.group))).toEqual(new Set(['Side 1']));
+    expect(new Set(read([page(runs.flat())]).terminals.map((t) => t.group))).toEqual(new Set(['Side 1']));
   });
 });

@@ -3,7 +3,7 @@ import { terminalsIn, type Proposal } from '../proposal';
 import type { Found } from './find-tables';
 import { textOf, type Line } from './lines';
 import { inBox, type Ready } from './ready';
-import { looksLikeName, type Word } from './words';
+import { isLongName } from './words';
 
 /** So many pages after a table its rest is looked for. */
 const PAGES = 2;
@@ -45,13 +45,10 @@ function columnOf(chosen: readonly Found[], packageName: string): { page: number
   return undefined;
 }
 
-/** A single letter is as often one of a sentence. */
-const isName = ({ text }: Word): boolean => text.length > 1 && looksLikeName(text);
-
 function hasRow({ words }: Line, number: string, column: { from: number; to: number }): boolean {
   const at = words.findIndex((w) => w.text === number && (w.x0 + w.x1) / 2 > column.from && (w.x0 + w.x1) / 2 < column.to);
   // A number within a sentence has words before it; another column may stand between the number and the name.
-  return at >= 0 && at < 2 && words.slice(Math.max(0, at - 1), at + 3).some(isName);
+  return at >= 0 && at < 2 && words.slice(Math.max(0, at - 1), at + 3).some((w) => isLongName(w.text));
 }
 
 /** In another text column the numbers stand elsewhere: then two that follow each other tell, each behind white. */
@@ -60,7 +57,7 @@ function inOtherColumn(lines: readonly Line[], next: number): Line | undefined {
     words.some((w, i) => {
       const before = words[i - 1];
       const isFirst = before === undefined || w.x0 - before.x1 > w.size;
-      return isFirst && w.text === String(number) && words[i + 1] !== undefined && isName(words[i + 1]!);
+      return isFirst && w.text === String(number) && isLongName(words[i + 1]?.text ?? '');
     });
   const first = lines.findIndex((l) => begins(l, next));
   return first >= 0 && lines.slice(first + 1).some((l) => begins(l, next + 1)) ? lines[first] : undefined;

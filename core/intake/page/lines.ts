@@ -39,10 +39,18 @@ export function segmentsOf(line: Line, wide = 0.55, blank = 0.2): Segment[] {
       last.text += ` ${word.text}`;
       last.x1 = Math.max(last.x1, word.x1);
       last.words.push(word);
-    } else segments.push({ text: word.text, x0: word.x0, x1: word.x1, words: [word] });
+    } else segments.push(segmentFrom([word]));
   }
   return segments;
 }
+
+/** Words of a line as one segment. */
+export const segmentFrom = (words: Word[]): Segment => ({
+  text: words.map((w) => w.text).join(' '),
+  words,
+  x0: words[0]!.x0,
+  x1: words.at(-1)!.x1,
+});
 
 export const textOf = (line: Line): string => line.words.map((w) => w.text).join(' ');
 

@@ -1,3 +1,5 @@
+import { good } from '../../test/samples';
+import { readPages, terminalsIn, type ReadOptions } from '..';
 import type { DocumentPage, Rule, Run } from './page';
 
 /** Relative widths are not needed here: a character takes half of the font size. */
@@ -46,3 +48,11 @@ export function table(
   }
   return { runs, rules: lines, end: top };
 }
+
+export const read = (pages: DocumentPage[], options: ReadOptions = {}) => good(readPages(pages, options));
+
+/** The terminals that are read, each as its number and its name. */
+export const list = (pages: DocumentPage[], options: ReadOptions = {}): string[] => {
+  const proposal = read(pages, options);
+  return terminalsIn(proposal).map((t) => `${t.numbers[proposal.package]} ${t.name}`);
+};

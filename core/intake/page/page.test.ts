@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { sayProblem } from '../../part';
-import { good, refused } from '../../test/samples';
+import { refused } from '../../test/samples';
 import { pagesWorthRuling, readPages, terminalsIn, type ReadOptions } from '..';
-import type { DocumentPage, Run } from './page';
-import { across, down, page, table, text } from './page.samples';
+import type { Run } from './page';
+import { across, down, list, page, read, table, text } from './page.samples';
 
 const HEAD = ['Pin', 'Name', 'Type', 'Description'];
 const ROWS = [
@@ -12,11 +12,6 @@ const ROWS = [
   ['3', 'OUT', 'O', 'Output of the device'],
   ['4', 'GND', 'G', 'Ground'],
 ];
-const read = (pages: DocumentPage[], options: ReadOptions = {}) => good(readPages(pages, options));
-const list = (pages: DocumentPage[], options: ReadOptions = {}) => {
-  const p = read(pages, options);
-  return terminalsIn(p).map((t) => `${t.numbers[p.package]} ${t.name}`);
-};
 const of = (rows: string[][], layout: Parameters<typeof table>[1] = {}) => {
   const { runs, rules } = table(rows, layout);
   return page(runs, rules);

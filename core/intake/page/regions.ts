@@ -18,17 +18,18 @@ export function regionsOf(page: DocumentPage, lines: readonly Line[]): Region[] 
   const words = lines.flatMap((l) => l.words);
   if (words.length === 0) return [];
   const gutter = gutterOf(page, lines);
-  const whole = spanOf(words);
-  if (gutter === undefined || (!gutter.isSure && hasHeadingOver(lines, gutter.at)))
-    return [{ page: page.number, ...whole, lines: [...lines] }];
-  return halvesOf(words, gutter.at).map((half) => ({ page: page.number, ...spanOf(half), lines: linesOf(half) }));
+  const parts = gutter === undefined || (!gutter.isSure && hasHeadingOver(lines, gutter.at)) ? [[...lines]] : gutter.halves;
+  return parts.map((part) => ({ page: page.number, ...spanOf(part.flatMap((l) => l.words)), lines: part }));
 }
 
-/** The words left of a gutter and those right of it. */
-const halvesOf = (words: readonly Word[], gutter: number): [Word[], Word[]] => [
-  words.filter((w) => (w.x0 + w.x1) / 2 < gutter),
-  words.filter((w) => (w.x0 + w.x1) / 2 >= gutter),
-];
+/** The lines left of a gutter and those right of it. */
+type Halves = [left: Line[], right: Line[]];
+
+function halvesOf(lines: readonly Line[], gutter: number): Halves {
+  const words = lines.flatMap((l) => l.words);
+  const isLeft = (w: Word) => (w.x0 + w.x1) / 2 < gutter;
+  return [linesOf(words.filter(isLeft)), linesOf(words.filter((w) => !isLeft(w)))];
+}
 
 /** Over numbers, where a name stands beside it. */
 const NUMBERS = /^(pin|terminal|ball|lead|contact)s?$/i;
@@ -68,7 +69,7 @@ const LEAST_LINES = 8;
  * the columns of one table do not.
  * `isSure` where a table on one side shows that it is none of what stands on the other.
  */
-function gutterOf(page: DocumentPage, lines: readonly Line[]): { at: number; isSure: boolean } | undefined {
+function gutterOf(page: DocumentPage, lines: readonly Line[]): { at: number; isSure: boolean; halves: Halves } | undefined {
   if (lines.length < LEAST_LINES) return undefined;
   const { left, right } = spanOf(lines.flatMap((l) => l.words));
   const middle = (left + right) / 2;
@@ -81,11 +82,6 @@ function gutterOf(page: DocumentPage, lines: readonly Line[]): { at: number; isS
   if (!best || best.crossing > 0.25 * lines.length) return undefined;
   const at = best.x;
   const isClear = best.crossing <= 0.03 * lines.length;
-  const halves = halvesOf(
-    lines.flatMap((l) => l.words),
-    at,
-  ).map((half) => linesOf(half)) as Halves;
-  if (isClear && (hasTableBeside(lines, at) || goesOnBeside(halves))) return { at, isSure: true };
   const beside = lines.filter((l) => !segmentsOf(l, 0.9).some((s) => s.x0 < at + WIDE / 2 && s.x1 > at - WIDE / 2));
   const full = (from: number, to: number) =>
     beside.filter((l) => {
@@ -96,13 +92,13 @@ function gutterOf(page: DocumentPage, lines: readonly Line[]): { at: number; isS
     }).length;
   const sides = [full(left, best.x), full(best.x, right)];
   const tall = (from: number, to: number) => lines.filter((l) => l.words.some((w) => w.x0 >= from && w.x1 <= to)).length >= LEAST_LINES;
-  if (!tall(left, at) || !tall(at, right)) return undefined;
-  const isProse = Math.max(...sides) >= 6 && Math.min(...sides) >= 3;
-  return isProse || (isClear && hasRowsBeside(halves)) ? { at, isSure: false } : undefined;
+  const areTall = tall(left, at) && tall(at, right);
+  const isProse = areTall && Math.max(...sides) >= 6 && Math.min(...sides) >= 3;
+  if (!isClear && !isProse) return undefined;
+  const halves = halvesOf(lines, at);
+  const isSure = isClear && (hasTableBeside(lines, at) || goesOnBeside(halves));
+  return isSure || isProse || (areTall && hasRowsBeside(halves)) ? { at, isSure, halves } : undefined;
 }
-
-/** The lines left of a gutter and those right of it. */
-type Halves = [left: Line[], right: Line[]];
 
 /** What stands on one line, in points: the rows of one table do over all of its columns, those of two beside each other do not. */
 const LEVEL = 0.7;

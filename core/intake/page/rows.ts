@@ -95,12 +95,13 @@ export function rowsFrom(
     const first = lines.indexOf(band[0]!);
     const gap = first > 0 ? band[0]!.base - lines[first - 1]!.base : 0;
     const row = merge(band);
-    const isOwn = parted !== undefined && band.length === 1 && !anchors[first];
-    const isAlone = band.length === 1 && !anchors[first] && (band[0]!.cells[0] !== '' || (isOwn && isCapital(band[0]!.whole)));
-    const whole = isAlone ? band[0]!.whole : undefined;
+    const isAlone = band.length === 1 && !anchors[first];
+    const isOwn = parted !== undefined && isAlone;
+    const isTitle = isAlone && (band[0]!.cells[0] !== '' || (isOwn && isCapital(band[0]!.whole)));
+    const whole = isTitle ? band[0]!.whole : undefined;
     // One word over the edge of two columns is a title as well.
     const lone = row.cells.filter((c) => c !== '');
-    if (band.length === 1 && !anchors[first] && row.crossed && lone.length === 1 && /^[A-Z][^.;,]{2,40}$/.test(lone[0]!))
+    if (isAlone && row.crossed && lone.length === 1 && /^[A-Z][^.;,]{2,40}$/.test(lone[0]!))
       return [{ ...overColumns(row, lone[0]!), apart: gap > 2.1 * pitch }];
     if (whole !== undefined && whole.length <= 60) return [{ ...overColumns(row, whole), apart: gap > 2.1 * pitch }];
     return [{ ...(isOwn ? asHeading(row) : row), apart: gap > 2.1 * pitch }];
@@ -225,17 +226,21 @@ function followed(
   const room = roomInFirst(lines);
   lines.forEach((line, i) => {
     const last = rows.at(-1);
-    const filled = line.cells.flatMap((c, k) => (c === '' ? [] : [k]));
     const above = last?.at(-1);
+    if (last === undefined || above === undefined) {
+      rows.push([line]);
+      return;
+    }
+    const filled = line.cells.flatMap((c, k) => (c === '' ? [] : [k]));
     // What stands in the first column alone may be a heading; what stands further in goes on with its row.
-    const goesOn =
-      last !== undefined && !anchors[i] && above !== undefined && line.base - above.base < 2 * line.size && continues(line, filled, last);
-    if (goesOn) last.push(line);
-    else if (last !== undefined && above !== undefined && filled.join() === '0' && hadNoRoom(above, line, room)) {
-      // A name that was broken, or the title of a group: what it has of a name's characters tells, and a plain word nothing.
-      if (/[/_\d+()[\]]/.test(line.cells[0]!)) last.push(line);
-      else rows.splice(-1, 1, [...last.slice(0, -1), { ...above, crossed: true }], [line]);
-    } else rows.push([line]);
+    const goesOn = !anchors[i] && line.base - above.base < 2 * line.size && continues(line, filled, last);
+    // A name that was broken, or the title of a group: what it has of a name's characters tells, and a plain word nothing.
+    const isEither = !goesOn && filled.join() === '0' && hadNoRoom(above, line, room);
+    if (goesOn || (isEither && /[/_\d+()[\]]/.test(line.cells[0]!))) last.push(line);
+    else {
+      if (isEither) last[last.length - 1] = { ...above, crossed: true };
+      rows.push([line]);
+    }
   });
   return rows;
 }

@@ -1,3 +1,4 @@
+import { groupBy } from '../../part';
 import { narrow } from '../text/narrow';
 import type { Box } from '../table/box';
 import { raise, RAISED } from '../table/raised';
@@ -24,6 +25,9 @@ export interface Word {
 
 /** A name as circuits have it: capitals and figures, at most its last letter a small one. `Channel` and `In` are none. */
 export const looksLikeName = (text: string): boolean => /^[/~!]?[A-Z]\u0305?(?:[A-Z0-9_+/#*\u0305–-]+[a-z]?)?$/.test(text);
+
+/** A name of two characters at least: a single letter is as often one of a sentence. */
+export const isLongName = (text: string): boolean => text.length > 1 && looksLikeName(text);
 
 /** Characters nearer than this, in font sizes, belong to one word. pdf.js puts blanks into wider gaps itself. */
 const JOIN = 0.13;
@@ -57,7 +61,7 @@ function readWords(page: DocumentPage): { words: Word[]; drawn: Set<Rule> } {
 }
 
 /** Relative widths of characters in common text faces, for places within a run. */
-const widthOf = (c: string): number =>
+export const widthOf = (c: string): number =>
   c === ' ' || /[ijl.,:;'|!ftI()[\]/\\-]/.test(c) ? 0.31 : /[mwMW@%]/.test(c) ? 0.86 : /[A-Z0-9+=#&]/.test(c) ? 0.63 : 0.53;
 
 /** Characters of 0.6 times the size each, as typewriter faces have them. A short word can have that width by chance, a page cannot. */
@@ -203,12 +207,7 @@ function attachSmall(words: Word[]): Word[] {
 function byHeight(words: readonly Word[]): (small: Word, fits: (w: Word) => boolean) => Word | undefined {
   const tall = Math.max(1, ...words.map((w) => w.size));
   const bandOf = (w: Word) => Math.floor(w.base / tall);
-  const bands = new Map<number, number[]>();
-  for (const [i, w] of words.entries()) {
-    const band = bands.get(bandOf(w));
-    if (band) band.push(i);
-    else bands.set(bandOf(w), [i]);
-  }
+  const bands = groupBy([...words.keys()], (i) => bandOf(words[i]!));
   return (small, fits) => {
     const band = bandOf(small);
     const found = [band - 1, band, band + 1].flatMap((b) => bands.get(b)?.find((i) => fits(words[i]!)) ?? []);

@@ -5,9 +5,9 @@ const SPILT = /^((?:[A-Z]{0,2}\d{1,3}(?:\s*,\s*|\s+))+)(?!(?:[mkµu]?[VAWΩ]|[kM
 
 /** A row whose list of numbers is put together again where the cell beside it holds its end. */
 export function withWholeList(row: GridRow, numbers: readonly number[]): GridRow {
-  const [at] = numbers;
-  const list = at === undefined || numbers.length > 1 ? '' : (row.cells[at] ?? '');
-  if (at === undefined || !/[,;]\s*$/.test(list)) return row;
+  const [at = -1, ...others] = numbers;
+  const list = row.cells[at] ?? '';
+  if (others.length > 0 || !/[,;]\s*$/.test(list)) return row;
   const [, spilt, rest] = SPILT.exec(row.cells[at + 1] ?? '') ?? [];
   if (spilt === undefined) return row;
   return { ...row, cells: row.cells.map((c, i) => (i === at ? `${list} ${spilt.trim()}` : i === at + 1 ? rest! : c)) };
