@@ -1,5 +1,5 @@
-import { useDeferredValue, useEffect, useMemo, useRef, useState, type PointerEvent, type RefObject } from 'react';
-import { connectPoint, type Part, type Pin, type Side } from '../../../core/part';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type PointerEvent, type RefObject } from 'react';
+import { connectPoint, type Part, type Side } from '../../../core/part';
 import { dropPorts, moveEdit, moveToUnitEdit, resizeEdit } from '../../../core/arrange';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
@@ -16,7 +16,8 @@ import { nextSet, selected, unitChosen } from '../../store/view-slice';
 import { counted } from '../../ui/counted';
 import { ArtLayer, type ArtWork } from './art-layer';
 import { idle, isFar, type Gesture } from './gestures/gesture';
-import { Grips } from './grips';
+import { Grips, labelBand, pulledBand } from './grips';
+import { HandMarks, type Band } from './hand-marks';
 import { targetAt, type PlacedUnit, type Target } from './layout';
 import { Minimap } from './minimap';
 import { Halos } from './halos';
@@ -54,10 +55,17 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
   const texts = useMemo(() => ({ name, reference, fields, units: all }), [name, reference, fields, all]);
   // What is drawn comes a little after what is known, in pieces between which the hand goes on.
   const drawn = useDeferredValue(useMemo(() => ({ units, texts, pins, joins }), [units, texts, pins, joins]));
-  const [gesture, setGesture] = useState<Gesture>(idle);
+  // What the hand does is kept past React, which only learns of its kind: on the way nothing is made anew.
+  const gesture = useRef<Gesture>(idle);
+  const [doing, setDoing] = useState(idle.state);
+  const marks = useRef<HandMarks>(null);
+  const go = useCallback((to: Gesture) => {
+    gesture.current = to;
+    if (to.state === 'idle') marks.current?.clear();
+    setDoing(to.state);
+  }, []);
   const [size, setSize] = useState({ width: 900, height: 700 });
   const space = useRef(false);
-  const boxed = useRef<SVGRectElement>(null);
   const chosenUnit = useStore((s) => s.view.unit);
   const handled = still || readOnly || art ? undefined : units.find((u) => u.unit.id === chosenUnit);
 
@@ -70,7 +78,7 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
     const key = (e: KeyboardEvent) => {
       if (e.key === ' ' && e.target === document.body) e.preventDefault();
       if (e.key === ' ') space.current = e.type === 'keydown';
-      if (e.key === 'Escape' && e.type === 'keydown') setGesture(idle);
+      if (e.key === 'Escape' && e.type === 'keydown') go(idle);
     };
     window.addEventListener('keydown', key);
     window.addEventListener('keyup', key);
@@ -78,19 +86,19 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
       window.removeEventListener('keydown', key);
       window.removeEventListener('keyup', key);
     };
-  }, []);
+  }, [go]);
 
   const onPointerDown = (e: PointerEvent<HTMLDivElement>) => {
     frame.current?.focus({ preventScroll: true });
     e.currentTarget.setPointerCapture(e.pointerId);
-    if (e.button === 1 || space.current) return setGesture({ state: 'panning', x: e.clientX, y: e.clientY });
+    const from = { x: e.clientX, y: e.clientY };
+    if (e.button === 1 || space.current) return go({ state: 'panning', ...from });
     if (e.button !== 0) return;
     const grip = (e.target as Element).closest<SVGGElement>('[data-edge], [data-label]');
     if (grip && handled) {
       const { edge, label } = grip.dataset;
-      const from = { unit: handled.unit.id, x: e.clientX, y: e.clientY };
-      if (edge) return setGesture({ state: 'resizing', edge: edge as Side, by: 0, ...from });
-      return setGesture({ state: 'labelling', label: Number(label), dx: 0, dy: 0, ...from });
+      if (edge) return go({ state: 'resizing', placed: handled, edge: edge as Side, by: 0, ...from });
+      return go({ state: 'labelling', placed: handled, label: Number(label), dx: 0, dy: 0, ...from });
     }
     const port = (e.target as Element).closest<SVGGElement>('[data-port]');
     const unit = (e.target as Element).closest<SVGGElement>('[data-unit]')?.dataset['unit'];
@@ -100,65 +108,77 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
       if (add) act(selected(selectedSet.has(pin) ? selection.filter((id) => id !== pin) : [...selection, pin]));
       else if (!selectedSet.has(pin)) act(selected([pin]));
       act(unitChosen(unit));
-      if (!still && !readOnly) setGesture({ state: 'pointing', pin, port: port.dataset['port']!, unit, x: e.clientX, y: e.clientY });
+      if (!still && !readOnly) go({ state: 'pointing', pin, port: port.dataset['port']!, unit, ...from });
       return;
     }
     if (unit) act(unitChosen(unit));
-    setGesture({ state: 'pressing', x: e.clientX, y: e.clientY, add, onUnit: unit !== undefined });
+    go({ state: 'pressing', add, onUnit: unit !== undefined, ...from });
   };
 
   const onPointerMove = (e: PointerEvent<HTMLDivElement>) => {
-    const at = view.toSheet(e.clientX, e.clientY);
-    if (gesture.state !== 'dragging') view.tell(e.clientX, e.clientY);
-    if (gesture.state === 'panning') {
-      view.panBy(e.clientX - gesture.x, e.clientY - gesture.y);
-      setGesture({ ...gesture, x: e.clientX, y: e.clientY });
-    } else if (gesture.state === 'resizing') {
+    const now = gesture.current;
+    // On the way its mark says where the hand is.
+    if (now.state === 'idle' || now.state === 'panning') view.tell(e.clientX, e.clientY);
+    if (now.state === 'panning') {
+      view.panBy(e.clientX - now.x, e.clientY - now.y);
+      go({ ...now, x: e.clientX, y: e.clientY });
+    } else if (now.state === 'resizing') {
       const scale = view.live.current.scale * 100;
-      const [dx, dy] = [(e.clientX - gesture.x) / scale, (e.clientY - gesture.y) / scale];
-      const by = Math.round({ left: -dx, right: dx, top: -dy, base: dy }[gesture.edge] / 2) * 2;
-      if (by !== gesture.by) setGesture({ ...gesture, by });
-    } else if (gesture.state === 'labelling') {
+      const [dx, dy] = [(e.clientX - now.x) / scale, (e.clientY - now.y) / scale];
+      const by = Math.round({ left: -dx, right: dx, top: -dy, base: dy }[now.edge] / 2) * 2;
+      go({ ...now, by });
+      marks.current?.band(pulledBand(now.placed, now.edge, by));
+    } else if (now.state === 'labelling') {
       const scale = view.live.current.scale;
       const snap = (pixels: number) => Math.round(pixels / scale / 25) * 25;
-      setGesture({ ...gesture, dx: snap(e.clientX - gesture.x), dy: -snap(e.clientY - gesture.y) });
-    } else if (gesture.state === 'pointing' && isFar(gesture, e.clientX, e.clientY))
-      setGesture({ state: 'dragging', pin: gesture.pin, port: gesture.port, unit: gesture.unit, target: undefined });
-    else if (gesture.state === 'dragging') {
+      const [dx, dy] = [snap(e.clientX - now.x), -snap(e.clientY - now.y)];
+      go({ ...now, dx, dy });
+      const band = labelBand(part, now.placed, now.label, dx, dy);
+      if (band) marks.current?.band(band);
+    } else if (now.state === 'pointing' && isFar(now, e.clientX, e.clientY))
+      go({ state: 'dragging', pin: now.pin, port: now.port, unit: now.unit, target: undefined });
+    else if (now.state === 'dragging') {
+      const at = view.toSheet(e.clientX, e.clientY);
       const target = targetAt(units, at.x, at.y);
-      if (
-        target?.unit.unit.id !== gesture.target?.unit.unit.id ||
-        target?.side !== gesture.target?.side ||
-        target?.at !== gesture.target?.at
-      )
-        setGesture({ ...gesture, target });
-    } else if (gesture.state === 'pressing' && isFar(gesture, e.clientX, e.clientY)) {
-      const from = view.toSheet(gesture.x, gesture.y);
-      setGesture({ state: 'boxing', x1: from.x, y1: from.y, add: gesture.add });
-    } else if (gesture.state === 'boxing') stretch(boxed.current, gesture, at);
+      go({ ...now, target });
+      if (target) land(now.pin, target);
+      else marks.current?.clear();
+    } else if (now.state === 'pressing' && isFar(now, e.clientX, e.clientY)) {
+      const from = view.toSheet(now.x, now.y);
+      go({ state: 'boxing', x1: from.x, y1: from.y, add: now.add });
+    } else if (now.state === 'boxing') {
+      const to = view.toSheet(e.clientX, e.clientY);
+      marks.current?.band({ ...now, x2: to.x, y2: to.y });
+    }
+  };
+
+  /** Shows where a dragged pin will land. */
+  const land = (id: string, { unit, side, at }: Target) => {
+    const point = connectPoint(unit.drawing.body, { id: '', side, at, length: 2 });
+    const more = selection.length > 1 ? ` and ${selection.length - 1} more` : '';
+    const says = `${pins.get(id)?.name ?? ''}${more}: ${unit.unit.label}, ${side}`;
+    marks.current?.landing(unit.x + point.x * 100, unit.y - point.y * 100, says);
   };
 
   const onPointerUp = (e: PointerEvent<HTMLDivElement>) => {
-    if (gesture.state === 'pressing' && !gesture.add) {
+    const now = gesture.current;
+    go(idle);
+    if (now.state === 'pressing' && !now.add) {
       act(selected([]));
-      if (!gesture.onUnit) act(unitChosen(null));
-    }
-    if (gesture.state === 'boxing') {
+      if (!now.onUnit) act(unitChosen(null));
+    } else if (now.state === 'boxing') {
       const to = view.toSheet(e.clientX, e.clientY);
-      const inside = pinsInBox(units, { ...gesture, x2: to.x, y2: to.y });
-      act(selected(gesture.add ? [...new Set([...selection, ...inside])] : inside));
-    }
-    if (gesture.state === 'dragging' && gesture.target) drop(gesture, gesture.target);
-    if (gesture.state === 'resizing' && handled) {
-      const edit = resizeEdit(handled.drawing, gesture.edge, gesture.by);
+      const inside = pinsInBox(units, { ...now, x2: to.x, y2: to.y });
+      act(selected(now.add ? [...new Set([...selection, ...inside])] : inside));
+    } else if (now.state === 'dragging' && now.target) drop(now, now.target);
+    else if (now.state === 'resizing') {
+      const edit = resizeEdit(now.placed.drawing, now.edge, now.by);
       if (edit) act(edited(edit));
+    } else if (now.state === 'labelling' && (now.dx !== 0 || now.dy !== 0)) {
+      const { label, dx, dy, placed } = now;
+      const labels = placed.drawing.labels.map((l, i) => (i === label ? { ...l, x: l.x + dx, y: l.y + dy } : l));
+      act(edited({ kind: 'changeDrawing', drawing: placed.drawing.id, labels }));
     }
-    if (gesture.state === 'labelling' && handled && (gesture.dx !== 0 || gesture.dy !== 0)) {
-      const { label, dx, dy } = gesture;
-      const labels = handled.drawing.labels.map((l, i) => (i === label ? { ...l, x: l.x + dx, y: l.y + dy } : l));
-      act(edited({ kind: 'changeDrawing', drawing: handled.drawing.id, labels }));
-    }
-    setGesture(idle);
   };
 
   const drop = (g: Extract<Gesture, { state: 'dragging' }>, target: Target) => {
@@ -196,8 +216,8 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}
-      onPointerLeave={() => gesture.state === 'idle' && act(nextSet({ next, note: '' }))}
-      onPointerCancel={() => setGesture(idle)}
+      onPointerLeave={() => doing === 'idle' && act(nextSet({ next, note: '' }))}
+      onPointerCancel={() => go(idle)}
       // The size and place of the dots follow the view, past React.
       style={{ backgroundImage: 'radial-gradient(circle, var(--dots) 1px, transparent 1.2px)' }}
     >
@@ -214,20 +234,17 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
             <UnitView {...u} texts={drawn.texts} pins={drawn.pins} joins={drawn.joins} small={small} />
           </UnitLayer>
         ))}
-        {/* A layer of its own: what moves with the hand is drawn without drawing the units again. */}
+        {/* A layer of its own: what the chosen unit is held by comes and goes without drawing the units again. */}
         <svg className="pointer-events-none absolute inset-0 h-full w-full overflow-visible will-change-transform">
           <g className="drawing" transform={placedAt}>
-            {handled ? <Grips part={part} placed={handled} gesture={gesture} /> : null}
+            {handled ? <Grips part={part} placed={handled} /> : null}
             {art && artUnit ? <ArtLayer placed={artUnit} {...art} toSheet={view.toSheet} /> : null}
-            {gesture.state === 'boxing' ? <rect ref={boxed} className="fill-halo/25 stroke-green" strokeWidth={4} /> : null}
-            {gesture.state === 'dragging' && gesture.target ? (
-              <Landing target={gesture.target} pin={pins.get(gesture.pin)} count={selection.length} />
-            ) : null}
           </g>
         </svg>
+        <HandMarks ref={marks} view={view.settled} />
       </div>
       {/* While the hand moves something, the pointer is not looked for among the thousands of things under it. */}
-      {gesture.state === 'idle' ? null : <div className={`absolute inset-0 ${gesture.state === 'dragging' ? 'cursor-grabbing' : ''}`} />}
+      {doing === 'idle' ? null : <div className={`absolute inset-0 ${doing === 'dragging' ? 'cursor-grabbing' : ''}`} />}
       <div className="absolute bottom-4 left-4" onPointerDown={(e) => e.stopPropagation()}>
         <Minimap units={units} view={view} stage={size} />
       </div>
@@ -235,31 +252,7 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
   );
 }
 
-/** Draws the box past React: it follows the hand, and nothing else depends on it until the hand lets go. */
-function stretch(box: SVGRectElement | null, from: { x1: number; y1: number }, to: { x: number; y: number }): void {
-  box?.setAttribute('x', String(Math.min(from.x1, to.x)));
-  box?.setAttribute('y', String(Math.min(from.y1, to.y)));
-  box?.setAttribute('width', String(Math.abs(to.x - from.x1)));
-  box?.setAttribute('height', String(Math.abs(to.y - from.y1)));
-}
-
-/** Shows where a dragged pin will land. */
-function Landing({ target, pin, count }: { target: Target; pin: Pin | undefined; count: number }) {
-  const { unit, side, at } = target;
-  const point = connectPoint(unit.drawing.body, { id: '', side, at, length: 2 });
-  const [x, y] = [unit.x + point.x * 100, unit.y - point.y * 100];
-  return (
-    <g pointerEvents="none">
-      <circle cx={x} cy={y} r={46} className="fill-halo/70 stroke-green" strokeWidth={8} />
-      <text x={x} y={y - 80} fontSize={60} textAnchor="middle" fontWeight={700}>
-        {pin?.name}
-        {count > 1 ? ` and ${count - 1} more` : ''}: {unit.unit.label} {side} {at}
-      </text>
-    </g>
-  );
-}
-
-function pinsInBox(units: readonly PlacedUnit[], box: { x1: number; y1: number; x2: number; y2: number }): string[] {
+function pinsInBox(units: readonly PlacedUnit[], box: Band): string[] {
   const [left, right] = [Math.min(box.x1, box.x2), Math.max(box.x1, box.x2)];
   const [top, base] = [Math.min(box.y1, box.y2), Math.max(box.y1, box.y2)];
   const ids = units.flatMap((u) =>

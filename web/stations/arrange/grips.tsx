@@ -1,15 +1,15 @@
-import { isFlank, type Part, type Side } from '../../../core/part';
+import { isFlank, type Drawing, type Part, type Side } from '../../../core/part';
 import { drawLabels, textBox } from '../../../core/shapes';
-import type { Gesture } from './gestures/gesture';
+import type { Band } from './hand-marks';
 import type { PlacedUnit } from './layout';
 
 const EDGES: Side[] = ['left', 'right', 'top', 'base'];
 
 /** What the chosen unit can be held by: the edges of its body and its texts. */
-export function Grips({ part, placed, gesture }: { part: Part; placed: PlacedUnit; gesture: Gesture }) {
+export function Grips({ part, placed }: { part: Part; placed: PlacedUnit }) {
   const { drawing, unit, x, y } = placed;
   const [w, h] = [drawing.body.width * 50, drawing.body.height * 50];
-  const shown = drawing.labels.flatMap((l, index) => (l.hidden ? [] : [index]));
+  const shown = shownLabels(drawing);
   const texts = drawLabels(part, unit, drawing);
   const at = (edge: Side): [number, number] => ({ left: [-w, 0], right: [w, 0], top: [0, -h], base: [0, h] })[edge] as [number, number];
   return (
@@ -17,13 +17,12 @@ export function Grips({ part, placed, gesture }: { part: Part; placed: PlacedUni
       {texts.map((text, i) => {
         if (text.kind !== 'text' || text.text === '') return null;
         const box = textBox(text);
-        const moved = gesture.state === 'labelling' && gesture.label === shown[i] ? gesture : { dx: 0, dy: 0 };
         return (
           <rect
             key={shown[i]}
             data-label={shown[i]}
-            x={box.left - 12 + moved.dx}
-            y={-box.top - 6 - moved.dy}
+            x={box.left - 12}
+            y={-box.top - 6}
             width={box.right - box.left + 24}
             height={box.top - box.base + 12}
             className="label-grip pointer-events-auto cursor-move"
@@ -45,21 +44,29 @@ export function Grips({ part, placed, gesture }: { part: Part; placed: PlacedUni
           />
         );
       })}
-      {gesture.state === 'resizing' ? <Ghost placed={placed} edge={gesture.edge} by={gesture.by} /> : null}
     </g>
   );
 }
 
-/** Where the body's outline would be. */
-function Ghost({ placed, edge, by }: { placed: PlacedUnit; edge: Side; by: number }) {
-  const { width, height } = placed.drawing.body;
-  const [w, h] = [width * 100, height * 100];
-  const more = by * 100;
-  const box = {
-    x: -w / 2 - (edge === 'left' ? more : 0),
-    y: -h / 2 - (edge === 'top' ? more : 0),
-    width: Math.max(100, w + (isFlank(edge) ? more : 0)),
-    height: Math.max(100, h + (isFlank(edge) ? 0 : more)),
+/** Where the body would be with an edge pulled outwards by grid steps; it keeps a step at least. */
+export function pulledBand({ drawing, x, y }: PlacedUnit, edge: Side, by: number): Band {
+  const [w, h] = [drawing.body.width * 50, drawing.body.height * 50];
+  const more = Math.max(by * 100, 100 - 2 * (isFlank(edge) ? w : h));
+  return {
+    x1: x - w - (edge === 'left' ? more : 0),
+    y1: y - h - (edge === 'top' ? more : 0),
+    x2: x + w + (edge === 'right' ? more : 0),
+    y2: y + h + (edge === 'base' ? more : 0),
   };
-  return <rect {...box} className="fill-halo/25 stroke-green" strokeWidth={10} pointerEvents="none" />;
 }
+
+/** Where a text of a unit would be, moved by hundredths of a step, y upwards. */
+export function labelBand(part: Part, { unit, drawing, x, y }: PlacedUnit, label: number, dx: number, dy: number): Band | undefined {
+  const text = drawLabels(part, unit, drawing)[shownLabels(drawing).indexOf(label)];
+  if (text?.kind !== 'text') return undefined;
+  const { left, right, top, base } = textBox(text);
+  return { x1: x + left + dx, x2: x + right + dx, y1: y - top - dy, y2: y - base - dy };
+}
+
+/** The places in the drawing's list of the labels that are drawn, in the order in which they are. */
+const shownLabels = (drawing: Drawing): number[] => drawing.labels.flatMap((l, index) => (l.hidden ? [] : [index]));

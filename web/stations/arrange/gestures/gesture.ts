@@ -1,5 +1,5 @@
 import type { Side } from '../../../../core/part';
-import type { Target } from '../layout';
+import type { PlacedUnit, Target } from '../layout';
 
 /**
  * What the pointer is doing on the sheet, as named states. A press becomes a drag or a box only after a few pixels, so
@@ -12,9 +12,9 @@ export type Gesture =
   | { state: 'pressing'; x: number; y: number; add: boolean; onUnit: boolean }
   | { state: 'boxing'; x1: number; y1: number; add: boolean }
   /** A body's edge is pulled; `by` is how far, in grid steps, outwards positive. */
-  | { state: 'resizing'; unit: string; edge: Side; x: number; y: number; by: number }
+  | { state: 'resizing'; placed: PlacedUnit; edge: Side; x: number; y: number; by: number }
   /** A text of a drawing is moved; `dx` and `dy` are hundredths of a step, y upwards. */
-  | { state: 'labelling'; unit: string; label: number; x: number; y: number; dx: number; dy: number }
+  | { state: 'labelling'; placed: PlacedUnit; label: number; x: number; y: number; dx: number; dy: number }
   | { state: 'panning'; x: number; y: number };
 
 export const idle: Gesture = { state: 'idle' };
