@@ -89,20 +89,19 @@ function repeated(lines: readonly Line[], at: number, before: PageHeader | undef
 function tableUnder(
   region: Region,
   rules: readonly Rule[],
-  header: PageHeader,
+  found: PageHeader,
   at: number,
   first: number,
   before: OpenTable | undefined,
 ): { block?: Block; end: number; stays: OpenTable | undefined } {
   const { lines } = region;
-  const end = endOf(lines, first, header, region);
+  const end = endOf(lines, first, found, region);
   const body = settled(lines.slice(first, end));
-  const { left, right } = sideways(region, header, lines.slice(at, end));
+  const { left, right } = sideways(region, found, lines.slice(at, end));
   const size = lines[first]?.size ?? lines[at]?.size ?? 9;
-  const open = { header, page: region.page, left: region.left, size, isCentred: false };
+  const open = { header: found, page: region.page, left: region.left, size, isCentred: false };
   if (first >= lines.length) return { end: first, stays: { ...open, edges: undefined, keys: [] } };
-  const edges = edgesUnder(header, body, left, right);
-  const cut = body.map((l) => cutLine(l, edges));
+  const { header, edges, cut } = withoutEmpty(found, body, left, right);
   const own = keysOf(header, cut, edges.length - 1);
   // A row or two under the heading of the table before show no column of numbers by themselves.
   const goesOn = before !== undefined && before.keys.length > 0 && isSame(header, before.header);
@@ -116,8 +115,27 @@ function tableUnder(
       captions: captionsAbove(lines, at),
     },
     end: prose >= 0 ? first + prose : end,
-    stays: end >= lines.length && prose < 0 ? { ...open, edges, keys, isCentred: areCentred(cut, keys) } : undefined,
+    stays: end >= lines.length && prose < 0 ? { ...open, header, edges, keys, isCentred: areCentred(cut, keys) } : undefined,
   };
+}
+
+/** A heading whose words were set so wide that they read as two, `PIN   NO.`, is one where nothing stands under the second. */
+function withoutEmpty(
+  header: PageHeader,
+  body: readonly Line[],
+  left: number,
+  right: number,
+): { header: PageHeader; edges: number[]; cut: CellLine[] } {
+  const edges = edgesUnder(header, body, left, right);
+  const cut = body.map((l) => cutLine(l, edges));
+  const second = header.heads.findIndex((h, i) => {
+    const before = header.heads[i - 1];
+    return before && roleOfHeading(`${before.text} ${h.text}`) !== undefined && cut.every((l) => l.cells[i] === '' || l.crossed);
+  });
+  if (second < 0) return { header, edges, cut };
+  const [first, next] = [header.heads[second - 1]!, header.heads[second]!];
+  const one = { text: `${first.text} ${next.text}`, x0: first.x0, x1: next.x1 };
+  return withoutEmpty({ ...header, heads: header.heads.toSpliced(second - 1, 2, one) }, body, left, right);
 }
 
 const isSame = (a: PageHeader, b: PageHeader): boolean =>

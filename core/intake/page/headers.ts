@@ -2,6 +2,7 @@ import { headingWorth, packageIn, roleOfHeading } from '../table/headings';
 import { looksLikeTerminal } from '../table/numbers';
 import { segmentFrom, segmentsOf, textOf, type Line, type Segment } from './lines';
 import { cellStarts, OFF } from './starts';
+import type { Word } from './words';
 
 /** A heading over columns: where each heading starts and ends, and how many lines it takes. */
 export interface PageHeader {
@@ -92,7 +93,8 @@ const ROWS_BELOW = 10;
 function readHeadsOver(line: Line, below: readonly Line[]): Omit<PageHeader, 'at' | 'depth'> | undefined {
   const { words, size } = line;
   // Most lines are no headings, and where the cells below them begin need not be known.
-  if (words.length < 3 || words.filter((w) => roleOfHeading(w.text) !== undefined).length < 2) return undefined;
+  const isKnown = ({ text }: Word) => roleOfHeading(text) !== undefined || packageIn(text)?.name === text;
+  if (words.length < 3 || words.filter(isKnown).length < 2) return undefined;
   const isParted = (i: number) => i === 0 || words[i]!.x0 - words[i - 1]!.x1 > GAPS[0]![0] * size;
   const begins = new Set(words.flatMap((_, i) => (isParted(i) ? [i] : [])));
   for (const start of cellStarts(below)) {
@@ -108,7 +110,21 @@ function readHeadsOver(line: Line, below: readonly Line[]): Omit<PageHeader, 'at
 /** Lines put over each other and weighed as a heading. */
 function readHeads(group: readonly Line[], gap: number, blank: number): Omit<PageHeader, 'at' | 'depth'> {
   const isOneOfMany = group.length > 1;
-  return weighed(trim(stack(numbersApart(group.map((l) => apart(segmentsOf(l, gap, blank), isOneOfMany))))));
+  const lines = partedByOthers(group.map((l) => segmentsOf(l, gap, blank)));
+  return weighed(trim(stack(numbersApart(lines.map((l) => apart(l, isOneOfMany))))));
+}
+
+/** `QFN32 reset)` under `Pin name (function after`: what begins below a heading of another line is of that heading. */
+function partedByOthers(lines: Segment[][]): Segment[][] {
+  if (lines.length < 2) return lines;
+  return lines.map((line, i) => {
+    const starts = lines.flatMap((other, k) => (k === i ? [] : other.map((s) => s.x0)));
+    const isParted = (w: Word) => starts.some((x) => Math.abs(x - w.x0) < EXACT);
+    return line.flatMap(({ words }) => {
+      const from = words.flatMap((w, k) => (k === 0 || isParted(w) ? [k] : []));
+      return from.map((first, k) => segmentFrom(words.slice(first, from[k + 1])));
+    });
+  });
 }
 
 function weighed(heads: Head[]): Omit<PageHeader, 'at' | 'depth'> {
@@ -210,7 +226,7 @@ const NUMBER_AND_NAME = /^no\.? name$/i;
  * each part is one. The fewest parts are taken.
  */
 function apartByWords(segment: Segment): Segment[] {
-  const { words } = segment;
+  const words = segment.words.flatMap(packagesApart);
   // The upper halves of packages' names, `DFN- SOT-` over `6 23-5`.
   const isUpperHalf = words.every((w) => /^[A-Z]{2,6}-$/.test(w.text));
   if (isUpperHalf || (NUMBER_AND_OTHER.test(segment.text) && roleOfHeading(segment.text) === undefined))
@@ -236,6 +252,19 @@ function apartByWords(segment: Segment): Segment[] {
     pieces.unshift(segmentFrom(words.slice(fewest[end]!.from, end)));
   }
   return pieces;
+}
+
+/** `LQFP48QFN32`, set without any gap over two narrow columns: a word for each. */
+function packagesApart(word: Word): Word[] {
+  const names = word.text.match(/[A-Z]{2,6}-?\d{1,4}/g) ?? [];
+  if (names.length < 2 || names.join('') !== word.text || !names.every((n) => packageIn(n)?.name === n)) return [word];
+  const width = (word.x1 - word.x0) / word.text.length;
+  let at = word.x0;
+  return names.map((text) => {
+    const x0 = at;
+    at += text.length * width;
+    return { ...word, text, x0, x1: at };
+  });
 }
 
 const isSure = (text: string): boolean => ![undefined, 'ambiguous'].includes(roleOfHeading(text));

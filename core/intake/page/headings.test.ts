@@ -59,6 +59,20 @@ describe('a heading without ruled lines', () => {
       [53, 80, 102, 133],
     ],
   ])('set tightly, %s, is parted', (_, heading, x) => expect(rowsOf(page([...heading, ...table(ROWS, { y: 150, x }).runs]))).toEqual(ALL));
+  it.each<[string, Run[]]>([
+    ['with words far apart and nothing under the second', heads(['PIN', 0, 140], ['NAME', 1, 140], ['TYPE', 2, 140], ['DESCRIPTION', 3, 140]).concat(text(80, 140, 'NO.'))],
+    ['over three lines, the first words of which stand over the end of another', [...heads(['Pin', 0, 140], ['name', 1, 140], ['type', 2, 140], ['Description', 3, 140]), text(103, 130, 'Pin'), text(183, 130, 'Pin')]],
+  ])('%s is whole', (_, runs) => expect(rowsOf(page([...runs, ...body.runs]))).toEqual(ALL)); // prettier-ignore
+  it('whose packages touch, and whose names begin under another line, is parted', () => {
+    const top = [text(112, 130, 'Pin name (after'), text(200, 130, 'Pin')];
+    const low = [text(53, 140, 'LQFP48QFN32'), text(112, 140, 'reset)'), text(200, 140, 'type'), text(250, 140, 'Remarks')];
+    const rows = [['1', '1', 'VDD', 'P', 'Supply'], ['2', '–', 'CLK', 'I', 'Clock input'], ['3', '2', 'OUT', 'O', 'Output']]; // prettier-ignore
+    const p = read([page([...top, ...low, ...table(rows, { y: 150, x: [56, 86, 109, 197, 247] }).runs])]);
+    expect(p.packages).toEqual([
+      { name: 'LQFP48', pinCount: 3 },
+      { name: 'QFN32', pinCount: 2 },
+    ]);
+  });
   it('of a package that is broken at its hyphen is one name', () => {
     const top = [text(103, 124, 'DFN-'), text(153, 124, 'SOT-'), text(53, 130, 'Name'), text(203, 130, 'Description')];
     const rows = [['IN', '6', '1', 'Input supply'], ['OUT', '1', '5', 'Regulated output voltage'], ['GND', '2', '2', 'Ground']]; // prettier-ignore

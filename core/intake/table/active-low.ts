@@ -84,7 +84,7 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
 const SELECTED_LOW = /\b(selected|addressed|active|enabled)\b[^.;]{0,30}\b(while|when)\b[^.;]{0,12}\blow\b|\blow (level )?selects (the|this) (device|part|chip|slave)\b/i; // prettier-ignore
 const RESETS_LOW = /^\W*reset low\b|\blow (level |state )?(holds|keeps)\b|\blow (level |pulse |signal )?[^.;]{0,24}\b(resets?|clears?)\b/i;
 const ENABLES_LOW = /\b(held|pulled|driven|taken) low to\b|\blow (level |state )?(enables|activates)\b|\blow(-going)? pulse\b/i;
-const TURNS_OFF_LOW = /\bmode when low\b|\blow (level )?puts [^.;]{0,24}\b(to sleep|sleep|standby|shutdown|idle)\b|\blow\b[^.;]{0,20}\b(turns? [^.;]{0,24}\boff|shuts? [^.;]{0,24}\bdown|disables?|powers? [^.;]{0,24}\bdown)\b|\blow\b[^.;]{0,20}\b(turn off|shutdown|shut down)\b|\b(low|L) ?[=:] ?((is |it is |the \w+ is )?disabled|off|shut ?down|power[- ]?down|standby|sleep)\b/i; // prettier-ignore
+const TURNS_OFF_LOW = /\bmode when low\b|^\W*low keeps only\b|\blow (level )?puts [^.;]{0,24}\b(to sleep|sleep|standby|shutdown|idle)\b|\blow\b[^.;]{0,20}\b(turns? [^.;]{0,24}\boff|shuts? [^.;]{0,24}\bdown|disables?|powers? [^.;]{0,24}\bdown)\b|\blow\b[^.;]{0,20}\b(turn off|shutdown|shut down)\b|\b(low|L) ?[=:] ?((is |it is |the \w+ is )?disabled|off|shut ?down|power[- ]?down|standby|sleep)\b/i; // prettier-ignore
 
 const TELLS_LOW = /\bgoes low\b|\b(is |are )?(pulled|driven|asserted|asserts|pulls|drives) low (when|on|if|by|to|during|while|after|in)\b|^[^.;]{0,40}\blow (on|upon|to (indicate|signal|report)|in case of|when|while|during|if)\b|[.;,] *(logic )?low (on|upon|to (indicate|signal|report)|in case of|when|while|during|if|indicates|signals|reports)\b/i; // prettier-ignore
 /** A low level that starts something, where nothing is said of a high one. */
@@ -93,6 +93,10 @@ const STARTS_LOW = /\ban? (logic )?low( level| pulse)?( for [^.;,]{1,16}?)? (tur
 /** A flag that is pulled low by a fault, whatever its name. */
 const LOW_BY_FAULT =
   /\b(pulled |goes |is )?low (in case of|while|when|during|if|on) [^.;]{0,30}\b(fault|overload|short|over-?\w*temp\w*|over-?current|error|failure|alarm|open load|limit)/i;
+
+/** Flags of new data that fall when it is there: as often of a name without a mark as with one. */
+const READY = /^D?RDY\d*$|^(EOC|DAV|READY)\d*$/;
+const FALLS = /\bgoes low (when|as soon as|after|once|at)\b/i;
 
 /** What a low level stands for, beside the words for a high one. */
 const LOW_IN_BRACKETS = /\b(mute|shut-?down|reset|standby|disabled?|power-?down|sleep) \(low\)/i;
@@ -122,6 +126,7 @@ function lowByDeed(name: string, description: string): ActiveLow {
     deed ??
     LOW_BY_FAULT.exec(description)?.[0] ??
     LOW_IN_BRACKETS.exec(description)?.[0] ??
+    (READY.test(stem) ? FALLS.exec(description)?.[0] : undefined) ??
     (saysHigh ? undefined : STARTS_LOW.exec(description)?.[0]);
   return perhaps === undefined ? NOT_LOW : { activeLow: true, unsure: `“${perhaps}”, but no mark on ${name}` };
 }

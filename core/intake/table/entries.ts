@@ -26,7 +26,14 @@ interface RoleIndex {
   numbers: number[];
   descriptions: number[];
   at: Record<Exclude<Column['role'], 'number'>, number>;
+  /** A column beside the types that tells how outputs drive; -1 where there is none. */
+  drive: number;
 }
+
+/** What stands over how a terminal's output drives. */
+const DRIVE = /^(output |i\/?o |pin )?(buffer|structure|driver?|stage|drive)( type| stage| structure)?$/i;
+/** How an output drives that does not drive both ways. */
+const DRIVES_ONE_WAY = /^(od|oc|open[- ]?drain|open[- ]?collector|ts|3s|(tri|three|3)-?state)$/i;
 
 function indexRoles(columns: readonly Column[]): RoleIndex {
   const all = (role: Column['role']) => columns.flatMap((c, i) => (c.role === role ? [i] : []));
@@ -37,6 +44,7 @@ function indexRoles(columns: readonly Column[]): RoleIndex {
     numbers: all('number'),
     descriptions: all('description'),
     at: { name, type, description, group, alternates, rail, activeLow, ignore },
+    drive: columns.findIndex((c) => c.role === 'ignore' && DRIVE.test(c.heading)),
   };
 }
 
@@ -173,7 +181,7 @@ const cleanHeading = (text: string): string =>
 function entryOf(
   row: GridRow,
   columns: readonly Column[],
-  { numbers, descriptions, at }: RoleIndex,
+  { numbers, descriptions, at, drive }: RoleIndex,
   group: string | undefined,
   room: number,
 ): Entry {
@@ -195,13 +203,16 @@ function entryOf(
     name: stacked ? stacked[0]! : rest === '' ? joinName(name) : head + rest,
     broken: rest === '' ? undefined : [head, rest],
     stacked,
-    type: at.type < 0 ? undefined : inWords(typeInOneLine(cell(at.type))),
+    type: at.type < 0 ? undefined : withDrive(inWords(typeInOneLine(cell(at.type))), cell(drive)),
     description: said.length < 2 ? (said[0] ?? '') : said.join('. ').replace(/\.\. /g, '. '),
     alternates: [...(stacked?.slice(1) ?? []), ...(cell(at.alternates) === '' ? [] : [cell(at.alternates)])].join(', '),
     rail: inWords(cell(at.rail)),
     activeLow: inWords(cell(at.activeLow)),
   };
 }
+
+/** `O` with `OD` in the column of buffers is `O (OD)`. */
+const withDrive = (type: string, drive: string): string => (type !== '' && DRIVES_ONE_WAY.test(drive) ? `${type} (${drive})` : type);
 
 /** What a name means, in brackets behind it in another script: `VM(电源)`. */
 function withoutMeaning(name: string): [name: string, meaning: string] {

@@ -3,7 +3,7 @@ import type { Column, Proposal, ReadOptions, TableView, Terminal } from '../prop
 import { checkCompleteness } from '../understand/completeness';
 import { readLegend } from '../understand/legend';
 import { recogniseLeads } from '../understand/leads';
-import { doubtPlainOutputs } from '../understand/output-enable';
+import { doubtFloating, doubtPlainOutputs } from '../understand/output-enable';
 import { doubtUnlikeSiblings } from '../understand/siblings';
 import { findPairs } from '../understand/pairs';
 import { recogniseSignals } from '../understand/signals';
@@ -61,6 +61,7 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   problems.push(...unreadPackages(columns, table, options), ...unreadNames(columns, table, options));
   const names = [...new Set(split.columns.filter((c) => c.role === 'number').map((c) => c.packageName))];
   const view = { columns, rows: viewRows(table, taken, context.headings) };
+  doubtFloating(terminals);
   doubtUnlikeSiblings(terminals);
   doubtPlainOutputs(terminals, around.titles);
   return propose(terminals, names, { problems, declared: countDeclared(around.titles), table: view }, options);
@@ -82,7 +83,8 @@ function withSignals({ columns, rows }: RowsInColumns, signals: Surroundings['si
 /** A column called a type of which hardly a cell says a type, `HR` and `CONFIG` of a bank, tells something else. */
 function dropOtherTypes(columns: Column[], table: FoundTable, legend: ReadonlyMap<string, string>): void {
   const at = columns.findIndex((c) => c.role === 'type');
-  if (at < 0) return;
+  // What stands under `Direction` tells one, whether it is understood or not.
+  if (at < 0 || /\bdir(ection)?\b/i.test(columns[at]!.heading)) return;
   const counts = new Map<string, number>();
   for (const { cells } of table.rows) counts.set(cells[at] ?? '', (counts.get(cells[at] ?? '') ?? 0) + 1);
   let [filled, telling] = [0, 0];

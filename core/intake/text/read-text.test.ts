@@ -168,6 +168,16 @@ it('leaves out a type column that tells no types', () => {
   );
 });
 
+it('asks where the column of directions tells none that is understood', () => {
+  const rows = ['1,CK,from camera', '2,D0,from camera', '3,SCL,to camera', '4,SDA,both', '5,MCLK,to camera'].join('\n');
+  expect(terminalsIn(read(`Pin,Name,Direction\n${rows}`)).filter((t) => t.doubts.length === 0)).toEqual([]);
+});
+
+it('takes from the column of buffers how an output drives', () => {
+  const rows = ['1,SDA,IO,OD/PP', '2,SCL,O,PP', '3,ALERT,O,OD', '4,MISO,O,TS', '5,SDI,IO,OD', '6,CS,I,ST'].join('\n');
+  expect(terminalsIn(read(`Pin,Name,Dir,Buffer,Description\n${rows}`)).map((t) => t.type)).toEqual(['bidirectional', 'output', 'open-drain', 'three-state', 'bidirectional', 'input']); // prettier-ignore
+});
+
 it('takes the column of codes for the type, whatever stands over it', () => {
   const rows = ['1,RA0,I/O,TTL,Port', '2,RA1,I,ST,Port', '3,VDD,P,HV,Supply', '4,RA2,I/O,AN,Port', '5,RA3,O,X9,Port'].join('\n');
   expect(terminalsIn(read(`Pin,Name,Function,Buffer Type,Description\n${rows}`)).map((t) => t.type)).toEqual(['bidirectional', 'input', 'supply-in', 'bidirectional', 'output']); // prettier-ignore

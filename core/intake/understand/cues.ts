@@ -36,7 +36,7 @@ const CUES: readonly Cue[] = [
   {
     type: 'open-drain',
     against: ['output'],
-    words: /\bsinks? (current|up to)\b|\bgoes (open|high[- ]impedance)\b|\bpulls? (it |the (line|output) )?(to ground|low)\b/i,
+    words: /\bsinks? (current\b|up to\b|\d)|\bgoes (open|high[- ]impedance)\b|\bpulls? (it |the (line|output) )?(to ground|low)\b/i,
     unless: /\bpush-?pull\b|\bsources? (and|or)\b|\b(and|or) sources?\b|\bled\b/i,
   },
   { type: 'open-drain', against: ['passive'], words: /\bsinks? (current|up to|\d)/i },

@@ -1,3 +1,4 @@
+import type { Doubt } from '../../part';
 import { isTypeAsked, type Terminal } from '../proposal';
 
 const SAYS_THREE_STATE = /\b(3|three|tri)-?\s?state\b/i;
@@ -13,12 +14,29 @@ export function doubtPlainOutputs(terminals: readonly Terminal[], titles: readon
   if (said === undefined || !terminals.some(isEnable)) return;
   for (const t of terminals)
     if (t.type === 'output' && !isTypeAsked(t))
-      t.doubts = [
-        ...t.doubts,
-        {
-          field: 'type',
-          reason: `Taken for output, but “${said}” stands over the table, and a terminal enables outputs.`,
-          candidates: ['output', 'three-state', 'passive'],
-        },
-      ];
+      t.doubts = [...t.doubts, asked(`“${said}” stands over the table, and a terminal enables outputs`)];
 }
+
+const FLOATS = '(?:in(?:to)? )?(?:an? |the )?(?:high[- ]?impedance|hi-?z|(?:3|three|tri)-?\\s?state[ds]?)\\b';
+/** `makes SDO high impedance`, `RO is high impedance when RE is high`. */
+const FLOATS_BY_ANOTHER = new RegExp(
+  `\\b(?:(?:makes?|puts?|places?|sets?|forces?|leaves?|turns?) (?:the )?([A-Z][A-Z0-9_+-]+)|([A-Z][A-Z0-9_+-]+) (?:is|goes|becomes|stays|remains)) ${FLOATS}`,
+  'g',
+);
+
+/** Said at the select, and true of the data: an output that floats while another terminal says so is asked. */
+export function doubtFloating(terminals: readonly Terminal[]): void {
+  for (const by of terminals)
+    for (const said of (by.description ?? '').matchAll(FLOATS_BY_ANOTHER)) {
+      const name = said[1] ?? said[2];
+      for (const t of terminals)
+        if (t !== by && t.name === name && t.type === 'output' && !isTypeAsked(t))
+          t.doubts = [...t.doubts, asked(`“${said[0]}” stands at ${by.name}`)];
+    }
+}
+
+const asked = (because: string): Doubt => ({
+  field: 'type',
+  reason: `Taken for output, but ${because}.`,
+  candidates: ['output', 'three-state', 'passive'],
+});

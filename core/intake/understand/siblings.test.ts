@@ -1,6 +1,6 @@
 import type { ElectricalType } from '../../part';
 import type { Terminal } from '../proposal';
-import { doubtPlainOutputs } from './output-enable';
+import { doubtFloating, doubtPlainOutputs } from './output-enable';
 import { doubtUnlikeSiblings } from './siblings';
 
 const terminal = (name: string, type: ElectricalType, because = '“words”', description?: string): Terminal => ({
@@ -126,5 +126,18 @@ describe('three-state outputs that only a title tells', () => {
     const terminals = [terminal('G', 'input', 'x', 'Output enable'), terminal('Q', 'output')];
     doubtPlainOutputs(terminals, ['three-state latch']);
     expect(asked(terminals)).toEqual(['Q']);
+  });
+});
+
+describe('an output that floats, told at another terminal', () => {
+  it.each<[string, string[]]>([
+    ['Chip select; high makes SDO high impedance', ['SDO']],
+    ['Receiver enable. SDO is in the high-impedance state when it is high', ['SDO']],
+    ['Chip select; SDO is valid while it is low', []],
+    ['High puts CLK into three-state', []],
+  ])('%s', (words, names) => {
+    const terminals = [terminal('CS', 'input', 'x', words), terminal('SDO', 'output'), terminal('CLK', 'input')];
+    doubtFloating(terminals);
+    expect(asked(terminals)).toEqual(names);
   });
 });

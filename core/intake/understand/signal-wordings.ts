@@ -18,7 +18,12 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
   },
   // A switch passes both ways.
   { type: 'bidirectional', weight: 4.5, words: /\bRF (common )?(port|throw|pole)\b/i, unless: /\b(in|out)puts?\b/i },
-  { type: 'bidirectional', weight: 9, words: /\bin and out\b/i, unless: /\bsuppl(y|ies)\b|\bground\b/i },
+  {
+    type: 'bidirectional',
+    weight: 9,
+    words: /\bin and out\b|\b(clock|sync\w*|data|trigger) in or out\b/i,
+    unless: /\bsuppl(y|ies)\b|\bground\b/i,
+  },
   // A line of a bus goes both ways where nothing else is said of it.
   { type: 'bidirectional', weight: 5.5, words: /\bdata (line|bus)\b|\bbus[- ]line\b/i, unless: /\bsuppl(y|ies)\b|\bground\b/i },
   {
@@ -32,7 +37,7 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
     type: 'output',
     weight: 3.5,
     words:
-      /\b(transmit(ted)? data(?! input)|drives? (the|a|an)|driver output(?! enable)|indicat(es|or)|ready flag|status flag|goes (high|low)|asserted (when|while)|is (driven|pulled) (high|low) (when|while|by the device))\b/i,
+      /\b(transmit(ted)? data(?! input)|drives? (the|a|an)|driver output(?! enable)|indicat(es|or)|ready flag|status flag|(digital|logic|fault|warning) flag|goes (high|low)|asserted (when|while)|is (driven|pulled) (high|low) (when|while|by the device))\b/i,
   },
   {
     type: 'input',
@@ -56,7 +61,27 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
     words: /^\W*(\w+ )?outputs?[- ](\w+ )?(enable|disable|control|select(ion)?|adjust(ment)?)\b/i,
     unless: /\b(resistor|capacitor|open[- ](drain|collector))\b/i,
   },
+  {
+    type: 'input',
+    weight: 5.5,
+    words: /^\W*((speed|torque|position|current|dimming|brightness|level) )+(command|demand|set ?point)\b/i,
+    unless: /\boutput\b/i,
+  },
   { type: 'input', weight: 7, words: /\bcurrent[- ]sense (pin|input)\b/i, unless: /\boutput\b/i },
+  // A copy of what flows through a switch.
+  {
+    type: 'output',
+    weight: 6.5,
+    words:
+      /\b(sources|delivers|outputs|provides|gives) (a (current|fraction|copy|scaled|small)|\d+ ?[/:] ?\d+ (of )?|an? \w+ proportional)\b[^.;]{0,24}\b(load|output|switch) current\b/i,
+  },
+  {
+    type: 'input',
+    weight: 5.5,
+    words:
+      /(^|[;,.] )(tie|tied|connect|connected|strap|strapped|set) to (VDD|VCC|VIO|the supply|high|1) or( to)? (GND|VSS|ground|low|0)\b/i,
+    unless: /\boutput\b|\bunused\b|\bnot used\b/i,
+  },
   // Levels of a setting, told by what each of them means.
   {
     type: 'input',
@@ -119,14 +144,14 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
     type: 'input',
     weight: 6,
     words:
-      /^[^.]*\b(an? (logic )?|logic[- ]?|^\W*)(low|high|zero|one)( level)? (drives|forces|switches|turns|puts|places|sets|selects|chooses|enables|disables|starts|stops|holds|clears|resets|powers|wakes|keeps|mutes|shuts|inverts|reverses|enters|engages|activates|initiates|invokes|brakes|connects|opens|closes)\b/i,
+      /^[^.]*(\b(an? (logic )?|logic[- ]?)|^\W*|[:;,] )(low|high|zero|one)( level)? (drives|forces|switches|turns|puts|places|sets|selects|chooses|enables|disables|starts|stops|holds|clears|resets|powers|wakes|keeps|mutes|shuts|inverts|reverses|enters|engages|activates|initiates|invokes|brakes|connects|opens|closes)\b/i,
     unless: /\bopen[- ](drain|collector)\b/i,
   },
   {
     type: 'input',
     weight: 4.5,
     words:
-      /^\W*(starts|begins|initiates) (an?|the|each|every)\b|\b(sets|selects|chooses|determines) [^.;]{0,24}\b(slave|bus|device|target) address\b/i,
+      /^\W*(starts|begins|initiates) (an?|the|each|every)\b|^\W*(selects|chooses|picks) (the|which|one|between)\b|\b(sets|selects|chooses|determines) [^.;]{0,24}\b(slave|bus|device|target) address\b/i,
     unless: /\b(resistor|capacitor|outputs?)\b/i,
   },
   // An order to pull it is given for an input, whatever it does to outputs.

@@ -51,6 +51,8 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
     name: /^(?!V|HV|LV|PWR|POWER|DC|AC|BAT|CHG|USB|ADP|SUP|REG|LDO|BUCK|BOOST|OSC|XTAL|X|REF|PUMP|CP)[A-Z][A-Z0-9]*_OUT\d*[+\-−PN]?$/,
   },
   { type: 'input', weight: 3, name: /^[+\-−–]IN_?[A-D\d]?$/i },
+  // Said of a clock it outweighs the words for clocks, which most often come in.
+  { type: 'output', weight: 4.5, name: /^[A-Z0-9_]*(CLK|CLOCK)_?O(UT)?\d?[+\-−PN]?$/i },
   // The segments of a display.
   { type: 'output', weight: 3, name: /^SEG_?\d+$/i },
   // An input of a converter, an output of a reference, a capacitor of either.

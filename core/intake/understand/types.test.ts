@@ -9,6 +9,21 @@ const none = new Map<string, string>();
 /** name, type column, description → type, and whether it must be sure. */
 const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['CLK', 'I', 'Clock input', 'input'],
+  ['SYNC', undefined, 'Clock in or out, for several amplifiers at one frequency', 'bidirectional'],
+  ['RECT', 'O', 'Rectified voltage; filter capacitor to PGND', 'supply-out'],
+  ['FORCEON', 'DI', 'Not used, connect to ground', 'reserved'],
+  ['S1', undefined, 'Source 1; may be an input or an output', 'bidirectional'],
+  ['CTL', undefined, 'Torque command, 0.5 V to 4 V', 'input'],
+  ['BAT', 'P', 'Top of stack; supplies the device', 'supply-in'],
+  ['REGSRC', 'P', 'Source of the regulator', 'supply-in'],
+  ['VLDO', '–', 'Input of LDO1 and LDO2', 'supply-in'],
+  ['VDD_1.2', 'P', '1.2 V core, generated inside: decouple with 2.2 µF', 'supply-out'],
+  ['VISO', undefined, 'Isolated output', 'supply-out'],
+  ['IS1', undefined, 'Current sense of channel 1: sources 1/5000 of the load current', 'output'],
+  ['LHI', undefined, 'Limp home: high turns both outputs on', 'input'],
+  ['GND', '–', 'Power and signal return', 'ground'],
+  ['TAB', undefined, 'Connect to ground plane for cooling', 'ground'],
+  ['B3', 'PIO/GBIN', '', 'bidirectional'],
   ['INT', undefined, 'Interrupt output. Connect to VCC through a pull-up resistor. Open-drain, active low.', 'open-drain'],
   ['EN1', undefined, 'Output enable 1. Output pins on side 1 are enabled when EN1 is high or open', 'input'],
   ['GAIN', undefined, 'Gain select pin. When this pin is tied to GND, all four DACs output a span of 0 V to VREF', 'input'],
@@ -200,6 +215,9 @@ it.each(SURE)('%s, type “%s”, “%s” is %s, without a doubt', (name, code,
 
 /** What speaks against itself or says too little must be asked, whatever is concluded. */
 const ASKED: [string, string | undefined, string][] = [
+  ['CAM_CK', 'from camera', 'Clock lane'],
+  ['STAT', 'O', 'Charge light, sinks 10 mA'],
+  ['FORCE-', undefined, 'Low-side return of the sensor'],
   ['INT2', undefined, 'Programmable interrupt 2 / data enable'],
   ['REGIN', 'AI', 'Input pin for the LDOs'],
   ['IMON', undefined, 'Sources a fraction of the load current; a resistor from this pin to GND makes it a voltage'],

@@ -25,6 +25,8 @@ export interface TypeConclusion {
 }
 
 const ENOUGH = 3;
+/** A voice so strong says a type outright. */
+const ENOUGH_ALONE = 4.5;
 /** How sure a conclusion is at most that leaves out what the text has. */
 export const UNSURE = 0.6;
 /** What a person most often chooses where the evidence gives too few candidates. */
@@ -59,7 +61,12 @@ export interface Said {
 /** Weighs what the type column, the description and the name say of a type. */
 export function weighType({ name, code, description, told: cell }: Said): TypeConclusion {
   const told = ofPowerOutput(cell, name, description);
-  const words = [...testTerminal(name, description), ...severalFunctions(name, description), ...wordsOfType(description)]
+  const words = [
+    ...groundPad(name, description),
+    ...testTerminal(name, description),
+    ...severalFunctions(name, description),
+    ...wordsOfType(description),
+  ]
     // The drain of a bus's clock is the master's, where the column says that the clock comes in.
     .filter((e) => !(e.type === 'open-drain' && exactOf(told) === 'input' && /^SCL/i.test(name)))
     .filter((e) => !isOfAnother(e, name))
@@ -83,11 +90,21 @@ export function weighType({ name, code, description, told: cell }: Said): TypeCo
   // A dash for the direction of what carries power says that it has none.
   const empty = code !== undefined && /^[-–—\s]*$/.test(code) && !(code.trim() !== '' && carriesPower(type));
   const unheard = !!code && code.trim() !== '' && told.length === 0 && !/^([-–—]+|n\/?a\.?)$/i.test(code.trim());
+  // Hints add up to no more than they are where the column says a thing that is not understood.
+  const isHinted = unheard && [...words, ...named].every((e) => e.type !== type || e.weight < ENOUGH_ALONE);
   // A class of power alone does not tell a rail that comes in from one that the part makes.
   const isClassOnly = isClass(told) && reasons.length === 1 && reasons[0] === told[0]!.because;
   // The column says a signal and only the name a rail.
   const isFed = fed.length > 0 && type === fed[0]!.type && !words.some((e) => e.type === type && e.weight >= 4);
-  if (!isFed && weight >= ENOUGH && rivals.length === 0 && !isClassOnly && !(empty && weight < 5) && !(unheard && weight < 5.5)) {
+  if (
+    !isFed &&
+    weight >= ENOUGH &&
+    rivals.length === 0 &&
+    !isClassOnly &&
+    !(empty && weight < 5) &&
+    !isHinted &&
+    !(unheard && weight < 5.5)
+  ) {
     const doubt = doubtByCues(type, name, description, {
       column: told.length === 1 ? told[0]!.type : undefined,
       words: words.some((e) => e.type === type && e.weight >= 4.5),
@@ -146,6 +163,14 @@ const testTerminal = (name: string, description: string): Evidence[] =>
   )
     ? [evidence('reserved', 8, `name ${name} and “${description.slice(0, 40).trim()}”`)]
     : [];
+
+/** The pad below a part is no input that is tied: where it is to be soldered to ground it is one. */
+const groundPad = (name: string, description: string): Evidence[] =>
+  /^(EP|E-?PAD|(PWR|THERMAL|EXPOSED|POWER)?[ _-]?PAD|TAB|DAP|SLUG|PADDLE)\d?$/i.test(name) && SOLDERED.test(description)
+    ? [evidence('ground', 5.5, `name ${name} and “${SOLDERED.exec(description)![0].trim()}”`)]
+    : [];
+
+const SOLDERED = /^\W*(must be |should be )?(connect|tie|solder)(ed)?( this pad| it)? to (the )?(\w+ )?(ground|gnd|vss)\b/i;
 
 /** Words that are said of signals, whatever their names. */
 const OF_SIGNAL = /\b(analog(ue)?|signal|differential|channel|data|logic|sense|threshold|divider|command|sequence)\b/i;

@@ -31,7 +31,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'reserved',
     weight: 9,
     words:
-      /\bdo not connect\b|\bdo not use\b(?! (it |this |this pin |the pin )?(for|to|as|in)\b)|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\b(manufacturing|production) test|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|^\W*(factory |scan |production )?test( (input|output|signal)s?\b|(?=[;,.:]))(?!.*\b(not used|unused|resistor|capacitor)\b).*\b(leave|float|open|tie|tied|connected|ground)|\bmust be left (open|floating|unconnected)\b|\bno[- ]connect(ion)?s?\b.{0,12}\bmust be (connected|tied|grounded|left|kept)\b|\b(tie|connect|strap|short)(ed)? (this pin )?to \w+ (for|in) normal (operation|use|mode)\b|^\W*internally connected\b(?! (to|with)\b)/i,
+      /\bdo not connect\b|\bdo not use\b(?! (it |this |this pin |the pin )?(for|to|as|in)\b)|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\b(manufacturing|production) test|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|^\W*(factory |scan |production )?test( (input|output|signal)s?\b|(?=[;,.:]))(?!.*\b(not used|unused|resistor|capacitor)\b).*\b(leave|float|open|tie|tied|connected|ground)|\bmust be left (open|floating|unconnected)\b|\bno[- ]connect(ion)?s?\b.{0,12}\bmust be (connected|tied|grounded|left|kept)\b|\b(tie|connect|strap|short)(ed)? (this pin )?to \w+ (for|in) normal (operation|use|mode)\b|^\W*internally connected\b(?! (to|with)\b)|^\W*not used[,;.] *(connect|tie|leave|must|strap)|^\W*production only\b/i,
     unless: /\bno internal connection\b|\breserved for future use in\b/i,
   },
   // What the output is to be set by is no output.
@@ -53,7 +53,7 @@ export const WORDINGS: readonly Wording[] = [
     weight: 8,
     words: /\b(crystal|xtal|resonator)\b/i,
     unless:
-      /\bno crystal\b|\b(if|when) (a |an |the )?(\w+ )?crystal is\b|\b(pull|tune|trim)(s|ing)? (of )?the crystal\b|\bcrystal (pulling|trim)|\boscillator (circuit |driver )?(enable|disable|select|control|power)|^\W*(\w+ )?clock output\b|\bclock (output|buffer)|\bwithout (a )?crystal/i,
+      /\bno crystal\b|^\W*(an? )?(low|high)( level)? (keeps|turns|switches|stops|starts|holds|disables|enables)\b|\b(if|when) (a |an |the )?(\w+ )?crystal is\b|\b(pull|tune|trim)(s|ing)? (of )?the crystal\b|\bcrystal (pulling|trim)|\boscillator (circuit |driver )?(enable|disable|select|control|power)|^\W*(\w+ )?clock output\b|\bclock (output|buffer)|\bwithout (a )?crystal/i,
   },
   { type: 'passive', weight: 6.5, words: /\bpassive\b/i },
   // What goes to and fro between two terminals is on no rail, whatever pumps it.
@@ -194,7 +194,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'supply-out',
     weight: 8,
     words:
-      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc[-/]?dc|converter rail|core regulator)( ?\d{1,2})?('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\d?\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (force |voltage )?output\b|\breference out\b|\bsupply output\b|(?<!high-)\bpower output\b(?! stage)|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (\d[\d.]* ?V )?((analog(ue)?|digital|core|gate|driver) )*(supply|rail|voltage)\b|\bbias (supply|rail) output\b|\b(internal|regulator) (core |digital |analog )?(supply|regulator|rail)( voltage)? (bypass|decoupl\w*)\b|\bregulated output voltage\b|\b(ldo|low[- ]?dropout) output\b|\bcharge[- ]?pump rail\b|\boutput voltage (pin )?(of|for|from) (the )?(ldo|dc[-/]?dc|regulator|buck|boost|load switch)( ?\d{1,2})?\b/i,
+      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc[-/]?dc|converter rail|core regulator)( ?\d{1,2})?('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\d?\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (force |voltage )?output\b|\breference out\b|\bsupply output\b|(?<!\bhigh-|\b(high|low)-side |\bprotected |\bswitched )\bpower output\b(?! (stage|(of|for) (channel|the load)))|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (\d[\d.]* ?V )?((analog(ue)?|digital|core|gate|driver) )*(supply|rail|voltage)\b|\bbias (supply|rail) output\b|\b(internal|regulator) (core |digital |analog )?(supply|regulator|rail)( voltage)? (bypass|decoupl\w*)\b|\bregulated output voltage\b|\b(ldo|low[- ]?dropout) output\b|\bcharge[- ]?pump rail\b|\boutput voltage (pin )?(of|for|from) (the )?(ldo|dc[-/]?dc|regulator|buck|boost|load switch)( ?\d{1,2})?\b/i,
     unless:
       /\bflying[- ]cap|\bfeedback\b|\bsense\b|\boutput( voltage| level)? (select|set|adjust|program|trim)|\binput (to|of|for|supply)\b|\benable\b|\bpower[- ]good\b|\bloop filter\b|\bphase (detector|comparator)\b|\bcharge[- ]?pump (output )?current\b/i,
   },
@@ -202,7 +202,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'ground',
     weight: 7,
     words:
-      /\b(analog(ue)?|digital|power|signal|supply|common|circuit|logic|rf|chassis|core|i\/?o|driver|output|input|high-side|low-side|side [12ab]|isolated)? ?grounds?\b(?! (plane )?(sense|sensing|fault|detect|feedback|reference input))|\b0 ?V (supply|reference|rail)\b|\(0 ?V\)|\bvss\b|\b(supply|power|low[- ]side|logic|signal) return\b|\breturn for\b/i,
+      /\b(analog(ue)?|digital|power|signal|supply|common|circuit|logic|rf|chassis|core|i\/?o|driver|output|input|high-side|low-side|side [12ab]|isolated)? ?grounds?\b(?! (plane )?(sense|sensing|fault|detect|feedback|reference input))|\b0 ?V (supply|reference|rail)\b|\(0 ?V\)|\bvss\b|\b(supply|power|low[- ]side|logic|signal) return\b(?! (of|from) (the |an? )?(sensor|transducer|bridge|load|shunt|winding|coil|lamp))|\breturn for\b/i,
     unless:
       /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bfloating\b|\b(to|or) (vdd or |vcc or )?(vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if|through|via)\b|\bsens(e|ing) of\b|\bground is \d/i,
   },
@@ -230,7 +230,7 @@ export const WORDINGS: readonly Wording[] = [
     words:
       /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate([- ]drive)?|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power |voltage )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|^\W*((analog(ue)?|digital|core|logic|i\/?o|pll|rf|and) )+power\b(?!\W*(down|good|on|up|fail|save|mode|amp|ground|output|stage|enable|control|switch|return))|^\W*\d[\d.]* ?V (power )?source\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|saving|mode|amp|ground|output|stage|enable|source|key|button|request|sequenc|detect|select|control|switch|state|status|cycl|indicat|monitor|sens|level|hold|off))|\bsupply\s*$/i,
     unless:
-      /\b(supply|battery|power|v?bus|charger|adapter)( (supply|source|input))* (current|sense|sensing|monitor|good|output|return|ground|enable|select(ion)?|control|detect(ion|or)?|fault|ok|status|indicat\w+|switch control|fail|presence|present)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\bboot-?strapped\b|\b0 ?V suppl|\bgrounds?\b|\bsupply voltage (monitor|sense)/i,
+      /\b(supply|battery|power|v?bus|charger|adapter)( (supply|source|input))* (current|sense|sensing|monitor|good|output|return|ground|enable|select(ion)?|control|detect(ion|or)?|fault|ok|status|indicat\w+|switch control|fail|presence|present)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\bboot-?strapped\b|\b0 ?V suppl|\bgrounds?\b|\bsupply voltage (monitor|sense)|^\W*power and signal (return|ground)/i,
   },
   // What stands before a colon is what it is; the rest tells when.
   { type: 'supply-in', weight: 7, words: /^\W*(power supply|supply voltage|positive supply|supply):/i },
@@ -238,7 +238,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'supply-in',
     weight: 7,
     words:
-      /^\W*(voltage )?input (of|to) the (internal |voltage |linear |core |main |buck |boost |step-?(up|down) |dc\/dc )*(regulator|ldo|converter)s?\b|^\W*((converter|regulator|switcher|ldo|boost|buck|main|unregulated|dc|battery|charger|adapter)[- ])+input( voltage)?\b|^\W*(dc|main|battery|supply) voltage input\b|^\W*(positive |dc )?input voltage\b(?! (range|sense|monitor|divider))/i,
+      /^\W*(voltage )?input (of|to) the (internal |voltage |linear |core |main |buck |boost |step-?(up|down) |dc\/dc )*(regulator|ldo|converter)s?\b|^\W*(power )?input (of|for) (buck|boost|ldo|regulator|converter)s? ?\d\b|^\W*source of the regulator\b|\bsupplies the (device|chip|part|ic)\b|^\W*((converter|regulator|switcher|ldo|boost|buck|main|unregulated|dc|battery|charger|adapter)[- ])+input( voltage)?\b|^\W*(dc|main|battery|supply) voltage input\b|^\W*(positive |dc )?input voltage\b(?! (range|sense|monitor|divider))/i,
     unless: /\b(sense|sensing|monitor|feedback|comparator|logic|data|reference|filter|a\/d|adc)\b/i,
   },
   {
@@ -246,10 +246,14 @@ export const WORDINGS: readonly Wording[] = [
     weight: 8,
     words: /\bregulated supply (of|to|for) (the )?(cards?|sim|sensors?|displays?|cameras?|antenna|microphones?)\b/i,
   },
+  { type: 'supply-out', weight: 7.5, words: /^\W*rectified (output )?(voltage|supply|output)\b/i, unless: /\binput\b|\bsens/i },
+  { type: 'supply-out', weight: 6.5, words: /^\W*(active )?antenna (bias|supply)( (voltage|output))?\b(?! (input|enable|sens|detect|current|control))/i },
+  // `1.2 V core, generated inside`
+  { type: 'supply-out', weight: 7, words: /\b\d[\d.]* ?V\b[^.;]{0,24}\bgenerated (inside|internally|on[- ]chip)\b/i },
   {
     type: 'supply-out',
     weight: 6.5,
-    words: /^\W*((converter|switching|step-up|step-down|main) )+output( voltage)?\b(?! (driver|stage))/i,
+    words: /^\W*((converter|switching|step-up|step-down|main|isolated) )+output( voltage)?\b(?! (driver|stage))/i,
     unless: /\b(data|digital|serial|bit|feedback|sense|a\/d|adc|d\/a|dac|switch(ed)? node)\b/i,
   },
   {
@@ -270,7 +274,8 @@ export const WORDINGS: readonly Wording[] = [
   {
     type: 'three-state',
     weight: 7,
-    words: /\b(three|tri|3)[- ]?state(d|able)?\b|\bhigh[- ]impedance (when|while|if|unless|output)\b|\bhi-?z (when|while|if|unless)\b/i,
+    words:
+      /\b(three|tri|3)[- ]?state(d|able)?\b|\bhigh[- ]impedance (when|while|if|unless|output)\b|\bhi-?z (when|while|if|unless)\b|\bhigh[- ]impedance (in|during) the other\b/i,
     unless:
       /\b(input|bidirectional|inputs?\/outputs?|i\/o)\b|\b(three|tri|3)[- ]?state (control|enable|mode|output[- ](mode )?(enable|control))|\binto (three|tri|3)[- ]?state\b|\b(three|tri|3)-?states (the|all)\b|^\W*(\w+ )?outputs?[- ]enable\b/i,
   },
