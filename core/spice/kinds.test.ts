@@ -32,6 +32,9 @@ it.each<[kind: string, pins: string, nodes: string, name: string, others: string
   ['two transistors with a node of either name', 'GA SA GB SB', 'G1 S1 G2 S2 SB', 'GA', []],
   ['a timer', '~R THR ~TR Q', 'RESET THRS TRIG OUT', '~R', ['RESET']],
   ['an array', 'Q1C Q1B', 'C1 B1', 'Q1C', ['C1']],
+  ['an isolator', 'VCC1 INA GND1 VCC2 OUTA GND2', 'VDD1 VIA GND1 VDD2 VOA GND2', 'OUTA', ['VOA']],
+  ['diodes of three colours', 'R G B ANODE', 'A KR KG KB', 'G', ['KG']],
+  ['channels with a common', 'X0 X1 XCOM A', 'X0 X1 X A', 'XCOM', ['X']],
   ['a multiplexer', 'S0 S1 Z Y0 Y1', 'A B X X0 X1', 'Z', ['X', 'COM']],
 ])('in %s of %s over %s, %s has the other names %s', (_kind, pins, nodes, name, others) =>
   expect(otherNamesOf(named(pins), named(nodes)).get(name.replace('~', '')) ?? []).toEqual(others),

@@ -53,6 +53,15 @@ const KINDS: Kind[] = [
   { pins: [/^A0$/i, /^A2$/i, /^[~/]?Y_?7/i], nodes: [/^A$/i, /^B$/i, /^C$/i], alike: 'A0 A, A1 B, A2 C, E1 G2A, E1 G2AN, E2 G2B, E2 G2BN, E3 G1' },
   { pins: [/^(CS|I?SENSE|ISNS)$/i, /^(V?FB|COMP)$/i, /^(GATE|DRV|GD|OUT)$/i], alike: 'GATE DRV, OUT DRV, GD DRV, GATE OUT, GD OUT, GATE GD' },
   { pins: [/^\d?B$/i, /^\d?C$/i, /^E$/i, /^COM$/i], alike: 'B IN, C OUT, E GND' },
+  // Each side of an isolator has its supply, and letters tell its channels.
+  {
+    pins: [/^V(CC|DD|S)_?1$/i, /^V(CC|DD|S)_?2$/i, /^GND_?1$/i, /^GND_?2$/i],
+    alike: 'VCC1 VDD1, VCC2 VDD2, INA VIA, INB VIB, INC VIC, IND VID, OUTA VOA, OUTB VOB, OUTC VOC, OUTD VOD, IN1 VI1, IN2 VI2, OUT1 VO1, OUT2 VO2, VI1 VIA, VI2 VIB, VO1 VOA, VO2 VOB',
+  },
+  // The colours of three diodes with an end in common.
+  { pins: [/^R$/i, /^G$/i, /^B$/i], nodes: [/^KR$/i, /^KG$/i, /^KB$/i], alike: 'R KR, G KG, B KB' },
+  { pins: [/^R$/i, /^G$/i, /^B$/i], nodes: [/^AR$/i, /^AG$/i, /^AB$/i], alike: 'R AR, G AG, B AB' },
+  { pins: [/^X0$/i, /^X1$/i, /^XCOM$/i], nodes: [/^X$/i], alike: 'XCOM X, YCOM Y, ZCOM Z' },
   { pins: [/^DIR$/i, /^A1$/i, /^B1$/i], nodes: [/^A$/i, /^B$/i], alike: 'A1 A, B1 B' },
 ]; // prettier-ignore
 

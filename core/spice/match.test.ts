@@ -27,6 +27,8 @@ it.each<[string, Pin[], string[], string[]]>([
   ['signs in brackets', [['IN+', 'input'], ['IN-', 'input']], ['INPUT(-)', 'INPUT(+)'], ['IN+=2', 'IN-=1']],
   ['the ends of a potentiometer', [['A', 'passive'], ['W', 'passive'], ['B', 'passive']], ['end B', 'end A', 'wiper'], ['A=2', 'B=1', 'W=3']],
   ['a node of two versions', [['ADJ', 'input'], ['GND', 'ground']], ['GND', 'ADJ/NC'], ['ADJ=2', 'GND=1']],
+  ['lines that are protected', [['I/O1', 'passive'], ['I/O2', 'passive'], ['GND', 'ground']], ['LINE2', 'LINE1', 'GND'], ['GND=3', 'I/O1=2', 'I/O2=1']],
+  ['what turns a switch on', [['EN', 'input'], ['IN', 'supply-in']], ['input of the switch', 'control, active high'], ['EN=2', 'IN=1']],
   ['a supply pin', [['V+', 'supply-in'], ['REF', 'input']], ['reference input', 'supply pin'], ['REF=1', 'V+=2']],
   ['names cut short', [['TRIG', 'input'], ['CTRL', 'input'], ['DISCH', 'open-drain']], ['Discharge', 'Trigger', 'Control voltage'], ['CTRL=3', 'DISCH=1', 'TRIG=2']],
   ['signs behind their word', [['IN+', 'input'], ['IN-', 'input'], ['V+', 'supply-in']], ['INPUT -', 'SUPPLY +', 'INPUT +'], ['IN+=3', 'IN-=1', 'V+=2']],

@@ -47,7 +47,7 @@ const ROLES: [role: string, words: RegExp][] = [
   ['base', /^(b|ba|base)$|^base\b/],
   ['emitter', /^(e|em|emitter|emit)$|\bemitter\b/],
   ['bulk', /^(bulk|sub|substrate|body)$|\b(bulk|substrate)\b/],
-  ['enable', /^(en|enable|ena|on|on\/off|ce|shdn|nshdn|shutdown|sd|pd)$|\benable\b|\bshut-?down\b/],
+  ['enable', /^(en|enable|ena|on|on\/off|ce|shdn|nshdn|shutdown|sd|pd)$|\benable\b|\bshut-?down\b|^control,? active[- ](high|low)\b/],
   ['feedback', /^(fb|vfb|feedback|adj|sense|adjust)$|\bfeedback\b|\badjust\b/],
   ['bypass', /^(byp|bypass|nr|ss|noise)$|\b(noise )?bypass\b|\bnoise reduction\b|\bsoft[- ]start\b/],
   ['bootstrap', /^(boot|bst|vb|hb)$|\bbootstrap\b/],

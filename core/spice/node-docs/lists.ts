@@ -172,8 +172,10 @@ const spacedRow = (text: string, line: number, byName: Names): Found | undefined
  * Terminal 2 -In`, `coil 1-2, common 3`, and in columns `1 drain  2 source  3 gate`. Only whole: every item has its nodes.
  */
 function items(text: string, line: number, byName: Names): Found | undefined {
+  // Where the windings of a transformer begin is said of nodes that the list has already.
+  const listed = text.trim().replace(/[,;]\s*dots? (?:at|on) [\w\s,&]+$/i, '');
   for (const separator of [/\s*[,;]\s*/, /\s{2,}/]) {
-    const parts = text.trim().split(separator);
+    const parts = listed.split(separator);
     if (parts.length < 2) continue;
     const found = [true, false]
       .map((before) => parts.map((part) => itemOf(part, before, byName)))
@@ -260,7 +262,7 @@ const SEVERAL: { shape: RegExp; node: 1 | 2; words?: true }[] = [
   { shape: /(?:^|[\s,;])([^\s,;=:()]+)\s*:\s*([^,;:]+?)(?=\s*[,;]|\s+[^\s,;:]+\s*:|$)/g, node: 1 },
   { shape: /(?:^|[,;])\s*([^,;=:]+?)\s*(?:=|:|->)\s*([^\s,;=]+)(?=\s*(?:[,;]|$))/g, node: 2 },
   { shape: /(?:^|[\s,;=])([^\s,;=()]+)=([^\s,;=]+)(?=[\s,;]|$)/g, node: 2 },
-  { shape: /(?:^|[\s,;])\(\s*([^\s,;()]+)\s*\)\s*([^,;()]+?)(?=\s*[,;(]|\s*$)/g, node: 1 },
+  { shape: /(?:^|[\s,;])\(\s*([^\s,;()]+)\s*\)\s*([^()]+?)(?=[\s,;]*(?:\(|$))/g, node: 1 },
   { shape: /(?:^|[\s,;])([^\s,;()]+)\s*\(\s*(?:node |pin )?([^\s,;()]+)\s*\)/g, node: 2, words: true },
   { shape: /(?:^|[\s,;])([^\s,;()]+)\s*\(\s*([^,;()]+)\s*\)/g, node: 1 },
   { shape: /(?:^|[,;])\s*(?:node |pin )?([^\s,;]+)\s+([^,;]+?)(?=\s*[,;]|$)/g, node: 1 },
@@ -321,7 +323,8 @@ function single(text: string, line: number, byName: Names): Found | undefined {
       body,
     );
   const node = entry ? byName.get(entry[1]!.toLowerCase()) : undefined;
-  if (node !== undefined) return [[node, { doc: tidy(entry![2]!), line }]];
+  // A number behind a gap is a column of its own: the package's pin.
+  if (node !== undefined) return [[node, { doc: tidy(entry![2]!.replace(/(?<=[A-Za-z].*)\s{2,}\d{1,3}$/, '')), line }]];
   // `(1) IN  regulator input`: what stands in brackets before the words is the node.
   const [, inBrackets = '', said = ''] = /^[([<]\s*([^\s()[\]<>]{1,24})\s*[)\]>]\s+(\S.*)$/.exec(body) ?? [];
   const bracketed = byName.get(inBrackets.toLowerCase());
@@ -332,7 +335,8 @@ function single(text: string, line: number, byName: Names): Found | undefined {
   if (titled !== undefined && !byName.has(called![1]!.toLowerCase())) return [[titled, { doc: tidy(called![1]!), line }]];
   const reversed = /^(.+?)\s*(?:=+>?|:|->|\s-+\s|\.{2,}|\s{2,}|\t|\son\s|\sat\s|\sis\s)\s*(?:node|pin)?\s*#?\s*(\S+?)[.,;]?$/i.exec(body);
   const at = reversed ? byName.get(reversed[2]!.toLowerCase()) : undefined;
-  if (at !== undefined && !/[=:]/.test(reversed![1]!)) return [[at, { doc: tidy(reversed![1]!), line }]];
+  // `Coupled inductors 1:1` tells a ratio.
+  if (at !== undefined && !/[=:]/.test(reversed![1]!) && !/\d:\d+$/.test(body)) return [[at, { doc: tidy(reversed![1]!), line }]];
   const numbered = /^(?:node |pin )?(\d+)[.)]?\s+(.+)$/i.exec(body);
   // `2 A converter` counts amperes and no terminals.
   if (numbered && /^(?:[munpk]?[AVWFH]|[kM]?Hz|M?Ohms?|dB|bits?|channels?)\b/.test(numbered[2]!)) return undefined;

@@ -21,6 +21,10 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['several with colons', card('* 1: in, 2: out, 3: common'), ['in', 'out', 'common']],
     ['several with a label each', card('* Node 1: in  Node 2: out  Node 3: common'), ['in', 'out', 'common']],
     ['several the other way round', card('* in = 1, out = 2, common = 3'), ['in', 'out', 'common']],
+    ['nodes in brackets before words with commas', card('* terminals: (1) supply  (2) output, open drain  (3) ground'), ['supply', 'output, open drain', 'ground']], // prettier-ignore
+    ['the package’s pins in a column behind', card('* 1   INPUT   5\n* 2   OUTPUT   6\n* 3   GROUND   4'), ['INPUT', 'OUTPUT', 'GROUND']],
+    ['two transistors counted', card('* dual NPN, transistor 1: C1 B1 E1, transistor 2: C2 B2 E2', '11 12 13 21 22 23'), ['C1', 'B1', 'E1', 'C2', 'B2', 'E2']], // prettier-ignore
+    ['windings and where they begin', card('* Pulse transformer 1:1\n* primary 1-2, secondary 3-4, dots at 1 and 3', '1 2 3 4'), ['primary', 'primary', 'secondary', 'secondary']], // prettier-ignore
     ['numbers in brackets', card('* IN(1) OUT(2) GND(3)'), ['IN', 'OUT', 'GND']],
     ['nodes in brackets before their words', card('* (1) IN  power input\n* (2) OUT  output\n* (3) GND  common'), ['IN power input', 'OUT output', 'GND common']], // prettier-ignore
     ['a package with dashes at its leads', card('*   +-----+\n* 1-|IN GND|-3\n* 2-|OUT NC|-4\n*   +-----+'), ['IN', 'OUT', 'GND']],

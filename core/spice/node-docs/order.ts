@@ -172,11 +172,18 @@ function straightIn(comment: Comment, card: string, nodes: readonly string[]): s
   const whole = inWhole && /^[^:]+:\s/.test(inWhole[0]!) ? undefined : inWhole;
   const isBarred = whole && text.split('|').length === nodes.length && whole.every((w) => /[A-Za-z]/.test(w) && w.split(/\s+/).length <= 4);
   if (whole && (isBarred || aligned(comment.raw, card, nodes) || areTerminals(whole, text) || agree(whole, nodes))) return whole;
-  const tails = [/:\s+(.*)$/, /^\S.*?\s{2,}(\S.*)$/].map((tail) => tail.exec(text)?.[1]);
+  const tails = [/:\s+(.*)$/, /^\S.*?\s{2,}(\S.*)$/].map((tail) => tail.exec(text)?.[1]).concat(withoutCounts(text));
   return tails
     .flatMap((tail) => (tail === undefined ? [] : [pieces(bare(tail), nodes.length)]))
     .find((words) => words !== undefined && (areTerminals(words, text) || agree(words, nodes)));
 }
+
+/** `dual NPN, transistor 1: C1 B1 E1, transistor 2: C2 B2 E2`: the terminals of one after those of the other. */
+function withoutCounts(text: string): string | undefined {
+  const counts = [...text.matchAll(COUNTED)];
+  return counts.length > 1 ? text.slice(counts[0]!.index).replace(COUNTED, ' ').trim() : undefined;
+}
+const COUNTED = /[\s,;]*\b(?:transistor|diode|device|channel|half|section|switch|fet|q|d) ?[1-4AB]\s*:\s*/gi;
 
 /** `supply, ground, output, field`: as many words as nodes, and all but one say what the node's own name says. */
 function agree(words: readonly string[], nodes: readonly string[]): boolean {
