@@ -1,4 +1,4 @@
-import type { Part } from '../part';
+import { carriesPower, type Edit, type Part } from '../part';
 import { packageIn } from '../intake';
 import type { Rule } from './rule';
 
@@ -31,6 +31,21 @@ const value = (part: Part, field: string): string => {
   return part.fields.find((f) => f.name.toLowerCase() === field.toLowerCase())?.value ?? '';
 };
 
+/** What is fed and grounded is an integrated circuit, until a person says another thing. */
+const likelyCategory = (part: Part): string =>
+  part.category.toLowerCase() ||
+  (part.pins.some((p) => p.type === 'ground') && part.pins.some((p) => carriesPower(p.type) && p.type !== 'ground')
+    ? 'integrated circuit'
+    : '');
+
+/** What an empty field of a known kind of part most likely is. */
+function mendOf(part: Part, field: string): { mends?: { label: string; edit: Edit }[] } {
+  const category = likelyCategory(part);
+  const [letters] = REFERENCE_LETTERS[category] ?? [];
+  const said = field === 'reference' ? letters : field === 'category' ? category : undefined;
+  return said ? { mends: [{ label: `use ${said}`, edit: { kind: 'setFields', set: { [field]: said } } }] } : {};
+}
+
 export const identityRules: Rule[] = [
   {
     id: 'field-empty',
@@ -41,7 +56,7 @@ export const identityRules: Rule[] = [
     find: ({ part, rules }) =>
       rules.required
         .filter((f) => value(part, f).trim() === '')
-        .map((field) => ({ where: { field }, message: `The field ${field} is empty.` })),
+        .map((field) => ({ where: { field }, message: `The field ${field} is empty.`, ...mendOf(part, field) })),
   },
   {
     id: 'datasheet-missing',

@@ -52,6 +52,52 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
     { CS: 'Serial port', SDO: 'Serial port' },
   ],
   [
+    'an interface that its names tell together',
+    [
+      ['MDC', 'I'],
+      ['MDIO', 'I/O'],
+      ['TXD0', 'I'],
+      ['TXEN', 'I'],
+      ['RXDV/CONFIG2', 'I/O'],
+      ['TXP', 'O'],
+      ['TXM', 'O'],
+      ['LED0', 'O'],
+    ],
+    { MDC: 'Ethernet', TXD0: 'Ethernet', 'RXDV/CONFIG2': 'Ethernet', TXP: 'Line', TXM: 'Line', LED0: undefined },
+  ],
+  [
+    'the same name where the others are not there',
+    [
+      ['TXEN', 'I'],
+      ['WS', 'I'],
+      ['CANH', 'I/O'],
+    ],
+    { TXEN: undefined, WS: undefined, CANH: undefined },
+  ],
+  [
+    'a memory’s command and an audio port',
+    [
+      ['RAS', 'I'],
+      ['CAS', 'I'],
+      ['CKE', 'I'],
+      ['BCLK', 'I'],
+      ['LRCLK', 'I'],
+      ['SDIN', 'I'],
+    ],
+    { CAS: 'Command', CKE: 'Command', BCLK: 'Audio port', SDIN: 'Audio port' },
+  ],
+  [
+    'a bus and a serial bus with words for its ends',
+    [
+      ['CANH', 'I/O'],
+      ['CANL', 'I/O'],
+      ['TXD', 'I'],
+      ['USB_DP', 'I/O'],
+      ['USB_DM', 'I/O'],
+    ],
+    { CANL: 'CAN', TXD: 'CAN', USB_DM: 'USB' },
+  ],
+  [
     'words where names say nothing',
     [
       ['FOO', 'I', 'Serial data in'],

@@ -16,12 +16,39 @@ const WORDS = [
   { title: 'Serial port', words: /\bserial (data|clock)\b/i },
 ];
 
+/** Interfaces whose signals are told by each other: the names that have to be there, and those that then belong to it. */
+const TOGETHER: { title: string; has: RegExp[]; name: RegExp }[] = [
+  {
+    title: 'Ethernet',
+    has: [/^MDC$/i, /^MDIO$/i],
+    name: /^(MDC|MDIO|[TR]XD\d|[TR]X_?(C|CLK|CTL|ER)|TX_?EN|RX_?DV|CRS(_?DV)?|COL|G?TX_?CLK|REF_?CLK)$/i,
+  },
+  { title: 'Line', has: [/^MDC$/i, /^MDIO$/i], name: /^([TR]X|[TR]D|MDI\d?|TRX?D?\d?)_?[PMN+\-−]\d?$/i },
+  { title: 'Command', has: [/^[~/n]?RAS\b/i, /^[~/n]?CAS\b/i], name: /^[~/n]?(RAS|CAS|WE|CS|CKE|ODT|ACT)\d?(#|_?N)?$/i },
+  {
+    title: 'Audio port',
+    has: [/^(I2S_)?(BCLK|BCK|BICK|SCLK|SCK)\d?$/i, /^(I2S_)?(LRC?LK|LRCK|WCLK|FSYNC|WS)\d?$/i],
+    name: /^(I2S_)?(BCLK|BCK|BICK|SCLK|SCK|LRC?LK|LRCK|WCLK|FSYNC|WS|SDATA|SDAT[AI]|SDT[IO]|SDIN|SDOUT|SDI|SDO|DIN|DOUT|(DAC|ADC)DAT)\d?$/i,
+  },
+  { title: 'CAN', has: [/^CAN_?H$/i, /^CAN_?L$/i], name: /^([TR]XD?|CAN_?[HL]|SPLIT|STBY?|S)$/i },
+  { title: 'USB', has: [/^(USB_?)?D[P+]$/i, /^(USB_?)?D[MN\-−]$/i], name: /^(USB_?)?(D[PMN+\-−]|ID|CC[12]|SBU[12])$/i },
+];
+
+const firstName = (name: string): string => name.split('/')[0] || name;
+
+/** The interfaces that some terminals have together, by the names of their signals. */
+function interfacesOf(names: readonly string[]): (name: string) => string | undefined {
+  const first = names.map(firstName);
+  const there = TOGETHER.filter(({ has }) => has.every((wanted) => first.some((name) => wanted.test(name))));
+  return (name) => there.find((t) => t.name.test(firstName(name)))?.title;
+}
+
 /** The interface that a name alone speaks of. */
 export const interfaceOf = (name: string): string | undefined => WORK.find((w) => w.name.test(name))?.title;
 
 /** Words that several names may share, most telling first: `SPI1` of SPI1_CLK, `Port A` of PA3, `DQ` of DQ7. */
 export function stemsOf(name: string): string[] {
-  const main = name.split('/')[0] || name;
+  const main = firstName(name);
   const port = /^P([A-K])\d{1,2}$/.exec(main);
   if (port) return [`Port ${port[1]}`];
   const parts = main.split('_');
@@ -51,6 +78,7 @@ export function recogniseSignals(terminals: readonly Terminal[]): void {
     if (bank !== undefined) banks.set(bank, t.drawnName ?? t.name);
   }
   const printed = terminals.some((t) => t.group !== undefined);
+  const together = interfacesOf(printed ? [] : terminals.map((t) => t.name));
   const stems = printed ? new Map<string, number>() : countStems(terminals.filter((t) => !isApart(t.type)).map((t) => t.name));
   for (const t of terminals) {
     const bank = banks.size > 0 ? BANKED.exec(t.name)?.[1] : undefined;
@@ -66,13 +94,14 @@ export function recogniseSignals(terminals: readonly Terminal[]): void {
       note(t, `Bank ${supplied}`, 'supply of the bank');
     else if (carriesPower(t.type)) note(t, 'Supplies', `type ${t.type}`);
     else if (isApart(t.type)) note(t, 'Not used', `type ${t.type}`);
-    else groupByWords(t, stems);
+    else groupByWords(t, stems, together(t.name));
   }
 }
 
 const isApart = (type: ElectricalType): boolean => carriesPower(type) || type === 'no-connect' || type === 'reserved';
 
-function groupByWords(t: Terminal, stems: ReadonlyMap<string, number>): void {
+function groupByWords(t: Terminal, stems: ReadonlyMap<string, number>, together: string | undefined): void {
+  if (together !== undefined) return note(t, together, `name ${t.name}, beside others of it`);
   const stem = stemsOf(t.name).find((s) => (stems.get(s) ?? 0) >= 3);
   if (stem !== undefined) return note(t, stem, `${stems.get(stem)} names share “${stem}”`);
   const named = interfaceOf(t.name);

@@ -247,7 +247,11 @@ export const WORDINGS: readonly Wording[] = [
     words: /\bregulated supply (of|to|for) (the )?(cards?|sim|sensors?|displays?|cameras?|antenna|microphones?)\b/i,
   },
   { type: 'supply-out', weight: 7.5, words: /^\W*rectified (output )?(voltage|supply|output)\b/i, unless: /\binput\b|\bsens/i },
-  { type: 'supply-out', weight: 6.5, words: /^\W*(active )?antenna (bias|supply)( (voltage|output))?\b(?! (input|enable|sens|detect|current|control))/i },
+  {
+    type: 'supply-out',
+    weight: 6.5,
+    words: /^\W*(active )?antenna (bias|supply)( (voltage|output))?\b(?! (input|enable|sens|detect|current|control))/i,
+  },
   // `1.2 V core, generated inside`
   { type: 'supply-out', weight: 7, words: /\b\d[\d.]* ?V\b[^.;]{0,24}\bgenerated (inside|internally|on[- ]chip)\b/i },
   {
