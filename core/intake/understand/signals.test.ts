@@ -38,9 +38,9 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
     [
       ['PA0', 'I/O'],
       ['PA1', 'I/O'],
-      ['PA2', 'I/O'],
+      ['PA2-OSC_IN', 'I/O'],
     ],
-    { PA0: 'Port A' },
+    { PA0: 'Port A', 'PA2-OSC_IN': 'Port A' },
   ],
   [
     'a serial port by names',

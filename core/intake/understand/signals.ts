@@ -49,7 +49,8 @@ export const interfaceOf = (name: string): string | undefined => WORK.find((w) =
 /** Words that several names may share, most telling first: `SPI1` of SPI1_CLK, `Port A` of PA3, `DQ` of DQ7. */
 export function stemsOf(name: string): string[] {
   const main = firstName(name);
-  const port = /^P([A-K])\d{1,2}$/.exec(main);
+  // `PC14-OSC32_IN` is of its port as PC13 is.
+  const port = /^P([A-K])\d{1,2}(?:-\w+)?$/.exec(main);
   if (port) return [`Port ${port[1]}`];
   const parts = main.split('_');
   const prefix = parts.length > 1 ? [parts.slice(0, -1).join('_'), parts[0]!] : [];
