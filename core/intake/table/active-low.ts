@@ -158,7 +158,7 @@ function markOf(name: string, names: ReadonlySet<string>): { mark: string; stem:
   const capital = MARKED_BEFORE.exec(name) ?? MARKED_BEHIND.exec(name);
   const isHalf = /N\d*$/.test(name) && names.has(name.replace(/N(\d*)$/, 'P$1'));
   if (capital && !isHalf) return { mark: 'N', stem: capital[2]!, sure: true };
-  const trailing = /^(.+?)_(N|B|L)$/.exec(name) ?? /^([A-Z]{2,}.*?)(n)$/.exec(name);
+  const trailing = /^(.+?)_(N|B|L)$/.exec(name) ?? /^([A-Z](?:[A-Z]|_[A-Z]{2}).*?)(n)$/.exec(name);
   if (!trailing) return undefined;
   const [, before = '', letter = ''] = trailing;
   const stem = before.replace(/_$/, '');

@@ -150,6 +150,7 @@ describe('active low', () => {
     ['nENBL', 'Logic high to disable the outputs, logic low to enable', true],
     ['nSTEP', 'Goes low at each step', true],
     ['CS_n', 'Chip select', true],
+    ['S_CSn', 'Chip select, falling edge starts a transfer', true],
     ['OCS1_N', 'Over-current sense of port 1', true],
     ['nRESETO', 'Reset to the processor', true],
     ['OEB', 'Output enable; low enables the outputs', true],

@@ -20,7 +20,7 @@ export function doubtPlainOutputs(terminals: readonly Terminal[], titles: readon
 const FLOATS = '(?:in(?:to)? )?(?:an? |the )?(?:high[- ]?impedance|hi-?z|(?:3|three|tri)-?\\s?state[ds]?)\\b';
 /** `makes SDO high impedance`, `RO is high impedance when RE is high`. */
 const FLOATS_BY_ANOTHER = new RegExp(
-  `\\b(?:(?:makes?|puts?|places?|sets?|forces?|leaves?|turns?) (?:the )?([A-Z][A-Z0-9_+-]+)|([A-Z][A-Z0-9_+-]+) (?:is|goes|becomes|stays|remains)) ${FLOATS}`,
+  `\\b(?:(?:makes?|puts?|places?|sets?|forces?|leaves?|turns?) (?:the )?([A-Z][A-Z0-9_+-]{1,24})|([A-Z][A-Z0-9_+-]{1,24}) (?:is|goes|becomes|stays|remains)) ${FLOATS}`,
   'g',
 );
 

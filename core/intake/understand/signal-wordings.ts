@@ -7,6 +7,10 @@ const fromOrTo = (way: string): RegExp =>
     'i',
   );
 
+/** An order to wire a terminal, or the pad below a part, to ground. */
+export const TIED_TO_GROUND =
+  /^\W*(must be |should be )?(connect|tie|solder)(ed|d)?( this (pin|pad)| it)? to (the )?(\w+ )?(ground|gnd|vss)\b/i;
+
 /** What is said of inputs, outputs and terminals that go both ways, in the words of many makers. */
 export const SIGNAL_WORDINGS: readonly Wording[] = [
   {
@@ -186,7 +190,7 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
   {
     type: 'ground',
     weight: 2.5,
-    words: /^\W*(must be |should be )?(connect|tie|solder)(ed|d)?( this pin| it)? to (the )?(\w+ )?(ground|gnd|vss)\b/i,
+    words: TIED_TO_GROUND,
   },
   {
     type: 'input',

@@ -1,6 +1,7 @@
 import { carriesPower, type Doubt, type ElectricalType } from '../../part';
 import { doubtByCues } from './cues';
 import { COVERS, evidence, oneOfEach, type Evidence } from './evidence';
+import { TIED_TO_GROUND } from './signal-wordings';
 import { evidenceOfName } from './type-names';
 import { wordsOfType } from './type-words';
 
@@ -90,21 +91,13 @@ export function weighType({ name, code, description, told: cell }: Said): TypeCo
   // A dash for the direction of what carries power says that it has none.
   const empty = code !== undefined && /^[-–—\s]*$/.test(code) && !(code.trim() !== '' && carriesPower(type));
   const unheard = !!code && code.trim() !== '' && told.length === 0 && !/^([-–—]+|n\/?a\.?)$/i.test(code.trim());
-  // Hints add up to no more than they are where the column says a thing that is not understood.
-  const isHinted = unheard && [...words, ...named].every((e) => e.type !== type || e.weight < ENOUGH_ALONE);
+  // Where the column says a thing that is not understood, hints add up to no more than they are.
+  const isHinted = weight < 5.5 || [...words, ...named].every((e) => e.type !== type || e.weight < ENOUGH_ALONE);
   // A class of power alone does not tell a rail that comes in from one that the part makes.
   const isClassOnly = isClass(told) && reasons.length === 1 && reasons[0] === told[0]!.because;
   // The column says a signal and only the name a rail.
   const isFed = fed.length > 0 && type === fed[0]!.type && !words.some((e) => e.type === type && e.weight >= 4);
-  if (
-    !isFed &&
-    weight >= ENOUGH &&
-    rivals.length === 0 &&
-    !isClassOnly &&
-    !(empty && weight < 5) &&
-    !isHinted &&
-    !(unheard && weight < 5.5)
-  ) {
+  if (!isFed && weight >= ENOUGH && rivals.length === 0 && !isClassOnly && !(empty && weight < 5) && !(unheard && isHinted)) {
     const doubt = doubtByCues(type, name, description, {
       column: told.length === 1 ? told[0]!.type : undefined,
       words: words.some((e) => e.type === type && e.weight >= 4.5),
@@ -166,11 +159,9 @@ const testTerminal = (name: string, description: string): Evidence[] =>
 
 /** The pad below a part is no input that is tied: where it is to be soldered to ground it is one. */
 const groundPad = (name: string, description: string): Evidence[] =>
-  /^(EP|E-?PAD|(PWR|THERMAL|EXPOSED|POWER)?[ _-]?PAD|TAB|DAP|SLUG|PADDLE)\d?$/i.test(name) && SOLDERED.test(description)
-    ? [evidence('ground', 5.5, `name ${name} and “${SOLDERED.exec(description)![0].trim()}”`)]
+  /^(EP|E-?PAD|(PWR|THERMAL|EXPOSED|POWER)?[ _-]?PAD|TAB|DAP|SLUG|PADDLE)\d?$/i.test(name) && TIED_TO_GROUND.test(description)
+    ? [evidence('ground', 5.5, `name ${name} and “${TIED_TO_GROUND.exec(description)![0].trim()}”`)]
     : [];
-
-const SOLDERED = /^\W*(must be |should be )?(connect|tie|solder)(ed)?( this pad| it)? to (the )?(\w+ )?(ground|gnd|vss)\b/i;
 
 /** Words that are said of signals, whatever their names. */
 const OF_SIGNAL = /\b(analog(ue)?|signal|differential|channel|data|logic|sense|threshold|divider|command|sequence)\b/i;
