@@ -1,5 +1,4 @@
 import type { Doubt, ElectricalType, Origin, Problem } from '../part';
-import type { RowPlace } from './table/grid';
 
 /** x, y, width, height in points. */
 type Box = NonNullable<Origin['box']>;
@@ -60,6 +59,14 @@ export interface TableView {
   columns: Column[];
   /** Rows with the source's line; `taken` is false for rows that were left out and for headings of groups. */
   rows: { line: number; cells: string[]; taken: boolean; heading?: boolean; place?: RowPlace }[];
+}
+
+/** Where a row's cells stand: boxes on a page in points, or addresses on a sheet; one for each cell. */
+export interface RowPlace {
+  page?: number;
+  sheet?: string;
+  boxes?: (Origin['box'] | undefined)[];
+  refs?: (string | undefined)[];
 }
 
 /** A table that was found, for a person to choose. */

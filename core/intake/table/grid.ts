@@ -1,5 +1,5 @@
-import type { Doubt, Origin } from '../../part';
-import type { Column } from '../proposal';
+import type { Doubt } from '../../part';
+import type { Column, RowPlace } from '../proposal';
 
 /**
  * A row of a source as cells, before anything is understood. `line` counts from 1 and names the row: the line of a text,
@@ -18,14 +18,6 @@ export interface GridRow {
   crossed?: boolean;
   /** What a person has to be asked of the row's terminals. */
   doubt?: Doubt;
-}
-
-/** Where a row's cells stand: boxes on a page in points, or addresses on a sheet; one for each cell. */
-export interface RowPlace {
-  page?: number;
-  sheet?: string;
-  boxes?: (Origin['box'] | undefined)[];
-  refs?: (string | undefined)[];
 }
 
 /** The rows of a table under columns whose roles are known. */

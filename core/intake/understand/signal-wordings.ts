@@ -1,4 +1,4 @@
-import type { Wording } from './wordings';
+import type { Wording } from './wording';
 
 /** `PWM from the controller`, `to the next stage`: a signal, or nothing, and a device it goes to or comes from. */
 const fromOrTo = (way: string): RegExp =>

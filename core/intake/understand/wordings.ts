@@ -1,15 +1,5 @@
-import type { ElectricalType } from '../../part';
 import { SIGNAL_WORDINGS } from './signal-wordings';
-
-export interface Wording {
-  type: ElectricalType;
-  weight: number;
-  words: RegExp;
-  /** Where these stand in the text too, the wording means something else. */
-  unless?: RegExp;
-  /** The wording tells what to wire to the terminal: it counts only where the text does not say what the terminal is. */
-  isAdvice?: true;
-}
+import type { Wording } from './wording';
 
 /** What is said of a terminal of each type, in the words of many makers. */
 export const WORDINGS: readonly Wording[] = [
