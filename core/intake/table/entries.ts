@@ -214,12 +214,19 @@ function entryOf(
 /** `O` with `OD` in the column of buffers is `O (OD)`. */
 const withDrive = (type: string, drive: string): string => (type !== '' && DRIVES_ONE_WAY.test(drive) ? `${type} (${drive})` : type);
 
-/** What a name means, in brackets behind it in another script: `VM(电源)`. */
+/** What a name means, in brackets behind it, in words or in another script: `TXD (transmit data)`, `VM(电源)`. */
 function withoutMeaning(name: string): [name: string, meaning: string] {
   if (name.length > 120 || !name.endsWith(')')) return [name, ''];
-  const [, bare, meaning] = /^(\S+?)\s*\(([^()]*[\u3040-\u30ff\u3400-\u9fff\uac00-\ud7af][^()]*)\)$/.exec(name) ?? [];
-  return bare === undefined || meaning === undefined ? [name, ''] : [bare, meaning];
+  const [, bare, meaning = ''] = /^(\S+?)\s*\(([^()]*)\)$/.exec(name) ?? [];
+  if (bare === undefined || !(IN_OTHER_SCRIPT.test(meaning) || (IN_CAPITALS.test(bare) && IN_WORDS.test(meaning)))) return [name, ''];
+  return [bare, inWords(meaning)];
 }
+
+const IN_OTHER_SCRIPT = /[\u3040-\u30ff\u3400-\u9fff\uac00-\ud7af]/;
+const IN_CAPITALS = /^[~/]?[A-Z][A-Z0-9_+\-−#*/]*$/;
+/** Two words at least, small letters in one of them, or a plain word: `DI (IO0)` has another name there, `PA0 (note)` a remark. */
+const IN_WORDS =
+  /^(?=.*[a-z]{3})(?!.*\bnotes?\b)[\w.,:;/+−-]+(\s+[\w.,:;/+−-]+)+$|^(ground|supply|power|input|output|clock|reset|enable|data)$/;
 
 /** Words that keep their hyphen where a line is broken behind it: `open-` over `drain`. */
 const COMPOUND =

@@ -173,6 +173,23 @@ it('asks where the column of directions tells none that is understood', () => {
   expect(terminalsIn(read(`Pin,Name,Direction\n${rows}`)).filter((t) => t.doubts.length === 0)).toEqual([]);
 });
 
+it('takes what stands in words behind a name for its meaning', () => {
+  const rows = [
+    '1,TXD (transmit data from the host),I',
+    '2,GND (ground),G',
+    '3,DI (IO0),I/O',
+    '4,S (silent mode),I',
+    '5,PA0 (see note 2),I/O',
+  ];
+  expect(terminalsIn(read(`Pin,Name,Type\n${rows.join('\n')}\n`)).map((t) => [t.name, t.description])).toEqual([
+    ['TXD', 'transmit data from the host'],
+    ['GND', 'ground'],
+    ['DI (IO0)', undefined],
+    ['S', 'silent mode'],
+    ['PA0 (see note 2)', undefined],
+  ]);
+});
+
 it('takes from the column of buffers how an output drives', () => {
   const rows = ['1,SDA,IO,OD/PP', '2,SCL,O,PP', '3,ALERT,O,OD', '4,MISO,O,TS', '5,SDI,IO,OD', '6,CS,I,ST'].join('\n');
   expect(terminalsIn(read(`Pin,Name,Dir,Buffer,Description\n${rows}`)).map((t) => t.type)).toEqual(['bidirectional', 'output', 'open-drain', 'three-state', 'bidirectional', 'input']); // prettier-ignore
