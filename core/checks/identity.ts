@@ -1,6 +1,6 @@
-import { carriesPower, type Edit, type Part } from '../part';
+import { carriesPower, type Part } from '../part';
 import { packageIn } from '../intake';
-import type { Rule } from './rule';
+import type { Mend, Rule } from './rule';
 
 /** Class designation letters by category (IEEE 315 clause 22, ASME Y14.44). The first is the usual one. */
 export const REFERENCE_LETTERS: Record<string, string[]> = {
@@ -39,12 +39,14 @@ const likelyCategory = (part: Part): string =>
     : '');
 
 /** What an empty field of a known kind of part most likely is. */
-function mendOf(part: Part, field: string): { mends?: { label: string; edit: Edit }[] } {
+function mendOf(part: Part, field: string): { mends?: Mend[] } {
   const category = likelyCategory(part);
   const [letters] = REFERENCE_LETTERS[category] ?? [];
   const said = field === 'reference' ? letters : field === 'category' ? category : undefined;
-  return said ? { mends: [{ label: `use ${said}`, edit: { kind: 'setFields', set: { [field]: said } } }] } : {};
+  return said ? { mends: [use(field, said)] } : {};
 }
+
+const use = (field: string, said: string): Mend => ({ label: `use ${said}`, edit: { kind: 'setFields', set: { [field]: said } } });
 
 export const identityRules: Rule[] = [
   {
@@ -95,7 +97,7 @@ export const identityRules: Rule[] = [
         {
           where: { field: 'reference' },
           message: `Reference ${part.reference} is unusual for the category ${part.category}; ${usual.join(' or ')} is usual.`,
-          mends: [{ label: `use ${usual[0]}`, edit: { kind: 'setFields', set: { reference: usual[0]! } } }],
+          mends: [use('reference', usual[0]!)],
         },
       ];
     },

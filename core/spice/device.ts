@@ -26,6 +26,9 @@ interface CardType {
   nodes: string[];
 }
 
+const SWITCH: CardType = { device: 'switch', letter: 'S', nodes: ['+', '-', 'control+', 'control-'] };
+const CURRENT_SWITCH: CardType = { device: 'switch', letter: 'W', nodes: ['+', '-'] };
+
 const TYPES: Record<string, CardType> = {
   d: { device: 'diode', letter: 'D', nodes: ['anode', 'cathode'] },
   npn: { device: 'npn', letter: 'Q', nodes: ['collector', 'base', 'emitter'] },
@@ -42,11 +45,11 @@ const TYPES: Record<string, CardType> = {
   cap: { device: 'capacitor', letter: 'C', nodes: ['1', '2'] },
   l: { device: 'inductor', letter: 'L', nodes: ['1', '2'] },
   ind: { device: 'inductor', letter: 'L', nodes: ['1', '2'] },
-  sw: { device: 'switch', letter: 'S', nodes: ['+', '-', 'control+', 'control-'] },
-  csw: { device: 'switch', letter: 'W', nodes: ['+', '-'] },
+  sw: SWITCH,
+  csw: CURRENT_SWITCH,
   // The same two by the names that a dialect has for them.
-  vswitch: { device: 'switch', letter: 'S', nodes: ['+', '-', 'control+', 'control-'] },
-  iswitch: { device: 'switch', letter: 'W', nodes: ['+', '-'] },
+  vswitch: SWITCH,
+  iswitch: CURRENT_SWITCH,
   vdmos: { device: 'nmos', letter: 'M', nodes: ['drain', 'gate', 'source'] },
 };
 

@@ -37,6 +37,15 @@ describe('a model file of any text', () => {
       }),
       { numRuns: 300 },
     ));
+  it.each([
+    ['separators', `(1) ${','.repeat(400_000)}x`],
+    ['words', `1 = ${'a b '.repeat(100_000)}`],
+    ['gaps', `1   ${'a  b  '.repeat(60_000)}`],
+    ['windings', `primary 1-2${', dots at 1'.repeat(40_000)};`],
+  ])('comes to an end though a comment has thousands of %s', (_, comment) => {
+    const read = readModels(`* ${comment}\n.subckt X 1 2\n.ends\n`);
+    expect(read.ok && read.value.models.map((m) => m.nodes.length)).toEqual([2]);
+  });
   it('comes to an end though thousands of its lines list the nodes, each otherwise', () => {
     const lists = Array.from({ length: 4000 }, (_, i) => `* 1=A${i} 2=B${i} 3=C${i}`).join('\n');
     const read = readModels(`${lists}\n.subckt X 1 2 3\nR1 1 2 1\n.ends\n`);

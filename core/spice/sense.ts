@@ -161,7 +161,6 @@ export const senseOf = remember((text: string): { readonly words: string; readon
     .replace(/\([^)]*\)/g, ' ')
     .replace(/\bnon[- ]?inverting\b/g, ' + ')
     .replace(/(?<=[a-z]{2})-(?=[a-z]{2})/g, ' ')
-    // LINE1 is a line of several that are protected; a line that is driven is none.
     .replace(/^i\/o(?=\b|[ _]?\d)/, 'io')
     // Which of several it belongs to: `output of gate 2`.
     .replace(/\b(?:of |in )?(?:gate|section|unit) (?=[\da-h]\b)/g, ' ');
@@ -169,6 +168,7 @@ export const senseOf = remember((text: string): { readonly words: string; readon
   if (tokens.length === 0 || tokens.length > 8) return undefined;
   const words = new Set<string>();
   for (const [i, token] of tokens.entries()) {
+    // LINE1 is a line of several that are protected; elsewhere the word says nothing.
     if (MUTE.has(token) && !(token === 'line' && tokens.length === 2 && /^\d+$/.test(tokens[1]!))) continue;
     // P and N behind an underscore, IN_P and RST_N: a sign beside an input or output, else the mark of active low.
     if (/^[pn]$/.test(token) && (words.has('in') || words.has('out'))) words.add(token === 'p' ? '+' : '-');

@@ -1,4 +1,4 @@
-import { headingWorth, packageIn, roleOfHeading } from '../table/headings';
+import { headingWorth, isHeading, isPackageName, packageIn, roleOfHeading } from '../table/headings';
 import { looksLikeTerminal } from '../table/numbers';
 import { segmentFrom, segmentsOf, textOf, type Line, type Segment } from './lines';
 import { cellStarts, OFF } from './starts';
@@ -93,8 +93,7 @@ const ROWS_BELOW = 10;
 function readHeadsOver(line: Line, below: readonly Line[]): Omit<PageHeader, 'at' | 'depth'> | undefined {
   const { words, size } = line;
   // Most lines are no headings, and where the cells below them begin need not be known.
-  const isKnown = ({ text }: Word) => roleOfHeading(text) !== undefined || packageIn(text)?.name === text;
-  if (words.length < 3 || words.filter(isKnown).length < 2) return undefined;
+  if (words.length < 3 || words.filter((w) => isHeading(w.text)).length < 2) return undefined;
   const isParted = (i: number) => i === 0 || words[i]!.x0 - words[i - 1]!.x1 > GAPS[0]![0] * size;
   const begins = new Set(words.flatMap((_, i) => (isParted(i) ? [i] : [])));
   for (const start of cellStarts(below)) {
@@ -103,8 +102,7 @@ function readHeadsOver(line: Line, below: readonly Line[]): Omit<PageHeader, 'at
     const isEstimate = words[nearest]!.estimated && !words[nearest]!.first;
     if (off[nearest]! < (isEstimate ? OFF * size : EXACT)) begins.add(nearest);
   }
-  const from = [...begins].sort((a, b) => a - b);
-  return from.length < 3 ? undefined : weighed(from.map((first, i) => segmentFrom(words.slice(first, from[i + 1]))));
+  return begins.size < 3 ? undefined : weighed(partedAt(words, (i) => begins.has(i)));
 }
 
 /** Lines put over each other and weighed as a heading. */
@@ -120,11 +118,14 @@ function partedByOthers(lines: Segment[][]): Segment[][] {
   return lines.map((line, i) => {
     const starts = lines.flatMap((other, k) => (k === i ? [] : other.map((s) => s.x0)));
     const isParted = (w: Word) => starts.some((x) => Math.abs(x - w.x0) < EXACT);
-    return line.flatMap(({ words }) => {
-      const from = words.flatMap((w, k) => (k === 0 || isParted(w) ? [k] : []));
-      return from.map((first, k) => segmentFrom(words.slice(first, from[k + 1])));
-    });
+    return line.flatMap(({ words }) => partedAt(words, (k) => isParted(words[k]!)));
   });
+}
+
+/** Words as segments, parted before those of which it is said. */
+function partedAt(words: readonly Word[], isFirst: (i: number) => boolean): Segment[] {
+  const from = [...words.keys()].filter((i) => i === 0 || isFirst(i));
+  return from.map((first, k) => segmentFrom(words.slice(first, from[k + 1])));
 }
 
 function weighed(heads: Head[]): Omit<PageHeader, 'at' | 'depth'> {
@@ -183,7 +184,7 @@ type Head = PageHeader['heads'][number];
  */
 function apart(segments: Segment[], isOneOfMany: boolean): Segment[] {
   const parts = segments.flatMap(apartByWords);
-  if (segments.length > 1 || segments[0]?.words.every((w) => packageIn(w.text)?.name === w.text)) return parts;
+  if (segments.length > 1 || segments[0]?.words.every((w) => isPackageName(w.text))) return parts;
   const roles = new Set(parts.map((p) => roleOfHeading(p.text)));
   if (parts.every((p) => p.text.endsWith('-'))) return parts;
   const isPlain = parts.length > 1 && roles.size === parts.length && !roles.has(undefined) && !roles.has('ambiguous');
@@ -231,8 +232,7 @@ function apartByWords(segment: Segment): Segment[] {
   const isUpperHalf = words.every((w) => /^[A-Z]{2,6}-$/.test(w.text));
   if (isUpperHalf || (NUMBER_AND_OTHER.test(segment.text) && roleOfHeading(segment.text) === undefined))
     return words.map((w) => segmentFrom([w]));
-  const isHead = (text: string) =>
-    !NUMBER_AND_NAME.test(text) && (roleOfHeading(text) !== undefined || packageIn(text)?.name === text || UNREAD.test(text));
+  const isHead = (text: string) => !NUMBER_AND_NAME.test(text) && (isHeading(text) || UNREAD.test(text));
   if (words.length < 2 || words.length > MOST_WORDS || (roleOfHeading(segment.text) !== undefined && isHead(segment.text)))
     return [segment];
   // fewest[n]: where the last part of the first n words begins, and how many parts they are.
@@ -257,7 +257,7 @@ function apartByWords(segment: Segment): Segment[] {
 /** `LQFP48QFN32`, set without any gap over two narrow columns: a word for each. */
 function packagesApart(word: Word): Word[] {
   const names = word.text.match(/[A-Z]{2,6}-?\d{1,4}/g) ?? [];
-  if (names.length < 2 || names.join('') !== word.text || !names.every((n) => packageIn(n)?.name === n)) return [word];
+  if (names.length < 2 || names.join('') !== word.text || !names.every(isPackageName)) return [word];
   const width = (word.x1 - word.x0) / word.text.length;
   let at = word.x0;
   return names.map((text) => {
@@ -278,8 +278,7 @@ function stack(lines: Segment[][]): Head[] {
     for (const seg of upper) {
       const under = heads.filter((h) => Math.min(h.x1, seg.x1) - Math.max(h.x0, seg.x0) > 0.5);
       // What stands over no column is a heading only if it says so: captions stand there too.
-      if (under.length === 0 && (isLine || roleOfHeading(seg.text) !== undefined || packageIn(seg.text)?.name === seg.text))
-        heads.push({ text: seg.text, x0: seg.x0, x1: seg.x1 });
+      if (under.length === 0 && (isLine || isHeading(seg.text))) heads.push({ text: seg.text, x0: seg.x0, x1: seg.x1 });
       for (const h of under) {
         h.text = under.length > 1 && headingWorth([seg.text, h.text]) >= 2 ? h.text : over(seg.text, h.text);
         if (under.length === 1) {

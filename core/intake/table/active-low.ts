@@ -1,4 +1,5 @@
 import type { Doubt } from '../../part';
+import { firstName } from './names';
 
 /** Stems whose function is low-active wherever a name carries a low-active mark. */
 const KNOWN =
@@ -47,7 +48,7 @@ const TELLS_OF_LOW = /low|= ?L\b/i;
 export function readActiveLow(name: string, overbar: boolean, description: string, names: ReadonlySet<string>): ActiveLow {
   if (overbar) return { activeLow: true, because: 'overbar' };
   if ((UNMARKED.test(name) || isPlain(name)) && !TELLS_OF_LOW.test(description)) return PERHAPS_BAR.test(name) ? byBarAlone(name, names, description) : NOT_LOW; // prettier-ignore
-  const main = name.split('/')[0] === '' ? name : name.split('/')[0]!;
+  const main = firstName(name);
   if (RESETS.test(main) && PULLED_LOW.test(description)) return { activeLow: true, because: `“${PULLED_LOW.exec(description)![0]}”` };
   const mark = markOf(main, names);
   const said = SAYS_LOW.exec(description);

@@ -3,7 +3,7 @@ import type { Column } from '../proposal';
 import { typeInOneLine } from '../understand/type-codes';
 import { brokenName, joinName, roomForNames, stackedNames, withWholeList } from './broken-names';
 import { filled, type GridRow } from './grid';
-import { packageIn, roleOfHeading } from './headings';
+import { isHeading } from './headings';
 import { isNote } from './notes';
 import { readCountedCell, type NumberCell } from './numbers';
 import { whereOf } from './places';
@@ -152,7 +152,7 @@ function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): Row
     if (row.starts) return at('description') !== '' && (row.starts[0] ?? 0) > 4 ? 'continuation' : 'heading';
     return at('description') === cells[0] || (at('name') === cells[0] && index.at.name > 0) ? 'continuation' : 'heading';
   }
-  if (cells.every((c) => roleOfHeading(c) !== undefined || packageIn(c)?.name === c)) return 'header';
+  if (cells.every(isHeading)) return 'header';
   if (numbered) return 'row';
   if (at('name') !== '' && isPadUnder(at('name'), at('description'))) return 'row';
   if (isNote(cells[0]!)) return 'note';

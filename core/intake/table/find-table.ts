@@ -2,7 +2,7 @@ import type { Column } from '../proposal';
 import { fitToColumns, splitWords } from '../text/aligned';
 import type { FoundTable } from './found-table';
 import { filled, isBlank, mapCells, padded, type Grid, type GridRow } from './grid';
-import { headingWorth, packageIn, roleOfHeading } from './headings';
+import { headingWorth, isHeading, packageIn, roleOfHeading } from './headings';
 import { labelled, looksLikeNumbers, readCountedCell } from './numbers';
 import { rolesOf } from './roles';
 import { splitNumbers } from './forms/split-names';
@@ -108,9 +108,7 @@ function headerAt(grid: Grid, at: number): Header | undefined {
 
 /** The upper of two heading rows is headings only: short, and at least one that says something of a column. */
 const isHeadingRow = (row: GridRow): boolean =>
-  filled(row).length > 0 &&
-  filled(row).every((c) => c.length <= 24 && !looksLikeNumbers(c)) &&
-  filled(row).some((c) => roleOfHeading(c) !== undefined || packageIn(c)?.name === c);
+  filled(row).length > 0 && filled(row).every((c) => c.length <= 24 && !looksLikeNumbers(c)) && filled(row).some(isHeading);
 
 function asHeader(grid: Grid, row: GridRow, at: number): Header | undefined {
   if (headingWorth(row.cells) >= 2) return { at, depth: 1, cells: row.cells, ...(row.starts ? { starts: row.starts } : {}) };

@@ -132,3 +132,9 @@ export const packageIn = remember((text: string): PackageName | undefined => {
   if (/^(SOT|SC|TO)$/.test(family)) return match[5] ? { name, count: Number(match[5]) } : { name };
   return { name, count: Number(match[1] ?? match[4]) };
 });
+
+/** True where a text is a package's name and nothing else. */
+export const isPackageName = (text: string): boolean => packageIn(text)?.name === text;
+
+/** True for what stands over a column of a pin table: a heading that is known, or a package over its numbers. */
+export const isHeading = (text: string): boolean => roleOfHeading(text) !== undefined || isPackageName(text);

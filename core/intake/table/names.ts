@@ -142,3 +142,6 @@ export const listAlternates = (cell: string): string[] =>
         .split(/[,;/\n]+|\s{2,}/)
         .map((p) => p.trim())
         .filter((p) => p !== '' && !/^[-–—]$/.test(p));
+
+/** The first of several names, `RXD3` of `RXD3/PHYAD0`; a name that begins with a stroke is whole. */
+export const firstName = (name: string): string => name.split('/')[0] || name;

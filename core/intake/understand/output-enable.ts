@@ -1,4 +1,3 @@
-import type { Doubt } from '../../part';
 import { isTypeAsked, type Terminal } from '../proposal';
 
 const SAYS_THREE_STATE = /\b(3|three|tri)-?\s?state\b/i;
@@ -12,9 +11,7 @@ const isEnable = (t: Terminal): boolean =>
 export function doubtPlainOutputs(terminals: readonly Terminal[], titles: readonly string[]): void {
   const said = titles.map((t) => SAYS_THREE_STATE.exec(t)?.[0]).find((t) => t !== undefined);
   if (said === undefined || !terminals.some(isEnable)) return;
-  for (const t of terminals)
-    if (t.type === 'output' && !isTypeAsked(t))
-      t.doubts = [...t.doubts, asked(`“${said}” stands over the table, and a terminal enables outputs`)];
+  for (const t of terminals) askOutput(t, `“${said}” stands over the table, and a terminal enables outputs`);
 }
 
 const FLOATS = '(?:in(?:to)? )?(?:an? |the )?(?:high[- ]?impedance|hi-?z|(?:3|three|tri)-?\\s?state[ds]?)\\b';
@@ -29,14 +26,13 @@ export function doubtFloating(terminals: readonly Terminal[]): void {
   for (const by of terminals)
     for (const said of (by.description ?? '').matchAll(FLOATS_BY_ANOTHER)) {
       const name = said[1] ?? said[2];
-      for (const t of terminals)
-        if (t !== by && t.name === name && t.type === 'output' && !isTypeAsked(t))
-          t.doubts = [...t.doubts, asked(`“${said[0]}” stands at ${by.name}`)];
+      for (const t of terminals) if (t !== by && t.name === name) askOutput(t, `“${said[0]}” stands at ${by.name}`);
     }
 }
 
-const asked = (because: string): Doubt => ({
-  field: 'type',
-  reason: `Taken for output, but ${because}.`,
-  candidates: ['output', 'three-state', 'passive'],
-});
+/** Asks a plain output, unless it is asked already. */
+function askOutput(t: Terminal, because: string): void {
+  if (t.type !== 'output' || isTypeAsked(t)) return;
+  const reason = `Taken for output, but ${because}.`;
+  t.doubts = [...t.doubts, { field: 'type', reason, candidates: ['output', 'three-state', 'passive'] }];
+}

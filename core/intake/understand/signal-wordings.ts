@@ -41,7 +41,7 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
     type: 'output',
     weight: 3.5,
     words:
-      /\b(transmit(ted)? data(?! input)|drives? (the|a|an)|driver output(?! enable)|indicat(es|or)|ready flag|status flag|(digital|logic|fault|warning) flag|goes (high|low)|asserted (when|while)|is (driven|pulled) (high|low) (when|while|by the device))\b/i,
+      /\b(transmit(ted)? data(?! input)|drives? (the|a|an)|driver output(?! enable)|indicat(es|or)|(ready|status|digital|logic|fault|warning) flag|goes (high|low)|asserted (when|while)|is (driven|pulled) (high|low) (when|while|by the device))\b/i,
   },
   {
     type: 'input',

@@ -1,5 +1,6 @@
 import { carriesPower, type ElectricalType } from '../../part';
 import type { Terminal } from '../proposal';
+import { firstName } from '../table/names';
 
 /** Interfaces by the names that their signals have everywhere. */
 const WORK = [
@@ -16,14 +17,17 @@ const WORDS = [
   { title: 'Serial port', words: /\bserial (data|clock)\b/i },
 ];
 
+/** The management of a transceiver: its names are told apart from those of a serial port by it. */
+const MANAGED = [/^MDC$/i, /^MDIO$/i];
+
 /** Interfaces whose signals are told by each other: the names that have to be there, and those that then belong to it. */
 const TOGETHER: { title: string; has: RegExp[]; name: RegExp }[] = [
   {
     title: 'Ethernet',
-    has: [/^MDC$/i, /^MDIO$/i],
+    has: MANAGED,
     name: /^(MDC|MDIO|[TR]XD\d|[TR]X_?(C|CLK|CTL|ER)|TX_?EN|RX_?DV|CRS(_?DV)?|COL|G?TX_?CLK|REF_?CLK)$/i,
   },
-  { title: 'Line', has: [/^MDC$/i, /^MDIO$/i], name: /^([TR]X|[TR]D|MDI\d?|TRX?D?\d?)_?[PMN+\-−]\d?$/i },
+  { title: 'Line', has: MANAGED, name: /^([TR]X|[TR]D|MDI\d?|TRX?D?\d?)_?[PMN+\-−]\d?$/i },
   { title: 'Command', has: [/^[~/n]?RAS\b/i, /^[~/n]?CAS\b/i], name: /^[~/n]?(RAS|CAS|WE|CS|CKE|ODT|ACT)\d?(#|_?N)?$/i },
   {
     title: 'Audio port',
@@ -33,8 +37,6 @@ const TOGETHER: { title: string; has: RegExp[]; name: RegExp }[] = [
   { title: 'CAN', has: [/^CAN_?H$/i, /^CAN_?L$/i], name: /^([TR]XD?|CAN_?[HL]|SPLIT|STBY?|S)$/i },
   { title: 'USB', has: [/^(USB_?)?D[P+]$/i, /^(USB_?)?D[MN\-−]$/i], name: /^(USB_?)?(D[PMN+\-−]|ID|CC[12]|SBU[12])$/i },
 ];
-
-const firstName = (name: string): string => name.split('/')[0] || name;
 
 /** The interfaces that some terminals have together, by the names of their signals. */
 function interfacesOf(names: readonly string[]): (name: string) => string | undefined {

@@ -173,7 +173,7 @@ const spacedRow = (text: string, line: number, byName: Names): Found | undefined
  */
 function items(text: string, line: number, byName: Names): Found | undefined {
   // Where the windings of a transformer begin is said of nodes that the list has already.
-  const listed = text.trim().replace(/[,;]\s*dots? (?:at|on) [\w\s,&]+$/i, '');
+  const listed = text.trim().replace(/[,;]\s*dots? (?:at|on) [\w\s,&]{1,60}$/i, '');
   for (const separator of [/\s*[,;]\s*/, /\s{2,}/]) {
     const parts = listed.split(separator);
     if (parts.length < 2) continue;
@@ -262,7 +262,7 @@ const SEVERAL: { shape: RegExp; node: 1 | 2; words?: true }[] = [
   { shape: /(?:^|[\s,;])([^\s,;=:()]+)\s*:\s*([^,;:]+?)(?=\s*[,;]|\s+[^\s,;:]+\s*:|$)/g, node: 1 },
   { shape: /(?:^|[,;])\s*([^,;=:]+?)\s*(?:=|:|->)\s*([^\s,;=]+)(?=\s*(?:[,;]|$))/g, node: 2 },
   { shape: /(?:^|[\s,;=])([^\s,;=()]+)=([^\s,;=]+)(?=[\s,;]|$)/g, node: 2 },
-  { shape: /(?:^|[\s,;])\(\s*([^\s,;()]+)\s*\)\s*([^()]+?)(?=[\s,;]*(?:\(|$))/g, node: 1 },
+  { shape: /(?:^|[\s,;])\(\s*([^\s,;()]+)\s*\)\s*([^()]*[^\s,;()])(?=[\s,;]*(?:\(|$))/g, node: 1 },
   { shape: /(?:^|[\s,;])([^\s,;()]+)\s*\(\s*(?:node |pin )?([^\s,;()]+)\s*\)/g, node: 2, words: true },
   { shape: /(?:^|[\s,;])([^\s,;()]+)\s*\(\s*([^,;()]+)\s*\)/g, node: 1 },
   { shape: /(?:^|[,;])\s*(?:node |pin )?([^\s,;]+)\s+([^,;]+?)(?=\s*[,;]|$)/g, node: 1 },
@@ -324,7 +324,10 @@ function single(text: string, line: number, byName: Names): Found | undefined {
     );
   const node = entry ? byName.get(entry[1]!.toLowerCase()) : undefined;
   // A number behind a gap is a column of its own: the package's pin.
-  if (node !== undefined) return [[node, { doc: tidy(entry![2]!.replace(/(?<=[A-Za-z].*)\s{2,}\d{1,3}$/, '')), line }]];
+  if (node !== undefined) {
+    const said = entry![2]!.replace(/\s\s\d{1,3}$/, '');
+    return [[node, { doc: tidy(/[A-Za-z]/.test(said) ? said : entry![2]!), line }]];
+  }
   // `(1) IN  regulator input`: what stands in brackets before the words is the node.
   const [, inBrackets = '', said = ''] = /^[([<]\s*([^\s()[\]<>]{1,24})\s*[)\]>]\s+(\S.*)$/.exec(body) ?? [];
   const bracketed = byName.get(inBrackets.toLowerCase());

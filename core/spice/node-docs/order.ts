@@ -183,7 +183,7 @@ function withoutCounts(text: string): string | undefined {
   const counts = [...text.matchAll(COUNTED)];
   return counts.length > 1 ? text.slice(counts[0]!.index).replace(COUNTED, ' ').trim() : undefined;
 }
-const COUNTED = /[\s,;]*\b(?:transistor|diode|device|channel|half|section|switch|fet|q|d) ?[1-4AB]\s*:\s*/gi;
+const COUNTED = /[\s,;]{0,4}\b(?:transistor|diode|device|channel|half|section|switch|fet|q|d) ?[1-4AB]\s*:\s*/gi;
 
 /** `supply, ground, output, field`: as many words as nodes, and all but one say what the node's own name says. */
 function agree(words: readonly string[], nodes: readonly string[]): boolean {

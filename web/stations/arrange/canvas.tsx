@@ -1,5 +1,5 @@
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type PointerEvent, type RefObject } from 'react';
-import { connectPoint, type Part, type Side } from '../../../core/part';
+import type { Part, Side } from '../../../core/part';
 import { dropPorts, moveEdit, moveToUnitEdit, resizeEdit } from '../../../core/arrange';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
@@ -18,7 +18,7 @@ import { ArtLayer, type ArtWork } from './art-layer';
 import { idle, isFar, type Gesture } from './gestures/gesture';
 import { Grips, labelBand, pulledBand } from './grips';
 import { HandMarks, type Band } from './hand-marks';
-import { targetAt, type PlacedUnit, type Target } from './layout';
+import { onSheet, targetAt, type PlacedUnit, type Target } from './layout';
 import { Minimap } from './minimap';
 import { Halos } from './halos';
 import { UnitLayer, UnitView } from './unit-view';
@@ -98,7 +98,8 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
     if (grip && handled) {
       const { edge, label } = grip.dataset;
       if (edge) return go({ state: 'resizing', placed: handled, edge: edge as Side, by: 0, ...from });
-      return go({ state: 'labelling', placed: handled, label: Number(label), dx: 0, dy: 0, ...from });
+      const box = labelBand(part, handled, Number(label));
+      if (box) return go({ state: 'labelling', placed: handled, label: Number(label), box, dx: 0, dy: 0, ...from });
     }
     const port = (e.target as Element).closest<SVGGElement>('[data-port]');
     const unit = (e.target as Element).closest<SVGGElement>('[data-unit]')?.dataset['unit'];
@@ -133,8 +134,8 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
       const snap = (pixels: number) => Math.round(pixels / scale / 25) * 25;
       const [dx, dy] = [snap(e.clientX - now.x), -snap(e.clientY - now.y)];
       go({ ...now, dx, dy });
-      const band = labelBand(part, now.placed, now.label, dx, dy);
-      if (band) marks.current?.band(band);
+      const { x1, y1, x2, y2 } = now.box;
+      marks.current?.band({ x1: x1 + dx, x2: x2 + dx, y1: y1 - dy, y2: y2 - dy });
     } else if (now.state === 'pointing' && isFar(now, e.clientX, e.clientY))
       go({ state: 'dragging', pin: now.pin, port: now.port, unit: now.unit, target: undefined });
     else if (now.state === 'dragging') {
@@ -154,10 +155,10 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
 
   /** Shows where a dragged pin will land. */
   const land = (id: string, { unit, side, at }: Target) => {
-    const point = connectPoint(unit.drawing.body, { id: '', side, at, length: 2 });
+    const { x, y } = onSheet(unit, { id: '', side, at, length: 2 });
     const more = selection.length > 1 ? ` and ${selection.length - 1} more` : '';
     const says = `${pins.get(id)?.name ?? ''}${more}: ${unit.unit.label}, ${side}`;
-    marks.current?.landing(unit.x + point.x * 100, unit.y - point.y * 100, says);
+    marks.current?.landing(x, y, says);
   };
 
   const onPointerUp = (e: PointerEvent<HTMLDivElement>) => {
@@ -257,8 +258,7 @@ function pinsInBox(units: readonly PlacedUnit[], box: Band): string[] {
   const [top, base] = [Math.min(box.y1, box.y2), Math.max(box.y1, box.y2)];
   const ids = units.flatMap((u) =>
     u.drawing.ports.flatMap((port) => {
-      const p = connectPoint(u.drawing.body, port);
-      const [x, y] = [u.x + p.x * 100, u.y - p.y * 100];
+      const { x, y } = onSheet(u, port);
       const pin = u.unit.binding[port.id];
       return pin !== undefined && x >= left && x <= right && y >= top && y <= base ? [pin] : [];
     }),

@@ -60,12 +60,12 @@ export function pulledBand({ drawing, x, y }: PlacedUnit, edge: Side, by: number
   };
 }
 
-/** Where a text of a unit would be, moved by hundredths of a step, y upwards. */
-export function labelBand(part: Part, { unit, drawing, x, y }: PlacedUnit, label: number, dx: number, dy: number): Band | undefined {
+/** Where a text of a unit stands. */
+export function labelBand(part: Part, { unit, drawing, x, y }: PlacedUnit, label: number): Band | undefined {
   const text = drawLabels(part, unit, drawing)[shownLabels(drawing).indexOf(label)];
   if (text?.kind !== 'text') return undefined;
   const { left, right, top, base } = textBox(text);
-  return { x1: x + left + dx, x2: x + right + dx, y1: y - top - dy, y2: y - base - dy };
+  return { x1: x + left, x2: x + right, y1: y - top, y2: y - base };
 }
 
 /** The places in the drawing's list of the labels that are drawn, in the order in which they are. */

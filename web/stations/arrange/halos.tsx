@@ -1,6 +1,6 @@
 import { memo } from 'react';
-import { connectPoint, inwardOf, isFlank } from '../../../core/part';
-import type { PlacedUnit } from './layout';
+import { inwardOf, isFlank } from '../../../core/part';
+import { onSheet, type PlacedUnit } from './layout';
 
 /** How far the round end of a halo stands out of its line, in hundredths of a step. */
 const ROUND = 35;
@@ -17,11 +17,12 @@ export const Halos = memo(function Halos({ units, selected }: Props) {
   return <path className="halo" d={units.flatMap((unit) => halosOf(unit, selected)).join('')} />;
 });
 
-function halosOf({ unit, drawing, x, y }: PlacedUnit, selected: ReadonlySet<string>): string[] {
+function halosOf(placed: PlacedUnit, selected: ReadonlySet<string>): string[] {
+  const { unit, drawing } = placed;
   return drawing.ports.flatMap((port) => {
     if (!selected.has(unit.binding[port.id] ?? '')) return [];
-    const point = connectPoint(drawing.body, port);
     const to = (port.length * 100 - ROUND) * inwardOf(port.side);
-    return `M${x + point.x * 100} ${y - point.y * 100}${isFlank(port.side) ? 'h' : 'v'}${to}`;
+    const { x, y } = onSheet(placed, port);
+    return `M${x} ${y}${isFlank(port.side) ? 'h' : 'v'}${to}`;
   });
 }

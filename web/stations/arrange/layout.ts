@@ -1,4 +1,4 @@
-import { isFlank, type Drawing, type Part, type Side, type Unit } from '../../../core/part';
+import { connectPoint, isFlank, type Drawing, type Part, type Port, type Side, type Unit } from '../../../core/part';
 
 export interface PlacedUnit {
   unit: Unit;
@@ -52,6 +52,12 @@ function measure({ body, ports }: Drawing): { halfWidth: number; halfHeight: num
     if (isFlank(side)) across = Math.max(across, length);
     else along = Math.max(along, length);
   return { halfWidth: (body.width / 2 + across + 1) * 100, halfHeight: (body.height / 2 + along + 2) * 100 };
+}
+
+/** Where the connect point of a port stands on the sheet, in hundredths of a step, y downwards. */
+export function onSheet({ drawing, x, y }: PlacedUnit, port: Port): { x: number; y: number } {
+  const point = connectPoint(drawing.body, port);
+  return { x: x + point.x * 100, y: y - point.y * 100 };
 }
 
 export interface Target {

@@ -1,5 +1,5 @@
 import { mapCells, type GridRow, type RowsInColumns } from '../grid';
-import { packageIn } from '../headings';
+import { isPackageName } from '../headings';
 import { labelled, readNumberCell } from '../numbers';
 
 /** Of so many filled cells each has as many parts as packages are named. */
@@ -54,7 +54,7 @@ function packagesOf(heading: string, at: number, rows: readonly GridRow[], isOne
     .split('\n')
     .map((line) => line.trim())
     .filter((line) => line !== '');
-  if (stacked.length > 1 && stacked.every((line) => packageIn(line)?.name === line) && mostlyIn(cells, byLines, stacked.length))
+  if (stacked.length > 1 && stacked.every(isPackageName) && mostlyIn(cells, byLines, stacked.length))
     return { names: stacked, partsOf: partsBy(byLines, stacked.length) };
   const said = heading.replace(/\s+/g, ' ').trim();
   if (!/[/,;([]|\band\b/.test(said)) return undefined;
@@ -65,7 +65,7 @@ function packagesOf(heading: string, at: number, rows: readonly GridRow[], isOne
     .map((name) => name.replace(/[(\])[]/g, '').trim())
     .filter((name) => name !== '');
   if (names.length < 2 || names.length > 4 || new Set(names).size < names.length) return undefined;
-  const areKnown = names.every((name) => packageIn(name)?.name === name);
+  const areKnown = names.every(isPackageName);
   const areCodesAlone = names.every((name) => CODE.test(name));
   const apart = [byStroke, byBrackets].find((by) => mostlyIn(cells, by, names.length));
   if (apart && (areKnown || areCodesAlone)) return { names, partsOf: partsBy(apart, names.length) };

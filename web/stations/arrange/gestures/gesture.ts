@@ -1,4 +1,5 @@
 import type { Side } from '../../../../core/part';
+import type { Band } from '../hand-marks';
 import type { PlacedUnit, Target } from '../layout';
 
 /**
@@ -13,8 +14,8 @@ export type Gesture =
   | { state: 'boxing'; x1: number; y1: number; add: boolean }
   /** A body's edge is pulled; `by` is how far, in grid steps, outwards positive. */
   | { state: 'resizing'; placed: PlacedUnit; edge: Side; x: number; y: number; by: number }
-  /** A text of a drawing is moved; `dx` and `dy` are hundredths of a step, y upwards. */
-  | { state: 'labelling'; placed: PlacedUnit; label: number; x: number; y: number; dx: number; dy: number }
+  /** A text of a drawing is moved from its box; `dx` and `dy` are hundredths of a step, y upwards. */
+  | { state: 'labelling'; placed: PlacedUnit; label: number; box: Band; x: number; y: number; dx: number; dy: number }
   | { state: 'panning'; x: number; y: number };
 
 export const idle: Gesture = { state: 'idle' };
