@@ -9,7 +9,7 @@ const SAYS_LOW =
   /\bactive[- ]low\b|\blow[- ]active\b|\(active low\)|\bactive when low\b|\bwhen (driven |pulled |taken )?low,? .*(reset|select|enable|shut)/i;
 /** What is said of a terminal that carries a mark: it acts, or tells, by a low level. */
 const ACTS_LOW =
-  /\b(logic )?low (level )?(to (enable|disable|reset|activate|select|start|shut)|when|during|in|while|indicates|enables|selects|resets|if)\b|\bwhen low\b|\bgoes low\b|\b(low|L) ?[=:] ?(enabled?|active|on|reset|selected)\b/i;
+  /\b(logic )?low (level )?(to (enable|disable|reset|activate|select|start|shut)|when|during|in|while|indicates|enables|selects|resets|if)\b|\b(when|while|if) low\b|\bgoes low\b|\b(low|L) ?[=:] ?(enabled?|active|on|reset|selected)\b/i;
 /** What is low-active at times only, or in one of two roles, is not so of the terminal. */
 const AT_TIMES = /^\s*(open[- ]drain )?(output )?(after|during|while|in [A-Za-z-]+ mode)\b/i;
 const SAYS_HIGH = /\bactive[- ]high\b|\bhigh[- ]active\b/i;

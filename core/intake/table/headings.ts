@@ -10,7 +10,7 @@ const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
   name: /^((pin|ball|terminal|signal|pad|lead|port|contact|net) )?(name|names|mnemonic|designation|label)$|^symbol$|^mnemonic$|^signal$|^signals$|^(pin|terminal) symbol$|^primary (name|function)$|^main function$|^(pin|signal) id$|^(pin|ball|terminal|signal) names? and (description|function)s?$|^row [a-e] (signals?|names?|mnemonics?|signal (name|mnemonic)s?)$/,
   type: /^((pin|signal|buffer|electrical|io|i o|port|pad|terminal|lead|input|cell) )?(type|types|class|kind|dir|direction)$|^io$|^i o$|^(p )?io( [pgs]{1,2}| pwr| power| gnd)+$|^in out$|^dir$|^(pin|signal) (io|i o)$|^attribute$|^electrical$/,
   description:
-    /^((pin|signal|terminal|functional|short|ball|function|lead|contact) )?(description|descriptions|desc|purpose|explanation|details|remarks|remark|comment|comments|notes|note|meaning|use|usage)$|^function(s)?( and)? description$|^functions?$|^(pin|terminal|signal) function$|^name and function$|^what (it|they) (does|do|is for|are for)$|^functions? (in|of|for) /,
+    /^((pin|signal|terminal|functional|short|ball|function|lead|contact) )?(description|descriptions|desc|purpose|explanation|details|remarks|remark|comment|comments|parameter|notes|note|meaning|use|usage)$|^function(s)?( and)? description$|^functions?$|^(pin|terminal|signal) function$|^name and function$|^what (it|they) (does|do|is for|are for)$|^functions? (in|of|for) /,
   group: /^(pin |signal |function |functional )?(group|category|block|section|bank|interface|port group|domain group)$/,
   alternates:
     /^(alternate|alternative|alt|additional|other|multiplexed|secondary|mux)( pin| signal)?( function| functions| name| names|s)?( \d{1,2})?$|^af( ?\d{1,2})?$|^altfn$/,
@@ -67,6 +67,8 @@ export function headingWorth(cells: readonly string[]): number {
   if (cells.some((c) => c.length > 60 || /^\s*\d+\s*$/.test(c))) return 0;
   const roles = cells.map((c) => roleOfHeading(c) ?? (isOfPackage(c) ? 'number' : undefined));
   const keys = roles.filter((r) => r === 'number' || r === 'name' || r === 'ambiguous').length;
+  // `Pad | VSUB | Supply` is the terminal below the part.
+  if (keys === 1 && PAD.test(cells[roles.indexOf('number')] ?? '') && !roles.includes('description')) return 0;
   // `Input | Output`, to be ticked, beside a number and a name.
   const ticks =
     keys > 1 && new Set(roles).size > 2 ? cells.filter((c, i) => roles[i] === undefined && typeUnder(c) !== undefined).length : 0;
@@ -77,12 +79,14 @@ export function headingWorth(cells: readonly string[]): number {
   return known >= 2 && known * 2 >= cells.filter((c) => c.trim() !== '').length ? known : 0;
 }
 
+const PAD = /^\W*pads?\W*$/i;
+
 /** What stands over the columns of ratings, characteristics, registers and ordering tables. */
 const OTHER_TABLE =
   /^(min|max|typ|minimum|maximum|typical|min max|unit|units|value|values|limit|limits|rating|ratings|parameter|parameters|condition|conditions|test conditions?|bits?|bit (no|name|number|position|field)|field|address|addr|offset|reset( value)?|register( name)?|access|r w|order code|order(ing|able)?( part)?( no| number| code)?|part number|device|marking|quantity|qty|packing|dimension|inches|mm|millimeters|millimetres|symbol min|coverage|theta ja|status|lead finish|temp range|temperature range|step|byte|opcode|command|instruction)$/;
 
 /** What lists of pins have beside their numbers, names and types too: how many there are, and in which unit they are drawn. */
-const BESIDE_PINS = /^(qty|quantity|unit|device|status|bit|reset( (value|state))?)$/;
+const BESIDE_PINS = /^(parameter|qty|quantity|unit|device|status|bit|reset( (value|state))?)$/;
 
 /** True where words stand over limits, registers or orders: the heading of a table that is no pinout. */
 export const headsOtherTable = (cells: readonly string[], least = 2): boolean =>

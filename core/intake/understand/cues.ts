@@ -31,7 +31,7 @@ const CUES: readonly Cue[] = [
     against: SIGNALS,
     words: /\b(resistors?|capacitors?|inductors?|crystal|coil|ferrite|decoupl\w+|bypass\w*)\b/i,
     unless:
-      /\bpull-?(up|down)s?\b|\b(through|via)\b.{0,24}\b(resistor|capacitor)|\b(output|voltage) adjust|\badjusted (by|with)|\btrim|\bdivider\b|\bladder\b|\bstrap|\btermination\b|\bseries\b|\binternal(ly)? .{0,12}(resistor|capacitor)|\bno (external )?(resistor|capacitor)|\b(at|of|across) the (output|input|load|bulk) capacitor|\b(side|end) of (the |a )?(sense|shunt)\b|\b(coil|relay)s? driver?\b|\b(pull|tune|trim)s? the crystal\b/i,
+      /\bpull-?(up|down)s?\b|\b(through|via)\b.{0,24}\b(resistor|capacitor)|\b(output|voltage) adjust|\badjusted (by|with)|\btrim|\bdivider\b|\bladder\b|\bstrap|\btermination\b|\bseries\b|\binternal(ly)? .{0,12}(resistor|capacitor)|\bno (external )?(resistor|capacitor)|\bacross (the|an?) |\b(at|of|across) the (output|input|load|bulk) capacitor|\b(side|end) of (the |a )?(sense|shunt)\b|\b(coil|relay)s? driver?\b|\b(pull|tune|trim)s? the crystal\b/i,
   },
   {
     type: 'open-drain',
@@ -55,6 +55,9 @@ const CUES: readonly Cue[] = [
     words: /\bcurrent (flows|is drawn|is sunk|sink)\b/i,
     unless: /\bno current\b|\bsens|\bmeasur/i,
   },
+  // What comes out of a bridge goes into its amplifier.
+  { type: 'input', against: ['output'], name: /^V?IN\d?[PNM+\-−]?\d?$|^IN[PNM]\d?$/ },
+  { type: 'supply-out', against: ['output'], alone: true, name: /^VTT(REF)?\d?$/ },
   // Letters of a bus strobe that a cell, a motor or a soft start has too.
   {
     type: 'passive',
@@ -143,7 +146,7 @@ const CUES: readonly Cue[] = [
     type: 'supply-out',
     against: ['supply-in'],
     words:
-      /^\W*(switched )?(power )?supply (voltage )?(of|for|to) (the |an? )?(cards?|sim|sensors?|external|displays?|cameras?|antenna|microphones?)\b/i,
+      /^\W*(switched )?(power )?supply (voltage )?(of|for|to) (the |an? )?(cards?|sim|sensors?|external|peripherals?|displays?|cameras?|antenna|microphones?)\b/i,
   },
   {
     type: 'output',
@@ -163,7 +166,7 @@ const CUES: readonly Cue[] = [
     type: 'input',
     against: ['supply-in', 'supply-out'],
     words: /\b(detect(s|ion|or)?|sens(e|es|ing)|monitor(s|ing)?|measures?|watch(es)?)\b/i,
-    unless: /\b(suppl(y|ies)|power(s|ed)?|feeds?|rail|regulat\w+|not monitored)\b|\bsensed\b/i,
+    unless: /\b(suppl(y|ies)|power(s|ed)?|feeds?|rail|regulat\w+|not monitored)\b|\bsensed\b|\bphase[- ]detector\b/i,
   },
   {
     type: 'reserved',

@@ -21,13 +21,18 @@ const FLOATS_BY_ANOTHER = new RegExp(
   'g',
 );
 
+/** Nearly all descriptions speak of no such thing, and then need no closer look. */
+const MAY_FLOAT = /imped|hi-?z|stat/i;
+
 /** Said at the select, and true of the data: an output that floats while another terminal says so is asked. */
 export function doubtFloating(terminals: readonly Terminal[]): void {
-  for (const by of terminals)
-    for (const said of (by.description ?? '').matchAll(FLOATS_BY_ANOTHER)) {
+  for (const by of terminals) {
+    if (by.description === undefined || !MAY_FLOAT.test(by.description)) continue;
+    for (const said of by.description.matchAll(FLOATS_BY_ANOTHER)) {
       const name = said[1] ?? said[2];
       for (const t of terminals) if (t !== by && t.name === name) askOutput(t, `“${said[0]}” stands at ${by.name}`);
     }
+  }
 }
 
 /** Asks a plain output, unless it is asked already. */

@@ -9,7 +9,7 @@ const fromOrTo = (way: string): RegExp =>
 
 /** An order to wire a terminal, or the pad below a part, to ground. */
 export const TIED_TO_GROUND =
-  /^\W*(must be |should be )?(connect|tie|solder)(ed|d)?( this (pin|pad)| it)? to (the )?(\w+ )?(ground|gnd|vss)\b/i;
+  /^\W*((must be |should be )?(connect|tie|solder)(ed|d)?( this (pin|pad)| it)? )?to (the )?(\w+ )?(ground|gnd|vss)\b/i;
 
 /** What is said of inputs, outputs and terminals that go both ways, in the words of many makers. */
 export const SIGNAL_WORDINGS: readonly Wording[] = [
@@ -106,8 +106,20 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
   {
     type: 'output',
     weight: 4.5,
-    words: /^\W*(coil|winding|relay|lamp|led|heater|valve|solenoid|fan|motor|buzzer) drive\b/i,
+    words: /^\W*(coil|winding|relay|lamp|led|heater|valve|solenoid|fan|motor|buzzer|horn|speaker|piezo|base|earpiece) drive\b/i,
     unless: /\binput\b|\bsupply\b/i,
+  },
+  { type: 'output', weight: 5, words: /^\W*drives (the|an?|one|either|both) /i, unless: /\binputs?\b|\bsupply\b/i },
+  {
+    type: 'input',
+    weight: 6,
+    words: /^\W*(above|below|over|under) [\d.]+ ?m?V(,| it)? (turns|enables|starts|stops|shuts|disables|selects|resets)\b/i,
+  },
+  {
+    type: 'input',
+    weight: 5.5,
+    words:
+      /^[^.;]{0,40}\b(comparator|amplifier|converter|receiver|microphone)\b[,:(]* ?(positive|negative|inverting|non-?inverting)\)?\W*$/i,
   },
   {
     type: 'input',

@@ -11,7 +11,7 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
   {
     type: 'supply-in',
     weight: 5,
-    name: /^(?!.*(_EN|_?(DET|DETECT|SENSE|SNS|MON|OK|GOOD|FLT|FAULT|CTRL|(?<!VC)SEL|STAT))\d*$)(?:[ADPI]?V(CC|DD|BAT|IO|PP|EE|BB|LOGIC|DDA|DDIO|CCIO|CCINT|CCAUX|DDQ|S(?!S|YNC|EN|ADJ|ET)|SUP|SUPPLY|BUS|M|PA|RF|PLL)(_?[A-Z0-9]+)?\+?$|(AVDD|DVDD|IOVDD|DVCC|AVCC|PVDD|PVIN|AVIN|VIN|VBAT|VPWR|HVDD|LVDD|OVDD)(_?[A-Z0-9]+)?$|[A-Z]{1,5}_?V(DD|CC)\d*$|V[+\-−]$|[+\-−]VS?$|VS[+\-−]$|VDD[A-Z0-9_.]*$|VCC[A-Z0-9_.]*$|V\d+P\d+$)/i,
+    name: /^(?!.*(_EN|_?(DET|DETECT|SENSE|SNS|MON|OK|GOOD|FLT|FAULT|CTRL|(?<!VC)SEL|STAT))\d*$)(?:[ADPI]?V(CC|DD|BAT|IO|PP|NN|LL|EE|BB|LOGIC|DDA|DDIO|CCIO|CCINT|CCAUX|DDQ|S(?!S|YNC|EN|ADJ|ET)|SUP|SUPPLY|BUS|M|PA|RF|PLL)(_?[A-Z0-9]+)?\+?$|(V?LDO_?IN|AVDD|DVDD|IOVDD|DVCC|AVCC|PVDD|PVIN|AVIN|VIN|VBAT|VPWR|HVDD|LVDD|OVDD)(_?[A-Z0-9]+)?$|[A-Z]{1,5}_?V(DD|CC)\d*$|V[+\-−]$|[+\-−]VS?$|VS[+\-−]$|VDD[A-Z0-9_.]*$|VCC[A-Z0-9_.]*$|V\d+P\d+$)/i,
   },
   // A voltage is a rail's name.
   { type: 'supply-in', weight: 4, name: /^[+-]?\d{1,2}(\.\d{1,2})?V\d{0,2}(_?(AUX|SB|A|D|IO))?$/i },
@@ -38,7 +38,7 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
   {
     type: 'input',
     weight: 3,
-    name: /^(CLK|CLKIN|SCLK|SCK|SCL|TCK|TDI|TMS|TRST|MOSI|SDI|DIN|SDIN|RXD?|CS|SS|CE|OE|WE|RD|WR|EN|ENABLE|RESET|RST|SHDN|PWDN|AIN\d*|IN|IN[+\-−]|IN[AB]|IN\d+|IN\d*[+\-−PN]|INP|INN|FB|SYNC|BOOT\d|MODE\d*|SEL\d*|ADDR\d*|A\d+|REF_?IN[+\-−PN]?|VREF[+\-−]|CONVST|LDAC|WP|HOLD)$/i,
+    name: /^(CLK|CLKIN|SCLK|SCK|SCL|TCK|TDI|TMS|TRST|MOSI|SDI|DIN|SDIN|SDA_?IN|RXD?|CS|SS|CE|OE|WE|RD|WR|EN|ENABLE|RESET|RST|SHDN|PWDN|AIN\d*|IN|IN[+\-−]|IN[AB]|IN\d+|IN\d*[+\-−PN]|INP|INN|V?FB\d?|SYNC|BOOT\d|MODE\d*|SEL\d*|ADDR\d*|A\d+|REF_?IN[+\-−PN]?|VREF[+\-−]|CONVST|LDAC|WP|HOLD)$/i,
   },
   {
     type: 'input',
@@ -60,7 +60,7 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
   {
     type: 'output',
     weight: 3,
-    name: /^(OUT|OUT[+\-−]|OUT[AB]|OUT\d+|OUT\d*[+\-−PN]|VOUT\d*|VOUT[A-D]|DOUT|SDO|MISO|TDO|TXD?|BUSY|DRDY|CLKOUT|AOUT\d*|Q\d*|PGOOD|PG)$/i,
+    name: /^(OUT|OUT[+\-−]|OUT[AB]|OUT\d+|OUT\d*[+\-−PN]|VOUT\d*|VOUT[A-D]|DOUT|SDA_?OUT|SDO|MISO|TDO|TXD?|BUSY|DRDY|CLKOUT|AOUT\d*|Q\d*|PGOOD|PG)$/i,
   },
   {
     type: 'bidirectional',

@@ -39,6 +39,9 @@ const BESIDE = [
   /\b((?:[A-Z]+\d* (?:and|or) )?OUT\w{0,4} (?:are|is) )(?:three|tri|3)-?stated\b/g,
   /\b()(?:in|out)puts?(?= (?:go|goes|becomes?|floats?|stays?|remains?)\b)/gi,
   /\b()(?:[Ii]n|[Oo]ut)puts?(?= [A-Z0-9]{1,4} (?:low|high)\b(?!-))/g,
+  // `turns the output transistor on`, `high while the input is locked`
+  /\b(the (?:[\w-]+ ){0,2})(?:in|out)puts?(?= (?:transistor|MOSFET|FET|stage|device)s?\b)/gi,
+  /\b((?:while|when|whenever|if|until|unless|as long as|after|before) (?:the |an? |its |both |all )(?:[\w-]+ )?)(?:in|out)puts?(?= (?:is|are|was|has|have)\b)/gi,
   /\b()(?:in|out)puts?(?= (?:sens(?:e|ing)|frequency|swing|slew|impedance|amplitude|power level)\b)/gi,
 ];
 

@@ -62,6 +62,7 @@ export interface Said {
 /** Weighs what the type column, the description and the name say of a type. */
 export function weighType({ name, code, description, told: cell }: Said): TypeConclusion {
   const told = ofPowerOutput(cell, name, description);
+  const goesOut = evidenceOfName(name).some((n) => n.type === 'output' && n.weight >= 4.5);
   const words = [
     ...groundPad(name, description),
     ...testTerminal(name, description),
@@ -71,6 +72,8 @@ export function weighType({ name, code, description, told: cell }: Said): TypeCo
     // The drain of a bus's clock is the master's, where the column says that the clock comes in.
     .filter((e) => !(e.type === 'open-drain' && exactOf(told) === 'input' && /^SCL/i.test(name)))
     .filter((e) => !isOfAnother(e, name))
+    // `Clock for more phases`, said of CLKOUT, tells what goes out.
+    .filter((e) => !(e.type === 'input' && e.weight <= 4 && goesOut))
     .map((e) => ofPower(e, told))
     .sort((a, b) => b.weight - a.weight);
   const named = evidenceOfName(name).map((e) => ofPower(e, told));
@@ -159,7 +162,7 @@ const testTerminal = (name: string, description: string): Evidence[] =>
 
 /** The pad below a part is no input that is tied: where it is to be soldered to ground it is one. */
 const groundPad = (name: string, description: string): Evidence[] =>
-  /^(EP|E-?PAD|(PWR|THERMAL|EXPOSED|POWER)?[ _-]?PAD|TAB|DAP|SLUG|PADDLE)\d?$/i.test(name) && TIED_TO_GROUND.test(description)
+  /^(EP|THERMAL|E-?PAD|(PWR|THERMAL|EXPOSED|POWER)?[ _-]?PAD|TAB|DAP|SLUG|PADDLE)\d?$/i.test(name) && TIED_TO_GROUND.test(description)
     ? [evidence('ground', 5.5, `name ${name} and “${TIED_TO_GROUND.exec(description)![0].trim()}”`)]
     : [];
 
@@ -227,7 +230,7 @@ function sharpen(told: Evidence[], words: Evidence[], named: Evidence[]): Voices
   const narrowed = (e: Evidence): Evidence => (isHeld(e.type) ? { ...e, type: exact! } : e);
   // A hint such as "clock" beside an exact code only says what the signal is for: a clock can be an output.
   // So is a line of a bus beside a column and a name that say one direction.
-  const isNamed = named.some((n) => n.type === exact);
+  const isNamed = named.some((n) => n.type === exact || COVERS[exact!]?.includes(n.type));
   const isHint = (e: Evidence) =>
     exact !== undefined && e.type !== exact && (e.weight <= 4 || (isNamed && e.type === 'bidirectional' && e.weight <= 5.5));
   for (const e of words) add(isHint(e) ? { ...e, weight: Math.min(e.weight, 4) * 0.8 } : narrowed(e));

@@ -60,7 +60,7 @@ export const WORDINGS: readonly Wording[] = [
     weight: 7,
     words: /\b(inductor|coil|winding|antenna coil)\b/i,
     unless:
-      /\b(motor|phase [a-z0-9])\b|\bsense input\b|\b(coil|winding|relay)s? driver?s?\b|\bdrives? (the |a |one )?(coil|winding|relay)|\b(winding|coil)( [a-z0-9+−-]{1,3})? (driver |drive )?outputs?\b|\bbridge output\b|\b(inductor|coil) current\b/i,
+      /\b(motor|phase [a-z0-9])\b|\bsense input\b|\b(coil|winding|relay)s? driver?s?\b|\bdrives? ([\w-]+ ){0,5}(coil|winding|relay)|\b(winding|coil)( [a-z0-9+−-]{1,3})? (driver |drive )?outputs?\b|\bbridge output\b|\b(inductor|coil) current\b/i,
   },
   {
     type: 'passive',
@@ -100,7 +100,7 @@ export const WORDINGS: readonly Wording[] = [
   {
     type: 'passive',
     weight: 6.5,
-    words: /(^|[;,.:] *)\d[\d.]* ?[kM]?(Ω|ohms?\b)( resistor)? (from this pin )?to ([ADP]?GND|VSS|ground)\b/i,
+    words: /(^|[;,.:] *)\d[\d.]* ?[kM]?(Ω|ohms?\b)( resistor)? (from this pin )?to ([ADP]?GND|VSS|VEE|ground)\b/i,
     unless: /\bpull|\bterminat|\binternal/i,
     isAdvice: true,
   },
@@ -128,6 +128,13 @@ export const WORDINGS: readonly Wording[] = [
     weight: 7,
     words: /\bcompensation network (is |must be )?(placed|connected|between|from)\b|\bconnect (a|the) (\w+ )?compensation network\b/i,
   },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words:
+      /^\W*rc (network|components?|timing)\b|^\W*([\w-]+ )?(resistor|capacitor)s? of (the |an? )?(\w+ )?(oscillator|timer|filter|demodulator|ramp|loop)\b|^\W*soft[- ]start\b[^.]{0,60}\bcapacitor\b/i,
+  },
+  { type: 'passive', weight: 6.5, words: /^\W*switch(ing)?[- ]node\b/i },
   // Contacts and poles of relays and switches.
   {
     type: 'passive',
@@ -169,7 +176,7 @@ export const WORDINGS: readonly Wording[] = [
   {
     type: 'passive',
     weight: 6.5,
-    words: /\bresistor (sets|from|to (ground|gnd|agnd|vss)|between this)\b/i,
+    words: /\bresistor (sets|from|to (ground|gnd|agnd|vss|vee)|between this)\b/i,
     unless: /\bpull-?(up|down)\b/i,
     isAdvice: true,
   },
@@ -244,6 +251,13 @@ export const WORDINGS: readonly Wording[] = [
   },
   // `1.2 V core, generated inside`
   { type: 'supply-out', weight: 7, words: /\b\d[\d.]* ?V\b[^.;]{0,24}\bgenerated (inside|internally|on[- ]chip)\b/i },
+  { type: 'supply-out', weight: 7, words: /\b\d[\d.]* ?V (of|from|by) (the |an? )?(internal|on-chip) (regulator|ldo)\b/i },
+  // A supply's name and no more: `5 V for the prescaler`.
+  {
+    type: 'supply-in',
+    weight: 5,
+    words: /^\W*[+−-]?\d[\d.]* ?V (for|of) (the )?(?!.*\b(out|outputs?|resistor|external|reference|internal)\b)/i,
+  },
   {
     type: 'supply-out',
     weight: 6.5,
@@ -256,7 +270,7 @@ export const WORDINGS: readonly Wording[] = [
     words: /\bopen[- ](drain|collector)\b/i,
     unless: /\b(not|no) open[- ]drain\b|\bopen[- ]drain tolerant\b/i,
   },
-  { type: 'open-drain', weight: 7, words: /\bNMOS (\w+ )?output\b|\b[Cc]ollector output\b/ },
+  { type: 'open-drain', weight: 7, words: /\bNMOS (\w+ )?output\b|\b[Cc]ollector output\b|\bwired[- ](or|and)\b/ },
   // Which of the two is set by the user: it is an output either way.
   {
     type: 'output',
@@ -271,7 +285,7 @@ export const WORDINGS: readonly Wording[] = [
     words:
       /\b(three|tri|3)[- ]?state(d|able)?\b|\bhigh[- ]impedance (when|while|if|unless|output)\b|\bhi-?z (when|while|if|unless)\b|\bhigh[- ]impedance (in|during) the other\b/i,
     unless:
-      /\b(input|bidirectional|inputs?\/outputs?|i\/o)\b|\b(three|tri|3)[- ]?state (control|enable|mode|output[- ](mode )?(enable|control))|\binto (three|tri|3)[- ]?state\b|\b(three|tri|3)-?states (the|all)\b|^\W*(\w+ )?outputs?[- ]enable\b/i,
+      /\b(input|bidirectional|inputs?\/outputs?|i\/o)\b|\b(three|tri|3)[- ]?state (control|enable|mode|output[- ](mode )?(enable|control))|\binto (three|tri|3)[- ]?state\b|\b(three|tri|3)-?states (the|all)\b|^\W*(three|tri|3)-?state:|^\W*(\w+ )?outputs?[- ]enable\b/i,
   },
   // Said of the terminal itself it is as good in the last sentence as in the first.
   {
