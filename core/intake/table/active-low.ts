@@ -137,9 +137,12 @@ const lowByBar = (stem: string, acts: string): ActiveLow =>
   KNOWN.test(stem) ? { activeLow: true, because: `B on ${stem}, “${acts}”` } : perhapsByBar(stem, acts);
 
 /** Names whose last letter is B for bar more often than not: where nothing is said of a level, it is asked. */
-const PERHAPS_BAR = /^(S?CS|RST|RESET|OE|WE|IRQ|INT)B$/;
+const PERHAPS_BAR = /^(S?CS|RST|RESET|OE|WE|IRQ|INT|SD|PD|SHDN|PWDN|FLT|FAULT)B$/;
+/** SDA beside SDB is a bus's data line, and no other channel. */
 const byBarAlone = (name: string, names: ReadonlySet<string>, description: string): ActiveLow =>
-  names.has(name.replace(/B$/, 'A')) || SAYS_HIGH.test(description) || /\bport b\b|\b(channel|unit|bank|side) b\b/i.test(description)
+  (name !== 'SDB' && names.has(name.replace(/B$/, 'A'))) ||
+  SAYS_HIGH.test(description) ||
+  /\bport b\b|\b(channel|unit|bank|side) b\b/i.test(description)
     ? NOT_LOW
     : { activeLow: true, unsure: `B on ${name.slice(0, -1)} can mean active low` };
 

@@ -1,5 +1,5 @@
 import { readActiveLow } from './active-low';
-import { packageIn, roleOfHeading } from './headings';
+import { headingWorth, packageIn, roleOfHeading } from './headings';
 import { alternatesIn, cleanName, expandNames, findVectors, listAlternates } from './names';
 import { brokenName, roomForNames } from './broken-names';
 import { isTypePhrase, typeInOneLine } from '../understand/type-codes';
@@ -168,6 +168,7 @@ describe('active low', () => {
     ['PGOOD', 'Goes low to indicate a fault', false],
     ['RST', 'Reset low; has an internal pull-up', true],
     ['CSB', 'Serial port chip select (active low)', true],
+    ['PDB', 'Power-down while low', true],
     ['OEB', 'Output driver enable. Low = enabled, high = disabled', true],
     ['NRSTPD', 'Not reset and power-down', true],
     ['CSB', 'Chip select of port B', false],
@@ -192,6 +193,8 @@ describe('active low', () => {
     ['DRDY', 'Goes low when a new result is there, high when it was read'],
     ['IDLE', 'Low keeps only the oscillator alive'],
   ])('asks about %s (%s)', (name, description) => expect(readActiveLow(name, false, description, names).unsure).toBeDefined());
+  it('does not take SDB for a channel beside the data line SDA', () =>
+    expect(readActiveLow('SDB', false, 'Shutdown pin', new Set(['SDA', 'SDB'])).unsure).toBeDefined());
   it('believes an overbar', () => expect(readActiveLow('X', true, '', names)).toEqual({ activeLow: true, because: 'overbar' }));
 });
 
@@ -214,9 +217,19 @@ describe('headings', () => {
     ['Active level', 'activeLow'],
     ['I/O, Type', 'type'],
     ['Function in SPI mode', 'description'],
+    ['Mode 1 pin function', 'description'],
+    ['Parameter', 'description'],
     ['Minimum', undefined],
     ['', undefined],
   ])('“%s”', (text, role) => expect(roleOfHeading(text)).toBe(role));
+
+  it.each<[string[], number]>([
+    [['Pin', 'Symbol', 'Parameter'], 3],
+    [['Pin', 'Symbol', 'Parameter', 'Min'], 0],
+    [['Symbol', 'Parameter', 'Rating'], 0],
+    [['Pad', 'Name', 'X', 'Y'], 2],
+    [['Pad', 'VSUB', 'Supply', 'Substrate; must be wired to the lowest voltage'], 0],
+  ])('%j are %i headings', (cells, worth) => expect(headingWorth(cells)).toBe(worth));
 
   it.each<[string, string | undefined, number | undefined]>([
     ['SO-14', 'SO-14', 14],

@@ -33,11 +33,14 @@ export const markDoubt = (name: string, printed: string): Doubt => ({
 });
 
 /** Takes footnote marks off a name and collapses white space. `unsure` where a mark could belong to the name. */
-export function cleanName(text: string, notes: Notes): { name: string; overbar: boolean; partly?: boolean; unsure?: string } {
+export function cleanName(
+  text: string,
+  notes: Notes,
+): { name: string; overbar: boolean; partly?: boolean; behind?: boolean; unsure?: string } {
   // Most names are plain words, which no note or bar can hide in.
   if (/^[A-Za-z][A-Za-z0-9_]*$/.test(text)) return { name: text, overbar: false };
   const spaced = text.replace(/\s+/g, ' ').trim();
-  const { overbar, partly } = readBar(spaced);
+  const { overbar, partly, behind } = readBar(spaced);
   let name = spaced
     .replace(/[\u0305\u0304\u0332]/g, '')
     .replace(SUPERSCRIPTS, '')
@@ -54,14 +57,15 @@ export function cleanName(text: string, notes: Notes): { name: string; overbar: 
   // Braces are a program's marks around names, and no part of any.
   if (/[{}]/.test(name)) unsure = name;
   if (name.endsWith('*') && notes.marks.has('*')) name = name.slice(0, -1).trim();
-  return { name, overbar, ...(partly ? { partly } : {}), ...(unsure === undefined ? {} : { unsure }) };
+  return { name, overbar, ...(partly ? { partly } : {}), ...(behind ? { behind } : {}), ...(unsure === undefined ? {} : { unsure }) };
 }
 
 /**
  * Whether a name stands under an overbar. In `PA0/RST` with a bar over RST only, the printed name itself is not low-active;
- * `partly` where a bar covers some of it, as in `R/W` with a bar over W: that says two things.
+ * `partly` where a bar covers some of it, as in `R/W` with a bar over W: that says two things; `behind` where one stands over
+ * another name only.
  */
-function readBar(text: string): { overbar: boolean; partly: boolean } {
+function readBar(text: string): { overbar: boolean; partly: boolean; behind?: boolean } {
   const share = (part: string) => {
     const bars = part.match(/[\u0305\u0304\u0332]/g)?.length ?? 0;
     return bars / Math.max(1, part.replace(/[\u0305\u0304\u0332]|[^A-Za-z0-9\u0305]/g, '').length);
@@ -72,7 +76,7 @@ function readBar(text: string): { overbar: boolean; partly: boolean } {
   const shares = parts.map(share);
   if (shares.every((s) => s === 0)) return { overbar: false, partly: false };
   if (isShort) return { overbar: shares.every((s) => s > 0.7), partly: !shares.every((s) => s > 0.7) };
-  return { overbar: share(main) > 0.6, partly: share(main) > 0 && share(main) < 0.75 };
+  return { overbar: share(main) > 0.6, partly: share(main) > 0 && share(main) < 0.75, behind: share(main) === 0 };
 }
 
 const INDEX_RANGE = /^(.*?)\s?[[(<](\d{1,4})\s*(?::|-|–|—|\.\.+|…|to)\s*(\d{1,4})[\])>](.*)$/;

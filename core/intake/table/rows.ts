@@ -67,6 +67,8 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   // `GPIO0–` over a list of numbers is a range that lost its end; `V–` and `IN1–` alone are names.
   if (/[/,_]$/.test(clean.name) || (single && most > 1 && /[–-]$/.test(clean.name)))
     doubts.push({ field: 'name', reason: `“${clean.name}” ends as if it went on.` });
+  // `DOUT/DRDY` with a bar over DRDY: of which of them the words are told is not said.
+  if (clean.behind && /\blow\b/i.test(description)) doubts.push(levelDoubt('A bar stands over another of its names.'));
   if (clean.partly) doubts.push(levelDoubt('A bar stands over a part of the name.'));
   // The dash of an empty column beside it, or the number where others have the dash.
   if (DASH_BEHIND.test(clean.name) || (notes.haveDashes && /\S \d{1,3}$/.test(clean.name)))

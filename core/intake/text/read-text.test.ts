@@ -488,3 +488,13 @@ describe('columns that hold more than one thing', () => {
       ['SDA'],
     ]));
 });
+
+it('asks whose the low level is where a bar stands over another of the names', () => {
+  const low = 'D\u0305R\u0305D\u0305Y\u0305';
+  const proposal = good(
+    readText(`Pin,Name,Type,Description\n1,DOUT/${low},O,Data with ready flag; active low\n2,VDD,P,Supply\n3,GND,G,Ground\n`),
+  );
+  expect(terminalsIn(proposal)[0]!.doubts).toEqual([
+    expect.objectContaining({ field: 'activeLow', reason: 'A bar stands over another of its names.' }),
+  ]);
+});

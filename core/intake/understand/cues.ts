@@ -20,6 +20,10 @@ interface Cue {
 /** Types that a signal can be taken for. */
 const SIGNALS: readonly ElectricalType[] = ['input', 'output', 'bidirectional', 'three-state'];
 
+/** An open terminal is no more than advice where it is not used, or may be wired as well. */
+const ONLY_ADVICE =
+  /\bno[- ]connect|\bnot connected\b|\bno internal\b|\bif (it is )?(not used|unused|not needed)\b|\bwhen (not used|unused)\b|\b(can|may|do not|should not|never|not) (be )?(leave|left)\b|\bunused\b|\bunless\b|\bor (leave|left)\b|\bdefaults\b/i;
+
 /**
  * What is no evidence for a type and yet shows in many terminals of it: a conclusion that leaves it out has to be looked at.
  * Better ten doubts too many than one wrong type on the board.
@@ -58,6 +62,15 @@ const CUES: readonly Cue[] = [
   // What comes out of a bridge goes into its amplifier.
   { type: 'input', against: ['output'], name: /^V?IN\d?[PNM+\-−]?\d?$|^IN[PNM]\d?$/ },
   { type: 'supply-out', against: ['output'], alone: true, name: /^VTT(REF)?\d?$/ },
+  { type: 'output', against: ['passive'], name: /^[UVW](O|OUT)?\d?$|OUT/, words: /\b(coil|winding)\b/i },
+  // A resistor hangs on it, whatever its column says and its words leave out.
+  {
+    type: 'passive',
+    against: SIGNALS,
+    alone: true,
+    name: /^([IR]_?SET|R_?EXT|R_?BIAS|R_?OSC|RT)\d?$/,
+    unless: /\b(voltage|logic|divider|digital|pwm|resistors?)\b/i,
+  },
   // Letters of a bus strobe that a cell, a motor or a soft start has too.
   {
     type: 'passive',
@@ -177,9 +190,16 @@ const CUES: readonly Cue[] = [
   {
     type: 'reserved',
     against: ['no-connect', 'supply-in', 'input', 'output'],
-    words: /\b(leave|keep|left|kept) (it |this pin )?(open|floating|unconnected)\b/i,
-    unless:
-      /\bno[- ]connect|\bnot connected\b|\bno internal\b|\bif (it is )?(not used|unused|not needed)\b|\bwhen (not used|unused)\b|\b(can|may|do not|should not|never|not) (be )?(leave|left)\b|\bunused\b|\bunless\b|\bor (leave|left)\b|\bdefaults\b/i,
+    // NC says that nothing is inside.
+    name: /^(?!N\.?\/?C\.?_?\d*$)/,
+    words: /\b(leave|left) (it |this pin )?(open|floating|unconnected)\b/i,
+    unless: ONLY_ADVICE,
+  },
+  {
+    type: 'reserved',
+    against: ['no-connect', 'supply-in', 'input', 'output'],
+    words: /\b(keep|kept) (it |this pin )?(open|floating|unconnected)\b/i,
+    unless: ONLY_ADVICE,
   },
   // A switch to the upper rail leaves its output open where it is off.
   {
@@ -225,7 +245,7 @@ const CUES: readonly Cue[] = [
     weak: true,
     against: ['ground'],
     words: /\b(floating|bootstrap|source of|emitter|drain of|sense|switch(ing)? node)\b/i,
-    unless: /\b(exposed|thermal) (pad|paddle)\b/i,
+    unless: /\b(exposed|thermal) (pad|paddle)\b|^\W*((power|analog(ue)?|digital|signal) )?ground\b/i,
   },
   {
     type: 'ground',
@@ -278,7 +298,7 @@ const CUES: readonly Cue[] = [
   { type: 'passive', against: ['input', 'output'], words: /\boscillator\b/i, name: /^(OSC|XTAL|XT|X)_?(IN|OUT|I|O|\d)\d?$/i },
   // A column of directions says which end of a crystal it is.
   { type: 'passive', against: ['input', 'output'], alone: true, name: /^(OSC|XTAL|XT)_?(IN|OUT|I|O)\d?$/i, unless: /\b(clock|external)\b/i }, // prettier-ignore
-  { type: 'passive', against: SIGNALS, words: /\bbootstrap\b/i, unless: /\bbootstrap (mode|supply voltage monitor)\b/i },
+  { type: 'passive', against: SIGNALS, words: /\bboot[- ]?strap\b/i, unless: /\bboot[- ]?strap (mode|supply voltage monitor)\b/i },
   {
     type: 'supply-out',
     against: ['passive'],

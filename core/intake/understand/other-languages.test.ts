@@ -21,7 +21,7 @@ it.each([
   ['Beschreibung', 'description'],
   ['复用功能', 'alternates'],
   ['Gruppe', 'group'],
-  ['参数', undefined],
+  ['参数', 'description'],
 ])('over a column %s says %s', (heading, role) => expect(roleOfHeading(heading)).toBe(role));
 
 it.each([

@@ -9,7 +9,7 @@ const fromOrTo = (way: string): RegExp =>
 
 /** An order to wire a terminal, or the pad below a part, to ground. */
 export const TIED_TO_GROUND =
-  /^\W*((must be |should be )?(connect|tie|solder)(ed|d)?( this (pin|pad)| it)? )?to (the )?(\w+ )?(ground|gnd|vss)\b/i;
+  /^\W*((must be |should be )?(connect|tie|solder)(ed|d)?( this (pin|pad)| it)? )?to (the )?(\w+ )?(ground|[adp]?gnd|vss)\b/i;
 
 /** What is said of inputs, outputs and terminals that go both ways, in the words of many makers. */
 export const SIGNAL_WORDINGS: readonly Wording[] = [
@@ -109,6 +109,12 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
     words: /^\W*(coil|winding|relay|lamp|led|heater|valve|solenoid|fan|motor|buzzer|horn|speaker|piezo|base|earpiece) drive\b/i,
     unless: /\binput\b|\bsupply\b/i,
   },
+  // What each of two rails does that it may be wired to.
+  {
+    type: 'input',
+    weight: 6,
+    words: /\bconnect(ed)? to \w+ (to|for) [^.;,]{1,40},? (or|and) to \w+ (to|for) \w/i,
+  },
   { type: 'output', weight: 5, words: /^\W*drives (the|an?|one|either|both) /i, unless: /\binputs?\b|\bsupply\b/i },
   {
     type: 'input',
@@ -195,7 +201,7 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
   },
   { type: 'bidirectional', weight: 5, words: /\b(command|request) ?(\/|and) ?(response|reply)\b/i },
   // The part is the master: its clock goes out.
-  { type: 'output', weight: 3.5, words: /\b(i²c|i2c|spi) master (serial )?clock\b/i },
+  { type: 'output', weight: 3.5, words: /\b(i²c|i2c|spi) master (serial )?clock\b|\bclock master\b/i },
   // Read at reset: whatever the terminal is later, it is an input then.
   { type: 'input', weight: 2.9, words: /\bstrap(s|ping|ped)?\b|\b(latched|sampled) (at|on|during) (reset|power[- ]?(up|on))\b/i },
   // A hint only: what is tied to ground can be an input that is not used.
@@ -210,6 +216,6 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
     words:
       /\b(selects?|enables?|enable|chip[- ]select|reset|shut-?down|power-?down|clock|strobe|strap|trigger|address (bit|line|LSB|MSB|input)s?|bit of the (device |target )?address|mode (pin|select)|output[- ]enable|output[- ]disable|output[- ]control|write[- ]protect|receive(d)? data|feedback|sense|non-?inverting|inverting|set pin|control pin|logic (level )?(high|low) (to|for)|pull (high|low) to|tie (high|low)|drive (high|low) to)\b/i,
     unless:
-      /\boutputs?\b(?![- ](enable|disable|control))|\boutput (of|from)\b|\bsuppl(y|ies)\b|\bsense resistor\b|\bpulls?\b.*\blow when\b/i,
+      /\boutputs?\b(?![- ](enable|disable|control))|\boutput (of|from)\b|\bsuppl(y|ies)\b|\bcarrier sense\b|\bsense resistor\b|\bpulls?\b.*\blow when\b/i,
   },
 ];

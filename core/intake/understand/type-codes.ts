@@ -130,7 +130,7 @@ function ofBuffers(parts: Evidence[]): Evidence[] {
 function phrase(text: string, because: string): Evidence[] {
   if (/^\s*(analog(ue)?|digital)( signal)?\s*$/i.test(text)) return meant('analog', because);
   if (
-    /^\s*(power|supply|power supply|power pins?|supply pins?|(power|supply)\s*(\/|and|or)\s*ground|ground\s*(\/|and|or)\s*(power|supply)|supply voltage)\s*$/i.test(
+    /^\s*(power|supply|(analog(ue)?|digital|i\/?o|core) (supply|power)|power supply|power pins?|supply pins?|(power|supply)\s*(\/|and|or)\s*ground|ground\s*(\/|and|or)\s*(power|supply)|supply voltage)\s*$/i.test(
       text,
     )
   )

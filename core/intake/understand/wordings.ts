@@ -21,7 +21,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'reserved',
     weight: 9,
     words:
-      /\bdo not connect\b|\bdo not use\b(?! (it |this |this pin |the pin )?(for|to|as|in)\b)|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\b(manufacturing|production) test|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|^\W*(factory |scan |production )?test( (input|output|signal)s?\b|(?=[;,.:]))(?!.*\b(not used|unused|resistor|capacitor)\b).*\b(leave|float|open|tie|tied|connected|ground)|\bmust be left (open|floating|unconnected)\b|\bno[- ]connect(ion)?s?\b.{0,12}\bmust be (connected|tied|grounded|left|kept)\b|\b(tie|connect|strap|short)(ed)? (this pin )?to \w+ (for|in) normal (operation|use|mode)\b|^\W*internally connected\b(?! (to|with)\b)|^\W*not used[,;.] *(connect|tie|leave|must|strap)|^\W*production only\b/i,
+      /\bdo not connect\b(?! (it |this |this pin )?(to )?(any |an |other )?(external |additional |other )?(loads?|circuit|rails?|suppl))|\bdo not use\b(?! (it |this |this pin |the pin )?(for|to|as|in)\b)|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\b(manufacturing|production) test|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|^\W*(factory |scan |production )?test( (input|output|signal)s?\b|(?=[;,.:]))(?!.*\b(not used|unused|resistor|capacitor)\b).*\b(leave|float|open|tie|tied|connected|ground)|\bmust be left (open|floating|unconnected)\b|\bno[- ]connect(ion)?s?\b.{0,12}\bmust be (connected|tied|grounded|left|kept)\b|\b(tie|connect|strap|short)(ed)? (this pin )?to \w+ (for|in) normal (operation|use|mode)\b|^\W*internally connected\b(?! (to|with)\b)|^\W*not used[,;.] *(connect|tie|leave|must|strap)|^\W*production only\b/i,
     unless: /\bno internal connection\b|\breserved for future use in\b/i,
   },
   // What the output is to be set by is no output.
@@ -94,7 +94,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'passive',
     weight: 6.5,
     words:
-      /\bboot-?strapped\b|\bcapacitor (to|from) (SW|LX|PH|PHASE|HS)\d?\b|^\W*connection (of|for) (the |an? )?(\w+ )?(capacitor|resistor|crystal|coil|inductor)\b|^\W*(\w+ )?resistor of \d/i,
+      /\bboot-?strapped\b|\bboot[- ]?strap(?! mode)\b.{0,120}\bcapacitor\b|\bcapacitor (to|from) (SW|LX|PH|PHASE|HS)\d?\b|^\W*connection (of|for) (the |an? )?(\w+ )?(capacitor|resistor|crystal|coil|inductor)\b|^\W*(\w+ )?resistor of \d/i,
     unless: /\bpull-?(up|down)\b|\bboot-?strapped (output|signal)/i,
   },
   {
@@ -199,7 +199,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'ground',
     weight: 7,
     words:
-      /\b(analog(ue)?|digital|power|signal|supply|common|circuit|logic|rf|chassis|core|i\/?o|driver|output|input|high-side|low-side|side [12ab]|isolated)? ?grounds?\b(?! (plane )?(sense|sensing|fault|detect|feedback|reference input))|\b0 ?V (supply|reference|rail)\b|\(0 ?V\)|\bvss\b|\b(supply|power|low[- ]side|logic|signal) return\b(?! (of|from) (the |an? )?(sensor|transducer|bridge|load|shunt|winding|coil|lamp))|\breturn for\b/i,
+      /\b(analog(ue)?|digital|power|signal|supply|common|circuit|logic|rf|chassis|core|i\/?o|driver|output|input|high-side|low-side|side [12ab]|isolated)? ?grounds?\b(?! (plane )?(sense|sensing|fault|detect|feedback|reference input))|\b0 ?V (supply|reference|rail)\b|\(0 ?V\)|\bvss\b|\b(supply|power|low[- ]side|logic|signal) return\b|^\W*return of the (low-side|lower|gate|logic|output) (gate )?(driver|stage|supply)s?\b(?! (of|from) (the |an? )?(sensor|transducer|bridge|load|shunt|winding|coil|lamp))|\breturn for\b/i,
     unless:
       /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bfloating\b|\b(to|or) (vdd or |vcc or )?(vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if|through|via)\b|\bsens(e|ing) of\b|\bground is \d/i,
   },
@@ -225,7 +225,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'supply-in',
     weight: 7,
     words:
-      /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate([- ]drive)?|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power |voltage )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|^\W*((analog(ue)?|digital|core|logic|i\/?o|pll|rf|and) )+power\b(?!\W*(down|good|on|up|fail|save|mode|amp|ground|output|stage|enable|control|switch|return))|^\W*\d[\d.]* ?V (power )?source\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|saving|mode|amp|ground|output|stage|enable|source|key|button|request|sequenc|detect|select|control|switch|state|status|cycl|indicat|monitor|sens|level|hold|off))|\bsupply\s*$/i,
+      /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate([- ]drive)?|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power |voltage )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|^\W*((analog(ue)?|digital|core|logic|i\/?o|pll|rf|and) )+power\b(?!\W*(down|good|on|up|fail|save|mode|amp|ground|output|stage|enable|control|switch|return))|^\W*\d[\d.]* ?V (power )?source\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|saving|limit|mode|amp|ground|output|stage|enable|source|key|button|request|sequenc|detect|select|control|switch|state|status|cycl|indicat|monitor|sens|level|hold|off))|\bsupply\s*$/i,
     unless:
       /\b(supply|battery|power|v?bus|charger|adapter)( (supply|source|input))* (current|sense|sensing|monitor|good|output|return|ground|enable|select(ion)?|control|detect(ion|or)?|fault|ok|status|indicat\w+|switch control|fail|presence|present)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\bboot-?strapped\b|\b0 ?V suppl|\bgrounds?\b|\bsupply voltage (monitor|sense)|^\W*power and signal (return|ground)/i,
   },
