@@ -41,6 +41,12 @@ describe('a model file of any text', () => {
     ['separators', `(1) ${','.repeat(400_000)}x`],
     ['words', `1 = ${'a b '.repeat(100_000)}`],
     ['gaps', `1   ${'a  b  '.repeat(60_000)}`],
+    ['dashes', `in ${'-'.repeat(100_000)}x`],
+    ['equals signs', `in ${'='.repeat(3000)}x`],
+    ['blanks', `in ${' '.repeat(3000)}x`],
+    ['dots', `in ${'.'.repeat(3000)}x`],
+    ['plus signs', `${'+'.repeat(100_000)}x`],
+    ['bars', `${'|'.repeat(100_000)}x`],
     ['windings', `primary 1-2${', dots at 1'.repeat(40_000)};`],
   ])('comes to an end though a comment has thousands of %s', (_, comment) => {
     const read = readModels(`* ${comment}\n.subckt X 1 2\n.ends\n`);

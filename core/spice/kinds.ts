@@ -12,12 +12,21 @@ interface Kind {
   alike: string;
 }
 
+/** Each name of a list with each behind it. */
+const among = (...lists: string[]): string =>
+  lists.flatMap((list) => list.split(' ').flatMap((name, i, all) => all.slice(i + 1).map((other) => `${name} ${other}`))).join(', ');
+
 /** Names that mean the same in one kind of part only, which its other pins tell. */
 const KINDS: Kind[] = [
   // In a driver of two switches VS is no supply: it is the upper switch's source, as HS is.
   { pins: [/^HO$/i, /^LO$/i], alike: 'VS HS, VB HB, HIN HI, LIN LI' },
   // The same of the upper one alone.
   { pins: [/^HO$/i, /^(VS|HS)$/i], nodes: [/^HO$/i], without: /^(LO|LI|LIN)$/i, alike: 'VS HS, VB HB, HIN IN, HI IN' },
+  {
+    pins: [/^(HO|[UHT]GATE|GATEH|DRVH|HDRV|TG|GH)$/i, /^(LO|[LB]GATE|GATEL|DRVL|LDRV|BG|GL)$/i],
+    nodes: [/^(HO|[UHT]GATE|GATEH|DRVH|HDRV|TG|GH)$/i, /^(LO|[LB]GATE|GATEL|DRVL|LDRV|BG|GL)$/i],
+    alike: among('HO UGATE HGATE TGATE GATEH DRVH HDRV TG GH', 'LO LGATE BGATE GATEL DRVL LDRV BG GL', 'HI HIN INH PWMH', 'LI LIN INL PWML', 'HB VB BOOT BST', 'HS PHASE PH SW LX'),
+  },
   // A controller's current is sensed; elsewhere CS selects a chip.
   { pins: [/^COMP$/i, /^V?FB$|^INV$/i, /^(OUT(PUT)?|GD|DRV|GATE)$/i], alike: 'CS ISENSE, CS ISEN' },
   { pins: [/^THR(ES(H(OLD)?)?)?$/i, /^TR(IG(GER)?)?$/i], alike: 'R RESET, Q OUT, CV CONT' },
@@ -25,7 +34,7 @@ const KINDS: Kind[] = [
   // A converter senses its output where a controller's feedback comes in.
   { pins: [/^(BST|C?BOOT)$/i, /^(SW|PH|LX|PHASE)$/i, /^V?FB$|^VSENSE$/i], alike: 'FB VSENSE, VFB VSENSE' },
   // The third terminal of a shunt reference is adjusted by.
-  { pins: [/^(REF|ADJ|R)$/i, /^(A|ANODE)$/i, /^(K|C|CATHODE)$/i], alike: 'REF ADJ, R ADJ' },
+  { pins: [/^(REF|ADJ|R)$/i, /^(A|ANODE)$/i, /^(K|C|CATHODE)$/i], alike: 'REF ADJ, R ADJ, REF R' },
   { pins: [/^G(ATE)?$/i, /^M?T1$/i, /^M?T2$/i], alike: 'T1 MT1, T2 MT2' },
   { pins: [/^NO\d?$/i, /^NC\d?$/i, /^(C|COM)$/i], alike: 'C COM' },
   { pins: [/^NO\d?$/i, /^NC\d?$/i, /^COM$/i], nodes: [/^D$/i, /^S1$/i, /^S2$/i], alike: 'COM D' },
@@ -61,6 +70,10 @@ const KINDS: Kind[] = [
   // The colours of three diodes with an end in common.
   { pins: [/^R$/i, /^G$/i, /^B$/i], nodes: [/^KR$/i, /^KG$/i, /^KB$/i], alike: 'R KR, G KG, B KB' },
   { pins: [/^R$/i, /^G$/i, /^B$/i], nodes: [/^AR$/i, /^AG$/i, /^AB$/i], alike: 'R AR, G AG, B AB' },
+  { pins: [/^R$/i, /^G$/i, /^B$/i, /^(A|ANODE|VCC|VDD|V?\+)$/i], without: /^[AK][RGB]$/i, alike: 'R KR, G KG, B KB' },
+  { pins: [/^R$/i, /^G$/i, /^B$/i, /^(K|C|CATHODE|GND|V?-)$/i], without: /^[AK][RGB]$/i, alike: 'R AR, G AG, B AB' },
+  { pins: [/^A(NODE)?$/i, /^(K|CATHODE)$/i], nodes: [/^P$/i, /^N$/i], without: /^(A|K|C|G|E|B)$/i, alike: 'A P, ANODE P, K N, CATHODE N' },
+  { pins: [/^W(IPER)?$/i], nodes: [/^A$/i, /^B$/i, /^W$/i], alike: 'WIPER W' },
   { pins: [/^X0$/i, /^X1$/i, /^XCOM$/i], nodes: [/^X$/i], alike: 'XCOM X, YCOM Y, ZCOM Z' },
   { pins: [/^DIR$/i, /^A1$/i, /^B1$/i], nodes: [/^A$/i, /^B$/i], alike: 'A1 A, B1 B' },
 ]; // prettier-ignore

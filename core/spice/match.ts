@@ -119,7 +119,8 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
     const at = chosen[r]!;
     const score = at < 0 ? 0 : likeness[r]![at]!.score;
     const twins = twinsOf(members, nodes, likeness, r, score);
-    if (twins.length > 0) {
+    // Another pin that is nearest to one of them may be it.
+    if (twins.length > 0 && !chosen.some((node, i) => i !== r && twins.includes(node))) {
       twins.forEach((node, k) => {
         takenNodes.add(node);
         out.pairs.push({ pin: members[k]!.number, node: nodes[node]!.name, unit, confidence: 0.85, because: likeness[r]![node]!.because });
@@ -349,6 +350,8 @@ function contradicts(pin: MatchPin, node: ModelNode): boolean {
   const power = ['supply+', 'supply-', 'ground'].some((r) => roles.has(r));
   if (power && roles.size === 1 && !isSupply(pin) && pin.type !== 'supply-out' && pin.type !== 'unspecified' && pin.type !== 'passive')
     return true;
+  // What shuts a part down by a high level is no enable.
+  if (/^(EN\w{0,5}|ON|RUN|CE)$/i.test(pin.name) && /\b(shut-?down|disable|power-?down)\b.*\bactive[- ]high\b/i.test(node.doc)) return true;
   // A reference that comes out is none that goes in.
   const [, way] = /^(?:v?ref|m?clk|sync|data|sig)_?(in|out)$/i.exec(node.name) ?? [];
   if (way?.toLowerCase() === 'in' && (pin.type === 'output' || pin.type === 'supply-out')) return true;

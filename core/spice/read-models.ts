@@ -171,7 +171,7 @@ class ModelReader {
     });
     // `1 = anode of the input diode` says what a node is, and not what the model is.
     const told = new Set(nodes.flatMap((n) => (n.doc === '' ? [] : [n.name.toLowerCase()])));
-    const isOfNode = ({ text }: Comment) => told.has(/^\W*([^\s=]+)\s*=/.exec(text)?.[1]?.toLowerCase() ?? '');
+    const isOfNode = ({ text }: Comment) => told.has(/^\W{0,16}([^\s=]{1,60})\s{0,24}=/.exec(text)?.[1]?.toLowerCase() ?? '');
     // Nor do the words of a list of all nodes.
     const toldAt = groupBy(nodes, (n) => n.docLine);
     const beside = ({ line, text }: Comment) => {

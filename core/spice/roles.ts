@@ -23,15 +23,15 @@ const ROLES: [role: string, words: RegExp][] = [
   ],
   [
     'supply+',
-    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vplus|v_plus|vpos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|vddp|pvdd|pvcc|vps|[ad]?pwr|vpwr)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( (voltage|pin|rail|terminal|node))?$|\bvcc\b|\bvdd\b|^(supply|power) input$|^v?\+ supply|^\+v( supply)?$|^\+\d{1,2}(\.\d+)? ?v( supply)?$|^input (supply|power)$|^power supply$/,
+    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vplus|v_plus|v_?pos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|vddp|pvdd|pvcc|vps|[ad]?pwr|vpwr)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( (voltage|pin|rail|terminal|node))?$|\bvcc\b|\bvdd\b|^(supply|power) input$|^v?\+ supply|^\+v( supply)?$|^\+\d{1,2}(\.\d+)? ?v( supply)?$|^input (supply|power)$|^power supply$|^power$/,
   ],
   [
     'supply-',
-    /^(vee|v-|vs-|vneg|vminus|v_minus|-vs|vn|vcc-|vdd-|-vcc|-vdd|vccn|vddn|veen|vss|supply ?-|- ?supply)$|^v?- supply|^-v( supply)?$|^-\d{1,2}(\.\d+)? ?v( supply)?$|\bnegative (power )?supply\b|\bnegative rail\b|\bvee\b/,
+    /^(vee|v-|vs-|v_?neg|vminus|v_minus|-vs|vn|vcc-|vdd-|-vcc|-vdd|vccn|vddn|veen|vss|supply ?-|- ?supply)$|^v?- supply|^-v( supply)?$|^-\d{1,2}(\.\d+)? ?v( supply)?$|\bnegative (power )?supply\b|\bnegative rail\b|\bvee\b/,
   ],
   [
     'ground',
-    /^(gnd|vss|agnd|dgnd|pgnd|sgnd|0|com|common|ground|0v|gnda)$|^(power |signal |analog |digital |supply )?ground$|^ground\b|\bground (pin|terminal|return)\b/,
+    /^(gnd|vss|agnd|dgnd|pgnd|sgnd|0|com|common|ground|0v|gnda)$|^(power |signal |analog |digital |supply )?ground$|^ground\b|\bground (pin|terminal|return)\b|^(power|supply|signal) return$/,
   ],
   ['normally open', /^n\.?o\.?\d?$|\bnormally[- ]open\b/],
   ['normally closed', /^n\.?c\.?\d?$|\bnormally[- ]closed\b/],
@@ -48,10 +48,10 @@ const ROLES: [role: string, words: RegExp][] = [
   ['emitter', /^(e|em|emitter|emit)$|\bemitter\b/],
   ['bulk', /^(bulk|sub|substrate|body)$|\b(bulk|substrate)\b/],
   ['enable', /^(en|enable|ena|on|on\/off|ce|shdn|nshdn|shutdown|sd|pd)$|\benable\b|\bshut-?down\b|^control,? active[- ](high|low)\b/],
-  ['feedback', /^(fb|vfb|feedback|adj|sense|adjust)$|\bfeedback\b|\badjust\b/],
+  ['feedback', /^(fb|vfb|feedback|adj|sense|adjust)$|\bfeedback\b|\badjust\b|\boutput (voltage )?sens(e|ing)\b/],
   ['bypass', /^(byp|bypass|nr|ss|noise)$|\b(noise )?bypass\b|\bnoise reduction\b|\bsoft[- ]start\b/],
   ['bootstrap', /^(boot|bst|vb|hb)$|\bbootstrap\b/],
-  ['switch', /^(sw|lx|vs_?out|hs|phase|ph)$|\bswitch(ing)? node\b|\bhalf[- ]bridge (node|output)\b/],
+  ['switch', /^(sw|lx|vs_?out|hs|phase|ph)$|\bswitch(ing)? node\b|\bswitch output\b|\bhalf[- ]bridge (node|output)\b/],
   ['clock', /^(clk|clock|ck|cp)$|^clock\b/],
   ['reference', /^(ref|vref|refin|reference)$|\breference (voltage )?input\b/],
   [
@@ -60,7 +60,7 @@ const ROLES: [role: string, words: RegExp][] = [
   ],
   [
     'output',
-    /^(out|vout|vo|aout|output|o|y|q|dout|z)$|^(signal |line |logic |data |regulated |amplifier |comparator )?output\b|\boutput (terminal|pin|voltage|of)\b/,
+    /^(out|vout|vo|aout|output|o|y|q|dout|z)$|^(signal |line |logic |data |regulated |amplifier |comparator |switch )?output\b|\boutput (terminal|pin|voltage|of)\b/,
   ],
 ];
 
@@ -89,7 +89,8 @@ export const rolesOf = remember((text: string): ReadonlySet<string> => {
   if (out.has('in+') && out.has('in-')) out.delete('in-');
   if (out.has('out+') || out.has('out-')) ['in+', 'in-', 'output'].forEach((role) => out.delete(role));
   if (plain.length > 3 && out.size > 1) {
-    out.delete('output');
+    // The output of a switch is either its node or what it passes on.
+    if (!/\bswitch output\b/.test(plain)) out.delete('output');
     out.delete('input');
   }
   return out;

@@ -40,6 +40,7 @@ export const joinName = (text: string): string =>
   /^\S*$/.test(text)
     ? text
     : text
+        .replace(/[ \t]+/g, ' ')
         // Where a blank stands before the stroke, one stands behind it too.
         .replace(/[ \t]+\/[ \t]*\n\s*|\s*\n\s*\/[ \t]+/g, ' / ')
         .replace(/\s*([/_]|(?<=[A-Za-z0-9])-)\s*\n\s*/g, '$1')

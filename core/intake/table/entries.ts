@@ -173,9 +173,9 @@ const NONE = /^[-–—]+$/;
 
 const cleanHeading = (text: string): string =>
   text
+    .replace(/\s+/g, ' ')
     .replace(/[:–—-]+\s*$/, '')
     .replace(/^[-–—=#*\s]+|[=#*\s]+$/g, '')
-    .replace(/\s+/g, ' ')
     .trim();
 
 function entryOf(

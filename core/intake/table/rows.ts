@@ -13,6 +13,9 @@ import { addSecondFunction, withoutSecondNames } from './second-names';
 /** More terminals than any package has; a table with more has a slip in its ranges, and reading on would only cost time. */
 export const MOST_TERMINALS = 60_000;
 
+/** So many letters of a description are looked at: some wordings are looked for in the square of the time. */
+const MOST_WORDS = 2000;
+
 /** Reads the rows of a pin table to terminals. `taken` gets the lines that became terminals. */
 export function readRows(rows: readonly GridRow[], context: Context, taken: Set<number>): Terminal[] {
   const entries = gather(rows, context, taken);
@@ -122,9 +125,11 @@ function terminal(
   names: ReadonlySet<string>,
   context: Context,
 ): Terminal {
-  const said = entry.activeLow === '' ? description : `${description} ${entry.activeLow}`;
+  // Whatever stands further behind in a text without end says nothing of the terminal.
+  const told = description.length > MOST_WORDS ? description.slice(0, MOST_WORDS) : description;
+  const said = entry.activeLow === '' ? told : `${told} ${entry.activeLow}`;
   const low = readActiveLow(name, overbar, inEnglish(said), names);
-  const type = inferType(name, entry.type, description, context.legend);
+  const type = inferType(name, entry.type, told, context.legend);
   if (low.unsure) doubts.push(levelDoubt(`${low.unsure}.`));
   if (type.doubt) doubts.push(type.doubt);
   const because: Terminal['because'] = { type: type.because };

@@ -62,6 +62,9 @@ export function typeInOneLine(text: string): string {
   return !isTypePhrase(lines) && isTypePhrase(joined) ? joined : lines;
 }
 
+/** A longer cell is a story, and no type. */
+const LONGEST = 400;
+
 /**
  * Evidence from a type column's cell. The document's own legend comes first, then the codes in common use, then
  * whole words. Several codes in a cell (`I, AO`) are evidence for each, which makes a conflict that a person settles.
@@ -69,7 +72,7 @@ export function typeInOneLine(text: string): string {
 export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>): Evidence[] {
   // What the level at reset is read for is no direction of its own.
   const text = cell.trim().replace(/^strap(?:ping|ped)?\s*[,/;+&]\s*(?=\w)|(?<=\w)\s*[,/;+&]\s*strap(?:ping|ped)?$/i, '').replace(/\b(power|supply)[ -](in|out)\b/i, '$1 $2put'); // prettier-ignore
-  if (text === '') return [];
+  if (text === '' || text.length > LONGEST) return [];
   const code = shape(text);
   const because = `type column “${text}”`;
   const told = legend.get(code);

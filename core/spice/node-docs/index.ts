@@ -1,3 +1,4 @@
+import type { Comment } from '../cards';
 import { commentsAt, contradict, tellsOf, type Found, type Header, type NodeDoc } from './found';
 import { inline } from './inline';
 import { ladder } from './ladder';
@@ -14,7 +15,7 @@ export type { Header, NodeDoc } from './found';
  * one of them is about the package: the one that says so is left, and both are where none does.
  */
 export function mineNodeDocs(header: Header, others: ReadonlySet<string> = new Set()): Map<string, NodeDoc> {
-  const own = ownComments(header, others);
+  const own = ownComments(withoutLongest(header), others);
   const docs = new Map<string, NodeDoc>();
   const placed = byPlaces(own);
   const [listed, ordered] = placed ? [[], placed] : withoutContradiction(own, lists(own), orderLine(own));
@@ -22,6 +23,15 @@ export function mineNodeDocs(header: Header, others: ReadonlySet<string> = new S
     for (const [node, doc] of found) if (!docs.has(node) && !SAYS_NOTHING.test(doc.doc)) docs.set(node, unnumbered(node, doc));
   return docs;
 }
+
+/** Longer lines than this are no comments that a person reads: some forms are looked for in the square of the time. */
+const LONGEST = 4000;
+
+const withoutLongest = (header: Header): Header => {
+  const short = (comments: Comment[]) => comments.filter((c) => c.text.length <= LONGEST);
+  const { above, between, inside, later } = header;
+  return { ...header, above: short(above), between: short(between), inside: short(inside), later: short(later) };
+};
 
 /** The package's number beside a node, `G = 1`, does not say what it is. */
 const SAYS_NOTHING = /^(?:(?:pins?|leads?)\b[\s.:#]*)?[\d\s.,;]*$/i;

@@ -60,18 +60,26 @@ const nearest = (bars: readonly number[], x: number): number =>
 /**
  * ```
  * * anode   ---+
- * * cathode ---|--+
+ * * cathode ---|--+     or, from the right, ---. |
  * ```
  * Labels at the left whose lines run to their bars: the columns where they end, in their order, are the nodes.
  */
 function leftLabels({ nodes, above, inside }: Header): Found {
   const ends = [...above, ...inside].flatMap((comment) => {
-    const label = /^(\w.*?)\s*[-=.]{2,}>?[-=.|!+\s]*[+|\\'`]\s*$/.exec(comment.text.trim())?.[1];
-    return label === undefined ? [] : [{ label, line: comment.line, at: comment.raw.trimEnd().length }];
+    const text = comment.text.trim();
+    const [, label, behind = ''] = CORNER.exec(text) ?? (RUNS_DOWN.test(text) ? LEFT.exec(text) : null) ?? [];
+    return label === undefined ? [] : [{ label, line: comment.line, at: comment.raw.trimEnd().length - behind.length }];
   });
   if (ends.length !== nodes.length || new Set(ends.map((e) => e.at)).size !== nodes.length) return [];
   return ends.sort((a, b) => a.at - b.at).map((e, k) => [nodes[k]!, { doc: tidy(e.label), line: e.line }]);
 }
+
+/** A line from a label at the left to the bar it ends in. Looked for only where it does, so that no rule of dashes is searched. */
+const LEFT = /^(\w.*?)\s*(?<![-=.])[-=.]{2}[-=.>|!+\s]*[+|\\'`.]$/;
+const RUNS_DOWN = /(?:[+|\\'`]|-\.)$/;
+
+/** A line that turns down at its corner, before the bars of the lines over it: `cathode ---. |`. */
+const CORNER = /^(\w.*?)\s*(?<![-=_])[-=_]{2,}>?[.,+'`\\]((?:\s+[|!¦])+)$/;
 
 function climb({ nodes }: Header, comments: readonly Comment[]): Found {
   const at = comments.findIndex((c) => rungOf(c) !== undefined);

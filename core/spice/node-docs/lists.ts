@@ -128,7 +128,7 @@ const withoutRules = (text: string): string =>
     : text;
 
 function entriesOf(comment: Comment, byName: Names): Found {
-  const dotted = sentences(withoutLabels(comment.text), byName)
+  const dotted = sentences(withoutLabels(ofNode(comment.text)), byName)
     .replace(/\{([^{}]*)\}(?=\s*\{)/g, '$1,')
     .replace(/\{([^{}]*)\}/g, '$1')
     .replace(/(?:\s\.){2,}\s+/g, ' ... ')
@@ -155,6 +155,12 @@ function entriesOf(comment: Comment, byName: Names): Found {
     []
   );
 }
+
+/** `Pin 1 (node 3): +IN` and `node 3 (pin 1): +IN` are of node 3. */
+const ofNode = (text: string): string =>
+  text
+    .replace(/^\s*(?:pin|terminal|lead)\s+\S{1,4}\s*\(\s*node\s+(\S{1,24}?)\s*\)/i, 'node $1')
+    .replace(/^(\s*node\s+\S{1,24})\s*\(\s*(?:pin|terminal|lead)\s+\S{1,4}\s*\)/i, '$1');
 
 /** `Node 1: RG-  Node 2: IN`: where each entry of a line has the word before it, it is a label. */
 const withoutLabels = (text: string): string =>

@@ -25,6 +25,12 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['the package’s pins in a column behind', card('* 1   INPUT   5\n* 2   OUTPUT   6\n* 3   GROUND   4'), ['INPUT', 'OUTPUT', 'GROUND']],
     ['two transistors counted', card('* dual NPN, transistor 1: C1 B1 E1, transistor 2: C2 B2 E2', '11 12 13 21 22 23'), ['C1', 'B1', 'E1', 'C2', 'B2', 'E2']], // prettier-ignore
     ['windings and where they begin', card('* Pulse transformer 1:1\n* primary 1-2, secondary 3-4, dots at 1 and 3', '1 2 3 4'), ['primary', 'primary', 'secondary', 'secondary']], // prettier-ignore
+    ['lines that turn down at their corners', card('* in  -----.\n* out ---. |\n* gnd--. | |', '3 2 1'), ['gnd', 'out', 'in']], // prettier-ignore
+    ['pins with their nodes in brackets', card('* PIN 1 (node 3)  : +IN\n* PIN 2 (node 1)  : -IN\n* PIN 3 (node 2)  : OUT', '3 1 2'), ['+IN', '-IN', 'OUT']], // prettier-ignore
+    ['letters that a legend has words for', card('* A = anode    C = collector\n* K = cathode  E = emitter\n*  A K C E', '1 2 3 4'), ['anode', 'cathode', 'collector', 'emitter']], // prettier-ignore
+    ['a list with words in brackets between', card('* Terminal list: B1 (select low), GND, B0 (select high)', 'B1 GND B0'), ['select low', 'GND', 'select high']], // prettier-ignore
+    ['the ends of a diode', card('* Zener 5.6 V\n* Cathode Anode', '1 2'), ['Cathode', 'Anode']],
+    ['drains with a node for each of their pins', card('* dual N-channel\n* S1 G1 S2 G2 D2 D2 D1 D1', '1 2 3 4 5 6 7 8'), ['S1', 'G1', 'S2', 'G2', 'D2', 'D2', 'D1', 'D1']], // prettier-ignore
     ['numbers in brackets', card('* IN(1) OUT(2) GND(3)'), ['IN', 'OUT', 'GND']],
     ['nodes in brackets before their words', card('* (1) IN  power input\n* (2) OUT  output\n* (3) GND  common'), ['IN power input', 'OUT output', 'GND common']], // prettier-ignore
     ['a package with dashes at its leads', card('*   +-----+\n* 1-|IN GND|-3\n* 2-|OUT NC|-4\n*   +-----+'), ['IN', 'OUT', 'GND']],
@@ -172,6 +178,7 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['two lists that say unlike things', card('* 1=OUT 2=GND 3=IN\n* 1=IN 2=GND 3=OUT')],
     ['an order from its end', card('* pins from last to first: OUT GND IN')],
     ['the nodes’ own names in another order', card('* Pin 1 = S, pin 2 = G, pin 3 = D', 'D G S')],
+    ['a title of two words', card('* Positive Regulator', '1 2')],
     ['a call of another model', card('* Usage: X1 IN OUT GND OTHER')],
   ])('takes nothing from %s', (_what, text) => expect(docsOf(text).every((d) => d === '')).toBe(true));
 

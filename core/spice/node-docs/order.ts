@@ -29,7 +29,7 @@ export function orderLine(header: Header): Found {
       !isOtherOrder(named, nodes) &&
       !named.every((w, k) => w.toLowerCase() === nodes[k]!.toLowerCase())
     )
-      return named.map((doc, k) => [nodes[k]!, { doc: ownWords(doc, nodes[k]!), line: comment.line }]);
+      return inWords(named, comments).map((doc, k) => [nodes[k]!, { doc: ownWords(doc, nodes[k]!), line: comment.line }]);
   }
   return [];
 }
@@ -87,18 +87,28 @@ function wordsByPlace(block: Comment[], nodes: string[], before: Comment | undef
   return isOrder && !goesOn && isPlain && words.filter(isTerminal).length >= Math.max(2, nodes.length * 0.6) ? words : undefined;
 }
 
-/** What an item of the list says behind its own node's name: `A = input` in a list that has bare names too. */
-const ownWords = (doc: string, node: string): string => {
-  const [, name, said] = /^(\S+?)\s*(?:=|:)\s*(\S.*)$/.exec(doc) ?? [];
-  return said !== undefined && name!.toLowerCase() === node.toLowerCase() ? said : doc;
-};
+/** What an item of the list says behind its own node's name: `A = input` or `B1 (select low)` in a list that has bare names too. */
+function ownWords(doc: string, node: string): string {
+  const [, name, said, inBrackets] = /^(\S+?)\s*(?:[=:]\s*(\S.*)|\(([^()]+)\))$/.exec(doc) ?? [];
+  return name?.toLowerCase() === node.toLowerCase() ? (said ?? inBrackets!) : doc;
+}
+
+/** Letters in the order of the nodes in the words that a legend has for them: `A = anode  C = collector` over `A K C E`. */
+function inWords(named: readonly string[], comments: readonly Comment[]): readonly string[] {
+  if (named.some((w) => !/^[A-Za-z]\w{0,2}$/.test(w))) return named;
+  const legend = new Map(comments.flatMap((c) => [...c.text.matchAll(LETTER)].map((m) => [m[1]!.toLowerCase(), m[2]!.trim()] as const)));
+  const words = named.map((w) => legend.get(w.toLowerCase()));
+  return words.every((w) => w !== undefined) ? words : named;
+}
+const LETTER = /(?:^|\s|[,;])([A-Za-z]\w{0,2}) ?= ?([a-z]{3,15}(?: [a-z]{2,15}){0,3})(?=\s{2}|\s*[,;]|\s*$)/g;
 
 /** Words of one entry, `node 1 = coil plus`, that happen to be as many as the nodes. */
 function isEntry(words: readonly string[], nodes: readonly string[]): boolean {
   const bareWords = words.map((w) => w.replace(/[:=.,)]+$/, ''));
   // `Node 4 -> Drain` line by line is a list, wherever its arrows cut it.
   const isList = words.some((w) => /\b(?:node|pin|terminal)\s+[\w+-]+$/i.test(w) && nodes.includes(/\S+$/.exec(w)![0]));
-  const holdsNode = (w: string) => /\W/.test(w) && w.split(/[^\w+.-]+/).some((t) => /\d/.test(t) && nodes.includes(t));
+  const holdsNode = (w: string, k: number) =>
+    /\W/.test(w) && ownWords(w, nodes[k] ?? '') === w && w.split(/[^\w+.-]+/).some((t) => /\d/.test(t) && nodes.includes(t));
   return (
     isList ||
     words.filter(holdsNode).length > 1 ||
@@ -220,11 +230,14 @@ const bare = (text: string): string =>
 
 /** `* Usage: X1 IN+ IN- OUT AMP`: what stands between the instance's and the model's name. */
 function inCall(comment: Comment, name: string, count: number): string[] | undefined {
-  const text = comment.text.replace(USAGE, '').trim();
+  const text = comment.text.replace(USAGE, '').replace(/\s+/g, ' ').trim();
   const words = text.replace(/\s*(params:)?\s*\w+\s*=.*$/i, '').split(/\s+/);
   const isCall = /^x\w*$/i.test(words[0] ?? '') && words.at(-1)?.toLowerCase() === name.toLowerCase();
   return isCall && words.length === count + 2 ? words.slice(1, -1) : undefined;
 }
+
+/** The ends of a diode, which has no more than two. */
+const isEnd = (word: string): boolean => /^(anode|cathode|plus|minus|positive|negative)$/i.test(word);
 
 /** True where words read as names of terminals and not as a sentence, and most of them are known as such. */
 function areTerminals(words: readonly string[], text: string): boolean {
@@ -234,12 +247,13 @@ function areTerminals(words: readonly string[], text: string): boolean {
   const stem = (w: string) => w.replace(/\d+$/, '');
   const isOfPair = (w: string) => /\D\d+$/.test(w) && words.some((o) => o !== w && stem(o) === stem(w));
   const known = words.filter((w) => hasRole(w) || isOfPair(w)).length;
-  if (new Set(words).size < words.length) return false;
+  // Two pins of one drain have a node each, where there is no doubt of the others.
+  if (new Set(words).size < words.length) return words.length > 5 && words.every(isName) && known === words.length;
   // AC1 is a name by its figure; a title in capitals has longer words without a role.
   const isTitle = words.some((w) => !hasRole(w) && /^[A-Za-z]{4,}$/.test(w));
   if (words.every(isName)) return known >= Math.max(2, words.length * (isTitle ? 0.6 : 0.5));
   // Single words of any case, `Anode Cathode Gate Vcap`: nearly all of them known.
-  if (words.every((w) => /^[A-Za-z][\w+-]*$/.test(w))) return known >= Math.max(3, words.length * 0.8);
+  if (words.every((w) => /^[A-Za-z][\w+-]*$/.test(w))) return known >= Math.max(words.every(isEnd) ? 2 : 3, words.length * 0.8);
   // In words every one must say what it is: `(emitter, base, collector)`.
   return /[,;|]/.test(text) && words.every((w) => rolesOf(w).size > 0 && w.split(/\s+/).length <= 4);
 }
