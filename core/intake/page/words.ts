@@ -203,14 +203,17 @@ function attachSmall(words: Word[]): Word[] {
   return words.filter((w) => !taken.has(w));
 }
 
-/** Finds the first word that fits of those whose baselines are near a small one's: a page may have 20,000 words. */
+/** Finds the first word that fits of the taller ones whose baselines are near a small one's: a page may have 20,000 words. */
 function byHeight(words: readonly Word[]): (small: Word, fits: (w: Word) => boolean) => Word | undefined {
   const tall = Math.max(1, ...words.map((w) => w.size));
   const bandOf = (w: Word) => Math.floor(w.base / tall);
   const bands = groupBy([...words.keys()], (i) => bandOf(words[i]!));
+  const tallest = new Map([...bands].map(([band, of]) => [band, of.reduce((most, i) => Math.max(most, words[i]!.size), 0)]));
   return (small, fits) => {
     const band = bandOf(small);
-    const found = [band - 1, band, band + 1].flatMap((b) => bands.get(b)?.find((i) => fits(words[i]!)) ?? []);
+    // Most words are as tall as all around them, and small beside none.
+    const near = [band - 1, band, band + 1].filter((b) => (tallest.get(b) ?? 0) > small.size);
+    const found = near.flatMap((b) => bands.get(b)!.find((i) => fits(words[i]!)) ?? []);
     return found.length === 0 ? undefined : words[Math.min(...found)];
   };
 }
