@@ -219,6 +219,8 @@ describe('headings', () => {
     ['Function in SPI mode', 'description'],
     ['Mode 1 pin function', 'description'],
     ['Parameter', 'description'],
+    ['Abbreviation', 'name'],
+    ['Full name', 'description'],
     ['Minimum', undefined],
     ['', undefined],
   ])('“%s”', (text, role) => expect(roleOfHeading(text)).toBe(role));

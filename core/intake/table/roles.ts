@@ -146,7 +146,11 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   }
   // Texts under a heading that nobody knows say what the terminals are all the same.
   if (!has('description')) {
-    const texts = settled.findIndex((r, i) => r === undefined && roles[i] === undefined && share(i, (c) => /\S\s+\S+\s+\S/.test(c)) >= 0.6);
+    const isOpen = (i: number) => settled[i] === undefined && roles[i] === undefined;
+    const inSentences = headings.findIndex((_, i) => isOpen(i) && share(i, (c) => /\S\s+\S+\s+\S/.test(c)) >= 0.6);
+    // Shorter ones are words too; what stands last most often speaks of the whole terminal.
+    const inWords = headings.findLastIndex((_, i) => isOpen(i) && share(i, (c) => /^[A-Za-z][\w-]*[a-z] \S*[a-z]/.test(c)) >= 0.5);
+    const texts = inSentences >= 0 ? inSentences : inWords;
     if (texts >= 0) settled[texts] = 'description';
   }
   if (!has('number')) {

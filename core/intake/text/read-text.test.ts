@@ -498,3 +498,9 @@ it('asks whose the low level is where a bar stands over another of the names', (
     expect.objectContaining({ field: 'activeLow', reason: 'A bar stands over another of its names.' }),
   ]);
 });
+
+it('takes short texts under a heading that nobody knows for what the terminals are', () => {
+  const rows = ['VDD,Core supply,high', 'GND,Common return,low', 'SCK,Host clock,high', 'TST,Leave open,low'];
+  const proposal = read(`Pin,Name,Wiring advice,Asleep\n${rows.map((r, i) => `${i + 1},${r}`).join('\n')}\n`);
+  expect(terminalsIn(proposal).map((t) => t.description)).toEqual(['Core supply', 'Common return', 'Host clock', 'Leave open']);
+});
