@@ -3,7 +3,7 @@ import { firstName } from './names';
 
 /** Stems whose function is low-active wherever a name carries a low-active mark. */
 const KNOWN =
-  /^(RESET|RST|RSTPD|RES|MR|POR|CS|SS|CE|OE|WE|RD|WR|EN|ENABLE|INT|INTR|IRQ|NMI|SHDN|SD|PD|PWDN|PWRDN|SLEEP|STBY|ALERT|FAULT|FLT|ERR|BUSY|RDY|DRDY|HOLD|WP|LDAC|CLR|CLEAR|PRE|SET|CONVST|SYNC|LOAD|LD|LATCH|LE|PG|PGOOD|ACK|REQ|BREQ|BACK|WAIT|CTS|RTS|DTR|DSR|DCD|RI|TRST|SRST|CAS|RAS|UB|LB|BHE|BLE|DE|RE|BOOT|WAKE|SEL|MUTE|DISABLE|DIS|SCS|NSS|CSN|ADV|BLS|BE|DQM|KEY|TRIG|STB|STROBE|DACK|DREQ|UVLO|OVT|THERM|ALARM|PROG|PROGRAM|INIT|CONFIG|LOL|LOS|OC|OCS|OVCUR|TRIP|ABORT|STALL|CHG|ACOK|CFG|EA)\d*(O|OUT|IN)?$/i;
+  /^(RESET|RST|RSTPD|RES|MR|POR|CS|SS|CE|OE|WE|RD|WR|EN|ENABLE|INT|INTR|IRQ|NMI|SHDN|SD|PD|PWDN|PWRDN|SLEEP|SLP|STBY|ALERT|FAULT|FLT|ERR|BUSY|RDY|DRDY|HOLD|WP|LDAC|CLR|CLEAR|PRE|SET|CONVST|SYNC|LOAD|LD|LATCH|LE|PG|PGOOD|ACK|REQ|BREQ|BACK|WAIT|CTS|RTS|DTR|DSR|DCD|RI|TRST|SRST|CAS|RAS|UB|LB|BHE|BLE|DE|RE|BOOT|WAKE|SEL|MUTE|DISABLE|DIS|SCS|NSS|CSN|ADV|BLS|BE|DQM|KEY|TRIG|STB|STROBE|DACK|DREQ|UVLO|OVT|THERM|ALARM|PROG|PROGRAM|INIT|CONFIG|LOL|LOS|OC|OCS|OVCUR|TRIP|ABORT|STALL|CHG|ACOK|CFG|EA)\d*(O|OUT|IN)?$/i;
 
 const SAYS_LOW =
   /\bactive[- ]low\b|\blow[- ]active\b|\(active low\)|\bactive when low\b|\bwhen (driven |pulled |taken )?low,? .*(reset|select|enable|shut)/i;
@@ -42,7 +42,7 @@ const MARKED_BEFORE = new RegExp(`^(.*_)?N(${BEHIND_N})\\d*$`);
 const MARKED_BEHIND = new RegExp(`^(.*_)?(${BEFORE_N})N\\d*$`);
 const NOT_LOW: ActiveLow = { activeLow: false };
 /** `PDB = L` as well. */
-const TELLS_OF_LOW = /low|= ?L\b/i;
+const TELLS_OF_LOW = /low|= ?L\b|falling/i;
 
 /** Whether a terminal is active low: by an overbar, by the description, or by a mark on a name whose function agrees. */
 export function readActiveLow(name: string, overbar: boolean, description: string, names: ReadonlySet<string>): ActiveLow {
@@ -68,6 +68,10 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
   const bar = /^([A-Z]{2,})B$/.exec(main);
   const acts = ACTS_LOW.exec(description);
   if (!mark && bar && !names.has(`${bar[1]}A`) && acts) return lowByBar(bar[1]!, acts[0]);
+  // N for not, behind a function that is low-active as often as not.
+  const not = /^([A-Z]{2,})N$/.exec(main)?.[1];
+  if (!mark && not !== undefined && !names.has(`${not}P`) && KNOWN.test(not) && /\blow\b|\bfalling\b/i.test(description))
+    return { activeLow: true, unsure: `N on ${not} can mean active low` };
   if (!mark && other !== undefined && main !== '') return { activeLow: false, unsure: `${other} is marked active low, ${main} is not` };
   if (!mark)
     return bar && KNOWN.test(bar[1]!) && TELLS_OF_LOW.test(description) ? perhapsByBar(bar[1]!, 'low') : lowByDeed(main, description);
@@ -137,7 +141,7 @@ const lowByBar = (stem: string, acts: string): ActiveLow =>
   KNOWN.test(stem) ? { activeLow: true, because: `B on ${stem}, “${acts}”` } : perhapsByBar(stem, acts);
 
 /** Names whose last letter is B for bar more often than not: where nothing is said of a level, it is asked. */
-const PERHAPS_BAR = /^(S?CS|RST|RESET|OE|WE|IRQ|INT|SD|PD|SHDN|PWDN|FLT|FAULT)B$/;
+const PERHAPS_BAR = /^(S?CS|RST|RESET|OE|WE|IRQ|INT|ALERT|SD|PD|SHDN|PWDN|FLT|FAULT)B$/;
 /** SDA beside SDB is a bus's data line, and no other channel. */
 const byBarAlone = (name: string, names: ReadonlySet<string>, description: string): ActiveLow =>
   (name !== 'SDB' && names.has(name.replace(/B$/, 'A'))) ||

@@ -190,6 +190,9 @@ describe('active low', () => {
     ['QON', 'A low for 1 s turns the switch on'],
     ['SMUTE', 'Soft mute control: soft mute (low), soft un-mute (high)'],
     ['CSB', 'Chip select'],
+    ['ALERTB', 'Bus alert, open drain'],
+    ['SLPN', 'Low puts the part to sleep'],
+    ['WAKEN', 'Falling edge wakes the part'],
     ['DRDY', 'Goes low when a new result is there, high when it was read'],
     ['IDLE', 'Low keeps only the oscillator alive'],
   ])('asks about %s (%s)', (name, description) => expect(readActiveLow(name, false, description, names).unsure).toBeDefined());

@@ -167,6 +167,8 @@ const CUES: readonly Cue[] = [
     words:
       /^\W*(reset|clock|data|select|enable|interrupt|request|wake-?up)( \w+)? to (the |an? )?(cards?|sim|host|memory|displays?|panel|slave|peripheral|processor|microcontroller|camera|sensor)\b/i,
   },
+  { type: 'output', against: ['input'], words: /^\W*(serial )?(clock|data|select|enable|reset) (of|for|to) (the |an )?external\b/i },
+  { type: 'supply-out', against: ['passive'], words: /^\W*(internal )?reference\b(?! (resistor|current))/i, column: ['output'] },
   { type: 'input', against: ['passive'], words: /\b(remote|thermal|temperature|sens\w+) diode\b/i, unless: /\bresistor\b/i },
   { type: 'ground', against: ['output'], words: /^\W*(internally )?(connected|tied|shorted|wired|bonded) to (the )?(ground|gnd|vss)\b/i },
   {
@@ -292,7 +294,7 @@ const CUES: readonly Cue[] = [
   {
     type: 'three-state',
     against: ['output'],
-    words: /\b(open|floats?|floating|released|undriven) (while|when|unless|until)\b/i,
+    words: /\b(open|floats?|floating|released|undriven) (while|when|unless|until|asleep|otherwise|in (sleep|standby|shut-?down))\b/i,
     unless: /\b(leave|left|keep|kept|input|drain|switch)\b/i,
   },
   { type: 'passive', against: ['input', 'output'], words: /\boscillator\b/i, name: /^(OSC|XTAL|XT|X)_?(IN|OUT|I|O|\d)\d?$/i },

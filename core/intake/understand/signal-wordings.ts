@@ -102,7 +102,12 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
   },
   // Where a signal goes to, or comes from, where neither word for it stands.
   { type: 'output', weight: 4.5, words: fromOrTo('to|towards?'), unless: /\b(resistor|capacitor|tied?|connect\w*|wired?|inputs?)\b/i },
-  { type: 'input', weight: 4.5, words: fromOrTo('from'), unless: /\b(resistor|capacitor|tied?|connect\w*|wired?|outputs?)\b/i },
+  {
+    type: 'input',
+    weight: 4.5,
+    words: fromOrTo('from'),
+    unless: /\b(resistor|capacitor|tied?|connect\w*|wired?|outputs?)\b|^\W*requests \w+ from\b/i,
+  },
   {
     type: 'output',
     weight: 4.5,

@@ -9,6 +9,7 @@ const none = new Map<string, string>();
 /** name, type column, description → type, and whether it must be sure. */
 const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['CLK', 'I', 'Clock input', 'input'],
+  ['ALERT', 'Open drain', 'Requests service from the host', 'open-drain'],
   ['INP1', 'Logic in', 'Turns the positive output transistor of channel 1 on', 'input'],
   ['LOCK', 'O', 'High while the input is locked', 'output'],
   ['SDAIN', 'I', 'Two-wire data, from the host', 'input'],
@@ -245,6 +246,9 @@ const ASKED: [string, string | undefined, string][] = [
   ['FOO', undefined, ''],
   ['BAR', 'QQ', 'Does something'],
   ['INP', undefined, 'Bridge output, positive'],
+  ['TSCL', undefined, 'Clock of the external temperature sensor'],
+  ['REFP', 'Out', 'Reference, filter capacitor to REFM'],
+  ['INH', 'Output, high-side', 'Switches the regulator; floats asleep'],
   ['VTT', 'O', 'Tracks half of VDDQSNS, sinks and sources 3 A'],
   ['VCC', undefined, 'Supply of peripherals, decoupled'],
   ['ISET', 'I', 'Set the maximum IOUT current'],

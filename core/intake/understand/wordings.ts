@@ -41,7 +41,7 @@ export const WORDINGS: readonly Wording[] = [
   {
     type: 'passive',
     weight: 8,
-    words: /\b(crystal|xtal|resonator)\b/i,
+    words: /\b(crystal|xtal|resonator|tuning fork)\b/i,
     unless:
       /\bno crystal\b|^\W*(an? )?(low|high)( level)? (keeps|turns|switches|stops|starts|holds|disables|enables)\b|\b(if|when) (a |an |the )?(\w+ )?crystal is\b|\b(pull|tune|trim)(s|ing)? (of )?the crystal\b|\bcrystal (pulling|trim)|\boscillator (circuit |driver )?(enable|disable|select|control|power)|^\W*(\w+ )?clock output\b|\bclock (output|buffer)|\bwithout (a )?crystal/i,
   },
