@@ -167,6 +167,7 @@ const CUES: readonly Cue[] = [
     words:
       /^\W*(reset|clock|data|select|enable|interrupt|request|wake-?up)( \w+)? to (the |an? )?(cards?|sim|host|memory|displays?|panel|slave|peripheral|processor|microcontroller|camera|sensor)\b/i,
   },
+  { type: 'output', against: ['passive'], words: /\bswitch(ing)? node of (the |a )?(\w+ )?driver\b/i },
   { type: 'output', against: ['input'], words: /^\W*(serial )?(clock|data|select|enable|reset) (of|for|to) (the |an )?external\b/i },
   { type: 'supply-out', against: ['passive'], words: /^\W*(internal )?reference\b(?! (resistor|current))/i, column: ['output'] },
   { type: 'input', against: ['passive'], words: /\b(remote|thermal|temperature|sens\w+) diode\b/i, unless: /\bresistor\b/i },
@@ -300,7 +301,12 @@ const CUES: readonly Cue[] = [
   { type: 'passive', against: ['input', 'output'], words: /\boscillator\b/i, name: /^(OSC|XTAL|XT|X)_?(IN|OUT|I|O|\d)\d?$/i },
   // A column of directions says which end of a crystal it is.
   { type: 'passive', against: ['input', 'output'], alone: true, name: /^(OSC|XTAL|XT)_?(IN|OUT|I|O)\d?$/i, unless: /\b(clock|external)\b/i }, // prettier-ignore
-  { type: 'passive', against: SIGNALS, words: /\bboot[- ]?strap\b/i, unless: /\bboot[- ]?strap (mode|supply voltage monitor)\b/i },
+  {
+    type: 'passive',
+    against: SIGNALS,
+    words: /\bboot-?strap\b|\bboot strap\b(?=.{0,80}\bcap)/i,
+    unless: /\bboot-?strap (mode|supply voltage monitor)\b/i,
+  },
   {
     type: 'supply-out',
     against: ['passive'],

@@ -10,6 +10,7 @@ const none = new Map<string, string>();
 const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['CLK', 'I', 'Clock input', 'input'],
   ['ALERT', 'Open drain', 'Requests service from the host', 'open-drain'],
+  ['BOOT0', 'I', 'Boot strap input', 'input'],
   ['INP1', 'Logic in', 'Turns the positive output transistor of channel 1 on', 'input'],
   ['LOCK', 'O', 'High while the input is locked', 'output'],
   ['SDAIN', 'I', 'Two-wire data, from the host', 'input'],
@@ -246,6 +247,7 @@ const ASKED: [string, string | undefined, string][] = [
   ['FOO', undefined, ''],
   ['BAR', 'QQ', 'Does something'],
   ['INP', undefined, 'Bridge output, positive'],
+  ['SW', undefined, 'Switch node of the switching driver'],
   ['TSCL', undefined, 'Clock of the external temperature sensor'],
   ['REFP', 'Out', 'Reference, filter capacitor to REFM'],
   ['INH', 'Output, high-side', 'Switches the regulator; floats asleep'],
