@@ -79,6 +79,7 @@ export function headingWorth(cells: readonly string[]): number {
   return known >= 2 && known * 2 >= cells.filter((c) => c.trim() !== '').length ? known : 0;
 }
 
+/** A heading over the numbers of pads, and as often the number of the pad below a part. */
 const PAD = /^\W*pads?\W*$/i;
 
 /** What stands over the columns of ratings, characteristics, registers and ordering tables. */

@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import { problem, type Problem } from '../../part';
 import type { Grid, GridRow, Layout } from '../table/grid';
 import { alignedRow } from './aligned';
+import { fromMarkup, withoutMarks } from './markup';
 
 /** A line of a drawn table that holds no cells: `|---|---|`, `+---+---+`. */
 const RULE = /^[\s|+:=-]*$/;
@@ -44,7 +45,7 @@ function fromTypeset(lines: string[]): string[] {
 
 /** Splits lines into cells. Which delimiter is used is decided by how evenly the lines have it. */
 export function toGrid(given: string[], problems: Problem[], file?: string): Grid {
-  const lines = fromTypeset(given);
+  const lines = fromMarkup(fromTypeset(given));
   const best = DELIMITERS.map((d) => ({ ...d, score: evenness(lines, d.delimiter) })).sort((a, b) => b.score - a.score)[0]!;
   if (best.score < 0.5) return alignedGrid(lines);
   if (best.layout === 'pipe') return { layout: 'pipe', rows: lines.map(pipeRow) };
@@ -99,9 +100,6 @@ function pipeRow(text: string, index: number): GridRow {
   const inner = text.trim().replace(/^\|/, '').replace(/\|$/, '');
   return { line: index + 1, cells: inner.split(/(?<!\\)\|/).map((c) => withoutMarks(c.trim())) };
 }
-
-/** Signs of a markup text that stand around a cell or escape a sign in it: `code`, **bold**, `A\_B`. */
-const withoutMarks = (cell: string): string => cell.replace(/^(`+|\*\*|__)(.+)\1$/, '$2').replace(/\\([\\`*_{}[\]()#+.!|~-])/g, '$1');
 
 /** RFC 4180 cells; a quoted cell may run over lines, so lines are counted by their own cells. */
 function delimited(lines: string[], delimiter: string, problems: Problem[], file?: string): GridRow[] {

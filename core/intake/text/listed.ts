@@ -2,6 +2,7 @@ import type { Grid, GridRow } from '../table/grid';
 import { headingWorth } from '../table/headings';
 import { looksLikeTerminal, readNumberCell } from '../table/numbers';
 import { isTypeCode, isTypePhrase } from '../understand/type-codes';
+import { withoutMarks } from './markup';
 
 const NUMBERS = String.raw`(\d{1,4}|[A-Z]{1,2}\d{1,2}|EP)`;
 const WORD = String.raw`(?:pin|ball|terminal|lead|contact|pad)s?\s*(?:no\.?|#)?\s*`;
@@ -32,6 +33,9 @@ export function gridOfList(rows: readonly GridRow[]): Grid {
 /** `(in) -- sampling clock`: the type before the words. */
 const WITH_TYPE = /^\(([^()]{1,20})\)\s*[-–—:]*\s*(.*)$/;
 
+/** What a remark in a program's list begins with: `1: "VDD",  # supply`. */
+const REMARK = /^(?:#|\/\/|--)\s*/;
+
 /** The least share of the lines that must be entries: numbered prose has such lines too. */
 const MOSTLY = 0.7;
 
@@ -47,8 +51,9 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
   const rows: GridRow[] = [];
   let filled = 0;
   lines.forEach((text, i) => {
-    const plain = text.replace(/^\s*(?:[-*•]\s+)?/, '').trim();
-    if (plain === '') return;
+    const plain = withoutMarks(text.replace(/^\s*(?:[-*•]\s+)?/, '').trim());
+    // A closing bracket is no line of a list.
+    if (!/\w/.test(plain)) return;
     filled++;
     const named = BEHIND_NAME.exec(plain);
     if (named && readNumberCell(named[2]!).kind === 'list')
@@ -62,7 +67,7 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
     // Behind a bare number only what is written as a name counts: steps of instructions are numbered too.
     if (!number || !name || name.length > 40 || (a === undefined && /[a-z]{3}/.test(name))) return;
     const words = (said.find((s) => s) ?? '').replace(/^\((.*)\)$/, '$1');
-    rows.push({ line: i + 1, cells: [number, name.replace(/[:,;]$/, ''), words] });
+    rows.push({ line: i + 1, cells: [number, name.replace(/[:,;]$/, '').replace(/^(["'])(.+)\1$/, '$2'), words.replace(REMARK, '')] });
   });
   const isNamed = rows.filter((r) => /[A-Z]/.test(r.cells[1]!)).length >= MOSTLY * rows.length;
   if (rows.length < 2 || rows.length < MOSTLY * filled || !isNamed) return undefined;

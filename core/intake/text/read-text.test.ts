@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { sayProblem } from '../../part';
 import { byNumber, good, read, refused } from '../../test/samples';
 import { readText, terminalsIn } from '..';
+import { withoutMarks } from './markup';
 
 /** The same five rows in every layout that people paste. */
 const LAYOUTS: [string, string][] = [
@@ -503,4 +504,46 @@ it('takes short texts under a heading that nobody knows for what the terminals a
   const rows = ['VDD,Core supply,high', 'GND,Common return,low', 'SCK,Host clock,high', 'TST,Leave open,low'];
   const proposal = read(`Pin,Name,Wiring advice,Asleep\n${rows.map((r, i) => `${i + 1},${r}`).join('\n')}\n`);
   expect(terminalsIn(proposal).map((t) => t.description)).toEqual(['Core supply', 'Common return', 'Host clock', 'Leave open']);
+});
+
+describe('tables and lists of programs and markup texts', () => {
+  const rows = [['1', 'VDD', 'P', 'Supply voltage'], ['2', 'GND', 'G', 'Ground'], ['3', 'SCL', 'I', 'Serial clock'], ['4', 'SDA', 'I/O', 'Serial data']] as const; // prettier-ignore
+  const all = [['Pin', 'Name', 'Type', 'Description'], ...rows];
+  const lines = (of: (row: readonly string[]) => string, from: readonly (readonly string[])[] = rows) => from.map(of).join('\n');
+  it.each<[string, string]>([
+    ['drawn lines', lines((r) => `│ ${r.join(' │ ')} │\n├───┼───┼───┼───┤`, all)],
+    ['double lines', lines((r) => `║ ${r.join(' ║ ')} ║\n╠═══╬═══╬═══╬═══╣`, all)],
+    ['a wiki’s table', `{| class="wikitable"\n|+ Pins\n! Pin !! Name !! Type !! Description\n${lines((r) => `|-\n| style="width:2em" | ${r.join(' || ')}`)}\n|}`],
+    ['a wiki’s cells in a line each', `{|\n! Pin\n! Name\n! Type\n! Description\n${lines((r) => `|-\n| ${r.join('\n| ')}`)}\n|}`],
+    ['headings between carets', `^ Pin ^ Name ^ Type ^ Description ^\n${lines((r) => `| ${r.join(' | ')} |`)}`],
+    ['records by number', JSON.stringify({ pins: Object.fromEntries(rows.map(([pin, name, type, description]) => [pin, { name, type, description }])) })],
+    ['records by name', JSON.stringify(Object.fromEntries(rows.map(([pin, name, type, description]) => [name, { pin, type, description }])))],
+    ['sections of keys', lines(([pin, name, type, words]) => `[[pin]]\nnumber = "${pin}"\nname = "${name}"\ntype = "${type}"\ndescription = "${words}"`)],
+    ['sections by number', lines(([pin, name, type, words]) => `[${pin}]\nname=${name}\ntype=${type}\ndescription=${words}`)],
+  ])('%s are read', (_, text) =>
+    expect(terminalsIn(read(text)).map((t) => [Object.values(t.numbers)[0], t.name, t.description])).toEqual(rows.map((r) => [r[0], r[1], r[3]])),
+  ); // prettier-ignore
+
+  it.each<[string, string]>([
+    ['bold names in a list', lines((r) => `- **${r[1]}** (pin ${r[0]}): ${r[3]}`)],
+    ['quoted names with remarks', `pins = {\n${lines((r) => `  ${r[0]}: "${r[1]}",  # ${r[3]}`)}\n}`],
+    ['names by number', JSON.stringify(Object.fromEntries(rows.map((r) => [r[0], r[1]])))],
+    ['numbers by name', JSON.stringify(Object.fromEntries(rows.map((r) => [r[1], Number(r[0])])))],
+  ])('%s have no marks of the text in them', (_, text) =>
+    expect(terminalsIn(read(text)).map((t) => [Object.values(t.numbers)[0], t.name])).toEqual(rows.map((r) => [r[0], r[1]])),
+  );
+
+  it.each<[string, string]>([
+    ['`PA0` / `ADC0`', 'PA0 / ADC0'],
+    ['**VDD**', 'VDD'],
+    ['__VDD__', 'VDD'],
+    ['IO\\_1', 'IO_1'],
+    ['A*B*', 'A*B*'],
+    ['nRST_', 'nRST_'],
+  ])('“%s” is %s', (text, plain) => expect(withoutMarks(text)).toBe(plain));
+
+  it.each(['{"a": 1, "b": [2]}', '{"model": {"VTO": 1.5, "KP": 2}}', '[settings]\nspeed = 9\nname = x', '{| nothing'])(
+    '%s is no pinout',
+    (text) => expect(readText(text).ok).toBe(false),
+  );
 });

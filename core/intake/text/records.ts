@@ -1,7 +1,10 @@
 import type { Grid, GridRow } from '../table/grid';
+import { looksLikeTerminal } from '../table/numbers';
 
-/** A key and its value, `name: VDD`, which may begin a record: `- number: 1`. */
-const ENTRY = /^\s*(-\s+)?["']?([A-Za-z][\w .#/-]{0,30}?)["']?\s*:\s+(\S.*)$/;
+/** A key and its value, `name: VDD` or `name = "VDD"`, which may begin a record: `- number: 1`. */
+const ENTRY = /^\s*(-\s+)?["']?([A-Za-z][\w .#/-]{0,30}?)["']?\s*(?::\s+|=\s*)(\S.*)$/;
+/** The head of a record of keys, `[[pin]]` and `[12]`. */
+const SECTION = /^\s*\[{1,2}\s*([\w .-]{1,30}?)\s*\]{1,2}\s*$/;
 const MOST_OTHERS = 2;
 /** Fewer records than this are settings. */
 const LEAST = 2;
@@ -9,7 +12,7 @@ const LEAST = 2;
 /** A pinout written as records, a list of objects in JSON (RFC 8259) or of keys and values; undefined where the text is none. */
 export const recordsGrid = (lines: readonly string[]): Grid | undefined => {
   const first = lines.find((l) => l.trim() !== '')?.trim() ?? '';
-  return /^[[{]/.test(first) ? jsonGrid(lines) : keyedGrid(lines);
+  return (/^[[{]/.test(first) ? jsonGrid(lines) : undefined) ?? keyedGrid(lines);
 };
 
 type Fields = [key: string, value: string][];
@@ -21,11 +24,26 @@ function jsonGrid(lines: readonly string[]): Grid | undefined {
   } catch {
     return undefined;
   }
-  const list = Array.isArray(value) ? value : Object.values(value as object).find(Array.isArray);
+  const list = Array.isArray(value) ? value : (Object.values(value as object).find(Array.isArray) ?? byKeys(value as object));
   const records = ((list ?? []) as unknown[]).map((record) =>
     Object.entries((record ?? {}) as object).map(([key, v]): Fields[number] => [key, textOf(v)]),
   );
   return gridOf(records.map((fields, i) => ({ fields, line: i + 1 })));
+}
+
+/** An object of terminals by their numbers or names: each key is one more field of its record. */
+function byKeys(value: object): object[] | undefined {
+  const entries = Object.entries(value) as [string, unknown][];
+  // `{ "pins": { … } }`
+  if (entries.length === 1 && typeof entries[0]![1] === 'object' && entries[0]![1] !== null) return byKeys(entries[0]![1]);
+  const areKeys = entries.filter(([key]) => looksLikeTerminal(key)).length > 0.8 * entries.length;
+  const [own, other] = areKeys ? ['pin', 'name'] : ['name', 'pin'];
+  if (entries.every(([, of]) => typeof of === 'object' && of !== null && !Array.isArray(of)))
+    return entries.map(([key, of]) => ({ [own]: key, ...(of as object) }));
+  const areTexts = entries.every(([, of]) => typeof of === 'string' || typeof of === 'number');
+  return areTexts && (areKeys || entries.every(([, of]) => looksLikeTerminal(String(of))))
+    ? entries.map(([key, of]) => ({ [own]: key, [other]: of }))
+    : undefined;
 }
 
 const textOf = (value: unknown): string =>
@@ -37,6 +55,12 @@ function keyedGrid(lines: readonly string[]): Grid | undefined {
   let opens: string | undefined;
   let others = 0;
   for (const [i, text] of lines.entries()) {
+    const section = SECTION.exec(text)?.[1];
+    if (section !== undefined) {
+      records.push({ fields: looksLikeTerminal(section) ? [['pin', section]] : [], line: i + 1 });
+      opens = '';
+      continue;
+    }
     const [, dash, key, value] = ENTRY.exec(text) ?? [];
     if (key === undefined || value === undefined) {
       // A title above, and a key that holds the list: a text with more is none, and its other lines need no look.

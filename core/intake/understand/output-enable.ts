@@ -22,7 +22,7 @@ const FLOATS_BY_ANOTHER = new RegExp(
 );
 
 /** Nearly all descriptions speak of no such thing, and then need no closer look. */
-const MAY_FLOAT = /imped|hi-?z|stat/i;
+const MAY_FLOAT = /imped|hi-?z|state/i;
 
 /** Said at the select, and true of the data: an output that floats while another terminal says so is asked. */
 export function doubtFloating(terminals: readonly Terminal[]): void {

@@ -62,7 +62,8 @@ export interface Said {
 /** Weighs what the type column, the description and the name say of a type. */
 export function weighType({ name, code, description, told: cell }: Said): TypeConclusion {
   const told = ofPowerOutput(cell, name, description);
-  const goesOut = evidenceOfName(name).some((n) => n.type === 'output' && n.weight >= 4.5);
+  const ofName = evidenceOfName(name);
+  const goesOut = ofName.some((n) => n.type === 'output' && n.weight >= 4.5);
   const words = [
     ...groundPad(name, description),
     ...testTerminal(name, description),
@@ -76,7 +77,7 @@ export function weighType({ name, code, description, told: cell }: Said): TypeCo
     .filter((e) => !(e.type === 'input' && e.weight <= 4 && goesOut))
     .map((e) => ofPower(e, told))
     .sort((a, b) => b.weight - a.weight);
-  const named = evidenceOfName(name).map((e) => ofPower(e, told));
+  const named = ofName.map((e) => ofPower(e, told));
   const fed = fedByName(told, named, description);
   const voices = sharpen(told, narrowest(strongest(words)), [...named, ...fed]);
   const tally = [...voices].sort((a, b) => b[1].weight - a[1].weight);
