@@ -9,10 +9,10 @@ export default defineConfig({
   testDir: 'e2e',
   fullyParallel: true,
   workers: 2,
-  timeout: 45_000,
+  timeout: 90_000,
   // A shared machine may stall once; the list still names a test that needed its second try.
   retries: process.env['CI'] ? 1 : 0,
-  expect: { timeout: 10_000 },
+  expect: { timeout: 20_000 },
   reporter: 'list',
   use: {
     baseURL: `http://localhost:${PORT}`,
