@@ -16,6 +16,9 @@ interface Kind {
 const among = (...lists: string[]): string =>
   lists.flatMap((list) => list.split(' ').flatMap((name, i, all) => all.slice(i + 1).map((other) => `${name} ${other}`))).join(', ');
 
+/** The upper and the lower gate that a bridge's driver drives. */
+const GATES = [/^(HO|[UHT]GATE|GATEH|DRVH|HDRV|TG|GH)$/i, /^(LO|[LB]GATE|GATEL|DRVL|LDRV|BG|GL)$/i];
+
 /** Names that mean the same in one kind of part only, which its other pins tell. */
 const KINDS: Kind[] = [
   // In a driver of two switches VS is no supply: it is the upper switch's source, as HS is.
@@ -23,8 +26,8 @@ const KINDS: Kind[] = [
   // The same of the upper one alone.
   { pins: [/^HO$/i, /^(VS|HS)$/i], nodes: [/^HO$/i], without: /^(LO|LI|LIN)$/i, alike: 'VS HS, VB HB, HIN IN, HI IN' },
   {
-    pins: [/^(HO|[UHT]GATE|GATEH|DRVH|HDRV|TG|GH)$/i, /^(LO|[LB]GATE|GATEL|DRVL|LDRV|BG|GL)$/i],
-    nodes: [/^(HO|[UHT]GATE|GATEH|DRVH|HDRV|TG|GH)$/i, /^(LO|[LB]GATE|GATEL|DRVL|LDRV|BG|GL)$/i],
+    pins: GATES,
+    nodes: GATES,
     alike: among('HO UGATE HGATE TGATE GATEH DRVH HDRV TG GH', 'LO LGATE BGATE GATEL DRVL LDRV BG GL', 'HI HIN INH PWMH', 'LI LIN INL PWML', 'HB VB BOOT BST', 'HS PHASE PH SW LX'),
   },
   // A controller's current is sensed; elsewhere CS selects a chip.

@@ -71,10 +71,9 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
   // N for not, behind a function that is low-active as often as not.
   const not = /^([A-Z]{2,})N$/.exec(main)?.[1];
   if (!mark && not !== undefined && !names.has(`${not}P`) && KNOWN.test(not) && /\blow\b|\bfalling\b/i.test(description))
-    return { activeLow: true, unsure: `N on ${not} can mean active low` };
+    return perhapsByLetter('N', not);
   if (!mark && other !== undefined && main !== '') return { activeLow: false, unsure: `${other} is marked active low, ${main} is not` };
-  if (!mark)
-    return bar && KNOWN.test(bar[1]!) && TELLS_OF_LOW.test(description) ? perhapsByBar(bar[1]!, 'low') : lowByDeed(main, description);
+  if (!mark) return (bar && KNOWN.test(bar[1]!) ? perhapsByWord(bar[1]!, description) : undefined) ?? lowByDeed(main, description);
   if (SAYS_HIGH.test(description))
     return {
       activeLow: false,
@@ -148,7 +147,18 @@ const byBarAlone = (name: string, names: ReadonlySet<string>, description: strin
   SAYS_HIGH.test(description) ||
   /\bport b\b|\b(channel|unit|bank|side) b\b/i.test(description)
     ? NOT_LOW
-    : { activeLow: true, unsure: `B on ${name.slice(0, -1)} can mean active low` };
+    : perhapsByLetter('B', name.slice(0, -1));
+
+/** A letter behind a name that nothing else speaks for. */
+const perhapsByLetter = (letter: 'B' | 'N', stem: string): ActiveLow => ({
+  activeLow: true,
+  unsure: `${letter} on ${stem} can mean active low`,
+});
+
+const perhapsByWord = (stem: string, description: string): ActiveLow | undefined => {
+  const word = TELLS_OF_LOW.exec(description)?.[0];
+  return word === undefined ? undefined : perhapsByBar(stem, word.toLowerCase());
+};
 
 const perhapsByBar = (stem: string, word: string): ActiveLow => ({
   activeLow: true,

@@ -126,7 +126,7 @@ function terminal(
   context: Context,
 ): Terminal {
   // Whatever stands further behind in a text without end says nothing of the terminal.
-  const told = description.length > MOST_WORDS ? description.slice(0, MOST_WORDS) : description;
+  const told = description.slice(0, MOST_WORDS);
   const said = entry.activeLow === '' ? told : `${told} ${entry.activeLow}`;
   const low = readActiveLow(name, overbar, inEnglish(said), names);
   const type = inferType(name, entry.type, told, context.legend);

@@ -5,8 +5,12 @@ const DRAWN: [sign: RegExp, plain: string][] = [
   [/[\u250c-\u254b\u2552-\u256c]/g, '+'],
 ];
 
+/** Most texts have none of these marks, which one look at each line tells. */
+const MARKED = /[\u2500-\u256c]|^\s*(?:\^|\{\|)/;
+
 /** The lines of tables in drawn lines, between carets and as wikis mark them, as lines with bars between their cells. */
 export function fromMarkup(lines: string[]): string[] {
+  if (!lines.some((l) => MARKED.test(l))) return lines;
   const drawn = lines.map((l) => (/[\u2500-\u256c]/.test(l) ? DRAWN.reduce((text, [sign, plain]) => text.replace(sign, plain), l) : l));
   // Headings between carets stand over cells between bars.
   const barred = drawn.map((l) => (/^\s*\^.*\^\s*$/.test(l) ? l.replace(/\^/g, '|') : l));

@@ -12,7 +12,7 @@ const LEAST = 2;
 /** A pinout written as records, a list of objects in JSON (RFC 8259) or of keys and values; undefined where the text is none. */
 export const recordsGrid = (lines: readonly string[]): Grid | undefined => {
   const first = lines.find((l) => l.trim() !== '')?.trim() ?? '';
-  return (/^[[{]/.test(first) ? jsonGrid(lines) : undefined) ?? keyedGrid(lines);
+  return /^[[{]/.test(first) && !SECTION.test(first) ? jsonGrid(lines) : keyedGrid(lines);
 };
 
 type Fields = [key: string, value: string][];
