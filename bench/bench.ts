@@ -9,7 +9,7 @@ import { applyEdit, canonicalPart, DEFAULT_RULES, emptyPart, parsePart, type Par
 import { readModels } from '../core/spice';
 
 /** So long every piece of work is warmed up, so that the machine code that is measured is settled; in ms. */
-const WARM_MS = 250;
+const WARM_MS = 1000;
 
 /** Medians of several runs, in ms, after a warm-up; the runs of both take turns, so that what else the machine does slows both. */
 async function times(work: () => unknown, baseline: () => unknown, runs = 15): Promise<[number, number]> {

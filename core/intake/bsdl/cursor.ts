@@ -31,7 +31,8 @@ export class Cursor {
   }
 
   is(text: string, ahead = 0): boolean {
-    return this.peek(ahead)?.text.toLowerCase() === text && this.peek(ahead)?.kind !== 'string';
+    const token = this.peek(ahead);
+    return token?.text.length === text.length && token.kind !== 'string' && token.text.toLowerCase() === text;
   }
 
   accept(text: string): boolean {

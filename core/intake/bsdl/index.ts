@@ -1,4 +1,4 @@
-import { carriesPower, problem, refuse, type Doubt, type ElectricalType, type Problem, type Result } from '../../part';
+import { carriesPower, groupBy, problem, refuse, type Doubt, type ElectricalType, type Problem, type Result } from '../../part';
 import type { Proposal, ReadOptions, Terminal } from '../proposal';
 import { levelDoubt, readActiveLow } from '../table/active-low';
 import { propose } from '../table/understand';
@@ -45,8 +45,7 @@ const keyOf = (port: string, index: number | undefined): string => `${port.toLow
 /** One terminal for each bit of each port, with its number in every package's map; a port of single bit may have several pins. */
 function terminalsOf(bsdl: Bsdl, problems: Problem[], file: string | undefined): Terminal[] {
   const ports = new Map(bsdl.ports.map((p) => [p.name.toLowerCase(), p]));
-  const cells = new Map<string, RegisterCell[]>();
-  for (const cell of bsdl.cells) cells.set(keyOf(cell.port, cell.index), [...(cells.get(keyOf(cell.port, cell.index)) ?? []), cell]);
+  const cells = groupBy(bsdl.cells, (cell) => keyOf(cell.port, cell.index));
   const names = new Set(bsdl.ports.map((p) => p.name));
   const reset = bsdl.tap.get('TAP_SCAN_RESET')?.toLowerCase();
   const terminals = new Map<string, Terminal>();

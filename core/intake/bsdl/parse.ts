@@ -220,10 +220,10 @@ function cellsOf(c: Cursor): RegisterCell[] {
       const token = c.next()!;
       if (token.text === '(') depth++;
       if (token.text === ')') depth--;
-      if (token.text !== ',') rest.push(token.text.toUpperCase());
+      if (token.text !== ',') rest.push(token.text);
     }
     c.expect(')', '“)” after a cell');
-    cells.push({ ...ref, function: kind, ...(rest[3] ? { disabled: rest[3] } : {}) });
+    cells.push({ ...ref, function: kind, ...(rest[3] ? { disabled: rest[3].toUpperCase() } : {}) });
     if (!c.done) c.expect(',', '“,” between cells');
   }
   return cells;

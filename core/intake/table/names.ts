@@ -148,4 +148,7 @@ export const listAlternates = (cell: string): string[] =>
         .filter((p) => p !== '' && !/^[-–—]$/.test(p));
 
 /** The first of several names, `RXD3` of `RXD3/PHYAD0`; a name that begins with a stroke is whole. */
-export const firstName = (name: string): string => name.split('/')[0] || name;
+export function firstName(name: string): string {
+  const end = name.indexOf('/');
+  return end > 0 ? name.slice(0, end) : name;
+}

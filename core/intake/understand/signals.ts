@@ -54,8 +54,8 @@ export function stemsOf(name: string): string[] {
   // `PC14-OSC32_IN` is of its port as PC13 is.
   const port = /^P([A-K])\d{1,2}(?:-\w+)?$/.exec(main);
   if (port) return [`Port ${port[1]}`];
-  const parts = main.split('_');
-  const prefix = parts.length > 1 ? [parts.slice(0, -1).join('_'), parts[0]!] : [];
+  const end = main.lastIndexOf('_');
+  const prefix = end < 0 ? [] : [main.slice(0, end), main.slice(0, main.indexOf('_'))];
   const bus = /^n?([A-Z]+?)_?[[(<]?\d+[\])>]?[PN+\-−]?$/i.exec(main)?.[1];
   return [...prefix, ...(bus ? [bus] : [])];
 }
