@@ -71,6 +71,10 @@ it.each([
 it('fetches the lines of a page that says it has a drawing: they hold its overbars', () =>
   expect(pagesWorthRuling([page([text(50, 60, 'Pin configuration (top view)'), ...dual(NAMES)])])).toEqual([1]));
 
+it.each([true, false])('finds no pad in a lead that is called as one, names inside: %s', (isInside) =>
+  expect(names(dual(['EP', 'CLK', 'TXD', 'EPAD', 'D0', 'D1'], isInside))).toEqual(['1 EP', '2 CLK', '3 TXD', '4 EPAD', '5 D0', '6 D1']),
+);
+
 it('gives each lead of a drawing its own name, whatever it is called', () =>
   fc.assert(
     fc.property(

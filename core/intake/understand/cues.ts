@@ -1,4 +1,5 @@
 import type { Doubt, ElectricalType } from '../../part';
+import { headlineOf } from './headline';
 
 interface Cue {
   /** The type that the cue speaks for. */
@@ -22,7 +23,7 @@ const SIGNALS: readonly ElectricalType[] = ['input', 'output', 'bidirectional', 
 
 /** An open terminal is no more than advice where it is not used, or may be wired as well. */
 const ONLY_ADVICE =
-  /\bno[- ]connect|\bnot connected\b|\bno internal\b|\bif (it is )?(not used|unused|not needed)\b|\bwhen (not used|unused)\b|\b(can|may|do not|should not|never|not) (be )?(leave|left)\b|\bunused\b|\bunless\b|\bor (leave|left)\b|\bdefaults\b/i;
+  /\bno[- ]connect|\bnot connected\b|\bno internal\b|\bif (it is )?(not used|unused|not needed|left)\b|\bopen for\b|\bwhen (not used|unused)\b|\b(can|may|do not|should not|never|not) (be )?(leave|left)\b|\bunused\b|\bunless\b|\bor (leave|left)\b|\bdefaults\b/i;
 
 /**
  * What is no evidence for a type and yet shows in many terminals of it: a conclusion that leaves it out has to be looked at.
@@ -49,7 +50,8 @@ const CUES: readonly Cue[] = [
   {
     type: 'open-drain',
     against: ['output'],
-    words: /\b(needs?|requires?|with) (an? )?(external )?pull-?up\b|\bpull-?up( resistor)? (is )?(needed|required|necessary)\b/i,
+    words:
+      /\b(needs?|requires?|with) (an? )?(external )?pull-?up\b|\b(connect|tie|pull)(ed)? (it |this pin )?(up )?to [\w ]{1,24} (through|via|with|by) (a|an) ([\w.%±-]+ ){0,2}(pull-?up|resistor)\b|\bpull-?up( resistor)? (is )?(needed|required|necessary)\b/i,
     unless: /\bpush-?pull\b|\bno (external )?pull-?up\b/i,
   },
   { type: 'supply-out', against: ['output'], words: /\bhigh[- ]voltage output\b|\bboosted voltage\b/i },
@@ -188,7 +190,8 @@ const CUES: readonly Cue[] = [
     type: 'reserved',
     against: ['no-connect'],
     words: /\b(must|has to|have to) (not )?be\b|\bdo not (connect|use|route)\b|\b(tie|connect) (it |this pin )?to\b/i,
-    unless: /\b(may|can) be\b|\bno internal connection\b|\bnot internally connected\b|\bnot connected internally\b/i,
+    unless:
+      /\b(may|can) be\b|\bunconnected or (connect|tie)\b|\bno internal connection\b|\bnot internally connected\b|\bnot connected internally\b/i,
   },
   {
     type: 'reserved',
@@ -219,7 +222,7 @@ const CUES: readonly Cue[] = [
   {
     type: 'bidirectional',
     against: ['input'],
-    name: /^(BCLK|BICK|BCK|LRC?LK|LRCK|WCLK|WS|I2S_(BCLK|SCK|WS|LRCK))\d?$/,
+    name: /^(BCLK|BICK|BCK|((ADC|DAC)_?)?LRC?L?K?|WCLK|WS|I2S_(BCLK|SCK|WS|LRCK))\d?$/,
     unless: /\binput\b|\bslave\b/i,
   },
   // A coil hangs on it, and yet the part drives it.
@@ -241,14 +244,14 @@ const CUES: readonly Cue[] = [
     unless: /\binputs?\b|(?<!\b(output|out) )\b(for|to|of|powers|supplies|feeds?) (the |all |its )?(internal|regulator|ldo|on-chip)/i,
   },
   // The lowest rail is a ground in one circuit and a supply in the next.
-  { type: 'supply-in', against: ['ground'], words: /\bnegative (power )?supply\b/i, unless: /\b0 ?V\b/i },
+  { type: 'supply-in', against: ['ground'], words: /\bnegative (power )?supply\b/i, unless: /\b0 ?V\b|\bgrounded\b/i },
   { type: 'ground', against: ['supply-in'], words: /\bnegative (power )?supply\b/i, name: /^[ADP]?VSS\w*$/i },
   {
     type: 'passive',
     weak: true,
     against: ['ground'],
     words: /\b(floating|bootstrap|source of|emitter|drain of|sense|switch(ing)? node)\b/i,
-    unless: /\b(exposed|thermal) (pad|paddle)\b|^\W*((power|analog(ue)?|digital|signal) )?ground\b/i,
+    unless: /\b(exposed|thermal) (pad|paddle)\b|^\W*((power|analog(ue)?|digital|signal) )?ground\b|^[^.;]{0,30}\bcommon[.;]/i,
   },
   {
     type: 'ground',
@@ -311,7 +314,7 @@ const CUES: readonly Cue[] = [
     type: 'supply-out',
     against: ['passive'],
     words: /\b(internal|core|on-chip) (regulator|ldo|supply)\b/i,
-    unless: /\b(set|program|adjust|resistor|compensation|bootstrap|flying)\b/i,
+    unless: /\b(set|program|adjust|resistor|compensation|bootstrap|flying|filter capacitor)\b|^\W*external capacitor\b/i,
   },
   { type: 'bidirectional', against: ['input', 'output'], words: /\balso (used|serves?|acts?) (for|as)\b/i },
   { type: 'passive', against: ['supply-in'], words: /\b(bootstrap|high[- ]side (gate )?driver|floating)\b/i },
@@ -328,6 +331,9 @@ const CUES: readonly Cue[] = [
   },
 ];
 
+/** What is set by a part, and what is bypassed as supplies are. */
+const SETTING = /\b(set|sets|setting|program\w*|adjust\w*|timer|timing|limit\w*|bypass\w*|decoupl\w*|compensation|bandwidth|range)\b/i;
+
 /**
  * The doubt that a conclusion without one gets from what it leaves out; undefined where nothing speaks against it. `by` says
  * what the type column says outright, and whether words say the conclusion outright.
@@ -338,8 +344,11 @@ export function doubtByCues(
   description: string,
   by: { column: ElectricalType | undefined; words: boolean },
 ): Doubt | undefined {
+  // Parts that hang on what is called an input or an output do not make it less of one, unless they set something.
+  const isCalled = headlineOf(description) === type && !SETTING.test(description);
   for (const cue of CUES) {
     if (!cue.against.includes(type) || cue.unless?.test(description)) continue;
+    if (isCalled && (cue.type === 'passive' || cue.type === 'reserved')) continue;
     const word = cue.words?.exec(description)?.[0];
     if (cue.words && word === undefined) continue;
     if (cue.name && !cue.name.test(name)) continue;

@@ -9,6 +9,8 @@ export interface Evidence {
   weight: number;
   /** The words it came from, as a person would be shown them. */
   because: string;
+  /** Where a type column says a direction outright, it is a hint only. */
+  isBare?: true;
 }
 
 export const evidence = (type: ElectricalType, weight: number, because: string): Evidence => ({

@@ -1,11 +1,12 @@
 import type { Doubt, ElectricalType } from '../../part';
+import { headlineOf } from './headline';
 import { precedentOf } from './precedents';
 import { exactOf, REFINES, UNSURE, USUAL, type Said, type TypeConclusion } from './weigh-type';
 
 /** A sure conclusion that fewer terminals like it share than this is asked. */
 const RARE = 0.4;
-/** The same for one that the type column says outright. */
-const RARE_OF_COLUMN = 0.2;
+/** The same for one that the type column or the description's first clause says outright. */
+const RARE_WHEN_SAID = 0.2;
 /** What so many terminals like it were is taken where the evidence is not sure. */
 const USUALLY = 0.5;
 
@@ -38,7 +39,8 @@ export function heldAgainstPrecedent(conclusion: TypeConclusion, { name, code, d
   }
   // Nobody writes passive into the column of a terminal that drives or is driven.
   if (exact === 'passive' && type === 'passive') return conclusion;
-  if (precedent.share(type) >= (exact === type ? RARE_OF_COLUMN : RARE)) return conclusion;
+  const isOutright = exact === type || headlineOf(description) === type;
+  if (precedent.share(type) >= (isOutright ? RARE_WHEN_SAID : RARE)) return conclusion;
   return {
     ...conclusion,
     confidence: Math.min(conclusion.confidence, UNSURE),

@@ -20,6 +20,13 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
       /\bbi-?directional\b|\binputs? ?(\/|and|or) ?outputs?\b|\binput (and|or) (an? )?([\w-]+ ){1,2}output\b|\bin\/out\b|\bi\/os?\b(?! (buffers?|supply|rail|voltage|power|ground|bank))|\bgpio\b|\bgeneral[- ]purpose (i\/?o|port|pin)\b|\bport [A-Z]?\d? ?(bit|pin|line)\b/i,
     unless: /\bsuppl(y|ies)\b|\bground\b|\binput\/output (mask|buffers?|select|control|voltage)\b/i,
   },
+  {
+    type: 'bidirectional',
+    weight: 8,
+    words:
+      /\b(output|out) (in|for|as) (an? |the )?master( mode)?\b.{0,40}\b(input|in) (in|for|as) (an? |the )?slave\b|\b(input|in) (in|for|as) (an? |the )?slave( mode)?\b.{0,40}\b(output|out) (in|for|as) (an? |the )?master\b|\bdata input output\b|\beither transmit or receive\b|\breference output\b.{0,120}\breference input\b|\breference input\b.{0,120}\breference output\b/i,
+  },
+  { type: 'bidirectional', weight: 5.5, words: /\bUSB ([a-z-]+ )?D[+−-](?!\w)|\bD[+−-] data\b/i, unless: /\b(in|out)puts?\b/i },
   // A switch passes both ways.
   { type: 'bidirectional', weight: 4.5, words: /\bRF (common )?(port|throw|pole)\b/i, unless: /\b(in|out)puts?\b/i },
   {
@@ -29,7 +36,12 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
     unless: /\bsuppl(y|ies)\b|\bground\b/i,
   },
   // A line of a bus goes both ways where nothing else is said of it.
-  { type: 'bidirectional', weight: 5.5, words: /\bdata (line|bus)\b|\bbus[- ]line\b/i, unless: /\bsuppl(y|ies)\b|\bground\b/i },
+  {
+    type: 'bidirectional',
+    weight: 5.5,
+    words: /(?<!\b(for|to|of|on|from) (the )?([\w-]+ ){0,3})\bdata (line|bus)\b|\bbus[- ]line\b/i,
+    unless: /\bsuppl(y|ies)\b|\bground\b/i,
+  },
   {
     type: 'output',
     weight: 5,
@@ -54,7 +66,7 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
   {
     type: 'input',
     weight: 6,
-    words: /^\W*(monitors|senses|measures|detects) (the|an?|its)\b/i,
+    words: /^\W*(monitors|senses|measures|detects) (the|an?|its|availability|presence|state)\b/i,
     unless: /\boutputs?\b(?! (voltage|current))|\bsupplies\b/i,
   },
   // `Transmit data, digital input`: said outright, whatever the signal is called.
@@ -196,7 +208,7 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
       /\b(logic )?(low|high|zero|one)( level)? (on|at|applied to) (this|the) (pin|input|terminal)\b|\b(rising|falling) edge (on|at) this (pin|input|terminal)\b|\b(pull|driv|ty|hold|bring|tak|sett)(ing|e)? (this pin|this input|it) (to )?(logic )?(low|high)\b/i,
     unless: /\bopen[- ](drain|collector)\b|\binputs? ?(\/|and|or) ?outputs?\b/i,
   },
-  { type: 'bidirectional', weight: 5, words: /\b(i²c|i2c|i 2 c|smbus|two-wire|2-wire) (serial )?data\b/i },
+  { type: 'bidirectional', weight: 5, words: /\b(i²c|i2c|i 2 c|smbus|smb|two-wire|2-wire) (master )?(serial )?data\b/i },
   {
     type: 'output',
     weight: 4.5,
@@ -206,7 +218,47 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
   },
   { type: 'bidirectional', weight: 5, words: /\b(command|request) ?(\/|and) ?(response|reply)\b/i },
   // The part is the master: its clock goes out.
-  { type: 'output', weight: 3.5, words: /\b(i²c|i2c|spi) master (serial )?clock\b|\bclock master\b/i },
+  { type: 'output', weight: 6, words: /\b(i²c|i2c|spi) master (serial )?clock\b(?! input)/i },
+  { type: 'output', weight: 3.5, words: /\bclock master\b/i },
+  // What was made of the received bits goes to the host.
+  {
+    type: 'output',
+    weight: 6,
+    words: /^\W*recovered (bit |byte |symbol )?clock( output)?\s*([.;,(]|$)|\bprovides (a|an|the) [^.;]{0,40}\bclock\b/i,
+    unless: /\binputs?\b|\bsuppl|\bmust\b/i,
+  },
+  {
+    type: 'output',
+    weight: 4.5,
+    words:
+      /(^|[.;] )(asserted|negated|de-?asserted)( (high|low))? (when|while|if|in|upon|to indicate|after|during|until|for)\b|^\W*(carrier sense|collision( detect)?|receive error)\b|^\W*(programmable |maskable |\w+ )?interrupt( \d)?\s*([/;,.]|$)|\benables (the )?power (to|for)\b/i,
+    unless: /\binputs?\b|\bopen[- ](drain|collector)\b|\bexternal interrupt\b|\bwire[d]?[- ]or/i,
+  },
+  { type: 'output', weight: 6, words: /^\W*(goes|becomes|turns) (high|low) (when|while|if|after|once|as soon as)\b/i },
+  {
+    type: 'output',
+    weight: 4.5,
+    words: /\bdifferential (serial )?transmit (port|pair|line|lane|driver|data)\b/i,
+    unless: /\breceive|\binput/i,
+  },
+  { type: 'input', weight: 4.5, words: /\bdifferential (serial )?receive (port|pair|line|lane|data)\b/i, unless: /\btransmit|\boutput/i },
+  // What is watched comes in, whatever rail it is.
+  { type: 'input', weight: 8, words: /^[^.;]{0,30}\b(monitor|sense|detect(ion)?|measurement) input\b/i, unless: /\boutput\b/i },
+  { type: 'input', weight: 7, words: /^\W*output (voltage )?(feedback|sense|sensing)\b/i },
+  {
+    type: 'input',
+    weight: 6,
+    words:
+      /\b(supply|load|positive|negative|high|low|bus|battery|input|output) side of (the )?(external )?(shunt|(current[- ])?sense)( resistor)?\b|\bresistor divider (sets|to set|from|between)\b|\bvoltage to be (monitored|measured|sensed)\b|\b(remote )?on\/off (control|input|pin)\b|\breference voltage for (the |an? )?(adc|dac|a\/d|d\/a|converter)\b/i,
+    unless: /\boutput of\b|\breference output\b/i,
+  },
+  {
+    type: 'input',
+    weight: 5,
+    words:
+      /\bconnect to (GND|ground|VSS|VCC|VDD) to (set|select|enable|disable|choose|use)\b|^[^.;]{0,30}\b(mode|address|gain|range|polarity|frequency|source) selection\b/i,
+    unless: /\boutput\b|\bresistor\b/i,
+  },
   // Read at reset: whatever the terminal is later, it is an input then.
   { type: 'input', weight: 2.9, words: /\bstrap(s|ping|ped)?\b|\b(latched|sampled) (at|on|during) (reset|power[- ]?(up|on))\b/i },
   // A hint only: what is tied to ground can be an input that is not used.

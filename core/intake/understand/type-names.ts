@@ -53,6 +53,9 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
   { type: 'input', weight: 3, name: /^[+\-−–]IN_?[A-D\d]?$/i },
   // Said of a clock it outweighs the words for clocks, which most often come in.
   { type: 'output', weight: 4.5, name: /^[A-Z0-9_]*(CLK|CLOCK)_?O(UT)?\d?[+\-−PN]?$/i },
+  // Seen from the part: what its converter is to put out comes in.
+  { type: 'input', weight: 3, name: /^DAC_?DATA?\d?$/i },
+  { type: 'output', weight: 3, name: /^ADC_?DATA?\d?$/i },
   // The segments of a display.
   { type: 'output', weight: 3, name: /^SEG_?\d+$/i },
   // An input of a converter, an output of a reference, a capacitor of either.

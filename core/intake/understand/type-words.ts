@@ -1,5 +1,6 @@
 import { remember, type ElectricalType } from '../../part';
 import { evidence, type Evidence } from './evidence';
+import { headlineOf } from './headline';
 import { WORDINGS } from './wordings';
 
 /** What a first clause may say outright that a terminal is, whatever is to be wired to it. */
@@ -17,14 +18,14 @@ const RAILS: ReadonlySet<ElectricalType> = new Set(['ground', 'supply-in']);
 
 /** What one terminal does to others, in the third person or plain. */
 const acts = (ending: 's' | ''): string =>
-  `(?:mute|receive|disable|enable|control|drive|determine|set|program|limit|clear|gate|reset|force|(?:three|tri|3)-?state)${ending}|latch${ending === '' ? '' : 'es'}|turn${ending} (?:on|off)|switch${ending === '' ? '' : 'es'} (?:on|off)|(?:shut|power)${ending} down`;
+  `(?:mute|blank|tri-?state|power|feed|receive|disable|enable|control|drive|determine|set|program|limit|clear|gate|reset|force|(?:three|tri|3)-?state)${ending}|latch${ending === '' ? '' : 'es'}|turn${ending} (?:on|off)|switch${ending === '' ? '' : 'es'} (?:on|off)|(?:shut|power)${ending} down`;
 
 /**
  * Inputs and outputs that a text speaks of beside its own terminal: what the terminal serves (`for the low-side output`),
  * acts on (`mutes the RF outputs`) or measures (`output sense`). What stands before the word, in the group, stays.
  */
 const BESIDE = [
-  /\b((?:for (?:the |an? |all |both )?|(?:of|from|to|at) the )(?:[\w'’-]+ ){0,4}?)(?:in|out)puts?\b/gi,
+  /\b((?:for (?:the |an? |all |both )?|(?:of|from|to|at) the )(?:(?!(?:or|and) )[\w'’-]+ ){0,4}?)(?:in|out)puts?\b/gi,
   // `mutes outputs`, and `to mute the outputs`: without an article the plain verb is a name, `enable input`.
   new RegExp(`\\b((?:${acts('s')}) (?:the |all |both |its )?(?:[\\w-]+ ){0,3}?)(?:in|out)puts?\\b`, 'gi'),
   new RegExp(`\\b((?:${acts('')}) (?:the|all|both|its) (?:[\\w-]+ ){0,3}?)(?:in|out)puts?\\b`, 'gi'),
@@ -33,6 +34,10 @@ const BESIDE = [
     'gi',
   ),
   /\b()(?:in|out)puts?(?= (?:(?:pin|channel|stage|driver)s? (?:[\w-]+ ){0,4})?(?:are|is) (?:enabled|disabled|active|on|off|held|forced|placed|put|turned)\b)/gi,
+  // `low = outputs Hi-Z`
+  /(= ?)outputs?(?= )/gi,
+  /\b()(?:all (?:\w+ )?)?outputs are (?:three|tri|3)-?stated\b/gi,
+  /\b()(?:in|out)put(?= voltage (?:connection|terminal)\b)/gi,
   // `all DACs output a span`: a verb.
   /\b((?:\w+s|which|they) )output(?= (?:a|an|the|from) )/g,
   // `both OUT1 and OUT2 are tri-stated`
@@ -59,9 +64,10 @@ export const wordsOfType = remember((given: string): Evidence[] => {
     at <= clause || !RAILS.has(type) ? 1 : /[.;]\s+$/.test(text.slice(0, at)) ? 0.8 : 0.4;
   // How it drives is often a sentence of its own, behind what it is for.
   const isOwnClause = (type: ElectricalType, at: number) =>
-    type === 'open-drain' && /[.;,(]\s*((it|this pin) is )?(an? )?(active[- ](low|high),? )?$/i.test(text.slice(Math.max(0, at - 40), at));
+    (type === 'open-drain' || type === 'three-state') &&
+    /[.;,(]\s*((it|this pin) is )?(an? )?((active[- ](low|high)|goes into|in)( a| the)?,? )?$/i.test(text.slice(Math.max(0, at - 40), at));
   const found: (Evidence & { at: number; isAdvice: boolean })[] = [];
-  for (const { type, weight, words, unless, isAdvice = false } of WORDINGS) {
+  for (const { type, weight, words, unless, isAdvice = false, isBare } of WORDINGS) {
     const match = words.exec(text);
     if (match && !unless?.test(text))
       found.push({
@@ -70,14 +76,21 @@ export const wordsOfType = remember((given: string): Evidence[] => {
           weight * (isOwnClause(type, match.index) ? 1 : lead(match.index)) * told(type, match.index),
           `“${match[0].trim()}”`,
         ),
+        ...(isBare ? { isBare } : {}),
         at: match.index,
         isAdvice,
       });
   }
+  // `Convert input. … selects the mode of the output`: what follows the name of a terminal speaks of others too.
+  const called = headlineOf(given);
+  const isOther = (e: Evidence & { at: number }) =>
+    called !== undefined && e.at > clause && e.type === (called === 'input' ? 'output' : 'input') && e.weight <= 5;
+  if (called !== undefined && !found.some((e) => e.type === called && e.at < clause))
+    found.push({ ...evidence(called, 5, `“${called}”`), at: 0, isAdvice: false });
   const isSaid = found.some((e) => SAID.has(e.type) && e.weight >= 4.5 && e.at < clause);
   return found
-    .filter((e) => !(e.isAdvice && isSaid))
-    .map(({ type, weight, because }) => evidence(type, weight, because))
+    .filter((e) => !(e.isAdvice && isSaid) && !isOther(e))
+    .map(({ type, weight, because, isBare }): Evidence => ({ ...evidence(type, weight, because), ...(isBare ? { isBare } : {}) }))
     .sort((a, b) => b.weight - a.weight);
 });
 

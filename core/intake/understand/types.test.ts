@@ -222,6 +222,28 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['VSS', 'Input', 'Ground: connect all VSS pins to the system ground (0 V)', 'ground'],
   ['CE', undefined, 'Chip enable', 'input'],
   ['MICBIAS', 'Power output', 'Microphone bias output 2.5 V', 'supply-out'],
+  // The first clause says what it is; what follows tells of it.
+  ['GAUGE', undefined, 'Analog current monitor output. Sources a part of the current through the sense resistor.', 'output'],
+  ['CNVT', undefined, 'Convert input. Its leading edge selects the mode of the serial output.', 'input'],
+  ['RFB', 'I', 'Complementary input to the prescaler. A small capacitor to ground keeps it quiet.', 'input'],
+  ['IDRV', undefined, 'Current output. Connect to the load resistor.', 'output'],
+  ['BST', undefined, 'Bootstrap supply voltage of the upper driver. Connect a 100-nF capacitor between SW and BST.', 'passive'],
+  ['TMR', undefined, 'Safety timer programming input. Connect a resistor to VSS to set the time.', 'passive'],
+  ['VREGD', undefined, 'Internal 1.8-V regulator. Bypass to ground.', 'supply-out'],
+  ['VCC', undefined, 'Output of the internal 5-V LDO. Bypass with 1 µF.', 'supply-out'],
+  ['GRET', undefined, 'Negative rail, usually grounded', 'ground'],
+  ['RCLK', 'O', 'Recovered clock. Parallel rate.', 'output'],
+  ['INTP', undefined, 'Pen interrupt, active low', 'output'],
+  ['MCK', 'O', 'Provides a 25-MHz clock to the MAC', 'output'],
+  ['CCLK', 'IO', 'Configuration clock. Output in master mode and input in slave mode.', 'bidirectional'],
+  ['IO3', undefined, 'Hold (data input output 3)', 'bidirectional'],
+  ['USBUP', 'B', 'USB D- of the upstream port', 'bidirectional'],
+  ['MUTE', 'I', 'Mute (high = outputs off, low = outputs on)', 'input'],
+  ['VDDO', 'P', 'Powers clock output 3 only', 'supply-in'],
+  ['CEXT', '–', 'Charge-pump capacitor', 'passive'],
+  ['DO', undefined, 'Serial data output. High-impedance state when CS is high.', 'three-state'],
+  ['NC', undefined, 'Leave unconnected or connect to AGND.', 'no-connect'],
+  ['ADCDAT', 'O', 'ADC data', 'output'],
 ];
 
 it.each(SURE)('%s, type “%s”, “%s” is %s, without a doubt', (name, code, description, type) => {
@@ -233,6 +255,9 @@ it.each(SURE)('%s, type “%s”, “%s” is %s, without a doubt', (name, code,
 
 /** What speaks against itself or says too little must be asked, whatever is concluded. */
 const ASKED: [string, string | undefined, string][] = [
+  ['INT', 'O', 'Interrupt output. Connect to VDD through a 10-k pull-up resistor.'],
+  ['DACLRC', undefined, 'Left/right clock of the converter'],
+  ['AIN', undefined, 'Adapter input. Bypass to ground.'],
   ['CAM_CK', 'from camera', 'Clock lane'],
   ['STAT', 'O', 'Charge light, sinks 10 mA'],
   ['FORCE-', undefined, 'Low-side return of the sensor'],

@@ -26,6 +26,8 @@ export interface TypeConclusion {
 }
 
 const ENOUGH = 3;
+/** A voice no stronger than this hints at a type. */
+const HINT = 4;
 /** A voice so strong says a type outright. */
 const ENOUGH_ALONE = 4.5;
 /** How sure a conclusion is at most that leaves out what the text has. */
@@ -75,6 +77,7 @@ export function weighType({ name, code, description, told: cell }: Said): TypeCo
     .filter((e) => !isOfAnother(e, name))
     // `Clock for more phases`, said of CLKOUT, tells what goes out.
     .filter((e) => !(e.type === 'input' && e.weight <= 4 && goesOut))
+    .map((e) => (e.isBare && exactOf(told) !== undefined ? { ...e, weight: Math.min(e.weight, HINT) } : e))
     .map((e) => ofPower(e, told))
     .sort((a, b) => b.weight - a.weight);
   const named = ofName.map((e) => ofPower(e, told));
@@ -92,8 +95,8 @@ export function weighType({ name, code, description, told: cell }: Said): TypeCo
   const because = [...new Set(reasons)].join(', ');
   const against = rivals.reduce((sum, [, voice]) => sum + voice.weight, 0);
   const confidence = Math.round((weight / (weight + against)) * Math.min(1, 0.4 + weight / 10) * 100) / 100;
-  // A dash for the direction of what carries power says that it has none.
-  const empty = code !== undefined && /^[-–—\s]*$/.test(code) && !(code.trim() !== '' && carriesPower(type));
+  // A dash for the direction of what carries power, or of a part's end, says that it has none.
+  const empty = code !== undefined && /^[-–—\s]*$/.test(code) && !(code.trim() !== '' && (carriesPower(type) || type === 'passive'));
   const unheard = !!code && code.trim() !== '' && told.length === 0 && !/^([-–—]+|n\/?a\.?)$/i.test(code.trim());
   // Where the column says a thing that is not understood, hints add up to no more than they are.
   const isHinted = weight < 5.5 || [...words, ...named].every((e) => e.type !== type || e.weight < ENOUGH_ALONE);

@@ -9,4 +9,6 @@ export interface Wording {
   unless?: RegExp;
   /** The wording tells what to wire to the terminal: it counts only where the text does not say what the terminal is. */
   isAdvice?: true;
+  /** A column that says a direction outright knows better: there it is no more than a hint. */
+  isBare?: true;
 }

@@ -46,6 +46,47 @@ export const WORDINGS: readonly Wording[] = [
       /\bno crystal\b|^\W*(an? )?(low|high)( level)? (keeps|turns|switches|stops|starts|holds|disables|enables)\b|\b(if|when) (a |an |the )?(\w+ )?crystal is\b|\b(pull|tune|trim)(s|ing)? (of )?the crystal\b|\bcrystal (pulling|trim)|\boscillator (circuit |driver )?(enable|disable|select|control|power)|^\W*(\w+ )?clock output\b|\bclock (output|buffer)|\bwithout (a )?crystal/i,
   },
   { type: 'passive', weight: 6.5, words: /\bpassive\b/i },
+  // What the upper driver floats on is a capacitor, whatever it supplies.
+  {
+    type: 'passive',
+    weight: 12,
+    words:
+      /^\W*boot-?strap (supply|i\/o|pin|node|connection|terminal)\b|\b(side|end|terminal|plate) of the boot-?strap[- ]cap(acitor)?\b|\bboot-?strap[- ]cap(acitor)?\b[^.;]{0,24}\b(between|from|to) (SW|LX|PH|PHASE|HS|VS)\d?\b/i,
+    unless: /\bcontroller\b|\bdiode'?s? (anode|supply)\b/i,
+    isBare: true,
+  },
+  { type: 'supply-out', weight: 7, words: /\bbias voltage output\b/i, isBare: true },
+  // `Current limit programming input. Connect a resistor`: what is set by a part hangs on that part.
+  {
+    type: 'passive',
+    weight: 8,
+    words:
+      /^[^.;]{0,60}\b(program\w*|set(ting)?|adjust(ment)?|control|timer)\b[^.;]{0,24}[.;,] *(connect|tie|place|use|attach) (a|an) ([\w.%±-]+ ){0,3}(resistor|capacitor)\b(?! (divider|network|ladder|string))/i,
+    unless: /\bpull-?(up|down)\b|\b(bypass|decoupl\w*)\b|\bvoltage divider\b/i,
+    isBare: true,
+  },
+  {
+    type: 'passive',
+    weight: 8,
+    words:
+      /\b(resistor|capacitor) (connected )?(between|from) \w+ (and|to) \w+ (sets|programs|determines|controls|defines)\b|\bexternal (resistor|capacitor) (is )?(connected |connects )?(to|at|on|from) this (pin|terminal)\b(?! divider)|\bconnecting an? (external )?(resistor|capacitor)\b/i,
+    unless: /\bpull-?(up|down)\b|\bopen[- ](drain|collector)\b/i,
+    isBare: true,
+  },
+  {
+    type: 'passive',
+    weight: 9,
+    words:
+      /^\W*([\w-]+ ){0,3}(filter|storage|hold-?up|store) capacitor( connection)?\s*([.;,]|$)|^\W*[\w-]+ capacitor( connection)?\s*([.;]|$)/i,
+    unless: /\boutput\b/i,
+  },
+  {
+    type: 'passive',
+    weight: 6.5,
+    words: /^\W*([\w-]+ )?(reference|bias|calibration|termination|precision) resistor( (pin|connection|terminal))?\b/i,
+    unless: /\binternal\b/i,
+  },
+  { type: 'passive', weight: 6.5, words: /^[^.;,]{0,40}\bswitching node\W*$/i },
   // What goes to and fro between two terminals is on no rail, whatever pumps it.
   { type: 'passive', weight: 12, words: /\bflying[- ]cap/i, unless: /\b(output|rail) of (the |a )?(charge[- ]?pump|converter)/i },
   {
@@ -82,7 +123,8 @@ export const WORDINGS: readonly Wording[] = [
     weight: 6.5,
     words:
       /\b(set(ting)?|sense|bias|external|timing|programming|gain|current[- ]set|frequency[- ]set)[- ]resistor\b(?! (divider|network|ladder|string))|\bresistor (connection|terminal)\b|\bsets? .{0,30}\bwith (a|an) (external )?(resistor|capacitor)/i,
-    unless: /\bpull-?(up|down)\b|\b(end|side|terminal) of (the |a )?(sense|shunt)\b/i,
+    unless:
+      /\bpull-?(up|down)\b|\b(end|side|terminal) of (the |a )?(sense|shunt)\b|\b(through|across|of|on|at) (the|an?) ([\w-]+ )?sense resistor\b/i,
   },
   {
     type: 'passive',
@@ -191,7 +233,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'supply-out',
     weight: 8,
     words:
-      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc[-/]?dc|converter rail|core regulator)( ?\d{1,2})?('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]* ?V) )*(regulator|ldo|charge[- ]?pump|reference)\d?\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (force |voltage )?output\b|\breference out\b|\bsupply output\b|(?<!\bhigh-|\b(high|low)-side |\bprotected |\bswitched )\bpower output\b(?! (stage|(of|for) (channel|the load)))|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (\d[\d.]* ?V )?((analog(ue)?|digital|core|gate|driver) )*(supply|rail|voltage)\b|\bbias (supply|rail) output\b|\b(internal|regulator) (core |digital |analog )?(supply|regulator|rail)( voltage)? (bypass|decoupl\w*)\b|\bregulated output voltage\b|\b(ldo|low[- ]?dropout) output\b|\bcharge[- ]?pump rail\b|\boutput voltage (pin )?(of|for|from) (the )?(ldo|dc[-/]?dc|regulator|buck|boost|load switch)( ?\d{1,2})?\b/i,
+      /\b(regulator|ldo|charge[- ]?pump|boost|buck|dc[-/]?dc|converter rail|core regulator)( ?\d{1,2})?('s)?\b[^.;]{0,30}\b(output|out)\b|\boutput (of|from) (the )?((internal|on-chip|core|low-drop\w*|linear|digital|analog|\d[\d.]*[- ]?V) )*(regulator|ldo|charge[- ]?pump|reference)\d?\b|\bregulated (\w+ )?(output|supply output|rail)\b|\b(voltage )?reference (force |voltage )?output\b|\breference out\b|\bsupply (voltage )?output\b|(?<!\bhigh-|\b(high|low)-side |\bprotected |\bswitched )\bpower output\b(?! (stage|(of|for) (channel|the load)))|\b(\d[\d.]* ?V|internal) (rail|supply) output\b|\binternal(ly)? (generated|regulated) (\d[\d.]* ?V )?((analog(ue)?|digital|core|gate|driver) )*(supply|rail|voltage)\b|\bbias (supply|rail) output\b|\bdecoupl(e|ing) output (for|of)\b|\b(internal|regulator) (core |digital |analog )?(supply|regulator|rail)( voltage)? (bypass|decoupl\w*)\b|\bregulated output voltage\b|\b(ldo|low[- ]?dropout) output\b|\bcharge[- ]?pump rail\b|\boutput voltage (pin )?(of|for|from) (the )?(ldo|dc[-/]?dc|regulator|buck|boost|load switch)( ?\d{1,2})?\b/i,
     unless:
       /\bflying[- ]cap|\bfeedback\b|\bsense\b|\boutput( voltage| level)? (select|set|adjust|program|trim)|\binput (to|of|for|supply)\b|\benable\b|\bpower[- ]good\b|\bloop filter\b|\bphase (detector|comparator)\b|\bcharge[- ]?pump (output )?current\b/i,
   },
@@ -229,6 +271,13 @@ export const WORDINGS: readonly Wording[] = [
     unless:
       /\b(supply|battery|power|v?bus|charger|adapter)( (supply|source|input))* (current|sense|sensing|monitor|good|output|return|ground|enable|select(ion)?|control|detect(ion|or)?|fault|ok|status|indicat\w+|switch control|fail|presence|present)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\bboot-?strapped\b|\b0 ?V suppl|\bgrounds?\b|\bsupply voltage (monitor|sense)|^\W*power and signal (return|ground)/i,
   },
+  {
+    type: 'supply-in',
+    weight: 7,
+    words:
+      /^\W*((usb|ac|wall|solar|car|\d[\d.]*[- ]?V) )+(adapter )?(power )?input( voltage)?\b(?! (current|signal|level))|^\W*[+]?\d[\d.]*[- ]?V input (for|of|to) (the )?[^.;]{0,24}\b(regulator|ldo|converter)\b/i,
+    unless: /\b(logic|data|sens\w+|detect\w*|monitor|reference|tolerant|compatible|cmos|ttl|comparator|signal|enable)\b/i,
+  },
   // What stands before a colon is what it is; the rest tells when.
   { type: 'supply-in', weight: 7, words: /^\W*(power supply|supply voltage|positive supply|supply):/i },
   {
@@ -249,6 +298,12 @@ export const WORDINGS: readonly Wording[] = [
     weight: 6.5,
     words: /^\W*(active )?antenna (bias|supply)( (voltage|output))?\b(?! (input|enable|sens|detect|current|control))/i,
   },
+  {
+    type: 'supply-out',
+    weight: 6.5,
+    words: /^\W*(\d[\d.]*[- ]?V )?internal ((\d[\d.]*[- ]?V|linear|voltage|digital|analog) )*regulator\s*([.;,]|$)/i,
+  },
+  { type: 'ground', weight: 7.5, words: /\b(generally|usually|normally|typically|always) (grounded|(connected|tied) to (the )?ground)\b/i },
   // `1.2 V core, generated inside`
   { type: 'supply-out', weight: 7, words: /\b\d[\d.]* ?V\b[^.;]{0,24}\bgenerated (inside|internally|on[- ]chip)\b/i },
   { type: 'supply-out', weight: 7, words: /\b\d[\d.]* ?V (of|from|by) (the |an? )?(internal|on-chip) (regulator|ldo)\b/i },
@@ -283,9 +338,9 @@ export const WORDINGS: readonly Wording[] = [
     type: 'three-state',
     weight: 7,
     words:
-      /\b(three|tri|3)[- ]?state(d|able)?\b|\bhigh[- ]impedance (when|while|if|unless|output)\b|\bhi-?z (when|while|if|unless)\b|\bhigh[- ]impedance (in|during) the other\b/i,
+      /\b(three|tri|3)[- ]?state(d|able)?\b|\bhigh[- ]impedance (state )?(when|while|if|unless|output)\b|\bhi-?z (when|while|if|unless)\b|\bhigh[- ]impedance (in|during) the other\b/i,
     unless:
-      /\b(input|bidirectional|inputs?\/outputs?|i\/o)\b|\b(three|tri|3)[- ]?state (control|enable|mode|output[- ](mode )?(enable|control))|\binto (three|tri|3)[- ]?state\b|\b(three|tri|3)-?states (the|all)\b|^\W*(three|tri|3)-?state:|^\W*(\w+ )?outputs?[- ]enable\b/i,
+      /\b(input|bidirectional|inputs?\/outputs?|i\/o)\b|\b(three|tri|3)[- ]?state (control|enable|mode|output[- ](mode )?(enable|control))|\binto (three|tri|3)[- ]?state\b|\b(three|tri|3)-?states (the|all)\b|(^\W*|[.;] )(three|tri|3)-?state:|^\W*(\w+ )?outputs?[- ]enable\b/i,
   },
   // Said of the terminal itself it is as good in the last sentence as in the first.
   {
