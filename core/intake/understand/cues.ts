@@ -54,6 +54,10 @@ const CUES: readonly Cue[] = [
       /\b(needs?|requires?|with) (an? )?(external )?pull-?up\b|\b(connect|tie|pull)(ed)? (it |this pin )?(up )?to [\w ]{1,24} (through|via|with|by) (a|an) ([\w.%±-]+ ){0,2}(pull-?up|resistor)\b|\bpull-?up( resistor)? (is )?(needed|required|necessary)\b/i,
     unless: /\bpush-?pull\b|\bno (external )?pull-?up\b/i,
   },
+  // What tells that a rail is good seldom drives high itself.
+  { type: 'open-drain', against: ['output'], name: /^(PG|PGOOD|POK|PWRGD|PWROK|PGD)\d?$/, unless: /\bpush|\btotem\b|\bcmos\b|\bhigh\b/i },
+  { type: 'bidirectional', against: ['input', 'output', 'passive'], name: /\/P[A-K]\d{1,2}$/ },
+  { type: 'output', weak: true, against: ['input'], words: /\b(clock|data) lane\b/i, unless: /\binput\b|\breceiv/i },
   { type: 'supply-out', against: ['output'], words: /\bhigh[- ]voltage output\b|\bboosted voltage\b/i },
   {
     type: 'output',
@@ -245,7 +249,13 @@ const CUES: readonly Cue[] = [
   },
   // The lowest rail is a ground in one circuit and a supply in the next.
   { type: 'supply-in', against: ['ground'], words: /\bnegative (power )?supply\b/i, unless: /\b0 ?V\b|\bgrounded\b/i },
-  { type: 'ground', against: ['supply-in'], words: /\bnegative (power )?supply\b/i, name: /^[ADP]?VSS\w*$/i },
+  {
+    type: 'ground',
+    against: ['supply-in'],
+    words: /\bnegative (power )?supply\b/i,
+    name: /^[ADP]?VSS\w*$/i,
+    unless: /[−–-] ?\d+(\.\d+)? ?V\b/,
+  },
   {
     type: 'passive',
     weak: true,

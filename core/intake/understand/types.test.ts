@@ -244,6 +244,9 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['DO', undefined, 'Serial data output. High-impedance state when CS is high.', 'three-state'],
   ['NC', undefined, 'Leave unconnected or connect to AGND.', 'no-connect'],
   ['ADCDAT', 'O', 'ADC data', 'output'],
+  ['T-', 'I', 'Thermocouple input. Do not connect to ground.', 'input'],
+  ['VSS', 'P', 'Negative supply, -16.5 V to -2.5 V', 'supply-in'],
+  ['VCAP', undefined, 'Core loop capacitor. Connect 1 µF.', 'passive'],
 ];
 
 it.each(SURE)('%s, type “%s”, “%s” is %s, without a doubt', (name, code, description, type) => {
@@ -257,6 +260,9 @@ it.each(SURE)('%s, type “%s”, “%s” is %s, without a doubt', (name, code,
 const ASKED: [string, string | undefined, string][] = [
   ['INT', 'O', 'Interrupt output. Connect to VDD through a 10-k pull-up resistor.'],
   ['DACLRC', undefined, 'Left/right clock of the converter'],
+  ['PGOOD', undefined, 'Power-good output'],
+  ['XTAL1/PB6', undefined, 'Crystal oscillator'],
+  ['MCN', undefined, 'Clock lane, negative'],
   ['AIN', undefined, 'Adapter input. Bypass to ground.'],
   ['CAM_CK', 'from camera', 'Clock lane'],
   ['STAT', 'O', 'Charge light, sinks 10 mA'],

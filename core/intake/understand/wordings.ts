@@ -21,7 +21,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'reserved',
     weight: 9,
     words:
-      /\bdo not connect\b(?! (it |this |this pin )?(to )?(any |an |other )?(external |additional |other )?(loads?|circuit|rails?|suppl))|\bdo not use\b(?! (it |this |this pin |the pin )?(for|to|as|in)\b)|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\b(manufacturing|production) test|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|^\W*(factory |scan |production )?test( (input|output|signal)s?\b|(?=[;,.:]))(?!.*\b(not used|unused|resistor|capacitor)\b).*\b(leave|float|open|tie|tied|connected|ground)|\bmust be left (open|floating|unconnected)\b|\bno[- ]connect(ion)?s?\b.{0,12}\bmust be (connected|tied|grounded|left|kept)\b|\b(tie|connect|strap|short)(ed)? (this pin )?to \w+ (for|in) normal (operation|use|mode)\b|^\W*internally connected\b(?! (to|with)\b)|^\W*not used[,;.] *(connect|tie|leave|must|strap)|^\W*production only\b/i,
+      /\bdo not connect\b(?! (it |this |this pin )?(to )?(any |an |other )?(external |additional |other )?(loads?|circuit|rails?|suppl|ground|gnd))|\bdo not use\b(?! (it |this |this pin |the pin )?(for|to|as|in)\b)|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\b(manufacturing|production) test|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|^\W*(factory |scan |production )?test( (input|output|signal)s?\b|(?=[;,.:]))(?!.*\b(not used|unused|resistor|capacitor)\b).*\b(leave|float|open|tie|tied|connected|ground)|\bmust be left (open|floating|unconnected)\b|\bno[- ]connect(ion)?s?\b.{0,12}\bmust be (connected|tied|grounded|left|kept)\b|\b(tie|connect|strap|short)(ed)? (this pin )?to \w+ (for|in) normal (operation|use|mode)\b|^\W*internally connected\b(?! (to|with)\b)|^\W*not used[,;.] *(connect|tie|leave|must|strap)|^\W*production only\b/i,
     unless: /\bno internal connection\b|\breserved for future use in\b/i,
   },
   // What the output is to be set by is no output.
@@ -77,7 +77,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'passive',
     weight: 9,
     words:
-      /^\W*([\w-]+ ){0,3}(filter|storage|hold-?up|store) capacitor( connection)?\s*([.;,]|$)|^\W*[\w-]+ capacitor( connection)?\s*([.;]|$)/i,
+      /^\W*([\w-]+ ){0,3}(filter|storage|hold-?up|store) capacitor( connection)?\s*([.;,]|$)|^\W*([\w-]+ ){1,3}capacitor( connection)?\s*([.;]|$)/i,
     unless: /\boutput\b/i,
   },
   {
