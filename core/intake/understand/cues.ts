@@ -34,7 +34,7 @@ const CUES: readonly Cue[] = [
     type: 'passive',
     weak: true,
     against: SIGNALS,
-    words: /\b(resistors?|capacitors?|inductors?|crystal|coil|ferrite|decoupl\w+|bypass\w*)\b/i,
+    words: /\b(resistors?|capacitors?|inductors?|crystal|coil|ferrite|decoupl\w+|bypass(ed|ing)?(?! (mode|or|is)\b))\b/i,
     unless:
       /\bpull-?(up|down)s?\b|\b(through|via)\b.{0,24}\b(resistor|capacitor)|\b(output|voltage) adjust|\badjusted (by|with)|\btrim|\bdivider\b|\bladder\b|\bstrap|\btermination\b|\bseries\b|\binternal(ly)? .{0,12}(resistor|capacitor)|\bno (external )?(resistor|capacitor)|\bacross (the|an?) |\b(at|of|across) the (output|input|load|bulk) capacitor|\b(side|end) of (the |a )?(sense|shunt)\b|\b(coil|relay)s? driver?\b|\b(pull|tune|trim)s? the crystal\b/i,
   },
@@ -157,7 +157,7 @@ const CUES: readonly Cue[] = [
     words:
       /^[^.;,]{0,60}\b(?<!\b(to|of|from|at|between|the) )(?<!(regulator|driver|oscillator|crystal|pump|inverter) )output\b(?! (current|voltage))|\bcurrent (source|mirror|monitor)\b|\bmirror of the\b/i,
     name: /^(?!COMP|XT|XO|OSC|REXT|RSET|ISET)/,
-    unless: /\b(crystal|oscillator|converter output|sets?)\b/i,
+    unless: /\b(crystal|oscillator|converter output|sets?)\b|^\W*(capacitor|resistor)\b/i,
   },
   { type: 'output', against: ['passive'], words: /\bsources (an?|out) [^.;]{0,40}\b(current|ratio)\b/i },
   // What feeds or clocks another device comes out of this one.

@@ -47,7 +47,7 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
     weight: 5,
     words: /\b(outputs?|out(?! of\b))\b/i,
     unless:
-      /\b(enable|disable|supply|ground|control|load|select|stage|of the output|to the output|feedback)s?\b.{0,12}$|\boutput[- ](voltage|current|level)[- ](adjust|set|select|program|trim|detect|sens|monitor|limit)|\boutput[- ](enable|disable|control|supply|stage|range|mode|driver supply|data rate|load|select|update|latch|ground)\b|\boutputs? (are|is) (off|on|disabled|enabled|updated)|\binputs? ?(\/|and|or) ?outputs?\b|\b(en|dis)ables? .{0,24}outputs?\b/i,
+      /\b(enable|disable|supply|ground|control|load|select|stage|of the output|to the output|feedback)s?\b.{0,12}$|\boutput[- ](voltage|current|level|common[- ]mode)[- ](adjust|set|select|program|trim|detect|sens|monitor|limit)|\boutput[- ](enable|disable|control|supply|stage|range|mode|driver supply|data rate|load|select|update|latch|ground)\b|\boutputs? (are|is) (off|on|disabled|enabled|updated)|\binputs? ?(\/|and|or) ?outputs?\b|\b(en|dis)ables? .{0,24}outputs?\b/i,
   },
   {
     type: 'output',

@@ -71,6 +71,7 @@ export function weighType({ name, code, description, told: cell }: Said): TypeCo
     ...testTerminal(name, description),
     ...severalFunctions(name, description),
     ...wordsOfType(description),
+    ...partEnd(code, description),
   ]
     // The drain of a bus's clock is the master's, where the column says that the clock comes in.
     .filter((e) => !(e.type === 'open-drain' && exactOf(told) === 'input' && /^SCL/i.test(name)))
@@ -169,6 +170,13 @@ const groundPad = (name: string, description: string): Evidence[] =>
   /^(EP|THERMAL|E-?PAD|(PWR|THERMAL|EXPOSED|POWER)?[ _-]?PAD|TAB|DAP|SLUG|PADDLE)\d?$/i.test(name) && TIED_TO_GROUND.test(description)
     ? [evidence('ground', 5.5, `name ${name} and “${TIED_TO_GROUND.exec(description)![0].trim()}”`)]
     : [];
+
+/** A dash for the direction, and a part in the words: the terminal is that part's end. */
+function partEnd(code: string | undefined, description: string): Evidence[] {
+  const part = /^[-–—]+$/.test(code?.trim() ?? '') ? PART.exec(description) : undefined;
+  return part ? [evidence('passive', 3.5, `“${code!.trim()}” in the type column and “${part[0]}”`)] : [];
+}
+const PART = /\b(resistor|capacitor|inductor|coil|crystal|quartz|winding|potentiometer)s?\b|\b\d[\d.]* ?(k|[kM]?(Ω|ohms?)|[pnµμu]F)\b/;
 
 /** Words that are said of signals, whatever their names. */
 const OF_SIGNAL = /\b(analog(ue)?|signal|differential|channel|data|logic|sense|threshold|divider|command|sequence)\b/i;

@@ -29,7 +29,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'input',
     weight: 7,
     words:
-      /^\W*output[- ](voltage|current|level)[- ](adjust(ment)?|set(ting)?|select(ion)?|feedback|sense|sensing|program\w*|trim(ming)?|control)\b/i,
+      /^\W*output[- ](voltage|current|level|common[- ]mode)[- ](adjust(ment)?|set(ting)?|select(ion)?|feedback|sense|sensing|program\w*|trim(ming)?|control)\b/i,
   },
   {
     type: 'input',
@@ -275,7 +275,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'supply-in',
     weight: 7,
     words:
-      /^\W*((usb|ac|wall|solar|car|\d[\d.]*[- ]?V) )+(adapter )?(power )?input( voltage)?\b(?! (current|signal|level))|^\W*[+]?\d[\d.]*[- ]?V input (for|of|to) (the )?[^.;]{0,24}\b(regulator|ldo|converter)\b/i,
+      /^\W*(positive |negative )?((usb|ac|wall|solar|car|mains|dc[- ](link|bus)) )+(adapter )?(power )?input( voltage)?\b(?! (current|signal|level))|^\W*[+]?\d[\d.]*[- ]?V input (for|of|to) (the )?[^.;]{0,24}\b(regulator|ldo|converter)\b/i,
     unless: /\b(logic|data|sens\w+|detect\w*|monitor|reference|tolerant|compatible|cmos|ttl|comparator|signal|enable)\b/i,
   },
   // What stands before a colon is what it is; the rest tells when.
