@@ -23,7 +23,7 @@ const SIGNALS: readonly ElectricalType[] = ['input', 'output', 'bidirectional', 
 
 /** An open terminal is no more than advice where it is not used, or may be wired as well. */
 const ONLY_ADVICE =
-  /\bno[- ]connect|\bnot connected\b|\bno internal\b|\bif (it is )?(not used|unused|not needed|left)\b|\bopen for\b|\bwhen (not used|unused)\b|\b(can|may|do not|should not|never|not) (be )?(leave|left)\b|\bunused\b|\bunless\b|\bor (leave|left)\b|\bdefaults\b/i;
+  /\bno[- ]connect|\bnot connected\b|\bno internal\b|\bif (it is )?(not used|unused|not needed|left)\b|\bopen (for|or (connect|tie))\b|\bwhen (not used|unused)\b|\b(can|may|do not|should not|never|not) (be )?(leave|left)\b|\bunused\b|\bunless\b|\bor (leave|left)\b|\bdefaults\b/i;
 
 /**
  * What is no evidence for a type and yet shows in many terminals of it: a conclusion that leaves it out has to be looked at.
@@ -260,7 +260,7 @@ const CUES: readonly Cue[] = [
     type: 'passive',
     weak: true,
     against: ['ground'],
-    words: /\b(floating|bootstrap|source of|emitter|drain of|sense|switch(ing)? node)\b/i,
+    words: /\b(floating|bootstrap|ac ground|source of|emitter|drain of|sense|switch(ing)? node)\b/i,
     unless: /\b(exposed|thermal) (pad|paddle)\b|^\W*((power|analog(ue)?|digital|signal) )?ground\b|^[^.;]{0,30}\bcommon[.;]/i,
   },
   {

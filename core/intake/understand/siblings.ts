@@ -6,8 +6,9 @@ const APART: ReadonlySet<ElectricalType> = new Set(['ground', 'no-connect', 'res
 /** So much of a group has to be of one type for the others to be the odd ones. */
 const MOST = 0.6;
 
-/** Rails are told apart by their last letter: VDDA is no channel of VDDD. */
+/** Rails are told apart by their last letter, VDDA is no channel of VDDD, and by their voltage. */
 const RAIL = /^[A-Z]{0,2}V(DD|CC|SS|EE)/;
+const OF_VOLTAGE = /^[A-Z]{0,2}V(DD|CC)_?\d+(V\d*|P\d+)/;
 
 /** One key for `AISEN` and `BISEN`, `IN1` and `IN2`, `OUT A` and `OUT B`; undefined where nothing in a name counts. */
 function familyOf(name: string): string | undefined {
@@ -16,7 +17,7 @@ function familyOf(name: string): string | undefined {
     .replace(/\d+/g, '#')
     .replace(/^[A-D](?=[A-Z]{3})/, '@')
     .replace(/([A-Z#]{2}[ _]?)[A-D]$/, (end, before: string) => (RAIL.test(name) ? end : `${before}@`));
-  return /[#@]/.test(family) && /[A-Z]/.test(family) ? family : undefined;
+  return !OF_VOLTAGE.test(name) && /[#@]/.test(family) && /[A-Z]/.test(family) ? family : undefined;
 }
 
 /** The cell of the type column that a conclusion rests on. */

@@ -266,6 +266,8 @@ const ASKED: [string, string | undefined, string][] = [
   ['INT', 'O', 'Interrupt output. Connect to VDD through a 10-k pull-up resistor.'],
   ['DACLRC', undefined, 'Left/right clock of the converter'],
   ['PGOOD', undefined, 'Power-good output'],
+  ['SVR', undefined, 'Supply voltage ripple rejection capacitor.'],
+  ['ACGND', undefined, 'AC ground of the input stage; capacitor to the signal ground'],
   ['XTAL1/PB6', undefined, 'Crystal oscillator'],
   ['MCN', undefined, 'Clock lane, negative'],
   ['AIN', undefined, 'Adapter input. Bypass to ground.'],

@@ -77,7 +77,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'passive',
     weight: 9,
     words:
-      /^\W*([\w-]+ ){0,3}(filter|storage|hold-?up|store) capacitor( connection)?\s*([.;,]|$)|^\W*([\w-]+ ){1,3}capacitor( connection)?\s*([.;]|$)/i,
+      /^\W*([\w-]+ ){0,3}(filter|storage|hold-?up|store) capacitor( connection)?\s*([.;,]|$)|^\W*((?!(for|of|to|from|with|by|at|on|no) )[\w-]+ ){1,5}(capacitor|resistor)( connection)?\s*([.;]|$)/i,
     unless: /\boutput\b/i,
   },
   {
@@ -269,7 +269,7 @@ export const WORDINGS: readonly Wording[] = [
     words:
       /\b(positive|negative|analog(ue)?|digital|core|i\/?o|main|logic|power|rf|pll|pad|bank|driver|output driver|input|output|vco|synthesi[sz]er|memory|auxiliary|backup|battery|gate([- ]drive)?|high[- ]voltage|low[- ]voltage|transmitter|receiver|oscillator|isolated|side [12ab]|bridge|sensor|charge pump|amplifier|pa|\d[\d.]* ?V)[- ]?(power |voltage )?suppl(y|ies)( voltage| input| rail| pin)?\b|\bpower supply\b|\bsupply (voltage|input|pin|rail|terminal|for)\b|^suppl(y|ies)\b|^\W*((analog(ue)?|digital|core|logic|i\/?o|pll|rf|and) )+power\b(?!\W*(down|good|on|up|fail|save|mode|amp|ground|output|stage|enable|control|switch|return))|^\W*\d[\d.]* ?V (power )?source\b|\bpower (input|rail|pin|for)\b|\bbattery (input|positive|terminal|connection)\b|\binput (supply|power)\b|^\W*power\b(?!\W*(down|good|on|up|fail|save|saving|limit|mode|amp|ground|output|stage|enable|source|key|button|request|sequenc|detect|select|control|switch|state|status|cycl|indicat|monitor|sens|level|hold|off))|\bsupply\s*$/i,
     unless:
-      /\b(supply|battery|power|v?bus|charger|adapter)( (supply|source|input))* (current|sense|sensing|monitor|good|output|return|ground|enable|select(ion)?|control|detect(ion|or)?|fault|ok|status|indicat\w+|switch control|fail|presence|present)\b|\bpower[- ](down|good|on reset|fail|save)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\bboot-?strapped\b|\b0 ?V suppl|\bgrounds?\b|\bsupply voltage (monitor|sense)|^\W*power and signal (return|ground)/i,
+      /\b(supply|battery|power|v?bus|charger|adapter)( (supply|source|input))* (current|sense|sensing|monitor|good|output|return|ground|enable|select(ion)?|control|detect(ion|or)?|fault|ok|status|indicat\w+|switch control|fail|presence|present)\b|\bpower[- ](down|good|on reset|fail|save)\b|\bdead[- ]battery\b|^\W*power (contract|path|role|ok)\b|\b(to|from|of) (the )?(\w+ )?supply\b|\bboot-?strapped\b|\b0 ?V suppl|\bgrounds?\b|\bsupply voltage (monitor|sense)|^\W*power and signal (return|ground)/i,
   },
   {
     type: 'supply-in',
