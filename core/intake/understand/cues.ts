@@ -46,6 +46,8 @@ const CUES: readonly Cue[] = [
   },
   { type: 'open-drain', against: ['passive'], words: /\bsinks? (current|up to|\d)/i },
   { type: 'bidirectional', against: ['input'], words: /\bor (gives|outputs|drives|sends|provides)\b/i },
+  { type: 'bidirectional', against: ['input'], words: /\b(driven|pulled (low|down)) by (the|this) (device|part|chip)\b/i },
+  { type: 'bidirectional', against: ['passive', 'input', 'output'], words: /\bclock in\b.*\bclock out\b|\bclock out\b.*\bclock in\b/i },
   // An output that has to be pulled up does not do so itself.
   {
     type: 'open-drain',
@@ -342,7 +344,8 @@ const CUES: readonly Cue[] = [
 ];
 
 /** What is set by a part, and what is bypassed as supplies are. */
-const SETTING = /\b(set|sets|setting|program\w*|adjust\w*|timer|timing|limit\w*|bypass\w*|decoupl\w*|compensation|bandwidth|range)\b/i;
+const SETTING =
+  /\b(set|sets|setting|program\w*|adjust\w*|timer|timing|limit\w*|bypass\w*|decoupl\w*|compensation|bandwidth|range|inductor|coil|crystal|winding)\b/i;
 
 /**
  * The doubt that a conclusion without one gets from what it leaves out; undefined where nothing speaks against it. `by` says

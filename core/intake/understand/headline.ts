@@ -5,7 +5,7 @@ import { remember } from '../../part';
  * the terminal, and what follows tells of it.
  */
 const HEADLINE =
-  /^\W*(?:[\w/+%°µΩ-]+,? ){0,7}(input|output)(?: (?:pin|terminal|signal|lead|line))?(?: (?:of|for|from|to) (?:the )?(?:[\w-]+ ){0,3}[\w-]+)?(?: [A-Z]{0,2}\d{0,2}[+\-−]?)?\s*(?:\([^)]*\)\s*)?(?:[.;]|$)/i;
+  /^\W*(?:(?!(?:of|from|to|for|at|with|by|on|in|when|if|while)\b)[\w/+%°µΩ-]+,? ){0,7}(input|output)(?: (?:pin|terminal|signal|lead|line))?(?: (?:of|for|from|to) (?:the )?(?:[\w-]+ ){0,3}[\w-]+)?(?: [A-Z]{0,2}\d{0,2}[+\-−]?)?\s*(?:\([^)]*\)\s*)?(?:[.;]|$)/i;
 
 /** Nouns that are no direction of a signal, or that tell both. */
 const OTHER = /\b(supply|power|rail|voltage|battery|adapter|ground|reference|bias|regulator|charge[- ]?pump|crystal|oscillator|and|or)\b/i;

@@ -95,6 +95,18 @@ describe('siblings', () => {
     doubtUnlikeSiblings(terminals);
     expect(asked(terminals)).toEqual(names);
   });
+  it('asks an output with its like that may be an open drain', () => {
+    const drain = { field: 'type', reason: 'needs a pull-up', candidates: ['output', 'open-drain'] } as const;
+    const terminals = [
+      { ...terminal('OUTA', 'output'), doubts: [{ ...drain, candidates: [...drain.candidates] }] },
+      terminal('OUTB', 'output'),
+      terminal('VOUT', 'output'),
+    ];
+    doubtUnlikeSiblings(terminals);
+    expect(asked(terminals)).toEqual(['OUTA', 'OUTB']);
+    expect(terminals[1]!.doubts[0]!.reason).toBe('Taken for output, but its like OUTA may be an open drain.');
+  });
+
   it('says which terminal is unlike it', () => {
     const terminals = [terminal('OUTA', 'output'), terminal('OUTB', 'open-drain')];
     doubtUnlikeSiblings(terminals);

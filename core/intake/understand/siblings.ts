@@ -34,9 +34,29 @@ export function doubtUnlikeSiblings(terminals: readonly Terminal[]): void {
     if (isOfOneType(alike)) continue;
     for (const family of groupBy(alike, (t) => familyOf(t.name)).values()) if (!isOfOneType(family)) doubtTheOdd(family);
   }
+  doubtTheLike(terminals);
 }
 
 const isOfOneType = (terminals: readonly Terminal[]): boolean => terminals.every((t) => t.type === terminals[0]!.type);
+
+/** An output of which a like one is asked for its open drain is asked with it. */
+function doubtTheLike(terminals: readonly Terminal[]): void {
+  for (const asked of terminals) {
+    if (asked.type !== 'output' || !asked.doubts.some((d) => d.field === 'type' && d.candidates?.[1] === 'open-drain')) continue;
+    const family = familyOf(asked.name);
+    if (family === undefined) continue;
+    for (const t of terminals)
+      if (t.type === 'output' && !isTypeAsked(t) && familyOf(t.name) === family)
+        t.doubts = [
+          ...t.doubts,
+          {
+            ...unlike(t, asked),
+            reason: `Taken for output, but its like ${asked.name} may be an open drain.`,
+            candidates: ['output', 'open-drain'],
+          },
+        ];
+  }
+}
 
 /** Asks those that are not of the type that most are of; all where there is none. */
 function doubtTheOdd(terminals: readonly Terminal[]): void {

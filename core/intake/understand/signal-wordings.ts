@@ -234,6 +234,19 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
       /(^|[.;] )(asserted|negated|de-?asserted)( (high|low))? (when|while|if|in|upon|to indicate|after|during|until|for)\b|^\W*(carrier sense|collision( detect)?|receive error)\b|^\W*(programmable |maskable |\w+ )?interrupt( \d)?\s*([/;,.]|$)|\benables (the )?power (to|for)\b/i,
     unless: /\binputs?\b|\bopen[- ](drain|collector)\b|\bexternal interrupt\b|\bwire[d]?[- ]or/i,
   },
+  {
+    type: 'output',
+    weight: 5,
+    words:
+      /^\W*(toggles|mirrors) (at|on|the|when)\b|\bcopy of the [^.;]{0,24}\bclock\b|^\W*detected (power|level|voltage|envelope|amplitude)\b|^\W*(low|high)-side switch to\b/i,
+    unless: /\binputs?\b|\bopen[- ](drain|collector)\b|\bsens/i,
+  },
+  {
+    type: 'input',
+    weight: 5,
+    words: /^\W*((current|voltage|analog(ue)?|measuring|differential) )+channel [a-z0-9]{1,3}[,.;:] ?(positive|negative|plus|minus)\b/i,
+    unless: /\boutput\b/i,
+  },
   { type: 'output', weight: 6, words: /^\W*(goes|becomes|turns) (high|low) (when|while|if|after|once|as soon as)\b/i },
   {
     type: 'output',

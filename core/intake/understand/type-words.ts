@@ -25,7 +25,7 @@ const acts = (ending: 's' | ''): string =>
  * acts on (`mutes the RF outputs`) or measures (`output sense`). What stands before the word, in the group, stays.
  */
 const BESIDE = [
-  /\b((?:for (?:the |an? |all |both )?|(?:of|from|to|at) the )(?:(?!(?:or|and) )[\w'’-]+ ){0,4}?)(?:in|out)puts?\b/gi,
+  /\b((?:for (?:the |an? |all |both )?|(?:of|from|to|at) (?:the|an?) )(?:(?!(?:or|and) )[\w'’-]+ ){0,4}?)(?:in|out)puts?\b/gi,
   // `mutes outputs`, and `to mute the outputs`: without an article the plain verb is a name, `enable input`.
   new RegExp(`\\b((?:${acts('s')}) (?:the |all |both |its )?(?:[\\w-]+ ){0,3}?)(?:in|out)puts?\\b`, 'gi'),
   new RegExp(`\\b((?:${acts('')}) (?:the|all|both|its) (?:[\\w-]+ ){0,3}?)(?:in|out)puts?\\b`, 'gi'),
@@ -34,6 +34,7 @@ const BESIDE = [
     'gi',
   ),
   /\b()(?:in|out)puts?(?= (?:(?:pin|channel|stage|driver)s? (?:[\w-]+ ){0,4})?(?:are|is) (?:enabled|disabled|active|on|off|held|forced|placed|put|turned)\b)/gi,
+  /\b()(?:in|out)puts?(?= (?:off|on|enabled|disabled) (?:when|while|if)\b)/gi,
   // `low = outputs Hi-Z`
   /(= ?)outputs?(?= )/gi,
   /\b()(?:all (?:\w+ )?)?outputs are (?:three|tri|3)-?stated\b/gi,

@@ -21,7 +21,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'reserved',
     weight: 9,
     words:
-      /\bdo not connect\b(?! (it |this |this pin )?(to )?(any |an |other )?(external |additional |other )?(loads?|circuit|rails?|suppl|ground|gnd))|\bdo not use\b(?! (it |this |this pin |the pin )?(for|to|as|in)\b)|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\b(manufacturing|production) test|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|^\W*(factory |scan |production )?test( (input|output|signal)s?\b|(?=[;,.:]))(?!.*\b(not used|unused|resistor|capacitor)\b).*\b(leave|float|open|tie|tied|connected|ground)|\bmust be left (open|floating|unconnected)\b|\bno[- ]connect(ion)?s?\b.{0,12}\bmust be (connected|tied|grounded|left|kept)\b|\b(tie|connect|strap|short)(ed)? (this pin )?to \w+ (for|in) normal (operation|use|mode)\b|^\W*internally connected\b(?! (to|with)\b)|^\W*not used[,;.] *(connect|tie|leave|must|strap)|^\W*production only\b/i,
+      /\bdo not connect\b(?! (it |this |this pin )?(to )?(any |an |other )?(external |additional |other )?(loads?|circuit|rails?|suppl|ground|gnd))|\bdo not use\b(?! (it |this |this pin |the pin )?(for|to|as|in)\b)|\bmake no (external )?connection\b|\breserved\b|\bfactory (test|use|trim|calibration|program)|\bfor (internal|factory|manufacturing|maker'?s) (use|test)|\b(manufacturing|production) test|\btest (pin|point|mode|purposes?)\b.*\b(leave|float|open|tie|connect|ground)|^\W*(factory |scan |production )?test( (input|output|signal)s?\b|(?=[;,.:]))(?!.*\b(not used|unused|resistor|capacitor)\b).*\b(leave|float|open|tie|tied|connected|ground)|\bmust be left (open|floating|unconnected)\b|\bno[- ]connect(ion)?s?\b.{0,12}\bmust be (connected|tied|grounded|left|kept)\b|\b(tie|connect|strap|short)(ed)? (this pin )?to \w+ (for|in) normal (operation|use|mode)\b|^\W*internally connected\b(?! (to|with)\b)|^\W*not used[,;.] *(connect|tie|leave|must|strap)|^\W*(for )?production only\b/i,
     unless: /\bno internal connection\b|\breserved for future use in\b/i,
   },
   // What the output is to be set by is no output.
@@ -43,7 +43,7 @@ export const WORDINGS: readonly Wording[] = [
     weight: 8,
     words: /\b(crystal|xtal|resonator|tuning fork)\b/i,
     unless:
-      /\bno crystal\b|^\W*(an? )?(low|high)( level)? (keeps|turns|switches|stops|starts|holds|disables|enables)\b|\b(if|when) (a |an |the )?(\w+ )?crystal is\b|\b(pull|tune|trim)(s|ing)? (of )?the crystal\b|\bcrystal (pulling|trim)|\boscillator (circuit |driver )?(enable|disable|select|control|power)|^\W*(\w+ )?clock output\b|\bclock (output|buffer)|\bwithout (a )?crystal/i,
+      /\bno crystal\b|^\W*(strap[:,] )?(an? )?(low|high)( level)? (keeps|turns|selects|switches|stops|starts|holds|disables|enables)\b|\b(if|when) (a |an |the )?(\w+ )?crystal is\b|\b(pull|tune|trim)(s|ing)? (of )?the crystal\b|\bcrystal (pulling|trim)|\boscillator (circuit |driver )?(enable|disable|select|control|power)|^\W*(\w+ )?clock output\b|\bclock (output|buffer)|\bwithout (a )?crystal/i,
   },
   { type: 'passive', weight: 6.5, words: /\bpassive\b/i },
   // What the upper driver floats on is a capacitor, whatever it supplies.
@@ -143,7 +143,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'passive',
     weight: 6.5,
     words: /(^|[;,.:] *)\d[\d.]* ?[kM]?(Ω|ohms?\b)( resistor)? (from this pin )?to ([ADP]?GND|VSS|VEE|ground)\b/i,
-    unless: /\bpull|\bterminat|\binternal/i,
+    unless: /\bpull|\bterminat|\binternal|\bthrough\b/i,
     isAdvice: true,
   },
   { type: 'passive', weight: 7, words: /^\W*(main |low-speed |quartz )?oscillator (input|output)( (pin|terminal))?\W*$/i },
@@ -226,8 +226,9 @@ export const WORDINGS: readonly Wording[] = [
     type: 'passive',
     weight: 6.5,
     words:
-      /\b(anode|cathode|emitter|photodiode)\b|\b(switch|relay|contact) (terminal|contact|pole)\b|\b(mounting|mechanical|shield|shell|chassis)\b|\bresistor end\b|^\W*(the )?wiper\b|\bwiper( (terminal|pin|connection|of)\b|\W*$)|\bterminal [ab] of\b/i,
-    unless: /\bground\b|\bsupply\b|\bdriver?\b|\boutput\b|\binput\b|\bbi-?directional\b|\btransistor\b|\bgate of\b|\bbase of\b/i,
+      /\b(anode|cathode|emitter|photodiode)\b|\b(switch|relay|contact) (terminal|contact|pole)\b|\b(mounting|mechanical|shield|shell|chassis)\b|\bresistor end\b|^\W*(the )?wiper\b|\bwiper( (terminal|pin|connection|of)\b|\W*$)|^\W*(end|terminal) [a-z0-9]{1,2} of (the |a )?(potentiometer|resistor|divider)\b|\bterminal [ab] of\b/i,
+    unless:
+      /\bground\b|\bsupply\b|\bdriver?\b|\boutput\b|\binput\b|\bbi-?directional\b|\btransistor\b|\bgate of\b|\bbase of\b|\b(to|at) the (emitter|anode|cathode)\b/i,
   },
   {
     type: 'supply-out',
@@ -251,6 +252,12 @@ export const WORDINGS: readonly Wording[] = [
     weight: 7,
     words: /^\W*((analog(ue)?|digital|power|signal|system|circuit|chip|logic|device|battery) )?ground\s*([:;,.(]|$)/i,
     unless: /\bgrounds? (sense|sensing|fault|reference)\b|\bpull-?down\b/i,
+  },
+  {
+    type: 'ground',
+    weight: 7,
+    words: /^\W*((analog(ue)?|digital|power|signal) )?ground (for|of) (the|all|both)\b/i,
+    unless: /\bsens|\bfault\b/i,
   },
   {
     type: 'ground',
@@ -292,6 +299,7 @@ export const WORDINGS: readonly Wording[] = [
     weight: 8,
     words: /\bregulated supply (of|to|for) (the )?(cards?|sim|sensors?|displays?|cameras?|antenna|microphones?)\b/i,
   },
+  { type: 'supply-out', weight: 7.5, words: /^\W*switched (\d[\d.]*[- ]?V )?supply (of|to|for) (the )?(?!(part|chip|device|internal)\b)/i },
   { type: 'supply-out', weight: 7.5, words: /^\W*rectified (output )?(voltage|supply|output)\b/i, unless: /\binput\b|\bsens/i },
   {
     type: 'supply-out',
