@@ -39,22 +39,17 @@ export function doubtUnlikeSiblings(terminals: readonly Terminal[]): void {
 
 const isOfOneType = (terminals: readonly Terminal[]): boolean => terminals.every((t) => t.type === terminals[0]!.type);
 
-/** An output of which a like one is asked for its open drain is asked with it. */
+/** Outputs of which a like one is asked for its open drain are asked with it. */
 function doubtTheLike(terminals: readonly Terminal[]): void {
-  for (const asked of terminals) {
-    if (asked.type !== 'output' || !asked.doubts.some((d) => d.field === 'type' && d.candidates?.[1] === 'open-drain')) continue;
-    const family = familyOf(asked.name);
-    if (family === undefined) continue;
-    for (const t of terminals)
-      if (t.type === 'output' && !isTypeAsked(t) && familyOf(t.name) === family)
-        t.doubts = [
-          ...t.doubts,
-          {
-            ...unlike(t, asked),
-            reason: `Taken for output, but its like ${asked.name} may be an open drain.`,
-            candidates: ['output', 'open-drain'],
-          },
-        ];
+  const isDrainAsked = (t: Terminal) => t.doubts.some((d) => d.field === 'type' && d.candidates?.[1] === 'open-drain');
+  const outputs = terminals.filter((t) => t.type === 'output');
+  if (!outputs.some(isDrainAsked)) return;
+  for (const family of groupBy(outputs, (t) => familyOf(t.name)).values()) {
+    const asked = family.find(isDrainAsked);
+    if (!asked) continue;
+    const reason = `Taken for output, but its like ${asked.name} may be an open drain.`;
+    for (const t of family)
+      if (!isTypeAsked(t)) t.doubts = [...t.doubts, { field: 'type', reason, candidates: ['output', 'open-drain', 'passive'] }];
   }
 }
 

@@ -39,7 +39,7 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
   {
     type: 'bidirectional',
     weight: 5.5,
-    words: /(?<!\b(for|to|of|on|from) (the )?([\w-]+ ){0,3})\bdata (line|bus)\b|\bbus[- ]line\b/i,
+    words: /\bdata (line|bus)\b(?<!\b(for|to|of|on|from) (the )?([\w-]+ ){0,3}data (line|bus))|\bbus[- ]line\b/i,
     unless: /\bsuppl(y|ies)\b|\bground\b/i,
   },
   {

@@ -176,7 +176,7 @@ function partEnd(code: string | undefined, description: string): Evidence[] {
   const part = /^[-–—]+$/.test(code?.trim() ?? '') ? PART.exec(description) : undefined;
   return part ? [evidence('passive', 3.5, `“${code!.trim()}” in the type column and “${part[0]}”`)] : [];
 }
-const PART = /\b(resistor|capacitor|inductor|coil|crystal|quartz|winding|potentiometer)s?\b|\b\d[\d.]* ?(k|[kM]?(Ω|ohms?)|[pnµμu]F)\b/;
+const PART = /\b(resistor|capacitor|inductor|coil|crystal|quartz|winding|potentiometer)s?\b|\b\d[\d.]* ?(k|[kM]?(Ω|ohms?)|[pnµμu]F)\b/i;
 
 /** Words that are said of signals, whatever their names. */
 const OF_SIGNAL = /\b(analog(ue)?|signal|differential|channel|data|logic|sense|threshold|divider|command|sequence)\b/i;
