@@ -11,6 +11,7 @@ it.each<[kind: string, pins: string, nodes: string, name: string, others: string
   ['a shunt reference', 'REF A K', 'CATHODE ANODE ADJ', 'REF', ['ADJ', 'R']],
   ['a triac', 'T1 T2 GATE', 'MT2 G MT1', 'T1', ['MT1']],
   ['an amplifier', 'V+ V-', 'VP VM', 'V-', ['VM']],
+  ['an amplifier of two supplies', '+VS -VS', 'VP VM', '-VS', ['VM']],
   ['an amplifier whose inputs are VP and VM', 'V+ V-', 'VP VM VCC VEE', 'V-', []],
   ['a register', 'DS SHCP ~MR Q0 Q1 Q2', 'SER SRCLK SRCLRN QA QB QC', '~MR', ['SRCLR', 'SRCLRN']],
   ['its outputs', 'DS SHCP ~MR Q0 Q1 Q2', 'SER SRCLK SRCLRN QA QB QC', 'Q2', ['QC']],

@@ -49,7 +49,12 @@ const KINDS: Kind[] = [
   { pins: [/^RFB[A-D]?$/i, /^I?OUT1?[A-D]?$/i, /^V?REF[A-D]?$/i], alike: 'IOUT1 OUT1, IOUT2 OUT2, IOUT OUT' },
   { pins: [/^G(ATE)?$/i, /^C(OLL(ECTOR)?)?$/i, /^E(MIT(TER)?)?$/i], alike: 'C COLL, E EMIT' },
   // Signs written as letters: VM is a motor's supply elsewhere, and IN an input like any.
-  { pins: [/^V\+$/, /^V[-−–]$/], nodes: [/^VP$/i, /^VM$/i], without: /^V(CC|DD|EE|SS|S|OP|OM)[PN]?$/i, alike: 'V+ VP, V- VM, V− VM, V– VM' },
+  {
+    pins: [/^(V\+|\+VS?|VS\+)$/i, /^(V[-−–]|[-−–]VS?|VS[-−–])$/i],
+    nodes: [/^VP$/i, /^VM$/i],
+    without: /^V(CC|DD|EE|SS|S|OP|OM)[PN]?$/i,
+    alike: 'V+ VP, +V VP, +VS VP, VS+ VP, V- VM, V− VM, V– VM, -V VM, −V VM, -VS VM, −VS VM, VS- VM, VS− VM',
+  },
   { pins: [/^(\+IN|IN\+)$/i, /^([-−–]IN|IN[-−–])$/i], nodes: [/^IP$/i, /^IN$/i], alike: '+IN IP, IN+ IP, -IN IN, −IN IN, IN- IN, IN− IN' },
   { pins: [/^Q$/i, /^(~Q|Q#|Q_?[NB])$/i], nodes: [/^QP$/i, /^Q[NMB]$/i], alike: 'Q QP, LATCH LE' },
   // Registers, counters and multiplexers have two sets of names for one function each.
