@@ -246,6 +246,7 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['ADCDAT', 'O', 'ADC data', 'output'],
   ['LPF', '–', 'Loop: 22 nF to VSS', 'passive'],
   ['COMM', 'Power', 'Ground for the input stage', 'ground'],
+  ['VH', 'Power', 'Heater supply.', 'supply-in'],
   ['P0A', undefined, 'End A of the potentiometer', 'passive'],
   ['IAP', undefined, 'Current channel A, positive', 'input'],
   ['OE', undefined, 'Outputs off when high', 'input'],
