@@ -1,7 +1,7 @@
 import { applyEdit, canonicalPart, DEFAULT_RULES, emptyPart, type Part } from '../part';
 import { decodeText, takeProposal } from '../intake';
 import { AMP_TABLE, good, pinNamed, read, refused } from '../test/samples';
-import { draftPart, fromTitle, withDatasheet } from '.';
+import { draftPart, fromTitle, nameOfFile, withDatasheet } from '.';
 
 const SOURCE = { digest: 'abc', name: 'amp.csv', kind: 'text' };
 
@@ -37,6 +37,13 @@ describe('the first line of a source', () => {
   it('does not overwrite a description', () =>
     expect(fromTitle({ ...emptyPart('TF1'), description: 'Mine' }, 'TF1 other').description).toBe('Mine'));
 });
+
+it.each([
+  ['tf2204', 'TF9999 something else', 'TF2204'],
+  ['datasheet', 'TF2204 quad line receiver', 'TF2204'],
+  ['datasheet', 'Product brief', 'DATASHEET'],
+  ['pinout', '', 'PINOUT'],
+])('a part of the file “%s” with the title “%s” is called %s', (stem, title, name) => expect(nameOfFile(stem, title)).toBe(name));
 
 describe('the datasheet of a part', () => {
   const pdf = { digest: 'd1', name: 'TF1.pdf', kind: 'pdf' };

@@ -40,6 +40,13 @@ export const withDatasheet = (part: Part, source: Source): Part =>
 
 /** A name that nobody chose: the source may give the part its own. */
 const PLACEHOLDER = /^NEW-\d+$/;
+const NO_NAME = 'NEW-1';
+
+/** The name of a part read from a file: the file's own without its ending, in capitals, unless it has no figure and the title begins with a part's number. */
+export function nameOfFile(stem: string, title: string): string {
+  const titled = fromTitle(emptyPart(NO_NAME), title).name;
+  return /\d/.test(stem) || titled === NO_NAME ? stem.toUpperCase() : titled;
+}
 
 /** "TF2204 quad Schmitt line receiver, SO-14" as a first line gives the name as printed and the description. */
 export function fromTitle(part: Part, text: string): Part {
