@@ -56,6 +56,13 @@ const CUES: readonly Cue[] = [
       /\b(needs?|requires?|with) (an? )?(external )?pull-?up\b|\b(connect|tie|pull)(ed)? (it |this pin )?(up )?to [\w ]{1,24} (through|via|with|by) (a|an) ([\w.%±-]+ ){0,2}(pull-?up|resistor)\b|\bpull-?up( resistor)? (is )?(needed|required|necessary)\b/i,
     unless: /\bpush-?pull\b|\bno (external )?pull-?up\b/i,
   },
+  {
+    type: 'supply-out',
+    against: ['output'],
+    words:
+      /\bexcitation\b[^.;]{0,40}\b(bridges?|load cells?|strain gau?ges?|sensors?)\b|\b(bridge|load cell|strain gau?ge|sensor) excitation\b/i,
+    unless: /\bcurrent\b|\bwave\b|\bsens(e|ing)\b/i,
+  },
   // What tells that a rail is good seldom drives high itself.
   { type: 'open-drain', against: ['output'], name: /^(PG|PGOOD|POK|PWRGD|PWROK|PGD)\d?$/, unless: /\bpush|\btotem\b|\bcmos\b|\bhigh\b/i },
   { type: 'bidirectional', against: ['input', 'output', 'passive'], name: /\/P[A-K]\d{1,2}$/ },

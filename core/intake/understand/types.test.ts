@@ -272,6 +272,7 @@ const ASKED: [string, string | undefined, string][] = [
   ['INT', 'O', 'Interrupt output. Connect to VDD through a 10-k pull-up resistor.'],
   ['DACLRC', undefined, 'Left/right clock of the converter'],
   ['PGOOD', undefined, 'Power-good output'],
+  ['EXC+', undefined, 'Excitation output for the load cell'],
   ['PFO', undefined, 'Early warning of a failing input'],
   ['SCL', undefined, 'Control clock; driven by the device when it is the master'],
   ['XTAL2', undefined, 'Crystal; or clock in; or clock out'],
