@@ -63,6 +63,8 @@ const CUES: readonly Cue[] = [
       /\bexcitation\b[^.;]{0,40}\b(bridges?|load cells?|strain gau?ges?|sensors?)\b|\b(bridge|load cell|strain gau?ge|sensor) excitation\b/i,
     unless: /\bcurrent\b|\bwave\b|\bsens(e|ing)\b/i,
   },
+  { type: 'input', against: ['passive'], words: /\bphotodiode( anode)?\W*$/i },
+  { type: 'input', against: ['output'], words: /\boutput (connects|is connected|is wired|goes) (here|to this (pin|terminal))\b/i },
   // What tells that a rail is good seldom drives high itself.
   { type: 'open-drain', against: ['output'], name: /^(PG|PGOOD|POK|PWRGD|PWROK|PGD)\d?$/, unless: /\bpush|\btotem\b|\bcmos\b|\bhigh\b/i },
   { type: 'bidirectional', against: ['input', 'output', 'passive'], name: /\/P[A-K]\d{1,2}$/ },
@@ -183,7 +185,11 @@ const CUES: readonly Cue[] = [
       /^\W*(reset|clock|data|select|enable|interrupt|request|wake-?up)( \w+)? to (the |an? )?(cards?|sim|host|memory|displays?|panel|slave|peripheral|processor|microcontroller|camera|sensor)\b/i,
   },
   { type: 'output', against: ['passive'], words: /\bswitch(ing)? node of (the |a )?(\w+ )?driver\b/i },
-  { type: 'output', against: ['input'], words: /^\W*(serial )?(clock|data|select|enable|reset) (of|for|to) (the |an )?external\b/i },
+  {
+    type: 'output',
+    against: ['input'],
+    words: /^\W*(serial |chip[- ])?(clock|data|select|enable|reset) (of|for|to) (the |an )?external\b/i,
+  },
   { type: 'supply-out', against: ['passive'], words: /^\W*(internal )?reference\b(?! (resistor|current))/i, column: ['output'] },
   { type: 'input', against: ['passive'], words: /\b(remote|thermal|temperature|sens\w+) diode\b/i, unless: /\bresistor\b/i },
   { type: 'ground', against: ['output'], words: /^\W*(internally )?(connected|tied|shorted|wired|bonded) to (the )?(ground|gnd|vss)\b/i },
