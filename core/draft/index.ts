@@ -40,28 +40,31 @@ export const withDatasheet = (part: Part, source: Source): Part =>
 
 /** A name that nobody chose: the source may give the part its own. */
 const PLACEHOLDER = /^NEW-\d+$/;
-const NO_NAME = 'NEW-1';
 
-/** The name of a part read from a file: the file's own without its ending, in capitals, unless it has no figure and the title begins with a part's number. */
-export function nameOfFile(stem: string, title: string): string {
-  const titled = fromTitle(emptyPart(NO_NAME), title).name;
-  return /\d/.test(stem) || titled === NO_NAME ? stem.toUpperCase() : titled;
-}
-
-/** "TF2204 quad Schmitt line receiver, SO-14" as a first line gives the name as printed and the description. */
-export function fromTitle(part: Part, text: string): Part {
+/** The part's number that a title's first line begins with, as printed, and what follows it; undefined where none does. */
+function numberIn(title: string): { number: string; rest: string } | undefined {
   const first =
-    text
+    title
       .replace(/^\uFEFF/, '')
       .split(/\r?\n/)
       .find((l) => l.trim() !== '')
       ?.replace(/^[#*\s"]+|["\s,;]+$/g, '') ?? '';
   const match = /^([A-Z]{2,}[A-Z0-9-]*\d[A-Z0-9-]*)\b[\s:,–-]*(.*)$/i.exec(first);
-  if (!match || (match[1]!.toLowerCase() !== part.name.toLowerCase() && !PLACEHOLDER.test(part.name))) return part;
-  const description = match[2]!.split(/[,;.]/)[0]!.trim();
+  return match ? { number: match[1]!, rest: match[2]! } : undefined;
+}
+
+/** The name of a part read from a file: the file's own without its ending, in capitals, unless it has no figure and the title begins with a part's number. */
+export const nameOfFile = (stem: string, title: string): string =>
+  (/\d/.test(stem) ? undefined : numberIn(title)?.number) ?? stem.toUpperCase();
+
+/** "TF2204 quad Schmitt line receiver, SO-14" as a first line gives the name as printed and the description. */
+export function fromTitle(part: Part, text: string): Part {
+  const titled = numberIn(text);
+  if (!titled || (titled.number.toLowerCase() !== part.name.toLowerCase() && !PLACEHOLDER.test(part.name))) return part;
+  const description = titled.rest.split(/[,;.]/)[0]!.trim();
   return {
     ...part,
-    name: match[1]!,
+    name: titled.number,
     ...(description && part.description === '' ? { description: description[0]!.toUpperCase() + description.slice(1) } : {}),
   };
 }

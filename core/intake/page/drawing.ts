@@ -173,7 +173,7 @@ const PAD = /\b(?:exposed|thermal|center|centre|power) (?:pad|paddle)\b|^e-?pad$
 /** The pad under the package, where the words for it stand in its middle. */
 function padUnder(leads: readonly Lead[], marks: readonly Mark[]): Lead[] {
   const [x, y, width, height] = unite(leads.map((l) => l.number.box))!;
-  const isLead = (m: Mark) => leads.some((l) => l.name.x === m.x && l.name.y === m.y);
+  const isLead = (m: Mark) => leads.some((l) => l.name === m);
   const pad = marks.find((m) => PAD.test(m.text) && !isLead(m) && m.x > x && m.x < x + width && m.y > y && m.y < y + height);
   if (!pad) return [];
   return [{ number: { ...pad, text: 'EP' }, name: { ...pad, text: /\b(?:GND|VSS)\b/.exec(pad.text)?.[0] ?? 'EP' } }];

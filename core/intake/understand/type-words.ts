@@ -67,31 +67,32 @@ export const wordsOfType = remember((given: string): Evidence[] => {
   const isOwnClause = (type: ElectricalType, at: number) =>
     (type === 'open-drain' || type === 'three-state') &&
     /[.;,(]\s*((it|this pin) is )?(an? )?((active[- ](low|high)|goes into|in)( a| the)?,? )?$/i.test(text.slice(Math.max(0, at - 40), at));
-  const found: (Evidence & { at: number; isAdvice: boolean })[] = [];
+  const found: { own: Evidence; at: number; isAdvice: boolean }[] = [];
   for (const { type, weight, words, unless, isAdvice = false, isBare } of WORDINGS) {
     const match = words.exec(text);
     if (match && !unless?.test(text))
       found.push({
-        ...evidence(
-          type,
-          weight * (isOwnClause(type, match.index) ? 1 : lead(match.index)) * told(type, match.index),
-          `“${match[0].trim()}”`,
-        ),
-        ...(isBare ? { isBare } : {}),
+        own: {
+          ...evidence(
+            type,
+            weight * (isOwnClause(type, match.index) ? 1 : lead(match.index)) * told(type, match.index),
+            `“${match[0].trim()}”`,
+          ),
+          ...(isBare ? { isBare } : {}),
+        },
         at: match.index,
         isAdvice,
       });
   }
   // `Convert input. … selects the mode of the output`: what follows the name of a terminal speaks of others too.
   const called = headlineOf(given);
-  const isOther = (e: Evidence & { at: number }) =>
-    called !== undefined && e.at > clause && e.type === (called === 'input' ? 'output' : 'input') && e.weight <= 5;
-  if (called !== undefined && !found.some((e) => e.type === called && e.at < clause))
-    found.push({ ...evidence(called, 5, `“${called}”`), at: 0, isAdvice: false });
-  const isSaid = found.some((e) => SAID.has(e.type) && e.weight >= 4.5 && e.at < clause);
+  const other = called && (called === 'input' ? 'output' : 'input');
+  if (called && !found.some(({ own, at }) => own.type === called && at < clause))
+    found.push({ own: evidence(called, 5, `“${called}”`), at: 0, isAdvice: false });
+  const isSaid = found.some(({ own, at }) => SAID.has(own.type) && own.weight >= 4.5 && at < clause);
   return found
-    .filter((e) => !(e.isAdvice && isSaid) && !isOther(e))
-    .map(({ type, weight, because, isBare }): Evidence => ({ ...evidence(type, weight, because), ...(isBare ? { isBare } : {}) }))
+    .filter(({ own, at, isAdvice }) => !(isAdvice && isSaid) && !(own.type === other && own.weight <= 5 && at > clause))
+    .map(({ own }) => own)
     .sort((a, b) => b.weight - a.weight);
 });
 

@@ -77,7 +77,7 @@ export function weighType({ name, code, description, told: cell }: Said): TypeCo
     .filter((e) => !(e.type === 'open-drain' && exactOf(told) === 'input' && /^SCL/i.test(name)))
     .filter((e) => !isOfAnother(e, name))
     // `Clock for more phases`, said of CLKOUT, tells what goes out.
-    .filter((e) => !(e.type === 'input' && e.weight <= 4 && goesOut))
+    .filter((e) => !(e.type === 'input' && e.weight <= HINT && goesOut))
     .map((e) => (e.isBare && exactOf(told) !== undefined ? { ...e, weight: Math.min(e.weight, HINT) } : e))
     .map((e) => ofPower(e, told))
     .sort((a, b) => b.weight - a.weight);
@@ -244,8 +244,8 @@ function sharpen(told: Evidence[], words: Evidence[], named: Evidence[]): Voices
   // So is a line of a bus beside a column and a name that say one direction.
   const isNamed = named.some((n) => n.type === exact || COVERS[exact!]?.includes(n.type));
   const isHint = (e: Evidence) =>
-    exact !== undefined && e.type !== exact && (e.weight <= 4 || (isNamed && e.type === 'bidirectional' && e.weight <= 5.5));
-  for (const e of words) add(isHint(e) ? { ...e, weight: Math.min(e.weight, 4) * 0.8 } : narrowed(e));
+    exact !== undefined && e.type !== exact && (e.weight <= HINT || (isNamed && e.type === 'bidirectional' && e.weight <= 5.5));
+  for (const e of words) add(isHint(e) ? { ...e, weight: Math.min(e.weight, HINT) * 0.8 } : narrowed(e));
   for (const e of named.map(narrowed))
     add(told.length > 0 || spoken.some((s) => s !== e) ? { ...e, weight: e.weight * (e.weight >= 5 ? 0.8 : 0.6) } : e);
   return voices;
