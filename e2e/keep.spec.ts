@@ -91,6 +91,19 @@ test('deleted parts come back with undo', async ({ page }) => {
   await expect(card).toBeVisible();
 });
 
+test('a part is copied on the Shelf and from its own page, and the copy is another part', async ({ page }) => {
+  await openShelf(page);
+  await page.getByRole('button', { name: 'Copy TF7311' }).click();
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await expect(page.getByText('TF7311 copy', { exact: true })).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('copy the part');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('TF7311 copy 2', { exact: true })).toBeVisible();
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await expect(page.getByText('13 parts')).toBeVisible();
+});
+
 test('search looks through names, words and pins', async ({ page }) => {
   await openShelf(page);
   for (const [query, expected] of [

@@ -50,6 +50,9 @@ test('several datasheets dropped on the Shelf start a part each, and each says t
   await page.keyboard.press('Alt+0');
   await expect(page.getByText(/TF7311\.pdf, to be read/)).toBeVisible();
   await expect(page.getByText(/TF2204\.pdf, to be read/)).toHaveCount(0);
+  await page.reload();
+  await page.getByRole('link', { name: /TF7311\.pdf, to be read/ }).click();
+  await expect(taking(page, 20)).toBeVisible();
 });
 
 test('a datasheet: the table is outlined on its page, taken, and each cell leads to its pin and back', async ({ page }) => {

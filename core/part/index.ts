@@ -1,4 +1,5 @@
 export * from './canonical';
+export { copyOf } from './copy';
 export * from './drawing';
 export * from './electrical-type';
 export { applyEdit, describeEdit, inverseOf, type Edit } from './edits';

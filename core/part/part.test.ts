@@ -5,6 +5,7 @@ import {
   compareNatural,
   compareTerminals,
   connectPoint,
+  copyOf,
   emptyPart,
   freshId,
   parsePart,
@@ -149,6 +150,22 @@ describe('names and places', () => {
     expect(said).toMatch(/^f\.csv, line 3: Row "/);
     expect(said).not.toMatch(/[\n\u0000]/);
     expect(said.length).toBeLessThan(200);
+  });
+  it('a copy begins as the part stands, and what one part alone can have or a person vouched for is not in it', () => {
+    const readBack = { '1': 'x' };
+    const given = {
+      ...part,
+      houseNumber: '7-001',
+      orderCodes: ['TF1-R'],
+      packages: part.packages.map((p) => ({ ...p, readBack })),
+      models: part.models.map((m) => ({ ...m, readBack: { '*': readBack } })),
+      waivers: [{ finding: 'f', rule: 'r', reason: 'so', digest: 'd' }],
+    };
+    const copy = copyOf(given, new Set([`${part.name} copy`]));
+    expect(copy.name).toBe(`${part.name} copy 2`);
+    expect(copyOf(copy, new Set([copy.name])).name).toBe(`${part.name} copy`);
+    expect(canonicalPart({ ...copy, name: part.name })).toBe(canonicalPart({ ...part, orderCodes: [], waivers: [], releases: [] }));
+    expect(canonicalPart(copy)).not.toMatch(/readBack|houseNumber/);
   });
   it('an empty part is a part', () => expect(parsePart(canonicalPart(emptyPart('X'))).name).toBe('X'));
 });

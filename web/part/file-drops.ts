@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { sayProblem } from '../../core/part';
 import { useAct, useStore } from '../store';
-import { brought, broughtToJoin, purposeOf, tellBrought, tooLarge } from '../store/brought';
+import { bringSource, broughtToJoin, purposeOf, tellBrought, tooLarge } from '../store/brought';
 import { readFileBytes } from '../ui/files';
 import { say } from '../ui/toasts';
 
@@ -26,7 +26,7 @@ export function useFileDrops(): void {
         );
       const large = tooLarge(file);
       if (large) return act(say(sayProblem(large), 'bad'));
-      if (purpose === 'source') brought.set(id, { file: { name: file.name, bytes: await readFileBytes(file) }, options: {} });
+      if (purpose === 'source') bringSource(id, { name: file.name, bytes: await readFileBytes(file) });
       else broughtToJoin.set(id, { kind: purpose, file });
       await navigate(`/part/${id}/${purpose === 'source' ? 'read' : 'join'}`);
       tellBrought();

@@ -6,7 +6,7 @@ import { useCommands } from '../commands/registry';
 import { useAct, useStore } from '../store';
 import { saveNow } from '../store/autosave';
 import { sayStorageError } from '../store/db';
-import { loadPart } from '../store/library';
+import { copyPart, loadPart } from '../store/library';
 import { closed, opened, redone, saveFailed, undone } from '../store/part-slice';
 import { selectPart } from '../store/selectors';
 import { selected, viewReset } from '../store/view-slice';
@@ -40,7 +40,16 @@ function FrameCommands({ id }: { id: string }) {
   const undoes = useStore((s) => s.part.past.at(-1)?.title);
   const redoes = useStore((s) => s.part.future[0]?.title);
   const readOnly = useStore((s) => s.part.readOnly);
+  const rules = useStore((s) => s.view.rules);
   const withPart = (work: (part: Part) => void) => act((_, getState) => work(selectPart(getState())));
+
+  const copy = async () => {
+    await saveNow();
+    const added = await copyPart(id, rules);
+    if (!added) return;
+    act(say(`This is ${added.name} now.`));
+    await navigate(`/part/${added.id}/read`);
+  };
 
   useEffect(() => {
     document.title = `${name} · Green Kite`;
@@ -73,6 +82,12 @@ function FrameCommands({ id }: { id: string }) {
       title: 'Download the part file',
       group: 'Everywhere',
       run: () => withPart((part) => download(`${fileName(part.name)}.kite.json`, canonicalPart(part), 'application/json')),
+    },
+    {
+      id: 'copy',
+      title: 'Copy the part as another',
+      group: 'Everywhere',
+      run: () => void copy().catch((error: unknown) => act(say(sayStorageError(error), 'bad'))),
     },
     { id: 'theme', title: 'Change the theme', group: 'Everywhere', run: () => void act(say(`Theme: ${nextTheme()}.`)) },
     {

@@ -12,11 +12,12 @@ interface Props {
   waiting: string | undefined;
   picked: boolean;
   onPick: () => void;
+  onCopy: () => void;
   onDelete: () => void;
 }
 
 /** One part on the Shelf: its drawing in small, what it is, and what is still open. */
-export const ShelfCard = memo(function ShelfCard({ summary: s, waiting, picked, onPick, onDelete }: Props) {
+export const ShelfCard = memo(function ShelfCard({ summary: s, waiting, picked, onPick, onCopy, onDelete }: Props) {
   const open = s.errors + s.warnings;
   return (
     <li
@@ -47,6 +48,9 @@ export const ShelfCard = memo(function ShelfCard({ summary: s, waiting, picked, 
       >
         <Button aria-pressed={picked} aria-label={`Select ${s.name}`} onClick={onPick}>
           {picked ? 'Selected' : 'Select'}
+        </Button>
+        <Button aria-label={`Copy ${s.name}`} onClick={onCopy}>
+          Copy
         </Button>
         <Button tone="bad" aria-label={`Delete ${s.name}`} onClick={onDelete}>
           Delete

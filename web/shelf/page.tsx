@@ -3,9 +3,9 @@ import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCommands } from '../commands/registry';
 import { useAct, useStore } from '../store';
-import { brought, SOURCE_FILES } from '../store/brought';
+import { namesWaiting, SOURCE_FILES } from '../store/brought';
 import { db, sayStorageError } from '../store/db';
-import { loadDemo, removeParts, restoreParts, sayDemoError, sourcesOf } from '../store/library';
+import { copyPart, loadDemo, removeParts, restoreParts, sayDemoError, sourcesOf } from '../store/library';
 import type { Summary } from '../store/records';
 import { Button, Key } from '../ui/button';
 import { Empty } from '../ui/card';
@@ -28,13 +28,17 @@ export function ShelfPage() {
   const navigate = useNavigate();
   const rules = useStore((s) => s.view.rules);
   const [summaries, setSummaries] = useState<Summary[] | null>(null);
+  const [waiting, setWaiting] = useState<ReadonlyMap<string, string>>(new Map());
   const [query, setQuery] = useState('');
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
 
   // Follows the store by itself: what a part's own tab or another tab saves is shown at once.
   useEffect(() => {
-    const watch = liveQuery(() => db.summaries.toArray()).subscribe({
-      next: (list) => setSummaries(list.sort((a, b) => a.name.localeCompare(b.name))),
+    const watch = liveQuery(() => Promise.all([db.summaries.toArray(), namesWaiting()])).subscribe({
+      next: ([list, names]) => {
+        setSummaries(list.sort((a, b) => a.name.localeCompare(b.name)));
+        setWaiting(names);
+      },
       error: (error) => {
         setSummaries([]);
         act(say(sayStorageError(error), 'bad'));
@@ -64,6 +68,15 @@ export function ShelfPage() {
     setPicked(new Set());
     const names = removed.records.map((r) => r.part.name).join(', ');
     act(say(`Deleted ${names}.`, 'plain', { label: 'Undo', run: () => void restoreParts(removed) }));
+  };
+
+  const copy = async (id: string) => {
+    try {
+      const added = await copyPart(id, rules);
+      if (added) act(say(`Added ${added.name}.`, 'plain', { label: 'Open it', run: () => void navigate(`/part/${added.id}/read`) }));
+    } catch (error) {
+      act(say(sayStorageError(error), 'bad'));
+    }
   };
 
   const toggle = (id: string) => setPicked((was) => new Set(was.has(id) ? [...was].filter((p) => p !== id) : [...was, id]));
@@ -156,9 +169,10 @@ export function ShelfPage() {
             <ShelfCard
               key={s.id}
               summary={s}
-              waiting={brought.get(s.id)?.file.name}
+              waiting={waiting.get(s.id)}
               picked={picked.has(s.id)}
               onPick={() => toggle(s.id)}
+              onCopy={() => void copy(s.id)}
               onDelete={() => void remove([s.id])}
             />
           ))}

@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import { emptyPart, sayProblem, type Part, type Problem } from '../../core/part';
 import type { ArchivedSource } from '../../core/release';
 import { useAct, useStore } from '../store';
-import { brought, isSourceFile, tooLarge } from '../store/brought';
+import { bringSource, isSourceFile, tooLarge } from '../store/brought';
 import { addParts, keepSource, type SourceFile } from '../store/library';
 import type { Summary } from '../store/records';
 import { pastedTable, readFileBytes, readFileText } from '../ui/files';
@@ -25,7 +25,7 @@ export function useArrivals(summaries: readonly Summary[]) {
       .slice(0, Math.max(1, files.length))
       .map(emptyPart);
     const ids = await addParts(parts, rules);
-    files.forEach((file, i) => brought.set(ids[i]!, { file, options: {} }));
+    files.forEach((file, i) => bringSource(ids[i]!, file));
     if (files.length > 1) act(say(`Started ${files.length} parts. Each reads its file when it is opened.`));
     else void navigate(`/part/${ids[0]}/read`);
   };

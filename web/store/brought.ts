@@ -1,9 +1,47 @@
 import type { ReadOptions } from '../../core/intake';
 import { problem, type Problem } from '../../core/part';
+import { db } from './db';
 import type { SourceFile } from './library';
 
+interface Brought {
+  file: SourceFile;
+  options: ReadOptions;
+}
+
 /** Sources that were brought in and not yet taken, by part: they stay while the person looks at other stations. */
-export const brought = new Map<string, { file: SourceFile; options: ReadOptions }>();
+const brought = new Map<string, Brought>();
+
+/** Brings a source for a part, or changes what is to be taken of it. It stays until it is put away, over a reload as well. */
+export function bringSource(part: string, file: SourceFile, options: ReadOptions = {}): void {
+  const isSame = brought.get(part)?.file === file;
+  brought.set(part, { file, options });
+  // Where the browser has no room for it, it stays as long as the page does.
+  if (isSame) void db.waiting.update(part, { options }).catch(() => undefined);
+  else void db.waiting.put({ part, ...file, options }).catch(() => undefined);
+}
+
+/** Puts away the source that a part was waiting for: it is taken, or not wanted. */
+export function putSourceAway(part: string): void {
+  brought.delete(part);
+  void db.waiting.delete(part).catch(() => undefined);
+}
+
+export const sourceFor = (part: string): Brought | undefined => brought.get(part);
+
+/** The source that waited for a part when the page was left; undefined where there is none, or a newer one has come. */
+export async function sourceFromBefore(part: string): Promise<Brought | undefined> {
+  const row = brought.has(part) ? undefined : await db.waiting.get(part).catch(() => undefined);
+  if (!row || brought.has(part)) return undefined;
+  const before = { file: { name: row.name, bytes: row.bytes }, options: row.options };
+  brought.set(part, before);
+  return before;
+}
+
+/** The names of the files that wait, by part. */
+export async function namesWaiting(): Promise<Map<string, string>> {
+  const keys = await db.waiting.orderBy('[part+name]').keys();
+  return new Map(keys as unknown as [string, string][]);
+}
 
 /** A model file or a file of pads that waits for Join to open it, by part. */
 export const broughtToJoin = new Map<string, { kind: 'model' | 'pads'; file: File }>();

@@ -1,4 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie';
+import type { ReadOptions } from '../../core/intake';
 import type { PartRecord, Summary } from './records';
 
 interface Setting {
@@ -14,16 +15,27 @@ interface KeptSource {
   text?: string;
 }
 
-/** The browser's own store: parts, what the Shelf shows of them, the sources they were read from, and settings. */
+/** A source that was brought for a part and not yet taken, with what is to be taken of it. */
+export interface WaitingSource {
+  part: string;
+  name: string;
+  bytes: Uint8Array;
+  options: ReadOptions;
+}
+
+/** The browser's own store: parts, what the Shelf shows of them, the sources they were read from or wait for, and settings. */
 class Store extends Dexie {
   parts!: EntityTable<PartRecord, 'id'>;
   summaries!: EntityTable<Summary, 'id'>;
   sources!: EntityTable<KeptSource, 'digest'>;
   settings!: EntityTable<Setting, 'key'>;
+  waiting!: EntityTable<WaitingSource, 'part'>;
 
   constructor() {
     super('green-kite');
     this.version(1).stores({ parts: 'id', summaries: 'id, name', sources: 'digest', settings: 'key' });
+    // The names are an index, so that the Shelf need not load the files to show them.
+    this.version(2).stores({ waiting: 'part, [part+name]' });
   }
 }
 

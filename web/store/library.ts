@@ -1,7 +1,7 @@
-import type { HouseRules, Part } from '../../core/part';
+import { copyOf, type HouseRules, type Part } from '../../core/part';
 import { core } from '../workers/core';
 import { summarizeOpenPart } from '../workers/open-part';
-import { db, sayStorageError } from './db';
+import { db, sayStorageError, type WaitingSource } from './db';
 import type { PartRecord, Summary } from './records';
 
 /** Saves the part that is open and what the Shelf shows of it. Refuses to overwrite what another tab saved since. */
@@ -22,6 +22,8 @@ export const loadPart = (id: string): Promise<PartRecord | undefined> => db.part
 export interface Recorded {
   records: PartRecord[];
   summaries: Summary[];
+  /** The sources that wait for them. */
+  waiting: WaitingSource[];
 }
 
 /** Adds parts with new ids; gives the ids in their order. */
@@ -35,23 +37,36 @@ async function record(parts: readonly Part[], rules: HouseRules): Promise<Record
   const records = parts.map((part) => ({ id: crypto.randomUUID(), part, revision: 1 }));
   const summaries: Summary[] = [];
   for (const [i, { id, part }] of records.entries()) summaries.push(await core.summarize(id, part, rules, Date.now() + i));
-  return { records, summaries };
+  return { records, summaries, waiting: [] };
+}
+
+/** Adds a copy of a part as it is saved; gives the copy's id and name. */
+export async function copyPart(id: string, rules: HouseRules): Promise<{ id: string; name: string } | undefined> {
+  const record = await loadPart(id);
+  if (!record) return undefined;
+  const names = await db.summaries.orderBy('name').keys();
+  const copy = copyOf(record.part, new Set(names.map(String)));
+  const [added] = await addParts([copy], rules);
+  return { id: added!, name: copy.name };
 }
 
 /** Removes parts and gives back what it takes to bring them again. */
 export const removeParts = (ids: string[]): Promise<Recorded> =>
-  db.transaction('rw', db.parts, db.summaries, async () => {
+  db.transaction('rw', db.parts, db.summaries, db.waiting, async () => {
     const records = (await db.parts.bulkGet(ids)).filter((r) => r !== undefined);
     const summaries = (await db.summaries.bulkGet(ids)).filter((s) => s !== undefined);
+    const waiting = (await db.waiting.bulkGet(ids)).filter((w) => w !== undefined);
     await db.parts.bulkDelete(ids);
     await db.summaries.bulkDelete(ids);
-    return { records, summaries };
+    await db.waiting.bulkDelete(ids);
+    return { records, summaries, waiting };
   });
 
-export const restoreParts = ({ records, summaries }: Recorded): Promise<void> =>
-  db.transaction('rw', db.parts, db.summaries, async () => {
+export const restoreParts = ({ records, summaries, waiting }: Recorded): Promise<void> =>
+  db.transaction('rw', db.parts, db.summaries, db.waiting, async () => {
     await db.parts.bulkPut(records);
     await db.summaries.bulkPut(summaries);
+    await db.waiting.bulkPut(waiting);
   });
 
 const demoFiles = import.meta.glob<string>('../../demo/library/*.kite.json', { query: '?raw', import: 'default' });
@@ -76,7 +91,7 @@ export async function loadDemo(rules: HouseRules, when: 'once' | 'again' = 'agai
       return { digest: await core.digest(bytes), name: path.split('/').pop()!, bytes };
     }),
   );
-  await db.transaction('rw', db.parts, db.summaries, db.sources, db.settings, async () => {
+  await db.transaction('rw', [db.parts, db.summaries, db.waiting, db.sources, db.settings], async () => {
     // Another tab may have brought it while this one was at work.
     if (when === 'once' && (await db.settings.get('demo'))) return;
     await restoreParts(recorded);

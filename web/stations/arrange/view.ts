@@ -99,7 +99,9 @@ export function useView(frame: RefObject<HTMLDivElement | null>, mover: RefObjec
 
   const zoomBy = useCallback(
     (factor: number, cx?: number, cy?: number) => {
-      const box = frame.current!.getBoundingClientRect();
+      const box = frame.current?.getBoundingClientRect();
+      // A part without units has no stage yet.
+      if (!box) return;
       const [px, py] = [(cx ?? box.left + box.width / 2) - box.left, (cy ?? box.top + box.height / 2) - box.top];
       const { x, y, scale } = live.current;
       const next = Math.min(LIMITS.max, Math.max(LIMITS.min, scale * factor));

@@ -1,7 +1,7 @@
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 import { haveSameColumns, type ColumnRole, type Proposal, type ReadOptions } from '../../../core/intake';
 import type { Problem } from '../../../core/part';
-import { brought, onBrought } from '../../store/brought';
+import { bringSource, onBrought, putSourceAway, sourceFor, sourceFromBefore } from '../../store/brought';
 import type { SourceFile } from '../../store/library';
 import { SourceSession, type SourceInfo } from '../../workers/source-session';
 
@@ -25,8 +25,8 @@ export interface Reading {
 
 /** A source being read: it is opened once in a worker and read again whenever what is taken of it changes. */
 export function useReading(id: string): Reading {
-  const [file, setFile] = useState<SourceFile | undefined>(brought.get(id)?.file);
-  const [options, setOptions] = useState<ReadOptions>(brought.get(id)?.options ?? {});
+  const [file, setFile] = useState<SourceFile | undefined>(sourceFor(id)?.file);
+  const [options, setOptions] = useState<ReadOptions>(sourceFor(id)?.options ?? {});
   const [info, setInfo] = useState<SourceInfo>();
   const [proposal, setProposal] = useState<Proposal>();
   const [problems, setProblems] = useState<Problem[]>([]);
@@ -36,8 +36,8 @@ export function useReading(id: string): Reading {
 
   const bring = useCallback(
     (next: SourceFile | undefined) => {
-      if (next) brought.set(id, { file: next, options: {} });
-      else brought.delete(id);
+      if (next) bringSource(id, next);
+      else putSourceAway(id);
       setOptions({});
       setProposal(undefined);
       setProblems([]);
@@ -52,11 +52,23 @@ export function useReading(id: string): Reading {
   useEffect(
     () =>
       onBrought(() => {
-        const came = brought.get(id)?.file;
+        const came = sourceFor(id)?.file;
         if (came) bring(came);
       }),
     [bring, id],
   );
+
+  useEffect(() => {
+    let left = false;
+    void sourceFromBefore(id).then((before) => {
+      if (left || !before) return;
+      setOptions(before.options);
+      setFile(before.file);
+    });
+    return () => {
+      left = true;
+    };
+  }, [id]);
 
   useEffect(() => {
     if (!file) return;
@@ -101,7 +113,7 @@ export function useReading(id: string): Reading {
     (more: Changes) =>
       setOptions((was) => {
         const next = Object.fromEntries(Object.entries({ ...was, ...more }).filter(([, v]) => v !== undefined)) as ReadOptions;
-        if (file) brought.set(id, { file, options: next });
+        if (file) bringSource(id, file, next);
         return next;
       }),
     [file, id],

@@ -92,7 +92,7 @@ export function ReleaseStation() {
   const sorted = [...part.releases].sort((a, b) => compareVersions(b.version, a.version));
   return (
     <div className="h-full overflow-y-auto px-5 py-4">
-      <div className="mx-auto grid max-w-4xl grid-cols-[1fr_340px] gap-6 max-[1150px]:grid-cols-1">
+      <div className="mx-auto grid max-w-4xl grid-cols-[minmax(0,1fr)_340px] gap-6 max-[1150px]:grid-cols-1">
         <section aria-label="New release" className="rounded-lg border border-line bg-surface p-4">
           <h1 className="mb-1 text-lg font-bold">
             {unchanged ? `Version ${last.version} is what stands here` : last ? 'Release what has changed' : 'Release the part'}
@@ -112,7 +112,7 @@ export function ReleaseStation() {
                   <li>
                     {doubts.length} {doubts.length === 1 ? 'doubt is' : 'doubts are'} open.{' '}
                     <Link className="text-green underline" to={`/part/${id}/read`}>
-                      Settle them in Read
+                      Settle {doubts.length === 1 ? 'it' : 'them'} in Read
                     </Link>
                   </li>
                 ) : null}
@@ -172,8 +172,8 @@ export function ReleaseStation() {
                 {sayProblem(p)}
               </p>
             ))}
-            <Button tone="main" type="submit" keyName="Alt+Enter" disabled={blocked || readOnly}>
-              Release {version}
+            <Button tone="main" type="submit" keyName="Alt+Enter" disabled={blocked || readOnly} className="max-w-full">
+              <span className="truncate">Release {version}</span>
             </Button>{' '}
             <Button keyName="C" onClick={() => void report()} disabled={part.pins.length === 0}>
               Datasheet check
