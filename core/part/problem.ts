@@ -36,6 +36,7 @@ const MESSAGES = {
   'input-format': '{format} files are not read yet. Save the pin table as CSV or paste its text.',
   'table-none': 'No pin table was found. A table needs a column of pin numbers and one of names.',
   'map-unnamed': '{found} balls were read from a ball map without a list; their types come from their names only.',
+  'pinout-drawn-too': 'Another package with {leads} leads is drawn here. Draw a box around it to read it instead.',
   'pinout-drawn': '{found} terminals were read from the drawing of the package; no table lists them. Hold the names against the drawing.',
   'pdf-encrypted': 'It is locked with a password. Save an unlocked copy and read that.',
   'pdf-broken': 'It is damaged or no PDF. Download it again.',

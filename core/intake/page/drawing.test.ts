@@ -71,6 +71,22 @@ it.each([
 it('fetches the lines of a page that says it has a drawing: they hold its overbars', () =>
   expect(pagesWorthRuling([page([text(50, 60, 'Pin configuration (top view)'), ...dual(NAMES)])])).toEqual([1]));
 
+it.each([
+  ['beside it', 310, -20],
+  ['under it', 20, 260],
+])('reads the first of two packages, and says that another is drawn %s', (_, dx, dy) => {
+  const other = ['OUT', 'IN', 'GND', 'VEE', 'SDA', 'SCL', 'D0', 'D1', 'TXD', 'EN', 'RST', 'VSS'];
+  const codes = (of: readonly string[]) => {
+    const runs = [...dual(NAMES), ...dual(of).map((r) => ({ ...r, x: r.x + dx, y: r.y + dy }))];
+    const [first] = dy < 0 ? [of] : [NAMES];
+    expect(names(runs)).toEqual(first.map((name, i) => `${i + 1} ${name}`));
+    const got = read(runs);
+    return got.ok ? got.value.problems.map((p) => p.code) : [];
+  };
+  expect(codes(other)).toContain('pinout-drawn-too');
+  expect(codes(NAMES)).not.toContain('pinout-drawn-too');
+});
+
 it.each([true, false])('finds no pad in a lead that is called as one, names inside: %s', (isInside) =>
   expect(names(dual(['EP', 'CLK', 'TXD', 'EPAD', 'D0', 'D1'], isInside))).toEqual(['1 EP', '2 CLK', '3 TXD', '4 EPAD', '5 D0', '6 D1']),
 );

@@ -13,6 +13,8 @@ export interface Drawn {
   choice: TableChoice;
   /** The lines above and below the drawing, the nearest above first: they can name the package. */
   titles: string[];
+  /** Packages that are drawn as well and have other leads. */
+  others: { page: number; leads: number }[];
 }
 
 /** A text of a drawing: a number or a name, with the middle of its box. */
@@ -57,16 +59,22 @@ const DRAWING = /\bpin[- ]?(?:out|config|assign|connect|diagram)|\b(?:connection
  * and a name beside each. What lists beside it say of the names (`signals`) goes with them. Undefined where a page has none.
  */
 export function drawnTable(ready: readonly Ready[], options: ReadOptions, signals: SignalList): Drawn | undefined {
-  for (const r of ready) {
+  const drawn = ready.flatMap((r) => {
     const page = r.page.number;
-    if ((options.page ?? options.region?.page ?? page) !== page) continue;
+    if ((options.page ?? options.region?.page ?? page) !== page) return [];
     const region = options.region ? r.to(options.region.box) : undefined;
     const marks = marksOf(region ? r.words.filter((w) => inBox(w, region)) : r.words);
-    const sides = wholePackage(sidesOf(marks.filter((m) => NUMBER.test(m.text))));
-    const named = sides && nameAll(sides, marks);
-    if (named) return tableOf([...named, ...padUnder(named, marks)], r, signals);
-  }
-  return undefined;
+    const packages = wholePackages(sidesOf(marks.filter((m) => NUMBER.test(m.text))));
+    const named = packages.map((sides) => nameAll(sides, marks)).filter((leads) => leads !== undefined);
+    return named.map((leads) => ({ r, marks, leads }));
+  });
+  const [first, ...more] = drawn;
+  if (!first) return undefined;
+  const listed = (leads: readonly Lead[]) => leads.map((l) => `${l.number.text} ${l.name.text}`).join('\n');
+  const others = more
+    .filter(({ leads }) => listed(leads) !== listed(first.leads))
+    .map(({ r, leads }) => ({ page: r.page.number, leads: leads.length }));
+  return { ...tableOf([...first.leads, ...padUnder(first.leads, first.marks)], first.r, signals), others };
 }
 
 /** Names that are set with blanks are one mark; those that stand sideways are words already. */
@@ -133,23 +141,35 @@ const acrossOf = (axis: Axis): Axis => (axis === 'y' ? 'x' : 'y');
 /** Where a mark begins and ends along an axis. */
 const edgesOf = ({ box }: Mark, axis: Axis): [number, number] => (axis === 'x' ? [box[0], box[0] + box[2]] : [box[1], box[1] + box[3]]);
 
-/** The sides that together have each of 1 to the last once: two across from each other, or four around. */
-function wholePackage(sides: readonly Side[]): Side[] | undefined {
-  const starts = sides.filter((s) => s.numbers[0]!.text === '1');
-  for (const start of starts) {
+/** For each package drawn, the sides that together have each of 1 to the last once: two across from each other, or four around. */
+function wholePackages(sides: readonly Side[]): Side[][] {
+  const taken = new Set<Side>();
+  return sides.flatMap((start) => {
+    if (start.numbers[0]!.text !== '1') return [];
     const chain = [start];
     let next = start.numbers.length + 1;
     while (chain.length < 4) {
-      const side = sides.find((s) => Number(s.numbers[0]!.text) === next && !chain.includes(s));
+      const side = nextSide(chain.at(-1)!, sides.filter((s) => Number(s.numbers[0]!.text) === next && !taken.has(s))); // prettier-ignore
       if (!side) break;
       chain.push(side);
       next += side.numbers.length;
     }
-    if (next - 1 < LEAST || next - 1 > MOST) continue;
     const axes = chain.map((s) => s.axis).join('');
-    if (['yy', 'xx', 'yxyx', 'xyxy'].includes(axes) && isAcross(chain)) return chain;
-  }
-  return undefined;
+    if (next - 1 < LEAST || next - 1 > MOST || !['yy', 'xx', 'yxyx', 'xyxy'].includes(axes) || !isAcross(chain)) return [];
+    for (const side of chain) taken.add(side);
+    return [chain];
+  });
+}
+
+/**
+ * The side that goes on with another's numbers. Where several packages are drawn, that of the same one: seen from the top
+ * numbers run anticlockwise, and of those the nearest.
+ */
+function nextSide({ numbers }: Side, sides: readonly Side[]): Side | undefined {
+  const [begin, end] = [numbers[0]!, numbers.at(-1)!];
+  const turn = (s: Side) => (end.x - begin.x) * (s.numbers[0]!.y - end.y) - (end.y - begin.y) * (s.numbers[0]!.x - end.x);
+  const away = (s: Side) => Math.hypot(s.numbers[0]!.x - end.x, s.numbers[0]!.y - end.y);
+  return [...sides].sort((a, b) => Number(turn(a) > 0) - Number(turn(b) > 0) || away(a) - away(b))[0];
 }
 
 /** Numbers go around a package: they run one way on its first side, and back on the side across. */
@@ -220,7 +240,7 @@ function nearest(number: Mark, names: readonly Mark[], { axis, pitch }: Side, ha
   return near.sort((a, b) => away(a) - away(b))[0];
 }
 
-function tableOf(leads: readonly Lead[], r: Ready, signals: SignalList): Drawn {
+function tableOf(leads: readonly Lead[], r: Ready, signals: SignalList): Omit<Drawn, 'others'> {
   const column = (role: Column['role'], heading: string): Column => ({ role, heading, packageName: '' });
   const boxed = (m: Mark) => tenths(r.back(m.box));
   const bare = leads.map(({ number, name }, i): GridRow => ({

@@ -77,7 +77,10 @@ function readDrawn(pages: readonly DocumentPage[], ready: readonly Ready[], opti
   );
   if (!drawn) return undefined;
   const page = drawn.choice.page!;
-  const said = problem('pinout-drawn', { found: drawn.choice.rows }, { file: options.file, page });
-  const read = understandTable(drawn.table, { titles: drawn.titles, legend: legendLines(ready), notes: [] }, [said], options);
+  const said = [
+    problem('pinout-drawn', { found: drawn.choice.rows }, { file: options.file, page }),
+    ...drawn.others.map((o) => problem('pinout-drawn-too', { leads: o.leads }, { file: options.file, page: o.page })),
+  ];
+  const read = understandTable(drawn.table, { titles: drawn.titles, legend: legendLines(ready), notes: [] }, said, options);
   return read.ok ? ok({ ...read.value, tables: [drawn.choice], title: titleOf(ready) }) : undefined;
 }
