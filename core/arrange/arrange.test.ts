@@ -170,6 +170,23 @@ describe('placing', () => {
     ['CS', 'A right'],
     ['SDA', 'A right'],
   ])('puts %s to %s', (name, place) => expect(sideOf(part, name)).toBe(place));
+  it.each(['three-state', 'open-drain', 'open-source'] as const)('puts a lone %s pin to the other outputs', (type) => {
+    const pins = [pin('ANT', 'bidirectional'), pin('BIAS', 'passive'), pin('IRQ', type), pin('BUSY', 'output'), pin('XA'), pin('XB')];
+    expect(sideOf(arranged(pins), 'IRQ')).toBe('A right');
+  });
+  it.each([
+    ['HOST_SCK HOST_MOSI HOST_CS_N', 'HOST_MISO'],
+    ['I2S_BCLK I2S_LRCK I2S_SDI', 'I2S_SDO'],
+    ['LINK_TXD LINK_CTS LINK_EN', 'LINK_RXD'],
+  ])('keeps %s and %s on one side', (inputs, output) => {
+    const pins = [...inputs.split(' ').map((n) => pin(n)), pin(output, 'output'), pin('XA'), pin('XB')];
+    const placed = arranged(pins);
+    expect(new Set([...inputs.split(' '), output].map((n) => sideOf(placed, n))).size).toBe(1);
+  });
+  it('keeps inputs and outputs that only share a stem on their own sides', () => {
+    const placed = arranged([pin('AMP_INP'), pin('AMP_INN'), pin('AMP_BIAS'), pin('AMP_OUT', 'output')]);
+    expect([sideOf(placed, 'AMP_INP'), sideOf(placed, 'AMP_OUT')]).toEqual(['A left', 'A right']);
+  });
   it('stands supplies above and grounds below', () => {
     const at = (name: string) => part.drawings[0]!.ports.find((p) => part.units[0]!.binding[p.id] === pinNamed(part, name).id)!.at;
     expect(at('VDD')).toBeGreaterThan(at('IN'));

@@ -39,7 +39,13 @@ function titleOf(pin: Pin, stems: ReadonlyMap<string, number>): string {
   return interfaceOf(pin.name) ?? BY_TYPE[pin.type] ?? 'Signals';
 }
 
-const BY_TYPE: Partial<Record<Pin['type'], string>> = { input: 'Inputs', output: 'Outputs' };
+const BY_TYPE: Partial<Record<Pin['type'], string>> = {
+  input: 'Inputs',
+  output: 'Outputs',
+  'three-state': 'Outputs',
+  'open-drain': 'Outputs',
+  'open-source': 'Outputs',
+};
 
 /** The cut nearest to `at` that leaves no pair in two. */
 export function cutBetweenPairs(pins: readonly Pin[], at: number): number {

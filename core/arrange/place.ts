@@ -55,7 +55,15 @@ export function sideBlocks(groups: readonly PinGroup[], rules: HouseRules): Reco
   return { left: ordered(sides.left), right: ordered(sides.right), top: ordered(sides.top), base: ordered(sides.base) };
 }
 
-const INTERFACE = /serial|interface|port|bus|spi|i2c|i²c|uart|usb|jtag|debug|memory|bank|control|clock|reference/i;
+const INTERFACE =
+  /serial|interface|port|bus|spi|i[2²][cs]|uart|usb|jtag|debug|memory|bank|control|clock|reference|audio|ethernet|mii|sdio|\bcan\b/i;
+
+/** An interface by its title, or by its signals: HOST_SCK and HOST_MISO are of a serial port, whatever it is called. */
+function isInterface({ title, pins }: PinGroup): boolean {
+  if (INTERFACE.test(title)) return true;
+  const signals = pins.map((p) => interfaceOf(p.name.startsWith(`${title}_`) ? p.name.slice(title.length + 1) : p.name));
+  return signals.filter((s) => s === 'Serial port' || s === 'Debug').length > 1;
+}
 
 /** A group as blocks of one role each, unless it is an interface, which reads better in one piece. */
 function blocksOf(group: PinGroup, rules: HouseRules): Block[] {
@@ -67,7 +75,7 @@ function blocksOf(group: PinGroup, rules: HouseRules): Block[] {
   const byRole = groupBy(group.pins, sided);
   const roles = [...byRole.keys()];
   const signals: SideRole[] = roles.filter((r) => r !== 'supply' && r !== 'ground');
-  if (signals.length > 1 && (INTERFACE.test(group.title) || signals.includes('bidirectional'))) {
+  if (signals.length > 1 && (isInterface(group) || signals.includes('bidirectional'))) {
     const whole = group.pins.filter((p) => signals.includes(sided(p)));
     const role: SideRole = whole.every((p) => ['input', 'control', 'passive'].includes(roleOf(p))) ? 'input' : 'bidirectional';
     const power = roles.filter((r) => !signals.includes(r)).map((r) => ({ group, pins: byRole.get(r)!, role: r }));
