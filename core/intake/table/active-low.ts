@@ -81,7 +81,8 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
     };
   if (said) return { activeLow: true, because: `“${said[0]}”` };
   if (acts) return { activeLow: true, because: `“${acts[0]}”` };
-  if (mark.sure || KNOWN.test(mark.stem)) return { activeLow: true, because: `“${mark.mark}” on ${mark.stem}` };
+  if (mark.sure || KNOWN.test(mark.stem) || isWordAlone(name, mark, names, description))
+    return { activeLow: true, because: `“${mark.mark}” on ${mark.stem}` };
   return { activeLow: false, unsure: `“${mark.mark}” on ${mark.stem} can mean active low` };
 }
 
@@ -184,6 +185,25 @@ function markOf(name: string, names: ReadonlySet<string>): { mark: string; stem:
   if (partner.some((p) => names.has(before + p))) return undefined;
   if (letter !== 'N' && letter !== 'n' && !KNOWN.test(tail(stem))) return undefined;
   return { mark: letter.length === 1 && letter !== 'n' ? `_${letter}` : letter, stem: tail(stem), sure: false };
+}
+
+/** Half of a pair, a supply's or a level's other end: what `_N` means as often as not. What is left open has no level. */
+const OTHER_END =
+  /\b(negative|minus|complement\w*|invert\w*|differential|return|sense)\b|\b(keep|leave|left) (it )?(open|floating|unconnected)\b/i;
+/** What comes in pairs, or is a level: signals by themselves, no function that a level sets going. */
+const OF_PAIRS =
+  /^(V|GND|GROUND)|^(DATA|D(IN|OUT|Q|QS)?|CLK(IN|OUT)?|CLOCK|CK|[TR](X?D?)|(A|RF|LO|MIC|LINE|REF|[TR]X)?(IN|OUT)|REF(CLK)?|SYSREF|SIG|RF|LO|LNA|MIC|LINE|ADC|DAC|XTAL|OSC|ANT|SENSE|[IV]?SNS|FB|CM|LOL?X)\d*$/i;
+
+/** True where `n` or `_N` stands on a word of its own, WDOG_N or nPWRON, and nothing speaks of a pair. */
+function isWordAlone(
+  name: string,
+  { mark, stem }: { mark: string; stem: string },
+  names: ReadonlySet<string>,
+  description: string,
+): boolean {
+  const isOf = mark === '_N' ? /^[A-Z]{2,}\d*$/ : mark === 'n' ? /^[A-Z]{3,}\d*$/ : undefined;
+  const bare = name.replace(/^n_?|_N$/g, '');
+  return isOf !== undefined && isOf.test(stem) && !OF_PAIRS.test(stem) && !names.has(bare) && !OTHER_END.test(description);
 }
 
 /** The word of a name that tells its function: SPI1_CS → CS. */

@@ -124,6 +124,20 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
     { IO1_A: 'Bank 1', VCCO1: 'Bank 1' },
   ],
   [
+    'ports of two signals each, of which there are several',
+    [
+      ['UART0_TX', 'O'],
+      ['UART0_RX', 'I'],
+      ['UART1_TX', 'O'],
+      ['UART1_RX', 'I'],
+      ['I2C0_SCL', 'OD'],
+      ['OUT1_A', 'O'],
+      ['OUT2_A', 'O'],
+      ['OUT3_A', 'O'],
+    ],
+    { UART0_TX: 'UART', UART1_RX: 'UART', I2C0_SCL: undefined, OUT1_A: undefined },
+  ],
+  [
     'nothing where nothing is shared',
     [
       ['FOO', 'I'],

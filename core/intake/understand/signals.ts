@@ -48,6 +48,9 @@ function interfacesOf(names: readonly string[]): (name: string) => string | unde
 /** The interface that a name alone speaks of. */
 export const interfaceOf = (name: string): string | undefined => WORK.find((w) => w.name.test(name))?.title;
 
+/** Ports of few signals, of which a part has several: `UART` of UART3_TX, whose own port has but two. */
+const OF_FEW = /^((?:LP)?US?ART|I[23]C|TWI|SMBUS|SPI|CAN|LIN|I2S|PDM|PWM|USB)\d+_/i;
+
 /** Words that several names may share, most telling first: `SPI1` of SPI1_CLK, `Port A` of PA3, `DQ` of DQ7. */
 export function stemsOf(name: string): string[] {
   const main = firstName(name);
@@ -57,7 +60,8 @@ export function stemsOf(name: string): string[] {
   const end = main.lastIndexOf('_');
   const prefix = end < 0 ? [] : [main.slice(0, end), main.slice(0, main.indexOf('_'))];
   const bus = /^n?([A-Z]+?)_?[[(<]?\d+[\])>]?[PN+\-−]?$/i.exec(main)?.[1];
-  return [...prefix, ...(bus ? [bus] : [])];
+  const family = OF_FEW.exec(main)?.[1];
+  return [...prefix, ...(bus ? [bus] : []), ...(family ? [family] : [])];
 }
 
 /** How many of the names share each stem. */

@@ -116,6 +116,7 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['IC', undefined, 'Internally connected. Leave unconnected.', 'reserved'],
   ['SET', undefined, 'Output voltage adjust. Connect to a divider from OUT to GND.', 'input'],
   ['VIN', 'IN', 'Converter input voltage', 'supply-in'],
+  ['ADC_IN0', 'AI', 'Converter input 0', 'input'],
   ['VOUT', 'OUT', 'Converter output', 'supply-out'],
   ['VDRIVE', undefined, 'Logic Supply Input. The voltage at this pin sets the level.', 'supply-in'],
   ['SDATA', undefined, 'Serial Data Output. The result comes first. This pin is three-stated while CS is high.', 'three-state'],
