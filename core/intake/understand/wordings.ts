@@ -296,6 +296,18 @@ export const WORDINGS: readonly Wording[] = [
   },
   {
     type: 'supply-out',
+    weight: 6,
+    words: /^\W*output of (the |an? )?([a-z\d.-]+ ){0,3}(supply|rail)\b(?! (monitor|switch|sense|supervisor))/i,
+  },
+  {
+    type: 'output',
+    weight: 6,
+    words:
+      /^\W*(power-on |system |hardware )?(reset|interrupt|wake-?up|alert) (output )?to (the )?(host|processor|micro(processor|controller)|mcu|cpu|soc|application processor)\b(?! (input|side))/i,
+    unless: /\b(input|from the)\b/i,
+  },
+  {
+    type: 'supply-out',
     weight: 8,
     words: /\bregulated supply (of|to|for) (the )?(cards?|sim|sensors?|displays?|cameras?|antenna|microphones?)\b/i,
   },
