@@ -27,6 +27,11 @@ test('the board: a group is dragged to another unit, a unit is split, merged and
   for (let i = 0; i < 6; i++) await page.keyboard.press('Control+z');
   await expect(board.getByRole('region', { name: 'Unit A' }).getByRole('button', { name: 'Clock 2' })).toBeVisible();
   await expect(board.getByRole('region', { name: /^Unit / })).toHaveCount(3);
+  // The chips and the score keep clear of each other in a small window, whatever the units are called.
+  await page.setViewportSize({ width: 1024, height: 700 });
+  await board.getByLabel('Title of unit A').fill('Everything that has to do with ports A and B');
+  await page.keyboard.press('Enter');
+  await score.click({ trial: true, position: { x: 20, y: 8 } });
 });
 
 test('a body shape is proposed with its doubts, taken, and given up for the block again', async ({ page }) => {

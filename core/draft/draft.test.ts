@@ -1,7 +1,7 @@
 import { applyEdit, canonicalPart, DEFAULT_RULES, emptyPart, type Part } from '../part';
 import { decodeText, takeProposal } from '../intake';
 import { AMP_TABLE, good, pinNamed, read, refused } from '../test/samples';
-import { draftPart, fromTitle, nameOfFile, withDatasheet } from '.';
+import { draftPart, fromTitle, named, nameOfFile, withDatasheet } from '.';
 
 const SOURCE = { digest: 'abc', name: 'amp.csv', kind: 'text' };
 
@@ -44,6 +44,18 @@ it.each([
   ['datasheet', 'Product brief', 'DATASHEET'],
   ['pinout', '', 'PINOUT'],
 ])('a part of the file “%s” with the title “%s” is called %s', (stem, title, name) => expect(nameOfFile(stem, title)).toBe(name));
+
+it.each([
+  ['NEW-1', 'x.csv', 'TF2204 quad line receiver', 'TF2204'],
+  ['NEW-1', 'tf8800.csv', 'Pin table', 'TF8800'],
+  ['NEW-1', 'TF8800 pinout, final.xlsx', '', 'TF8800'],
+  ['NEW-1', 'TF8800_rev2.xlsx', '', 'TF8800_REV2'],
+  ['NEW-1', 'datasheet.pdf', 'Product brief', 'NEW-1'],
+  ['NEW-1', 'pasted text', '', 'NEW-1'],
+  ['Mine', 'TF8800.csv', '', 'Mine'],
+])('the part %s that reads %s with the title “%s” is called %s', (name, file, title, called) =>
+  expect(named(emptyPart(name), file, title).name).toBe(called),
+);
 
 describe('the datasheet of a part', () => {
   const pdf = { digest: 'd1', name: 'TF1.pdf', kind: 'pdf' };

@@ -57,6 +57,18 @@ function numberIn(title: string): { number: string; rest: string } | undefined {
 export const nameOfFile = (stem: string, title: string): string =>
   (/\d/.test(stem) ? undefined : numberIn(title)?.number) ?? stem.toUpperCase();
 
+/**
+ * A part with the name and the description that a source's title gives it; where nobody named the part and no title does,
+ * with the name of its file, if that has a figure: `datasheet.pdf` and `pasted text` name nothing.
+ */
+export function named(part: Part, file: string, title: string): Part {
+  const titled = fromTitle(part, title);
+  if (!PLACEHOLDER.test(titled.name)) return titled;
+  const stem = file.replace(/\.[^.]*$/, '').trim();
+  const name = numberIn(stem)?.number ?? (/\d/.test(stem) && !/\s/.test(stem) ? stem : titled.name);
+  return { ...titled, name: name.toUpperCase() };
+}
+
 /** "TF2204 quad Schmitt line receiver, SO-14" as a first line gives the name as printed and the description. */
 export function fromTitle(part: Part, text: string): Part {
   const titled = numberIn(text);

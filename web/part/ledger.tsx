@@ -164,8 +164,8 @@ export function Ledger() {
         <h2 className="font-bold">Ledger</h2>
         <span className="truncate text-[13px] text-muted">
           {counted(pins.length, 'pin')}
-          {groups > 1 ? `, ${groups} groups` : ''}
           {doubts.length > 0 ? `, ${doubts.length} in doubt` : ''}
+          {groups > 1 ? `, ${groups} groups` : ''}
         </span>
         <label htmlFor="ledger-filter" className="sr-only">
           Filter the ledger

@@ -1,3 +1,4 @@
+import type { RefObject } from 'react';
 import { pinsNamed, STRATEGIES, type Strategy } from '../../../core/arrange';
 import { useAct, useStore } from '../../store';
 import { selectPins, selectUnits } from '../../store/selectors';
@@ -26,6 +27,8 @@ const MODES: { to: Mode; key: string; label: string }[] = [
 ];
 
 interface Props {
+  /** For its height: what stands under it begins below. */
+  box: RefObject<HTMLDivElement | null>;
   mode: Mode;
   onMode: (mode: Mode) => void;
   onPlan: (way: PlanWay) => void;
@@ -35,7 +38,7 @@ interface Props {
 }
 
 /** The units as chips, and what is done to them all: planning, tidying, the board, the preview, selecting by name. */
-export function Bar({ mode, onMode, onPlan, onTidy, tidies, onUnit }: Props) {
+export function Bar({ box, mode, onMode, onPlan, onTidy, tidies, onUnit }: Props) {
   const act = useAct();
   const units = useStore(selectUnits);
   const pins = useStore(selectPins);
@@ -48,8 +51,11 @@ export function Bar({ mode, onMode, onPlan, onTidy, tidies, onUnit }: Props) {
     else act(selected(found.map((p) => p.id)));
   };
   return (
-    <div className="pointer-events-none absolute inset-x-0 top-0 z-10 flex flex-col gap-1.5 px-4 py-2.5">
-      <div className="flex flex-wrap gap-1.5 [&>*]:pointer-events-auto">
+    <div
+      ref={box}
+      className={`pointer-events-none z-10 flex flex-col gap-1.5 px-4 py-2.5 ${mode === 'draw' ? 'absolute inset-x-0 top-0' : 'relative shrink-0'}`}
+    >
+      <div className={`flex gap-1.5 [&>*]:pointer-events-auto ${many ? 'flex-wrap' : ''}`}>
         {units.map((u) => (
           <button
             key={u.id}
@@ -60,9 +66,12 @@ export function Bar({ mode, onMode, onPlan, onTidy, tidies, onUnit }: Props) {
               act(unitChosen(u.id));
               onUnit(u.id);
             }}
-            className={`max-w-56 truncate rounded-md border bg-surface px-2.5 py-1 text-[13px] ${u.id === chosen ? 'border-green ring-2 ring-halo/60' : 'border-line'}`}
+            style={many ? {} : { maxWidth: `min(14rem, calc(${100 / units.length}% - 6px))` }}
+            className={`flex shrink-0 gap-1 rounded-md border bg-surface px-2.5 py-1 text-[13px] ${u.id === chosen ? 'border-green ring-2 ring-halo/60' : 'border-line'}`}
           >
-            <strong>{u.label}</strong> {many ? '' : u.title} <span className="text-muted">{Object.keys(u.binding).length}</span>
+            <strong>{u.label}</strong>
+            {many ? null : <span className="truncate">{u.title}</span>}
+            <span className="text-muted">{Object.keys(u.binding).length}</span>
           </button>
         ))}
       </div>

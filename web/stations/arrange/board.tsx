@@ -60,7 +60,7 @@ export function Board() {
   });
 
   return (
-    <div className="absolute inset-0 flex flex-col bg-sunken pt-24" aria-label="Plan of the units" role="region">
+    <div className="flex min-h-0 flex-1 flex-col pt-2" aria-label="Plan of the units" role="region">
       <ScoreLine score={score} units={part.units.length} />
       <div className="flex min-h-0 flex-1 gap-3 overflow-x-auto px-4 pb-4">
         {part.units.map((unit, i) => (

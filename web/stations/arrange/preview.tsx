@@ -61,7 +61,7 @@ export function Preview() {
   const { w, h } = SHEETS[sheet];
   const beyond = pages.flat().filter((u) => u.h > h - 2 * MARGIN || u.w > w - 2 * MARGIN);
   return (
-    <div className="absolute inset-0 flex flex-col bg-sunken pt-24" role="region" aria-label="Preview in a schematic">
+    <div className="flex min-h-0 flex-1 flex-col pt-2" role="region" aria-label="Preview in a schematic">
       <div className="flex flex-wrap items-center gap-3 px-4 pb-2 text-[13px]">
         <Choice
           hideLabel

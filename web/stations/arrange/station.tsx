@@ -38,7 +38,8 @@ export function ArrangeStation() {
   const chosen = useStore((s) => s.view.unit);
   const frame = useRef<HTMLDivElement>(null);
   const sheet = useRef<HTMLDivElement>(null);
-  const view = useView(frame, sheet);
+  const bar = useRef<HTMLDivElement>(null);
+  const view = useView(frame, sheet, bar);
   const hand = useHandWork();
   const [mode, setMode] = useState<Mode>('draw');
   const [doing, setDoing] = useState<Doing>(null);
@@ -117,7 +118,7 @@ export function ArrangeStation() {
   if (part.pins.length === 0) return <Empty title="Nothing to arrange yet">Read a pin table first, or add pins in the ledger.</Empty>;
   const inArt = doing === 'art' && chosenUnit && chosenDrawing;
   return (
-    <div className="relative h-full">
+    <div className={`relative h-full ${mode === 'draw' ? '' : 'flex flex-col bg-sunken'}`}>
       {/* It stays mounted: the view and its wheel are bound to it. */}
       <div className={mode === 'draw' ? 'contents' : 'hidden'}>
         <Canvas
@@ -149,9 +150,8 @@ export function ArrangeStation() {
           <Empty title="No units yet">Plan them with P: by what belongs together, each pin on the side that the house rules give it.</Empty>
         </div>
       ) : null}
-      {mode === 'board' ? <Board /> : null}
-      {mode === 'preview' ? <Preview /> : null}
       <Bar
+        box={bar}
         mode={mode}
         onMode={setMode}
         onPlan={(s) => void plan(s)}
@@ -164,6 +164,8 @@ export function ArrangeStation() {
           )
         }
       />
+      {mode === 'board' ? <Board /> : null}
+      {mode === 'preview' ? <Preview /> : null}
       {undrawn.length > 0 && part.units.length > 0 && mode === 'draw' ? (
         <Card
           label="Not drawn"

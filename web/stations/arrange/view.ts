@@ -32,7 +32,11 @@ export interface ViewControl {
  * Pan and zoom without React in the way: while a person moves the sheet it is one layer that the browser's compositor
  * moves; what has come into view is drawn, and drawn sharp, when the hand rests.
  */
-export function useView(frame: RefObject<HTMLDivElement | null>, mover: RefObject<HTMLDivElement | null>): ViewControl {
+export function useView(
+  frame: RefObject<HTMLDivElement | null>,
+  mover: RefObject<HTMLDivElement | null>,
+  bar: RefObject<HTMLDivElement | null>,
+): ViewControl {
   const live = useRef<View>({ x: 40, y: 40, scale: WHOLE });
   const [settled, setSettled] = useState<View>(live.current);
   const drawn = useRef<View>(live.current);
@@ -123,7 +127,7 @@ export function useView(frame: RefObject<HTMLDivElement | null>, mover: RefObjec
       const top = Math.min(...units.map((u) => u.y - u.halfHeight)) - 100;
       const base = Math.max(...units.map((u) => u.y + u.halfHeight)) + 100;
       // The bar of units above and a card at the right keep their room.
-      const room = { top: 88, base: 28 };
+      const room = { top: (bar.current?.offsetHeight ?? 80) + 8, base: 28 };
       const height = box.height - room.top - room.base;
       const fit = (width: number) => Math.min(0.28, width / (right - left), height / (base - top));
       // Where it costs no size, a card that opens later finds its room free as well.
@@ -136,7 +140,7 @@ export function useView(frame: RefObject<HTMLDivElement | null>, mover: RefObjec
       };
       apply();
     },
-    [apply, frame],
+    [apply, bar, frame],
   );
 
   useEffect(() => {

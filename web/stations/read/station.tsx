@@ -1,5 +1,5 @@
 import { startTransition, useCallback, useEffect, useState } from 'react';
-import { fromTitle, withDatasheet } from '../../../core/draft';
+import { named, withDatasheet } from '../../../core/draft';
 import { takeProposal, terminalsIn, type Comparison } from '../../../core/intake';
 import { sayProblem, type Problem } from '../../../core/part';
 import { useCommands } from '../../commands/registry';
@@ -64,7 +64,7 @@ export function ReadStation() {
     const source = await keep(file);
     // Storing, taking and putting the source away are three tasks: none of them holds the screen up.
     await nextTask();
-    const titled = withDatasheet(fromTitle(part, proposal.title ?? ''), source);
+    const titled = withDatasheet(named(part, file.name, proposal.title ?? ''), source);
     const { name, description, datasheet } = titled;
     const edits = [
       ...(titled === part ? [] : [{ kind: 'setFields' as const, set: { name, description, ...(datasheet ? { datasheet } : {}) } }]),
