@@ -33,9 +33,9 @@ export function TopBar() {
         <button
           type="button"
           onClick={() => window.dispatchEvent(new Event('kite:palette'))}
-          className="flex items-center gap-4 rounded-md border border-line px-2.5 py-1 text-[13px] text-muted hover:border-green max-[1150px]:hidden"
+          className="flex items-center gap-4 rounded-md border border-line px-2.5 py-1 text-[13px] text-muted hover:border-green"
         >
-          Find or do… <Key name="Ctrl+K" />
+          <span className="max-[1150px]:sr-only">Find or do…</span> <Key name="Ctrl+K" />
         </button>
         <History />
         <Saved />

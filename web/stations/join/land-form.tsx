@@ -164,7 +164,7 @@ export function LandForm({ pkg, came, onDone }: Props) {
           <div className="grid grid-cols-6 items-start gap-2">
             <div className="col-span-2">
               <label htmlFor="land-name" className="mb-0.5 block text-[12px] text-muted">
-                Package, by short name or IPC-7351 name
+                Package, or IPC-7351 name
               </label>
               <input
                 id="land-name"
@@ -175,7 +175,7 @@ export function LandForm({ pkg, came, onDone }: Props) {
                 className="w-full rounded-md border border-line px-2 py-1 font-mono text-[13px]"
               />
             </div>
-            <div className="col-span-2">
+            <div>
               <Choice label="Family" value={family.kind} options={KINDS} onChange={(k) => setFamily(STARTS[k as Family['kind']])} />
             </div>
             <FamilyFields family={family} onChange={setFamily} />

@@ -6,9 +6,7 @@ import { selectPart, selectSelection } from '../../store/selectors';
 import { selected } from '../../store/view-slice';
 import type { SourceInfo, SourceSession } from '../../workers/source-session';
 import { DoubtCard } from './doubt-card';
-import { Boxed, PageView, type PagePlace } from './page-view';
-
-const CARD = 440;
+import { Boxed, CARD, cardLeft, PageView, type PagePlace } from './page-view';
 
 /** The pages with the cell of every pin: a cell leads to its pin, the selected pins' cells are lit, a doubt is asked beside its cell. */
 export function PageEvidence({
@@ -63,7 +61,7 @@ export function PageEvidence({
               className="absolute z-30"
               style={{
                 width: CARD,
-                left: Math.max(4, Math.min(focus.box[0] * scale, (info.pages[page - 1]?.width ?? 595) * scale - CARD - 4)),
+                left: cardLeft(focus.box[0], scale, info.pages[page - 1]?.width),
                 top: underRow(focus.box, last.origin?.box) * scale + 8,
               }}
             >

@@ -25,6 +25,13 @@ interface Props {
 
 const GAP = 14;
 const MARGIN = 28;
+/** Width of the card that asks about a cell, in pixels. */
+export const CARD = 440;
+
+/** Where the card under a cell begins, in pixels of its page: with the cell, as far as the page has room. */
+export const cardLeft = (x: number, scale: number, pageWidth = 595): number =>
+  Math.max(4, Math.min(x * scale, pageWidth * scale - CARD - 4));
+
 /** Pixels a point at which small print can be read. */
 const READABLE = 1.35;
 
@@ -60,8 +67,10 @@ export function PageView({ session, info, overlay, focus, near, onRegion, onPage
     const room = near ? 230 : 60;
     if (from < el.scrollTop + 50 || to > el.scrollTop + el.clientHeight - room)
       el.scrollTop = Math.max(0, (from + to) / 2 - el.clientHeight * 0.38);
-    const [left, right] = [MARGIN + x! * scale, MARGIN + (x! + w!) * scale];
-    if (left < el.scrollLeft || right > el.scrollLeft + el.clientWidth) el.scrollLeft = Math.max(0, left - el.clientWidth / 3);
+    const left = MARGIN + x! * scale;
+    const right = near ? MARGIN + cardLeft(x!, scale, info.pages[page - 1]?.width) + CARD + 8 : MARGIN + (x! + w!) * scale;
+    if (left < el.scrollLeft || right > el.scrollLeft + el.clientWidth)
+      el.scrollLeft = Math.max(0, Math.min(left - 8, Math.max(right - el.clientWidth, left - el.clientWidth / 3)));
   }, [page, x, y, w, h, near, width, scale, fit, info.pages]);
 
   const items = list.getVirtualItems();
