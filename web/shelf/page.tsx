@@ -114,7 +114,7 @@ export function ShelfPage() {
       onFiles={(f) => void take(f)}
       className="flex h-full flex-col"
     >
-      <header className="flex h-14 shrink-0 items-center gap-4 border-b border-line bg-surface px-4">
+      <header className="flex h-14 shrink-0 items-center gap-3 border-b border-line bg-surface px-4 whitespace-nowrap">
         <KiteMark />
         <h1 className="text-base font-bold">Shelf</h1>
         <span className="text-muted">{summaries === null ? '' : counted(summaries.length, 'part')}</span>
@@ -127,9 +127,9 @@ export function ShelfPage() {
           value={query}
           onChange={(e) => setQuery(e.target.value)}
           placeholder="Search names, words, pins, states"
-          className="ml-4 w-80 rounded-md border border-line px-3 py-1"
+          className="min-w-32 max-w-80 flex-1 rounded-md border border-line px-3 py-1"
         />
-        <div className="ml-auto flex items-center gap-2">
+        <div className="ml-auto flex shrink-0 items-center gap-2">
           <Button tone="main" keyName="Alt+P" onClick={() => void start()}>
             Start a part
           </Button>

@@ -3,7 +3,7 @@ import type { ElectricalType } from '../../core/part';
 /** The program's sign: a kite on its bridle. */
 export function KiteMark({ size = 26 }: { size?: number }) {
   return (
-    <svg width={size} height={size} viewBox="0 0 32 32" aria-hidden="true">
+    <svg width={size} height={size} viewBox="0 0 32 32" aria-hidden="true" className="shrink-0">
       <path d="M16 1 29 13 16 31 3 13Z" className="fill-green" />
       <path d="M16 1V31M3 13H29" className="stroke-paper" strokeWidth="1.8" />
     </svg>

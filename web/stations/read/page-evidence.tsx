@@ -13,11 +13,13 @@ export function PageEvidence({
   session,
   info,
   digest,
+  closeUp,
   onPage,
 }: {
   session: SourceSession;
   info: SourceInfo;
   digest: string;
+  closeUp: boolean;
   onPage: (page: number) => void;
 }) {
   const act = useAct();
@@ -37,7 +39,8 @@ export function PageEvidence({
       session={session}
       info={info}
       focus={focus}
-      near={doubtful}
+      near={doubtful || closeUp}
+      card={doubtful}
       onPage={onPage}
       overlay={(page, scale) => (
         <>

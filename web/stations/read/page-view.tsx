@@ -18,6 +18,8 @@ interface Props {
   focus?: PagePlace | undefined;
   /** A place that is looked at closely: the page is zoomed in so that it can be read. */
   near?: boolean;
+  /** A card stands under the place, and is to be in view with it. */
+  card?: boolean;
   /** Called with the box that a person drew; drawing is on while this is set. */
   onRegion?: ((place: PagePlace) => void) | undefined;
   onPage?: (page: number) => void;
@@ -36,7 +38,7 @@ export const cardLeft = (x: number, scale: number, pageWidth = 595): number =>
 const READABLE = 1.35;
 
 /** A document's pages under each other, drawn as they come into view, with what is known of them laid over. */
-export function PageView({ session, info, overlay, focus, near, onRegion, onPage }: Props) {
+export function PageView({ session, info, overlay, focus, near, card, onRegion, onPage }: Props) {
   const scroller = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(0);
   const [zoom, setZoom] = useState(1);
@@ -64,14 +66,14 @@ export function PageView({ session, info, overlay, focus, near, onRegion, onPage
     const el = scroller.current!;
     const top = info.pages.slice(0, page - 1).reduce((sum, p) => sum + p.height * scale + GAP, 0);
     const [from, to] = [top + y! * scale, top + (y! + h!) * scale];
-    const room = near ? 230 : 60;
+    const room = card ? 230 : 60;
     if (from < el.scrollTop + 50 || to > el.scrollTop + el.clientHeight - room)
       el.scrollTop = Math.max(0, (from + to) / 2 - el.clientHeight * 0.38);
     const left = MARGIN + x! * scale;
-    const right = near ? MARGIN + cardLeft(x!, scale, info.pages[page - 1]?.width) + CARD + 8 : MARGIN + (x! + w!) * scale;
+    const right = card ? MARGIN + cardLeft(x!, scale, info.pages[page - 1]?.width) + CARD + 8 : MARGIN + (x! + w!) * scale;
     if (left < el.scrollLeft || right > el.scrollLeft + el.clientWidth)
       el.scrollLeft = Math.max(0, Math.min(left - 8, Math.max(right - el.clientWidth, left - el.clientWidth / 3)));
-  }, [page, x, y, w, h, near, width, scale, fit, info.pages]);
+  }, [page, x, y, w, h, near, card, width, scale, fit, info.pages]);
 
   const items = list.getVirtualItems();
   // The page that takes the middle of the stage is the one that is looked at.

@@ -15,8 +15,14 @@ type Opened =
   | { state: 'refused'; why: string }
   | { state: 'open'; session: SourceSession; info: SourceInfo; digest: string };
 
+interface Props {
+  onPage: (page: number, of: number) => void;
+  /** True where every selected pin is to be read on its page, in whatever room there is. */
+  closeUp?: boolean;
+}
+
 /** The kept source that the selected pin came from, or the latest: pages, sheets or lines with the evidence marked. */
-export function SourceView({ onPage }: { onPage: (page: number, of: number) => void }) {
+export function SourceView({ onPage, closeUp = false }: Props) {
   const part = useStore(selectPart);
   const selection = useStore(selectSelection);
   const from = part.pins.find((p) => p.id === selection.at(-1))?.origin?.source;
@@ -51,7 +57,13 @@ export function SourceView({ onPage }: { onPage: (page: number, of: number) => v
   if (info.kind === 'pdf')
     return (
       <div className="flex h-full flex-col">
-        <PageEvidence session={session} info={info} digest={opened.digest} onPage={(page) => onPage(page, info.pages.length)} />
+        <PageEvidence
+          session={session}
+          info={info}
+          digest={opened.digest}
+          closeUp={closeUp}
+          onPage={(page) => onPage(page, info.pages.length)}
+        />
       </div>
     );
   if (info.sheets) return <SheetView sheets={info.sheets} digest={opened.digest} />;
