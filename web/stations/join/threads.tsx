@@ -83,7 +83,7 @@ export function Threads({ part, pkg, model, chosen, binding, group, offers, aske
   return (
     <div
       ref={frame}
-      className="relative grid h-full grid-cols-[minmax(170px,1.25fr)_minmax(104px,150px)_minmax(140px,0.9fr)] gap-x-8 xl:gap-x-14 overflow-hidden px-4"
+      className="relative grid h-full grid-cols-[minmax(170px,1.25fr)_minmax(104px,150px)_minmax(140px,0.9fr)] gap-x-8 overflow-hidden px-4 xl:gap-x-14 2xl:grid-cols-[1fr_150px_380px]"
     >
       <svg className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden="true">
         {paths.map(({ thread, d }) => {
