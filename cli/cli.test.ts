@@ -59,7 +59,7 @@ describe('intake', () => {
       problems: [],
     });
     expect(read.pins[2]).toEqual({
-      belongsTo: 'IN',
+      belongsTo: 'Amplifier 1',
       number: '3',
       name: 'IN1+',
       type: 'input',

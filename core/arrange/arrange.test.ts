@@ -183,6 +183,28 @@ describe('placing', () => {
     const placed = arranged(pins);
     expect(new Set([...inputs.split(' '), output].map((n) => sideOf(placed, n))).size).toBe(1);
   });
+  const columnOf = (pins: Pin[], unit: number, side: 'left' | 'right'): string[] => {
+    const placed = arranged(pins);
+    const { binding, drawing } = placed.units[unit]!;
+    const ports = placed.drawings.find((d) => d.id === drawing)!.ports.filter((p) => p.side === side);
+    const lines = ports.map((p) => ({ at: p.at, name: placed.pins.find((q) => q.id === binding[p.id])!.name }));
+    lines.sort((a, b) => b.at - a.at);
+    return lines.flatMap((l, i) => [...(i > 0 && lines[i - 1]!.at - l.at > 1 ? ['gap'] : []), l.name]);
+  };
+  const rails = ['VA', 'VB', 'VC', 'VD', 'VE', 'VF'].map((n, i) => pin(n, 'supply-in', { rail: n, pads: { p: [`${i + 1}`] } }));
+  const grounds = ['9', '10'].map((n) => pin('GND', 'ground', { pads: { p: [n] } }));
+  const many = Array.from({ length: 60 }, (_, i) => pin(`D${i}`, 'bidirectional'));
+  it('draws rails of one pin each without gaps, the first at the left', () => {
+    const all = [...many, ...rails, pin('VG', 'supply-out', { rail: 'VG' }), ...grounds];
+    const unit = arranged(all).units.findIndex((u) => u.title === 'Supplies');
+    expect(columnOf(all, unit, 'left')).toEqual(['VA', 'VB', 'VC', 'VD', 'VE', 'VF']);
+    expect(columnOf(all, unit, 'right')).toEqual(['VG', 'gap', 'GND', 'GND']);
+  });
+  it('leaves no gap within a group on one side', () => {
+    const buck = (n: number) => [pin(`SW${n}`, 'passive', { group: `Buck ${n}` }), pin(`FB${n}`, 'input', { group: `Buck ${n}` })];
+    const others = [pin('OUT', 'output'), pin('BUSY', 'output'), pin('VDD', 'supply-in'), pin('GND', 'ground')];
+    expect(columnOf([...buck(1), ...buck(2), ...others], 0, 'left').slice(2, 7)).toEqual(['SW1', 'FB1', 'gap', 'SW2', 'FB2']);
+  });
   it('keeps inputs and outputs that only share a stem on their own sides', () => {
     const placed = arranged([pin('AMP_INP'), pin('AMP_INN'), pin('AMP_BIAS'), pin('AMP_OUT', 'output')]);
     expect([sideOf(placed, 'AMP_INP'), sideOf(placed, 'AMP_OUT')]).toEqual(['A left', 'A right']);

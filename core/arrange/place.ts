@@ -29,7 +29,8 @@ export function roleOf(pin: Pin): SideRole {
 /** Names over the lines and numbers under them need two steps from line to line. */
 export const legible = (rules: HouseRules): HouseRules => (rules.names === 'over' && rules.pitch < 2 ? { ...rules, pitch: 2 } : rules);
 
-type Block = { group: PinGroup; pins: Pin[]; role: SideRole };
+/** Pins of a group and a role; `at` is its place in the order of all blocks. */
+type Block = { group: PinGroup; pins: Pin[]; role: SideRole; at: number };
 
 /**
  * Gives every pin of a unit a side and an order. Groups stay in blocks; a group of mixed directions that is an
@@ -39,21 +40,30 @@ type Block = { group: PinGroup; pins: Pin[]; role: SideRole };
 export function sideBlocks(groups: readonly PinGroup[], rules: HouseRules): Record<Side, Pin[][]> {
   const sides: Record<Side, Block[]> = { left: [], right: [], top: [], base: [] };
   const powerOnly = groups.every((g) => g.power || g.title === 'Not used');
-  for (const group of groups) {
-    for (const block of blocksOf(group, rules)) {
-      const side = powerOnly ? (block.role === 'ground' ? 'right' : 'left') : rules.sides[block.role];
-      sides[side].push(block);
-    }
+  for (const [at, block] of groups.flatMap((group) => blocksOf(group, rules)).entries()) {
+    const side = powerOnly ? (block.role === 'ground' ? 'right' : 'left') : rules.sides[block.role];
+    sides[side].push({ ...block, at });
   }
   even(sides, powerOnly);
   const weight = (b: Block) => (b.role === 'supply' ? 0 : b.role === 'ground' ? 2 : b.group.title === 'Not used' ? 3 : 1);
-  const ordered = (blocks: Block[]) =>
-    blocks
-      .map((b, i) => ({ b, i }))
-      .sort((x, y) => weight(x.b) - weight(y.b) || x.i - y.i)
-      .map(({ b }) => b.pins);
+  const ordered = (blocks: Block[]) => joined([...blocks].sort((x, y) => weight(x) - weight(y) || x.at - y.at));
   return { left: ordered(sides.left), right: ordered(sides.right), top: ordered(sides.top), base: ordered(sides.base) };
 }
+
+/** The pins between gaps: what follows in one group, or one rail of a single pin on another of its role, has none between. */
+function joined(blocks: readonly Block[]): Pin[][] {
+  const isLone = (b: Block) => b.group.power && b.pins.length === 1;
+  const goesOn = (a: Block, b: Block) =>
+    a.group === b.group ? a.role === b.role || !(isPower(a) || isPower(b)) : isLone(a) && isLone(b) && a.role === b.role;
+  return blocks.reduce<Pin[][]>((runs, block, i) => {
+    const before = blocks[i - 1];
+    if (before && goesOn(before, block)) runs.at(-1)!.push(...block.pins);
+    else runs.push([...block.pins]);
+    return runs;
+  }, []);
+}
+
+const isPower = (b: Block): boolean => b.role === 'supply' || b.role === 'ground';
 
 const INTERFACE =
   /serial|interface|port|bus|spi|i[2²][cs]|uart|usb|jtag|debug|memory|bank|control|clock|reference|audio|ethernet|mii|sdio|\bcan\b/i;
@@ -66,7 +76,7 @@ function isInterface({ title, pins }: PinGroup): boolean {
 }
 
 /** A group as blocks of one role each, unless it is an interface, which reads better in one piece. */
-function blocksOf(group: PinGroup, rules: HouseRules): Block[] {
+function blocksOf(group: PinGroup, rules: HouseRules): Omit<Block, 'at'>[] {
   // Controls are a block of their own only where the house has another side for them than for inputs.
   const sided = (pin: Pin): SideRole => {
     const role = roleOf(pin);
@@ -92,8 +102,15 @@ function even(sides: Record<Side, Block[]>, any: boolean): void {
     const [heavy, light] = count(sides.left) > count(sides.right) ? [sides.left, sides.right] : [sides.right, sides.left];
     const excess = count(heavy) - count(light);
     if (excess <= 8) return;
-    const movable = heavy.filter((b) => any || FREE.includes(b.role));
-    const whole = movable.filter((b) => (b.pins.length + 1) * 2 <= excess + 4).sort((a, b) => b.pins.length - a.pins.length)[0];
+    // What shares its group with others of the side stays with them.
+    const mates = groupBy(heavy, (b) => b.group.title);
+    const movable = heavy.filter((b) => any || (FREE.includes(b.role) && mates.get(b.group.title)!.length === 1));
+    // A drawing is read from the left: the first rails, and the first pins of a block that is cut, stand there.
+    const isRight = heavy === sides.right;
+    const inTurn = (a: Block, b: Block) => (isRight || !any ? a.at - b.at : b.at - a.at);
+    const whole = movable
+      .filter((b) => (b.pins.length + 1) * 2 <= excess + 4)
+      .sort((a, b) => b.pins.length - a.pins.length || inTurn(a, b))[0];
     if (whole) {
       heavy.splice(heavy.indexOf(whole), 1);
       light.push(whole);
@@ -103,8 +120,6 @@ function even(sides: Record<Side, Block[]>, any: boolean): void {
     // A last step of half a pair would be taken back by the next turn, and so on for ever.
     if (!long || long.pins.length < 8 || excess <= 10) return;
     const half = Math.min(long.pins.length - 1, Math.ceil(excess / 2));
-    // A drawing is read from the left, so the first pins of a block that is cut stand there.
-    const isRight = heavy === sides.right;
     const cut = cutBetweenPairs(long.pins, isRight ? half : long.pins.length - half);
     const [first, rest] = [long.pins.slice(0, cut), long.pins.slice(cut)];
     heavy[heavy.indexOf(long)] = { ...long, pins: isRight ? rest : first };

@@ -138,6 +138,20 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
     { UART0_TX: 'UART', UART1_RX: 'UART', I2C0_SCL: undefined, OUT1_A: undefined },
   ],
   [
+    'channels that words tell apart, where they are more than a bus',
+    [
+      ['SW_B1', 'O', 'Switch node of buck 1'],
+      ['FB_B1', 'I', 'Buck 1 feedback'],
+      ['SW_B2', 'O', 'Switch node of buck 2'],
+      ['FB_B2', 'I', 'Buck 2 feedback'],
+      ['SW_B3', 'O', 'Switch node'],
+      ['FB_B3', 'I', 'Feedback'],
+      ['AIN1', 'I', 'Input of channel 1'],
+      ['AIN2', 'I', 'Input of channel 2'],
+    ],
+    { SW_B1: 'Buck 1', FB_B1: 'Buck 1', SW_B2: 'Buck 2', SW_B3: 'SW', AIN1: undefined },
+  ],
+  [
     'nothing where nothing is shared',
     [
       ['FOO', 'I'],

@@ -1,4 +1,4 @@
-import { carriesPower, type ElectricalType } from '../../part';
+import { carriesPower, groupBy, type ElectricalType } from '../../part';
 import type { Terminal } from '../proposal';
 import { firstName } from '../table/names';
 
@@ -86,6 +86,7 @@ export function recogniseSignals(terminals: readonly Terminal[]): void {
   }
   const printed = terminals.some((t) => t.group !== undefined);
   const together = interfacesOf(printed ? [] : terminals.map((t) => t.name));
+  const channels = channelsOf(printed ? [] : terminals.filter((t) => !isApart(t.type)));
   const stems = printed ? new Map<string, number>() : countStems(terminals.filter((t) => !isApart(t.type)).map((t) => t.name));
   for (const t of terminals) {
     const bank = banks.size > 0 ? BANKED.exec(t.name)?.[1] : undefined;
@@ -101,15 +102,34 @@ export function recogniseSignals(terminals: readonly Terminal[]): void {
       note(t, `Bank ${supplied}`, 'supply of the bank');
     else if (carriesPower(t.type)) note(t, 'Supplies', `type ${t.type}`);
     else if (isApart(t.type)) note(t, 'Not used', `type ${t.type}`);
-    else groupByWords(t, stems, together(t.name));
+    else groupByWords(t, stems, channels.get(t), together(t.name));
   }
 }
 
 const isApart = (type: ElectricalType): boolean => carriesPower(type) || type === 'no-connect' || type === 'reserved';
 
-function groupByWords(t: Terminal, stems: ReadonlyMap<string, number>, together: string | undefined): void {
+/** One of several equal channels, as words name it: `Buck 1 feedback`, `output of channel A`. */
+const OF_CHANNEL =
+  /\b(buck|boost|channel|phase|lane|motor|half-bridge|bridge|amplifier|comparator|driver|converter|regulator|switch) ?#?(\d{1,2}|[A-H])\b/i;
+
+/** The channels that words tell apart, by terminal: two at least of a kind, and more than the bits of a bus in each. */
+function channelsOf(terminals: readonly Terminal[]): ReadonlyMap<Terminal, string> {
+  const said = terminals.flatMap((t) => {
+    const [, kind = '', index = ''] = OF_CHANNEL.exec(t.description ?? '') ?? [];
+    const title = `${kind[0]?.toUpperCase()}${kind.slice(1).toLowerCase()} ${index.toUpperCase()}`;
+    return kind === '' ? [] : [{ t, kind: kind.toLowerCase(), title }];
+  });
+  const isWhole = (types: ElectricalType[]) => types.includes('input') && types.some((t) => t !== 'input' && t !== 'bidirectional');
+  const whole = [...groupBy(said, (s) => s.title).values()].filter((of) => isWhole(of.map((s) => s.t.type)));
+  const kinds = [...groupBy(whole, ([first]) => first!.kind).values()].filter((of) => of.length > 1);
+  return new Map(kinds.flat(2).map((s) => [s.t, s.title]));
+}
+
+function groupByWords(t: Terminal, stems: ReadonlyMap<string, number>, channel: string | undefined, together: string | undefined): void {
   if (together !== undefined) return note(t, together, `name ${t.name}, beside others of it`);
   const stem = stemsOf(t.name).find((s) => (stems.get(s) ?? 0) >= 3);
+  // A stem with the channel's own figure is its name: BUCK1 of BUCK1_SW.
+  if (channel !== undefined && !(stem && /\d|_[A-H]$/.test(stem))) return note(t, channel, `“${OF_CHANNEL.exec(t.description!)![0]}”`);
   if (stem !== undefined) return note(t, stem, `${stems.get(stem)} names share “${stem}”`);
   const named = interfaceOf(t.name);
   // BOOT with a capacitor is a bootstrap, and controls nothing.
