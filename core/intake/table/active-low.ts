@@ -192,7 +192,7 @@ const OTHER_END =
   /\b(negative|minus|complement\w*|invert\w*|differential|return|sense)\b|\b(keep|leave|left) (it )?(open|floating|unconnected)\b/i;
 /** What comes in pairs, or is a level: signals by themselves, no function that a level sets going. */
 const OF_PAIRS =
-  /^(V|GND|GROUND)|^(DATA|D(IN|OUT|Q|QS)?|CLK(IN|OUT)?|CLOCK|CK|[TR](X?D?)|(A|RF|LO|MIC|LINE|REF|[TR]X)?(IN|OUT)|REF(CLK)?|SYSREF|SIG|RF|LO|LNA|MIC|LINE|ADC|DAC|XTAL|OSC|ANT|SENSE|[IV]?SNS|FB|CM|LOL?X)\d*$/i;
+  /^(V|GND|GROUND)|^(DATA|D(IN|OUT|Q|QS)?|CLK(IN|OUT)?|CLOCK|CK|[TR](X?D?)|(A|RF|LO|MIC|LINE|REF|[TR]X)?(IN|OUT)[A-H]?|REF(CLK)?|SYSREF|SIG|RF|LO|LNA|MIC|LINE|ADC|DAC|XTAL|OSC|ANT|SENSE|[IV]?SNS|FB|CM)\d*$/i;
 
 /** True where `n` or `_N` stands on a word of its own, WDOG_N or nPWRON, and nothing speaks of a pair. */
 function isWordAlone(

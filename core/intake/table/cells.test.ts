@@ -187,7 +187,7 @@ describe('active low', () => {
     ['SLEEP', 'Logic input; low puts the part to sleep'],
     ['IDLE', 'Idle mode when low'],
     ['RXD', 'receive data output; active LOW after a wake-up event'],
-    ['LOLX_n', 'Data'],
+    ['DATA_n', 'Data'],
     ['XYZB', 'Low when the loop has lost lock'],
     ['FLTB', 'Reports open strings, low, open drain'],
     ['SHDN A', 'Shutdown: low = disabled, high = normal operation'],
