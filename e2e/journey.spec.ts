@@ -61,7 +61,7 @@ test('from a pasted pin table to a released part', async ({ page }) => {
   await test.step('Join: a land by its short name', async () => {
     await page.getByRole('link', { name: /Join/ }).click();
     await page.getByRole('button', { name: /Make the land/ }).click();
-    await page.getByLabel('Package, by short name').fill('QFN-32');
+    await page.getByLabel('Package, or IPC-7351 name').fill('QFN-32');
     await page.getByRole('button', { name: /Use for QFN-32/ }).click();
     await expect(page.getByRole('link', { name: /Join/ })).toContainText('33/33 pads');
     await expect(page.getByLabel('Pad 33: AGND')).toBeVisible();

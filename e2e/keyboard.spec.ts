@@ -37,7 +37,7 @@ test('from a pasted pin table to a released part by keyboard alone', async ({ pa
   await page.keyboard.press('Alt+3');
   await expect(page.getByRole('region', { name: 'Package', exact: true })).toBeVisible();
   await page.keyboard.press('l');
-  await page.getByLabel('Package, by short name').focus();
+  await page.getByLabel('Package, or IPC-7351 name').focus();
   await page.keyboard.press('Control+a');
   await page.keyboard.type('QFN-32');
   await page.keyboard.press('Enter');

@@ -64,7 +64,7 @@ test('what identifies a part is edited in place and undone', async ({ page }) =>
 test('a second package starts with the numbers of the first', async ({ page }) => {
   await openPart(page, 'TF2204', 'join');
   await page.getByRole('button', { name: /Change the land/ }).click();
-  await page.getByLabel('Package, by short name').fill('TSSOP-14');
+  await page.getByLabel('Package, or IPC-7351 name').fill('TSSOP-14');
   await page.getByRole('button', { name: 'Add as another package' }).click();
   await expect(page.getByRole('button', { name: /TSSOP-14 14 pads/ })).toHaveAttribute('aria-pressed', 'true');
   await expect(page.getByRole('link', { name: /Join/ })).toContainText('14/14 pads');

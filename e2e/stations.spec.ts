@@ -263,7 +263,7 @@ test('Join: pads are joined by a list, changed by hand, and compared between pac
   await page.keyboard.press('Enter');
   await expect(page.getByRole('img', { name: 'Pad T1: no pin' })).toBeVisible();
   await land.getByRole('button', { name: 'by dimensions in mm' }).click();
-  await land.getByLabel(/Package, by short name/).fill('SOIC127P600X175-8');
+  await land.getByLabel(/Package, or IPC-7351 name/).fill('SOIC127P600X175-8');
   await expect(land.getByRole('list', { name: 'Arithmetic' })).toContainText('(4 − 1) × 1.27 / 2 = 1.91');
   await expect(land).toContainText('IPC-7351: SOIC127P600X175-8');
   await land.getByLabel('Pitch', { exact: true }).fill('wide');
