@@ -80,6 +80,17 @@ describe('channels', () => {
 });
 
 describe('planning', () => {
+  it('draws few signals beside channels with the supplies', () => {
+    const driver = (i: number) => [pin(`${i}B`, 'input'), pin(`${i}C`, 'open-drain')];
+    const part = arranged([...[1, 2, 3, 4].flatMap(driver), pin('COM', 'passive'), pin('E', 'ground')]);
+    expect(part.units.map((u) => Object.keys(u.binding).length)).toEqual([2, 2, 2, 2, 2]);
+  });
+  it('takes for no channel what groups that name channels leave out', () => {
+    const bridge = (i: number) =>
+      [pin(`IN${i}`), pin(`OUT${i}`, 'output'), pin(`ISEN${i}`, 'passive')].map((p) => ({ ...p, group: `Half-bridge ${i}` }));
+    const part = arranged([...bridge(1), ...bridge(2), pin('CP1', 'passive'), pin('CP2', 'passive')]);
+    expect(part.units.map((u) => Object.keys(u.binding).length)).toEqual([3, 3, 2]);
+  });
   it('draws equal channels once and binds them, supplies apart', () => {
     const part = provenPart();
     expect(part.units.map((u) => [u.label, u.title, Object.keys(u.binding).length])).toEqual([

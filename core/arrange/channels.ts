@@ -53,7 +53,10 @@ function byReading(signals: readonly Pin[], read: (typeof READINGS)[number]): Ch
   if (!key || !names || names.length < 2) return undefined;
   const indices = key.split(' ');
   if (indices.length < 2 || indices.length > 16) return undefined;
-  const members = indices.map((index) => new Map(names.map((role) => [role, roles.get(role)!.get(index)!])));
+  // Where groups name the channels, `Half-bridge 1`, the ends of a capacitor that are only counted are of none.
+  const told = names.filter((role) => [...roles.get(role)!].every(([index, pin]) => pin.group?.endsWith(` ${index}`)));
+  const own = told.length > 1 ? told : names;
+  const members = indices.map((index) => new Map(own.map((role) => [role, roles.get(role)!.get(index)!])));
   return equal(members) && isMoreThanBus([...members[0]!.values()]) ? { indices, members } : undefined;
 }
 

@@ -37,6 +37,9 @@ export interface UnitPlan {
 /** The most supplies that are drawn with signals where the house rules want them there. */
 const FEW_SUPPLIES = 8;
 
+/** So few signals beside channels are no unit of their own: they stand with the supplies. */
+const FEW_SIGNALS = 2;
+
 /** Plans the units of a part: equal channels first, then supplies apart, then as few units as hold the groups. */
 export function planUnits(pins: readonly Pin[], rules: HouseRules, strategy: Strategy = 'function'): UnitPlan {
   if (strategy === 'one') return { units: [{ title: '', groups: groupPins(pins, rules.order) }], shared: [] };
@@ -57,9 +60,10 @@ function planChannels(pins: readonly Pin[], channels: Channels, rules: HouseRule
   const supplied = wanted === 'own' || power.length === 0 || power.length > FEW_SUPPLIES ? 'none' : wanted;
   const supplies = supplied === 'none' ? [] : power;
   const left = rest.filter((p) => !supplies.includes(p));
+  const signals = left.filter((p) => !carriesPower(p.type) && !isIdle(p));
   return {
     channels: { titles, channels, supplies, supplied },
-    units: left.length === 0 ? [] : planRest(left, rules, true),
+    units: left.length === 0 ? [] : planRest(left, rules, signals.length > FEW_SIGNALS || signals.length === 0),
     shared: supplied === 'each' ? supplies.map((p) => p.id) : [],
   };
 }

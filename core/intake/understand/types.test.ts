@@ -116,6 +116,8 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['IC', undefined, 'Internally connected. Leave unconnected.', 'reserved'],
   ['SET', undefined, 'Output voltage adjust. Connect to a divider from OUT to GND.', 'input'],
   ['VIN', 'IN', 'Converter input voltage', 'supply-in'],
+  ['S4', undefined, 'Secondary 2, end', 'passive'],
+  ['CT', undefined, 'Centre tap of the secondary winding', 'passive'],
   ['VRTC', 'P', 'Output of the clock supply', 'supply-out'],
   ['RESET_N', 'OD', 'Reset to the host', 'open-drain'],
   ['ADC_IN0', 'AI', 'Converter input 0', 'input'],

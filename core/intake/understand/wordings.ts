@@ -295,6 +295,13 @@ export const WORDINGS: readonly Wording[] = [
     unless: /\b(sense|sensing|monitor|feedback|comparator|logic|data|reference|filter|a\/d|adc)\b|\bconverter input (\d|channel)/i,
   },
   {
+    type: 'passive',
+    weight: 6,
+    words:
+      /^\W*(primary|secondary|tertiary|auxiliary)( (winding|side|coil))?( ?\d)?,? \(?(start|end|finish|begin(ning)?|dot(ted)?|(cent(er|re) )?tap)\b|^\W*(start|end|finish|(cent(er|re) )?tap) of (the )?((primary|secondary|auxiliary|first|second) )*(winding|coil|primary|secondary)\b/i,
+    isBare: true,
+  },
+  {
     type: 'supply-out',
     weight: 6,
     words: /^\W*output of (the |an? )?([a-z\d.-]+ ){0,3}(supply|rail)\b(?! (monitor|switch|sense|supervisor))/i,
