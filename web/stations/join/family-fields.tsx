@@ -64,8 +64,8 @@ export function FamilyFields({ family, onChange }: { family: Family; onChange: (
           label="Span is"
           value={family.spanOver ?? 'centres'}
           options={[
-            { value: 'centres', label: 'between pad centres' },
-            { value: 'toes', label: 'toe to toe' },
+            { value: 'centres', label: 'over centres' },
+            { value: 'toes', label: 'over toes' },
           ]}
           onChange={(v) => put('spanOver', v === 'toes' ? v : undefined)}
         />
