@@ -1,4 +1,4 @@
-import { carriesPower, compareNatural, type Pin } from '../part';
+import { compareNatural, goesOut, isSignal, type Pin } from '../part';
 
 /** Equal channels: the same roles (`IN#+`, `IN#-`, `OUT#`) once per index, so that one drawing serves all. */
 export interface Channels {
@@ -27,7 +27,7 @@ function reading(match: RegExpExecArray | null, parts: (m: RegExpExecArray) => [
  * least two of them, and they must be more than a bus: signals go in and out, or all are passive.
  */
 export function findChannels(pins: readonly Pin[]): Channels | undefined {
-  const signals = pins.filter((p) => !carriesPower(p.type) && p.type !== 'no-connect' && p.type !== 'reserved');
+  const signals = pins.filter((p) => isSignal(p.type));
   const found = READINGS.map((read) => byReading(signals, read)).filter((c) => c !== undefined);
   const size = (c: Channels) => c.indices.length * c.members[0]!.size;
   const best = found.sort((a, b) => size(b) - size(a))[0];
@@ -65,9 +65,7 @@ const equal = (members: Map<string, Pin>[]): boolean =>
     [...m].every(([role, pin]) => pin.type === members[0]!.get(role)!.type && pin.activeLow === members[0]!.get(role)!.activeLow),
   );
 
-const OUTPUTS = new Set<Pin['type']>(['output', 'three-state', 'open-drain', 'open-source']);
-
 function isMoreThanBus(pins: Pin[]): boolean {
-  const inOut = pins.some((p) => p.type === 'input') && pins.some((p) => OUTPUTS.has(p.type));
+  const inOut = pins.some((p) => p.type === 'input') && pins.some((p) => goesOut(p.type));
   return inOut || pins.every((p) => p.type === 'passive');
 }

@@ -1,4 +1,4 @@
-import { anyNumber, groupBy, carriesPower, compareNatural, compareTerminals, type HouseRules, type Pin } from '../part';
+import { anyNumber, groupBy, carriesPower, compareNatural, compareTerminals, goesOut, type HouseRules, type Pin } from '../part';
 import { findPairs } from '../intake/understand/pairs';
 import { countStems, interfaceOf, stemsOf } from '../intake/understand/signals';
 
@@ -36,16 +36,10 @@ function titleOf(pin: Pin, stems: ReadonlyMap<string, number>): string {
   if (pin.type === 'no-connect' || pin.type === 'reserved') return 'Not used';
   const stem = stemsOf(pin.name).find((s) => (stems.get(s) ?? 0) >= 3);
   if (stem) return stem;
-  return interfaceOf(pin.name) ?? BY_TYPE[pin.type] ?? 'Signals';
+  return interfaceOf(pin.name) ?? byDirection(pin);
 }
 
-const BY_TYPE: Partial<Record<Pin['type'], string>> = {
-  input: 'Inputs',
-  output: 'Outputs',
-  'three-state': 'Outputs',
-  'open-drain': 'Outputs',
-  'open-source': 'Outputs',
-};
+const byDirection = ({ type }: Pin): string => (type === 'input' ? 'Inputs' : goesOut(type) ? 'Outputs' : 'Signals');
 
 /** The cut nearest to `at` that leaves no pair in two. */
 export function cutBetweenPairs(pins: readonly Pin[], at: number): number {

@@ -1,4 +1,4 @@
-import { groupBy, type HouseRules, type Mark, type Pin, type Side, type SideRole } from '../part';
+import { goesOut, groupBy, type HouseRules, type Mark, type Pin, type Side, type SideRole } from '../part';
 import { interfaceOf } from '../intake/understand/signals';
 import { cutBetweenPairs, type PinGroup } from './groups';
 
@@ -12,17 +12,11 @@ export function roleOf(pin: Pin): SideRole {
     case 'input':
       return interfaceOf(pin.name) === 'Control' ? 'control' : 'input';
     case 'ground':
-    case 'output':
     case 'bidirectional':
     case 'passive':
       return pin.type;
-    case 'supply-out':
-    case 'three-state':
-    case 'open-drain':
-    case 'open-source':
-      return 'output';
     default:
-      return 'other';
+      return goesOut(pin.type) ? 'output' : 'other';
   }
 }
 
@@ -54,7 +48,7 @@ export function sideBlocks(groups: readonly PinGroup[], rules: HouseRules): Reco
 function joined(blocks: readonly Block[]): Pin[][] {
   const isLone = (b: Block) => b.group.power && b.pins.length === 1;
   const goesOn = (a: Block, b: Block) =>
-    a.group === b.group ? a.role === b.role || !(isPower(a) || isPower(b)) : isLone(a) && isLone(b) && a.role === b.role;
+    a.group === b.group ? a.role === b.role || !(isPower(a.role) || isPower(b.role)) : isLone(a) && isLone(b) && a.role === b.role;
   return blocks.reduce<Pin[][]>((runs, block, i) => {
     const before = blocks[i - 1];
     if (before && goesOn(before, block)) runs.at(-1)!.push(...block.pins);
@@ -63,7 +57,7 @@ function joined(blocks: readonly Block[]): Pin[][] {
   }, []);
 }
 
-const isPower = (b: Block): boolean => b.role === 'supply' || b.role === 'ground';
+const isPower = (role: SideRole): boolean => role === 'supply' || role === 'ground';
 
 const INTERFACE =
   /serial|interface|port|bus|spi|i[2²][cs]|uart|usb|jtag|debug|memory|bank|control|clock|reference|audio|ethernet|mii|sdio|\bcan\b/i;
@@ -84,7 +78,7 @@ function blocksOf(group: PinGroup, rules: HouseRules): Omit<Block, 'at'>[] {
   };
   const byRole = groupBy(group.pins, sided);
   const roles = [...byRole.keys()];
-  const signals: SideRole[] = roles.filter((r) => r !== 'supply' && r !== 'ground');
+  const signals: SideRole[] = roles.filter((r) => !isPower(r));
   if (signals.length > 1 && (isInterface(group) || signals.includes('bidirectional'))) {
     const whole = group.pins.filter((p) => signals.includes(sided(p)));
     const role: SideRole = whole.every((p) => ['input', 'control', 'passive'].includes(roleOf(p))) ? 'input' : 'bidirectional';

@@ -1,4 +1,4 @@
-import { anyNumber, groupBy, carriesPower, type HouseRules, type Pin, nameOnDrawing, compareTerminals } from '../part';
+import { anyNumber, groupBy, carriesPower, isSignal, type HouseRules, type Pin, nameOnDrawing, compareTerminals } from '../part';
 import { findChannels, type Channels } from './channels';
 import { cutBetweenPairs, groupPins, type PinGroup } from './groups';
 import { isIdle, kindOf, ownRails } from './kinds';
@@ -60,7 +60,7 @@ function planChannels(pins: readonly Pin[], channels: Channels, rules: HouseRule
   const supplied = wanted === 'own' || power.length === 0 || power.length > FEW_SUPPLIES ? 'none' : wanted;
   const supplies = supplied === 'none' ? [] : power;
   const left = rest.filter((p) => !supplies.includes(p));
-  const signals = left.filter((p) => !carriesPower(p.type) && !isIdle(p));
+  const signals = left.filter((p) => isSignal(p.type));
   return {
     channels: { titles, channels, supplies, supplied },
     units: left.length === 0 ? [] : planRest(left, rules, signals.length > FEW_SIGNALS || signals.length === 0),
@@ -76,7 +76,7 @@ function sharedIn(pins: readonly Pin[], rules: HouseRules, several: boolean): st
 
 function planRest(pins: readonly Pin[], rules: HouseRules, several: boolean, strategy: Strategy = 'function'): PlannedUnit[] {
   if (!several) return pack(groupPins(pins, rules.order), rules);
-  const live = pins.some((p) => !carriesPower(p.type) && !isIdle(p));
+  const live = pins.some((p) => isSignal(p.type));
   const own = ownRails(pins);
   // A few pins without a function are no reason for a unit of their own: they stand with the supplies.
   const aside = (p: Pin) => (carriesPower(p.type) && !own.has(p.id)) || (isIdle(p) && !live);

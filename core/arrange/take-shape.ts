@@ -4,6 +4,7 @@ import {
   applyEdit,
   carriesPower,
   compareTerminals,
+  goesOut,
   nameOnDrawing,
   type Drawing,
   type Edit,
@@ -30,8 +31,6 @@ export interface ShapeProposal {
   confidence: number;
 }
 
-const OUTPUTS = new Set<Pin['type']>(['output', 'three-state', 'open-drain', 'open-source', 'supply-out']);
-
 /** Roles by what is counted, not named: the ends of a resistor, the contacts of a relay. */
 const isCounted = (role: string): boolean => /^([12345]|[ps][12]|coil[12]|contact[12]|~[12])$/.test(role);
 
@@ -50,9 +49,9 @@ function canBe(pin: Pin, role: string): boolean {
     );
   }
   const roles = rolesOf(name);
-  if (roles.has(role)) return role !== 'input' || !OUTPUTS.has(pin.type);
+  if (roles.has(role)) return role !== 'input' || !goesOut(pin.type);
   if (role === 'input') return pin.type === 'input' && !['in+', 'in-', 'enable', 'bypass', 'feedback'].some((r) => roles.has(r));
-  if (role === 'output') return OUTPUTS.has(pin.type);
+  if (role === 'output') return goesOut(pin.type);
   return role === 'input' && pin.type === 'supply-in';
 }
 

@@ -29,3 +29,10 @@ export const drives = (type: ElectricalType): boolean => type === 'output' || ty
 
 /** True for pins that carry power: supplies in and out, and grounds. */
 export const carriesPower = (type: ElectricalType): boolean => type === 'supply-in' || type === 'supply-out' || type === 'ground';
+
+/** True for outputs of every kind, whichever ways they drive, and for rails that the part makes. */
+export const goesOut = (type: ElectricalType): boolean => GOING_OUT.has(type);
+const GOING_OUT = new Set<ElectricalType>(['output', 'three-state', 'open-drain', 'open-source', 'supply-out']);
+
+/** True for signals: all but power and what a circuit leaves alone. */
+export const isSignal = (type: ElectricalType): boolean => !carriesPower(type) && type !== 'no-connect' && type !== 'reserved';

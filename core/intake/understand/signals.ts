@@ -1,4 +1,4 @@
-import { carriesPower, groupBy, type ElectricalType } from '../../part';
+import { carriesPower, groupBy, isSignal, type ElectricalType } from '../../part';
 import type { Terminal } from '../proposal';
 import { firstName } from '../table/names';
 
@@ -86,8 +86,9 @@ export function recogniseSignals(terminals: readonly Terminal[]): void {
   }
   const printed = terminals.some((t) => t.group !== undefined);
   const together = interfacesOf(printed ? [] : terminals.map((t) => t.name));
-  const channels = channelsOf(printed ? [] : terminals.filter((t) => !isApart(t.type)));
-  const stems = printed ? new Map<string, number>() : countStems(terminals.filter((t) => !isApart(t.type)).map((t) => t.name));
+  const signals = printed ? [] : terminals.filter((t) => isSignal(t.type));
+  const channels = channelsOf(signals);
+  const stems = countStems(signals.map((t) => t.name));
   for (const t of terminals) {
     const bank = banks.size > 0 ? BANKED.exec(t.name)?.[1] : undefined;
     const own = bank === undefined ? undefined : banks.get(bank);
@@ -101,35 +102,39 @@ export function recogniseSignals(terminals: readonly Terminal[]): void {
     else if (supplied !== undefined && terminals.some((o) => BANKED.exec(o.name)?.[1] === supplied))
       note(t, `Bank ${supplied}`, 'supply of the bank');
     else if (carriesPower(t.type)) note(t, 'Supplies', `type ${t.type}`);
-    else if (isApart(t.type)) note(t, 'Not used', `type ${t.type}`);
+    else if (!isSignal(t.type)) note(t, 'Not used', `type ${t.type}`);
     else groupByWords(t, stems, channels.get(t), together(t.name));
   }
 }
-
-const isApart = (type: ElectricalType): boolean => carriesPower(type) || type === 'no-connect' || type === 'reserved';
 
 /** One of several equal channels, as words name it: `Buck 1 feedback`, `output of channel A`. */
 const OF_CHANNEL =
   /\b(buck|boost|channel|phase|lane|motor|half-bridge|bridge|amplifier|comparator|driver|converter|regulator|switch) ?#?(\d{1,2}|[A-H])\b/i;
 
+interface Channel {
+  title: string;
+  /** The words that name it. */
+  words: string;
+}
+
 /** The channels that words tell apart, by terminal: two at least of a kind, and more than the bits of a bus in each. */
-function channelsOf(terminals: readonly Terminal[]): ReadonlyMap<Terminal, string> {
+function channelsOf(terminals: readonly Terminal[]): ReadonlyMap<Terminal, Channel> {
   const said = terminals.flatMap((t) => {
-    const [, kind = '', index = ''] = OF_CHANNEL.exec(t.description ?? '') ?? [];
+    const [words, kind = '', index = ''] = OF_CHANNEL.exec(t.description ?? '') ?? [];
     const title = `${kind[0]?.toUpperCase()}${kind.slice(1).toLowerCase()} ${index.toUpperCase()}`;
-    return kind === '' ? [] : [{ t, kind: kind.toLowerCase(), title }];
+    return words === undefined ? [] : [{ t, kind: kind.toLowerCase(), title, words }];
   });
   const isWhole = (types: ElectricalType[]) => types.includes('input') && types.some((t) => t !== 'input' && t !== 'bidirectional');
   const whole = [...groupBy(said, (s) => s.title).values()].filter((of) => isWhole(of.map((s) => s.t.type)));
   const kinds = [...groupBy(whole, ([first]) => first!.kind).values()].filter((of) => of.length > 1);
-  return new Map(kinds.flat(2).map((s) => [s.t, s.title]));
+  return new Map(kinds.flat(2).map((s) => [s.t, s]));
 }
 
-function groupByWords(t: Terminal, stems: ReadonlyMap<string, number>, channel: string | undefined, together: string | undefined): void {
+function groupByWords(t: Terminal, stems: ReadonlyMap<string, number>, channel: Channel | undefined, together: string | undefined): void {
   if (together !== undefined) return note(t, together, `name ${t.name}, beside others of it`);
   const stem = stemsOf(t.name).find((s) => (stems.get(s) ?? 0) >= 3);
   // A stem with the channel's own figure is its name: BUCK1 of BUCK1_SW.
-  if (channel !== undefined && !(stem && /\d|_[A-H]$/.test(stem))) return note(t, channel, `“${OF_CHANNEL.exec(t.description!)![0]}”`);
+  if (channel && !(stem && /\d|_[A-H]$/.test(stem))) return note(t, channel.title, `“${channel.words}”`);
   if (stem !== undefined) return note(t, stem, `${stems.get(stem)} names share “${stem}”`);
   const named = interfaceOf(t.name);
   // BOOT with a capacitor is a bootstrap, and controls nothing.

@@ -1,4 +1,4 @@
-import type { ElectricalType } from '../../part';
+import { goesOut, type ElectricalType } from '../../part';
 import type { Device } from '../device';
 import type { SpiceModel } from '../read-models';
 import { rolesOf, withoutChannel, withoutMark } from '../roles';
@@ -68,8 +68,6 @@ export interface Verdict {
   curve?: Curve;
 }
 
-const OUTPUTS = new Set<ElectricalType>(['output', 'three-state', 'open-drain', 'open-source', 'supply-out']);
-
 /**
  * What a pin is by its own name and type: never by the node that it is joined to, or a wrong join would try itself by its
  * own mistake.
@@ -83,7 +81,7 @@ export function roleOf({ name, type }: TrialPin): string {
   if (type === 'supply-out') return 'output';
   const special = first('in+', 'in-', 'supply+', 'supply-', 'ground', 'drain', 'gate', 'source', 'collector', 'base', 'emitter', 'anode', 'cathode', 'enable', 'feedback', 'bypass', 'bootstrap', 'switch', 'bulk'); // prettier-ignore
   if (type === 'input') return special && ['in+', 'in-', 'enable', 'gate', 'base', 'feedback'].includes(special) ? special : 'input';
-  if (OUTPUTS.has(type)) return 'output';
+  if (goesOut(type)) return 'output';
   return special ?? first('output', 'input') ?? 'other';
 }
 

@@ -30,7 +30,7 @@ export interface ViewControl {
 
 /**
  * Pan and zoom without React in the way: while a person moves the sheet it is one layer that the browser's compositor
- * moves; what has come into view is drawn, and drawn sharp, when the hand rests.
+ * moves; what has come into view is drawn, and drawn sharp, when the hand rests. `bar` stands over the frame's upper edge.
  */
 export function useView(
   frame: RefObject<HTMLDivElement | null>,
