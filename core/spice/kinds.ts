@@ -33,7 +33,8 @@ const KINDS: Kind[] = [
   // A controller's current is sensed; elsewhere CS selects a chip.
   { pins: [/^COMP$/i, /^V?FB$|^INV$/i, /^(OUT(PUT)?|GD|DRV|GATE)$/i], alike: 'CS ISENSE, CS ISEN' },
   { pins: [/^THR(ES(H(OLD)?)?)?$/i, /^TR(IG(GER)?)?$/i], alike: 'R RESET, Q OUT, CV CONT' },
-  { pins: [/^DE$/i, /^~?RE#?$/i], alike: 'RO R, DI D' },
+  { pins: [/^DE$/i, /^~?RE#?$/i], alike: among('RO R RXD', 'DI D TXD') },
+  { pins: [/^CANH$/i, /^CANL$/i], nodes: [/^CANH$/i, /^CANL$/i], alike: among('R RXD RX', 'D TXD TX') },
   // A converter senses its output where a controller's feedback comes in.
   { pins: [/^(BST|C?BOOT)$/i, /^(SW|PH|LX|PHASE)$/i, /^V?FB$|^VSENSE$/i], alike: 'FB VSENSE, VFB VSENSE' },
   // The third terminal of a shunt reference is adjusted by.

@@ -45,6 +45,9 @@ it.each<[string, Pin[], string[], string[]]>([
   ['a power input', [['VIN', 'supply-in'], ['OUT', 'output']], ['output', 'power input'], ['OUT=1', 'VIN=2']],
   ['words behind a name', [['IN+', 'input'], ['OUT', 'output']], ['OUT analog output', 'IN+ to the shunt'], ['IN+=2', 'OUT=1']],
   ['shortened words', [['IN+', 'input'], ['IN-', 'input']], ['noninv. input', 'inv. input'], ['IN+=1', 'IN-=2']],
+  ['a transceiver of a bus', [['D', 'input'], ['R', 'output'], ['CANH', 'bidirectional'], ['CANL', 'bidirectional']], ['CANL', 'CANH', 'RXD', 'TXD'], ['CANH=2', 'CANL=1', 'D=4', 'R=3']],
+  ['what stands in brackets', [['B', 'input'], ['C', 'passive'], ['E', 'passive']], ['OUT(collector)', 'GND(emitter)', 'IN(base)'], ['B=3', 'C=1', 'E=2']],
+  ['a mark behind the channel', [['1~CLR', 'input'], ['1~PRE', 'input']], ['~PRE', '~CLR'], ['1~CLR=2', '1~PRE=1']],
   ['a negative supply named VSS', [['VDD', 'supply-in'], ['VSS', 'supply-in']], ['negative supply', 'positive supply'], ['VDD=2', 'VSS=1']],
 ])('%s are matched', (_, pins, docs, pairs) => expect(matched(pins, docs)).toEqual({ pairs, asks: [] })); // prettier-ignore
 
@@ -201,5 +204,25 @@ it('matches the transistors of a pair by their leads’ letters, each with the m
   const pins = leads.map(([name, unit]) => ({ number: name, name, type: 'passive' as const, unit }));
   const { pairs, asks } = matchPins(pins, ['D', 'G', 'S'].map((name) => ({ name, doc: '' }))); // prettier-ignore
   expect(pairs.map((p) => `${p.unit}:${p.pin}=${p.node}`)).toEqual(['A:S1=S', 'A:G1=G', 'A:D1=D', 'B:S2=S', 'B:G2=G', 'B:D2=D']);
+  expect(asks).toEqual([]);
+});
+
+it('a supply that one unit tells by its number is the same node in every unit', () => {
+  const pins = '1OUT,1,A 1IN-,2,A 1IN+,3,A VCC,4,- GND,11,- 2OUT,7,B 2IN-,6,B 2IN+,5,B'.split(' ').map((line) => {
+    const [name = '', number = '', unit = ''] = line.split(',');
+    const type =
+      name === 'GND'
+        ? ('ground' as const)
+        : name === 'VCC'
+          ? ('supply-in' as const)
+          : name === 'OUT'
+            ? ('output' as const)
+            : ('input' as const);
+    return { number, name, type, unit: unit === '-' ? null : unit };
+  });
+  const docs = Object.entries({ 3: 'IN+', 2: 'IN-', 4: 'vcc', 11: 'vee', 1: 'OUT' });
+  const { pairs, asks } = matchPins(pins, docs.map(([name, doc]) => ({ name, doc, docLine: 1 }))); // prettier-ignore
+  expect(pairs.filter((p) => p.pin === '11').map((p) => `${p.unit}=${p.node}`)).toEqual(['A=11', 'B=11']);
+  expect(pairs.find((p) => p.pin === '11' && p.unit === 'B')!.because).toMatch(/^as in unit A/);
   expect(asks).toEqual([]);
 });

@@ -53,7 +53,7 @@ export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[]
   // A model with fewer nodes than the part has signals is of one channel.
   const perUnit = units.length > 1 && nodes.length < new Set(live.map((p) => p.name)).size;
   if (!perUnit) matchOne(ofChannels(live, units), nodes, units.length === 1 ? units[0]! : null, false, out);
-  else
+  else {
     for (const unit of units)
       matchOne(
         live.filter((p) => p.unit === unit || p.unit === null || isSupply(p)),
@@ -62,7 +62,19 @@ export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[]
         true,
         out,
       );
+    out.pairs.push(...sharedAlike(live, units, out.pairs));
+  }
   return merged(out);
+}
+
+/** A supply that all units share is the same node of each of their models: where one unit tells it, it is told. */
+function sharedAlike(pins: readonly MatchPin[], units: readonly string[], pairs: readonly Pair[]): Pair[] {
+  return pins.filter(isSupply).flatMap((pin) => {
+    const told = pairs.filter((p) => p.pin === pin.number);
+    const isOne = told.length > 0 && told.every((p) => p.node === told[0]!.node);
+    const open = units.filter((unit) => !pairs.some((p) => p.unit === unit && (p.pin === pin.number || p.node === told[0]?.node)));
+    return isOne ? open.map((unit) => ({ ...told[0]!, unit, because: `as in unit ${told[0]!.unit}: ${told[0]!.because}` })) : [];
+  });
 }
 
 /** In a model of the whole part pins of one name in several units are channels: OUT of the second unit is its OUT2. */
@@ -183,7 +195,7 @@ function twinsOf(members: readonly MatchPin[], nodes: readonly ModelNode[], like
 
 /** True where all names that begin with a channel's figure have the same: 1A, 1B and 1Y of a single gate. */
 function haveOneIndex(pins: readonly MatchPin[]): boolean {
-  const indices = pins.flatMap((p) => /^\d{1,2}(?=[A-Z])/i.exec(p.name)?.[0] ?? []);
+  const indices = pins.flatMap((p) => /^\d{1,2}(?=[~/!]?[A-Z])/i.exec(p.name)?.[0] ?? []);
   return indices.length > 1 && new Set(indices).size === 1;
 }
 
@@ -264,7 +276,8 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: readonly 
   if (pin.type === 'ground' && own.delete('supply-') && own.size === 0) own.add('ground');
   if (own.size === 0 && pin.description) for (const role of rolesOf(pin.description)) own.add(role);
   for (const role of rolesByType(pin)) own.add(role);
-  const said = new Set([...rolesOf(node.doc), ...rolesOf(first.trim())]);
+  const [, inBrackets = ''] = /\(([^()]+)\)/.exec(node.doc) ?? [];
+  const said = new Set([...rolesOf(node.doc), ...rolesOf(first.trim()), ...rolesOf(inBrackets)]);
   // `IN regulator input`: a name, and what it is in words.
   const rest = rolesOf(more.join(' '));
   if (shares(rolesOf(word), rest)) for (const role of rest) said.add(role);
@@ -370,8 +383,10 @@ const commonWords = (a: string, b: string): string[] => {
 
 /** A channel's name without its index: 2A → A, IN1+ → IN+, OUTB → OUT. */
 export const withoutIndex = (name: string): string =>
+  // The third input of half A of a double multiplexer.
+  /^([SXY]\d)_?[A-D]$/i.exec(name)?.[1] ??
   name
-    .replace(/^([~/!]?)\d{1,2}(?=[A-Z])/i, '$1')
+    .replace(/^([~/!]?)\d{1,2}(?=[~/!]?[A-Z])/i, '$1')
     .replace(/(?<=\w[+\-−]?)[ _]([A-H]|\d{1,2})$/i, '')
     .replace(
       /^(IN|OUT|VIN|VOUT|VI|VO|DIN|DOUT|RIN|ROUT|[+-]IN|A|K|Y|Q|D|G|S|C|B|E|EN|DRAIN|GATE|SOURCE|ANODE|CATHODE|COLLECTOR|BASE|EMITTER|CLK|FB|SW|LX|SNS|SENSE|CS|REF|DIS|SHDN|LED)_?(?:\d{1,2}|[A-H])(?=[+\-−]?$)/i,

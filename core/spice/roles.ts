@@ -123,10 +123,10 @@ export function shortens(name: string, word: string): boolean {
 }
 
 /** An active-low mark in a name: Q# is no Q where both are there. */
-export const isLowMarked = (name: string): boolean => /^[~/!]|[#*]$|_(n|b)$/i.test(name.trim());
+export const isLowMarked = (name: string): boolean => /^\d{0,2}[~/!]|[#*]$|_(n|b)$/i.test(name.trim());
 
-/** A name without the signs that mark it active low. */
-export const withoutMark = (name: string): string => name.replace(/^[~/!]|[#*]$/g, '');
+/** A name without the signs that mark it active low, which may stand behind a channel: `1~CLR`. */
+export const withoutMark = (name: string): string => name.replace(/^(\d{0,2})[~/!]/, '$1').replace(/[#*]$/, '');
 
 /** A pin's name as its other names are kept by: in capitals, without a mark. */
 export const keyOf = ({ name }: { name: string }): string => withoutMark(name).toUpperCase();

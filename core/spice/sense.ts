@@ -97,6 +97,8 @@ const FORMS: Record<string, string> = {
   temperature: 'temp temperature',
   mode: 'mode mod',
   gain: 'gain gn',
+  rf: 'rf',
+  tune: 'tune vtune vt',
   strobe: 'strobe strb',
   'enable latch': 'le',
   latch: 'latch ltch',
@@ -177,6 +179,8 @@ export const senseOf = remember((text: string): { readonly words: string; readon
     else if (/^(\d+|[a-h])$/.test(token)) words.add(`#${token}`);
     else for (const word of cut(token) ?? [token]) words.add(word);
   }
+  // What a source is sensed by is its Kelvin contact.
+  if (words.has('source') && words.delete('sense')) words.add('kelvin');
   // RED A and RED K: beside a colour the letter is an end of its diode.
   if (COLOURS.some((c) => words.has(c))) for (const [letter, end] of ENDS) if (words.delete(letter)) words.add(end);
   const index = [...words].filter((w) => w.startsWith('#'));

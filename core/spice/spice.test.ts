@@ -188,6 +188,8 @@ describe('roles', () => {
     ['IN1+', 'IN+'],
     ['OUTB', 'OUT'],
     ['K2', 'K'],
+    ['1~CLR', '~CLR'],
+    ['S3A', 'S3'],
     ['VDD', 'VDD'],
   ])('the channel name of %s is %s', (name, plain) => expect(withoutIndex(name)).toBe(plain));
 });

@@ -37,7 +37,7 @@ export type Found = [string, NodeDoc][];
 
 /** Words that lead a list of nodes in. */
 export const LEAD =
-  /^(?:the )?(?:\w+ )?(?:model terminals?|connections?|pin connections?|node (?:order|assignments?|list|names?)|pin(?:out)? (?:order|out|assignments?|list|names?)|terminal list|order of (?:the )?(?:nodes|pins|terminals)|(?:nodes|pins|terminals) in order|(?:external )?(?:nodes?|pins?|terminals?|ports?) (?:in )?order|external nodes?|pinout|pins?|nodes?|order|terminals?|ports?|interface)\b(?: (?:is|are))?(?: \((?:in|by) [\w ]+\))?[\s:=-]*/i;
+  /^(?:the )?(?:\.?\w+ )?(?:model terminals?|connections?|pin connections?|node (?:order|assignments?|list|names?)|pin(?:out)? (?:order|out|assignments?|list|names?)|terminal list|order of (?:the )?(?:nodes|pins|terminals)|(?:nodes|pins|terminals),? in order|(?:external )?(?:nodes?|pins?|terminals?|ports?) (?:in )?order|external nodes?|pinout|pins?|nodes?|order|terminals?|ports?|interface)\b(?: (?:is|are))?(?: \((?:in|by) [\w ]+\))?(?:[\s:=]|-(?!\w))*/i;
 
 export const tidy = (text: string): string =>
   text

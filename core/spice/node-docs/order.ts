@@ -26,6 +26,7 @@ export function orderLine(header: Header): Found {
       named &&
       !isEntry(named, nodes) &&
       !hasTorn(named) &&
+      !isCountedOtherwise(named, nodes) &&
       !isOtherOrder(named, nodes) &&
       !named.every((w, k) => w.toLowerCase() === nodes[k]!.toLowerCase())
     )
@@ -182,7 +183,7 @@ function straightIn(comment: Comment, card: string, nodes: readonly string[]): s
   const whole = inWhole && /^[^:]+:\s/.test(inWhole[0]!) ? undefined : inWhole;
   const isBarred = whole && text.split('|').length === nodes.length && whole.every((w) => /[A-Za-z]/.test(w) && w.split(/\s+/).length <= 4);
   if (whole && (isBarred || aligned(comment.raw, card, nodes) || areTerminals(whole, text) || agree(whole, nodes))) return whole;
-  const tails = [/:\s+(.*)$/, /^\S.*?\s{2,}(\S.*)$/].map((tail) => tail.exec(text)?.[1]).concat(withoutCounts(text));
+  const tails = [/:\s+(.*)$/, /^\S.*?\s{2,}(\S.*)$/, /,\s+([^,]+)$/].map((tail) => tail.exec(text)?.[1]).concat(withoutCounts(text));
   return tails
     .flatMap((tail) => (tail === undefined ? [] : [pieces(bare(tail), nodes.length)]))
     .find((words) => words !== undefined && (areTerminals(words, text) || agree(words, nodes)));
@@ -214,11 +215,32 @@ function behindName({ text }: Comment, name: string, count: number): string[] | 
   return words && areTerminals(words, list!) ? words : undefined;
 }
 
-/** `pin 1 DIS, pin 2 -IN, pin 6 OUT`: the package's pins in the order of the nodes, none of which is called by such a number. */
+/**
+ * `pin 1 DIS, pin 2 -IN, pin 6 OUT`: the package's pins in the order of the nodes, none of which is called by such a number;
+ * or, without the word, places that are counted up: `pins: 1 = VIN, 2 = VOUT`.
+ */
 function byPins({ text }: Comment, nodes: readonly string[]): string[] | undefined {
-  const items = text.split(/[,;]\s*/).map((item) => /(?:^|:\s*)pin (\w{1,3})\s*[:=-]?\s+(\S.*)$/i.exec(item.trim()));
-  const isList = items.length === nodes.length && items.every((item) => item !== null && !nodes.includes(item[1]!));
-  return isList ? items.map((item) => item![2]!) : undefined;
+  const cut = text.split(/[,;]\s*/).map((item) => item.trim());
+  for (const shape of [/(?:^|:\s*)pin (\w{1,3})\s*[:=-]?\s+(\S.*)$/i, /(?:^|:\s*)(\d{1,2})\s*[:=]\s*(\S.*)$/]) {
+    const items = cut.map((item) => shape.exec(item));
+    const isList = items.length === nodes.length && items.every((item) => item !== null && !nodes.includes(item[1]!));
+    const counts = items.every((item, k) => Number(item?.[1]) === k + 1);
+    const words = items.map((item) => item?.[2] ?? '');
+    if (isList && (shape.source.includes('pin') || counts) && !words.some((word, k) => isAgainst(word, nodes[k]!))) return words;
+  }
+  return undefined;
+}
+
+/** `1 = GND, 2 = OUT` over a node VIN and a node GND counts the package's pins. */
+function isCountedOtherwise(words: readonly string[], nodes: readonly string[]): boolean {
+  const behind = words.map((w) => /^(?:pin )?\d{1,2}\s*[:=]?\s+(\S.*)$/i.exec(w)?.[1]);
+  return behind.some((word, k) => word !== undefined && isAgainst(word, nodes[k]!));
+}
+
+/** True where a node's own name says that it is something else: `GND` in the place of a node VIN. */
+function isAgainst(word: string, node: string): boolean {
+  const [said, own] = [rolesOf(word), rolesOf(/^\d+$/.test(node) ? '' : node)];
+  return said.size > 0 && own.size > 0 && ![...said].some((role) => own.has(role));
 }
 
 const bare = (text: string): string =>
@@ -245,8 +267,10 @@ function areTerminals(words: readonly string[], text: string): boolean {
   const hasRole = (w: string) => rolesOf(w).size > 0 || rolesOf(w.replace(/^[+-]|[+-]$/g, '')).size > 0 || isKnownWord(w);
   // MT1 and MT2 are two of a kind.
   const stem = (w: string) => w.replace(/\d+$/, '');
+  // RFIN and RFOUT.
+  const isWay = (w: string) => /^[A-Z]{1,3}_?(IN|OUT)$/.test(w);
   const isOfPair = (w: string) => /\D\d+$/.test(w) && words.some((o) => o !== w && stem(o) === stem(w));
-  const known = words.filter((w) => hasRole(w) || isOfPair(w)).length;
+  const known = words.filter((w) => hasRole(w) || isWay(w) || isOfPair(w)).length;
   // Two pins of one drain have a node each, where there is no doubt of the others.
   if (new Set(words).size < words.length) return words.length > 5 && words.every(isName) && known === words.length;
   // AC1 is a name by its figure; a title in capitals has longer words without a role.
