@@ -226,3 +226,10 @@ it('a supply that one unit tells by its number is the same node in every unit', 
   expect(pairs.find((p) => p.pin === '11' && p.unit === 'B')!.because).toMatch(/^as in unit A/);
   expect(asks).toEqual([]);
 });
+
+it('the first of several gates tells the nodes of each', () => {
+  const pins = ['1A', '1Y', '2A', '2Y'].map((name) => ({ number: name, name, type: name.endsWith('A') ? ('input' as const) : ('output' as const), unit: name.startsWith('1') ? 'A' : 'B' })); // prettier-ignore
+  const { pairs } = matchPins(pins, ['1A', '1Y'].map((name) => ({ name, doc: '' }))); // prettier-ignore
+  expect(pairs.map((p) => `${p.unit}:${p.pin}=${p.node}`)).toEqual(['A:1A=1A', 'A:1Y=1Y', 'B:2A=1A', 'B:2Y=1Y']);
+  expect(pairs.at(-1)!.because).toBe('node 1Y has its name');
+});

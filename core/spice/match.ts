@@ -108,6 +108,9 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   const isOne = channel || haveOneIndex(pins);
   // A node by a bare number is called what a comment of one word calls it.
   const called = nodes.map((n) => ({ name: /^\d+$/.test(n.name) && /^\S+$/.test(n.doc) ? n.doc : n.name }));
+  // One gate of six, told by the names of the first: 1A and 1Y are A and Y of each.
+  const isFirst = channel && haveOneIndex(called);
+  const readAs = nodes.map((n) => (isFirst ? { ...n, name: withoutIndex(n.name), doc: withoutIndex(n.doc) } : n));
   const otherNames = otherNamesOf(pins, called);
   const counted = countedOtherwise(pins, called);
   const others = namedOtherwise(pins, called);
@@ -121,7 +124,10 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
     if (unsaid(first!) !== undefined) return nodes.map(() => ({ score: 0, because: '' }));
     const pin = { ...first!, name: counted.get(keyOf(first!)) ?? first!.name };
     const also = [pin.name, ...(isOne ? [withoutIndex(pin.name)] : [])].flatMap((name) => otherNames.get(keyOf({ name })) ?? []);
-    return nodes.map((node) => alike(pin, node, isOne, also));
+    return readAs.map((node, i) => {
+      const { score, because } = alike(pin, node, isOne, also);
+      return { score, because: because.replace(`node ${node.name} `, `node ${nodes[i]!.name} `) };
+    });
   });
   const chosen = assign(likeness.map((row) => row.map((l) => l.score)));
   const takenNodes = new Set<number>();
@@ -194,8 +200,8 @@ function twinsOf(members: readonly MatchPin[], nodes: readonly ModelNode[], like
 }
 
 /** True where all names that begin with a channel's figure have the same: 1A, 1B and 1Y of a single gate. */
-function haveOneIndex(pins: readonly MatchPin[]): boolean {
-  const indices = pins.flatMap((p) => /^\d{1,2}(?=[~/!]?[A-Z])/i.exec(p.name)?.[0] ?? []);
+function haveOneIndex(terminals: readonly { name: string }[]): boolean {
+  const indices = terminals.flatMap((p) => /^\d{1,2}(?=[~/!]?[A-Z])/i.exec(p.name)?.[0] ?? []);
   return indices.length > 1 && new Set(indices).size === 1;
 }
 

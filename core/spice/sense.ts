@@ -82,7 +82,7 @@ const FORMS: Record<string, string> = {
   common: 'com common',
   'common mode out': 'vocm ocm vcmo',
   bias: 'bias ibias',
-  bypass: 'byp bypass',
+  bypass: 'byp bp bypass',
   'noise reduction': 'nr',
   adjust: 'adj adjust adjustment',
   offset: 'off offset ofs os',

@@ -157,17 +157,19 @@ const NOUN = /^(inputs?|outputs?|supply|rail|ground|enable|select|terminal)$/i;
 
 /** True where words that belong together were taken for two terminals, more than once; or a place in the order for one. */
 const hasTorn = (words: readonly string[]): boolean =>
-  words.some((w) => /\S[,;]$/.test(w) || w.split(/\s+/).length > 6) ||
+  words.some((w) => /\S[,;]$/.test(w) || w.replace(/\([^()]*\)/g, '').split(/\s+/).length > 6) ||
   words.some((w) => /^(\d{1,2}(st|nd|rd|th)|node|pin|terminal|\d+:|\([^)]*\))$/i.test(w)) ||
   words.filter((w, k) => ADJECTIVE.test(w) && NOUN.test(words[k + 1] ?? '')).length > 1;
 
 /** What follows the lead, which may stand after a sentence of its own: `LVDS receiver; node list: RIN+ RIN-`. */
 function leadIn(given: string): string | undefined {
   const text = given.trim();
-  const starts = [0, ...[...text.matchAll(/[.;:]\s+/g)].map((m) => m.index + m[0].length)];
+  const starts = [0, ...[...text.matchAll(/[.;:,]\s+/g)].map((m) => m.index + m[0].length)];
   for (const start of starts) {
     const rest = text.slice(start);
     const lead = LEAD.exec(rest);
+    // Behind a comma, `Photodiode, nodes: anode`, only a colon makes it a lead.
+    if (lead && text[start - 2] === ',' && !lead[0].trim().endsWith(':')) continue;
     if (lead && /[\s:=]$|^$/.test(lead[0].slice(-1))) return rest.slice(lead[0].length).replace(/,?\s+in (?:that|this) order\.?$/i, '');
   }
   return undefined;
