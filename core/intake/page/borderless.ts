@@ -1,4 +1,4 @@
-import { headsOtherTable, packageIn, roleOfHeading } from '../table/headings';
+import { headsOnlyOther, headsOtherTable, packageIn, roleOfHeading } from '../table/headings';
 import { isMarkedNote, isNote } from '../table/notes';
 import { looksLikeNumbers, looksLikeTerminal } from '../table/numbers';
 import { unite, type Box } from '../table/box';
@@ -9,7 +9,7 @@ import { headerAt, type PageHeader } from './headers';
 import { segmentFrom, segmentsOf, textOf, type Line } from './lines';
 import type { Rule } from './page';
 import type { Region } from './regions';
-import { areCentred, cutLine, keyColumns, rowsFrom, type CellLine } from './rows';
+import { alignIn, cutLine, keyColumns, rowsFrom, type Align, type CellLine } from './rows';
 import { settled } from './starts';
 import { boxOf, isLongName } from './words';
 
@@ -22,8 +22,8 @@ export interface OpenTable {
   page: number;
   left: number;
   keys: number[];
-  /** Its cells are centred, so that lines stand above a row's number. */
-  isCentred: boolean;
+  /** How its cells stand: lines may be above a row's number. */
+  align: Align;
   /** The font size of its body, in points. */
   size: number;
   /** The ruled table that it is the rest of. */
@@ -51,7 +51,7 @@ export function blocksIn(
     // Its last column is as wide as what stands here.
     edges[edges.length - 1] = Math.max(edges.at(-1)!, region.right);
     if (end > 0) {
-      blocks.push(blockOf(region, lines.slice(0, end), edges, undefined, rules, open.keys, open.isCentred));
+      blocks.push(blockOf(region, lines.slice(0, end), edges, undefined, rules, open.keys, open.align));
       at = end;
       if (end === lines.length) current = { ...open, edges, page: region.page, left: region.left };
     }
@@ -99,7 +99,7 @@ function tableUnder(
   const body = settled(lines.slice(first, end));
   const { left, right } = sideways(region, found, lines.slice(at, end));
   const size = lines[first]?.size ?? lines[at]?.size ?? 9;
-  const open = { header: found, page: region.page, left: region.left, size, isCentred: false };
+  const open = { header: found, page: region.page, left: region.left, size, align: 'top' as Align };
   if (first >= lines.length) return { end: first, stays: { ...open, edges: undefined, keys: [] } };
   const { header, edges, cut } = withoutEmpty(found, body, left, right);
   const own = keysOf(header, cut, edges.length - 1);
@@ -115,7 +115,7 @@ function tableUnder(
       captions: captionsAbove(lines, at),
     },
     end: prose >= 0 ? first + prose : end,
-    stays: end >= lines.length && prose < 0 ? { ...open, header, edges, keys, isCentred: areCentred(cut, keys) } : undefined,
+    stays: end >= lines.length && prose < 0 ? { ...open, header, edges, keys, align: alignIn(cut, keys) } : undefined,
   };
 }
 
@@ -154,8 +154,8 @@ function sideways(region: Region, header: PageHeader, lines: readonly Line[]): {
 }
 
 function keysOf(header: PageHeader, cells: readonly CellLine[], columns: number): number[] {
-  const keys = keyColumns(cells, columns);
   const said = header.heads.flatMap((h, i) => (roleOfHeading(h.text) === 'number' || packageIn(h.text) ? [i] : []));
+  const keys = keyColumns(cells, columns, said);
   const both = keys.filter((k) => said.includes(k) || roleOfHeading(header.heads[k]?.text ?? '') === 'ambiguous');
   return both.length > 0 ? both : keys;
 }
@@ -176,6 +176,8 @@ function endOf(lines: readonly Line[], from: number, header: PageHeader, region:
     const text = textOf(line);
     const gap = at > 0 ? line.base - lines[at - 1]!.base : 0;
     if (isOver(line, text, bodySize, header.heads[1]?.x0 ?? region.right)) return at;
+    // The title of another table stands over its heading.
+    if (at > from && segmentsOf(line).length === 1 && lines[at + 1] && headsOther(lines[at + 1]!)) return at;
     if (isProse(line, region) && !isInColumn(line, lines.slice(from, at), header) && !isTitleOver(lines, at) && !isInRow(lines, at))
       return at;
     const next = headingAt(lines, at, starts);
@@ -209,6 +211,7 @@ const isOver = (line: Line, text: string, bodySize: number, second: number): boo
 const headsOther = (line: Line): boolean =>
   !line.words.slice(0, 3).some((w) => looksLikeNumbers(w.text)) &&
   (headsOtherTable(segmentsOf(line).map((s) => s.text)) ||
+    headsOnlyOther(segmentsOf(line).map((s) => s.text)) ||
     // Set tightly, such a heading is one run of words; single words of it stand in descriptions too.
     headsOtherTable(
       line.words.map((w) => w.text),
@@ -335,7 +338,7 @@ function goesOn(
   return rows >= 1 ? { end, rows, crossed } : none;
 }
 
-/** `wentOn` where the block goes on with one before: whether its cells are centred. */
+/** `wentOn` where the block goes on with one before: how its cells stand. */
 function blockOf(
   region: Region,
   body: readonly Line[],
@@ -343,7 +346,7 @@ function blockOf(
   header: PageHeader | undefined,
   rules: readonly Rule[],
   keys: readonly number[],
-  wentOn: boolean | undefined,
+  wentOn: Align | undefined,
   headLines: readonly Line[] = [],
 ): Block {
   const own = body.map((l) => cutLine(within(l, edges), edges)).filter((l) => l.cells.some((c) => c !== ''));

@@ -76,7 +76,7 @@ function openRuled({ table, chain }: Found, { words }: Ready): OpenTable {
   const heads = table.columns.map((c, i) => ({ text: c.heading, x0: edges[i] ?? box[0], x1: edges[i + 1] ?? box[0] + box[2] }));
   const keys = table.columns.flatMap((c, i) => (c.role === 'number' ? [i] : []));
   const header = { at: 0, depth: 1, heads, worth: heads.length, sure: heads.length, unclosed: 0 };
-  return { header, edges: [...edges], page, left: box[0], keys, isCentred: false, size, of: chain };
+  return { header, edges: [...edges], page, left: box[0], keys, align: 'top', size, of: chain };
 }
 
 function found(chains: readonly Chain[], ready: readonly Ready[], salt = 0): Found[] {

@@ -12,7 +12,7 @@ export interface PageHeader {
   worth: number;
   /** How many columns have a role that no other has and that is not in doubt: of two readings of a heading the surer counts. */
   sure: number;
-  /** How many headings have a bracket that is not closed. */
+  /** How many headings have a bracket that is not closed, or end with a dash. */
   unclosed: number;
 }
 
@@ -135,7 +135,7 @@ function weighed(heads: Head[]): Omit<PageHeader, 'at' | 'depth'> {
     // `PIN A1, A2,`: a list of terminals below a heading belongs to the first row.
     worth: texts.some((t) => /\b[A-Z]{0,2}\d+,/.test(t) && !packageIn(t)) ? 0 : headingWorth(texts),
     sure: new Set(texts.map(roleOfHeading).filter((role) => role !== undefined && role !== 'ambiguous')).size,
-    unclosed: texts.filter((t) => /\([^)]*$/.test(t)).length,
+    unclosed: texts.filter((t) => /\([^)]*$|[A-Z]-$/.test(t)).length,
   };
 }
 

@@ -1,6 +1,7 @@
 import { looksLikeNumbers, readNumberCell } from '../table/numbers';
 import { unite, type Box } from '../table/box';
 import { linesOf, textOf, usualGap, type Line } from './lines';
+import { titlesIn } from './titles';
 import { boxOf, type Word } from './words';
 
 /** A text line cut into a table's columns. */
@@ -10,6 +11,11 @@ export interface CellLine {
   cells: string[];
   boxes: (Box | undefined)[];
   crossed: boolean;
+  text: string;
+  x0: number;
+  x1: number;
+  /** No gap is wider than a blank. */
+  isOne: boolean;
   /** The line's text where it runs over columns without a gap, as the heading of a group does. */
   whole?: string;
 }
@@ -34,20 +40,24 @@ export function cutLine(line: Line, edges: readonly number[]): CellLine {
     const over = (edge: number) => word.x0 < edge - slack && word.x1 > edge + slack;
     if (edges.slice(1, -1).some(over)) crossed = true;
   }
+  const [text, isOne] = [textOf(line), hasNoGap(line)];
   return {
     base: line.base,
     size: line.size,
     cells: words.map((w) => w.map((x) => x.text).join(' ')),
     boxes: words.map((w) => unite(w.map(boxOf))),
     crossed,
-    ...(runsOver(line, words) ? { whole: textOf(line) } : {}),
+    text,
+    x0: line.words[0]?.x0 ?? 0,
+    x1: line.words.at(-1)?.x1 ?? 0,
+    isOne,
+    ...(isOne && words.filter((w) => w.length > 0).length > 1 ? { whole: text } : {}),
   };
 }
 
-function runsOver(line: Line, columns: readonly Word[][]): boolean {
-  if (columns.filter((c) => c.length > 0).length < 2) return false;
-  const blank = line.words[0]!.mono ? 0.8 : 0.5;
-  return line.words.every((w, i) => i === 0 || w.x0 - line.words[i - 1]!.x1 < blank * line.size);
+function hasNoGap({ words, size }: Line): boolean {
+  const blank = words[0]?.mono ? 0.8 : 0.5;
+  return words.every((w, i) => i === 0 || w.x0 - words[i - 1]!.x1 < blank * size);
 }
 
 export function columnAt(x: number, edges: readonly number[]): number {
@@ -61,14 +71,15 @@ export const cellLines = (words: readonly Word[], edges: readonly number[]): Cel
 const isDash = (text: string): boolean => readNumberCell(text).kind === 'none' && text !== '';
 const OPEN = /[,;&/–-]$/;
 
-/** Columns that hold terminal numbers in most of their lines. */
-export function keyColumns(lines: readonly { cells: string[] }[], columns: number): number[] {
+/** Columns that hold terminal numbers in most of their lines; in fewer of them where the heading says so (`said`). */
+export function keyColumns(lines: readonly { cells: string[] }[], columns: number, said: readonly number[] = []): number[] {
   return Array.from({ length: columns }, (_, i) => i).filter((i) => {
     const texts = lines.flatMap((l) => (l.cells[i] ? l.cells[i].split('\n') : []));
     const bare = texts.map((t) => t.replace(OPEN, '').trim());
     const numbers = bare.filter((t) => looksLikeNumbers(t)).length;
     const others = bare.filter((t) => isDash(t) || t === '' || /^EP$/i.test(t)).length;
-    return numbers >= 1 && numbers >= 0.35 * texts.length && numbers + others >= 0.6 * texts.length;
+    const least = said.includes(i) && numbers > 2 ? 0.4 : 0.6;
+    return numbers >= 1 && numbers >= 0.35 * texts.length && numbers + others >= least * texts.length;
   });
 }
 
@@ -77,25 +88,22 @@ export function keyColumns(lines: readonly { cells: string[] }[], columns: numbe
  *
  * Where row gaps are wider than line gaps, the gaps tell. Where all lines are evenly spaced, lines follow the anchor
  * above them, unless lines stand before the first anchor: then cells are centred, and each anchor has as many lines
- * above as below. `rules` are the heights of lines ruled between rows, which tell best. Where a table goes on, `isCentred` says
- * whether its cells are: the rest of the row before may stand above the first anchor.
+ * above as below, or they stand on the row's last line, which is the anchor. `rules` are the heights of lines ruled between
+ * rows, which tell best. Where a table goes on, `align` says how its cells stand: the rest of the row before may be above the
+ * first anchor.
  */
-export function rowsFrom(
-  lines: readonly CellLine[],
-  keys: readonly number[],
-  rules: readonly number[] = [],
-  isCentred?: boolean,
-): PageRow[] {
+export function rowsFrom(lines: readonly CellLine[], keys: readonly number[], rules: readonly number[] = [], align?: Align): PageRow[] {
   if (lines.length === 0) return [];
-  const anchors = lines.map((_, i) => isAnchor(lines, i, keys));
-  const parted = ruledBands(lines, anchors, rules) ?? spacedBands(lines, anchors);
-  const bands = parted ?? followed(lines, anchors, isCentred);
+  const { anchors, titles, sections } = sectionsOf(lines, keys);
+  const parted = ruledBands(lines, anchors, rules) ?? spacedBands(lines, anchors, titles);
+  const bands = parted ?? sections.flatMap((s) => (titles.has(s[0]!) ? [s] : followed(s, anchors, align ?? alignOf(sections, anchors))));
   const pitch = usualGap(lines);
   return bands.flatMap((band): PageRow[] => {
     const first = lines.indexOf(band[0]!);
     const gap = first > 0 ? band[0]!.base - lines[first - 1]!.base : 0;
     const row = merge(band);
-    const isAlone = band.length === 1 && !anchors[first];
+    if (titles.has(band[0]!)) return [{ ...overColumns(row, band[0]!.text), apart: gap > 2.1 * pitch }];
+    const isAlone = band.length === 1 && !anchors.has(band[0]!);
     const isOwn = parted !== undefined && isAlone;
     const isTitle = isAlone && (band[0]!.cells[0] !== '' || (isOwn && isCapital(band[0]!.whole)));
     const whole = isTitle ? band[0]!.whole : undefined;
@@ -106,6 +114,36 @@ export function rowsFrom(
     if (whole !== undefined && whole.length <= 60) return [{ ...overColumns(row, whole), apart: gap > 2.1 * pitch }];
     return [{ ...(isOwn ? asHeading(row) : row), apart: gap > 2.1 * pitch }];
   });
+}
+
+/** How cells with fewer lines than others of their row stand beside them. */
+export type Align = 'top' | 'middle' | 'bottom';
+
+/** Lines with a number, those that are the title of a group, and the stretches between these; a title is a stretch of its own. */
+function sectionsOf(
+  lines: readonly CellLine[],
+  keys: readonly number[],
+): { anchors: ReadonlySet<CellLine>; titles: ReadonlySet<CellLine>; sections: CellLine[][] } {
+  const isAnchored = lines.map((_, i) => isAnchor(lines, i, keys));
+  const places = titlesIn(lines, keys, isAnchored);
+  const sections: CellLine[][] = [];
+  lines.forEach((line, i) => {
+    if (i === 0 || places.has(i) || places.has(i - 1)) sections.push([line]);
+    else sections.at(-1)!.push(line);
+  });
+  return {
+    anchors: new Set(lines.filter((_, i) => isAnchored[i])),
+    titles: new Set(lines.filter((_, i) => places.has(i))),
+    sections,
+  };
+}
+
+/** Lines above a first number tell that cells are centred; where too few lines follow for that, they stand on the last line. */
+function alignOf(sections: readonly CellLine[][], anchors: ReadonlySet<CellLine>): Align {
+  const own = sections.filter((s) => s.some((l) => anchors.has(l)));
+  if (!own.some((s) => hasAbove(s, anchors))) return 'top';
+  const isOnLast = own.every((s) => anchors.has(s.at(-1)!)) && !own.every((s) => centredRows(s, anchors).isWhole);
+  return isOnLast ? 'bottom' : 'middle';
 }
 
 /** Set in capitals, as titles of groups are. */
@@ -159,27 +197,20 @@ function isAnchor(lines: readonly CellLine[], at: number, keys: readonly number[
 }
 
 /** Rows between ruled lines, where the lines part most anchors from the next. */
-function ruledBands(lines: readonly CellLine[], anchors: readonly boolean[], rules: readonly number[]): CellLine[][] | undefined {
+function ruledBands(lines: readonly CellLine[], anchors: ReadonlySet<CellLine>, rules: readonly number[]): CellLine[][] | undefined {
   if (rules.length === 0) return undefined;
   const bandOf = (l: CellLine) => rules.filter((y) => y < l.base - 0.3 * l.size).length;
   const bands = new Map<number, CellLine[]>();
   const counts = new Map<number, number>();
-  lines.forEach((l, i) => {
+  lines.forEach((l) => {
     bands.set(bandOf(l), [...(bands.get(bandOf(l)) ?? []), l]);
-    if (anchors[i]) counts.set(bandOf(l), (counts.get(bandOf(l)) ?? 0) + 1);
+    if (anchors.has(l)) counts.set(bandOf(l), (counts.get(bandOf(l)) ?? 0) + 1);
   });
   const single = [...counts.values()].filter((n) => n === 1).length;
   if (counts.size < 2 || single < 0.8 * counts.size) return undefined;
   return [...bands.entries()]
     .sort((a, b) => a[0] - b[0])
-    .flatMap(([key, band]) =>
-      (counts.get(key) ?? 0) <= 1
-        ? [band]
-        : followed(
-            band,
-            band.map((l) => anchors[lines.indexOf(l)]!),
-          ),
-    );
+    .flatMap(([key, band]) => ((counts.get(key) ?? 0) <= 1 ? [band] : followed(band, anchors, alignOf([band], anchors))));
 }
 
 /** How much wider the gap between rows is than any within them. */
@@ -189,9 +220,9 @@ const WIDER = 1.15;
  * Rows parted by wider gaps. Which gaps are wide shows where the sizes of gaps jump; a jump counts when each group of
  * near lines that it gives has one anchor at most and no anchor is left out.
  */
-function spacedBands(lines: readonly CellLine[], anchors: readonly boolean[]): CellLine[][] | undefined {
+function spacedBands(lines: readonly CellLine[], anchors: ReadonlySet<CellLine>, titles: ReadonlySet<CellLine>): CellLine[][] | undefined {
   const gaps = lines.slice(1).map((l, i) => l.base - lines[i]!.base);
-  if (anchors.every(Boolean) || gaps.length < 2) return undefined;
+  if (anchors.size === lines.length || gaps.length < 2) return undefined;
   const sizes = [...new Set(gaps.map((g) => Math.round(g * 4) / 4))].sort((a, b) => a - b);
   const jumps = sizes
     .slice(1)
@@ -199,32 +230,33 @@ function spacedBands(lines: readonly CellLine[], anchors: readonly boolean[]): C
     .filter((jump) => jump.ratio >= WIDER)
     .sort((a, b) => b.ratio - a.ratio);
   const parted = jumps.flatMap(({ at }) => {
-    const bands = cutAt(lines, gaps, at);
-    const counts = bands.map((band) => band.filter((l) => anchors[lines.indexOf(l)]).length);
+    const bands = cutAt(lines, gaps, at, titles);
+    const counts = bands.map((band) => band.filter((l) => anchors.has(l)).length);
     if (!counts.every((n) => n <= 1) || !bands.some((band) => band.length > 1)) return [];
     // Text of an inner column that belongs to no row: its gap is one of lines and not of rows.
-    const orphans = bands.filter((band, i) => counts[i] === 0 && band.every((l) => l.cells[0] === '')).length;
+    const orphans = bands.filter((band, i) => counts[i] === 0 && band.every((l) => l.cells[0] === '' && !titles.has(l))).length;
     return [{ bands, orphans }];
   });
   return parted.reduce<(typeof parted)[number] | undefined>((a, b) => (a && a.orphans <= b.orphans ? a : b), undefined)?.bands;
 }
 
-function cutAt(lines: readonly CellLine[], gaps: readonly number[], least: number): CellLine[][] {
+function cutAt(lines: readonly CellLine[], gaps: readonly number[], least: number, titles: ReadonlySet<CellLine>): CellLine[][] {
   const bands: CellLine[][] = [[lines[0]!]];
-  lines.slice(1).forEach((line, i) => (gaps[i]! > least ? bands.push([line]) : bands.at(-1)!.push(line)));
+  lines.slice(1).forEach((line, i) => {
+    const isCut = gaps[i]! > least || titles.has(line) || titles.has(lines[i]!);
+    if (isCut) bands.push([line]);
+    else bands.at(-1)!.push(line);
+  });
   return bands;
 }
 
 /** Evenly spaced lines. Lines that stand alone and full (headings of groups) stay rows of their own. */
-function followed(
-  lines: readonly CellLine[],
-  anchors: readonly boolean[],
-  isCentred = hasAbove(lines, anchors.indexOf(true)),
-): CellLine[][] {
-  if (isCentred) return centredRows(lines, anchors);
+function followed(lines: readonly CellLine[], anchors: ReadonlySet<CellLine>, align: Align): CellLine[][] {
+  if (align === 'middle') return centredRows(lines, anchors).rows;
+  if (align === 'bottom') return rowsOnLast(lines, anchors);
   const rows: CellLine[][] = [];
   const room = roomInFirst(lines);
-  lines.forEach((line, i) => {
+  lines.forEach((line) => {
     const last = rows.at(-1);
     const above = last?.at(-1);
     if (last === undefined || above === undefined) {
@@ -233,7 +265,7 @@ function followed(
     }
     const filled = line.cells.flatMap((c, k) => (c === '' ? [] : [k]));
     // What stands in the first column alone may be a heading; what stands further in goes on with its row.
-    const goesOn = !anchors[i] && line.base - above.base < 2 * line.size && continues(line, filled, last);
+    const goesOn = !anchors.has(line) && line.base - above.base < 2 * line.size && continues(line, filled, last);
     // A name that was broken, or the title of a group: what it has of a name's characters tells, and a plain word nothing.
     const isEither = !goesOn && filled.join() === '0' && hadNoRoom(above, line, room);
     if (goesOn || (isEither && /[/_\d+()[\]]/.test(line.cells[0]!))) last.push(line);
@@ -260,18 +292,21 @@ function hadNoRoom(above: CellLine, line: CellLine, room: number): boolean {
 }
 
 /** True where lines of inner columns stand above the first number, at line `first`: cells are centred. */
-function hasAbove(lines: readonly CellLine[], first: number): boolean {
+function hasAbove(lines: readonly CellLine[], anchors: ReadonlySet<CellLine>): boolean {
+  const first = lines.findIndex((l) => anchors.has(l));
   // A group's title over the first row runs over the columns' edges.
   const before = lines.slice(0, Math.max(0, first)).filter((l) => !l.crossed);
   return before.length > 0 && before.every((l) => l.cells[0] === '' && l.cells.filter((c) => c !== '').length <= 2);
 }
 
 /** The same for lines that are not looked over for their numbers yet. */
-export const areCentred = (lines: readonly CellLine[], keys: readonly number[]): boolean =>
-  hasAbove(
-    lines,
-    lines.findIndex((_, i) => isAnchor(lines, i, keys)),
+export function alignIn(lines: readonly CellLine[], keys: readonly number[]): Align {
+  const { anchors, titles, sections } = sectionsOf(lines, keys);
+  return alignOf(
+    sections.filter((s) => !titles.has(s[0]!)),
+    anchors,
   );
+}
 
 function continues(line: CellLine, filled: readonly number[], row: readonly CellLine[]): boolean {
   if (line.crossed) return false;
@@ -289,13 +324,15 @@ function continues(line: CellLine, filled: readonly number[], row: readonly Cell
   return first >= 1;
 }
 
-/** Each anchor has as many lines above it as below it. */
-function centredRows(lines: readonly CellLine[], anchors: readonly boolean[]): CellLine[][] {
+/** Each anchor has as many lines above it as below it; `isWhole` where that comes out even. */
+function centredRows(lines: readonly CellLine[], anchors: ReadonlySet<CellLine>): { rows: CellLine[][]; isWhole: boolean } {
   const rows: CellLine[][] = [];
   let pending: CellLine[] = [];
   let owed = 0;
-  lines.forEach((line, i) => {
-    if (anchors[i]) {
+  let isWhole = true;
+  for (const line of lines) {
+    if (anchors.has(line)) {
+      isWhole &&= owed === 0;
       rows.push([...pending, line]);
       owed = pending.length;
       pending = [];
@@ -303,8 +340,18 @@ function centredRows(lines: readonly CellLine[], anchors: readonly boolean[]): C
       rows.at(-1)!.push(line);
       owed--;
     } else pending.push(line);
-  });
-  return pending.length > 0 ? [...rows, ...pending.map((l) => [l])] : rows;
+  }
+  return { rows: [...rows, ...pending.map((l) => [l])], isWhole: isWhole && owed === 0 };
+}
+
+/** Each anchor ends its row. */
+function rowsOnLast(lines: readonly CellLine[], anchors: ReadonlySet<CellLine>): CellLine[][] {
+  const rows: CellLine[][] = [[]];
+  for (const line of lines) {
+    rows.at(-1)!.push(line);
+    if (anchors.has(line)) rows.push([]);
+  }
+  return rows.filter((row) => row.length > 0);
 }
 
 function merge(band: readonly CellLine[]): Omit<PageRow, 'apart'> {

@@ -37,7 +37,7 @@ export const packageNamed = (titles: readonly string[]): string =>
   titles.map(packageIn).find((p) => p !== undefined && p.name.length > 2)?.name ?? '';
 
 /** `Pin No. 64-pin`, `Ball BGA64`: a heading for numbers with the package after it. */
-const NUMBER_OF = /^(?:pin|ball|terminal|pad|lead|contact)s?(?: (?:no|nos|number|numbers|#))? (.{2,24})$/;
+const NUMBER_OF = /^(?:(?:pin|ball|terminal|pad|lead|contact)s?(?: (?:no|nos|number|numbers|#))?|nos?|numbers?) (.{2,24})$/;
 
 /** `14-Pin`: a package by its count alone. In the words of a page it stands before a package's name as often. */
 export const countedIn = (heading: string): number | undefined => {
@@ -55,7 +55,9 @@ export function packageOfHeading(heading: string): string {
   if (known !== undefined) return known;
   if (countedIn(heading) !== undefined) return heading.trim();
   if (NUMBER_OF.exec(normal(heading)) === null || WORDINGS.number.test(normal(heading))) return '';
-  const rest = heading.trim().replace(/^(?:pin|ball|terminal|pad|lead|contact)s?\b(?:\s*(?:nos?|numbers?)\b|\s*#)?[\s.:,([-]*/i, '');
+  const rest = heading
+    .trim()
+    .replace(/^(?:(?:pin|ball|terminal|pad|lead|contact)s?\b(?:\s*(?:nos?|numbers?)\b|\s*#)?|nos?\b|numbers?\b)[\s.:,([-]*/i, '');
   return rest.includes('(') ? rest : rest.replace(/[)\]]+$/, '').trim();
 }
 
@@ -92,6 +94,20 @@ const BESIDE_PINS = /^(parameter|qty|quantity|unit|device|status|bit|reset( (val
 /** True where words stand over limits, registers or orders: the heading of a table that is no pinout. */
 export const headsOtherTable = (cells: readonly string[], least = 2): boolean =>
   cells.filter((c) => OTHER_TABLE.test(headingInEnglish(c) ?? normal(c))).length >= least;
+
+/** What stands beside such words, and over nothing of a pin. */
+const OTHER_TOO = /^(revision|rev|date|version|changes?|component|package|packages|test|result|note|comment|range|type|name|symbol)$/;
+
+/**
+ * True for a line of headings, each of them known, at least one of which stands over limits, registers, orders or revisions:
+ * `Address | Name | Type | Description`, `Revision | Date | Description`.
+ */
+export function headsOnlyOther(cells: readonly string[]): boolean {
+  if (cells.length < 3 || headingWorth(cells) > 0) return false;
+  const isOther = (c: string) => headsOtherTable([c], 1);
+  const isKnown = (c: string) => isOther(c) || OTHER_TOO.test(normal(c)) || roleOfHeading(c) !== undefined;
+  return cells.every(isKnown) && (cells.some(isOther) || /^(rev|revision|version|date)$/.test(normal(cells[0]!)));
+}
 
 /** What a heading says of its column; `ambiguous` where the cells must decide; undefined where it says nothing. */
 export const roleOfHeading = remember((heading: string): ColumnRole | 'ambiguous' | undefined => {

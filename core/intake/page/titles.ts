@@ -1,0 +1,64 @@
+import type { Box } from '../table/box';
+import type { CellLine } from './rows';
+
+/** Begins like a title and does not end like a sentence. */
+const TITLE = /^[A-Z][^.;,:]{2,47}$/;
+/** A word of a name, which is no title: `GPIO_1`, `D7`. */
+const NAME = /^[A-Z0-9_/[\]:–-]*[\d_][A-Z0-9_/[\]:–-]*$/;
+/** Places nearer than this are one, in points; and how far a text may stand from where its column's cells do. */
+const [SAME, NEAR] = [1.5, 2.5];
+/** So much of a column's cells tell how it is aligned. */
+const ENOUGH = 0.4;
+
+/**
+ * The lines that hold the title of a group and nothing else, by their places: words over a column of numbers, or a lone text
+ * that stands neither where its column's cells begin nor where they end or have their middle, but in the table's middle, or
+ * with others of its kind about one middle.
+ */
+export function titlesIn(lines: readonly CellLine[], keys: readonly number[], anchors: readonly boolean[]): ReadonlySet<number> {
+  const rows = lines.filter((l) => l.cells.filter((c) => c !== '').length > 1 && !l.isOne);
+  if (rows.length < 2) return new Set();
+  const isFree = lines.map((l, i) => !anchors[i] && l.isOne && isTitle(l) && anchors.indexOf(true, i) > i);
+  if (!isFree.includes(true)) return new Set();
+  const places = lines[0]!.cells.map((_, i) => placesOf(rows.flatMap((l) => (l.boxes[i] ? [l.boxes[i]] : []))));
+  const fits = (l: CellLine) => {
+    const at = l.cells.findIndex((c) => c !== '');
+    const near = (x: number, known: number | undefined) => known !== undefined && Math.abs(x - known) < NEAR;
+    const own = places[at]!;
+    if (!own) return true;
+    const isOver = l.cells.filter((c) => c !== '').length > 1;
+    return near(l.x0, own.start) || (!isOver && (near((l.x0 + l.x1) / 2, own.middle) || near(l.x1, own.end)));
+  };
+  const left = Math.min(...rows.map((l) => l.x0));
+  const right = Math.max(...lines.map((l) => l.x1));
+  const strays = lines.flatMap((l, i) => (isFree[i] && !fits(l) ? [i] : []));
+  const middleOf = (i: number) => (lines[i]!.x0 + lines[i]!.x1) / 2;
+  const isAmongOthers = (i: number) =>
+    strays.some(
+      (k) => Math.abs(middleOf(k) - middleOf(i)) < SAME && Math.abs(lines[k]!.x1 - lines[k]!.x0 - lines[i]!.x1 + lines[i]!.x0) > 4 * SAME,
+    );
+  const isCentred = (i: number) => Math.abs(middleOf(i) - (left + right) / 2) < 0.015 * (right - left);
+  const overNumbers = (i: number) =>
+    isFree[i] === true && lines[i]!.cells[0] !== '' && keys.includes(0) && /[a-z]{2}|[A-Z]{4}/.test(lines[i]!.text);
+  return new Set(lines.flatMap((_, i) => (overNumbers(i) || (strays.includes(i) && (isCentred(i) || isAmongOthers(i))) ? [i] : [])));
+}
+
+const isTitle = ({ text }: CellLine): boolean => TITLE.test(text) && !NAME.test(text) && text.split(' ').length <= 7;
+
+interface Places {
+  start: number | undefined;
+  middle: number | undefined;
+  end: number | undefined;
+}
+
+/** Where a column's cells begin, have their middle and end, as far as enough of them agree; undefined of too few cells. */
+function placesOf(boxes: readonly Box[]): Places | undefined {
+  if (boxes.length < 3) return undefined;
+  const most = (of: (box: Box) => number): number | undefined => {
+    const places = boxes.map(of).sort((a, b) => a - b);
+    const near = places.map((x) => places.filter((y) => Math.abs(y - x) < SAME).length);
+    const best = Math.max(...near);
+    return best >= ENOUGH * boxes.length ? places[near.indexOf(best)] : undefined;
+  };
+  return { start: most(([x]) => x), middle: most(([x, , width]) => x + width / 2), end: most(([x, , width]) => x + width) };
+}
