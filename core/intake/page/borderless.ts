@@ -6,12 +6,12 @@ import type { Block, PageRowAt } from './block';
 import type { Chain } from './chains';
 import { edgesUnder } from './columns';
 import { headerAt, type PageHeader } from './headers';
-import { segmentFrom, segmentsOf, textOf, type Line } from './lines';
+import { linesOf, segmentFrom, segmentsOf, textOf, type Line } from './lines';
 import type { Rule } from './page';
 import type { Region } from './regions';
 import { alignIn, cutLine, keyColumns, rowsFrom, type Align, type CellLine } from './rows';
 import { settled } from './starts';
-import { boxOf, isLongName } from './words';
+import { boxOf, isLongName, type Word } from './words';
 
 /** A table that was not over where its region ended, so that the next region may go on with it. */
 export interface OpenTable {
@@ -41,6 +41,16 @@ export function blocksIn(
   let at = 0;
   let current: OpenTable | undefined;
   const read = (header: PageHeader, first: number) => {
+    const beside = besideEachOther(region, header, at, first);
+    if (beside) {
+      // A half's few last rows on the next page are told by what its heading stood over before.
+      const before = open && isSame({ ...header, heads: header.heads.slice(0, header.heads.length / 2) }, open.header) ? open : undefined;
+      const halves = beside.halves.map((half) => blocksIn(half, rules, before));
+      blocks.push(...halves.flatMap((h) => h.blocks));
+      current = beside.end === lines.length ? halves.at(-1)!.open : undefined;
+      at = beside.end;
+      return;
+    }
     const { block, end, stays } = tableUnder(region, rules, header, at, first, open);
     if (block) blocks.push(block);
     current = stays;
@@ -83,6 +93,40 @@ function repeated(lines: readonly Line[], at: number, before: PageHeader | undef
     return head;
   });
   return { ...before, at, heads };
+}
+
+/** Two tables of the same headings beside each other, each with rows of its own: a region for each. */
+function besideEachOther(region: Region, header: PageHeader, at: number, first: number): { halves: Region[]; end: number } | undefined {
+  const { heads } = header;
+  const count = heads.length / 2;
+  if (count < 2 || heads.some((h, i) => i < count && h.text !== heads[i + count]?.text)) return undefined;
+  const { lines } = region;
+  const end = endOf(lines, first, header, region);
+  const body = settled(lines.slice(first, end));
+  const edges = edgesUnder(header, body, region.left, region.right);
+  if (shareLines(body, edges, count)) return undefined;
+  const gutter = edges[count]!;
+  const words = lines.slice(at, end).flatMap((l) => l.words);
+  const isLeft = (w: Word) => (w.x0 + w.x1) / 2 < gutter;
+  return {
+    end,
+    halves: [
+      { ...region, right: gutter, lines: linesOf(words.filter(isLeft)) },
+      { ...region, left: gutter, lines: linesOf(words.filter((w) => !isLeft(w))) },
+    ],
+  };
+}
+
+/** True where the rows of the second half stand on the lines of the first: one table, set in two stretches. */
+function shareLines(body: readonly Line[], edges: readonly number[], count: number): boolean {
+  const cut = body.map((l) => cutLine(l, edges).cells);
+  const keys = keyColumns(
+    cut.map((cells) => ({ cells })),
+    edges.length - 1,
+  );
+  const has = (cells: string[], isOf: (key: number) => boolean) => keys.some((k) => isOf(k) && looksLikeNumbers(cells[k]!));
+  const second = cut.filter((cells) => has(cells, (k) => k >= count));
+  return second.filter((cells) => has(cells, (k) => k < count)).length >= 0.7 * second.length;
 }
 
 /** The table under a heading whose body begins at line `first`, the line after it, and what the next region may go on with. */

@@ -213,8 +213,8 @@ function ruledBands(lines: readonly CellLine[], anchors: ReadonlySet<CellLine>, 
     .flatMap(([key, band]) => ((counts.get(key) ?? 0) <= 1 ? [band] : followed(band, anchors, alignOf([band], anchors))));
 }
 
-/** How much wider the gap between rows is than any within them. */
-const WIDER = 1.15;
+/** How much wider the gap between rows is than any within them; and the least, where every line then is of a row and many rows have several. */
+const [WIDER, A_LITTLE_WIDER] = [1.15, 1.05];
 
 /**
  * Rows parted by wider gaps. Which gaps are wide shows where the sizes of gaps jump; a jump counts when each group of
@@ -227,15 +227,16 @@ function spacedBands(lines: readonly CellLine[], anchors: ReadonlySet<CellLine>,
   const jumps = sizes
     .slice(1)
     .map((size, i) => ({ ratio: size / Math.max(0.5, sizes[i]!), at: (size + sizes[i]!) / 2 }))
-    .filter((jump) => jump.ratio >= WIDER)
+    .filter((jump) => jump.ratio >= A_LITTLE_WIDER)
     .sort((a, b) => b.ratio - a.ratio);
-  const parted = jumps.flatMap(({ at }) => {
+  const parted = jumps.flatMap(({ at, ratio }) => {
     const bands = cutAt(lines, gaps, at, titles);
     const counts = bands.map((band) => band.filter((l) => anchors.has(l)).length);
     if (!counts.every((n) => n <= 1) || !bands.some((band) => band.length > 1)) return [];
     // Text of an inner column that belongs to no row: its gap is one of lines and not of rows.
     const orphans = bands.filter((band, i) => counts[i] === 0 && band.every((l) => l.cells[0] === '' && !titles.has(l))).length;
-    return [{ bands, orphans }];
+    const isSure = ratio >= WIDER || (orphans === 0 && bands.filter((band) => band.length > 1).length > 2);
+    return isSure ? [{ bands, orphans }] : [];
   });
   return parted.reduce<(typeof parted)[number] | undefined>((a, b) => (a && a.orphans <= b.orphans ? a : b), undefined)?.bands;
 }

@@ -184,7 +184,8 @@ function joinPieces(pieces: Word[]): Word[] {
   return words;
 }
 
-const NOTE_MARKS = { ...RAISED, ',': '⁾', a: 'ᵃ', b: 'ᵇ', c: 'ᶜ', d: 'ᵈ', e: 'ᵉ', f: 'ᶠ' };
+/** A small raised asterisk is a note's mark; one of full size may be a name's own. */
+const NOTE_MARKS = { ...RAISED, '*': '﹡', ',': '⁾', a: 'ᵃ', b: 'ᵇ', c: 'ᶜ', d: 'ᵈ', e: 'ᵉ', f: 'ᶠ' };
 
 /** Small words beside a larger one: raised ones are notes on it, lowered ones belong to its name. */
 function attachSmall(words: Word[]): Word[] {
@@ -261,7 +262,7 @@ function liesOver(rule: Rule, w: Word): boolean {
 
 function bar(word: Word, rule: Rule): void {
   const characters = [...word.text];
-  const widths = characters.map((c) => (/[⁰¹²³⁴-⁹⁽⁾ᵃ-ᶠ]/.test(c) ? 0.35 : widthOf(c)));
+  const widths = characters.map((c) => (/[⁰¹²³⁴-⁹⁽⁾ᵃ-ᶠ﹡]/.test(c) ? 0.35 : widthOf(c)));
   const total = widths.reduce((a, b) => a + b, 0);
   let at = word.x0;
   word.text = characters
@@ -269,7 +270,7 @@ function bar(word: Word, rule: Rule): void {
       const wide = ((word.x1 - word.x0) * widths[i]!) / total;
       const middle = at + wide / 2;
       at += wide;
-      const isNote = /[⁰¹²³⁴-⁹⁽⁾ᵃ-ᶠ]/.test(c);
+      const isNote = /[⁰¹²³⁴-⁹⁽⁾ᵃ-ᶠ﹡]/.test(c);
       return !isNote && middle > rule.x1 && middle < rule.x2 ? `${c}\u0305` : c;
     })
     .join('');

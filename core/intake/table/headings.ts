@@ -25,7 +25,7 @@ const normal = (heading: string): string =>
   heading
     .toLowerCase()
     .replace(/\(s\)/g, 's')
-    .replace(/[¹²³⁰-⁹⁽⁾ᵃ-ᶠ]|\(\d\)|\[\d\]/g, '')
+    .replace(/[¹²³⁰-⁹⁽⁾ᵃ-ᶠ﹡]|\(\d\)|\[\d\]/g, '')
     .replace(/i\s*\/\s*o|in(put)?\s*\/\s*out(put)?/g, 'io')
     .replace(/\bn[°º]|№/g, 'no')
     .replace(/[.,_:;/()[\]*-]+/g, ' ')
@@ -125,7 +125,7 @@ function roleOfText(text: string): ColumnRole | 'ambiguous' | undefined {
   if (
     numbered &&
     !/^[a-z]{0,2}\d{1,4}$/.test(numbered) &&
-    /^(?:[a-z]*\d[a-z0-9 ]*|[a-z]{0,5}(?:qfn|qfp|bga|sop|soic|csp|son|lga|dip|plcc))(?: package)?$/.test(numbered)
+    /^(?:[a-z]*\d[a-z0-9 ]*|[a-z]{0,5}(?:qfn|qfp|bga|sop|soic|csp|son|lga|dip|plcc)(?: \d{1,4})?)(?: package)?$/.test(numbered)
   )
     return 'number';
   for (const role of Object.keys(WORDINGS) as (keyof typeof WORDINGS)[]) if (WORDINGS[role].test(text)) return role;
