@@ -248,8 +248,13 @@ function headingAt(lines: readonly Line[], at: number, columns: readonly number[
 const isOver = (line: Line, text: string, bodySize: number, second: number): boolean =>
   /^(table|figure|fig\.)\s*\d/i.test(text) ||
   line.size > 1.3 * bodySize ||
+  (OTHER_SECTION.test(text) && line.words.length < 7 && line.words[0]!.x0 < second) ||
   (isNoteLine(line, text) && line.words[0]!.x0 < second && !isNumberedRow(line)) ||
   (line.words[0]!.x0 < second && headsOther(line));
+
+/** The titles of what stands beside pin tables, and over no group of pins. */
+const OTHER_SECTION =
+  /^(?:\d+(?:\.\d+)*\s+)?(?:(?:function(?:al)?|truth|state|logic) table|absolute maximum ratings?|recommended (?:operating|external)|electrical (?:characteristics|specifications)|ordering information|revision history|register map|package (?:outline|dimensions)|typical (?:application|characteristics))\b/i;
 
 /** The heading of a table that is no pinout. A terminal's number stands in none. */
 const headsOther = (line: Line): boolean =>

@@ -69,7 +69,7 @@ export function columnAt(x: number, edges: readonly number[]): number {
 export const cellLines = (words: readonly Word[], edges: readonly number[]): CellLine[] => linesOf(words).map((l) => cutLine(l, edges));
 
 const isDash = (text: string): boolean => readNumberCell(text).kind === 'none' && text !== '';
-const OPEN = /[,;&/–-]$/;
+const OPEN = /[,;&/–-]$|\s(?:to|and)$/;
 
 /** Columns that hold terminal numbers in most of their lines; in fewer of them where the heading says so (`said`). */
 export function keyColumns(lines: readonly { cells: string[] }[], columns: number, said: readonly number[] = []): number[] {
@@ -124,7 +124,11 @@ function sectionsOf(
   lines: readonly CellLine[],
   keys: readonly number[],
 ): { anchors: ReadonlySet<CellLine>; titles: ReadonlySet<CellLine>; sections: CellLine[][] } {
-  const isAnchored = lines.map((_, i) => isAnchor(lines, i, keys));
+  const isAnchored = withoutListed(
+    lines,
+    lines.map((_, i) => isAnchor(lines, i, keys)),
+    keys,
+  );
   const places = titlesIn(lines, keys, isAnchored);
   const sections: CellLine[][] = [];
   lines.forEach((line, i) => {
@@ -136,6 +140,23 @@ function sectionsOf(
     titles: new Set(lines.filter((_, i) => places.has(i))),
     sections,
   };
+}
+
+/**
+ * Numbers under each other beside the lines of one description, `17` next to `point for all`, are a list of one row: what every
+ * row has on its own line, its name and type, they have not.
+ */
+function withoutListed(lines: readonly CellLine[], isAnchored: boolean[], keys: readonly number[]): boolean[] {
+  const rows = lines.filter((_, i) => isAnchored[i]);
+  if (rows.length < 4) return isAnchored;
+  const lengthIn = (k: number) => rows.reduce((sum, l) => sum + l.cells[k]!.length, 0);
+  const full = lines[0]!.cells
+    .flatMap((_, k) => (!keys.includes(k) && rows.filter((l) => l.cells[k] !== '').length >= 0.8 * rows.length ? [k] : []))
+    .sort((a, b) => lengthIn(a) - lengthIn(b))
+    .slice(0, -1);
+  if (full.length === 0) return isAnchored;
+  const isListed = (l: CellLine, i: number) => i > 0 && l.base - lines[i - 1]!.base < 1.6 * l.size && full.every((k) => l.cells[k] === '');
+  return isAnchored.map((is, i) => is && !isListed(lines[i]!, i));
 }
 
 /** Lines above a first number tell that cells are centred; where too few lines follow for that, they stand on the last line. */
@@ -190,7 +211,9 @@ function isAnchor(lines: readonly CellLine[], at: number, keys: readonly number[
       .reverse()
       .find((l) => l.cells[k] !== '');
     const isNear = above !== undefined && line.base - above.base < 1.7 * line.size;
-    if (isNear && OPEN.test(above.cells[k]!) && readNumberCell(above.cells[k]!).kind !== 'none') return false;
+    const isOpen = isNear && OPEN.test(above.cells[k]!) && readNumberCell(above.cells[k]!).kind !== 'none';
+    // `Power and` over it is a title.
+    if (isOpen && !/^[A-Za-z]{3}/.test(above.cells[k]!)) return false;
   }
   const others = line.cells.filter((c, i) => c !== '' && !keys.includes(i));
   return others.length > 0 || !isTight;
@@ -234,8 +257,12 @@ function spacedBands(lines: readonly CellLine[], anchors: ReadonlySet<CellLine>,
     const counts = bands.map((band) => band.filter((l) => anchors.has(l)).length);
     if (!counts.every((n) => n <= 1) || !bands.some((band) => band.length > 1)) return [];
     // Text of an inner column that belongs to no row: its gap is one of lines and not of rows.
-    const orphans = bands.filter((band, i) => counts[i] === 0 && band.every((l) => l.cells[0] === '' && !titles.has(l))).length;
-    const isSure = ratio >= WIDER || (orphans === 0 && bands.filter((band) => band.length > 1).length > 2);
+    const isOpen = (l: CellLine) => !titles.has(l) && (l.cells[0] === '' || looksLikeNumbers(l.cells[0]!));
+    const orphans = bands.filter((band, i) => counts[i] === 0 && band.every(isOpen)).length;
+    const several = bands.filter((band) => band.length > 1);
+    // Numbers that would be left over otherwise.
+    const isListed = several.some((band) => band.some((l) => !anchors.has(l) && looksLikeNumbers(l.text)));
+    const isSure = ratio >= WIDER || (orphans === 0 && (isListed || several.length > 2));
     return isSure ? [{ bands, orphans }] : [];
   });
   return parted.reduce<(typeof parted)[number] | undefined>((a, b) => (a && a.orphans <= b.orphans ? a : b), undefined)?.bands;

@@ -60,9 +60,15 @@ export function settled(body: readonly Line[]): Line[] {
   }));
 }
 
-/** A line in capitals without a terminal's number: the title of a group, which runs over the columns. */
+/** A line in capitals, or one run of words, without a terminal's number: the title of a group, which runs over the columns. */
 const isTitle = ({ words }: Line): boolean =>
-  words.length > 1 && words.every((w) => !/[a-z]/.test(w.text) && !looksLikeNumbers(w.text)) && words.some((w) => /[A-Z]{4}/.test(w.text));
+  words.length > 1 &&
+  !words.some((w) => looksLikeNumbers(w.text)) &&
+  (words.every((w) => !/[a-z]/.test(w.text)) ? words.some((w) => /[A-Z]{4}/.test(w.text)) : isRunOfWords(words));
+
+/** `Power and ground`, set in one go: it begins with a word, and goes on as no sentence does. */
+const isRunOfWords = ([first, ...more]: readonly Word[]): boolean =>
+  /^[A-Z][a-z]/.test(first!.text) && more.length < 7 && more.every((w) => w.estimated && !w.first && !/[.,;:]$/.test(w.text));
 
 /** Where cells begin in many lines, by places that are no estimates, from left to right. */
 export function cellStarts(body: readonly Line[]): number[] {
