@@ -68,8 +68,12 @@ const fullLines = (lines: readonly Line[]): Line[] => {
 
 const inStrip = (line: Line, page: DocumentPage): boolean => line.base < STRIP * page.height || line.base > (1 - STRIP) * page.height;
 
+/** So many headings of a pin table, which stand over each of its pages, are no running head. */
+const HEADINGS = 3;
+
 const isFurniture = (line: Line, { page, lattices }: PageLines): boolean =>
   inStrip(line, page) &&
+  headingWorth(segmentsOf(line).map((s) => s.text)) < HEADINGS &&
   !lattices.some(
     (l) => line.base > l.ys[0]! && line.base < l.ys.at(-1)! && line.words.some((w) => w.x0 > l.xs[0]! - 2 && w.x1 < l.xs.at(-1)! + 2),
   );

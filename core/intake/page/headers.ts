@@ -64,12 +64,15 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
     if (most === 1 && hasNumber) continue;
     for (let depth = 1; depth <= most && at + depth <= lines.length; depth++) {
       const group = lines.slice(at, at + depth);
+      // A row of the table before brings nothing.
+      if (depth > 1 && hasNumber && !segmentsOf(first).some((s) => isHeading(s.text))) break;
       if (depth > 1 && (!goesOn(group) || isGroupTitle(group.at(-1)!, best))) break;
       const read = readHeads(group, gap, blank);
       // Lines far apart are one heading only where each brings columns that the other lacks.
       const alone = isFar(group) ? 1 + Math.max(best?.worth ?? 0, headingWorth(segmentsOf(group.at(-1)!, gap).map((s) => s.text))) : 0;
       // Two words near each other are a title more often than two headings.
-      const least = Math.max(most > 1 ? 2 : 3, alone);
+      const isTitle = blank === 0 && isMono && depth === 1 && segmentsOf(first).length === 1;
+      const least = Math.max(most > 1 && !isTitle ? 2 : 3, alone);
       // A typewritten blank parts headings only where that makes more of them plain.
       const isBetter = isMono && blank === 0 && best ? read.sure > best.sure : isMore(read, best);
       if (read.worth >= least && isBetter) {
@@ -278,7 +281,8 @@ function stack(lines: Segment[][]): Head[] {
     for (const seg of upper) {
       const under = heads.filter((h) => Math.min(h.x1, seg.x1) - Math.max(h.x0, seg.x0) > 0.5);
       // What stands over no column is a heading only if it says so: captions stand there too.
-      if (under.length === 0 && (isLine || isHeading(seg.text))) heads.push({ text: seg.text, x0: seg.x0, x1: seg.x1 });
+      if (under.length === 0 && (isLine || isHeading(seg.text)) && !isOverPair(seg, heads))
+        heads.push({ text: seg.text, x0: seg.x0, x1: seg.x1 });
       for (const h of under) {
         h.text = under.length > 1 && headingWorth([seg.text, h.text]) >= 2 ? h.text : over(seg.text, h.text);
         if (under.length === 1) {
@@ -289,6 +293,15 @@ function stack(lines: Segment[][]): Head[] {
     }
   }
   return heads.sort((a, b) => a.x0 - b.x0);
+}
+
+/** `Pin` in the middle over `No.` and `Name`, where it stands over the gap between them. */
+function isOverPair({ text, x0, x1 }: Segment, heads: readonly Head[]): boolean {
+  if (roleOfHeading(text) !== 'ambiguous') return false;
+  const before = heads.filter((h) => h.x1 <= x0).sort((a, b) => b.x1 - a.x1)[0];
+  const behind = heads.filter((h) => h.x0 >= x1).sort((a, b) => a.x0 - b.x0)[0];
+  const roles = [before, behind].map((h) => h && roleOfHeading(h.text));
+  return roles.includes('number') && roles.includes('name');
 }
 
 /** A heading's upper line and its lower one; `SOT-` over `23-5` is one word. */
