@@ -28,6 +28,8 @@ export interface OpenTable {
   size: number;
   /** The ruled table that it is the rest of. */
   of?: Chain;
+  /** The table of the same heading left of it, and where they part. */
+  beside?: { table: OpenTable; gutter: number };
 }
 
 /** Finds tables by their headings in a region's lines, and the rows that go on with a table of the region before. */
@@ -47,7 +49,9 @@ export function blocksIn(
       const before = open && isSame({ ...header, heads: header.heads.slice(0, header.heads.length / 2) }, open.header) ? open : undefined;
       const halves = beside.halves.map((half) => blocksIn(half, rules, before));
       blocks.push(...halves.flatMap((h) => h.blocks));
-      current = beside.end === lines.length ? halves.at(-1)!.open : undefined;
+      const [table, second] = halves.map((h) => h.open);
+      const stays = beside.end === lines.length && second ? second : undefined;
+      current = stays && table ? { ...stays, beside: { table, gutter: beside.halves[1]!.left } } : stays;
       at = beside.end;
       return;
     }
@@ -56,7 +60,12 @@ export function blocksIn(
     current = stays;
     at = end;
   };
-  if (open?.edges) {
+  const both = open?.beside && !headerAt(lines, 0) ? goOnBeside(region, rules, open) : undefined;
+  if (both) {
+    blocks.push(...both.blocks);
+    current = both.open;
+    at = both.end;
+  } else if (open?.edges) {
     const { edges, end } = continuation(lines, { ...open, edges: open.edges }, region.left);
     // Its last column is as wide as what stands here.
     edges[edges.length - 1] = Math.max(edges.at(-1)!, region.right);
@@ -106,15 +115,36 @@ function besideEachOther(region: Region, header: PageHeader, at: number, first: 
   const edges = edgesUnder(header, body, region.left, region.right);
   if (shareLines(body, edges, count)) return undefined;
   const gutter = edges[count]!;
-  const words = lines.slice(at, end).flatMap((l) => l.words);
+  return { end, halves: partedAt({ ...region, lines: lines.slice(at, end) }, gutter) };
+}
+
+/** A region left and right of a place, each with lines of its own. */
+function partedAt(region: Region, gutter: number): [Region, Region] {
+  const words = region.lines.flatMap((l) => l.words);
   const isLeft = (w: Word) => (w.x0 + w.x1) / 2 < gutter;
-  return {
-    end,
-    halves: [
-      { ...region, right: gutter, lines: linesOf(words.filter(isLeft)) },
-      { ...region, left: gutter, lines: linesOf(words.filter((w) => !isLeft(w))) },
-    ],
-  };
+  return [
+    { ...region, right: gutter, lines: linesOf(words.filter(isLeft)) },
+    { ...region, left: gutter, lines: linesOf(words.filter((w) => !isLeft(w))) },
+  ];
+}
+
+/** Two tables beside each other that both go on; undefined where either does not. */
+function goOnBeside(
+  region: Region,
+  rules: readonly Rule[],
+  open: OpenTable,
+): { blocks: Block[]; open: OpenTable | undefined; end: number } | undefined {
+  const { beside, ...own } = open;
+  const { table, gutter } = beside!;
+  const [left, right] = partedAt(region, gutter);
+  const [first, second] = [blocksIn(left, rules, table), blocksIn(right, rules, own)];
+  const blocks = [first, second].flatMap((h) => h.blocks.slice(0, 1).filter((b) => b.goesOn));
+  if (blocks.length < 2) return undefined;
+  const bottom = Math.max(...blocks.map(({ box }) => box[1] + box[3]));
+  const end = region.lines.findIndex((l) => l.base > bottom + 1);
+  if (end >= 0) return { blocks, end, open: undefined };
+  const stays = second.open && first.open ? { ...second.open, beside: { table: first.open, gutter } } : undefined;
+  return { blocks, end: region.lines.length, open: stays };
 }
 
 /** True where the rows of the second half stand on the lines of the first: one table, set in two stretches. */

@@ -74,12 +74,16 @@ function findHeaders(grid: Grid): Header[] {
   const headers: Header[] = [];
   for (let i = 0; i < grid.rows.length; i++) {
     const header = headerAt(grid, i);
-    if (!header) continue;
+    if (!header || (headers.length > 0 && areWords(header, headers[0]!))) continue;
     headers.push(header);
     i += header.depth - 1;
   }
   return headers;
 }
+
+/** The rest of a row, `port` under `Serial` and `function.` behind it, in which two words could be headings. */
+const areWords = ({ cells }: Header, first: Header): boolean =>
+  headingWorth(cells) < headingWorth(first.cells) && cells.every((c) => !/^[^a-z]/.test(c)) && first.cells.some((c) => /^[A-Z]/.test(c));
 
 /** A package's name that its narrow column broke: `SOT-` over `23-5`. */
 const unbroken = (row: GridRow): GridRow =>
