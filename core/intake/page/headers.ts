@@ -74,7 +74,7 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
       const isTitle = blank === 0 && isMono && depth === 1 && segmentsOf(first).length === 1;
       const least = Math.max(most > 1 && !isTitle ? 2 : 3, alone);
       // A typewritten blank parts headings only where that makes more of them plain.
-      const isBetter = isMono && blank === 0 && best ? read.sure > best.sure : isMore(read, best);
+      const isBetter = isMono && blank === 0 && best ? read.sure > best.sure : isMore(read, best) || isRestOf(group, gap, read, best);
       if (read.worth >= least && isBetter) {
         best = { at, depth, ...read };
         isTight = most === 1;
@@ -86,6 +86,17 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
   // Words parted because they are near to nothing else are no better than that.
   return byColumns && isMore(byColumns, isTight ? undefined : best) ? { at, depth: 1, ...byColumns } : best;
 }
+
+/** `functions` right under `Alternate`, which is a heading of the same kind without it: small letters go on, and rows begin with capitals. */
+const isRestOf = (group: readonly Line[], gap: number, read: Weight, best: PageHeader | undefined): boolean =>
+  best?.depth === group.length - 1 &&
+  dropOf(group) < TIGHT * group[0]!.size &&
+  segmentsOf(group.at(-1)!, gap).every((s) => /^[a-z(]/.test(s.text)) &&
+  read.worth === best.worth &&
+  read.sure === best.sure;
+
+/** How near the lines of one heading stand that is set without more white than text has, in font sizes. */
+const TIGHT = 1.45;
 
 /** How far, in points, a heading may stand from the left end of its cells. */
 const EXACT = 2;
