@@ -429,7 +429,8 @@ function blockOf(
   headLines: readonly Line[] = [],
 ): Block {
   const own = body.map((l) => cutLine(within(l, edges), edges)).filter((l) => l.cells.some((c) => c !== ''));
-  const rows: PageRowAt[] = rowsFrom(own, keys, ruledBetween(rules, edges), wentOn);
+  const groups = header?.heads.flatMap((h, i) => (roleOfHeading(h.text) === 'group' ? [i] : []));
+  const rows: PageRowAt[] = rowsFrom(own, keys, ruledBetween(rules, edges), wentOn, groups);
   const boxes = [...headLines, ...body].flatMap((l) => within(l, edges).words.map(boxOf)) as Box[];
   if (header)
     rows.unshift({ cells: header.heads.map((h) => h.text), boxes: header.heads.map(() => undefined), crossed: false, apart: false });

@@ -1,6 +1,7 @@
 import { looksLikeNumbers, readNumberCell } from '../table/numbers';
 import { unite, type Box } from '../table/box';
 import { linesOf, textOf, usualGap, type Line } from './lines';
+import { labelColumn, labelled, labelsIn } from './labels';
 import { titlesIn } from './titles';
 import { boxOf, type Word } from './words';
 
@@ -90,9 +91,27 @@ export function keyColumns(lines: readonly { cells: string[] }[], columns: numbe
  * above them, unless lines stand before the first anchor: then cells are centred, and each anchor has as many lines
  * above as below, or they stand on the row's last line, which is the anchor. `rules` are the heights of lines ruled between
  * rows, which tell best. Where a table goes on, `align` says how its cells stand: the rest of the row before may be above the
- * first anchor.
+ * first anchor. `groups` are columns whose texts may stand once for several rows.
  */
-export function rowsFrom(lines: readonly CellLine[], keys: readonly number[], rules: readonly number[] = [], align?: Align): PageRow[] {
+export function rowsFrom(
+  lines: readonly CellLine[],
+  keys: readonly number[],
+  rules: readonly number[] = [],
+  align?: Align,
+  groups: readonly number[] = [],
+): PageRow[] {
+  const { anchors } = sectionsOf(lines, keys);
+  const column = labelColumn(lines, groups, anchors);
+  if (column === undefined) return bandsOf(lines, keys, rules, align);
+  const others = lines.flatMap((l): CellLine[] => {
+    const cells = l.cells.map((c, k) => (k === column ? '' : c));
+    return cells.every((c) => c === '') ? [] : [{ ...l, cells, boxes: l.boxes.map((b, k) => (k === column ? undefined : b)) }];
+  });
+  const rows = bandsOf(others, keys, rules, align);
+  return labelled(rows, labelsIn(lines, column, anchors), column, lines[0]!.size) ?? bandsOf(lines, keys, rules, align);
+}
+
+function bandsOf(lines: readonly CellLine[], keys: readonly number[], rules: readonly number[], align: Align | undefined): PageRow[] {
   if (lines.length === 0) return [];
   const { anchors, titles, sections } = sectionsOf(lines, keys);
   const parted = ruledBands(lines, anchors, rules) ?? spacedBands(lines, anchors, titles);

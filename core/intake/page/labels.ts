@@ -1,0 +1,83 @@
+import { looksLikeNumbers } from '../table/numbers';
+import { unite, type Box } from '../table/box';
+import type { CellLine, PageRow } from './rows';
+
+/** A text that stands once for several rows beside it, in the middle of them or on the last one's line. */
+interface Label {
+  text: string;
+  box: Box;
+}
+
+/** Labels are short; so many of them beside fewer rows are names. */
+const [LONGEST, MOST] = [32, 0.75];
+/** How far a label may stand off the middle of its rows, in font sizes. */
+const OFF = 0.75;
+
+/**
+ * The one of the columns whose cells were merged over several rows and do not stand beside the first of them: few of the rows
+ * have a text there, and one stands beside no number, or the first row has none. `anchors` are the lines with a number.
+ */
+export function labelColumn(lines: readonly CellLine[], columns: readonly number[], anchors: ReadonlySet<CellLine>): number | undefined {
+  const first = lines.find((l) => anchors.has(l));
+  if (!first || anchors.size < 4) return undefined;
+  return columns.find((k) => {
+    const own = lines.filter((l) => l.cells[k] !== '');
+    const beside = own.filter((l) => anchors.has(l)).length;
+    const isShort = own.every((l) => l.cells[k]!.length <= LONGEST && !looksLikeNumbers(l.cells[k]!));
+    const isAlone = own.some((l) => !anchors.has(l) && l.cells.filter((c) => c !== '').length === 1);
+    return own.length > 1 && isShort && beside < MOST * anchors.size && (isAlone || first.cells[k] === '');
+  });
+}
+
+/** The labels of a column: lines of one stand near each other, and not both beside a number. */
+export function labelsIn(lines: readonly CellLine[], column: number, anchors: ReadonlySet<CellLine>): Label[] {
+  const labels: Label[] = [];
+  let before: CellLine | undefined;
+  for (const line of lines) {
+    const [text, box] = [line.cells[column]!, line.boxes[column]];
+    if (text === '' || !box) continue;
+    const last = labels.at(-1);
+    const goesOn = last && before && line.base - before.base < 1.4 * line.size && !(anchors.has(before) && anchors.has(line));
+    if (goesOn) labels[labels.length - 1] = { text: `${last.text} ${text}`, box: unite([last.box, box])! };
+    else labels.push({ text, box });
+    before = line;
+  }
+  return labels;
+}
+
+/**
+ * The rows with each label in the first of those that it stands for; undefined where the labels are neither in the middle of
+ * rows that follow each other without a gap, nor all beside the last of them.
+ */
+export function labelled(rows: readonly PageRow[], labels: readonly Label[], column: number, size: number): PageRow[] | undefined {
+  const numbered = rows.flatMap((row, at) =>
+    row.cells.some(looksLikeNumbers) ? [{ at, box: unite(row.boxes.flatMap((b) => (b ? [b] : [])))! }] : [],
+  );
+  const starts = startsOf(numbered.map((r) => r.box), labels, size, 'middle') ?? startsOf(numbered.map((r) => r.box), labels, size, 'bottom'); // prettier-ignore
+  if (!starts) return undefined;
+  const of = new Map(starts.map((start, i) => [numbered[start]!.at, labels[i]!]));
+  return rows.map((row, at) => {
+    const label = of.get(at);
+    if (!label) return row;
+    const put = <T>(list: readonly T[], value: T): T[] => list.map((own, k) => (k === column ? value : own));
+    return { ...row, cells: put(row.cells, label.text), boxes: put<Box | undefined>(row.boxes, label.box) };
+  });
+}
+
+/** The first row of each label; undefined where they do not come out even. */
+function startsOf(rows: readonly Box[], labels: readonly Label[], size: number, place: 'middle' | 'bottom'): number[] | undefined {
+  const bottoms = rows.map(([, y, , height]) => y + height);
+  const starts: number[] = [];
+  let from = 0;
+  for (const { box } of labels) {
+    if (from >= rows.length) return undefined;
+    const bottom = box[1] + box[3];
+    const wanted = place === 'bottom' ? bottom : box[1] + bottom - rows[from]![1];
+    const off = bottoms.map((y, i) => (i < from ? Infinity : Math.abs(y - wanted)));
+    const last = off.indexOf(Math.min(...off));
+    if (off[last]! > OFF * size) return undefined;
+    starts.push(from);
+    from = last + 1;
+  }
+  return from === rows.length ? starts : undefined;
+}
