@@ -131,7 +131,7 @@ function bandsOf(lines: readonly CellLine[], keys: readonly number[], rules: rea
     if (isAlone && row.crossed && lone.length === 1 && /^[A-Z][^.;,]{2,40}$/.test(lone[0]!))
       return [{ ...overColumns(row, lone[0]!), apart: gap > 2.1 * pitch }];
     if (whole !== undefined && whole.length <= 60) return [{ ...overColumns(row, whole), apart: gap > 2.1 * pitch }];
-    return [{ ...(isOwn ? asHeading(row) : row), apart: gap > 2.1 * pitch }];
+    return [{ ...(isOwn && !isOfText(lines, first) ? asHeading(row) : row), apart: gap > 2.1 * pitch }];
   });
 }
 
@@ -188,6 +188,20 @@ function alignOf(sections: readonly CellLine[][], anchors: ReadonlySet<CellLine>
 
 /** Set in capitals, as titles of groups are. */
 const isCapital = (text = ''): boolean => /[A-Z]{3}/.test(text) && !/[a-z]/.test(text);
+
+/** A line of a text that goes on above or below it: it begins with a small letter, or where a line of several words right beside it does. */
+function isOfText(lines: readonly CellLine[], at: number): boolean {
+  const line = lines[at]!;
+  if (/^[a-z]/.test(line.text)) return true;
+  const k = line.cells.findIndex((c) => c !== '');
+  return [lines[at - 1], lines[at + 1]].some(
+    (l) =>
+      l !== undefined &&
+      Math.abs(l.base - line.base) < 1.35 * line.size &&
+      l.cells[k]!.split(' ').length > 2 &&
+      Math.abs((l.boxes[k]?.[0] ?? 0) - line.x0) < 1.5,
+  );
+}
 
 /** A lone text in a row of its own is a group's heading wherever it stands: centred ones are over an inner column. */
 function asHeading(row: Omit<PageRow, 'apart'>): Omit<PageRow, 'apart'> {

@@ -103,7 +103,8 @@ export function gather(rows: readonly GridRow[], context: Context, taken: Set<nu
 function standsOnce(rows: readonly GridRow[], at: number): boolean {
   if (at < 0) return false;
   const groups = rows.map((r) => r.cells[at]?.trim() ?? '').filter((g) => g !== '');
-  return groups.length > 1 && groups.length < 0.7 * rows.length && new Set(groups).size === groups.length;
+  // One may stand again where the table goes on on the next page.
+  return groups.length > 1 && groups.length < 0.7 * rows.length && new Set(groups).size >= 0.8 * groups.length;
 }
 
 /** True where a cell goes on from a row above: ruled pages have its text in each row, sheets in the first. */
