@@ -9,7 +9,7 @@ import { headerAt, type PageHeader } from './headers';
 import { linesOf, segmentFrom, segmentsOf, textOf, type Line } from './lines';
 import type { Rule } from './page';
 import type { Region } from './regions';
-import { alignIn, cutLine, keyColumns, rowsFrom, type Align, type CellLine } from './rows';
+import { alignIn, cutLine, keyColumns, rowsFrom, type Align, type CellLine, type Layout } from './rows';
 import { settled } from './starts';
 import { boxOf, isLongName, type Word } from './words';
 
@@ -429,8 +429,8 @@ function blockOf(
   headLines: readonly Line[] = [],
 ): Block {
   const own = body.map((l) => cutLine(within(l, edges), edges)).filter((l) => l.cells.some((c) => c !== ''));
-  const groups = header?.heads.flatMap((h, i) => (roleOfHeading(h.text) === 'group' ? [i] : []));
-  const rows: PageRowAt[] = rowsFrom(own, keys, ruledBetween(rules, edges), wentOn, groups);
+  const groups = header?.heads.flatMap((h, i) => (roleOfHeading(h.text) === 'group' ? [i] : [])) ?? [];
+  const rows: PageRowAt[] = rowsFrom(own, { keys, groups, ...ruledOver(rules, edges, own), align: wentOn });
   const boxes = [...headLines, ...body].flatMap((l) => within(l, edges).words.map(boxOf)) as Box[];
   if (header)
     rows.unshift({ cells: header.heads.map((h) => h.text), boxes: header.heads.map(() => undefined), crossed: false, apart: false });
@@ -449,18 +449,18 @@ const within = (line: Line, edges: readonly number[]): Line => ({
   words: line.words.filter((w) => (w.x0 + w.x1) / 2 > edges[0]! - 2 && (w.x0 + w.x1) / 2 < edges.at(-1)! + 2),
 });
 
-/** Heights of lines that are ruled over most of the table's width. */
-function ruledBetween(rules: readonly Rule[], edges: readonly number[]): number[] {
+/** Heights of lines that are ruled over most of the table's width, and from where to where those run that part its lines. */
+function ruledOver(rules: readonly Rule[], edges: readonly number[], lines: readonly CellLine[]): Pick<Layout, 'rules' | 'width'> {
   const [left, right] = [edges[0]!, edges.at(-1)!];
-  const byHeight = new Map<number, number>();
+  const byHeight = new Map<number, Rule[]>();
   for (const r of rules) {
-    if (r.y1 !== r.y2) continue;
-    const length = Math.min(r.x2, right) - Math.max(r.x1, left);
-    const y = Math.round(r.y1);
-    if (length > 0) byHeight.set(y, (byHeight.get(y) ?? 0) + length);
+    if (r.y1 !== r.y2 || Math.min(r.x2, right) <= Math.max(r.x1, left)) continue;
+    byHeight.set(Math.round(r.y1), [...(byHeight.get(Math.round(r.y1)) ?? []), r]);
   }
-  return [...byHeight]
-    .filter(([, length]) => length > 0.55 * (right - left))
-    .map(([y]) => y)
-    .sort((a, b) => a - b);
+  const lengthOf = (r: Rule) => Math.min(r.x2, right) - Math.max(r.x1, left);
+  const wide = [...byHeight].filter(([, of]) => of.reduce((sum, r) => sum + lengthOf(r), 0) > 0.55 * (right - left));
+  const heights = wide.map(([y]) => y).sort((a, b) => a - b);
+  const [top, bottom] = [(lines[0]?.base ?? 0) - 2 * (lines[0]?.size ?? 9), lines.at(-1)?.base ?? 0];
+  const own = wide.filter(([y]) => y > top && y < bottom).flatMap(([, of]) => of);
+  return { rules: heights, ...(own.length > 0 ? { width: [Math.min(...own.map((r) => r.x1)), Math.max(...own.map((r) => r.x2))] } : {}) };
 }

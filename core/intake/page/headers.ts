@@ -1,4 +1,4 @@
-import { headingWorth, isHeading, isPackageName, packageIn, roleOfHeading } from '../table/headings';
+import { headingWorth, isHeading, isOfPackage, isPackageName, packageIn, roleOfHeading } from '../table/headings';
 import { looksLikeTerminal } from '../table/numbers';
 import { segmentFrom, segmentsOf, textOf, type Line, type Segment } from './lines';
 import { cellStarts, OFF } from './starts';
@@ -110,10 +110,12 @@ function readHeadsOver(line: Line, below: readonly Line[]): Omit<PageHeader, 'at
   if (words.length < 3 || words.filter((w) => isHeading(w.text)).length < 2) return undefined;
   const isParted = (i: number) => i === 0 || words[i]!.x0 - words[i - 1]!.x1 > GAPS[0]![0] * size;
   const begins = new Set(words.flatMap((_, i) => (isParted(i) ? [i] : [])));
+  const isWhole = segmentsOf(line, GAPS[0]![0]).flatMap((s) => s.words.map(() => roleOfHeading(s.text) === 'number'));
   for (const start of cellStarts(below)) {
     const off = words.map((w) => Math.abs(w.x0 - start));
     const nearest = off.indexOf(Math.min(...off));
-    const isEstimate = words[nearest]!.estimated && !words[nearest]!.first;
+    // `Pin No.` is one heading, unless cells begin right under its second word.
+    const isEstimate = words[nearest]!.estimated && !words[nearest]!.first && !isWhole[nearest];
     if (off[nearest]! < (isEstimate ? OFF * size : EXACT)) begins.add(nearest);
   }
   return begins.size < 3 ? undefined : weighed(partedAt(words, (i) => begins.has(i)));
@@ -142,13 +144,15 @@ function partedAt(words: readonly Word[], isFirst: (i: number) => boolean): Segm
   return from.map((first, k) => segmentFrom(words.slice(first, from[k + 1])));
 }
 
+const roleOf = (text: string) => roleOfHeading(text) ?? (isOfPackage(text) ? 'number' : undefined);
+
 function weighed(heads: Head[]): Omit<PageHeader, 'at' | 'depth'> {
   const texts = heads.map((h) => h.text);
   return {
     heads,
     // `PIN A1, A2,`: a list of terminals below a heading belongs to the first row.
     worth: texts.some((t) => /\b[A-Z]{0,2}\d+,/.test(t) && !packageIn(t)) ? 0 : headingWorth(texts),
-    sure: new Set(texts.map(roleOfHeading).filter((role) => role !== undefined && role !== 'ambiguous')).size,
+    sure: new Set(texts.map(roleOf).filter((role) => role !== undefined && role !== 'ambiguous')).size,
     unclosed: texts.filter((t) => /\([^)]*$|[A-Z]-$/.test(t)).length,
   };
 }

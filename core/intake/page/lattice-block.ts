@@ -97,7 +97,7 @@ function splitBand(own: readonly Cell[], row: number, { xs, ys }: Lattice, words
   const numbered = lines.filter((l, i) => keys.some((k) => looksLikeNumbers(l.cells[k]!) && !/[,;&]$/.test(lines[i - 1]?.cells[k] ?? '')));
   const tall = ys[row + 1]! - ys[row]!;
   if (anchors.length < 2 || anchors.length < numbered.length || tall < 1.5 * lines[0]!.size) return undefined;
-  return rowsFrom(lines, keys);
+  return rowsFrom(lines, { keys });
 }
 
 /** A number with a name beside it; names such as A0 and NO1 read as balls too. */

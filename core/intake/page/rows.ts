@@ -84,38 +84,46 @@ export function keyColumns(lines: readonly { cells: string[] }[], columns: numbe
   });
 }
 
+/** What is known of a table before its lines are put together to rows. */
+export interface Layout {
+  /** The columns that hold numbers. */
+  keys: readonly number[];
+  /** Columns whose texts may stand once for several rows. */
+  groups?: readonly number[];
+  /** The heights of lines ruled between rows. */
+  rules?: readonly number[];
+  /** The left and right end of the lines ruled over the table. */
+  width?: [left: number, right: number] | undefined;
+  /** Where a table goes on: how its cells stand. */
+  align?: Align | undefined;
+}
+
 /**
  * Puts text lines together to rows. A row has one line with a number, its anchor, and lines that go on with its cells.
  *
- * Where row gaps are wider than line gaps, the gaps tell. Where all lines are evenly spaced, lines follow the anchor
- * above them, unless lines stand before the first anchor: then cells are centred, and each anchor has as many lines
- * above as below, or they stand on the row's last line, which is the anchor. `rules` are the heights of lines ruled between
- * rows, which tell best. Where a table goes on, `align` says how its cells stand: the rest of the row before may be above the
- * first anchor. `groups` are columns whose texts may stand once for several rows.
+ * Ruled lines between rows tell best. Where row gaps are wider than line gaps, the gaps tell. Where all lines are evenly
+ * spaced, lines follow the anchor above them, unless lines stand before the first anchor: then cells are centred, and each
+ * anchor has as many lines above as below, or they stand on the row's last line, which is the anchor. Where a table goes on,
+ * that is known: the rest of the row before may be above the first anchor.
  */
-export function rowsFrom(
-  lines: readonly CellLine[],
-  keys: readonly number[],
-  rules: readonly number[] = [],
-  align?: Align,
-  groups: readonly number[] = [],
-): PageRow[] {
-  const { anchors } = sectionsOf(lines, keys);
-  const column = labelColumn(lines, groups, anchors);
-  if (column === undefined) return bandsOf(lines, keys, rules, align);
+export function rowsFrom(lines: readonly CellLine[], layout: Layout): PageRow[] {
+  const { anchors } = sectionsOf(lines, layout);
+  const column = labelColumn(lines, layout.groups ?? [], anchors);
+  if (column === undefined) return bandsOf(lines, layout);
   const others = lines.flatMap((l): CellLine[] => {
     const cells = l.cells.map((c, k) => (k === column ? '' : c));
     return cells.every((c) => c === '') ? [] : [{ ...l, cells, boxes: l.boxes.map((b, k) => (k === column ? undefined : b)) }];
   });
-  const rows = bandsOf(others, keys, rules, align);
-  return labelled(rows, labelsIn(lines, column, anchors), column, lines[0]!.size) ?? bandsOf(lines, keys, rules, align);
+  const rows = bandsOf(others, layout);
+  return labelled(rows, labelsIn(lines, column, anchors), column, lines[0]!.size) ?? bandsOf(lines, layout);
 }
 
-function bandsOf(lines: readonly CellLine[], keys: readonly number[], rules: readonly number[], align: Align | undefined): PageRow[] {
+function bandsOf(lines: readonly CellLine[], layout: Layout): PageRow[] {
   if (lines.length === 0) return [];
-  const { anchors, titles, sections } = sectionsOf(lines, keys);
+  const { anchors, titles, sections } = sectionsOf(lines, layout);
+  const { rules = [], align = alignOf(sections, anchors) } = layout;
   const parted = ruledBands(lines, anchors, rules) ?? spacedBands(lines, anchors, titles);
-  const bands = parted ?? sections.flatMap((s) => (titles.has(s[0]!) ? [s] : followed(s, anchors, align ?? alignOf(sections, anchors))));
+  const bands = parted ?? sections.flatMap((s) => (titles.has(s[0]!) ? [s] : followed(s, anchors, align)));
   const pitch = usualGap(lines);
   return bands.flatMap((band): PageRow[] => {
     const first = lines.indexOf(band[0]!);
@@ -141,14 +149,14 @@ export type Align = 'top' | 'middle' | 'bottom';
 /** Lines with a number, those that are the title of a group, and the stretches between these; a title is a stretch of its own. */
 function sectionsOf(
   lines: readonly CellLine[],
-  keys: readonly number[],
+  { keys, width }: Layout,
 ): { anchors: ReadonlySet<CellLine>; titles: ReadonlySet<CellLine>; sections: CellLine[][] } {
   const isAnchored = withoutListed(
     lines,
     lines.map((_, i) => isAnchor(lines, i, keys)),
     keys,
   );
-  const places = titlesIn(lines, keys, isAnchored);
+  const places = titlesIn(lines, keys, isAnchored, width);
   const sections: CellLine[][] = [];
   lines.forEach((line, i) => {
     if (i === 0 || places.has(i) || places.has(i - 1)) sections.push([line]);
@@ -362,7 +370,7 @@ function hasAbove(lines: readonly CellLine[], anchors: ReadonlySet<CellLine>): b
 
 /** The same for lines that are not looked over for their numbers yet. */
 export function alignIn(lines: readonly CellLine[], keys: readonly number[]): Align {
-  const { anchors, titles, sections } = sectionsOf(lines, keys);
+  const { anchors, titles, sections } = sectionsOf(lines, { keys });
   return alignOf(
     sections.filter((s) => !titles.has(s[0]!)),
     anchors,

@@ -13,9 +13,14 @@ const ENOUGH = 0.4;
 /**
  * The lines that hold the title of a group and nothing else, by their places: words over a column of numbers, or a lone text
  * that stands neither where its column's cells begin nor where they end or have their middle, but in the table's middle, or
- * with others of its kind about one middle.
+ * with others of its kind about one middle. `width` is what lines are ruled over, where there are any.
  */
-export function titlesIn(lines: readonly CellLine[], keys: readonly number[], anchors: readonly boolean[]): ReadonlySet<number> {
+export function titlesIn(
+  lines: readonly CellLine[],
+  keys: readonly number[],
+  anchors: readonly boolean[],
+  width?: readonly [left: number, right: number],
+): ReadonlySet<number> {
   const rows = lines.filter((l) => l.cells.filter((c) => c !== '').length > 1 && !l.isOne);
   if (rows.length < 2) return new Set();
   const isFree = lines.map((l, i) => !anchors[i] && l.isOne && isTitle(l) && anchors.indexOf(true, i) > i);
@@ -29,8 +34,7 @@ export function titlesIn(lines: readonly CellLine[], keys: readonly number[], an
     const isOver = l.cells.filter((c) => c !== '').length > 1;
     return near(l.x0, own.start) || (!isOver && (near((l.x0 + l.x1) / 2, own.middle) || near(l.x1, own.end)));
   };
-  const left = Math.min(...rows.map((l) => l.x0));
-  const right = Math.max(...lines.map((l) => l.x1));
+  const [left, right] = width ?? [Math.min(...rows.map((l) => l.x0)), Math.max(...lines.map((l) => l.x1))];
   const strays = lines.flatMap((l, i) => (isFree[i] && !fits(l) ? [i] : []));
   const middleOf = (i: number) => (lines[i]!.x0 + lines[i]!.x1) / 2;
   const isAmongOthers = (i: number) =>
