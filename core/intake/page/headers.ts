@@ -168,11 +168,16 @@ function goesOn(group: readonly Line[]): boolean {
   return !isFar(group) || isOnlyHeads(group.at(-2)!);
 }
 
-/** A lone text of several words left of all headings is the title of the first group of rows. */
-const isGroupTitle = (line: Line, above: PageHeader | undefined): boolean => {
+/** A lone text of several words, left of all headings or such that it makes none of what stands over it, is the title of the first group of rows. */
+function isGroupTitle(line: Line, above: PageHeader | undefined): boolean {
   const [only, ...more] = segmentsOf(line);
-  return more.length === 0 && above !== undefined && above.worth >= 3 && only!.words.length > 1 && only!.x1 < above.heads[0]!.x0;
-};
+  if (more.length > 0 || above === undefined || above.worth < 3 || only!.words.length < 2) return false;
+  if (only!.x1 < above.heads[0]!.x0) return true;
+  const { text, x0, x1 } = only!;
+  const under = above.heads.filter((h) => Math.min(h.x1, x1) - Math.max(h.x0, x0) > 0.5);
+  const isNone = (heading: string) => roleOfHeading(heading) === undefined && packageIn(heading) === undefined;
+  return /^[A-Z][a-z]/.test(text) && isNone(text) && under.every((h) => isNone(over(h.text, text)));
+}
 
 /** How tall a heading may be, in font sizes. Its cells are centred, each by itself, so that its lines can be many. */
 const TALLEST = 5.5;

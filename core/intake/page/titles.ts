@@ -7,8 +7,8 @@ const TITLE = /^[A-Z][^.;,:]{2,47}$/;
 const NAME = /^[A-Z0-9_/[\]:–-]*[\d_][A-Z0-9_/[\]:–-]*$/;
 /** Places nearer than this are one, in points; and how far a text may stand from where its column's cells do. */
 const [SAME, NEAR] = [1.5, 2.5];
-/** So much of a column's cells tell how it is aligned. */
-const ENOUGH = 0.4;
+/** So many of a column's cells tell how it is aligned, and as many nearly of those that the best way has. */
+const [ENOUGH, NEARLY] = [0.4, 0.9];
 
 /**
  * The lines that hold the title of a group and nothing else, by their places: words over a column of numbers, or a lone text
@@ -55,14 +55,18 @@ interface Places {
   end: number | undefined;
 }
 
-/** Where a column's cells begin, have their middle and end, as far as enough of them agree; undefined of too few cells. */
+/** Where a column's cells begin, have their middle or end, by what most of them agree in; undefined of too few cells. */
 function placesOf(boxes: readonly Box[]): Places | undefined {
   if (boxes.length < 3) return undefined;
-  const most = (of: (box: Box) => number): number | undefined => {
+  const most = (of: (box: Box) => number): { at: number; count: number } => {
     const places = boxes.map(of).sort((a, b) => a - b);
     const near = places.map((x) => places.filter((y) => Math.abs(y - x) < SAME).length);
-    const best = Math.max(...near);
-    return best >= ENOUGH * boxes.length ? places[near.indexOf(best)] : undefined;
+    const count = Math.max(...near);
+    return { at: places[near.indexOf(count)]!, count };
   };
-  return { start: most(([x]) => x), middle: most(([x, , width]) => x + width / 2), end: most(([x, , width]) => x + width) };
+  const [start, middle, end] = [most(([x]) => x), most(([x, , width]) => x + width / 2), most(([x, , width]) => x + width)];
+  const best = Math.max(start.count, middle.count, end.count);
+  const told = ({ at, count }: { at: number; count: number }) =>
+    count >= ENOUGH * boxes.length && count >= NEARLY * best ? at : undefined;
+  return { start: told(start), middle: told(middle), end: told(end) };
 }
