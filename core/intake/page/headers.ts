@@ -1,4 +1,4 @@
-import { headingWorth, isHeading, isOfPackage, isPackageName, packageIn, roleOfHeading } from '../table/headings';
+import { headingWorth, headsOnlyOther, isHeading, isOfPackage, isPackageName, packageIn, roleOfHeading } from '../table/headings';
 import { looksLikeTerminal } from '../table/numbers';
 import { segmentFrom, segmentsOf, textOf, type Line, type Segment } from './lines';
 import { cellStarts, OFF } from './starts';
@@ -66,6 +66,8 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
       const group = lines.slice(at, at + depth);
       // A row of the table before brings nothing.
       if (depth > 1 && hasNumber && !segmentsOf(first).some((s) => isHeading(s.text))) break;
+      // A title makes no pinout's heading of that of another table.
+      if (depth > 1 && headsOnlyOther(segmentsOf(group.at(-1)!, gap).map((s) => s.text))) break;
       if (depth > 1 && (!goesOn(group) || isGroupTitle(group.at(-1)!, best))) break;
       const read = readHeads(group, gap, blank);
       // Lines far apart are one heading only where each brings columns that the other lacks.

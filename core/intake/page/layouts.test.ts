@@ -5,7 +5,8 @@ import { across, down, text } from './page.samples';
 
 /**
  * Pages as datasheets are set, put together at random: columns in several orders under usual headings, ruled or not, cells
- * at the top or each in the middle, lists of numbers, titles of groups, prose and another table above, notes below, over
+ * at the top, in the middle or on the last line, lists of numbers, titles of groups at the left or in the middle, prose and
+ * another table above, notes or another table below, over
  * several pages with the heading repeated or not. Each terminal is read, or something says that it may be missing or wrong.
  */
 type Column = 'number' | 'name' | 'type' | 'description';
@@ -36,13 +37,16 @@ const ORDERS: Column[][] = [
 ];
 const PROSE = ['All voltages are given against ground unless it is said otherwise.', 'Keep the loop of the supply short and wide.'];
 const RATINGS = [['Symbol', 'Parameter', 'Min', 'Max', 'Unit'], ['VDD', 'Supply', '1.7', '3.6', 'V'], ['TA', 'Ambient', '-40', '85', '°C']]; // prettier-ignore
+const OTHER = [['Revision history'], ['Revision', 'Date', 'Description'], ['A', 'March 2025', 'First issue'], ['B', 'June 2025', 'Pin 7 renamed']]; // prettier-ignore
 /** Where a page's text begins and ends, in points. */
 const [TOP, BOTTOM] = [60, 790];
 
 const layout = fc.record({
   columns: fc.constantFrom(...ORDERS),
   rules: fc.constantFrom('all', 'rows', 'head', 'none' as const),
-  isMiddle: fc.boolean(),
+  align: fc.constantFrom('top', 'middle', 'bottom' as const),
+  isTitleCentred: fc.boolean(),
+  hasOtherBelow: fc.boolean(),
   size: fc.constantFrom(7.5, 8, 9, 10),
   lead: fc.constantFrom(1.1, 1.2, 1.35),
   pad: fc.constantFrom(2, 3.5, 5),
@@ -108,9 +112,10 @@ function print(l: Layout, rows: readonly Row[]): DocumentPage[] {
   };
   const endPage = () => pages.push({ number: pages.length + 1, width: 595, height: 842, runs, rules: lines });
   const cellsOf = (texts: string[]) => texts.map((t, i) => wrap(t, xs[i + 1]! - xs[i]! - 2 * pad, size));
-  const put = (cells: string[][], height: number, isMiddle: boolean) =>
+  const put = (cells: string[][], height: number, align: Layout['align']) =>
     cells.forEach((cell, i) => {
-      const off = isMiddle ? (height - 2 * pad - cell.length * lead) / 2 : 0;
+      const room = height - 2 * pad - cell.length * lead;
+      const off = { top: 0, middle: room / 2, bottom: room }[align];
       cell.forEach((t, k) => runs.push(text(xs[i]! + pad, y + pad + off + size * 0.8 + k * lead, t, size)));
     });
   const heightOf = (cells: string[][]) => Math.max(...cells.map((c) => c.length)) * lead + 2 * pad;
@@ -119,7 +124,7 @@ function print(l: Layout, rows: readonly Row[]): DocumentPage[] {
     const height = heightOf(cells);
     top = y;
     if (rules !== 'none') for (const at of [y, y + height]) line(at);
-    put(cells, height, false);
+    put(cells, height, 'top');
     y += height;
   };
   const close = () => {
@@ -147,13 +152,17 @@ function print(l: Layout, rows: readonly Row[]): DocumentPage[] {
     const cells = 'group' in row ? [] : cellsOf(columns.map((c) => row[c]));
     const height = 'group' in row ? lead + 2 * pad : heightOf(cells);
     if (y + height + ('group' in row ? 40 : 0) > BOTTOM) turn();
-    if ('group' in row) runs.push(text(xs[0]! + pad, y + pad + size * 0.8, row.group, size));
-    else put(cells, height, l.isMiddle);
+    const groupAt = (title: string) => (l.isTitleCentred ? (xs[0]! + xs.at(-1)! - title.length * size * ADVANCE) / 2 : xs[0]! + pad);
+    if ('group' in row) runs.push(text(groupAt(row.group), y + pad + size * 0.8, row.group, size));
+    else put(cells, height, l.align);
     y += height;
     if (rules === 'all' || rules === 'rows') line(y);
   }
   close();
-  if (l.hasNote && y < BOTTOM - 30) runs.push(text(50, y + 14, '(1) I = input, O = output, I/O = bidirectional, P = power, G = ground', 7));
+  for (const [k, r] of (l.hasOtherBelow && y < BOTTOM - 80 ? OTHER : []).entries())
+    r.forEach((t, i) => runs.push(text(50 + i * 120, y + 30 + k * 14, t, size)));
+  if (l.hasNote && !l.hasOtherBelow && y < BOTTOM - 30)
+    runs.push(text(50, y + 14, '(1) I = input, O = output, I/O = bidirectional, P = power, G = ground', 7));
   endPage();
   return pages;
 }

@@ -178,7 +178,7 @@ function withoutListed(lines: readonly CellLine[], isAnchored: boolean[], keys: 
   if (rows.length < 4) return isAnchored;
   const lengthIn = (k: number) => rows.reduce((sum, l) => sum + l.cells[k]!.length, 0);
   const full = lines[0]!.cells
-    .flatMap((_, k) => (!keys.includes(k) && rows.filter((l) => l.cells[k] !== '').length >= 0.8 * rows.length ? [k] : []))
+    .flatMap((_, k) => (!keys.includes(k) && rows.filter((l) => l.cells[k] !== '').length >= 0.7 * rows.length ? [k] : []))
     .sort((a, b) => lengthIn(a) - lengthIn(b))
     .slice(0, -1);
   if (full.length === 0) return isAnchored;

@@ -30,7 +30,8 @@ export function titlesIn(
     const at = l.cells.findIndex((c) => c !== '');
     const near = (x: number, known: number | undefined) => known !== undefined && Math.abs(x - known) < NEAR;
     const own = places[at]!;
-    if (!own) return true;
+    // Of a column with a cell or two nothing is known; a text in the very middle of ruled lines is no part of it.
+    if (!own) return width === undefined;
     const isOver = l.cells.filter((c) => c !== '').length > 1;
     return near(l.x0, own.start) || (!isOver && (near((l.x0 + l.x1) / 2, own.middle) || near(l.x1, own.end)));
   };

@@ -200,7 +200,9 @@ function isWithinPages(grid: Grid, above: readonly GridRow[], from: number, unti
   return at >= 0 && grid.rows.slice(from, Math.min(until, from + 5)).some((r) => isNumbered(r, at) && filled(r).length > 2);
 }
 
-const nextFilled = (grid: Grid, from: number): GridRow | undefined => grid.rows.slice(from, from + 4).find((r) => !isBlank(r));
+/** The next row with a text, but for the heading that a page begins with again. */
+const nextFilled = (grid: Grid, from: number): GridRow | undefined =>
+  grid.rows.slice(from, from + 4).find((r) => !isBlank(r) && !filled(r).every(isHeading));
 
 function fit(grid: Grid, header: Header, row: GridRow): GridRow {
   // Cells of sheets, pages and delimited text are whole already.

@@ -190,8 +190,9 @@ function choosePackage(names: string[], asked: string | undefined): string | und
 }
 
 const countDeclared = (titles: readonly string[]): number | undefined => {
-  // `2 Pin description` counts chapters.
-  const counted = /\b(\d{1,4})[- ](?:pin|lead|ball|terminal)s?\b(?!\s+(?:descr|func|config|list|assign|defin|name|num|map|out|diag))/i;
+  // `2 Pin description` counts chapters, and `June 2025 Pin 7 renamed` is a date.
+  const counted =
+    /\b(\d{1,4})[- ](?:pin|lead|ball|terminal)s?\b(?!\s+(?:descr|func|config|list|assign|defin|name|num|map|out|diag)|\s+\d)/i;
   const match = counted.exec(titles.slice(0, 12).join('\n'));
   return match ? Number(match[1]) : undefined;
 };

@@ -1,0 +1,114 @@
+import { terminalsIn } from '..';
+import { list, page, read, table, text } from './page.samples';
+import type { Run } from './page';
+
+const X = [50, 100, 180, 230];
+/** A line of cells at a height; a cell in braces stands in the middle of the table, from 50 to 540. */
+const line = (y: number, cells: string[]): Run[] =>
+  cells.flatMap((cell, i) => {
+    const title = /^\{(.*)\}$/.exec(cell)?.[1];
+    if (title !== undefined) return [text(295 - title.length * 2.25, y, title)];
+    return cell === '' ? [] : [text(X[i]! + 3, y, cell)];
+  });
+const lines = (rows: [y: number, cells: string[]][]): Run[] => rows.flatMap(([y, cells]) => line(y, cells));
+const HEAD: [number, string[]] = [100, ['Pin', 'Name', 'Type', 'Description']];
+const groups = (runs: Run[]): string[] => terminalsIn(read([page(runs)])).map((t) => `${t.numbers['']} ${t.group ?? '-'}`);
+
+describe('titles of groups in the middle of a table', () => {
+  const body: [number, string[]][] = [
+    [118, ['{Power and ground}']],
+    [136, ['1', 'VDD', 'P', 'Supply of the core and of the pins']],
+    [154, ['2', 'VSS', 'G', 'Ground of the core and of the pins']],
+    [172, ['{Control}']],
+    [190, ['3', 'EN', 'I', 'Enables the part when high']],
+    [208, ['4', 'CLK', 'I', 'Clock of the interface']],
+  ];
+  it('are told by standing where no column’s cells do', () =>
+    expect(groups(lines([HEAD, ...body]))).toEqual(['1 Power and ground', '2 Power and ground', '3 Control', '4 Control']));
+  it('stay apart from descriptions that go on', () => {
+    const more: [number, string[]][] = [...body.slice(0, 3), [165, ['', '', '', 'to be tied to the plane']], [183, ['{Control}']], [201, ['3', 'EN', 'I', 'Enables the part']], [219, ['4', 'CLK', 'I', 'Clock']]]; // prettier-ignore
+    const read4 = terminalsIn(read([page(lines([HEAD, ...more]))]));
+    expect(read4.map((t) => t.group)).toEqual(['Power and ground', 'Power and ground', 'Control', 'Control']);
+    expect(read4[1]!.description).toBe('Ground of the core and of the pins to be tied to the plane');
+  });
+  it('right below the heading are no part of it', () =>
+    expect(list([page(lines([HEAD, [112, ['{Analog section}']], ...body.slice(1, 3), ...body.slice(4)]))])).toEqual(['1 VDD', '2 VSS', '3 EN', '4 CLK'])); // prettier-ignore
+});
+
+it('reads cells that stand on the last line of their row', () => {
+  const runs = lines([
+    HEAD,
+    [118, ['', '', '', 'Supply of the core, to']],
+    [129, ['1', 'VDD', 'P', 'be bypassed.']],
+    [140, ['', '', '', 'Ground of the core and']],
+    [151, ['', '', '', 'of the pins, to be tied']],
+    [162, ['2', 'VSS', 'G', 'to the plane.']],
+    [173, ['3', 'EN', 'I', 'Enables the part.']],
+    [184, ['', '', '', 'Clock of the']],
+    [195, ['4', 'CLK', 'I', 'interface.']],
+  ]);
+  expect(terminalsIn(read([page(runs)])).map((t) => `${t.numbers['']} ${t.name}: ${t.description}`)).toEqual([
+    '1 VDD: Supply of the core, to be bypassed.',
+    '2 VSS: Ground of the core and of the pins, to be tied to the plane.',
+    '3 EN: Enables the part.',
+    '4 CLK: Clock of the interface.',
+  ]);
+});
+
+it.each<[string, [number, string[]][], string[]]>([
+  [
+    'under each other',
+    [[190, ['5', 'GND', 'G', 'Ground.']], [201, ['6']], [212, ['7']], [230, ['8', 'CLK', 'I', 'Clock']]],
+    ['5 GND', '6 GND', '7 GND', '8 CLK'],
+  ],
+  [
+    'beside the lines of a description',
+    [[190, ['5', 'GND', 'G', 'Ground, to be tied to']], [201, ['6', '', '', 'the plane of the']], [212, ['7', '', '', 'board.']], [230, ['8', 'CLK', 'I', 'Clock']]],
+    ['5 GND', '6 GND', '7 GND', '8 CLK'],
+  ],
+  ['that go on behind a word', [[190, ['5 to', 'GND', 'G', 'Ground.']], [201, ['7']], [219, ['8', 'CLK', 'I', 'Clock']]], ['5 GND', '6 GND', '7 GND', '8 CLK']],
+])('reads a list of numbers %s', (_, rows, wanted) => {
+  const before = ['A', 'B', 'C', 'D'].map((n, i): [number, string[]] => [118 + 18 * i, [String(i + 1), `IN_${n}`, 'I', 'Input']]);
+  expect(list([page(lines([HEAD, ...before, ...rows]))]).slice(4)).toEqual(wanted);
+}); // prettier-ignore
+
+it.each<[string, number[], string[]]>([
+  ['the middle of', [127, 163, 208], ['Supplies', 'Supplies', 'Bus', 'Bus', 'Keys', 'Keys', 'Keys']],
+  ['the last of', [136, 172, 226], ['Supplies', 'Supplies', 'Bus', 'Bus', 'Keys', 'Keys', 'Keys']],
+])('a label of a group in %s its rows is of them all', (_, places, wanted) => {
+  const rows = 'VDD VSS SDA SCL UP DOWN MENU'.split(' ').map((name, i): [number, string[]] => [118 + 18 * i, ['', String(i + 1), name, 'What it is for']]); // prettier-ignore
+  const labels = ['Supplies', 'Bus', 'Keys'].map((label, i): [number, string[]] => [places[i]!, [label]]);
+  const runs = lines([[100, ['Group', 'Pin', 'Name', 'Description']], ...rows, ...labels]);
+  expect(terminalsIn(read([page(runs)])).map((t) => t.group)).toEqual(wanted);
+});
+
+it.each<[string, string[][]]>([
+  ['revisions', [['Revision', 'Date', 'Description'], ['A', '2026-03', 'First issue'], ['B', '2026-06', 'Pin 2 renamed']]],
+  ['registers', [['Address', 'Name', 'Type', 'Description'], ['0x00', 'CTRL', 'R/W', 'Control'], ['0x01', 'STAT', 'R', 'Status']]],
+  ['orders', [['Order', 'Package', 'Pins', 'Description'], ['TF1', 'QFN', '24', 'Reel'], ['TF2', 'SO', '28', 'Tube']]],
+])('a pin table ends above a table of %s', (_, other) => {
+  const pins = table([HEAD[1], ['1', 'VDD', 'P', 'Supply'], ['2', 'VSS', 'G', 'Ground'], ['3', 'EN', 'I', 'Enable']]);
+  const below = table([['More about it'], ...other], { y: pins.end + 14 });
+  const proposal = read([page([...pins.runs, ...below.runs])]);
+  expect(terminalsIn(proposal).map((t) => t.name)).toEqual(['VDD', 'VSS', 'EN']);
+  expect(proposal.problems.filter((p) => p.code !== 'count-package')).toEqual([]);
+}); // prettier-ignore
+
+it('reads two tables of the same headings whose rows do not stand beside each other', () => {
+  const rows = (from: number, names: string[]) =>
+    names.map((name, i) => [String(from + i), name, i % 2 ? 'Input of\nthe filter' : 'Output']);
+  const head = ['Pin', 'Name', 'Description'];
+  const left = table([head, ...rows(1, ['A', 'B', 'C', 'D'].map((n) => `IN_${n}`))], { x: [50, 90, 150], right: 280 }); // prettier-ignore
+  const right = table([head, ['5', 'VDD', 'Supply of\nthe core and\nof the pins'], ...rows(6, ['VSS', 'EN', 'CLK'])], { x: [300, 340, 400], right: 540 }); // prettier-ignore
+  expect(list([page([...left.runs, ...right.runs])])).toEqual(['1 IN_A', '2 IN_B', '3 IN_C', '4 IN_D', '5 VDD', '6 VSS', '7 EN', '8 CLK']);
+});
+
+it('takes a small raised asterisk for a note, and one of full size for a part of the name', () => {
+  const runs = lines([
+    HEAD,
+    [118, ['1', 'EN', 'I', 'Enable']],
+    [136, ['2', 'RD*', 'I', 'Read strobe']],
+    [154, ['3', 'VSS', 'G', 'Ground']],
+  ]);
+  expect(list([page([...runs, text(112, 115, '*', 6)])])).toEqual(['1 EN', '2 RD*', '3 VSS']);
+});
