@@ -61,6 +61,7 @@ it.each<[string, [number, string[]][], string[]]>([
     [[190, ['5', 'GND', 'G', 'Ground.']], [201, ['6']], [212, ['7']], [230, ['8', 'CLK', 'I', 'Clock']]],
     ['5 GND', '6 GND', '7 GND', '8 CLK'],
   ],
+  ['above and below its name', [[198, ['5']], [209, ['6', 'GND', 'G', 'Ground.']], [220, ['7']], [246, ['8', 'CLK', 'I', 'Clock']]], ['5 GND', '6 GND', '7 GND', '8 CLK']],
   [
     'beside the lines of a description',
     [[190, ['5', 'GND', 'G', 'Ground, to be tied to']], [201, ['6', '', '', 'the plane of the']], [212, ['7', '', '', 'board.']], [230, ['8', 'CLK', 'I', 'Clock']]],

@@ -257,7 +257,11 @@ function isAnchor(lines: readonly CellLine[], at: number, keys: readonly number[
     if (isOpen && !/^[A-Za-z]{3}/.test(above.cells[k]!)) return false;
   }
   const others = line.cells.filter((c, i) => c !== '' && !keys.includes(i));
-  return others.length > 0 || !isTight;
+  // The first of numbers under each other, whose row has its name beside a later one.
+  const next = lines[at + 1];
+  const below = next === undefined ? Infinity : next.base - line.base;
+  const isListed = below > 0.8 * line.size && below < Math.min(1.6 * line.size, 0.8 * (line.base - before.base));
+  return others.length > 0 || !(isTight || isListed);
 }
 
 /** Rows between ruled lines, where the lines part most anchors from the next. */
