@@ -1,5 +1,5 @@
 import type { Box } from '../table/box';
-import type { PageRow } from './rows';
+import type { PageRow } from './cells';
 
 /** A table's worth of rows on one page, before it is known what they mean. */
 export interface Block {

@@ -1,17 +1,20 @@
-import { headsOnlyOther, headsOtherTable, packageIn, roleOfHeading } from '../table/headings';
-import { isMarkedNote, isNote } from '../table/notes';
-import { looksLikeNumbers, looksLikeTerminal } from '../table/numbers';
+import { packageIn, roleOfHeading } from '../table/headings';
+import { looksLikeTerminal } from '../table/numbers';
 import { unite, type Box } from '../table/box';
+import { alignIn, rowsFrom, type Layout } from './rows';
+import type { Align } from './bands';
+import { besideEachOther, partedAt } from './beside';
 import type { Block, PageRowAt } from './block';
+import { cutLine, keyColumns, type CellLine } from './cells';
 import type { Chain } from './chains';
 import { edgesUnder } from './columns';
 import { headerAt, type PageHeader } from './headers';
-import { linesOf, segmentFrom, segmentsOf, textOf, type Line } from './lines';
+import { segmentFrom, segmentsOf, textOf, type Line } from './lines';
 import type { Rule } from './page';
 import type { Region } from './regions';
-import { alignIn, cutLine, keyColumns, rowsFrom, type Align, type CellLine, type Layout } from './rows';
 import { settled } from './starts';
-import { boxOf, isLongName, type Word } from './words';
+import { endOf, flowsOver, hasRowSoon, headingAt, isOver, isTitleOver } from './table-end';
+import { boxOf } from './words';
 
 /** A table that was not over where its region ended, so that the next region may go on with it. */
 export interface OpenTable {
@@ -104,30 +107,6 @@ function repeated(lines: readonly Line[], at: number, before: PageHeader | undef
   return { ...before, at, heads };
 }
 
-/** Two tables of the same headings beside each other, each with rows of its own: a region for each. */
-function besideEachOther(region: Region, header: PageHeader, at: number, first: number): { halves: Region[]; end: number } | undefined {
-  const { heads } = header;
-  const count = heads.length / 2;
-  if (count < 2 || heads.some((h, i) => i < count && h.text !== heads[i + count]?.text)) return undefined;
-  const { lines } = region;
-  const end = endOf(lines, first, header, region);
-  const body = settled(lines.slice(first, end));
-  const edges = edgesUnder(header, body, region.left, region.right);
-  if (shareLines(body, edges, count)) return undefined;
-  const gutter = edges[count]!;
-  return { end, halves: partedAt({ ...region, lines: lines.slice(at, end) }, gutter) };
-}
-
-/** A region left and right of a place, each with lines of its own. */
-function partedAt(region: Region, gutter: number): [Region, Region] {
-  const words = region.lines.flatMap((l) => l.words);
-  const isLeft = (w: Word) => (w.x0 + w.x1) / 2 < gutter;
-  return [
-    { ...region, right: gutter, lines: linesOf(words.filter(isLeft)) },
-    { ...region, left: gutter, lines: linesOf(words.filter((w) => !isLeft(w))) },
-  ];
-}
-
 /** Two tables beside each other that both go on; undefined where either does not. */
 function goOnBeside(
   region: Region,
@@ -145,18 +124,6 @@ function goOnBeside(
   if (end >= 0) return { blocks, end, open: undefined };
   const stays = second.open && first.open ? { ...second.open, beside: { table: first.open, gutter } } : undefined;
   return { blocks, end: region.lines.length, open: stays };
-}
-
-/** True where the rows of the second half stand on the lines of the first: one table, set in two stretches. */
-function shareLines(body: readonly Line[], edges: readonly number[], count: number): boolean {
-  const cut = body.map((l) => cutLine(l, edges).cells);
-  const keys = keyColumns(
-    cut.map((cells) => ({ cells })),
-    edges.length - 1,
-  );
-  const has = (cells: string[], isOf: (key: number) => boolean) => keys.some((k) => isOf(k) && looksLikeNumbers(cells[k]!));
-  const second = cut.filter((cells) => has(cells, (k) => k >= count));
-  return second.filter((cells) => has(cells, (k) => k < count)).length >= 0.7 * second.length;
 }
 
 /** The table under a heading whose body begins at line `first`, the line after it, and what the next region may go on with. */
@@ -239,137 +206,6 @@ export const captionsAbove = (lines: readonly Line[], at: number): string[] =>
     .slice(Math.max(0, at - 6), at)
     .reverse()
     .map(textOf);
-
-/** Where a table's lines end: at a note, at prose, at another heading or caption, or at a wide gap that no row follows. */
-function endOf(lines: readonly Line[], from: number, header: PageHeader, region: Region): number {
-  const bodySize = lines[from]?.size ?? 9;
-  const starts = header.heads.map((h) => h.x0);
-  let widest = 0;
-  for (let at = from; at < lines.length; at++) {
-    const line = lines[at]!;
-    const text = textOf(line);
-    const gap = at > 0 ? line.base - lines[at - 1]!.base : 0;
-    if (isOver(line, text, bodySize, header.heads[1]?.x0 ?? region.right)) return at;
-    // The title of another table stands over its heading.
-    if (at > from && segmentsOf(line).length === 1 && lines[at + 1] && headsOther(lines[at + 1]!)) return at;
-    if (isProse(line, region) && !isInColumn(line, lines.slice(from, at), header) && !isTitleOver(lines, at) && !isInRow(lines, at))
-      return at;
-    const next = headingAt(lines, at, starts);
-    // Behind a wide gap two words over columns are enough for another table.
-    const isApart = at > from && widest > 0 && gap > 1.8 * widest;
-    if (next && next.worth >= (isApart ? 2 : Math.min(3, header.worth))) return at;
-    const limit = Math.max(3.6 * bodySize, 2.2 * widest);
-    if (at > from && gap > limit && !hasRowSoon(lines, at)) return at;
-    if (at > from && gap < 6 * bodySize) widest = Math.max(widest, gap);
-  }
-  return lines.length;
-}
-
-/** Another heading at a line; words within one column of the table, `Supply of the digital pins, to`, are none. */
-function headingAt(lines: readonly Line[], at: number, columns: readonly number[]): PageHeader | undefined {
-  const next = headerAt(lines, at);
-  // A heading begins where its table does.
-  if (next && columns.length > 2 && next.heads[0]!.x0 > columns[1]! + 2) return undefined;
-  const isWithin = (from: number, k: number) => next!.heads.every((h) => h.x0 > from - 3 && h.x1 < (columns[k + 1] ?? Infinity));
-  return next && columns.length > 2 && columns.some(isWithin) ? undefined : next;
-}
-
-/** A caption, a larger title, a note (it begins before the second column, `second`), or the heading of a table that is no pinout. */
-const isOver = (line: Line, text: string, bodySize: number, second: number): boolean =>
-  /^(table|figure|fig\.)\s*\d/i.test(text) ||
-  line.size > 1.3 * bodySize ||
-  (OTHER_SECTION.test(text) && line.words.length < 7 && line.words[0]!.x0 < second) ||
-  (isNoteLine(line, text) && line.words[0]!.x0 < second && !isNumberedRow(line)) ||
-  (line.words[0]!.x0 < second && headsOther(line));
-
-/** The titles of what stands beside pin tables, and over no group of pins. */
-const OTHER_SECTION =
-  /^(?:\d+(?:\.\d+)*\s+)?(?:(?:function(?:al)?|truth|state|logic) table|absolute maximum ratings?|recommended (?:operating|external)|electrical (?:characteristics|specifications)|ordering information|revision history|register map|package (?:outline|dimensions)|typical (?:application|characteristics))\b/i;
-
-/** The heading of a table that is no pinout. A terminal's number stands in none. */
-const headsOther = (line: Line): boolean =>
-  !line.words.slice(0, 3).some((w) => looksLikeNumbers(w.text)) &&
-  (headsOtherTable(segmentsOf(line).map((s) => s.text)) ||
-    headsOnlyOther(segmentsOf(line).map((s) => s.text)) ||
-    // Set tightly, such a heading is one run of words; single words of it stand in descriptions too.
-    headsOtherTable(
-      line.words.map((w) => w.text),
-      Math.max(3, 0.6 * line.words.length),
-    ));
-
-/** A marked note, or a sentence; a row has white between its cells and is none, whatever its description ends with. */
-const isNoteLine = (line: Line, text: string): boolean =>
-  (text.length > 24 || line.words.length > 3) && (isMarkedNote(text) || (isNote(text) && segmentsOf(line).length === 1));
-
-/** Full lines of words without a wide gap, ending like a sentence or going on for long. */
-function isProse(line: Line, region: Region): boolean {
-  const segments = segmentsOf(line, 0.8);
-  const [only] = segments;
-  if (segments.length > 1 || !only || line.words.length < 7 || isNumberedRow(line)) return false;
-  return only.x0 < region.left + 0.12 * (region.right - region.left) && only.x1 - only.x0 > 0.42 * (region.right - region.left);
-}
-
-/** `5 VLOGIC Digital supply. Its range is`, with hardly a gap between its cells: a number, and a name in capitals. */
-const isNumberedRow = ({ words: [first, second] }: Line): boolean =>
-  first !== undefined && second !== undefined && looksLikeNumbers(first.text) && isLongName(second.text);
-
-/** A long title of a group, `BIDIRECTIONAL CONTROL BUS – I2C COMPATIBLE`: no sentence, and a row right under it. */
-function isTitleOver(lines: readonly Line[], at: number): boolean {
-  const text = textOf(lines[at]!);
-  if (text.length > 64 || !/^[A-Z].*[^.,:;]$/.test(text)) return false;
-  // Rows may stand apart, as far as the title does from the one above it.
-  const apart = at > 0 ? lines[at]!.base - lines[at - 1]!.base : 0;
-  const most = (size: number) => Math.min(4 * size, Math.max(2.4 * size, 1.4 * apart));
-  // Of a row whose cells are centred a line of words comes first.
-  const below = lines.slice(at + 1, at + 4).filter((l, i) => l.base - lines[at + i]!.base < most(l.size));
-  return below.some((l) => {
-    const segments = segmentsOf(l);
-    return isNamedNumber(l) || (segments.length >= 3 && segments.some((s) => looksLikeNumbers(s.text)));
-  });
-}
-
-/** A line of a cell that stands less than a line's height from its row's number: the row has centred cells. */
-const isInRow = (lines: readonly Line[], at: number): boolean =>
-  [lines[at - 1], lines[at + 1]].some((l) => l !== undefined && Math.abs(l.base - lines[at]!.base) < 0.8 * l.size && isNamedNumber(l));
-
-/** A number and a name, and nothing else. */
-const isNamedNumber = (line: Line): boolean => {
-  const segments = segmentsOf(line);
-  return segments.length === 2 && segments.some((s) => isLongName(s.text)) && segments.some((s) => looksLikeNumbers(s.text));
-};
-
-/** A line that begins where an inner column's heading or cells begin goes on with that column, however long it is. */
-function isInColumn(line: Line, above: readonly Line[], header: PageHeader): boolean {
-  const at = line.words[0]!.x0;
-  const isNear = (x: number) => Math.abs(x - at) < 2;
-  return (
-    header.heads.slice(1).some((h) => isNear(h.x0)) ||
-    above.some((l) =>
-      segmentsOf(l)
-        .slice(1)
-        .some((s) => isNear(s.x0)),
-    )
-  );
-}
-
-/** Prose runs over the edges of columns as if they were not there; a row of cells leaves white at them. */
-function flowsOver(line: Line, edges: readonly number[], keys: readonly number[]): boolean {
-  if (line.words.length < 6 || isNumberedRow(line)) return false;
-  const cut = cutLine(line, edges);
-  if (keys.some((k) => looksLikeNumbers(cut.cells[k]!))) return false;
-  const passed = edges.slice(1, -1).flatMap((edge) => {
-    const before = line.words.filter((w) => (w.x0 + w.x1) / 2 < edge).at(-1);
-    const after = line.words.find((w) => (w.x0 + w.x1) / 2 >= edge);
-    return before && after ? [after.x0 - before.x1 < 0.5 * line.size] : [];
-  });
-  return passed.length >= 2 && passed.filter(Boolean).length >= 0.7 * passed.length;
-}
-
-const hasRowSoon = (lines: readonly Line[], at: number): boolean =>
-  lines.slice(at, at + 2).some((l) => {
-    const segments = segmentsOf(l);
-    return segments.length >= 2 && segments.some((s) => looksLikeNumbers(s.text)) && l.words.length > 1;
-  });
 
 /**
  * How many of a region's first lines go on with a table: rows with a number where numbers stood, and lines between them.

@@ -1,6 +1,6 @@
 import { looksLikeNumbers } from '../table/numbers';
 import { unite, type Box } from '../table/box';
-import type { CellLine, PageRow } from './rows';
+import type { CellLine, PageRow } from './cells';
 
 /** A text that stands once for several rows beside it, in the middle of them or on the last one's line. */
 interface Label {

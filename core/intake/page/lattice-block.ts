@@ -2,7 +2,8 @@ import { looksLikeNumbers } from '../table/numbers';
 import type { PageRowAt } from './block';
 import { linesOf, textOf } from './lines';
 import { unite, type Box } from '../table/box';
-import { cellLines, columnAt, keyColumns, rowsFrom, type CellLine } from './rows';
+import { cellLines, columnAt, keyColumns, type CellLine } from './cells';
+import { rowsFrom } from './rows';
 import type { Cell, Lattice } from './ruled';
 import { boxOf, type Word } from './words';
 

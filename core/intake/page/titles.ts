@@ -1,5 +1,5 @@
 import type { Box } from '../table/box';
-import type { CellLine } from './rows';
+import type { CellLine } from './cells';
 
 /** Begins like a title and does not end like a sentence. */
 const TITLE = /^[A-Z][^.;,:]{2,47}$/;

@@ -1,0 +1,84 @@
+import { looksLikeNumbers, readNumberCell } from '../table/numbers';
+import { unite, type Box } from '../table/box';
+import { linesOf, textOf, type Line } from './lines';
+import { boxOf, type Word } from './words';
+
+/** A text line cut into a table's columns. */
+export interface CellLine {
+  base: number;
+  size: number;
+  cells: string[];
+  boxes: (Box | undefined)[];
+  crossed: boolean;
+  text: string;
+  x0: number;
+  x1: number;
+  /** No gap is wider than a blank. */
+  isOne: boolean;
+  /** The line's text where it runs over columns without a gap, as the heading of a group does. */
+  whole?: string;
+}
+
+/** A row of a table on a page; cells that had several lines hold line breaks. `apart` where a wide gap stands above it. */
+export interface PageRow {
+  cells: string[];
+  boxes: (Box | undefined)[];
+  crossed: boolean;
+  apart: boolean;
+}
+
+/** Cuts a line at column edges. A word belongs where its middle is. */
+export function cutLine(line: Line, edges: readonly number[]): CellLine {
+  const count = edges.length - 1;
+  const words: Word[][] = Array.from({ length: count }, () => []);
+  let crossed = false;
+  for (const word of line.words) {
+    const at = columnAt((word.x0 + word.x1) / 2, edges);
+    words[at]!.push(word);
+    const slack = word.estimated ? 0.6 * word.size : 1.5;
+    const over = (edge: number) => word.x0 < edge - slack && word.x1 > edge + slack;
+    if (edges.slice(1, -1).some(over)) crossed = true;
+  }
+  const [text, isOne] = [textOf(line), hasNoGap(line)];
+  return {
+    base: line.base,
+    size: line.size,
+    cells: words.map((w) => w.map((x) => x.text).join(' ')),
+    boxes: words.map((w) => unite(w.map(boxOf))),
+    crossed,
+    text,
+    x0: line.words[0]?.x0 ?? 0,
+    x1: line.words.at(-1)?.x1 ?? 0,
+    isOne,
+    ...(isOne && words.filter((w) => w.length > 0).length > 1 ? { whole: text } : {}),
+  };
+}
+
+function hasNoGap({ words, size }: Line): boolean {
+  const blank = words[0]?.mono ? 0.8 : 0.5;
+  return words.every((w, i) => i === 0 || w.x0 - words[i - 1]!.x1 < blank * size);
+}
+
+export function columnAt(x: number, edges: readonly number[]): number {
+  let at = 0;
+  while (at < edges.length - 2 && x >= edges[at + 1]!) at++;
+  return at;
+}
+
+export const cellLines = (words: readonly Word[], edges: readonly number[]): CellLine[] => linesOf(words).map((l) => cutLine(l, edges));
+
+const isDash = (text: string): boolean => readNumberCell(text).kind === 'none' && text !== '';
+
+export const OPEN = /[,;&/–-]$|\s(?:to|and)$/;
+
+/** Columns that hold terminal numbers in most of their lines; in fewer of them where the heading says so (`said`). */
+export function keyColumns(lines: readonly { cells: string[] }[], columns: number, said: readonly number[] = []): number[] {
+  return Array.from({ length: columns }, (_, i) => i).filter((i) => {
+    const texts = lines.flatMap((l) => (l.cells[i] ? l.cells[i].split('\n') : []));
+    const bare = texts.map((t) => t.replace(OPEN, '').trim());
+    const numbers = bare.filter((t) => looksLikeNumbers(t)).length;
+    const others = bare.filter((t) => isDash(t) || t === '' || /^EP$/i.test(t)).length;
+    const least = said.includes(i) && numbers > 2 ? 0.4 : 0.6;
+    return numbers >= 1 && numbers >= 0.35 * texts.length && numbers + others >= least * texts.length;
+  });
+}
