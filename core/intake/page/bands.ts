@@ -116,7 +116,7 @@ function hadNoRoom(above: CellLine, line: CellLine, room: number): boolean {
   return next[2] <= room && first[2] + next[2] + 0.2 * line.size > room;
 }
 
-/** True where lines of inner columns stand above the first number, at line `first`: cells are centred. */
+/** True where lines of inner columns stand above the first number: cells are centred, or on their row's last line. */
 function hasAbove(lines: readonly CellLine[], anchors: ReadonlySet<CellLine>): boolean {
   const first = lines.findIndex((l) => anchors.has(l));
   // A group's title over the first row runs over the columns' edges.

@@ -28,8 +28,10 @@ export interface Layout {
  * that is known: the rest of the row before may be above the first anchor.
  */
 export function rowsFrom(lines: readonly CellLine[], layout: Layout): PageRow[] {
+  const { groups = [] } = layout;
+  if (groups.length === 0) return bandsOf(lines, layout);
   const { anchors } = sectionsOf(lines, layout);
-  const column = labelColumn(lines, layout.groups ?? [], anchors);
+  const column = labelColumn(lines, groups, anchors);
   if (column === undefined) return bandsOf(lines, layout);
   const others = lines.flatMap((l): CellLine[] => {
     const cells = l.cells.map((c, k) => (k === column ? '' : c));

@@ -23,7 +23,8 @@ export function titlesIn(
 ): ReadonlySet<number> {
   const rows = lines.filter((l) => l.cells.filter((c) => c !== '').length > 1 && !l.isOne);
   if (rows.length < 2) return new Set();
-  const isFree = lines.map((l, i) => !anchors[i] && l.isOne && isTitle(l) && anchors.indexOf(true, i) > i);
+  const last = anchors.lastIndexOf(true);
+  const isFree = lines.map((l, i) => !anchors[i] && l.isOne && isTitle(l) && i < last);
   if (!isFree.includes(true)) return new Set();
   const places = lines[0]!.cells.map((_, i) => placesOf(rows.flatMap((l) => (l.boxes[i] ? [l.boxes[i]] : []))));
   const fits = (l: CellLine) => {
@@ -61,9 +62,14 @@ function placesOf(boxes: readonly Box[]): Places | undefined {
   if (boxes.length < 3) return undefined;
   const most = (of: (box: Box) => number): { at: number; count: number } => {
     const places = boxes.map(of).sort((a, b) => a - b);
-    const near = places.map((x) => places.filter((y) => Math.abs(y - x) < SAME).length);
-    const count = Math.max(...near);
-    return { at: places[near.indexOf(count)]!, count };
+    let best = { at: places[0]!, count: 0 };
+    let [from, to] = [0, 0];
+    for (const at of places) {
+      while (at - places[from]! >= SAME) from++;
+      while (to < places.length && places[to]! - at < SAME) to++;
+      if (to - from > best.count) best = { at, count: to - from };
+    }
+    return best;
   };
   const [start, middle, end] = [most(([x]) => x), most(([x, , width]) => x + width / 2), most(([x, , width]) => x + width)];
   const best = Math.max(start.count, middle.count, end.count);

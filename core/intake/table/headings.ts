@@ -96,7 +96,7 @@ export const headsOtherTable = (cells: readonly string[], least = 2): boolean =>
   cells.filter((c) => OTHER_TABLE.test(headingInEnglish(c) ?? normal(c))).length >= least;
 
 /** What stands beside such words, and over nothing of a pin. */
-const OTHER_TOO = /^(revision|rev|date|version|changes?|component|package|packages|test|result|note|comment|range|type|name|symbol)$/;
+const OTHER_TOO = /^(revision|rev|date|version|changes?|component|packages?|test|result|range)$/;
 
 /**
  * True for a line of headings, each of them known, at least one of which stands over limits, registers, orders or revisions:
