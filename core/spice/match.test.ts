@@ -208,18 +208,7 @@ it('matches the transistors of a pair by their leads’ letters, each with the m
 });
 
 it('a supply that one unit tells by its number is the same node in every unit', () => {
-  const pins = '1OUT,1,A 1IN-,2,A 1IN+,3,A VCC,4,- GND,11,- 2OUT,7,B 2IN-,6,B 2IN+,5,B'.split(' ').map((line) => {
-    const [name = '', number = '', unit = ''] = line.split(',');
-    const type =
-      name === 'GND'
-        ? ('ground' as const)
-        : name === 'VCC'
-          ? ('supply-in' as const)
-          : name === 'OUT'
-            ? ('output' as const)
-            : ('input' as const);
-    return { number, name, type, unit: unit === '-' ? null : unit };
-  });
+  const pins = ([['1OUT', '1', 'output', 'A'], ['1IN-', '2', 'input', 'A'], ['1IN+', '3', 'input', 'A'], ['VCC', '4', 'supply-in', null], ['GND', '11', 'ground', null], ['2OUT', '7', 'output', 'B'], ['2IN-', '6', 'input', 'B'], ['2IN+', '5', 'input', 'B']] as const).map(([name, number, type, unit]) => ({ name, number, type, unit })); // prettier-ignore
   const docs = Object.entries({ 3: 'IN+', 2: 'IN-', 4: 'vcc', 11: 'vee', 1: 'OUT' });
   const { pairs, asks } = matchPins(pins, docs.map(([name, doc]) => ({ name, doc, docLine: 1 }))); // prettier-ignore
   expect(pairs.filter((p) => p.pin === '11').map((p) => `${p.unit}=${p.node}`)).toEqual(['A=11', 'B=11']);

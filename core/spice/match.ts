@@ -2,7 +2,7 @@ import type { ElectricalType } from '../part';
 import { assign } from './assign';
 import { namedOtherwise, otherNamesOf } from './kinds';
 import type { ModelNode } from './read-models';
-import { isLowMarked, keyOf, letterOf, plainName, rolesOf, rolesOfPin, shortens, wordsOf } from './roles';
+import { isLowMarked, keyOf, letterOf, plainName, rolesOf, rolesOfPin, shares, shortens, wordsOf } from './roles';
 import { countedOtherwise } from './series';
 import { countsAlike, indexed, senseOf } from './sense';
 
@@ -379,8 +379,6 @@ function contradicts(pin: MatchPin, node: ModelNode): boolean {
 }
 
 const rolesByType = (pin: MatchPin): string[] => (pin.type === 'ground' && rolesOf(pin.name).size === 0 ? ['ground'] : []);
-
-const shares = (a: ReadonlySet<string>, b: ReadonlySet<string>): boolean => [...a].some((role) => b.has(role));
 
 const commonWords = (a: string, b: string): string[] => {
   const other = wordsOf(b);

@@ -96,6 +96,9 @@ export const rolesOf = remember((text: string): ReadonlySet<string> => {
   return out;
 });
 
+/** True where two texts have a role in common. */
+export const shares = (a: ReadonlySet<string>, b: ReadonlySet<string>): boolean => [...a].some((role) => b.has(role));
+
 /** The roles of a pin by its name; VIN and IN that are a supply are the power input too. */
 export function rolesOfPin({ name, type }: { name: string; type: ElectricalType }): ReadonlySet<string> {
   const own = rolesOf(name);

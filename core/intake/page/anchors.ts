@@ -1,5 +1,5 @@
 import { readNumberCell } from '../table/numbers';
-import { OPEN, type CellLine } from './cells';
+import { filledIn, OPEN, type CellLine } from './cells';
 import { titlesIn } from './titles';
 
 /** Lines with a number, those that are the title of a group, and the stretches between these; a title is a stretch of its own. */
@@ -46,7 +46,7 @@ function isAnchor(lines: readonly CellLine[], at: number, keys: readonly number[
   const line = lines[at]!;
   const cells = keys.map((k) => line.cells[k] ?? '');
   // `Side 1` over the columns of names and numbers is a heading: its words stand as near as words do.
-  if (line.whole !== undefined && line.cells.length > 2 && line.cells.filter((c) => c !== '').length === 2) return false;
+  if (line.whole !== undefined && line.cells.length > 2 && filledIn(line) === 2) return false;
   const numbered = cells.some((c) => ['list', 'pad'].includes(readNumberCell(c.replace(OPEN, '')).kind) && c !== '');
   if (!numbered) return false;
   const before = lines[at - 1];

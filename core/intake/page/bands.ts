@@ -1,5 +1,6 @@
 import { looksLikeNumbers } from '../table/numbers';
-import { OPEN, type CellLine } from './cells';
+import { groupBy } from '../../part';
+import { filledIn, OPEN, type CellLine } from './cells';
 
 /** How cells with fewer lines than others of their row stand beside them. */
 export type Align = 'top' | 'middle' | 'bottom';
@@ -16,18 +17,14 @@ export function alignOf(sections: readonly CellLine[][], anchors: ReadonlySet<Ce
 export function ruledBands(lines: readonly CellLine[], anchors: ReadonlySet<CellLine>, rules: readonly number[]): CellLine[][] | undefined {
   if (rules.length === 0) return undefined;
   const bandOf = (l: CellLine) => rules.filter((y) => y < l.base - 0.3 * l.size).length;
-  const bands = new Map<number, CellLine[]>();
-  const counts = new Map<number, number>();
-  lines.forEach((l) => {
-    bands.set(bandOf(l), [...(bands.get(bandOf(l)) ?? []), l]);
-    if (anchors.has(l)) counts.set(bandOf(l), (counts.get(bandOf(l)) ?? 0) + 1);
-  });
-  const single = [...counts.values()].filter((n) => n === 1).length;
-  if (counts.size < 2 || single < 0.8 * counts.size) return undefined;
-  return [...bands.entries()]
-    .sort((a, b) => a[0] - b[0])
-    .flatMap(([key, band]) => ((counts.get(key) ?? 0) <= 1 ? [band] : followed(band, anchors, alignOf([band], anchors))));
+  const bands = [...groupBy(lines, bandOf)].sort(([a], [b]) => a - b).map(([, band]) => ({ band, count: countIn(band, anchors) }));
+  const numbered = bands.filter(({ count }) => count > 0);
+  const single = numbered.filter(({ count }) => count === 1);
+  if (numbered.length < 2 || single.length < 0.8 * numbered.length) return undefined;
+  return bands.flatMap(({ band, count }) => (count <= 1 ? [band] : followed(band, anchors, alignOf([band], anchors))));
 }
+
+const countIn = (band: readonly CellLine[], anchors: ReadonlySet<CellLine>): number => band.filter((l) => anchors.has(l)).length;
 
 /** How much wider the gap between rows is than any within them; and the least, where every line then is of a row and many rows have several. */
 const [WIDER, A_LITTLE_WIDER] = [1.15, 1.05];
@@ -51,12 +48,12 @@ export function spacedBands(
     .sort((a, b) => b.ratio - a.ratio);
   const parted = jumps.flatMap(({ at, ratio }) => {
     const bands = cutAt(lines, gaps, at, titles);
-    const counts = bands.map((band) => band.filter((l) => anchors.has(l)).length);
-    if (!counts.every((n) => n <= 1) || !bands.some((band) => band.length > 1)) return [];
+    const counts = bands.map((band) => countIn(band, anchors));
+    const several = bands.filter((band) => band.length > 1);
+    if (!counts.every((n) => n <= 1) || several.length === 0) return [];
     // Text of an inner column that belongs to no row: its gap is one of lines and not of rows.
     const isOpen = (l: CellLine) => !titles.has(l) && (l.cells[0] === '' || looksLikeNumbers(l.cells[0]!));
     const orphans = bands.filter((band, i) => counts[i] === 0 && band.every(isOpen)).length;
-    const several = bands.filter((band) => band.length > 1);
     // Numbers that would be left over otherwise.
     const isListed = several.some((band) => band.some((l) => !anchors.has(l) && looksLikeNumbers(l.text)));
     const isSure = ratio >= WIDER || (orphans === 0 && (isListed || several.length > 2));
@@ -121,7 +118,7 @@ function hasAbove(lines: readonly CellLine[], anchors: ReadonlySet<CellLine>): b
   const first = lines.findIndex((l) => anchors.has(l));
   // A group's title over the first row runs over the columns' edges.
   const before = lines.slice(0, Math.max(0, first)).filter((l) => !l.crossed);
-  return before.length > 0 && before.every((l) => l.cells[0] === '' && l.cells.filter((c) => c !== '').length <= 2);
+  return before.length > 0 && before.every((l) => l.cells[0] === '' && filledIn(l) <= 2);
 }
 
 function continues(line: CellLine, filled: readonly number[], row: readonly CellLine[]): boolean {

@@ -1,5 +1,5 @@
 import { looksLikeNumbers } from '../table/numbers';
-import { cutLine, keyColumns } from './cells';
+import { cutLine, keyColumns, type CellLine } from './cells';
 import { edgesUnder } from './columns';
 import type { PageHeader } from './headers';
 import { linesOf, type Line } from './lines';
@@ -23,12 +23,11 @@ export function besideEachOther(
   const body = settled(lines.slice(first, end));
   const edges = edgesUnder(header, body, region.left, region.right);
   if (shareLines(body, edges, count)) return undefined;
-  const gutter = edges[count]!;
-  return { end, halves: partedAt({ ...region, lines: lines.slice(at, end) }, gutter) };
+  return { end, halves: halvesAt({ ...region, lines: lines.slice(at, end) }, edges[count]!) };
 }
 
 /** A region left and right of a place, each with lines of its own. */
-export function partedAt(region: Region, gutter: number): [Region, Region] {
+export function halvesAt(region: Region, gutter: number): [Region, Region] {
   const words = region.lines.flatMap((l) => l.words);
   const isLeft = (w: Word) => (w.x0 + w.x1) / 2 < gutter;
   return [
@@ -39,12 +38,9 @@ export function partedAt(region: Region, gutter: number): [Region, Region] {
 
 /** True where the rows of the second half stand on the lines of the first: one table, set in two stretches. */
 function shareLines(body: readonly Line[], edges: readonly number[], count: number): boolean {
-  const cut = body.map((l) => cutLine(l, edges).cells);
-  const keys = keyColumns(
-    cut.map((cells) => ({ cells })),
-    edges.length - 1,
-  );
-  const has = (cells: string[], isOf: (key: number) => boolean) => keys.some((k) => isOf(k) && looksLikeNumbers(cells[k]!));
-  const second = cut.filter((cells) => has(cells, (k) => k >= count));
-  return second.filter((cells) => has(cells, (k) => k < count)).length >= 0.7 * second.length;
+  const cut = body.map((l) => cutLine(l, edges));
+  const keys = keyColumns(cut, edges.length - 1);
+  const has = ({ cells }: CellLine, isOf: (key: number) => boolean) => keys.some((k) => isOf(k) && looksLikeNumbers(cells[k]!));
+  const second = cut.filter((l) => has(l, (k) => k >= count));
+  return second.filter((l) => has(l, (k) => k < count)).length >= 0.7 * second.length;
 }

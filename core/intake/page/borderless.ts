@@ -1,11 +1,12 @@
+import { groupBy } from '../../part';
 import { packageIn, roleOfHeading } from '../table/headings';
 import { looksLikeTerminal } from '../table/numbers';
 import { unite, type Box } from '../table/box';
 import { alignIn, rowsFrom, type Layout } from './rows';
 import type { Align } from './bands';
-import { besideEachOther, partedAt } from './beside';
+import { besideEachOther, halvesAt } from './beside';
 import type { Block, PageRowAt } from './block';
-import { cutLine, keyColumns, type CellLine } from './cells';
+import { cutLine, filledIn, keyColumns, type CellLine } from './cells';
 import type { Chain } from './chains';
 import { edgesUnder } from './columns';
 import { headerAt, type PageHeader } from './headers';
@@ -115,7 +116,7 @@ function goOnBeside(
 ): { blocks: Block[]; open: OpenTable | undefined; end: number } | undefined {
   const { beside, ...own } = open;
   const { table, gutter } = beside!;
-  const [left, right] = partedAt(region, gutter);
+  const [left, right] = halvesAt(region, gutter);
   const [first, second] = [blocksIn(left, rules, table), blocksIn(right, rules, own)];
   const blocks = [first, second].flatMap((h) => h.blocks.slice(0, 1).filter((b) => b.goesOn));
   if (blocks.length < 2) return undefined;
@@ -235,8 +236,7 @@ function goesOn(
   const none = { end: 0, rows: 0, crossed: 0 };
   const isPad = (cells: string[]) =>
     keys.some((k) => /^[-–—]$/.test(cells[k] ?? '')) && /\b(pad|paddle|slug)\b|^\W*(exposed|thermal)\b/i.test(cells.join(' '));
-  const isRow = ({ cells }: CellLine) =>
-    (keys.some((k) => looksLikeTerminal(cells[k] ?? '')) || isPad(cells)) && cells.filter((c) => c !== '').length > 1;
+  const isRow = ({ cells }: CellLine) => (keys.some((k) => looksLikeTerminal(cells[k] ?? '')) || isPad(cells)) && filledIn({ cells }) > 1;
   const isHeading = (at: number) => headingAt(lines, at, edges) !== undefined && !isRow(cutLine(lines[at]!, edges));
   if (isHeading(0) || isHeading(1)) return none;
   let [end, rows, crossed] = [0, 0, 0];
@@ -288,12 +288,8 @@ const within = (line: Line, edges: readonly number[]): Line => ({
 /** Heights of lines that are ruled over most of the table's width, and from where to where those run that part its lines. */
 function ruledOver(rules: readonly Rule[], edges: readonly number[], lines: readonly CellLine[]): Pick<Layout, 'rules' | 'width'> {
   const [left, right] = [edges[0]!, edges.at(-1)!];
-  const byHeight = new Map<number, Rule[]>();
-  for (const r of rules) {
-    if (r.y1 !== r.y2 || Math.min(r.x2, right) <= Math.max(r.x1, left)) continue;
-    byHeight.set(Math.round(r.y1), [...(byHeight.get(Math.round(r.y1)) ?? []), r]);
-  }
   const lengthOf = (r: Rule) => Math.min(r.x2, right) - Math.max(r.x1, left);
+  const byHeight = groupBy(rules, (r) => (r.y1 === r.y2 && lengthOf(r) > 0 ? Math.round(r.y1) : undefined));
   const wide = [...byHeight].filter(([, of]) => of.reduce((sum, r) => sum + lengthOf(r), 0) > 0.55 * (right - left));
   const heights = wide.map(([y]) => y).sort((a, b) => a - b);
   const [top, bottom] = [(lines[0]?.base ?? 0) - 2 * (lines[0]?.size ?? 9), lines.at(-1)?.base ?? 0];

@@ -67,8 +67,12 @@ export function columnAt(x: number, edges: readonly number[]): number {
 
 export const cellLines = (words: readonly Word[], edges: readonly number[]): CellLine[] => linesOf(words).map((l) => cutLine(l, edges));
 
+/** How many of a line's or a row's cells hold a text. */
+export const filledIn = ({ cells }: { cells: readonly string[] }): number => cells.filter((c) => c !== '').length;
+
 const isDash = (text: string): boolean => readNumberCell(text).kind === 'none' && text !== '';
 
+/** Ends a cell whose list of numbers goes on in the next line. */
 export const OPEN = /[,;&/–-]$|\s(?:to|and)$/;
 
 /** Columns that hold terminal numbers in most of their lines; in fewer of them where the heading says so (`said`). */

@@ -1,6 +1,6 @@
 import { looksLikeNumbers } from '../table/numbers';
 import { unite, type Box } from '../table/box';
-import type { CellLine, PageRow } from './cells';
+import { filledIn, type CellLine, type PageRow } from './cells';
 
 /** A text that stands once for several rows beside it, in the middle of them or on the last one's line. */
 interface Label {
@@ -24,7 +24,7 @@ export function labelColumn(lines: readonly CellLine[], columns: readonly number
     const own = lines.filter((l) => l.cells[k] !== '');
     const beside = own.filter((l) => anchors.has(l)).length;
     const isShort = own.every((l) => l.cells[k]!.length <= LONGEST && !looksLikeNumbers(l.cells[k]!));
-    const isAlone = own.some((l) => !anchors.has(l) && l.cells.filter((c) => c !== '').length === 1);
+    const isAlone = own.some((l) => !anchors.has(l) && filledIn(l) === 1);
     return own.length > 1 && isShort && beside < MOST * anchors.size && (isAlone || first.cells[k] === '');
   });
 }
@@ -53,7 +53,8 @@ export function labelled(rows: readonly PageRow[], labels: readonly Label[], col
   const numbered = rows.flatMap((row, at) =>
     row.cells.some(looksLikeNumbers) ? [{ at, box: unite(row.boxes.flatMap((b) => (b ? [b] : [])))! }] : [],
   );
-  const starts = startsOf(numbered.map((r) => r.box), labels, size, 'middle') ?? startsOf(numbered.map((r) => r.box), labels, size, 'bottom'); // prettier-ignore
+  const boxes = numbered.map((r) => r.box);
+  const starts = startsOf(boxes, labels, size, 'middle') ?? startsOf(boxes, labels, size, 'bottom');
   if (!starts) return undefined;
   const of = new Map(starts.map((start, i) => [numbered[start]!.at, labels[i]!]));
   return rows.map((row, at) => {

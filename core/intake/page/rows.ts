@@ -4,6 +4,7 @@ import { alignOf, followed, ruledBands, spacedBands, type Align } from './bands'
 import type { CellLine, PageRow } from './cells';
 import { labelColumn, labelled, labelsIn } from './labels';
 import { usualGap } from './lines';
+import { NAME } from './titles';
 
 /** What is known of a table before its lines are put together to rows. */
 export interface Layout {
@@ -44,15 +45,18 @@ export function rowsFrom(lines: readonly CellLine[], layout: Layout): PageRow[] 
 function bandsOf(lines: readonly CellLine[], layout: Layout): PageRow[] {
   if (lines.length === 0) return [];
   const { anchors, titles, sections } = sectionsOf(lines, layout);
-  const { rules = [], align = alignOf(sections, anchors) } = layout;
-  const parted = ruledBands(lines, anchors, rules) ?? spacedBands(lines, anchors, titles);
-  const bands = parted ?? sections.flatMap((s) => (titles.has(s[0]!) ? [s] : followed(s, anchors, align)));
+  const parted = ruledBands(lines, anchors, layout.rules ?? []) ?? spacedBands(lines, anchors, titles);
+  const evenly = () => {
+    const align = layout.align ?? alignOf(sections, anchors);
+    return sections.flatMap((s) => (titles.has(s[0]!) ? [s] : followed(s, anchors, align)));
+  };
+  const bands = parted ?? evenly();
   const pitch = usualGap(lines);
   return bands.flatMap((band): PageRow[] => {
     const first = lines.indexOf(band[0]!);
-    const gap = first > 0 ? band[0]!.base - lines[first - 1]!.base : 0;
+    const apart = first > 0 && band[0]!.base - lines[first - 1]!.base > 2.1 * pitch;
     const row = merge(band);
-    if (titles.has(band[0]!)) return [{ ...overColumns(row, band[0]!.text), apart: gap > 2.1 * pitch }];
+    if (titles.has(band[0]!)) return [{ ...overColumns(row, band[0]!.text), apart }];
     const isAlone = band.length === 1 && !anchors.has(band[0]!);
     const isOwn = parted !== undefined && isAlone;
     const isTitle = isAlone && (band[0]!.cells[0] !== '' || (isOwn && isCapital(band[0]!.whole)));
@@ -60,9 +64,9 @@ function bandsOf(lines: readonly CellLine[], layout: Layout): PageRow[] {
     // One word over the edge of two columns is a title as well.
     const lone = row.cells.filter((c) => c !== '');
     if (isAlone && row.crossed && lone.length === 1 && /^[A-Z][^.;,]{2,40}$/.test(lone[0]!))
-      return [{ ...overColumns(row, lone[0]!), apart: gap > 2.1 * pitch }];
-    if (whole !== undefined && whole.length <= 60) return [{ ...overColumns(row, whole), apart: gap > 2.1 * pitch }];
-    return [{ ...(isOwn && !isOfText(lines, first) ? asHeading(row) : row), apart: gap > 2.1 * pitch }];
+      return [{ ...overColumns(row, lone[0]!), apart }];
+    if (whole !== undefined && whole.length <= 60) return [{ ...overColumns(row, whole), apart }];
+    return [{ ...(isOwn && !isOfText(lines, first) ? asHeading(row) : row), apart }];
   });
 }
 
@@ -92,7 +96,8 @@ function asHeading(row: Omit<PageRow, 'apart'>): Omit<PageRow, 'apart'> {
     at === undefined ||
     at === 0 ||
     row.cells[at]!.length > 48 ||
-    /[.;:,]$|^[A-Z0-9_/[\]:–-]*[\d_][A-Z0-9_/[\]:–-]*$/.test(row.cells[at]!)
+    /[.;:,]$/.test(row.cells[at]!) ||
+    NAME.test(row.cells[at]!)
   )
     return row;
   const first = <T>(list: readonly T[], none: T): T[] => list.map((_, i) => (i === 0 ? list[at]! : none));
@@ -106,13 +111,10 @@ const overColumns = (row: Omit<PageRow, 'apart'>, text: string): Omit<PageRow, '
   crossed: false,
 });
 
-/** The same for lines that are not looked over for their numbers yet. */
+/** How the cells of a table stand whose lines are not looked over for their numbers yet. */
 export function alignIn(lines: readonly CellLine[], keys: readonly number[]): Align {
-  const { anchors, titles, sections } = sectionsOf(lines, { keys });
-  return alignOf(
-    sections.filter((s) => !titles.has(s[0]!)),
-    anchors,
-  );
+  const { anchors, sections } = sectionsOf(lines, { keys });
+  return alignOf(sections, anchors);
 }
 
 function merge(band: readonly CellLine[]): Omit<PageRow, 'apart'> {

@@ -54,15 +54,13 @@ const OTHER_SECTION =
   /^(?:\d+(?:\.\d+)*\s+)?(?:(?:function(?:al)?|truth|state|logic) table|absolute maximum ratings?|recommended (?:operating|external)|electrical (?:characteristics|specifications)|ordering information|revision history|register map|package (?:outline|dimensions)|typical (?:application|characteristics))\b/i;
 
 /** The heading of a table that is no pinout. A terminal's number stands in none. */
-const headsOther = (line: Line): boolean =>
-  !line.words.slice(0, 3).some((w) => looksLikeNumbers(w.text)) &&
-  (headsOtherTable(segmentsOf(line).map((s) => s.text)) ||
-    headsOnlyOther(segmentsOf(line).map((s) => s.text)) ||
-    // Set tightly, such a heading is one run of words; single words of it stand in descriptions too.
-    headsOtherTable(
-      line.words.map((w) => w.text),
-      Math.max(3, 0.6 * line.words.length),
-    ));
+function headsOther(line: Line): boolean {
+  const words = line.words.map((w) => w.text);
+  if (words.slice(0, 3).some(looksLikeNumbers)) return false;
+  const cells = segmentsOf(line).map((s) => s.text);
+  // Set tightly, such a heading is one run of words; single words of it stand in descriptions too.
+  return headsOtherTable(cells) || headsOnlyOther(cells) || headsOtherTable(words, Math.max(3, 0.6 * words.length));
+}
 
 /** A marked note, or a sentence; a row has white between its cells and is none, whatever its description ends with. */
 const isNoteLine = (line: Line, text: string): boolean =>

@@ -1,10 +1,10 @@
 import type { Box } from '../table/box';
-import type { CellLine } from './cells';
+import { filledIn, type CellLine } from './cells';
 
 /** Begins like a title and does not end like a sentence. */
 const TITLE = /^[A-Z][^.;,:]{2,47}$/;
 /** A word of a name, which is no title: `GPIO_1`, `D7`. */
-const NAME = /^[A-Z0-9_/[\]:–-]*[\d_][A-Z0-9_/[\]:–-]*$/;
+export const NAME = /^[A-Z0-9_/[\]:–-]*[\d_][A-Z0-9_/[\]:–-]*$/;
 /** Places nearer than this are one, in points; and how far a text may stand from where its column's cells do. */
 const [SAME, NEAR] = [1.5, 2.5];
 /** So many of a column's cells tell how it is aligned, and as many nearly of those that the best way has. */
@@ -21,7 +21,7 @@ export function titlesIn(
   anchors: readonly boolean[],
   width?: readonly [left: number, right: number],
 ): ReadonlySet<number> {
-  const rows = lines.filter((l) => l.cells.filter((c) => c !== '').length > 1 && !l.isOne);
+  const rows = lines.filter((l) => filledIn(l) > 1 && !l.isOne);
   if (rows.length < 2) return new Set();
   const last = anchors.lastIndexOf(true);
   const isFree = lines.map((l, i) => !anchors[i] && l.isOne && isTitle(l) && i < last);
@@ -33,8 +33,7 @@ export function titlesIn(
     const own = places[at]!;
     // Of a column with a cell or two nothing is known; a text in the very middle of ruled lines is no part of it.
     if (!own) return width === undefined;
-    const isOver = l.cells.filter((c) => c !== '').length > 1;
-    return near(l.x0, own.start) || (!isOver && (near((l.x0 + l.x1) / 2, own.middle) || near(l.x1, own.end)));
+    return near(l.x0, own.start) || (l.whole === undefined && (near((l.x0 + l.x1) / 2, own.middle) || near(l.x1, own.end)));
   };
   const [left, right] = width ?? [Math.min(...rows.map((l) => l.x0)), Math.max(...lines.map((l) => l.x1))];
   const strays = lines.flatMap((l, i) => (isFree[i] && !fits(l) ? [i] : []));

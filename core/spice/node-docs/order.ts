@@ -1,5 +1,5 @@
 import type { Comment } from '../cards';
-import { rolesOf } from '../roles';
+import { rolesOf, shares } from '../roles';
 import { isKnownWord } from '../sense';
 import { commentsAt, LEAD, pieces, tidy, type Found, type Header } from './found';
 
@@ -201,7 +201,7 @@ const COUNTED = /[\s,;]{0,4}\b(?:transistor|diode|device|channel|half|section|sw
 /** `supply, ground, output, field`: as many words as nodes, and all but one say what the node's own name says. */
 function agree(words: readonly string[], nodes: readonly string[]): boolean {
   const own = nodes.map(rolesOf);
-  const isSame = (word: string, k: number) => [...rolesOf(word)].some((role) => own[k]!.has(role));
+  const isSame = (word: string, k: number) => shares(rolesOf(word), own[k]!);
   return (
     words.length > 2 &&
     words.every((w) => w.split(/\s+/).length <= 4 && !/^[^(]*\)|\([^)]*$/.test(w)) &&
@@ -223,14 +223,17 @@ function behindName({ text }: Comment, name: string, count: number): string[] | 
  */
 function byPins({ text }: Comment, nodes: readonly string[]): string[] | undefined {
   const cut = text.split(/[,;]\s*/).map((item) => item.trim());
-  for (const shape of [/(?:^|:\s*)pin (\w{1,3})\s*[:=-]?\s+(\S.*)$/i, /(?:^|:\s*)(\d{1,2})\s*[:=]\s*(\S.*)$/]) {
+  if (cut.length !== nodes.length) return undefined;
+  const inShape = (shape: RegExp, isPlace: (number: string, k: number) => boolean) => {
     const items = cut.map((item) => shape.exec(item));
-    const isList = items.length === nodes.length && items.every((item) => item !== null && !nodes.includes(item[1]!));
-    const counts = items.every((item, k) => Number(item?.[1]) === k + 1);
+    const isList = items.every((item, k) => item !== null && !nodes.includes(item[1]!) && isPlace(item[1]!, k));
     const words = items.map((item) => item?.[2] ?? '');
-    if (isList && (shape.source.includes('pin') || counts) && !words.some((word, k) => isAgainst(word, nodes[k]!))) return words;
-  }
-  return undefined;
+    return isList && !words.some((word, k) => isAgainst(word, nodes[k]!)) ? words : undefined;
+  };
+  return (
+    inShape(/(?:^|:\s*)pin (\w{1,3})\s*[:=-]?\s+(\S.*)$/i, () => true) ??
+    inShape(/(?:^|:\s*)(\d{1,2})\s*[:=]\s*(\S.*)$/, (number, k) => Number(number) === k + 1)
+  );
 }
 
 /** `1 = GND, 2 = OUT` over a node VIN and a node GND counts the package's pins. */
@@ -242,7 +245,7 @@ function isCountedOtherwise(words: readonly string[], nodes: readonly string[]):
 /** True where a node's own name says that it is something else: `GND` in the place of a node VIN. */
 function isAgainst(word: string, node: string): boolean {
   const [said, own] = [rolesOf(word), rolesOf(/^\d+$/.test(node) ? '' : node)];
-  return said.size > 0 && own.size > 0 && ![...said].some((role) => own.has(role));
+  return said.size > 0 && own.size > 0 && !shares(said, own);
 }
 
 const bare = (text: string): string =>
