@@ -2,8 +2,8 @@ import { Parser } from 'htmlparser2';
 import { problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMap } from '../table/ball-map';
-import { findList } from '../table/find-list';
-import { scoreOf } from '../table/find-table';
+import { findLists } from '../table/find-list';
+import { goesWith } from '../table/goes-with';
 import { isBlank, type Grid, type GridRow } from '../table/grid';
 import { cellRef, type Sheet } from '../sheet/sheet';
 import { raise } from '../table/raised';
@@ -38,10 +38,7 @@ export function readHtml(html: string, options: ReadOptions = {}): Result<Propos
   const { file } = options;
   const page = tablesOf(html);
   const grids = page.tables.map((rows, i) => gridOf(rows, i));
-  const found = grids.flatMap((grid) => {
-    const table = findList(grid);
-    return table ? [{ table, score: scoreOf(table) }] : [];
-  });
+  const found = grids.flatMap((grid) => findLists(grid));
   if (found.length === 0) {
     const beside = { signals: readSignalLists(grids), legend: readLegend(page.around) };
     for (const grid of grids) {
@@ -52,7 +49,7 @@ export function readHtml(html: string, options: ReadOptions = {}): Result<Propos
   }
   const best = [...found].sort((a, b) => b.score - a.score)[0]!;
   const key = (f: (typeof found)[number]) => f.table.columns.map((c) => `${c.role} ${c.packageName}`).join('|');
-  const chosen = found.filter((f) => f === best || key(f) === key(best));
+  const chosen = found.filter((f) => key(f) === key(best) || goesWith(best)(f));
   const aroundOf = ({ table }: (typeof found)[number]) => {
     const outside = table.around.filter((r) => !isBlank(r)).map((r) => r.cells.join(' '));
     const around = [...page.around, ...outside];

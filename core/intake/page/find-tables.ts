@@ -2,9 +2,9 @@ import type { ReadOptions, TableChoice } from '../proposal';
 import { findBallMap } from '../table/ball-map';
 import { tenths, type Box } from '../table/box';
 import { rolesSet } from '../table/join-tables';
-import { readNumberCell } from '../table/numbers';
-import { findTable, scoreOf } from '../table/find-table';
-import type { FoundTable } from '../table/found-table';
+import { goesWith } from '../table/goes-with';
+import { findTables } from '../table/find-table';
+import type { Scored } from '../table/found-table';
 import type { Block } from './block';
 import { blocksIn, type OpenTable } from './borderless';
 import { chainsOf, gridOf, type Chain } from './chains';
@@ -15,10 +15,8 @@ import { standing } from './standing';
 import type { Word } from './words';
 
 /** A table that was found, with the blocks it stands in. */
-export interface Found {
-  table: FoundTable;
+export interface Found extends Scored {
   chain: Chain;
-  score: number;
   /** To the page as it is displayed. */
   back: (page: number, box: Box) => Box;
 }
@@ -84,9 +82,8 @@ function found(chains: readonly Chain[], ready: readonly Ready[], salt = 0): Fou
   return chains.flatMap((chain, i) => {
     const back = (page: number, box: Box) => backOf.get(page)!(box);
     const grid = gridOf(chain, (salt + i) * 100_000 + 1, back);
-    const table = findTable(grid);
-    if (!table || findBallMap(grid)) return [];
-    return [{ table, chain, score: scoreOf(table), back }];
+    const [best] = findTables(grid);
+    return !best || findBallMap(grid) ? [] : [{ ...best, chain, back }];
   });
 }
 
@@ -102,7 +99,7 @@ function regionBlocks(ready: readonly Ready[], region: NonNullable<ReadOptions['
 /** The tables to read: those a person chose, or the best one with the others that go with it. */
 export function choose(all: readonly Found[], options: ReadOptions): { chosen: Found[]; choices: TableChoice[] } {
   const best = [...all].sort((a, b) => b.score - a.score)[0]!;
-  const chosen = options.tables ? all.filter((_, i) => options.tables!.includes(i)) : all.filter(goingWith(best));
+  const chosen = options.tables ? all.filter((_, i) => options.tables!.includes(i)) : all.filter(goesWith(best));
   const withRoles = (f: Found, index: number) => {
     const roles = rolesSet(options, f.table.columns, (chosen[0] ?? best).table.columns, index);
     return f.table.columns.map((c, i) => ({ ...c, role: roles?.[i] ?? c.role }));
@@ -124,48 +121,3 @@ export function choose(all: readonly Found[], options: ReadOptions): { chosen: F
   }));
   return { chosen, choices };
 }
-
-const key = (f: Found): string =>
-  f.table.columns
-    .filter((c) => c.role !== 'ignore')
-    .map((c) => `${c.role} ${c.packageName}`)
-    .sort()
-    .join('|');
-
-const numbersIn = (f: Found): string[] => {
-  const at = f.table.columns.findIndex((c) => c.role === 'number');
-  return f.table.rows.flatMap((r) => {
-    const read = readNumberCell(r.cells[at] ?? '');
-    return read.kind === 'list' ? read.numbers : [];
-  });
-};
-
-/** Balls `A1` or figures; a part has one or the other, so a list of test points is no part of a ball grid. */
-const areBalls = (numbers: readonly string[]): boolean => numbers.filter((n) => /^[A-Z]/.test(n)).length * 2 > numbers.length;
-
-/**
- * Another table of the same kind: the parts of one pinout, or the same pinout in another package. A table with other
- * columns beside number and name, supplies without a type column, goes with it where it says that its numbers are
- * terminals and has only such as are open in the best one.
- */
-function goingWith(best: Found): (f: Found) => boolean {
-  const there = numbersIn(best);
-  const [taken, hasBalls] = [new Set(there), areBalls(there)];
-  return (f) => {
-    if (f === best) return true;
-    if (f.score < 0.5) return false;
-    const isAlike = key(f) === key(best);
-    const own = numbersIn(f);
-    if (areBalls(own) !== hasBalls) return isAlike && packagesOf(f).length > 1;
-    if (isAlike) return true;
-    const saysTerminals = /\b(pin|ball|terminal|lead|pad)s?\b/i.test(f.table.columns.find((c) => c.role === 'number')!.heading);
-    const isOpen = own.length > 0 && !own.some((n) => taken.has(n));
-    return saysTerminals && isOpen && packagesOf(f).join('|') === packagesOf(best).join('|');
-  };
-}
-
-/** The packages of its number columns, sorted. */
-const packagesOf = (f: Found): string[] =>
-  key(f)
-    .split('|')
-    .filter((k) => k.startsWith('number '));

@@ -1,9 +1,9 @@
 import { problem, refuse, ok, type Result } from '../../part';
 import type { Proposal, ReadOptions, TableChoice } from '../proposal';
 import { readBallMap } from '../table/ball-map';
-import { findList } from '../table/find-list';
-import { scoreOf } from '../table/find-table';
-import type { FoundTable } from '../table/found-table';
+import { findLists } from '../table/find-list';
+import type { Scored } from '../table/found-table';
+import { goesWith } from '../table/goes-with';
 import { filled, isBlank, type Grid, type GridRow } from '../table/grid';
 import { readTables } from '../table/join-tables';
 import { readSignalLists } from '../table/signal-list';
@@ -16,10 +16,8 @@ export { cellRef, type Sheet } from './sheet';
 /** More cells than this on one sheet are data and no pinout. */
 const MOST_CELLS = 400_000;
 
-interface Found {
+interface Found extends Scored {
   sheet: Sheet;
-  table: FoundTable;
-  score: number;
 }
 
 /**
@@ -34,10 +32,7 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
   const large = own.find((s) => s.cells.length > MOST_CELLS);
   if (large) return refuse(problem('sheet-large', { name: large.name, limit: MOST_CELLS }, { file }));
   const grids = own.map((sheet, i) => ({ sheet, grid: gridOf(sheet, i * 2_000_000) }));
-  const found = grids.flatMap(({ sheet, grid }): Found[] => {
-    const table = findList(grid);
-    return table ? [{ sheet, table, score: scoreOf(table) }] : [];
-  });
+  const found = grids.flatMap(({ sheet, grid }): Found[] => findLists(grid).map((f) => ({ sheet, ...f })));
   const legend = grids.flatMap(({ grid }) => grid.rows.flatMap((r) => [...legendLine(filled(r)), filled(r).join('   ')]));
   if (found.length === 0) {
     const beside = { signals: readSignalLists(grids.map((g) => g.grid)), legend: readLegend(legend) };
@@ -50,7 +45,7 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
   const best = [...found].sort((a, b) => b.score - a.score)[0]!;
   const chosen = options.tables
     ? found.filter((_, i) => options.tables!.includes(i))
-    : found.filter((f) => f === best || key(f) === key(best));
+    : found.filter((f) => key(f) === key(best) || goesWith(best)(f));
   const aroundOf = ({ sheet, table }: Found) => {
     const around = table.around.filter((r) => !isBlank(r)).map((r) => filled(r).join(' '));
     const signals = () => readSignalLists(grids.map((g) => g.grid));

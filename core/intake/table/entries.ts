@@ -3,7 +3,7 @@ import type { Column } from '../proposal';
 import { typeInOneLine } from '../understand/type-codes';
 import { brokenName, joinName, roomForNames, stackedNames, withWholeList } from './broken-names';
 import { filled, type GridRow } from './grid';
-import { isHeading } from './headings';
+import { isBankHeading, isHeading } from './headings';
 import { isNote } from './notes';
 import { readCountedCell, type NumberCell } from './numbers';
 import { whereOf } from './places';
@@ -71,11 +71,13 @@ export interface Entry {
 export function gather(rows: readonly GridRow[], context: Context, taken: Set<number>): Entry[] {
   const entries: Entry[] = [];
   let group: string | undefined;
+  let title: string | undefined;
   let above: GridRow | undefined;
   const index = indexRoles(context.columns);
   // A dash is a level where others have a plus, and else no word.
   const hasSigns = index.at.activeLow >= 0 && rows.some((r) => r.cells[index.at.activeLow]?.trim() === '+');
   const room = roomForNames(rows, index.at.name);
+  const isOfBanks = index.at.group >= 0 && isBankHeading(context.columns[index.at.group]!.heading);
   const isOnceOver = standsOnce(rows, index.at.group);
   for (const given of rows) {
     if (context.without?.has(given.line)) continue;
@@ -83,7 +85,7 @@ export function gather(rows: readonly GridRow[], context: Context, taken: Set<nu
     const row = goesOn ? given : withWholeList(withShared(given, above), index.numbers);
     const kind = goesOn ? 'continuation' : context.including?.has(row.line) ? 'row' : kindOf(row, context.columns, index);
     if (kind === 'heading') {
-      group = cleanHeading(filled(row)[0]!);
+      title = group = cleanHeading(filled(row)[0]!);
       context.headings?.add(row.line);
     } else if (goesOn && entries.length > 0 && isShared(row, above!, index.at.name)) addFunction(entries.at(-1)!, row, index);
     else if (kind === 'continuation') continueRow(entries.at(-1), row, context);
@@ -91,6 +93,7 @@ export function gather(rows: readonly GridRow[], context: Context, taken: Set<nu
       const entry = entryOf(row, context.columns, index, group, room);
       if (!hasSigns && NONE.test(entry.activeLow)) entry.activeLow = '';
       if (isOnceOver) group = entry.group;
+      if (isOfBanks && title !== undefined) entry.group = title;
       entries.push(entry);
       taken.add(row.line);
     } else if (kind === 'odd') skipped(row, 'it has no number that could be read', context);

@@ -1,14 +1,14 @@
 import { findBallMap } from './ball-map';
-import { findTable } from './find-table';
-import type { FoundTable } from './found-table';
+import { findTables } from './find-table';
+import type { Scored } from './found-table';
 import type { Grid } from './grid';
 import { unfold } from './forms/unfold';
 
 /**
- * The pin table of a grid, halves put under each other. A table without headings in what is a ball map is none: D0 and D1 in
- * the cells look like numbers of balls.
+ * The pin tables of a grid, halves put under each other, the best one first. A table without headings in what is a ball map
+ * is none: D0 and D1 in the cells look like numbers of balls.
  */
-export function findList(grid: Grid): FoundTable | undefined {
-  const table = findTable(unfold(grid));
-  return table && table.headerLine === undefined && findBallMap(grid) ? undefined : table;
+export function findLists(grid: Grid): Scored[] {
+  const tables = findTables(unfold(grid));
+  return tables[0]?.table.headerLine === undefined && findBallMap(grid) ? [] : tables;
 }

@@ -1,6 +1,6 @@
 import type { Column } from '../proposal';
 import { fitToColumns, splitWords } from '../text/aligned';
-import type { FoundTable } from './found-table';
+import type { FoundTable, Scored } from './found-table';
 import { filled, isBlank, mapCells, padded, type Grid, type GridRow } from './grid';
 import { headingWorth, isHeading, packageIn, roleOfHeading } from './headings';
 import { labelled, looksLikeNumbers, readCountedCell } from './numbers';
@@ -19,32 +19,45 @@ interface Header {
   tight?: boolean;
 }
 
-/** Finds the pin table among titles, decoy tables, legends and footnotes, and says what each column is. */
-export function findTable(grid: Grid): FoundTable | undefined {
+/**
+ * Finds the pin tables among titles, decoy tables, legends and footnotes, and says what each column is; the best one first,
+ * and none where there is none.
+ */
+export function findTables(grid: Grid): Scored[] {
   const upright = turned(grid);
-  const turnedTable = upright && findUpright(upright);
-  const table = findUpright(grid);
-  return turnedTable && scoreOf(turnedTable) > (table ? scoreOf(table) : 0) ? turnedTable : (table ?? withoutHeader(grid));
+  const turnedTables = upright ? findUpright(upright) : [];
+  const tables = findUpright(grid);
+  if ((turnedTables[0]?.score ?? 0) > (tables[0]?.score ?? 0)) return turnedTables;
+  if (tables.length > 0) return tables;
+  const table = withoutHeader(grid);
+  return table ? [{ table, score: scoreOf(table) }] : [];
 }
 
-/** The table whose terminals stand under each other, below a heading. */
-function findUpright(grid: Grid): FoundTable | undefined {
+/** The tables whose terminals stand under each other, below a heading. */
+function findUpright(grid: Grid): Scored[] {
   const headers = findHeaders(grid);
-  const candidates = headers.map((header, i) => under(grid, header, headers[i + 1]?.at));
-  const scored = candidates.map((t) => ({ t, score: scoreOf(t) })).sort((a, b) => b.score - a.score);
-  const best = scored[0];
-  if (best && best.score > 0) {
+  let open = headers.map((header, i) => {
+    const table = under(grid, header, headers[i + 1]?.at);
+    return { table, header, score: scoreOf(table) };
+  });
+  const found: Scored[] = [];
+  const taken = new Set<number>();
+  for (;;) {
+    const best = open.reduce<(typeof open)[number] | undefined>((a, b) => (b.score > (a?.score ?? 0) ? b : a), undefined);
+    if (!best) break;
     // A header that is repeated on each page continues the same table.
-    const key = keyOf(best.t);
-    const parts = candidates.map((t) => (keyOf(t) === key ? t.rows : inOtherOrder(best.t, t)));
+    const key = keyOf(best.table);
+    const parts = open.map(({ table }) => (keyOf(table) === key ? table.rows : inOtherOrder(best.table, table)));
     const rows = parts.flatMap((part) => part ?? []);
-    const taken = new Set<number>();
     for (const row of rows) taken.add(row.line);
-    for (const h of headers.filter((_, i) => parts[i] !== undefined))
-      for (const row of grid.rows.slice(h.at, h.at + h.depth)) taken.add(row.line);
-    return { ...best.t, rows, around: grid.rows.filter((r) => !taken.has(r.line)) };
+    for (const { header } of open.filter((_, i) => parts[i] !== undefined))
+      for (const row of grid.rows.slice(header.at, header.at + header.depth)) taken.add(row.line);
+    const table = { ...best.table, rows };
+    found.push({ table, score: rows.length === best.table.rows.length ? best.score : scoreOf(table) });
+    open = open.filter((_, i) => parts[i] === undefined);
   }
-  return undefined;
+  const around = grid.rows.filter((r) => !taken.has(r.line));
+  return found.map((f) => ({ ...f, table: { ...f.table, around } }));
 }
 
 /** What tells that two headings are one: a page's number beside them does not. */
@@ -99,6 +112,10 @@ function headerAt(grid: Grid, at: number): Header | undefined {
   const row = unbroken(given);
   const single = asHeader(grid, row, at);
   const next = grid.rows[at + 1];
+  if (single) {
+    const hints = grid.rows.slice(at + 1, at + 3).findIndex(areHints);
+    if (hints >= 0) return { ...single, depth: hints + 2 };
+  }
   if (next && isHeadingRow(row) && !isBlank(next)) {
     const joined = joinHeads(grid, row, next);
     // A title over a heading that is whole by itself is none of it.
@@ -109,6 +126,10 @@ function headerAt(grid: Grid, at: number): Header | undefined {
   }
   return single;
 }
+
+/** `(number) | (text)`: what is to be filled in below a heading. */
+const areHints = (row: GridRow): boolean =>
+  filled(row).length > 1 && filled(row).every((c) => /^\([^()]{1,24}\)$/.test(c) && packageIn(c.slice(1, -1)) === undefined);
 
 /** The upper of two heading rows is headings only: short, and at least one that says something of a column. */
 const isHeadingRow = (row: GridRow): boolean =>

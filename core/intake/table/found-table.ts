@@ -10,3 +10,9 @@ export interface FoundTable {
   around: GridRow[];
   headerLine: number | undefined;
 }
+
+/** A table with how good a pin table it is. */
+export interface Scored {
+  table: FoundTable;
+  score: number;
+}

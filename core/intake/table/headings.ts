@@ -6,9 +6,9 @@ import { typeUnder } from './forms/ticks';
 /** Words over a column, by role. A heading is compared without case, punctuation and plural marks. */
 const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
   number:
-    /^((pin|ball|terminal|lead|pad|contact|package|pkg|device)s? )?(no|nos|nr|num|number|numbers|#|id|location|loc|position|pos|coordinate|designator)$|^#$|^(pin|ball|pad|terminal|lead|contact) (no|number|#|s)?$|^balls?$|^leads?$|^pads?$|^contacts?$|^no name$|^(bank|bga|module|board|chip|mcu|cpu|soc|ic|header|connector|jack|plug|socket|edge) (pin|ball|pad|contact)s?( (no|nos|number|numbers|#))?$|^(row|side) [a-d]$|^(odd|even)( pins?)?$/,
-  name: /^((pin|ball|terminal|signal|pad|lead|port|contact|net) )?(name|names|mnemonic|designation|label)$|^symbol$|^mnemonic$|^abbreviation$|^identifier$|^net$|^signal$|^signals$|^(pin|terminal) symbol$|^primary (name|function)$|^main function$|^(pin|signal) id$|^(pin|ball|terminal|signal) names? and (description|function)s?$|^row [a-e] (signals?|names?|mnemonics?|signal (name|mnemonic)s?)$/,
-  type: /^((pin|signal|buffer|electrical|io|i o|port|pad|terminal|lead|input|cell) )?(type|types|class|kind|dir|direction)$|^io$|^i o$|^(p )?io( [pgs]{1,2}| pwr| power| gnd)+$|^in out$|^dir$|^(pin|signal) (io|i o)$|^attribute$|^electrical$/,
+    /^((pin|ball|terminal|lead|pad|contact|package|pkg|device)s? )?(no|nos|nr|num|number|numbers|#|id|location|loc|position|pos|coordinate|designator)$|^#$|^(pin|ball|pad|terminal|lead|contact) (no|number|#|s|ref|reference)?$|^balls?$|^leads?$|^pads?$|^contacts?$|^no name$|^(bank|bga|package|module|board|chip|mcu|cpu|soc|ic|header|connector|jack|plug|socket|edge) (pin|ball|pad|contact)s?( (no|nos|number|numbers|#))?$|^(row|side) [a-d]$|^(odd|even)( pins?)?$/,
+  name: /^((pin|ball|terminal|signal|pad|lead|port|contact|net|short|pin function) )?(name|names|name s|mnemonic|designation|label)$|^symbol$|^mnemonic$|^abbreviation$|^identifier$|^net$|^signal$|^signals$|^(pin|terminal) symbol$|^(primary|function) name$|^primary function$|^(pin|ball|terminal) signal$|^names? of (the )?(pin|ball|terminal|signal|pad)s?$|^main function$|^(pin|signal) id$|^(pin|ball|terminal|signal) names? and (description|function)s?$|^row [a-e] (signals?|names?|mnemonics?|signal (name|mnemonic)s?)$/,
+  type: /^((pin|signal|buffer|electrical|io|i o|port|pad|terminal|lead|input|cell|function) )?(type|types|class|kind|dir|direction)$|^io$|^i o$|^(p )?io( [pgs]{1,2}| pwr| power| gnd)+$|^in out$|^dir$|^(pin|signal) (io|i o)$|^attribute$|^electrical$/,
   description:
     /^((pin|signal|terminal|functional|short|ball|function|lead|contact) )?(description|descriptions|desc|purpose|explanation|details|remarks|remark|comment|comments|parameter|notes|note|meaning|use|usage)$|^function(s)?( and)? description$|^functions?$|^(pin|terminal|signal) function$|^name and function$|^(mode|option) \w{1,8} (pin )?functions?$|^(pin )?functions?( in)? mode \w{1,8}$|^(spi|i2c|uart|serial|parallel|master|slave|normal|program(ming)?|test|boot)( mode)? (pin )?functions?$|^full name$|^what (it|they) (does|do|is for|are for)$|^functions? (in|of|for) /,
   group: /^(pin |signal |function |functional )?(group|category|block|section|bank|interface|port group|domain group)$/,
@@ -23,6 +23,8 @@ const AMBIGUOUS = /^(pins?|terminals?|ball|lead|contact|port|function|signal)$/;
 
 const normal = (heading: string): string =>
   heading
+    // `pinNumber`, as programs write it.
+    .replace(/^([a-z]{2,})(?=[A-Z][a-z]+$)/, '$1 ')
     .toLowerCase()
     .replace(/\(s\)/g, 's')
     .replace(/[¹²³⁰-⁹⁽⁾ᵃ-ᶠ﹡]|\(\d\)|\[\d\]/g, '')
@@ -108,6 +110,9 @@ export function headsOnlyOther(cells: readonly string[]): boolean {
   const isKnown = (c: string) => isOther(c) || OTHER_TOO.test(normal(c)) || roleOfHeading(c) !== undefined;
   return cells.every(isKnown) && (cells.some(isOther) || /^(rev|revision|version|date)$/.test(normal(cells[0]!)));
 }
+
+/** A column of banks: where terminals stand on the die, which groups them only where nothing else does. */
+export const isBankHeading = (heading: string): boolean => /^\s*(?:i\/?o )?bank\s*$/i.test(heading);
 
 /** What a heading says of its column; `ambiguous` where the cells must decide; undefined where it says nothing. */
 export const roleOfHeading = remember((heading: string): ColumnRole | 'ambiguous' | undefined => {

@@ -1,8 +1,8 @@
 import type { Column, ColumnRole } from '../proposal';
 import { isTypeCode, isTypePhrase, typeInOneLine } from '../understand/type-codes';
 import type { GridRow } from './grid';
-import { isOfPackage, packageOfHeading, roleOfHeading } from './headings';
-import { labelled, looksLikeNumbers, readNumberCell } from './numbers';
+import { isBankHeading, isOfPackage, packageOfHeading, roleOfHeading } from './headings';
+import { labelled, looksLikeNumbers, readCountedCell } from './numbers';
 import { ticked } from './forms/ticks';
 
 /** What a column holds shows in so many of its rows. */
@@ -14,6 +14,9 @@ const spread = (rows: GridRow[]): GridRow[] => {
   return step < 2 ? rows : rows.filter((_, i) => i % step === 0);
 };
 
+/** `1.`, where the numbers count up. */
+const COUNTED = /^\d{1,4}[.)]$/;
+
 /** True where more than one cell is filled. */
 function hasTwo(row: GridRow): boolean {
   let count = 0;
@@ -24,12 +27,22 @@ function hasTwo(row: GridRow): boolean {
 /** `Mode 1`, `I2C`: a column for terminals as they are called there. */
 const OF_MODE = /\bmode\b|^(spi|i2c|i²c|uart|serial|parallel)\b/i;
 
+const NET = /^\s*net(?:[ _-]?name)?\s*$/i;
+
 /** A name as circuits have it, with nothing in small letters. */
 const isCapitals = (text: string): boolean => /^[A-Z0-9_+\-−–/#~*.[\]]+$/.test(text) && /[A-Z]/.test(text);
 
 /** True where a column holds 1, 2, 3 in its rows. */
 const countsRows = (rows: readonly GridRow[], i: number): boolean =>
   rows.length > 2 && rows.every((r, k) => r.cells[i]?.trim() === String(k + 1));
+
+/** `a1`, `c12`: balls in small letters, in several rows of the grid, where no figure is 0 as names have it. */
+function areSmallBalls(rows: readonly GridRow[], i: number): boolean {
+  const cells = rows.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
+  const balls = cells.filter((c) => /^[a-z]{1,2}[1-9]\d?$/.test(c));
+  const letters = new Set(balls.map((c) => c.replace(/\d+/, '')));
+  return balls.length > 3 && balls.length > 0.8 * cells.length && letters.size > 1 && new Set(balls).size === balls.length;
+}
 
 /** Settles what each column is: headings first, then the cells where a heading is ambiguous or silent. */
 export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): Column[] {
@@ -42,8 +55,9 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     return cells.length === 0 ? 0 : cells.filter(test).length / cells.length;
   };
   const isNumbers = (i: number) =>
-    share(i, (c) => readNumberCell(c).kind !== 'unread' || labelled(c) !== undefined) >= 0.7 &&
-    share(i, (c) => looksLikeNumbers(c) || labelled(c) !== undefined) >= 0.3;
+    (share(i, (c) => readCountedCell(c).kind !== 'unread' || labelled(c) !== undefined) >= 0.7 &&
+      share(i, (c) => looksLikeNumbers(c) || COUNTED.test(c) || labelled(c) !== undefined) >= 0.3) ||
+    areSmallBalls(rows, i);
   const areFigures = (i: number) => share(i, (c) => /^\d{1,4}$/.test(c)) === 1;
   const settled: (ColumnRole | undefined)[] = roles.map((role, i) => {
     // `U7` in every row is the part on its board.
@@ -74,6 +88,15 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     share(i, isTypeCode) < 0.5;
   // `Function | Pins | Numbers`: of what may be a name, the column in capitals is.
   const areNames = (i: number) => share(i, (c) => c.split(/[\s,;]+/).every(isCapitals)) >= 0.8;
+  // A net is what a board calls the terminal; it is its name only where nothing else is.
+  const isNet = (i: number) => settled[i] === 'name' && NET.test(headings[i]!);
+  const isNamed = settled.some((role, i) => (role === 'name' ? !isNet(i) : role === undefined && roles[i] === 'ambiguous' && areNames(i)));
+  const groups = settled.filter((role) => role === 'group').length;
+  headings.forEach((heading, i) => {
+    if (isNamed && isNet(i)) settled[i] = 'ignore';
+    // Beside groups that are called so, a bank says where a terminal's cell stands on the die.
+    if (groups > 1 && settled[i] === 'group' && isBankHeading(heading)) settled[i] = 'ignore';
+  });
   const open = settled.flatMap((role, i) => (role === undefined && roles[i] === 'ambiguous' ? [i] : []));
   if (open.length > 1 && !has('name') && !areNames(open[0]!)) {
     const names = open.find(areNames);
@@ -136,6 +159,10 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     );
     if (codes >= 0) [settled[typeAt], settled[codes]] = ['ignore', 'type'];
   }
+  // A `Category` of codes is the type where nothing else is.
+  const isCategory = (role: ColumnRole | undefined, i: number) => role === 'group' && /category/i.test(headings[i]!);
+  const coded = has('type') ? -1 : settled.findIndex((role, i) => isCategory(role, i) && share(i, (c) => areCodes(c) || isTypePhrase(c)) >= 0.8); // prettier-ignore
+  if (coded >= 0) settled[coded] = 'type';
   // `Function | Description`, where the functions are a few kinds of terminals: they are the type.
   if (!has('type') && settled.filter((r) => r === 'description').length > 1) {
     const isKinds = (i: number) =>

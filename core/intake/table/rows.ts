@@ -67,8 +67,9 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
     doubts.push({ field: 'name', reason: 'The name cell is empty.' });
   if (clean.name !== '' && (!/[\p{L}\d+−–-]/u.test(clean.name) || NO_NAME.test(clean.name)))
     doubts.push({ field: 'name', reason: `“${clean.name}” is hardly a name.` });
-  // `GPIO0–` over a list of numbers is a range that lost its end; `V–` and `IN1–` alone are names.
-  if (/[/,_]$/.test(clean.name) || (single && most > 1 && /[–-]$/.test(clean.name)))
+  // `GPIO0–` over a list of numbers is a range that lost its end; `V–` and `IN1–` alone are names, and so is one beside its plus.
+  const isHalfOfPair = names.has(clean.name.replace(/[–-]$/, '+'));
+  if (/[/,_]$/.test(clean.name) || (single && most > 1 && /[–-]$/.test(clean.name) && !isHalfOfPair))
     doubts.push({ field: 'name', reason: `“${clean.name}” ends as if it went on.` });
   // `DOUT/DRDY` with a bar over DRDY: of which of them the words are told is not said.
   if (clean.behind && /\blow\b/i.test(description)) doubts.push(levelDoubt('A bar stands over another of its names.'));

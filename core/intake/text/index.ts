@@ -1,10 +1,11 @@
 import { ok, problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMap } from '../table/ball-map';
-import { findList } from '../table/find-list';
+import { findLists } from '../table/find-list';
+import { goesWith } from '../table/goes-with';
 import type { Grid } from '../table/grid';
 import { readSignalLists } from '../table/signal-list';
-import { understandTable } from '../table/understand';
+import { readTables } from '../table/join-tables';
 import { readLegend } from '../understand/legend';
 import { cleanText } from './clean';
 import { alignedGrid, toGrid } from './layout';
@@ -21,12 +22,15 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
   if (!clean.ok) return clean;
   const { lines, problems } = clean.value;
   const read = (grid: Grid): Result<Proposal> | undefined => {
-    const table = findList(grid);
-    if (!table) return readBallMap(grid, problems, options, [], { signals: readSignalLists([grid]), legend: readLegend(lines) });
-    const around = table.around.map((r) => lines[r.line - 1] ?? r.cells.join(' '));
+    const found = findLists(grid);
+    const [best] = found;
+    if (!best) return readBallMap(grid, problems, options, [], { signals: readSignalLists([grid]), legend: readLegend(lines) });
+    const around = best.table.around.map((r) => lines[r.line - 1] ?? r.cells.join(' '));
     const titles = around.slice(0, 12).concat(around.slice(-4));
-    const understood = understandTable(table, { titles, legend: around, notes: lines }, problems, options);
-    return understood.ok ? ok({ ...understood.value, title: lines.find((l) => l.trim() !== '') ?? '' }) : understood;
+    const chosen = found.filter(goesWith(best));
+    const read = readTables(chosen, () => ({ titles, legend: around, notes: lines }), options)!;
+    if (!read.ok) return read;
+    return ok({ ...read.value, problems: [...problems, ...read.value.problems], title: lines.find((l) => l.trim() !== '') ?? '' });
   };
   const readListed = () => {
     const grid = listedGrid(lines) ?? stackedGrid(lines) ?? lineGrid(lines);
@@ -40,6 +44,8 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
     read(toGrid(lines, problems, options.file)) ??
     read(alignedGrid(lines)) ??
     readListed() ??
+    // Tables of different widths below each other have no delimiter evenly.
+    read(toGrid(lines, problems, options.file, 0.2)) ??
     refuse(problem('table-none', {}, { file: options.file }))
   );
 }

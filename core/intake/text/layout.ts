@@ -43,12 +43,12 @@ function fromTypeset(lines: string[]): string[] {
   });
 }
 
-/** Splits lines into cells. Which delimiter is used is decided by how evenly the lines have it. */
-export function toGrid(given: string[], problems: Problem[], file?: string): Grid {
+/** Splits lines into cells. Which delimiter is used is decided by how evenly the lines have it; `least` is how evenly at least. */
+export function toGrid(given: string[], problems: Problem[], file?: string, least = 0.5): Grid {
   const lines = fromMarkup(fromTypeset(given));
   const best = DELIMITERS.map((d) => ({ ...d, score: evenness(lines, d.delimiter) })).sort((a, b) => b.score - a.score)[0]!;
-  if (best.score < 0.5) return alignedGrid(lines);
-  if (best.layout === 'pipe') return { layout: 'pipe', rows: lines.map(pipeRow) };
+  if (best.score < least) return alignedGrid(lines);
+  if (best.layout === 'pipe' && !QUOTED_BAR.test(lines.join('\n'))) return { layout: 'pipe', rows: pipeRows(lines) };
   return { layout: best.layout, rows: delimited(lines, best.delimiter, problems, file) };
 }
 
@@ -94,10 +94,20 @@ function mode(values: number[]): number | undefined {
   return [...tally].sort((a, b) => b[1] - a[1] || b[0] - a[0])[0]?.[0];
 }
 
-/** A row between bars; a rule has no cells. */
-function pipeRow(text: string, index: number): GridRow {
-  if (RULE.test(text)) return { line: index + 1, cells: [] };
-  const inner = text.trim().replace(/^\|/, '').replace(/\|$/, '');
+/** Cells in quotes that a bar parts: delimited text, and no drawn table. */
+const QUOTED_BAR = /^"[^"\n|]{0,80}"\|"/m;
+
+/** Rows between bars. Where some lines begin with a text, a bar at the start of another ends its first cell, which is empty; rules part nothing. */
+function pipeRows(lines: readonly string[]): GridRow[] {
+  const bars = lines.map((l) => (RULE.test(l) ? 0 : countOf('|', l)));
+  const usual = mode(bars.filter((n) => n > 0));
+  const isOpen = lines.some((l, i) => bars[i] === usual && !/^\s*\|/.test(l));
+  return lines.flatMap((text, i) => (RULE.test(text) && text.trim() !== '' ? [] : [pipeRow(text, i, isOpen)]));
+}
+
+function pipeRow(text: string, index: number, isOpen: boolean): GridRow {
+  if (text.trim() === '') return { line: index + 1, cells: [] };
+  const inner = isOpen ? text.trim() : text.trim().replace(/^\|/, '').replace(/\|$/, '');
   return { line: index + 1, cells: inner.split(/(?<!\\)\|/).map((c) => withoutMarks(c.trim())) };
 }
 

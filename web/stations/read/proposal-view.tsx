@@ -73,7 +73,7 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
             {table.columns.map((c, i) => (
               <div key={i} role="columnheader" className="px-1 py-1">
                 {c.elsewhere ? (
-                  <div className="px-1.5 py-0.5 text-[12px] font-semibold" title="Chosen at the table on its page">
+                  <div className="px-1.5 py-0.5 text-[12px] font-semibold" title="A column of another table of the source">
                     {ROLE_WORDS[c.role] ?? c.role}
                   </div>
                 ) : (

@@ -13,7 +13,7 @@ export function unfold(grid: Grid): Grid {
     const parts = partsOf(row);
     if (!parts) continue;
     const below = grid.rows.slice(at + 1);
-    const stop = below.findIndex((r, i) => isBlank(r) && isBlank(below[i + 1] ?? r));
+    const stop = endOf(below, parts[1]!.from);
     const body = stop < 0 ? below : below.slice(0, stop);
     const stacked = parts.flatMap((part, i) =>
       (i === 0 ? [row, ...body] : body).map((r) => slice(r, part)).filter((r) => !isBlank(r) || i === 0),
@@ -23,10 +23,16 @@ export function unfold(grid: Grid): Grid {
   return grid;
 }
 
+/** Where such a table ends: at two blank rows, or at one below which nothing stands beside the first column any more; -1 for nowhere. */
+function endOf(rows: readonly GridRow[], second: number): number {
+  const last = rows.findLastIndex((r) => r.cells.slice(second).some((c) => c.trim() !== ''));
+  return rows.findIndex((r, i) => isBlank(r) && (i > last || isBlank(rows[i + 1] ?? r)));
+}
+
 type Part = { from: number; to: number };
 
 function partsOf(row: GridRow): Part[] | undefined {
-  if (row.cells.length < 4 || row.cells.some((c) => /^\s*\d/.test(c))) return undefined;
+  if (row.cells.length < 4 || row.cells.some((c) => /^\s*\d[\d\s,.]*$/.test(c))) return undefined;
   const heads = row.cells.map((c) => c.trim().toLowerCase().replace(/\s+/g, ' '));
   const filledAt = heads.flatMap((h, i) => (h === '' ? [] : [i]));
   for (let size = 2; size <= filledAt.length / 2; size++) {

@@ -1,0 +1,61 @@
+import { byNumber, read } from '../../test/samples';
+import { terminalsIn } from '..';
+
+/** `number name` of each terminal, with its group where the wanted ones have theirs. */
+const told = (text: string, withGroup = false): string[] =>
+  terminalsIn(read(text)).map((t) => [Object.values(t.numbers)[0], t.name, withGroup ? t.group : ''].filter(Boolean).join(' '));
+
+it.each<[string, string, string[]]>([
+  ['a net beside a name is what the board calls it', 'Pin No.,Net,Label\n1,RX_MCU,TXD\n2,TX_MCU,RXD\n3,,GND', ['1 TXD', '2 RXD', '3 GND']],
+  ['a net alone is the name', 'Pin No.,Net,Comment\n1,TXD,out\n2,RXD,in\n3,GND,ground', ['1 TXD', '2 RXD', '3 GND']],
+  ['a net beside ports in capitals', 'Pin,Port,Net,Use\n1,TXD,N1,out\n2,RXD,N2,in\n3,GND,,ground', ['1 TXD', '2 RXD', '3 GND']],
+  ['banks beside groups group nothing', 'Pin,Name,Bank,Group\n1,TXD,0,Serial\n2,RXD,1,Serial\n3,VDD,2,Power', ['1 TXD Serial', '2 RXD Serial', '3 VDD Power']],
+  ['banks alone are groups', 'Pin,Name,Bank\n1,TXD,0\n2,RXD,1\n3,VDD,0', ['1 TXD 0', '2 RXD 1', '3 VDD 0']],
+  ['titles go before banks', 'Pin,Name,Bank,Type\nSerial port\n1,TXD,0,O\n2,RXD,1,I\nPower\n3,VDD,0,P', ['1 TXD Serial port', '2 RXD Serial port', '3 VDD Power']],
+  ['names as programs write them', 'pinNumber,signalName,direction\n1,TXD,output\n2,RXD,input', ['1 TXD', '2 RXD']],
+  ['names of functions', 'Package pin;Function name;Function\n1;TXD;Data to the host\n2;RXD;Data from the host', ['1 TXD', '2 RXD']],
+  ['numbers that count up', 'Lead|Symbol|Text\n1.|TXD|Data to the host\n2.|RXD|Data from the host\n3.|GND|Ground', ['1 TXD', '2 RXD', '3 GND']],
+  ['balls in small letters', 'Ball,Pin label,Use\na1,TXD,Data out\na2,RXD,Data in\nb1,GND,Ground\nb2,VDD,Supply', ['a1 TXD', 'a2 RXD', 'b1 GND', 'b2 VDD']],
+  ['what is to be filled in below a heading', 'Pin,Name,Type,Group\n(number),(text),(I/O),\n1,TXD,O,Serial\n2,RXD,I,\n3,VDD,P,Power', ['1 TXD Serial', '2 RXD Serial', '3 VDD Power']],
+  ['a first cell that is empty between bars', 'Group|Pin|Name\nSerial|1|TXD\n|2|RXD\nPower|3|VDD\n|4|GND', ['1 TXD Serial', '2 RXD Serial', '3 VDD Power', '4 GND Power']],
+  ['cells in quotes between bars', '"Pin"|"Name"|"Use"\n"1"|"TXD"|"Data | clock"\n"2"|"RXD"|"Data in"', ['1 TXD', '2 RXD']],
+])('%s', (_case, text, want) => expect(told(text, want[0]!.split(' ').length > 2)).toEqual(want)); // prettier-ignore
+
+it('takes a category of codes for the type where nothing else is one', () => {
+  const { terminals } = read('Pin,Name,Pin category,Block\n1,TXD,Output,Serial\n2,RXD,Input,Serial\n3,VDD,Power,Supply');
+  expect(terminals.map((t) => `${t.type} ${t.group}`)).toEqual(['output Serial', 'input Serial', 'supply-in Supply']);
+});
+
+it('asks nothing of a minus beside its plus, and of a name that lost its end', () => {
+  const terminals = read('Pin,Name,Type\n1,EXC+,O\n"2, 5, 6",EXC–,G\n"3, 4",GPIO0–,IO').terminals;
+  expect(terminals.filter((t) => t.doubts.some((d) => d.field === 'name')).map((t) => t.name)).toEqual(['GPIO0–', 'GPIO0–']);
+});
+
+it('takes rules of a drawn table for no end of it', () => {
+  const rule = '+----+-----+\n';
+  const text = `${rule}| No. | Name |\n${rule}${rule}| Serial |\n${rule}| 1. | TXD |\n${rule}${rule}| Power |\n${rule}| 2. | VDD |\n${rule}`;
+  expect(told(text, true)).toEqual(['1 TXD Serial', '2 VDD Power']);
+});
+
+describe('several tables of one pinout', () => {
+  const SIGNALS = ['Pin,Name,Type,Description', '1,TXD,O,Data out', '2,RXD,I,Data in', '3,CLK,I,Clock'];
+  const text = (...tables: string[][]) => tables.map((t) => t.join('\n')).join('\n\n');
+
+  it.each<[string, string[], string[]]>([
+    ['supplies without a type', ['Pin,Name,Description', '4,VDD,Supply', '5,GND,Ground'], ['TXD', 'RXD', 'CLK', 'VDD', 'GND']],
+    ['columns in another order', ['Name,Pins,Function', 'VDD,4,Supply', 'GND,"5, 6",Ground'], ['TXD', 'RXD', 'CLK', 'VDD', 'GND', 'GND']],
+    ['numbers that are taken', ['Pin,Name,Net', '1,J1,RX', '2,J2,TX'], ['TXD', 'RXD', 'CLK']],
+    ['test points beside figures', ['Pad,Name,Net', 'A1,TP1,RX', 'A2,TP2,TX'], ['TXD', 'RXD', 'CLK']],
+  ])('%s', (_case, other, want) => expect(read(text(SIGNALS, other)).terminals.map((t) => t.name)).toEqual(want));
+
+  it('says what is missing between them', () => {
+    const { problems } = read(text(SIGNALS, ['Pin,Name,Description', '5,VDD,Supply', '6,GND,Ground']));
+    expect(problems.map((p) => p.code)).toEqual(['number-gap']);
+  });
+
+  it('reads them between bars', () => {
+    const bars = ['## Signals', '', '| Pin | Name | Type |', '|---|---|---|', '| 1 | TXD | O |', '| 2 | RXD | I |', '', '## Supplies', ''];
+    const proposal = read([...bars, '| Name | Pin |', '|---|---|', '| VDD | 3 |', '| GND | 4 |'].join('\n'));
+    expect(byNumber(proposal)['3']!.name).toBe('VDD');
+  });
+});
