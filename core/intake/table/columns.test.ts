@@ -17,6 +17,11 @@ it.each<[string, string, string[]]>([
   ['numbers that count up', 'Lead|Symbol|Text\n1.|TXD|Data to the host\n2.|RXD|Data from the host\n3.|GND|Ground', ['1 TXD', '2 RXD', '3 GND']],
   ['balls in small letters', 'Ball,Pin label,Use\na1,TXD,Data out\na2,RXD,Data in\nb1,GND,Ground\nb2,VDD,Supply', ['a1 TXD', 'a2 RXD', 'b1 GND', 'b2 VDD']],
   ['what is to be filled in below a heading', 'Pin,Name,Type,Group\n(number),(text),(I/O),\n1,TXD,O,Serial\n2,RXD,I,\n3,VDD,P,Power', ['1 TXD Serial', '2 RXD Serial', '3 VDD Power']],
+  ['many columns that nobody knows', 'Ball No.,Pin name,Die pad X,Color,Info\nA1,TXD,120.5,red,Data out\nB2,RXD,-340,,Data in', ['A1 TXD', 'B2 RXD']],
+  ['quantities beside terminals', 'PIN,Name,Qty,How to connect\n1,TXD,1,To the host\n2,RXD,1,From the host', ['1 TXD', '2 RXD']],
+  ['a heading over both', 'Pin/Ball,Status,Ball name\n1,ok,TXD\n2,,RXD\n3,open,GND', ['1 TXD', '2 RXD', '3 GND']],
+  ['numbers that count up after a blank line', 'Pin,Name,Use\n1.,TXD,out\n2.,RXD,in\n\n3.,GND,ground', ['1 TXD', '2 RXD', '3 GND']],
+  ['a part of a package name in a row', 'PIN_NO,Name,I/O\n7.,CE,IN\n8.,SIP,IN\n9.,SOP,OUT', ['7 CE', '8 SIP', '9 SOP']],
   ['a first cell that is empty between bars', 'Group|Pin|Name\nSerial|1|TXD\n|2|RXD\nPower|3|VDD\n|4|GND', ['1 TXD Serial', '2 RXD Serial', '3 VDD Power', '4 GND Power']],
   ['cells in quotes between bars', '"Pin"|"Name"|"Use"\n"1"|"TXD"|"Data | clock"\n"2"|"RXD"|"Data in"', ['1 TXD', '2 RXD']],
 ])('%s', (_case, text, want) => expect(told(text, want[0]!.split(' ').length > 2)).toEqual(want)); // prettier-ignore
@@ -25,6 +30,30 @@ it('takes a category of codes for the type where nothing else is one', () => {
   const { terminals } = read('Pin,Name,Pin category,Block\n1,TXD,Output,Serial\n2,RXD,Input,Serial\n3,VDD,Power,Supply');
   expect(terminals.map((t) => `${t.type} ${t.group}`)).toEqual(['output Serial', 'input Serial', 'supply-in Supply']);
 });
+
+it.each<[string, string, string[]]>([
+  ['the circuit of the pad tells less than the direction', 'Pin,Pad type,Name,Electrical type\n1,B,GHA,Output\n2,FT,SOA,Input', ['output', 'input']],
+  ['a class of revisions is none of types', 'Pin,Rev,Name,Input/Output\n1,A,GHA,Output\n2,B,SOA,Input\n3,B,FLT,Open drain', ['output', 'input', 'open-drain']],
+  ['crosses are marks', 'Pin,Checked,Name,Electrical type\n1,x,GHA,Output\n2,,SOA,Input\n3,x,VDD,Power', ['output', 'input', 'supply-in']],
+])('%s', (_case, text, want) => expect(read(text).terminals.map((t) => t.type)).toEqual(want)); // prettier-ignore
+
+it('asks whether a reference in a class of power comes in', () => {
+  const [vref, vdd] = read('Pin,Name,Type\n1,VREF,Power\n2,VDD,Power').terminals;
+  expect([vref, vdd].map((t) => t!.doubts.map((d) => d.field))).toEqual([['type'], []]);
+});
+
+it('takes a second heading row with a column AF1 for a heading', () => {
+  const { packages } = read('Group,Pin,,Label,AF1\n,SOIC,TSSOP-28,,\nSerial,1,1,TXD,\n,2,3,RXD,ADC_IN3\nPower,3,2,VDD,\n,4,4,GND,');
+  expect(packages).toEqual([{ name: 'SOIC', pinCount: 4 }, { name: 'TSSOP-28', pinCount: 4 }]); // prettier-ignore
+});
+
+it('puts halves side by side under each other whatever packages they name', () =>
+  expect(told('QFN,TSSOP,Name,QFN,TSSOP,Name\n1,1,TXD,3,,VDD\n2,–,RXD,4,2,GND\n\nAll grounds are one.')).toEqual([
+    '1 TXD',
+    '2 RXD',
+    '3 VDD',
+    '4 GND',
+  ]));
 
 it('asks nothing of a minus beside its plus, and of a name that lost its end', () => {
   const terminals = read('Pin,Name,Type\n1,EXC+,O\n"2, 5, 6",EXC–,G\n"3, 4",GPIO0–,IO').terminals;

@@ -3,7 +3,7 @@ import { fitToColumns, splitWords } from '../text/aligned';
 import type { FoundTable, Scored } from './found-table';
 import { filled, isBlank, mapCells, padded, type Grid, type GridRow } from './grid';
 import { headingWorth, isHeading, packageIn, roleOfHeading } from './headings';
-import { labelled, looksLikeNumbers, readCountedCell } from './numbers';
+import { labelled, looksCounted, looksLikeNumbers, readCountedCell } from './numbers';
 import { rolesOf } from './roles';
 import { splitNumbers } from './forms/split-names';
 import { turned } from './forms/transposed';
@@ -104,7 +104,7 @@ const unbroken = (row: GridRow): GridRow =>
 const BROKEN = /(?<=[A-Z\d])(?:-\n|\n-)(?=\d)/;
 
 /** A cell of figures alone stands in no heading. */
-const FIGURES = /^\d+$/;
+const FIGURES = /^\d+[.)]?$/;
 
 function headerAt(grid: Grid, at: number): Header | undefined {
   const given = grid.rows[at]!;
@@ -121,7 +121,7 @@ function headerAt(grid: Grid, at: number): Header | undefined {
     // A title over a heading that is whole by itself is none of it.
     const below = asHeader(grid, next, at + 1);
     if (joined && below && headingWorth(below.cells) >= headingWorth(joined.cells)) return single;
-    if (joined && headingWorth(joined.cells) > (single ? headingWorth(single.cells) : 0) && !next.cells.some((c) => looksLikeNumbers(c)))
+    if (joined && headingWorth(joined.cells) > (single ? headingWorth(single.cells) : 0) && !next.cells.some(isNumber))
       return { ...joined, at, depth: 2 };
   }
   return single;
@@ -131,9 +131,12 @@ function headerAt(grid: Grid, at: number): Header | undefined {
 const areHints = (row: GridRow): boolean =>
   filled(row).length > 1 && filled(row).every((c) => /^\([^()]{1,24}\)$/.test(c) && packageIn(c.slice(1, -1)) === undefined);
 
+/** A number, and no heading that looks like one: `AF1`. */
+const isNumber = (cell: string): boolean => looksCounted(cell) && !isHeading(cell);
+
 /** The upper of two heading rows is headings only: short, and at least one that says something of a column. */
 const isHeadingRow = (row: GridRow): boolean =>
-  filled(row).length > 0 && filled(row).every((c) => c.length <= 24 && !looksLikeNumbers(c)) && filled(row).some(isHeading);
+  filled(row).length > 0 && filled(row).every((c) => c.length <= 24 && !isNumber(c)) && filled(row).some(isHeading);
 
 function asHeader(grid: Grid, row: GridRow, at: number): Header | undefined {
   if (headingWorth(row.cells) >= 2) return { at, depth: 1, cells: row.cells, ...(row.starts ? { starts: row.starts } : {}) };
@@ -201,7 +204,7 @@ function under(grid: Grid, header: Header, until = grid.rows.length): FoundTable
 
 /** After a blank line a table goes on only with a row that has a number in it, or with a heading over such a row. */
 function continues(row: GridRow, columns: number, below: GridRow | undefined): boolean {
-  const hasNumber = (r: GridRow) => r.cells.some((c) => looksLikeNumbers(c));
+  const hasNumber = (r: GridRow) => r.cells.some((c) => looksCounted(c));
   if (hasNumber(row) || (filled(row).length > 1 && row.cells.some((c) => c !== '' && readCountedCell(c).kind === 'pad'))) return true;
   // An exposed pad without a number, or a row that is as full as the others.
   if (filled(row).length > 2 && filled(row).some((c) => /^(exposed|thermal|power|die)[\s-]*(pad|paddle)/i.test(c))) return true;

@@ -6,9 +6,9 @@ import { typeUnder } from './forms/ticks';
 /** Words over a column, by role. A heading is compared without case, punctuation and plural marks. */
 const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
   number:
-    /^((pin|ball|terminal|lead|pad|contact|package|pkg|device)s? )?(no|nos|nr|num|number|numbers|#|id|location|loc|position|pos|coordinate|designator)$|^#$|^(pin|ball|pad|terminal|lead|contact) (no|number|#|s|ref|reference)?$|^balls?$|^leads?$|^pads?$|^contacts?$|^no name$|^(bank|bga|package|module|board|chip|mcu|cpu|soc|ic|header|connector|jack|plug|socket|edge) (pin|ball|pad|contact)s?( (no|nos|number|numbers|#))?$|^(row|side) [a-d]$|^(odd|even)( pins?)?$/,
+    /^((pin|ball|terminal|lead|pad|contact|package|pkg|device)s? )?(no|nos|nr|num|number|numbers|#|id|location|loc|position|pos|coordinate|designator)$|^#$|^(pin|ball|pad|terminal|lead|contact) (no|number|#|s|ref|reference)?$|^balls?$|^leads?$|^pads?$|^contacts?$|^no name$|^(bank|bga|package|pkg|module|board|chip|mcu|cpu|soc|ic|header|connector|jack|plug|socket|edge) (pin|ball|pad|contact)s?( (no|nos|number|numbers|#))?$|^(row|side) [a-d]$|^(odd|even)( pins?)?$/,
   name: /^((pin|ball|terminal|signal|pad|lead|port|contact|net|short|pin function) )?(name|names|name s|mnemonic|designation|label)$|^symbol$|^mnemonic$|^abbreviation$|^identifier$|^net$|^signal$|^signals$|^(pin|terminal) symbol$|^(primary|function) name$|^primary function$|^(pin|ball|terminal) signal$|^names? of (the )?(pin|ball|terminal|signal|pad)s?$|^main function$|^(pin|signal) id$|^(pin|ball|terminal|signal) names? and (description|function)s?$|^row [a-e] (signals?|names?|mnemonics?|signal (name|mnemonic)s?)$/,
-  type: /^((pin|signal|buffer|electrical|io|i o|port|pad|terminal|lead|input|cell|function) )?(type|types|class|kind|dir|direction)$|^io$|^i o$|^(p )?io( [pgs]{1,2}| pwr| power| gnd)+$|^in out$|^dir$|^(pin|signal) (io|i o)$|^attribute$|^electrical$/,
+  type: /^((pin|signal|buffer|electrical|e|io|i o|port|pad|terminal|lead|input|cell|function) )?(type|types|class|kind|dir|direction)$|^io$|^i o$|^(p )?io( [pgs]{1,2}| pwr| power| gnd)+$|^in out$|^dir$|^(pin|signal) (io|i o)$|^attribute$|^electrical$/,
   description:
     /^((pin|signal|terminal|functional|short|ball|function|lead|contact) )?(description|descriptions|desc|purpose|explanation|details|remarks|remark|comment|comments|parameter|notes|note|meaning|use|usage)$|^function(s)?( and)? description$|^functions?$|^(pin|terminal|signal) function$|^name and function$|^(mode|option) \w{1,8} (pin )?functions?$|^(pin )?functions?( in)? mode \w{1,8}$|^(spi|i2c|uart|serial|parallel|master|slave|normal|program(ming)?|test|boot)( mode)? (pin )?functions?$|^full name$|^what (it|they) (does|do|is for|are for)$|^functions? (in|of|for) /,
   group: /^(pin |signal |function |functional )?(group|category|block|section|bank|interface|port group|domain group)$/,
@@ -19,7 +19,7 @@ const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
 };
 
 /** Words that stand over numbers in one datasheet and over names in the next: the cells below decide. */
-const AMBIGUOUS = /^(pins?|terminals?|ball|lead|contact|port|function|signal)$/;
+const AMBIGUOUS = /^(pins?|pin ball|ball pin|terminals?|ball|lead|contact|port|function|signal)$/;
 
 const normal = (heading: string): string =>
   heading
@@ -78,9 +78,12 @@ export function headingWorth(cells: readonly string[]): number {
     keys > 1 && new Set(roles).size > 2 ? cells.filter((c, i) => roles[i] === undefined && typeUnder(c) !== undefined).length : 0;
   const known = roles.filter((r) => r !== undefined).length + (ticks > 1 ? ticks : 0);
   if (keys === 0) return 0;
-  const isPinout = keys >= 2 && known >= 3;
-  if (headsOtherTable(isPinout ? cells.filter((c) => !BESIDE_PINS.test(normal(c))) : cells, 1)) return 0;
-  return known >= 2 && known * 2 >= cells.filter((c) => c.trim() !== '').length ? known : 0;
+  const saysTerminals = cells.some((c, i) => (roles[i] === 'number' || roles[i] === 'ambiguous') && OF_TERMINALS.test(normal(c)));
+  const beside = keys < 2 ? undefined : known >= 3 ? BESIDE_PINS : saysTerminals ? BESIDE_TERMINALS : undefined;
+  if (headsOtherTable(beside ? cells.filter((c) => !beside.test(normal(c))) : cells, 1)) return 0;
+  // What stands over a number and a name beyond doubt heads a pin table, however many others nobody knows.
+  const least = roles.includes('number') && roles.includes('name') ? 3 : 2;
+  return known >= 2 && known * least >= cells.filter((c) => c.trim() !== '').length ? known : 0;
 }
 
 /** A heading over the numbers of pads, and as often the number of the pad below a part. */
@@ -90,8 +93,14 @@ const PAD = /^\W*pads?\W*$/i;
 const OTHER_TABLE =
   /^(min|max|typ|minimum|maximum|typical|min max|unit|units|value|values|limit|limits|rating|ratings|parameter|parameters|condition|conditions|test conditions?|bits?|bit (no|name|number|position|field)|field|address|addr|offset|reset( value)?|register( name)?|access|r w|order code|order(ing|able)?( part)?( no| number| code)?|part number|device|marking|quantity|qty|packing|dimension|inches|mm|millimeters|millimetres|symbol min|coverage|theta ja|status|lead finish|temp range|temperature range|step|byte|opcode|command|instruction)$/;
 
-/** What lists of pins have beside their numbers, names and types too: how many there are, and in which unit they are drawn. */
+/**
+ * What lists of pins have beside their numbers, names and types too: how many there are, and in which unit they are drawn. The
+ * second is for those that say no more than that these are terminals, and what they are called.
+ */
 const BESIDE_PINS = /^(parameter|qty|quantity|unit|device|status|bit|reset( (value|state))?)$/;
+
+const BESIDE_TERMINALS = /^(qty|quantity|status|reset( (value|state))?)$/;
+const OF_TERMINALS = /^(pin|ball|terminal|lead|contact)s?\b/;
 
 /** True where words stand over limits, registers or orders: the heading of a table that is no pinout. */
 export const headsOtherTable = (cells: readonly string[], least = 2): boolean =>

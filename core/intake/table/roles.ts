@@ -27,6 +27,9 @@ function hasTwo(row: GridRow): boolean {
 /** `Mode 1`, `I2C`: a column for terminals as they are called there. */
 const OF_MODE = /\bmode\b|^(spi|i2c|i²c|uart|serial|parallel)\b/i;
 
+/** What a terminal's circuit is, which tells a direction only where no other column does. */
+const OF_CELL = /^\s*(pad|buffer|cell|port|driver)\b/i;
+
 const NET = /^\s*net(?:[ _-]?name)?\s*$/i;
 
 /** A name as circuits have it, with nothing in small letters. */
@@ -57,7 +60,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   const isNumbers = (i: number) =>
     (share(i, (c) => readCountedCell(c).kind !== 'unread' || labelled(c) !== undefined) >= 0.7 &&
       share(i, (c) => looksLikeNumbers(c) || COUNTED.test(c) || labelled(c) !== undefined) >= 0.3) ||
-    areSmallBalls(rows, i);
+    areSmallBalls(rows.filter(hasTwo), i);
   const areFigures = (i: number) => share(i, (c) => /^\d{1,4}$/.test(c)) === 1;
   const settled: (ColumnRole | undefined)[] = roles.map((role, i) => {
     // `U7` in every row is the part on its board.
@@ -71,7 +74,8 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     return isNumbers(i) && !isBeside ? 'number' : undefined;
   });
   // `Input | Output`, a tick in each row.
-  for (const i of ticked(headings, rows)) settled[i] = 'type';
+  const ticks = ticked(headings, rows);
+  for (const i of ticks) settled[i] = 'type';
   // A count of the rows before the balls is no package's number.
   const numbered = settled.flatMap((role, i) => (role === 'number' ? [i] : []));
   for (const i of numbered) {
@@ -148,20 +152,23 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   // A `Buffer type` beside a column of codes that is called something else: the codes are the type.
   const typeAt = settled.indexOf('type');
   const areCodes = (c: string) => c.split('\n').every((line) => isTypeCode(line) && /[A-Z]/i.test(line) && !/^n\.?\/?a\.?$/i.test(line));
-  if (typeAt >= 0) {
-    const own = share(typeAt, areCodes);
+  const areTypes = (c: string) => areCodes(c) || isTypePhrase(c);
+  if (typeAt >= 0 && ticks.length === 0) {
+    const own = share(typeAt, areTypes);
     const codes = headings.findIndex(
       (_, i) =>
         i !== typeAt &&
-        ['description', 'ignore', undefined].includes(settled[i]) &&
-        share(i, areCodes) >= 0.8 &&
-        share(i, areCodes) > 1.5 * own,
+        ['description', 'ignore', 'type', undefined].includes(settled[i]) &&
+        share(i, areTypes) >= 0.8 &&
+        (share(i, areTypes) > 1.5 * own || (settled[i] === 'type' && OF_CELL.test(headings[typeAt]!) && !OF_CELL.test(headings[i]!))) &&
+        // A cross in some rows is a mark, whatever it could stand for.
+        share(i, (c) => c.length === 1 && /x/i.test(c)) < 1,
     );
     if (codes >= 0) [settled[typeAt], settled[codes]] = ['ignore', 'type'];
   }
   // A `Category` of codes is the type where nothing else is.
   const isCategory = (role: ColumnRole | undefined, i: number) => role === 'group' && /category/i.test(headings[i]!);
-  const coded = has('type') ? -1 : settled.findIndex((role, i) => isCategory(role, i) && share(i, (c) => areCodes(c) || isTypePhrase(c)) >= 0.8); // prettier-ignore
+  const coded = has('type') ? -1 : settled.findIndex((role, i) => isCategory(role, i) && share(i, (c) => /^[-–—]$/.test(c) || areTypes(c)) >= 0.8); // prettier-ignore
   if (coded >= 0) settled[coded] = 'type';
   // `Function | Description`, where the functions are a few kinds of terminals: they are the type.
   if (!has('type') && settled.filter((r) => r === 'description').length > 1) {

@@ -81,7 +81,7 @@ export function weighType({ name, code, description, told: cell }: Said): TypeCo
     .map((e) => (e.isBare && exactOf(told) !== undefined ? { ...e, weight: Math.min(e.weight, HINT) } : e))
     .map((e) => ofPower(e, told))
     .sort((a, b) => b.weight - a.weight);
-  const named = ofName.map((e) => ofPower(e, told));
+  const named = ofName.filter((e) => !isReference(e, told)).map((e) => ofPower(e, told));
   const fed = fedByName(told, named, description);
   const voices = sharpen(told, narrowest(strongest(words)), [...named, ...fed]);
   const tally = [...voices].sort((a, b) => b[1].weight - a[1].weight);
@@ -151,6 +151,10 @@ const ofPower = (e: Evidence, told: readonly Evidence[]): Evidence =>
   isClass(told) && told[0]!.type === 'supply-in' && (e.type === 'input' || e.type === 'output')
     ? { ...e, type: e.type === 'input' ? 'supply-in' : 'supply-out' }
     : e;
+
+/** VREF in a class of power comes in as often as the part makes it: its name tells neither. */
+const isReference = (e: Evidence, told: readonly Evidence[]): boolean =>
+  isClass(told) && told[0]!.type === 'supply-in' && e.type === 'input' && /\bV?REF/i.test(e.because);
 
 /** Both name and words call it a ground. */
 const isSaidGround = (type: ElectricalType, words: readonly Evidence[], named: readonly Evidence[]): boolean =>
