@@ -1,7 +1,7 @@
 import { Parser } from 'htmlparser2';
 import { problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
-import { readBallMap } from '../table/ball-map';
+import { readBallMaps } from '../table/ball-map';
 import { findLists } from '../table/find-list';
 import { goesWith } from '../table/goes-with';
 import { isBlank, type Grid, type GridRow } from '../table/grid';
@@ -41,10 +41,9 @@ export function readHtml(html: string, options: ReadOptions = {}): Result<Propos
   const found = grids.flatMap((grid) => findLists(grid));
   if (found.length === 0) {
     const beside = { signals: readSignalLists(grids), legend: readLegend(page.around) };
-    for (const grid of grids) {
-      const map = readBallMap(grid, [], options, page.around, beside);
-      if (map) return map;
-    }
+    const maps = grids.map((grid) => ({ grid, titles: page.around }));
+    const map = readBallMaps(maps, [], options, beside);
+    if (map) return map;
     return refuse(problem('html-none', {}, { file }));
   }
   const best = [...found].sort((a, b) => b.score - a.score)[0]!;

@@ -1,5 +1,5 @@
 import type { ReadOptions, TableChoice } from '../proposal';
-import { findBallMap } from '../table/ball-map';
+import { hasBallMap } from '../table/find-map';
 import { tenths, type Box } from '../table/box';
 import { rolesSet } from '../table/join-tables';
 import { goesWith } from '../table/goes-with';
@@ -83,7 +83,7 @@ function found(chains: readonly Chain[], ready: readonly Ready[], salt = 0): Fou
     const back = (page: number, box: Box) => backOf.get(page)!(box);
     const grid = gridOf(chain, (salt + i) * 100_000 + 1, back);
     const [best] = findTables(grid);
-    return !best || findBallMap(grid) ? [] : [{ ...best, chain, back }];
+    return !best || hasBallMap(grid) ? [] : [{ ...best, chain, back }];
   });
 }
 

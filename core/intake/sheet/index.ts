@@ -1,6 +1,6 @@
 import { problem, refuse, ok, type Result } from '../../part';
 import type { Proposal, ReadOptions, TableChoice } from '../proposal';
-import { readBallMap } from '../table/ball-map';
+import { readBallMaps } from '../table/ball-map';
 import { findLists } from '../table/find-list';
 import type { Scored } from '../table/found-table';
 import { goesWith } from '../table/goes-with';
@@ -36,10 +36,12 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
   const legend = grids.flatMap(({ grid }) => grid.rows.flatMap((r) => [...legendLine(filled(r)), filled(r).join('   ')]));
   if (found.length === 0) {
     const beside = { signals: readSignalLists(grids.map((g) => g.grid)), legend: readLegend(legend) };
-    for (const { sheet, grid } of grids) {
-      const map = readBallMap(grid, [], options, [sheet.name, ...grid.rows.slice(0, 8).map((r) => filled(r).join(' '))], beside);
-      if (map) return map;
-    }
+    const maps = grids.map(({ sheet, grid }) => ({
+      grid,
+      titles: [sheet.name, ...grid.rows.slice(0, 8).map((r) => filled(r).join(' '))],
+    }));
+    const map = readBallMaps(maps, [], options, beside);
+    if (map) return map;
     return refuse(problem('table-none', {}, { file }));
   }
   const best = [...found].sort((a, b) => b.score - a.score)[0]!;

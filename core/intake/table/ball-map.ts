@@ -1,9 +1,11 @@
-import { problem, type Problem, type Result } from '../../part';
-import type { Proposal, ReadOptions, Terminal } from '../proposal';
+import { ok, problem, type Problem, type Result } from '../../part';
+import type { Proposal, ReadOptions, TableView, Terminal } from '../proposal';
 import { inferType } from '../understand/infer-type';
 import { levelDoubt, readActiveLow } from './active-low';
-import type { Grid, GridRow } from './grid';
+import { findBallMaps, followOn, type BallMap } from './find-map';
+import { padded, type Grid } from './grid';
 import { packageNamed } from './headings';
+import { joinTables } from './join-tables';
 import { alternatesIn, cleanName, markDoubt, findVectors } from './names';
 import { readNumberCell } from './numbers';
 import { placeOf } from './places';
@@ -17,77 +19,102 @@ export interface BesideMap {
 }
 const NOTHING: BesideMap = { signals: new Map(), legend: new Map() };
 
-/** A matrix of balls: numbers over its columns, letters beside its rows, names in its cells. */
-export interface BallMap {
-  /** Cell index by column number as printed. */
-  columns: { at: number; number: string }[];
-  rows: { row: GridRow; letter: string }[];
+/** A grid that may hold maps, with the titles around it. */
+export interface MapSource {
+  grid: Grid;
+  titles: readonly string[];
 }
 
-const LETTERS = /^(?:[A-HJ-NPRT-WY]|A[A-HJ-NPRT-WY]|B[A-HJ-NPRT-WY])$/;
-/** Fewer columns or rows than this are a table of something else. */
-const LEAST = 3;
-
-/** Finds a ball map in a grid: a row of numbers in sequence with lettered rows under (or over) it. */
-export function findBallMap(grid: Grid): BallMap | undefined {
-  for (const [at, row] of grid.rows.entries()) {
-    const columns = columnNumbers(row);
-    if (!columns) continue;
-    const below = letteredRows(grid.rows.slice(at + 1), columns);
-    const rows = below.length >= LEAST ? below : letteredRows(grid.rows.slice(0, at).reverse(), columns);
-    if (rows.length >= LEAST && mostlyNames(rows, columns)) return { columns, rows };
-  }
-  return undefined;
+interface Found {
+  map: BallMap;
+  packageName: string;
 }
 
-function columnNumbers(row: GridRow): BallMap['columns'] | undefined {
-  const columns = row.cells.flatMap((c, at) => (/^\d{1,2}$/.test(c.trim()) ? [{ at, number: c.trim() }] : []));
-  if (columns.length < LEAST || columns.length < row.cells.filter((c) => c.trim() !== '').length - 2) return undefined;
-  const steps = columns.slice(1).map((c, i) => Number(c.number) - Number(columns[i]!.number));
-  return steps.every((s) => s === 1) || steps.every((s) => s === -1) ? columns : undefined;
-}
-
-function letteredRows(rows: readonly GridRow[], columns: BallMap['columns']): BallMap['rows'] {
-  const found: BallMap['rows'] = [];
-  for (const row of rows) {
-    const at = row.cells.findIndex((c, i) => LETTERS.test(c.trim()) && !columns.some((col) => col.at === i));
-    if (at < 0) {
-      if (row.cells.every((c) => c.trim() === '')) continue;
-      if (found.length > 0) break;
-      continue;
-    }
-    const letter = row.cells[at]!.trim();
-    if (found.some((f) => f.letter === letter)) break;
-    found.push({ row, letter });
-  }
-  return found;
-}
-
-/** Names and not measures: most filled cells begin with a letter or a sign of a supply. */
-function mostlyNames(rows: BallMap['rows'], columns: BallMap['columns']): boolean {
-  const cells = rows.flatMap((r) => columns.map((c) => r.row.cells[c.at]?.trim() ?? '')).filter((c) => c !== '');
-  return cells.length >= LEAST * LEAST && cells.filter((c) => /[A-Za-z]/.test(c) && c.length < 40).length >= 0.8 * cells.length;
-}
-
-/** Reads a ball map where a grid holds one and no list; undefined where it holds none. */
-export function readBallMap(
-  grid: Grid,
+/**
+ * Reads the ball maps of grids that hold no list, in the order of the document: parts of one map are put together, the same
+ * map again is compared, and a map of another package is one more. Undefined where there is none.
+ */
+export function readBallMaps(
+  sources: readonly MapSource[],
   problems: Problem[],
   options: ReadOptions,
-  titles: readonly string[] = [],
-  { signals, legend }: BesideMap = NOTHING,
+  beside: BesideMap = NOTHING,
 ): Result<Proposal> | undefined {
-  const map = findBallMap(grid);
-  if (!map) return undefined;
+  const found = sources.flatMap(({ grid, titles }) =>
+    findBallMaps(grid).map((map): Found => ({ map, packageName: packageNamed(map.titles) || packageNamed(titles) })),
+  );
+  const [own, ...others] = groupsOf(found);
+  if (!own) return undefined;
+  const read = (maps: readonly Found[]) => proposalOf(maps, options, beside);
+  const first = read(own);
+  if (!first?.ok) return first;
+  const isTold = first.value.terminals.every((t) => beside.signals.has(signalKey(t.name)));
+  if (!first.value.package && !isTold)
+    problems.push(problem('map-unnamed', { found: first.value.terminals.length }, { file: options.file }));
+  const rest = others.map(read).flatMap((r) => (r?.ok ? [r.value] : []));
+  const joined = joinTables(first.value, rest, options);
+  if (!joined.ok) return joined;
+  const table = viewOf([own, ...others].flat(), new Set(options.without));
+  return ok({ ...joined.value, problems: [...problems, ...joined.value.problems], table });
+}
+
+/** Maps that are parts of one, by package: the document's first, then the same again and those of other packages. */
+function groupsOf(found: readonly Found[]): Found[][] {
+  const largest = Math.max(0, ...found.map((f) => f.map.cells.length));
+  // A few cells before the map are a table of something else.
+  const left = found.filter((f) => f.map.cells.length >= LEAST_SHARE * largest);
+  const groups: Found[][] = [];
+  while (left.length > 0) {
+    const group = takeParts(left);
+    const known = groups.map((g) => g[0]!.packageName);
+    const isOther = group[0]!.packageName !== '' && known.every((k) => k !== '' && k !== group[0]!.packageName);
+    const isAgain = groups.some((g) => coversSame(g, group));
+    if (groups.length === 0 || isOther || isAgain) groups.push(group);
+  }
+  return groups;
+}
+
+const LEAST_SHARE = 0.1;
+
+/** Takes the first map and all that go on with it, to the side or below, out of the list; in the order of the document. */
+function takeParts(left: Found[]): Found[] {
+  const parts = [left[0]!];
+  const isPart = (f: Found) =>
+    !parts.includes(f) &&
+    (f.packageName === '' || parts[0]!.packageName === '' || f.packageName === parts[0]!.packageName) &&
+    parts.some((p) => goesOn(p.map, f.map)) &&
+    !parts.some((p) => overlaps(p.map, f.map));
+  for (let part = left.find(isPart); part; part = left.find(isPart)) parts.push(part);
+  const own = left.filter((f) => parts.includes(f));
+  left.splice(0, left.length, ...left.filter((f) => !parts.includes(f)));
+  return own;
+}
+
+const same = (a: readonly string[], b: readonly string[]): boolean => a.length === b.length && b.every((label) => a.includes(label));
+
+const goesOn = (a: BallMap, b: BallMap): boolean =>
+  (same(a.letters, b.letters) && followOn(a.figures, b.figures)) || (same(a.figures, b.figures) && followOn(a.letters, b.letters));
+
+const overlaps = (a: BallMap, b: BallMap): boolean =>
+  a.letters.some((l) => b.letters.includes(l)) && a.figures.some((f) => b.figures.includes(f));
+
+const coversSame = (a: readonly Found[], b: readonly Found[]): boolean => {
+  const numbers = (group: readonly Found[]) => group.flatMap((f) => f.map.cells.map((c) => c.number));
+  return same(numbers(a).sort(), numbers(b).sort());
+};
+
+/** What one map says, or the parts of one. */
+function proposalOf(
+  maps: readonly Found[],
+  { package: _asked, ...options }: ReadOptions,
+  { signals, legend }: BesideMap,
+): Result<Proposal> | undefined {
   const left = new Set(options.without);
-  const cells = map.rows
-    .filter(({ row }) => !left.has(row.line))
-    .flatMap(({ row, letter }) => map.columns.map((c) => ({ row, number: `${letter}${c.number}`, at: c.at })));
+  const cells = maps.flatMap(({ map }) => map.cells.filter(({ row }) => !left.has(row.line)));
   const texts = cells.map(({ row, at }) => joinName(row.cells[at] ?? ''));
   const names = new Set(texts);
   const notes = { marks: new Set<string>(), vectors: findVectors(texts) };
-  const around = titles.length > 0 ? titles : grid.rows.slice(0, 12).map((r) => r.cells.join(' '));
-  const packageName = packageNamed(around);
+  const packageName = maps.find((m) => m.packageName !== '')?.packageName ?? '';
   const terminals = cells.flatMap(({ row, number, at }, i): Terminal[] => {
     if (readNumberCell(texts[i]!).kind === 'none') return [];
     const { name, overbar, unsure } = cleanName(texts[i]!, notes);
@@ -117,18 +144,22 @@ export function readBallMap(
     ];
   });
   if (terminals.length === 0) return undefined;
-  const view = {
-    columns: map.rows[0]!.row.cells.map(() => ({ role: 'ignore' as const, heading: '', packageName: '' })),
-    rows: map.rows.map(({ row }) => ({
+  return propose(terminals, [packageName], { problems: [] }, options);
+}
+
+/** The rows of all maps, for a person to leave some out. */
+function viewOf(maps: readonly Found[], left: ReadonlySet<number>): TableView {
+  const rows = maps.flatMap(({ map }) => map.rows);
+  const width = Math.max(...rows.map((r) => r.cells.length));
+  return {
+    columns: Array.from({ length: width }, () => ({ role: 'ignore' as const, heading: '', packageName: '' })),
+    rows: rows.map((row) => ({
       line: row.line,
-      cells: row.cells,
+      cells: padded(row.cells, width),
       taken: !left.has(row.line),
       ...(row.place ? { place: row.place } : {}),
     })),
   };
-  const isTold = terminals.every((t) => signals.has(signalKey(t.name)));
-  if (!packageName && !isTold) problems.push(problem('map-unnamed', { found: terminals.length }, { file: options.file }));
-  return propose(terminals, [packageName], { problems, table: view }, options);
 }
 
 /** A name that is broken over lines in its narrow cell is one name. */

@@ -1,4 +1,4 @@
-import { findBallMap } from './ball-map';
+import { hasBallMap } from './find-map';
 import { findTables } from './find-table';
 import type { Scored } from './found-table';
 import type { Grid } from './grid';
@@ -10,5 +10,5 @@ import { unfold } from './forms/unfold';
  */
 export function findLists(grid: Grid): Scored[] {
   const tables = findTables(unfold(grid));
-  return tables[0]?.table.headerLine === undefined && findBallMap(grid) ? [] : tables;
+  return tables[0]?.table.headerLine === undefined && hasBallMap(grid) ? [] : tables;
 }

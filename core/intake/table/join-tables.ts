@@ -43,7 +43,7 @@ export function readTables<T extends { table: FoundTable }>(
  * of different packages give one pinout with several packages, terminals matched by their names in order. A table that
  * lists the same numbers again is compared, and what differs becomes a doubt that shows both.
  */
-function joinTables(first: Proposal, others: readonly Proposal[], options: ReadOptions): Result<Proposal> {
+export function joinTables(first: Proposal, others: readonly Proposal[], options: ReadOptions): Result<Proposal> {
   let joined = first;
   for (const other of others) {
     const same = other.packages.every((p) => joined.packages.some((q) => q.name === p.name));

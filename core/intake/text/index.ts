@@ -1,6 +1,6 @@
 import { ok, problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
-import { readBallMap } from '../table/ball-map';
+import { readBallMaps } from '../table/ball-map';
 import { findLists } from '../table/find-list';
 import { goesWith } from '../table/goes-with';
 import type { Grid } from '../table/grid';
@@ -24,7 +24,7 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
   const read = (grid: Grid): Result<Proposal> | undefined => {
     const found = findLists(grid);
     const [best] = found;
-    if (!best) return readBallMap(grid, problems, options, [], { signals: readSignalLists([grid]), legend: readLegend(lines) });
+    if (!best) return readBallMaps([{ grid, titles: grid.rows.slice(0, 12).map((r) => r.cells.join(' ')) }], problems, options, { signals: readSignalLists([grid]), legend: readLegend(lines) }); // prettier-ignore
     const around = best.table.around.map((r) => lines[r.line - 1] ?? r.cells.join(' '));
     const titles = around.slice(0, 12).concat(around.slice(-4));
     const chosen = found.filter(goesWith(best));

@@ -38,7 +38,11 @@ function partsOf(row: GridRow): Part[] | undefined {
   for (let size = 2; size <= filledAt.length / 2; size++) {
     if (filledAt.length % size !== 0) continue;
     const first = filledAt.slice(0, size).map((i) => heads[i]);
-    if (!filledAt.every((i, k) => alike(heads[i]!, first[k % size]!)) || headingWorth(filledAt.slice(0, size).map((i) => row.cells[i]!)) < 2) continue;
+    if (
+      !filledAt.every((i, k) => alike(heads[i]!, first[k % size]!)) ||
+      headingWorth(filledAt.slice(0, size).map((i) => row.cells[i]!)) < 2
+    )
+      continue;
     const starts = filledAt.filter((_, k) => k % size === 0);
     return starts.map((from, k) => ({ from, to: starts[k + 1] ?? row.cells.length }));
   }
