@@ -9,6 +9,7 @@ import { readTables } from '../table/join-tables';
 import { readLegend } from '../understand/legend';
 import { cleanText } from './clean';
 import { alignedGrid, toGrid } from './layout';
+import { countedGrid, paragraphsAsLines } from './counted';
 import { drawnGrid, lineGrid } from './drawn';
 import { isListOfPins, listedGrid, stackedGrid } from './listed';
 import { recordsGrid } from './records';
@@ -36,6 +37,11 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
     const grid = listedGrid(lines) ?? stackedGrid(lines) ?? lineGrid(lines);
     return grid && read(grid);
   };
+  const readCounted = () => {
+    const joined = paragraphsAsLines(lines);
+    const grid = countedGrid(lines) ?? listedGrid(joined) ?? countedGrid(joined);
+    return grid && read(grid);
+  };
   // A comma in every description can look like a delimiter: where the cells give no table, the blanks may.
   const whole = drawnGrid(lines) ?? recordsGrid(lines);
   return (
@@ -46,6 +52,7 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
     readListed() ??
     // Tables of different widths below each other have no delimiter evenly.
     read(toGrid(lines, problems, options.file, 0.2)) ??
+    readCounted() ??
     refuse(problem('table-none', {}, { file: options.file }))
   );
 }

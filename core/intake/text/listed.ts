@@ -59,7 +59,8 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
     if (named && readNumberCell(named[2]!).kind === 'list')
       return void rows.push({ line: i + 1, cells: [named[2]!, named[1]!, named[3]!] });
     const [, numbers, called, meant = ''] = BEHIND_LIST.exec(plain) ?? [];
-    if (numbers && called) return void rows.push({ line: i + 1, cells: [numbers, called.replace(/[:,;]$/, ''), meant] });
+    if (numbers && called && readNumberCell(numbers).kind === 'list')
+      return void rows.push({ line: i + 1, cells: [numbers, called.replace(/[:,;]$/, ''), meant] });
     const bracketed = IN_BRACKETS.exec(plain);
     if (bracketed) return void rows.push({ line: i + 1, cells: bracketed.slice(1, 4) });
     const [, a, b, name, ...said] = BEHIND_SIGN.exec(plain) ?? [];

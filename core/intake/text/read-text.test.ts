@@ -547,3 +547,38 @@ describe('tables and lists of programs and markup texts', () => {
     (text) => expect(readText(text).ok).toBe(false),
   );
 });
+
+describe('entries of a number and a name, in whatever signs they stand', () => {
+  const PINS = ['1 VDD', '2 IN-', '3 RST#', '4 GPIO_7'];
+  const parts = PINS.map((p) => p.split(' ') as [string, string]);
+  const lines = (of: (number: string, name: string) => string) => parts.map(([number, name]) => of(number, name)).join('\n');
+  const pins = (text: string) => terminalsIn(read(text)).map((t) => `${t.numbers['']} ${t.name}`);
+  it.each<[string, string]>([
+    ['a name before its number', lines((n, name) => `${name}: ${n}`)],
+    ['an equals sign', lines((n, name) => `${name} = ${n}`)],
+    ['bullets', lines((n, name) => `- ${n} ${name}: what it does`)],
+    ['names in bold', lines((n, name) => `* **${name}** (${n}) - what it does`)],
+    ['arrows', lines((n, name) => `${n} -> ${name}`)],
+    ['dashes behind names', lines((n, name) => `${name} - ${n} - what it does`)],
+    ['a dictionary', `pins = {\n${lines((n, name) => `  "${n}": "${name}",`)}\n}`],
+    ['tuples', `PINS = [\n${lines((n, name) => `  ("${n}", "${name}", "input"),`)}\n]`],
+    ['an object in each line', lines((n, name) => JSON.stringify({ pin: n, name }))],
+    ['attributes', `<pins>\n${lines((n, name) => `  <pin number="${n}" name="${name}"/>`)}\n</pins>`],
+    ['numbers over their fields', lines((n, name) => `${n}:\n  name: "${name}"\n  type: input`)],
+    ['paragraphs of names', `TF0003\n${lines((n, name) => `${name} (Pin ${n})\nWhat it does,\nand when.\n`)}`],
+    ['paragraphs of numbers', `TF0003\n\n${lines((n, name) => `Pin ${n} - ${name}\n    A485 bus line.\n`)}`],
+  ])('%s', (_what, text) => expect(pins(text)).toEqual(PINS));
+
+  it('takes the word of a program off its names, and what it says beside them', () => {
+    const { terminals } = read('#define PIN_VDD 1 /* supply */\n#define PIN_TXD 2 /* output */\n#define PIN_RXD 3\n#define PIN_GND 4');
+    expect(terminals.map((t) => t.name)).toEqual(['VDD', 'TXD', 'RXD', 'GND']);
+    expect(terminals[1]!.description).toBe('output');
+  });
+
+  it.each([
+    'Width: 12\nHeight: 40\nDepth: 3\nLayers: 8\nMass: 220\n',
+    'VDD: 5\nVIO: 3\nVCORE: 1\nVBAT: 4\nVUSB: 5\n',
+    '1 -> 2\n2 -> 3\n3 -> 4\n4 -> 1\n',
+    `${'('.repeat(200_000)}\na\nb\nc`,
+  ])('takes no settings for terminals: %j', (text) => expect(readText(text).ok).toBe(false));
+});

@@ -5,6 +5,8 @@ import { looksLikeTerminal } from '../table/numbers';
 const ENTRY = /^\s*(-\s+)?["']?([A-Za-z][\w .#/-]{0,30}?)["']?\s*(?::\s+|=\s*)(\S.*)$/;
 /** The head of a record of keys, `[[pin]]` and `[12]`. */
 const SECTION = /^\s*\[{1,2}\s*([\w .-]{1,30}?)\s*\]{1,2}\s*$/;
+/** A terminal's number over its fields, `12:`. */
+const TERMINAL = /^\s*["']?([A-Za-z]{0,2}\d{1,4}|EP)["']?\s*:\s*$/;
 const MOST_OTHERS = 2;
 /** Fewer records than this are settings. */
 const LEAST = 2;
@@ -12,8 +14,12 @@ const LEAST = 2;
 /** A pinout written as records, a list of objects in JSON (RFC 8259) or of keys and values; undefined where the text is none. */
 export const recordsGrid = (lines: readonly string[]): Grid | undefined => {
   const first = lines.find((l) => l.trim() !== '')?.trim() ?? '';
-  return /^[[{]/.test(first) && !SECTION.test(first) ? jsonGrid(lines) : keyedGrid(lines);
+  if (/^[[{]/.test(first) && !SECTION.test(first)) return jsonGrid(lines) ?? (/^\{.*\}$/.test(first) ? jsonGrid(asList(lines)) : undefined);
+  return keyedGrid(lines) ?? attributesGrid(lines);
 };
+
+/** An object in each line as a list of them. */
+const asList = (lines: readonly string[]): string[] => ['[', lines.filter((l) => l.trim() !== '').join(',\n'), ']'];
 
 type Fields = [key: string, value: string][];
 
@@ -61,6 +67,12 @@ function keyedGrid(lines: readonly string[]): Grid | undefined {
       opens = '';
       continue;
     }
+    const opened = TERMINAL.exec(text)?.[1];
+    if (opened !== undefined && looksLikeTerminal(opened)) {
+      records.push({ fields: [['pin', opened]], line: i + 1 });
+      opens = '';
+      continue;
+    }
     const [, dash, key, value] = ENTRY.exec(text) ?? [];
     if (key === undefined || value === undefined) {
       // A title above, and a key that holds the list: a text with more is none, and its other lines need no look.
@@ -72,6 +84,18 @@ function keyedGrid(lines: readonly string[]): Grid | undefined {
     records.at(-1)!.fields.push([key, value.replace(/^(["'])(.*)\1$/, '$2').trim()]);
   }
   return records.every((r) => r.fields.length > 1) ? gridOf(records) : undefined;
+}
+
+const ATTRIBUTE = /\b([A-Za-z][\w.:-]{0,30})\s*=\s*"([^"]{0,300})"/g;
+
+/** A record in each element of a markup text, its fields as attributes: `<pin number="1" name="VDD"/>` (XML 1.0, 3.1). */
+function attributesGrid(lines: readonly string[]): Grid | undefined {
+  if (!lines.some((l) => /^\s*<\w/.test(l))) return undefined;
+  const records = lines.flatMap((text, i) => {
+    const fields = /^\s*<\w/.test(text) ? [...text.matchAll(ATTRIBUTE)].map((m): Fields[number] => [m[1]!, m[2]!]) : [];
+    return fields.length > 1 ? [{ fields, line: i + 1 }] : [];
+  });
+  return gridOf(records);
 }
 
 function gridOf(records: readonly { fields: Fields; line: number }[]): Grid | undefined {
