@@ -39,7 +39,7 @@ function withoutListed(lines: readonly CellLine[], isAnchored: boolean[], keys: 
     .slice(0, -1);
   if (full.length === 0) return isAnchored;
   const isListed = (l: CellLine, i: number) => i > 0 && l.base - lines[i - 1]!.base < 1.6 * l.size && full.every((k) => l.cells[k] === '');
-  return isAnchored.map((is, i) => is && !isListed(lines[i]!, i));
+  return isAnchored.map((is, i) => is && (!isListed(lines[i]!, i) || opensList(lines, i, keys)));
 }
 
 function isAnchor(lines: readonly CellLine[], at: number, keys: readonly number[]): boolean {
@@ -69,5 +69,12 @@ function isAnchor(lines: readonly CellLine[], at: number, keys: readonly number[
   const next = lines[at + 1];
   const below = next === undefined ? Infinity : next.base - line.base;
   const isListed = below > 0.8 * line.size && below < Math.min(1.6 * line.size, 0.8 * (line.base - before.base));
-  return others.length > 0 || !(isTight || isListed);
+  return others.length > 0 || opensList(lines, at, keys) || !(isTight || isListed);
+}
+
+/** The first line of a list that goes on, whose name stands beside it in the middle of two lines. */
+function opensList(lines: readonly CellLine[], at: number, keys: readonly number[]): boolean {
+  const [line, next] = [lines[at]!, lines[at + 1]];
+  const isHalf = next !== undefined && next.base - line.base < 0.8 * line.size;
+  return isHalf && keys.some((k) => OPEN.test(line.cells[k] ?? '') && next.cells[k] === '');
 }

@@ -25,6 +25,8 @@ export interface PageRow {
   boxes: (Box | undefined)[];
   crossed: boolean;
   apart: boolean;
+  /** Labels beside several rows do not tell which of them are theirs. */
+  isUneven?: true;
 }
 
 /** Cuts a line at column edges. A word belongs where its middle is. */

@@ -1,3 +1,4 @@
+import type { Doubt } from '../../part';
 import { headingWorth } from '../table/headings';
 import { looksLikeNumbers } from '../table/numbers';
 import type { Grid, GridRow } from '../table/grid';
@@ -75,11 +76,14 @@ export function gridOf(chain: Chain, from: number, back: (page: number, box: Box
         place: { page: block.page, boxes: withEmpty(row.boxes, block.edges).map((b) => b && back(block.page, b)) },
         ...(row.same ? { same: row.same.map((is, k) => is || (row.cells[k] === '' && below?.[k] === true)) } : {}),
         ...(row.crossed ? { crossed: true } : {}),
+        ...(row.isUneven ? { doubt: UNEVEN } : {}),
       });
     }
   }
   return unfold({ layout: 'cells', rows });
 }
+
+const UNEVEN: Doubt = { field: 'group', reason: 'The labels beside the rows do not tell where each group begins.' };
 
 /** Lists of numbers that a page's end parts: `A1, A8,` and, on the next page, `C1` in a row of its own. */
 function withoutRest(block: Block, last: GridRow | undefined): Block {

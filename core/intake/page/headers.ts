@@ -38,8 +38,18 @@ export function headerAt(lines: readonly Line[], at: number): PageHeader | undef
   const below = bestAt(lines, at + 1);
   // A wide heading over all, `Pin number` and `Pin functions`, hides the packages that the lines under it name.
   if (below && below.worth >= best.worth && packagesIn(below) > packagesIn(best)) return undefined;
-  const isBelow = below && below.worth >= best.worth && below.sure >= best.sure && below.depth < best.depth;
-  return isBelow && !namesPackages(best, below) ? undefined : best;
+  return isLower(below, best) || hidesLower(lines, best) ? undefined : best;
+}
+
+/** As good a heading of fewer lines. */
+const isLower = (below: PageHeader | undefined, best: PageHeader): boolean =>
+  below !== undefined && below.worth >= best.worth && below.sure >= best.sure && below.depth < best.depth && !namesPackages(best, below);
+
+/** `H | L | L`, the last row of the table before, brings no heading of its own: a better one stands below it and a title. */
+function hidesLower(lines: readonly Line[], best: PageHeader): boolean {
+  if (best.depth < 3 || segmentsOf(lines[best.at]!).some((s) => s.text.length > 2)) return false;
+  const lower = Array.from({ length: best.depth - 2 }, (_, i) => bestAt(lines, best.at + 2 + i));
+  return lower.some((below) => isLower(below, best));
 }
 
 const packagesIn = ({ heads }: PageHeader): number => heads.filter((h) => packageIn(h.text) !== undefined).length;

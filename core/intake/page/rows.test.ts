@@ -31,6 +31,24 @@ describe('titles of groups in the middle of a table', () => {
     expect(read4.map((t) => t.group)).toEqual(['Power and ground', 'Power and ground', 'Control', 'Control']);
     expect(read4[1]!.description).toBe('Ground of the core and of the pins to be tied to the plane');
   });
+  it('over two columns are whole, and one behind the last row counts for the next page', () => {
+    // Its first word begins where the types do, and stands above none of their cells but itself.
+    const wide = (y: number, title: string) => text(231.5 - title.length * 2.25, y, title);
+    const rows = lines([HEAD, body[1]!, body[2]!, body[4]!, body[5]!].map(([, cells], i) => [100 + i * 22, cells]));
+    const first = [...rows, wide(111, 'Power and ground'), wide(155, 'Control'), wide(210, 'Data interface')];
+    const next = lines([HEAD, [118, ['5', 'DIN', 'I', 'Data in']], [136, ['6', 'DOUT', 'O', 'Data out']]]);
+    const proposal = read([page(first), page(next, [], 2)]);
+    expect(terminalsIn(proposal).map((t) => t.group)).toEqual(['Power and ground', 'Power and ground', 'Control', 'Control', 'Data interface', 'Data interface']); // prettier-ignore
+  });
+  it('stand above a list of numbers whose name is beside its middle', () => {
+    const list: [number, string[]][] = [
+      [226, ['{Data interface}']],
+      [244, ['5, 6,']],
+      [249, ['', 'GND', 'G', 'Ground']],
+      [254, ['7']],
+    ];
+    expect(groups(lines([HEAD, ...body, ...list])).slice(-3)).toEqual(['5 Data interface', '6 Data interface', '7 Data interface']);
+  });
   it('right below the heading are no part of it', () =>
     expect(list([page(lines([HEAD, [112, ['{Analog section}']], ...body.slice(1, 3), ...body.slice(4)]))])).toEqual(['1 VDD', '2 VSS', '3 EN', '4 CLK'])); // prettier-ignore
 });
@@ -112,4 +130,31 @@ it('takes a small raised asterisk for a note, and one of full size for a part of
     [154, ['3', 'VSS', 'G', 'Ground']],
   ]);
   expect(list([page([...runs, text(112, 115, '*', 6)])])).toEqual(['1 EN', '2 RD*', '3 VSS']);
+});
+
+describe('labels beside several rows', () => {
+  const at = (rows: string[][]) => [page(rows.flatMap((r, i) => r.flatMap((c, k) => (c === '' ? [] : [text([53, 130, 180, 250, 300][k]!, 100 + i * 18, c)]))))]; // prettier-ignore
+  const head = ['Group', 'Pin', 'Name', 'Type', 'Description'];
+  it('go on beside the next row in small letters', () => {
+    const rows = [['Serial', '1', 'TXD', 'O', 'Data out'], ['port', '2', 'RXD', 'I', 'Data in'], ['', '3', 'CTS', 'I', 'Clear'], ['Power', '4', 'VDD', 'P', 'Supply'], ['', '5', 'GND', 'G', 'Ground']]; // prettier-ignore
+    expect(terminalsIn(read(at([head, ...rows]))).map((t) => t.group)).toEqual(['Serial port', 'Serial port', 'Serial port', 'Power', 'Power']); // prettier-ignore
+  });
+  it('are asked about where they do not come out even', () => {
+    const rows = [['', '1', 'TXD', 'O', 'Data out'], ['Serial', '2', 'RXD', 'I', 'Data in'], ['', '3', 'CTS', 'I', 'Clear'], ['', '4', 'VDD', 'P', 'Supply'], ['Power', '5', 'GND', 'G', 'Ground'], ['', '6', 'VIO', 'P', 'Supply'], ['', '7', 'NC', '-', 'None']]; // prettier-ignore
+    const asked = terminalsIn(read(at([head, ...rows]))).map((t) => t.doubts.some((d) => d.field === 'group'));
+    expect(asked).toEqual(asked.map(() => true));
+  });
+});
+
+it('takes the last rows of the table before, and a title, for no heading', () => {
+  const before = lines([[60, ['H', 'L', 'L']], [78, ['H', 'H', 'H']]]); // prettier-ignore
+  const heads = [text(53, 118, 'Pin'), text(183, 118, 'Pin'), text(103, 124, 'Lead'), text(233, 124, 'Function'), text(53, 130, 'name'), text(183, 130, 'type')]; // prettier-ignore
+  const body = lines([[150, ['VDD', '1', 'P', 'Supply']], [168, ['GND', '2', 'G', 'Ground']], [186, ['CLK', '3', 'I', 'Clock']]]); // prettier-ignore
+  expect(list([page([...before, text(50, 98, 'Pin description'), ...heads, ...body])])).toEqual(['1 VDD', '2 GND', '3 CLK']);
+});
+
+it('puts halves beside each other under one heading where it is written otherwise over the second', () => {
+  const heads = ['No.', 'Name', 'Type', 'No.', 'Pin name', 'Type'];
+  const rows = [heads, ['1', 'VDD', 'P', '3', 'CLK', 'I'], ['2', 'GND', 'G', '4', 'OUT', 'O']];
+  expect(list([page(rows.flatMap((r, i) => r.map((c, k) => text([50, 90, 150, 300, 340, 420][k]!, 100 + i * 18, c))))])).toEqual(['1 VDD', '2 GND', '3 CLK', '4 OUT']); // prettier-ignore
 });

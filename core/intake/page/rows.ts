@@ -39,7 +39,10 @@ export function rowsFrom(lines: readonly CellLine[], layout: Layout): PageRow[] 
     return cells.every((c) => c === '') ? [] : [{ ...l, cells, boxes: l.boxes.map((b, k) => (k === column ? undefined : b)) }];
   });
   const rows = bandsOf(others, layout);
-  return labelled(rows, labelsIn(lines, column, anchors), column, lines[0]!.size) ?? bandsOf(lines, layout);
+  const labels = labelsIn(lines, column, anchors);
+  // Where labels do not come out even, their rows are those that they stand beside, or not.
+  const isUneven = (row: PageRow): PageRow => ({ ...row, isUneven: true });
+  return labelled(rows, labels, column, lines[0]!.size) ?? bandsOf(lines, layout).map(isUneven);
 }
 
 function bandsOf(lines: readonly CellLine[], layout: Layout): PageRow[] {

@@ -24,7 +24,8 @@ export function titlesIn(
   const rows = lines.filter((l) => filledIn(l) > 1 && !l.isOne);
   if (rows.length < 2) return new Set();
   const last = anchors.lastIndexOf(true);
-  const isFree = lines.map((l, i) => !anchors[i] && l.isOne && isTitle(l) && i < last);
+  // Behind the last number only one that stands as the others do is a title: its rows follow on the next page.
+  const isFree = lines.map((l, i) => !anchors[i] && l.isOne && isTitle(l));
   if (!isFree.includes(true)) return new Set();
   const places = lines[0]!.cells.map((_, i) => placesOf(rows.flatMap((l) => (l.boxes[i] ? [l.boxes[i]] : []))));
   const fits = (l: CellLine) => {
@@ -40,12 +41,18 @@ export function titlesIn(
   const middleOf = (i: number) => (lines[i]!.x0 + lines[i]!.x1) / 2;
   const isAmongOthers = (i: number) =>
     strays.some(
-      (k) => Math.abs(middleOf(k) - middleOf(i)) < SAME && Math.abs(lines[k]!.x1 - lines[k]!.x0 - lines[i]!.x1 + lines[i]!.x0) > 4 * SAME,
+      (k) =>
+        k < last &&
+        Math.abs(middleOf(k) - middleOf(i)) < SAME &&
+        Math.abs(lines[k]!.x1 - lines[k]!.x0 - lines[i]!.x1 + lines[i]!.x0) > 4 * SAME,
     );
   const isCentred = (i: number) => Math.abs(middleOf(i) - (left + right) / 2) < 0.015 * (right - left);
   const overNumbers = (i: number) =>
     isFree[i] === true && lines[i]!.cells[0] !== '' && keys.includes(0) && /[a-z]{2}|[A-Z]{4}/.test(lines[i]!.text);
-  return new Set(lines.flatMap((_, i) => (overNumbers(i) || (strays.includes(i) && (isCentred(i) || isAmongOthers(i))) ? [i] : [])));
+  const isAmongTitles = (i: number) => isFree[i] === true && (strays.includes(i) || lines[i]!.whole !== undefined) && isAmongOthers(i);
+  return new Set(
+    lines.flatMap((_, i) => (isAmongTitles(i) || (i < last && (overNumbers(i) || (strays.includes(i) && isCentred(i)))) ? [i] : [])),
+  );
 }
 
 const isTitle = ({ text }: CellLine): boolean => TITLE.test(text) && !NAME.test(text) && text.split(' ').length <= 7;

@@ -4,6 +4,7 @@ import { typeInOneLine } from '../understand/type-codes';
 import { brokenName, joinName, roomForNames, stackedNames, withWholeList } from './broken-names';
 import { filled, type GridRow } from './grid';
 import { isBankHeading, isHeading } from './headings';
+import { standsOnce, withWholeGroups } from './groups';
 import { isNote } from './notes';
 import { readCountedCell, type NumberCell } from './numbers';
 import { whereOf } from './places';
@@ -68,21 +69,22 @@ export interface Entry {
 }
 
 /** First pass: group headings, repeated headers and continuation lines are told apart from rows. */
-export function gather(rows: readonly GridRow[], context: Context, taken: Set<number>): Entry[] {
+export function gather(given: readonly GridRow[], context: Context, taken: Set<number>): Entry[] {
   const entries: Entry[] = [];
   let group: string | undefined;
   let title: string | undefined;
   let above: GridRow | undefined;
   const index = indexRoles(context.columns);
+  const isOnceOver = standsOnce(given, index.at.group);
+  const rows = isOnceOver ? withWholeGroups(given, index.at.group) : given;
   // A dash is a level where others have a plus, and else no word.
   const hasSigns = index.at.activeLow >= 0 && rows.some((r) => r.cells[index.at.activeLow]?.trim() === '+');
   const room = roomForNames(rows, index.at.name);
   const isOfBanks = index.at.group >= 0 && isBankHeading(context.columns[index.at.group]!.heading);
-  const isOnceOver = standsOnce(rows, index.at.group);
-  for (const given of rows) {
-    if (context.without?.has(given.line)) continue;
-    const goesOn = above !== undefined && sharesNumbers(given, above, index);
-    const row = goesOn ? given : withWholeList(withShared(given, above), index.numbers);
+  for (const own of rows) {
+    if (context.without?.has(own.line)) continue;
+    const goesOn = above !== undefined && sharesNumbers(own, above, index);
+    const row = goesOn ? own : withWholeList(withShared(own, above), index.numbers);
     const kind = goesOn ? 'continuation' : context.including?.has(row.line) ? 'row' : kindOf(row, context.columns, index);
     if (kind === 'heading') {
       title = group = cleanHeading(filled(row)[0]!);
@@ -100,14 +102,6 @@ export function gather(rows: readonly GridRow[], context: Context, taken: Set<nu
     if (!goesOn) above = row;
   }
   return entries;
-}
-
-/** True where each group stands once, in the first of its rows, and the cells below it are empty. */
-function standsOnce(rows: readonly GridRow[], at: number): boolean {
-  if (at < 0) return false;
-  const groups = rows.map((r) => r.cells[at]?.trim() ?? '').filter((g) => g !== '');
-  // One may stand again where the table goes on on the next page.
-  return groups.length > 1 && groups.length < 0.7 * rows.length && new Set(groups).size >= 0.8 * groups.length;
 }
 
 /** True where a cell goes on from a row above: ruled pages have its text in each row, sheets in the first. */

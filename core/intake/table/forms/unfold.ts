@@ -1,4 +1,4 @@
-import { headingWorth } from '../headings';
+import { headingWorth, roleOfHeading } from '../headings';
 import { isBlank, mapCells, type Grid, type GridRow } from '../grid';
 
 /** How far down the heading of a table may stand that is looked at here. */
@@ -49,8 +49,10 @@ function partsOf(row: GridRow): Part[] | undefined {
   return undefined;
 }
 
-/** `Row A` and `Row B`, `odd` and `even`, head two halves of one list. */
-const alike = (a: string, b: string): boolean => a === b || withoutSide(a) === withoutSide(b);
+/** `Row A` and `Row B`, `odd` and `even`, head two halves of one list, and so do `name` and `Pin name`. */
+const alike = (a: string, b: string): boolean => a === b || withoutSide(a) === withoutSide(b) || areOfOneRole(a, b);
+const areOfOneRole = (a: string, b: string): boolean =>
+  roleOfHeading(a) === roleOfHeading(b) && !['ambiguous', undefined].includes(roleOfHeading(a));
 const withoutSide = (heading: string): string => heading.replace(/(?<=^(?:row|side) )[a-d]$|\b(?:odd|even)\b/, '…');
 
 const slice = (row: GridRow, { from, to }: Part): GridRow => mapCells(row, (of) => of.slice(from, to));
