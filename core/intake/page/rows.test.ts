@@ -158,3 +158,9 @@ it('puts halves beside each other under one heading where it is written otherwis
   const rows = [heads, ['1', 'VDD', 'P', '3', 'CLK', 'I'], ['2', 'GND', 'G', '4', 'OUT', 'O']];
   expect(list([page(rows.flatMap((r, i) => r.map((c, k) => text([50, 90, 150, 300, 340, 420][k]!, 100 + i * 18, c))))])).toEqual(['1 VDD', '2 GND', '3 CLK', '4 OUT']); // prettier-ignore
 });
+
+it('goes on below a name whose note stands in a line of its own', () => {
+  const rows: [number, string[]][] = [[118, ['VDD', '1', 'P', 'Supply']], [136, ['RST#', '', '', '']], [146, ['(2)', '2', 'O', 'Data ready output, active low']], [164, ['GND', '3', 'G', 'Ground']]]; // prettier-ignore
+  const runs = lines([[100, ['Signal', 'No.', 'Type', 'Description']], ...rows, [190, ['(2) Leave it open where it is not used.']]]);
+  expect(list([page(runs)])).toEqual(['1 VDD', '2 RST#', '3 GND']);
+});

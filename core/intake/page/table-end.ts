@@ -46,7 +46,7 @@ export const isOver = (line: Line, text: string, bodySize: number, second: numbe
   /^(table|figure|fig\.)\s*\d/i.test(text) ||
   line.size > 1.3 * bodySize ||
   (OTHER_SECTION.test(text) && line.words.length < 7 && line.words[0]!.x0 < second) ||
-  (isNoteLine(line, text) && line.words[0]!.x0 < second && !isNumberedRow(line)) ||
+  (isNoteLine(line, text) && line.words[0]!.x0 < second && !isNumberedRow(line) && !isMarkedRow(line)) ||
   (line.words[0]!.x0 < second && headsOther(line));
 
 /** The titles of what stands beside pin tables, and over no group of pins. */
@@ -77,6 +77,12 @@ function isProse(line: Line, region: Region): boolean {
 /** `5 VLOGIC Digital supply. Its range is`, with hardly a gap between its cells: a number, and a name in capitals. */
 const isNumberedRow = ({ words: [first, second] }: Line): boolean =>
   first !== undefined && second !== undefined && looksLikeNumbers(first.text) && isLongName(second.text);
+
+/** `(2) | 8 | Output`: the mark of a note that had no room beside its name, and the row's other cells. */
+const isMarkedRow = (line: Line): boolean => {
+  const [mark, ...others] = segmentsOf(line);
+  return /^(?:\(\d\)|\[\d\]|[¹²³⁰-⁹⁽⁾*†‡]+)$/.test(mark!.text) && others.length > 1 && others.some((s) => looksLikeNumbers(s.text));
+};
 
 /** A long title of a group, `BIDIRECTIONAL CONTROL BUS – I2C COMPATIBLE`: no sentence, and a row right under it. */
 export function isTitleOver(lines: readonly Line[], at: number): boolean {

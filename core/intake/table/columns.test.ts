@@ -21,6 +21,7 @@ it.each<[string, string, string[]]>([
   ['quantities beside terminals', 'PIN,Name,Qty,How to connect\n1,TXD,1,To the host\n2,RXD,1,From the host', ['1 TXD', '2 RXD']],
   ['a heading over both', 'Pin/Ball,Status,Ball name\n1,ok,TXD\n2,,RXD\n3,open,GND', ['1 TXD', '2 RXD', '3 GND']],
   ['numbers that count up after a blank line', 'Pin,Name,Use\n1.,TXD,out\n2.,RXD,in\n\n3.,GND,ground', ['1 TXD', '2 RXD', '3 GND']],
+  ['a list whose end stands alone below it', 'Pin,Name,Use\n"9, 10,",VSS,Ground\n12-13,,\n11,TM,Test', ['9 VSS', '10 VSS', '12 VSS', '13 VSS', '11 TM']],
   ['a part of a package name in a row', 'PIN_NO,Name,I/O\n7.,CE,IN\n8.,SIP,IN\n9.,SOP,OUT', ['7 CE', '8 SIP', '9 SOP']],
   ['a first cell that is empty between bars', 'Group|Pin|Name\nSerial|1|TXD\n|2|RXD\nPower|3|VDD\n|4|GND', ['1 TXD Serial', '2 RXD Serial', '3 VDD Power', '4 GND Power']],
   ['cells in quotes between bars', '"Pin"|"Name"|"Use"\n"1"|"TXD"|"Data | clock"\n"2"|"RXD"|"Data in"', ['1 TXD', '2 RXD']],

@@ -98,7 +98,8 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
       if (isOfBanks && title !== undefined) entry.group = title;
       entries.push(entry);
       taken.add(row.line);
-    } else if (kind === 'odd') skipped(row, 'it has no number that could be read', context);
+    } else if (kind === 'odd' && goesOnWithNumbers(entries.at(-1), row, index)) addNumbers(entries.at(-1)!, row, index);
+    else if (kind === 'odd') skipped(row, 'it has no number that could be read', context);
     if (!goesOn) above = row;
   }
   return entries;
@@ -271,6 +272,20 @@ function addFunction(entry: Entry, row: GridRow, { at, descriptions }: RoleIndex
   if (type !== '' && !isOfName && !entry.type?.split(', ').includes(type)) entry.type = entry.type ? `${entry.type}, ${type}` : type;
   const more = descriptions.map(cell).filter((text) => text !== '');
   if (more.length > 0) entry.description = [entry.description, ...more].filter((text) => text !== '').join('; ');
+}
+
+/** `12-15` alone below `10,`: the list of the row above goes on. */
+const goesOnWithNumbers = (entry: Entry | undefined, row: GridRow, { numbers }: RoleIndex): boolean =>
+  entry !== undefined &&
+  filled(row).length === numbers.filter((i) => row.cells[i]?.trim()).length &&
+  numbers.every((i, k) => !row.cells[i]?.trim() || /[,;&]$|\s(?:and|to)$/.test(entry.numbers[k]!.text));
+
+function addNumbers(entry: Entry, row: GridRow, { numbers }: RoleIndex): void {
+  entry.rows.push(row);
+  entry.numbers = entry.numbers.map((own, k) => {
+    const text = `${own.text} ${row.cells[numbers[k]!]?.trim() ?? ''}`.trim();
+    return { ...own, text, cell: readCountedCell(text) };
+  });
 }
 
 function skipped(row: GridRow, why: string, { problems, file }: Context): void {
