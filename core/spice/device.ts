@@ -67,7 +67,7 @@ export const gateByInputs = (word: string): string => `\\b(?:\\d|two|three|four|
 
 const WORDS: [Device, RegExp][] = [
   ['comparator', /\bcomparator\b/i],
-  ['opamp', /\b(op-?amp|operational amplifier|instrumentation amplifier|amplifier)\b/i],
+  ['opamp', /\b(op-?amp|operational amplifier|instrumentation amplifier|(?<!error[ -])amplifier)\b/i],
   ['regulator', /\b(regulator|ldo|voltage reference|reference(?! input))\b/i],
   [
     'logic',
@@ -76,7 +76,7 @@ const WORDS: [Device, RegExp][] = [
       'i',
     ),
   ],
-  ['switch', /\b(analog(ue)? switch|load switch|switch)\b/i],
+  ['switch', /\b(analog(ue)? switch|load switch|switch(?! (?:node|output|current|pin|voltage)\b))\b/i],
   ['transformer', /\btransformer\b/i],
   ['zener', /\bzener\b/i],
   ['diode', /\b(photodiode|(?<!body[- ]|clamp[- ]|wheeling[- ])diode|led|rectifier)\b/i],

@@ -48,6 +48,12 @@ it.each<[string, Pin[], string[], string[]]>([
   ['a transceiver of a bus', [['D', 'input'], ['R', 'output'], ['CANH', 'bidirectional'], ['CANL', 'bidirectional']], ['CANL', 'CANH', 'RXD', 'TXD'], ['CANH=2', 'CANL=1', 'D=4', 'R=3']],
   ['what stands in brackets', [['B', 'input'], ['C', 'passive'], ['E', 'passive']], ['OUT(collector)', 'GND(emitter)', 'IN(base)'], ['B=3', 'C=1', 'E=2']],
   ['a mark behind the channel', [['1~CLR', 'input'], ['1~PRE', 'input']], ['~PRE', '~CLR'], ['1~CLR=2', '1~PRE=1']],
+  ['a half bridge by what each gate does', [['PWMH', 'input'], ['PWML', 'input'], ['HDRV', 'output'], ['LDRV', 'output'], ['HB', 'supply-in'], ['PHASE', 'passive']], ['lower gate drive', 'logic input, high side', 'floating supply', 'low side logic input', 'high-side driver output', 'floating ground'], ['HB=3', 'HDRV=5', 'LDRV=1', 'PHASE=6', 'PWMH=2', 'PWML=4']],
+  ['the two outputs of a gate driver', [['OUTH', 'output'], ['OUTL', 'output']], ['turn-off output', 'source current output'], ['OUTH=2', 'OUTL=1']],
+  ['the pins around a converter', [['CB', 'passive'], ['POK', 'open-drain'], ['TRACK', 'passive'], ['ITH', 'passive'], ['LX', 'passive']], ['soft start', 'inductor connection', 'power good flag', 'boot capacitor', 'error amplifier output'], ['CB=4', 'ITH=5', 'LX=2', 'POK=3', 'TRACK=1']],
+  ['a timer in short', [['TH', 'input'], ['TR', 'input'], ['DCH', 'open-drain'], ['CV', 'passive']], ['control voltage', 'discharge', 'trigger input', 'threshold'], ['CV=1', 'DCH=2', 'TH=4', 'TR=3']],
+  ['words tied by hyphens', [['V+', 'supply-in'], ['V-', 'supply-in']], ['negative-supply', 'positive-supply'], ['V+=2', 'V-=1']],
+  ['a regulator’s output', [['VOUT', 'supply-out'], ['VIN', 'supply-in']], ['unregulated input', 'regulator output'], ['VIN=1', 'VOUT=2']],
   ['a negative supply named VSS', [['VDD', 'supply-in'], ['VSS', 'supply-in']], ['negative supply', 'positive supply'], ['VDD=2', 'VSS=1']],
 ])('%s are matched', (_, pins, docs, pairs) => expect(matched(pins, docs)).toEqual({ pairs, asks: [] })); // prettier-ignore
 
@@ -222,3 +228,22 @@ it('the first of several gates tells the nodes of each', () => {
   expect(pairs.map((p) => `${p.unit}:${p.pin}=${p.node}`)).toEqual(['A:1A=1A', 'A:1Y=1Y', 'B:2A=1A', 'B:2Y=1Y']);
   expect(pairs.at(-1)!.because).toBe('node 1Y has its name');
 });
+
+it('takes no pole of a switch for its control', () => {
+  const pins: Pin[] = [['A', 'passive'], ['SEL', 'input']]; // prettier-ignore
+  expect(matched(pins, ['control input', 'common']).pairs).not.toContain('A=1');
+});
+
+it.each([
+  ['before a sign', (name: string, channel: number) => `${channel}${name}`, ['-IN', '+IN', 'OUT']],
+  ['behind a sign that is a letter', (name: string, channel: number) => `${name}${channel}`, ['IN_N', 'IN_P', 'OUTPUT']],
+] as const)('matches each channel of several where its figure stands %s', (_case, named, names) => {
+  const nodes = ['output', 'inverting input', 'non-inverting input'].map((doc, i) => ({ name: String(i + 7), doc, docLine: 1 }));
+  const types = ['input', 'input', 'output'] as const;
+  const pins = [1, 2].flatMap((channel) =>
+    names.map((name, i) => ({ number: named(name, channel), name: named(name, channel), type: types[i]!, unit: 'AB'[channel - 1]! })),
+  );
+  const { pairs, asks } = matchPins(pins, nodes);
+  expect(asks).toEqual([]);
+  expect(pairs.map((p) => `${p.pin}=${p.node}`)).toEqual(expect.arrayContaining(pins.map((p) => `${p.number}=${{ input: /P|\+/.test(p.name) ? 9 : 8, output: 7 }[p.type]}`)));
+}); // prettier-ignore

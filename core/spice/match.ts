@@ -390,10 +390,10 @@ export const withoutIndex = (name: string): string =>
   // The third input of half A of a double multiplexer.
   /^([SXY]\d)_?[A-D]$/i.exec(name)?.[1] ??
   name
-    .replace(/^([~/!]?)\d{1,2}(?=[~/!]?[A-Z])/i, '$1')
+    .replace(/^([~/!]?)\d{1,2}(?=[~/!+−-]?[A-Z])/i, '$1')
     .replace(/(?<=\w[+\-−]?)[ _]([A-H]|\d{1,2})$/i, '')
     .replace(
-      /^(IN|OUT|VIN|VOUT|VI|VO|DIN|DOUT|RIN|ROUT|[+-]IN|A|K|Y|Q|D|G|S|C|B|E|EN|DRAIN|GATE|SOURCE|ANODE|CATHODE|COLLECTOR|BASE|EMITTER|CLK|FB|SW|LX|SNS|SENSE|CS|REF|DIS|SHDN|LED)_?(?:\d{1,2}|[A-H])(?=[+\-−]?$)/i,
+      /^(IN|OUT|INP|INN|INM|IN_P|IN_N|VINP|VINN|OUTP|OUTN|OUTPUT|INPUT|VIN|VOUT|VI|VO|DIN|DOUT|RIN|ROUT|[+-]IN|A|K|Y|Q|D|G|S|C|B|E|EN|DRAIN|GATE|SOURCE|ANODE|CATHODE|COLLECTOR|BASE|EMITTER|CLK|FB|SW|LX|SNS|SENSE|CS|REF|DIS|SHDN|LED)_?(?:\d{1,2}|[A-H])(?=[+\-−]?$)/i,
       '$1',
     )
     .replace(/([+\-−])_?[A-H\d]$/i, '$1');

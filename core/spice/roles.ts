@@ -7,11 +7,11 @@ import { remember, type ElectricalType } from '../part';
 const ROLES: [role: string, words: RegExp][] = [
   [
     'in-',
-    /^(-|in-|inn|-in|vin-|v-in|inm|in_n|in_neg|inneg|inminus|ain-|minus)$|^in(\d*)-$|(?<!non[- ]?)\binverting\b|\bnegative (signal |analog )?input\b|^input ?-$|^- ?input\b/,
+    /^(-|in-|inn|-in|vin-|v-in|inm|in_n|in_neg|inneg|inminus|ain-|minus|vinn|vn_in|vim)$|^in(\d*)-$|(?<!non[- ]?)\binverting\b|\bnegative (signal |analog )?input\b|^input ?-$|^- ?input\b/,
   ],
   [
     'in+',
-    /^(\+|in\+|inp|\+in|vin\+|in_p|in_pos|inpos|inplus|ain\+|plus|ni)$|^in(\d*)\+$|\bnon-?\s?inverting\b|\bpositive (signal |analog )?input\b|^input ?\+$|^\+ ?input\b/,
+    /^(\+|in\+|inp|\+in|vin\+|in_p|in_pos|inpos|inplus|ain\+|plus|ni|vinp|vp_in|vip)$|^in(\d*)\+$|\bnon-?\s?inverting\b|\bpositive (signal |analog )?input\b|^input ?\+$|^\+ ?input\b/,
   ],
   [
     'out-',
@@ -23,11 +23,11 @@ const ROLES: [role: string, words: RegExp][] = [
   ],
   [
     'supply+',
-    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vplus|v_plus|v_?pos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|vddp|pvdd|pvcc|vps|[ad]?pwr|vpwr)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( (voltage|pin|rail|terminal|node))?$|\bvcc\b|\bvdd\b|^(supply|power) input$|^v?\+ supply|^\+v( supply)?$|^\+\d{1,2}(\.\d+)? ?v( supply)?$|^input (supply|power)$|^power supply$|^power$/,
+    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vplus|v_plus|v_?pos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|vddp|pvdd|pvcc|vps|vsp|[ad]?pwr|vpwr)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( (voltage|pin|rail|terminal|node))?$|\bvcc\b|\bvdd\b|^(supply|power) input$|^v?\+ supply|^\+v( supply)?$|^\+\d{1,2}(\.\d+)? ?v( supply)?$|^input (supply|power)$|^power supply$|^power$/,
   ],
   [
     'supply-',
-    /^(vee|v-|vs-|v_?neg|vminus|v_minus|-vs|vn|vcc-|vdd-|-vcc|-vdd|vccn|vddn|veen|vss|supply ?-|- ?supply)$|^v?- supply|^-v( supply)?$|^-\d{1,2}(\.\d+)? ?v( supply)?$|\bnegative (power )?supply\b|\bnegative rail\b|\bvee\b/,
+    /^(vee|v-|vs-|v_?neg|vminus|v_minus|-vs|vn|vcc-|vdd-|-vcc|-vdd|vccn|vddn|veen|vsn|vss|supply ?-|- ?supply)$|^v?- supply|^-v( supply)?$|^-\d{1,2}(\.\d+)? ?v( supply)?$|\bnegative (power )?supply\b|\bnegative rail\b|\bvee\b/,
   ],
   [
     'ground',
@@ -48,24 +48,49 @@ const ROLES: [role: string, words: RegExp][] = [
   ['emitter', /^(e|em|emitter|emit)$|\bemitter\b/],
   ['bulk', /^(bulk|sub|substrate|body)$|\b(bulk|substrate)\b/],
   ['enable', /^(en|enable|ena|on|on\/off|ce|shdn|nshdn|shutdown|sd|pd)$|\benable\b|\bshut-?down\b|^control,? active[- ](high|low)\b/],
-  ['feedback', /^(fb|vfb|feedback|adj|sense|adjust)$|\bfeedback\b|\badjust\b|\boutput (voltage )?sens(e|ing)\b/],
-  ['bypass', /^(byp|bypass|nr|ss|noise)$|\b(noise )?bypass\b|\bnoise reduction\b|\bsoft[- ]start\b/],
-  ['bootstrap', /^(boot|bst|vb|hb)$|\bbootstrap\b/],
-  ['switch', /^(sw|lx|vs_?out|hs|phase|ph)$|\bswitch(ing)? node\b|\bswitch output\b|\bhalf[- ]bridge (node|output)\b/],
+  ['feedback', /^(fb|vfb|feedback|adj|sense|vsense|adjust)$|\bfeedback\b|\badjust\b|\boutput (voltage )?sens(e|ing)\b/],
+  ['bypass', /^(byp|bypass|nr|noise)$|\b(noise )?bypass\b|\bnoise reduction\b/],
+  ['soft start', /^(ss|ss\/tr|track|sst|soft_?start)$|\bsoft[- ]start\b/],
+  ['power good', /^(pg|pgood|pok|pwr_?gd|pwrok|power_?good)$|\bpower[- ]?(good|ok)\b/],
+  ['compensation', /^(comp|ith|eaout)$|\bcompensation\b|\berror amp(lifier)? output\b/],
+  ['bootstrap', /^(boot|bst|vb|hb|cb|cboot|vbst)$|\bboot(strap)?\b|\b(high[- ]side|hs)( driver| floating)? supply\b|\bfloating supply\b/],
+  [
+    'switch',
+    /^(sw|swn|lx|vs_?out|hs|phase|ph|switch)$|\bswitch(ing)? node\b|\bswitch output\b|\b(half[- ])?bridge (node|output)\b|\binductor connection\b|\b(high[- ]side|hs)( floating)? return\b|\bfloating (ground|return)\b/,
+  ],
+  [
+    'high-side input',
+    /^(hin|hi|inh|pwmh)$|^(logic )?input,? high[- ]side$|\b(high[- ]side|hs)( logic)? (input|control)\b|\binput for (the )?high[- ]side\b/,
+  ],
+  [
+    'low-side input',
+    /^(lin|li|inl|pwml)$|^(logic )?input,? low[- ]side$|\b(low[- ]side|ls)( logic)? (input|control)\b|\binput for (the )?low[- ]side\b/,
+  ],
+  ['high-side output', /^(ho|hdrv|gh|hg|ugate|drvh)$|\b(high[- ]side|hs|upper)( gate| driver)* (drive|driver|output|gate)\b/],
+  ['low-side output', /^(lo|ldrv|gl|lg|lgate|drvl)$|\b(low[- ]side|ls|lower)( gate| driver)* (drive|driver|output|gate)\b/],
+  ['sourcing output', /^(outh|out_?src|oh|voh)$|\b(sourc(e|ing)|pull-?up|turn-?on|high|source current) output\b|^output high$/],
+  ['sinking output', /^(outl|out_?snk|ol|vol)$|\b(sink(ing)?|pull-?down|turn-?off|low|sink current) output\b|^output low$/],
+  ['trigger', /^(trig|trg|tr|trigger)$|^trigger\b/],
+  ['threshold', /^(thres|thr|th|threshold)$|^threshold\b/],
+  ['discharge', /^(disch|disc|dch|discharge)$|^discharge\b/],
+  ['control voltage', /^(cv|cont|control)$|\bcontrol voltage\b/],
   ['clock', /^(clk|clock|ck|cp)$|^clock\b/],
   ['reference', /^(ref|vref|refin|reference)$|\breference (voltage )?input\b/],
   [
     'input',
-    /^(in|\+?vin|vi|pvin|input|i|a|din|inp?ut|ain)$|^(signal |line |logic |data |voltage |regulator |unregulated |control )?input\b|\binput (terminal|pin|voltage|of)\b/,
+    /^(in|\+?vin|vi|pvin|vddin|input|i|a|din|inp?ut|ain)$|^(signal |line |logic |data |voltage |regulator |unregulated |control )?input\b|\binput (terminal|pin|voltage|of)\b/,
   ],
   [
     'output',
-    /^(out|vout|vo|aout|output|o|y|q|dout|z)$|^(signal |line |logic |data |regulated |amplifier |comparator |switch )?output\b|\boutput (terminal|pin|voltage|of)\b/,
+    /^(out|vout|vo|aout|vreg|output|o|y|q|dout|z)$|^(signal |line |logic |data |regulated |regulator |amplifier |comparator |switch )?output\b|\boutput (terminal|pin|voltage|of)\b/,
   ],
 ];
 
+/** Words tied together by their hyphens, `positive-supply`. */
+const TIED = /(?<=[A-Za-z]{4}\.?)-(?=[A-Za-z]{5})/g;
+
 const normal = remember((text: string): string =>
-  text
+  (/\s/.test(text) ? text : text.replace(TIED, ' '))
     .toLowerCase()
     .replace(/[−–]/g, '-')
     .replace(/\(([+-])\)/g, '$1')
@@ -103,7 +128,7 @@ export const shares = (a: ReadonlySet<string>, b: ReadonlySet<string>): boolean 
 export function rolesOfPin({ name, type }: { name: string; type: ElectricalType }): ReadonlySet<string> {
   const own = rolesOf(name);
   // A of a switch that goes both ways is no input.
-  if (/^[AI]$/i.test(name) && type === 'bidirectional') return new Set([...own].filter((role) => role !== 'input'));
+  if (/^[AI]$/i.test(name) && (type === 'bidirectional' || type === 'passive')) return new Set([...own].filter((role) => role !== 'input'));
   return type === 'supply-in' && own.size === 1 && own.has('input') ? new Set([...own, 'supply+']) : own;
 }
 

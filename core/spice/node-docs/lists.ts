@@ -16,7 +16,13 @@ export function lists(header: Header): Found {
   const near = pinTable(comments, byName) ?? withoutColumns(entries.filter(([, { doc }]) => doc !== '' && !isRemark(doc)));
   const isWeak = ([, { line }]: Found[number]) => /^\s*\d+\s+[A-Z]/.test(comments.find((c) => c.line === line)?.text ?? '');
   near.sort((a, b) => Number(isWeak(a)) - Number(isWeak(b)));
-  const found = [...near, ...spaced(comments, byName, new Set(near.map(([node]) => node))), ...comments.flatMap((c) => grouped(c, byName))];
+  const known = new Set(near.map(([node]) => node));
+  const found = [
+    ...near,
+    ...spaced(comments, byName, known),
+    ...bracketed(comments, byName, known),
+    ...comments.flatMap((c) => grouped(c, byName)),
+  ];
   const named = new Set(found.map(([node]) => node));
   if (named.size >= Math.min(2, nodes.length)) return found;
   // Further down in the body words beside a node's number are mostly about an element: only a whole list counts.
@@ -97,14 +103,26 @@ const sentences = (text: string, byName: Names): string =>
 /** `VCC supply` with one blank only, where most of the nodes have such a line: alone it could be any sentence. */
 function spaced(comments: readonly Comment[], byName: Names, known: ReadonlySet<string>): Found {
   const found = comments.flatMap(({ text, line }): Found => {
-    const [, word = '', rest = ''] = /^\s*(\S+)\s+(\S.*)$/.exec(text) ?? [];
+    const [, word = '', rest = ''] = /^\s*(?:(?:pin|node|terminal)\s+)?(\S+)\s+(\S.*)$/i.exec(text) ?? [];
     const node = byName.get(word.toLowerCase());
-    return node === undefined || known.has(node) || startsWithNode(rest, byName) || isRemark(rest)
+    return node === undefined || known.has(node) || startsWithNode(rest, byName) || isRemark(rest) || rest.startsWith('(')
       ? []
       : [[node, { doc: tidy(rest), line }]];
   });
   const all = new Set([...known, ...found.map(([node]) => node)]);
   return all.size >= Math.max(2, byName.size * 0.6) ? found : [];
+}
+
+/** `non-inverting input (3)`: the node behind its words, where most of the nodes have such a line. */
+function bracketed(comments: readonly Comment[], byName: Names, known: ReadonlySet<string>): Found {
+  const found = comments.flatMap(({ text, line }): Found => {
+    const [, words = '', name = ''] =
+      /^\s*([A-Za-z+-][^()]{0,60}(?:\([^()]{1,30}\))?)\s*\(\s*(?:(?:node|pin)\s+)?([^()\s]+)\s*\)[.,;]?\s*$/i.exec(text) ?? [];
+    const node = byName.get(name.toLowerCase());
+    return node === undefined || known.has(node) ? [] : [[node, { doc: tidy(words), line }]];
+  });
+  const all = new Set(found.map(([node]) => node));
+  return all.size === found.length && all.size >= Math.max(2, byName.size * 0.6) ? found : [];
 }
 
 /** `Inputs: A, B`: what several nodes are, where nothing nearer says it. A side of the part is nothing that a node is. */

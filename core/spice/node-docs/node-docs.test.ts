@@ -40,6 +40,9 @@ describe('what comments say of nodes, in the forms that makers write', () => {
       card('* Pins:\n* 1 GND\n* 2 OUT\n* 3 IN\n* Model connections: IN OUT GND'),
       ['IN', 'OUT', 'GND'],
     ],
+    ['a line for each node in brackets', card('* positive supply (1)\n* enable (active high) (2)\n* ground (node 3)'), ['positive supply', 'enable (active high)', 'ground']], // prettier-ignore
+    ['one node in brackets, which is a remark', card('* made for the small package (3)'), ['', '', '']],
+    ['the word for a pin before the names of nodes', card('* Pin IN power input\n* Pin OUT output\n* Pin GND common\n* Pin EN enable', 'IN OUT GND EN'), ['power input', 'output', 'common', 'enable']], // prettier-ignore
     ['words before numbers in brackets', card('* IN(1) output(2) sense output(3)'), ['IN', 'output', 'sense output']],
     ['names in brackets', card('* 1 (IN), 2 (OUT), 3 (GND)'), ['IN', 'OUT', 'GND']],
     ['a title before the list', card('* Hall switch: 1 supply, 2 output, 3 ground'), ['supply', 'output', 'ground']],
