@@ -53,6 +53,8 @@ export interface Column {
   packageName: string;
   /** A column that only another table of the pinout has; its role is chosen at that table. */
   elsewhere?: true;
+  /** A column of a ball map: its cells are names, and it has no role to choose. */
+  ofMap?: true;
 }
 
 export interface TableView {

@@ -26,7 +26,8 @@ describe.each(['all', 'none'] as const)('with lines: %s', (rules) => {
     const { tables, terminals, table: view } = read(pages);
     expect(tables!.map((t) => [t.rows, t.areas!.map((a) => a.page)])).toEqual([[8, [1, 2]]]);
     expect(terminals.find((t) => t.name === 'PD6')!.origin).toMatchObject({ page: 2 });
-    expect(new Set(view!.rows.map((r) => r.line)).size).toBe(8);
+    expect(new Set(view!.rows.map((r) => r.line)).size).toBe(10);
+    expect(view!.rows.filter((r) => r.heading).map((r) => r.cells)).toEqual([['', '1', '2', '3'], ['', '4', '5', '6']]); // prettier-ignore
   });
 
   it('reads one that goes on on the next page without its figures', () => {

@@ -42,7 +42,7 @@ function withAreas(read: Result<Proposal>, title = 'Ball map'): Result<Proposal>
     const box = unite(of.flatMap((r) => (r.place?.boxes ?? []).flatMap((b) => (b ? [b] : []))));
     return box ? [{ page, box: withRoom(box), columns: [] }] : [];
   });
-  return ok({ ...read.value, tables: [{ title, page: pages[0]!, rows: rows.length, taken: true, areas }] });
+  return ok({ ...read.value, tables: [{ title, page: pages[0]!, rows: rows.filter((r) => !r.heading).length, taken: true, areas }] });
 }
 
 /** The lists of signals in a document's tables, and what it says of type codes. */

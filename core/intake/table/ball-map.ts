@@ -3,7 +3,7 @@ import type { Proposal, ReadOptions, TableView, Terminal } from '../proposal';
 import { inferType } from '../understand/infer-type';
 import { levelDoubt, readActiveLow } from './active-low';
 import { findBallMaps, followOn, type BallMap } from './find-map';
-import { padded, type Grid } from './grid';
+import { padded, type Grid, type GridRow } from './grid';
 import { packageNamed } from './headings';
 import { joinTables } from './join-tables';
 import { alternatesIn, cleanName, markDoubt, findVectors } from './names';
@@ -147,18 +147,20 @@ function proposalOf(
   return propose(terminals, [packageName], { problems: [] }, options);
 }
 
-/** The rows of all maps, for a person to leave some out. */
+/** The rows of all maps under the labels of their columns, for a person to leave some out. */
 function viewOf(maps: readonly Found[], left: ReadonlySet<number>): TableView {
-  const rows = maps.flatMap(({ map }) => map.rows);
-  const width = Math.max(...rows.map((r) => r.cells.length));
+  const width = Math.max(...maps.flatMap(({ map }) => map.rows.map((r) => r.cells.length)));
+  const placed = (row: GridRow) => ({
+    line: row.line,
+    cells: padded(row.cells, width),
+    ...(row.place ? { place: row.place } : {}),
+  });
   return {
-    columns: Array.from({ length: width }, () => ({ role: 'ignore' as const, heading: '', packageName: '' })),
-    rows: rows.map((row) => ({
-      line: row.line,
-      cells: padded(row.cells, width),
-      taken: !left.has(row.line),
-      ...(row.place ? { place: row.place } : {}),
-    })),
+    columns: Array.from({ length: width }, () => ({ role: 'ignore' as const, heading: '', packageName: '', ofMap: true as const })),
+    rows: maps.flatMap(({ map }) => [
+      { ...placed(map.head), taken: false, heading: true },
+      ...map.rows.map((row) => ({ ...placed(row), taken: !left.has(row.line) })),
+    ]),
   };
 }
 

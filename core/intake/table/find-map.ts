@@ -5,6 +5,8 @@ import { filled } from './grid';
 export interface BallMap {
   /** Its cells, each with the ball's number as printed along the edges. */
   cells: { row: GridRow; at: number; number: string }[];
+  /** The row with the labels over its columns. */
+  head: GridRow;
   rows: GridRow[];
   letters: string[];
   figures: string[];
@@ -63,7 +65,7 @@ function mapsAlong(grid: Grid, over: PlaceOf, beside: PlaceOf, least: number): B
     const rows = below.length >= LEAST ? below : rowsWith(grid.rows, at - 1, -1, from - 1, columns, beside, isHead);
     if (rows.length < LEAST || !mostlyNames(rows, columns)) continue;
     const first = Math.min(at, ...rows.map((r) => r.index));
-    maps.push(mapOf(rows, columns, grid.rows.slice(Math.max(from, first - TITLES), first)));
+    maps.push(mapOf(grid.rows[at]!, rows, columns, grid.rows.slice(Math.max(from, first - TITLES), first)));
     at = Math.max(at, ...rows.map((r) => r.index));
     from = at + 1;
   }
@@ -78,13 +80,14 @@ interface Side extends Label {
   index: number;
 }
 
-function mapOf(rows: readonly Side[], columns: readonly Label[], above: readonly GridRow[]): BallMap {
+function mapOf(head: GridRow, rows: readonly Side[], columns: readonly Label[], above: readonly GridRow[]): BallMap {
   const isFigures = /\d/.test(columns[0]!.label);
   const [letters, figures] = isFigures ? [rows, columns] : [columns, rows];
   return {
     cells: rows.flatMap((r) =>
       columns.map((c) => ({ row: r.row, at: c.at, number: isFigures ? `${r.label}${c.label}` : `${c.label}${r.label}` })),
     ),
+    head,
     rows: rows.map((r) => r.row),
     letters: letters.map((l) => l.label),
     figures: figures.map((f) => f.label),

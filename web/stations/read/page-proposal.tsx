@@ -145,7 +145,9 @@ function rowsByPage(proposal: Proposal | undefined): Map<number, RowBox[]> {
   const pages = new Map<number, RowBox[]>();
   for (const row of proposal?.table?.rows ?? []) {
     const boxes = (row.place?.boxes ?? []).filter((b) => b !== undefined);
-    if (row.place?.page === undefined || boxes.length === 0) continue;
+    // The labels over a map's columns are no row to take or to leave.
+    const isEdge = row.heading === true && proposal!.table!.columns.some((c) => c.ofMap);
+    if (row.place?.page === undefined || boxes.length === 0 || isEdge) continue;
     const tip = row.cells
       .filter((c) => c !== '')
       .join(' | ')

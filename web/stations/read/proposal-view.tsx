@@ -19,13 +19,16 @@ const READ_AS = 330;
 /** Pixels of a source column: wide enough for its cells within reason, and for the choice of its role. */
 const columnWidth = (column: Column, cells: string[]): number => {
   const most = column.role === 'description' ? 230 : 170;
-  return Math.min(most, Math.max(98, ...cells.map((c) => c.length * 7.4 + 18)));
+  // The choice of a role takes room over a column that has one.
+  const least = column.ofMap ? 40 : 98;
+  return Math.min(most, Math.max(least, ...cells.map((c) => c.length * (column.ofMap ? 8 : 7.4) + 18)));
 };
 
 /** The table as it was understood: what each column is, and beside each row what became of it. */
 export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
   const roleAt = (i: number, read: ColumnRole) => roles?.[i] ?? read;
   const table = proposal.table!;
+  const isMap = table.columns.some((c) => c.ofMap);
   const scroller = useRef<HTMLDivElement>(null);
   const byLine = useMemo(() => {
     const map = new Map<number, Terminal[]>();
@@ -72,14 +75,14 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
             </div>
             {table.columns.map((c, i) => (
               <div key={i} role="columnheader" className="px-1 py-1">
-                {c.elsewhere ? (
+                {c.ofMap ? undefined : c.elsewhere ? (
                   <div className="px-1.5 py-0.5 text-[12px] font-semibold" title="A column of another table of the source">
                     {ROLE_WORDS[c.role] ?? c.role}
                   </div>
                 ) : (
                   <RoleSelect label={`Role of column ${c.heading || i + 1}`} role={roleAt(i, c.role)} onRole={(role) => onRole(i, role)} />
                 )}
-                <div className="truncate px-1 text-[12px] text-muted">{c.heading || '(no heading)'}</div>
+                <div className="truncate px-1 text-[12px] text-muted">{c.heading || (c.ofMap ? '' : '(no heading)')}</div>
               </div>
             ))}
             <div role="columnheader" className="sticky right-0 border-l border-line bg-surface px-3 py-1 text-[12px] text-muted">
@@ -98,12 +101,16 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
                   style={{ transform: `translateY(${item.start}px)`, height: ROW, gridTemplateColumns: grid }}
                 >
                   <span role="cell" className="flex items-center gap-1.5 px-2 font-mono text-[12px] text-muted">
-                    <input
-                      type="checkbox"
-                      aria-label={`Take row ${whereOf(row)}`}
-                      checked={row.taken}
-                      onChange={() => onRow(row.line, !row.taken)}
-                    />
+                    {isMap && row.heading ? (
+                      <span className="w-[13px]" />
+                    ) : (
+                      <input
+                        type="checkbox"
+                        aria-label={`Take row ${whereOf(row)}`}
+                        checked={row.taken}
+                        onChange={() => onRow(row.line, !row.taken)}
+                      />
+                    )}
                     {whereOf(row)}
                   </span>
                   {table.columns.map((c, i) => (
@@ -111,7 +118,7 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
                       key={i}
                       role="cell"
                       title={row.cells[i]}
-                      className={`truncate px-2 ${c.role === 'number' || c.role === 'name' ? 'font-mono' : ''} ${c.role === 'ignore' ? 'opacity-50' : ''}`}
+                      className={`truncate px-2 ${c.role === 'number' || c.role === 'name' ? 'font-mono' : ''} ${c.ofMap ? 'font-mono' : c.role === 'ignore' ? 'opacity-50' : ''}`}
                     >
                       {row.cells[i]}
                     </span>
@@ -120,7 +127,11 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
                     role="cell"
                     className={`sticky right-0 flex h-full items-center gap-2 truncate border-l border-line px-3 ${row.taken ? 'bg-surface' : 'bg-sunken'}`}
                   >
-                    <Became terminals={became} packageName={proposal.package} taken={row.taken} />
+                    <Became
+                      terminals={became}
+                      packageName={proposal.package}
+                      none={isMap && row.heading ? 'columns' : row.taken ? '' : 'heading or note'}
+                    />
                   </span>
                 </div>
               );
@@ -139,27 +150,39 @@ const whereOf = (row: NonNullable<Proposal['table']>['rows'][number]): string =>
 };
 
 /** What a row became: its terminals with the type, or why there is none. */
-function Became({ terminals, packageName, taken }: { terminals: Terminal[]; packageName: string; taken: boolean }) {
+function Became({ terminals, packageName, none }: { terminals: Terminal[]; packageName: string; none: string }) {
   const [first] = terminals;
-  if (!first) return <span className="text-[12px] text-muted">{taken ? '' : 'heading or note'}</span>;
+  if (!first) return <span className="text-[12px] text-muted">{none}</span>;
+  const last = terminals.at(-1)!;
   const doubts = terminals.flatMap((t) => t.doubts);
+  const isOfOneType = terminals.every((t) => t.type === first.type);
+  const numberOf = (t: Terminal) => t.numbers[packageName] ?? '–';
   return (
     <>
-      <span className="font-mono text-muted">
-        {terminals.length === 1 ? (first.numbers[packageName] ?? '–') : `${terminals.length} terminals`}
+      <span className="shrink-0 font-mono text-muted" title={terminals.map(numberOf).join(', ')}>
+        {terminals.length < 4 ? terminals.map(numberOf).join(', ') : `${numberOf(first)} … ${numberOf(last)}`}
       </span>
-      <PinName name={terminals.length === 1 ? first.name : `${first.name} … ${terminals.at(-1)!.name}`} activeLow={!!first.activeLow} />
-      <span className="flex items-center gap-1">
-        <TypeMark type={first.type} /> {first.type}
+      <span className="min-w-0 truncate">
+        <PinName
+          name={first.name === last.name ? first.name : `${first.name} … ${last.name}`}
+          activeLow={first.name === last.name && !!first.activeLow}
+        />
       </span>
+      {isOfOneType && (
+        <span className="flex shrink-0 items-center gap-1">
+          <TypeMark type={first.type} /> {first.type}
+        </span>
+      )}
       {doubts.length > 0 ? (
-        <span className="truncate border-b-2 border-amber-line bg-amber-wash px-1 text-[12px]" title={doubts[0]!.reason}>
+        <span className="shrink-0 border-b-2 border-amber-line bg-amber-wash px-1 text-[12px]" title={doubts[0]!.reason}>
           {doubts.length === 1 ? 'in doubt' : `${doubts.length} doubts`}
         </span>
       ) : (
-        <span className="truncate text-[12px] text-muted" title={first.because['type']}>
-          {first.because['type']}
-        </span>
+        isOfOneType && (
+          <span className="truncate text-[12px] text-muted" title={first.because['type']}>
+            {first.because['type']}
+          </span>
+        )
       )}
     </>
   );
