@@ -47,8 +47,7 @@ export function readHtml(html: string, options: ReadOptions = {}): Result<Propos
     return refuse(problem('html-none', {}, { file }));
   }
   const best = [...found].sort((a, b) => b.score - a.score)[0]!;
-  const key = (f: (typeof found)[number]) => f.table.columns.map((c) => `${c.role} ${c.packageName}`).join('|');
-  const chosen = found.filter((f) => key(f) === key(best) || goesWith(best)(f));
+  const chosen = found.filter(goesWith(best));
   const aroundOf = ({ table }: (typeof found)[number]) => {
     const outside = table.around.filter((r) => !isBlank(r)).map((r) => r.cells.join(' '));
     const around = [...page.around, ...outside];

@@ -45,9 +45,10 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
     return refuse(problem('table-none', {}, { file }));
   }
   const best = [...found].sort((a, b) => b.score - a.score)[0]!;
+  const isOfBest = goesWith(best);
   const chosen = options.tables
     ? found.filter((_, i) => options.tables!.includes(i))
-    : found.filter((f) => key(f) === key(best) || goesWith(best)(f));
+    : found.filter((f) => key(f) === key(best) || isOfBest(f));
   const aroundOf = ({ sheet, table }: Found) => {
     const around = table.around.filter((r) => !isBlank(r)).map((r) => filled(r).join(' '));
     const signals = () => readSignalLists(grids.map((g) => g.grid));

@@ -100,7 +100,7 @@ const overlaps = (a: BallMap, b: BallMap): boolean =>
 
 const coversSame = (a: readonly Found[], b: readonly Found[]): boolean => {
   const numbers = (group: readonly Found[]) => group.flatMap((f) => f.map.cells.map((c) => c.number));
-  return same(numbers(a).sort(), numbers(b).sort());
+  return numbers(a).sort().join() === numbers(b).sort().join();
 };
 
 /** What one map says, or the parts of one. */

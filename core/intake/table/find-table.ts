@@ -33,6 +33,9 @@ export function findTables(grid: Grid): Scored[] {
   return table ? [{ table, score: scoreOf(table) }] : [];
 }
 
+/** More tables than this of other columns each are no pinout. */
+const MOST_TABLES = 24;
+
 /** The tables whose terminals stand under each other, below a heading. */
 function findUpright(grid: Grid): Scored[] {
   const headers = findHeaders(grid);
@@ -42,12 +45,12 @@ function findUpright(grid: Grid): Scored[] {
   });
   const found: Scored[] = [];
   const taken = new Set<number>();
-  for (;;) {
+  while (found.length < MOST_TABLES) {
     const best = open.reduce<(typeof open)[number] | undefined>((a, b) => (b.score > (a?.score ?? 0) ? b : a), undefined);
     if (!best) break;
     // A header that is repeated on each page continues the same table.
     const key = keyOf(best.table);
-    const parts = open.map(({ table }) => (keyOf(table) === key ? table.rows : inOtherOrder(best.table, table)));
+    const parts = open.map((o) => (keyOf(o.table) === key ? o.table.rows : inOtherOrder(best.table, o)));
     const rows = parts.flatMap((part) => part ?? []);
     for (const row of rows) taken.add(row.line);
     for (const { header } of open.filter((_, i) => parts[i] !== undefined))
@@ -67,8 +70,8 @@ const keyOf = (t: FoundTable): string => t.columns.map((c) => c.heading.toLowerC
  * The rows of a second list, of the supplies say, whose columns stand in another order, in that of the best; undefined where
  * its columns are others, or it has the same terminals again.
  */
-function inOtherOrder(best: FoundTable, other: FoundTable): GridRow[] | undefined {
-  const order = scoreOf(other) === 0 || other.columns.length !== best.columns.length ? undefined : orderOf(best, other);
+function inOtherOrder(best: FoundTable, { table: other, score }: Scored): GridRow[] | undefined {
+  const order = score === 0 || other.columns.length !== best.columns.length ? undefined : orderOf(best, other);
   if (!order) return undefined;
   const rows = other.rows.map((r) => mapCells(r, (of) => order.map((i) => of[i]!)));
   const numberOf = (r: GridRow) => r.cells[best.columns.findIndex((c) => c.role === 'number')]?.trim();

@@ -29,9 +29,9 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
     const around = best.table.around.map((r) => lines[r.line - 1] ?? r.cells.join(' '));
     const titles = around.slice(0, 12).concat(around.slice(-4));
     const chosen = found.filter(goesWith(best));
-    const read = readTables(chosen, () => ({ titles, legend: around, notes: lines }), options)!;
-    if (!read.ok) return read;
-    return ok({ ...read.value, problems: [...problems, ...read.value.problems], title: lines.find((l) => l.trim() !== '') ?? '' });
+    const got = readTables(chosen, () => ({ titles, legend: around, notes: lines }), options)!;
+    if (!got.ok) return got;
+    return ok({ ...got.value, problems: [...problems, ...got.value.problems], title: lines.find((l) => l.trim() !== '') ?? '' });
   };
   const readListed = () => {
     const grid = listedGrid(lines) ?? stackedGrid(lines) ?? lineGrid(lines);
@@ -42,16 +42,19 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
     const grid = countedGrid(lines) ?? listedGrid(joined) ?? countedGrid(joined);
     return grid && read(grid);
   };
-  // A comma in every description can look like a delimiter: where the cells give no table, the blanks may.
+  const readCells = () => {
+    const even = toGrid(lines, problems, options.file);
+    // A comma in every description can look like a delimiter: where the cells give no table, the blanks may.
+    const other = () => (even.layout === 'aligned' ? undefined : read(alignedGrid(lines)));
+    // Tables of different widths below each other have no delimiter evenly.
+    const uneven = () => (even.layout === 'aligned' ? read(toGrid(lines, problems, options.file, 0.2)) : undefined);
+    return read(even) ?? other() ?? readListed() ?? uneven();
+  };
   const whole = drawnGrid(lines) ?? recordsGrid(lines);
   return (
     (whole && read(whole)) ??
     (isListOfPins(lines) ? readListed() : undefined) ??
-    read(toGrid(lines, problems, options.file)) ??
-    read(alignedGrid(lines)) ??
-    readListed() ??
-    // Tables of different widths below each other have no delimiter evenly.
-    read(toGrid(lines, problems, options.file, 0.2)) ??
+    readCells() ??
     readCounted() ??
     refuse(problem('table-none', {}, { file: options.file }))
   );
