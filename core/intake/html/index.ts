@@ -1,9 +1,9 @@
 import { Parser } from 'htmlparser2';
-import { problem, refuse, type Result } from '../../part';
+import { ok, problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMaps } from '../table/ball-map';
 import { findLists } from '../table/find-list';
-import { goesWith } from '../table/goes-with';
+import { goesWith, leftBeside } from '../table/goes-with';
 import { isBlank, type Grid, type GridRow } from '../table/grid';
 import { cellRef, type Sheet } from '../sheet/sheet';
 import { raise } from '../table/raised';
@@ -53,7 +53,9 @@ export function readHtml(html: string, options: ReadOptions = {}): Result<Propos
     const around = [...page.around, ...outside];
     return { titles: around.slice(0, 14), legend: around, notes: around, signals: () => readSignalLists(grids) };
   };
-  return readTables(chosen, aroundOf, options)!;
+  const read = readTables(chosen, aroundOf, options)!;
+  if (!read.ok) return read;
+  return ok({ ...read.value, problems: [...read.value.problems, ...leftBeside(best, found, chosen, file)] });
 }
 
 const nameOf = (index: number): string => `table ${index + 1}`;

@@ -3,7 +3,7 @@ import type { Proposal, ReadOptions, TableChoice } from '../proposal';
 import { readBallMaps } from '../table/ball-map';
 import { findLists } from '../table/find-list';
 import type { Scored } from '../table/found-table';
-import { goesWith } from '../table/goes-with';
+import { goesWith, leftBeside } from '../table/goes-with';
 import { filled, isBlank, type Grid, type GridRow } from '../table/grid';
 import { readTables } from '../table/join-tables';
 import { readSignalLists } from '../table/signal-list';
@@ -62,7 +62,9 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
     taken: chosen.includes(f),
   }));
   const first = grids[0]!.grid.rows.find((r) => !isBlank(r));
-  return read.ok ? ok({ ...read.value, tables: choices, title: first ? filled(first).join(' ') : '' }) : read;
+  if (!read.ok) return read;
+  const problems = [...read.value.problems, ...leftBeside(best, options.tables ? [] : found, chosen, file)];
+  return ok({ ...read.value, problems, tables: choices, title: first ? filled(first).join(' ') : '' });
 }
 
 const key = (f: Found): string =>

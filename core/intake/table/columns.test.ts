@@ -78,6 +78,14 @@ describe('several tables of one pinout', () => {
     ['test points beside figures', ['Pad,Name,Net', 'A1,TP1,RX', 'A2,TP2,TX'], ['TXD', 'RXD', 'CLK']],
   ])('%s', (_case, other, want) => expect(read(text(SIGNALS, other)).terminals.map((t) => t.name)).toEqual(want));
 
+  it('says which has some of the numbers again and others that are open', () => {
+    const { terminals, problems } = read(text(SIGNALS, ['Pin,Net', '3,SCK', '4,VIO', '5,GND']));
+    expect([terminals.length, problems.map((p) => [p.code, p.params['again'], p.params['terminals']])]).toEqual([
+      3,
+      [['table-overlaps', 1, 3]],
+    ]);
+  });
+
   it('says what is missing between them', () => {
     const { problems } = read(text(SIGNALS, ['Pin,Name,Description', '5,VDD,Supply', '6,GND,Ground']));
     expect(problems.map((p) => p.code)).toEqual(['number-gap']);

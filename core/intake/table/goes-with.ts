@@ -1,5 +1,7 @@
+import { problem, type Problem } from '../../part';
 import type { Scored } from './found-table';
 import { readNumberCell } from './numbers';
+import { whereOf } from './places';
 
 /**
  * What goes with the best table of a document: another of the same kind, a part of the pinout or the same pinout in another
@@ -16,13 +18,30 @@ export function goesWith(best: Scored): (f: Scored) => boolean {
     const own = numbersIn(f);
     if (areBalls(own) !== hasBalls) return isAlike && packagesOf(f).length > 1;
     if (isAlike) return true;
-    const saysTerminals = /\b(pin|ball|terminal|lead|pad)s?\b/i.test(headingOf(f)) || headingOf(f) === headingOf(best);
     const isOpen = own.length > 0 && !own.some((n) => taken.has(n));
-    return saysTerminals && isOpen && packagesOf(f).join('|') === packagesOf(best).join('|');
+    return saysTerminals(f, best) && isOpen && packagesOf(f).join('|') === packagesOf(best).join('|');
   };
 }
 
-const headingOf = ({ table }: Scored): string => table.columns.find((c) => c.role === 'number')!.heading.toLowerCase();
+/**
+ * Tables that were not taken with the best one although they say that their numbers are terminals, and have some that are
+ * open there beside some that are not: a person has to see what they are.
+ */
+export function leftBeside(best: Scored, found: readonly Scored[], chosen: readonly Scored[], file: string | undefined): Problem[] {
+  const there = new Set(numbersIn(best));
+  return found.flatMap((f) => {
+    const own = chosen.includes(f) || !saysTerminals(f, best) ? [] : numbersIn(f);
+    const again = own.filter((n) => there.has(n)).length;
+    const isPart = again > 0 && again < own.length && areBalls(own) === areBalls([...there]);
+    const known = { table: f.table.columns.map((c) => c.heading).join(' | '), again, terminals: own.length };
+    return isPart ? [problem('table-overlaps', known, { file, ...whereOf(f.table.rows[0]!) })] : [];
+  });
+}
+
+const saysTerminals = (f: Scored, best: Scored): boolean =>
+  /\b(pin|ball|terminal|lead|pad)s?\b/i.test(headingOf(f)) || headingOf(f) === headingOf(best);
+
+const headingOf = ({ table }: Scored): string => (table.columns.find((c) => c.role === 'number')?.heading ?? '').toLowerCase();
 
 const key = (f: Scored): string =>
   f.table.columns

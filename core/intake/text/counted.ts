@@ -45,7 +45,7 @@ function countsThrough(rows: readonly GridRow[]): boolean {
   const numbers = rows.map((r) => r.cells[0]!).filter((n) => n !== 'EP');
   if (new Set(numbers).size < numbers.length || numbers.some((n) => readNumberCell(n).kind !== 'list')) return false;
   const figures = numbers.filter((n) => /^\d+$/.test(n)).map(Number);
-  if (figures.length === numbers.length) return figures.length >= MOSTLY * Math.max(...figures);
+  if (figures.length === numbers.length) return figures.length >= MOSTLY * figures.reduce((a, b) => Math.max(a, b), 0);
   const letters = new Set(numbers.map((n) => n.replace(/\d+$/, '')));
   return figures.length === 0 && letters.size > 1 && numbers.length >= 2 * letters.size;
 }
@@ -59,14 +59,18 @@ function withoutPrefix(rows: GridRow[]): GridRow[] {
 /** What a paragraph of a terminal begins with: `Pin 3 - VDD`, `VDD (pin 3)`. */
 const ENTRY = /^\s*(?:(?:pin|ball|terminal)s?\s*#?[A-Z]{0,2}\d{1,4}\b|\S{1,30}\s*\((?:pin|ball|terminal)s?\s)/i;
 
+/** A longer paragraph is prose. */
+const LONGEST_PARAGRAPH = 4000;
+
 /** Paragraphs whose first lines are entries, `VDD (pin 1)` over its words, each as one line; other texts as they are. */
-export function paragraphsAsLines(lines: readonly string[]): string[] {
+export function paragraphsAsLines(lines: readonly string[]): readonly string[] {
   const out = lines.map(() => '');
   let at = -1;
-  lines.forEach((line, i) => {
+  for (const [i, line] of lines.entries()) {
     if (line.trim() === '') at = -1;
     else if (at < 0 || ENTRY.test(line)) out[(at = i)] = line;
-    else out[at] += `${/[-:–—]\s*$/.test(out[at]!) ? ' ' : ': '}${line.trim()}`;
-  });
+    else out[at] += `${/[-:–—]\s*$/.test(lines[i - 1]!) ? ' ' : ': '}${line.trim()}`;
+    if (at >= 0 && out[at]!.length > LONGEST_PARAGRAPH) return lines;
+  }
   return out;
 }

@@ -2,7 +2,7 @@ import { ok, problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMaps } from '../table/ball-map';
 import { findLists } from '../table/find-list';
-import { goesWith } from '../table/goes-with';
+import { goesWith, leftBeside } from '../table/goes-with';
 import type { Grid } from '../table/grid';
 import { readSignalLists } from '../table/signal-list';
 import { readTables } from '../table/join-tables';
@@ -31,7 +31,8 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
     const chosen = found.filter(goesWith(best));
     const got = readTables(chosen, () => ({ titles, legend: around, notes: lines }), options)!;
     if (!got.ok) return got;
-    return ok({ ...got.value, problems: [...problems, ...got.value.problems], title: lines.find((l) => l.trim() !== '') ?? '' });
+    const more = [...got.value.problems, ...leftBeside(best, found, chosen, options.file)];
+    return ok({ ...got.value, problems: [...problems, ...more], title: lines.find((l) => l.trim() !== '') ?? '' });
   };
   const readListed = () => {
     const grid = listedGrid(lines) ?? stackedGrid(lines) ?? lineGrid(lines);
