@@ -53,12 +53,12 @@ export interface Column {
   packageName: string;
   /** A column that only another table of the pinout has; its role is chosen at that table. */
   elsewhere?: true;
-  /** A column of a ball map: its cells are names, and it has no role to choose. */
-  ofMap?: true;
 }
 
 export interface TableView {
   columns: Column[];
+  /** A ball map: its cells are names, its columns have no role to choose, and its headings are the labels over them. */
+  isMap?: true;
   /** Rows with the source's line; `taken` is false for rows that were left out and for headings of groups. */
   rows: { line: number; cells: string[]; taken: boolean; heading?: boolean; place?: RowPlace }[];
 }

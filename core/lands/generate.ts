@@ -1,6 +1,6 @@
-import { ok, problem, refuse, type Land, type Pad, type Problem, type Result } from '../part';
+import { ok, problem, refuse, rowLetters, type Land, type Pad, type Problem, type Result } from '../part';
 import { familySchema, type Family } from './family';
-import { ballsIn, rowLetters } from './numbering';
+import { ballsIn } from './numbering';
 
 /**
  * Makes a land of a family's dimensions: pads numbered counter-clockwise from the first, seen from the top, in mm with

@@ -5,7 +5,7 @@ export type { Family } from './family';
 export { generateLand } from './generate';
 export { joinExposedPad, meetPads } from './join-by-number';
 export { joinByList, joinByName, joinByNumber, joinByOrder, joinEdit } from './join-pads';
-export { ballsIn, rowLetters } from './numbering';
+export { ballsIn } from './numbering';
 export { centred } from './ipc-d-356';
 export { writeIpc2581 } from './ipc-2581';
 export { landChange, type LandChange } from './land-change';

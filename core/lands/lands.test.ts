@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { applyEdit, type Pad } from '../part';
+import { applyEdit, rowLetters, type Pad } from '../part';
 import { good, pinNamed, provenPart, refused } from '../test/samples';
-import { ballsIn, familyFromName, generateLand, joinExposedPad, meetPads, rowLetters, type Family } from '.';
+import { ballsIn, familyFromName, generateLand, joinExposedPad, meetPads, type Family } from '.';
 import { readPadsCsv } from './read-csv';
 import { readPads } from './read-pads';
 

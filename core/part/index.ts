@@ -17,4 +17,5 @@ export * from './pin';
 export * from './places';
 export * from './problem';
 export { remember } from './remember';
+export { rowLetters } from './row-letters';
 export { padOwners } from './pad-owners';

@@ -45,14 +45,16 @@ export function readBallMaps(
   );
   const [own, ...others] = groupsOf(found);
   if (!own) return undefined;
-  const read = (maps: readonly Found[]) => proposalOf(maps, options, beside);
+  // With several packages the one that is asked for is chosen when they are together.
+  const { package: _asked, ...rest } = options;
+  const read = (maps: readonly Found[]) => proposalOf(maps, others.length > 0 ? rest : options, beside);
   const first = read(own);
   if (!first?.ok) return first;
   const isTold = first.value.terminals.every((t) => beside.signals.has(signalKey(t.name)));
   if (!first.value.package && !isTold)
     problems.push(problem('map-unnamed', { found: first.value.terminals.length }, { file: options.file }));
-  const rest = others.map(read).flatMap((r) => (r?.ok ? [r.value] : []));
-  const joined = joinTables(first.value, rest, options);
+  const more = others.map(read).flatMap((r) => (r?.ok ? [r.value] : []));
+  const joined = joinTables(first.value, more, options);
   if (!joined.ok) return joined;
   const table = viewOf([own, ...others].flat(), new Set(options.without));
   return ok({ ...joined.value, problems: [...problems, ...joined.value.problems], table });
@@ -104,11 +106,7 @@ const coversSame = (a: readonly Found[], b: readonly Found[]): boolean => {
 };
 
 /** What one map says, or the parts of one. */
-function proposalOf(
-  maps: readonly Found[],
-  { package: _asked, ...options }: ReadOptions,
-  { signals, legend }: BesideMap,
-): Result<Proposal> | undefined {
+function proposalOf(maps: readonly Found[], options: ReadOptions, { signals, legend }: BesideMap): Result<Proposal> | undefined {
   const left = new Set(options.without);
   const cells = maps.flatMap(({ map }) => map.cells.filter(({ row }) => !left.has(row.line)));
   const texts = cells.map(({ row, at }) => joinName(row.cells[at] ?? ''));
@@ -156,7 +154,8 @@ function viewOf(maps: readonly Found[], left: ReadonlySet<number>): TableView {
     ...(row.place ? { place: row.place } : {}),
   });
   return {
-    columns: Array.from({ length: width }, () => ({ role: 'ignore' as const, heading: '', packageName: '', ofMap: true as const })),
+    columns: Array.from({ length: width }, () => ({ role: 'ignore' as const, heading: '', packageName: '' })),
+    isMap: true,
     rows: maps.flatMap(({ map }) => [
       { ...placed(map.head), taken: false, heading: true },
       ...map.rows.map((row) => ({ ...placed(row), taken: !left.has(row.line) })),

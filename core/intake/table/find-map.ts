@@ -1,5 +1,5 @@
-import type { Grid, GridRow } from './grid';
-import { filled } from './grid';
+import { rowLetters } from '../../part';
+import { filled, type Grid, type GridRow } from './grid';
 
 /** A matrix of balls, or a part of one: figures along one edge, letters along the other, names in its cells. */
 export interface BallMap {
@@ -14,10 +14,9 @@ export interface BallMap {
   titles: string[];
 }
 
-/** The letters of rows in their order (JEDEC JESD95, section 3.2: without I, O, Q, S, X and Z). */
-const ALPHABET = [...'ABCDEFGHJKLMNPRTUVWY'];
-const LETTERS = [...ALPHABET, ...ALPHABET.map((l) => `A${l}`), ...ALPHABET.map((l) => `B${l}`)];
-const PLACE = new Map(LETTERS.map((l, i) => [l, i]));
+/** So many rows are looked for by their letters: those of the largest grids end before CA. */
+const MOST_ROWS = 60;
+const PLACE = new Map(Array.from({ length: MOST_ROWS }, (_, i) => [rowLetters(i), i]));
 /** Fewer columns or rows than this are a table of something else. */
 const LEAST = 3;
 /** So many letters over columns: fewer stand over inputs and outputs as well. */
@@ -58,9 +57,9 @@ function mapsAlong(grid: Grid, over: PlaceOf, beside: PlaceOf, least: number): B
   const maps: BallMap[] = [];
   let from = 0;
   for (let at = 0; at < grid.rows.length; at++) {
-    const columns = labelsIn(grid.rows[at]!, over, least);
+    const columns = labelsOf(grid.rows[at]!.cells, over, least);
     if (!columns) continue;
-    const isHead = (row: GridRow) => labelsIn(row, over, least) !== undefined;
+    const isHead = (row: GridRow) => labelsOf(row.cells, over, least) !== undefined;
     const below = rowsWith(grid.rows, at + 1, 1, grid.rows.length, columns, beside, isHead);
     const rows = below.length >= LEAST ? below : rowsWith(grid.rows, at - 1, -1, from - 1, columns, beside, isHead);
     if (rows.length < LEAST || !mostlyNames(rows, columns)) continue;
@@ -96,8 +95,6 @@ function mapOf(head: GridRow, rows: readonly Side[], columns: readonly Label[], 
 }
 
 /** The labels over columns: they stand in sequence, forwards or backwards, and hardly anything stands beside them. */
-const labelsIn = (row: GridRow, placeOf: PlaceOf, least: number): Label[] | undefined => labelsOf(row.cells, placeOf, least);
-
 function labelsOf(cells: readonly string[], placeOf: PlaceOf, least: number): Label[] | undefined {
   const labels = cells.flatMap((c, at): (Label & { place: number })[] => {
     const place = placeOf(c.trim());
@@ -123,8 +120,8 @@ function rowsWith(
   const taken = new Set(columns.map((c) => c.at));
   for (let index = start; index !== stop; index += step) {
     const row = rows[index]!;
-    const at = row.cells.findIndex((c, i) => !taken.has(i) && placeOf(c.trim()) !== undefined);
     if (isHead(row)) break;
+    const at = row.cells.findIndex((c, i) => !taken.has(i) && placeOf(c.trim()) !== undefined);
     if (at < 0) {
       if (found.length > 0 && filled(row).length > 0) break;
       continue;

@@ -1,5 +1,5 @@
-import { read } from '../../test/samples';
-import { terminalsIn, type ReadOptions } from '..';
+import { read, refused } from '../../test/samples';
+import { readText, terminalsIn, type ReadOptions } from '..';
 import { areEdge, followOn } from './find-map';
 
 const nameOf = (ball: string) => (/^[AB]1$/.test(ball) ? 'VSS' : `GPIO_${ball}`);
@@ -46,6 +46,12 @@ it('reads the maps of two packages', () => {
   const lines = ['Ball map of BGA-24', ...map('ABCD', SIX), '', 'Ball map of BGA-9', ...map('ABC', [1, 2, 3])];
   expect(read(lines.join('\n')).packages).toEqual([{ name: 'BGA-24', pinCount: 24 }, { name: 'BGA-9', pinCount: 9 }]); // prettier-ignore
   expect(pins(lines, { package: 'BGA-9' })).toHaveLength(9);
+});
+
+it('refuses a package that the only map is not of', () => {
+  const text = ['Ball map of BGA-24', ...map('ABCD', SIX)].join('\n');
+  expect(refused(readText(text, { package: 'QFN-48' }))[0]).toMatch(/QFN-48.*BGA-24/);
+  expect(pins(text.split('\n'), { package: 'bga24' })).toHaveLength(24);
 });
 
 it('says how many balls a half is short of', () => {

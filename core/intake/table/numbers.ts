@@ -75,8 +75,14 @@ const readLabelled = remember((text: string): Map<string, string> | undefined =>
   return read.length > 0 && read.length === parts.length ? new Map(read) : undefined;
 });
 
-/** The same for cells of a list that counts up, `1.`, and for balls in small letters, `a1`. */
-export const looksCounted = (text: string): boolean => looksLikeNumbers(text) || /^(?:\d{1,4}[.)]|[a-z]{1,2}[1-9]\d?)$/.test(text);
+/** True for `1.` and `1)`, where the numbers of a list count up. */
+export const isCounted = (text: string): boolean => /^\d{1,4}[.)]$/.test(text);
+
+/** A ball in small letters, `a1`; a figure 0 is of a name. */
+export const isSmallBall = (text: string): boolean => /^[a-z]{1,2}[1-9]\d?$/.test(text);
+
+/** Cells that hold numbers in any of these forms. */
+export const looksCounted = (text: string): boolean => looksLikeNumbers(text) || isCounted(text) || isSmallBall(text);
 
 /** True for the number of a terminal, or the letters of an exposed pad in its place. */
 export const looksLikeTerminal = (text: string): boolean => looksLikeNumbers(text) || text === 'EP';

@@ -2,7 +2,7 @@ import type { Column, ColumnRole } from '../proposal';
 import { isTypeCode, isTypePhrase, typeInOneLine } from '../understand/type-codes';
 import type { GridRow } from './grid';
 import { isBankHeading, isOfPackage, packageOfHeading, roleOfHeading } from './headings';
-import { labelled, looksLikeNumbers, readCountedCell } from './numbers';
+import { isCounted, isSmallBall, labelled, looksLikeNumbers, readCountedCell } from './numbers';
 import { ticked } from './forms/ticks';
 
 /** What a column holds shows in so many of its rows. */
@@ -13,9 +13,6 @@ const spread = (rows: GridRow[]): GridRow[] => {
   const step = Math.ceil(rows.length / ENOUGH_ROWS);
   return step < 2 ? rows : rows.filter((_, i) => i % step === 0);
 };
-
-/** `1.`, where the numbers count up. */
-const COUNTED = /^\d{1,4}[.)]$/;
 
 /** True where more than one cell is filled. */
 function hasTwo(row: GridRow): boolean {
@@ -42,7 +39,7 @@ const countsRows = (rows: readonly GridRow[], i: number): boolean =>
 /** `a1`, `c12`: balls in small letters, in several rows of the grid, where no figure is 0 as names have it. */
 function areSmallBalls(rows: readonly GridRow[], i: number): boolean {
   const cells = rows.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
-  const balls = cells.filter((c) => /^[a-z]{1,2}[1-9]\d?$/.test(c));
+  const balls = cells.filter(isSmallBall);
   const letters = new Set(balls.map((c) => c.replace(/\d+/, '')));
   return balls.length > 3 && balls.length > 0.8 * cells.length && letters.size > 1 && new Set(balls).size === balls.length;
 }
@@ -59,7 +56,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   };
   const isNumbers = (i: number) =>
     (share(i, (c) => readCountedCell(c).kind !== 'unread' || labelled(c) !== undefined) >= 0.7 &&
-      share(i, (c) => looksLikeNumbers(c) || COUNTED.test(c) || labelled(c) !== undefined) >= 0.3) ||
+      share(i, (c) => looksLikeNumbers(c) || isCounted(c) || labelled(c) !== undefined) >= 0.3) ||
     areSmallBalls(rows.filter(hasTwo), i);
   const areFigures = (i: number) => share(i, (c) => /^\d{1,4}$/.test(c)) === 1;
   const settled: (ColumnRole | undefined)[] = roles.map((role, i) => {

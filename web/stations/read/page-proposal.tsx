@@ -146,7 +146,7 @@ function rowsByPage(proposal: Proposal | undefined): Map<number, RowBox[]> {
   for (const row of proposal?.table?.rows ?? []) {
     const boxes = (row.place?.boxes ?? []).filter((b) => b !== undefined);
     // The labels over a map's columns are no row to take or to leave.
-    const isEdge = row.heading === true && proposal!.table!.columns.some((c) => c.ofMap);
+    const isEdge = row.heading === true && proposal?.table?.isMap === true;
     if (row.place?.page === undefined || boxes.length === 0 || isEdge) continue;
     const tip = row.cells
       .filter((c) => c !== '')

@@ -17,18 +17,18 @@ const ROW = 25;
 const READ_AS = 330;
 
 /** Pixels of a source column: wide enough for its cells within reason, and for the choice of its role. */
-const columnWidth = (column: Column, cells: string[]): number => {
+const columnWidth = (column: Column, cells: string[], isMap: boolean): number => {
   const most = column.role === 'description' ? 230 : 170;
   // The choice of a role takes room over a column that has one.
-  const least = column.ofMap ? 40 : 98;
-  return Math.min(most, Math.max(least, ...cells.map((c) => c.length * (column.ofMap ? 8 : 7.4) + 18)));
+  const least = isMap ? 40 : 98;
+  return Math.min(most, Math.max(least, ...cells.map((c) => c.length * (isMap ? 8 : 7.4) + 18)));
 };
 
 /** The table as it was understood: what each column is, and beside each row what became of it. */
 export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
   const roleAt = (i: number, read: ColumnRole) => roles?.[i] ?? read;
   const table = proposal.table!;
-  const isMap = table.columns.some((c) => c.ofMap);
+  const { isMap = false } = table;
   const scroller = useRef<HTMLDivElement>(null);
   const byLine = useMemo(() => {
     const map = new Map<number, Terminal[]>();
@@ -48,9 +48,10 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
         columnWidth(
           c,
           table.rows.slice(0, 200).map((r) => r.cells[i] ?? ''),
+          isMap,
         ),
       ),
-    [table],
+    [table, isMap],
   );
   const grid = `74px ${widths.map((w) => `${w}px`).join(' ')} minmax(${READ_AS}px, 1fr)`;
   return (
@@ -75,14 +76,14 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
             </div>
             {table.columns.map((c, i) => (
               <div key={i} role="columnheader" className="px-1 py-1">
-                {c.ofMap ? undefined : c.elsewhere ? (
+                {isMap ? undefined : c.elsewhere ? (
                   <div className="px-1.5 py-0.5 text-[12px] font-semibold" title="A column of another table of the source">
                     {ROLE_WORDS[c.role] ?? c.role}
                   </div>
                 ) : (
                   <RoleSelect label={`Role of column ${c.heading || i + 1}`} role={roleAt(i, c.role)} onRole={(role) => onRole(i, role)} />
                 )}
-                <div className="truncate px-1 text-[12px] text-muted">{c.heading || (c.ofMap ? '' : '(no heading)')}</div>
+                <div className="truncate px-1 text-[12px] text-muted">{c.heading || (isMap ? '' : '(no heading)')}</div>
               </div>
             ))}
             <div role="columnheader" className="sticky right-0 border-l border-line bg-surface px-3 py-1 text-[12px] text-muted">
@@ -118,7 +119,7 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
                       key={i}
                       role="cell"
                       title={row.cells[i]}
-                      className={`truncate px-2 ${c.role === 'number' || c.role === 'name' ? 'font-mono' : ''} ${c.ofMap ? 'font-mono' : c.role === 'ignore' ? 'opacity-50' : ''}`}
+                      className={`truncate px-2 ${c.role === 'number' || c.role === 'name' ? 'font-mono' : ''} ${isMap ? 'font-mono' : c.role === 'ignore' ? 'opacity-50' : ''}`}
                     >
                       {row.cells[i]}
                     </span>
