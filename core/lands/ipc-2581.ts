@@ -23,6 +23,8 @@ interface Reading {
   perUnit: number;
   shapes: Map<string, { element: Element; perUnit: number }>;
   stacks: Map<string, Element>;
+  /** What each layer is for, by its name. */
+  layers: Map<string, string>;
   problems: Problem[];
 }
 
@@ -42,7 +44,9 @@ export function readIpc2581(text: string, file?: string): Result<ReadLands> {
   const units = header?.attributes['units'] ?? descendantsOf(root.value, 'DictionaryStandard')[0]?.attributes['units'];
   const perUnit = units === undefined ? undefined : UNITS[units.toUpperCase()];
   if (perUnit === undefined) return refuse(problem('ipc-units', { units: units ?? 'none' }, { file, line: header?.line }));
-  const reading: Reading = { file, perUnit, shapes: new Map(), stacks: new Map(), problems: [] };
+  const reading: Reading = { file, perUnit, shapes: new Map(), stacks: new Map(), layers: new Map(), problems: [] };
+  for (const { attributes } of descendantsOf(root.value, 'Layer'))
+    if (attributes['name'] !== undefined) reading.layers.set(attributes['name'], attributes['layerFunction'] ?? '');
   for (const dictionary of [...descendantsOf(root.value, 'DictionaryStandard'), ...descendantsOf(root.value, 'DictionaryUser')]) {
     const own = UNITS[(dictionary.attributes['units'] ?? '').toUpperCase()] ?? perUnit;
     for (const entry of dictionary.children)
@@ -63,19 +67,24 @@ function packageOf(element: Element, reading: Reading, wrong: Problem[]): ReadLa
   const at = { file: reading.file, line: element.line };
   if (pins.length > MOST_PINS) wrong.push(problem('table-large', { limit: MOST_PINS }, at));
   if (pins.length === 0) wrong.push(problem('ipc-pins', { name: element.attributes['name'] ?? '' }, at));
+  const isMechanical = (pin: Element) => pin.attributes['electricalType'] === 'MECHANICAL';
+  const mechanical = new Set(childrenOf(element, 'Pin').flatMap((pin) => (isMechanical(pin) ? numberOf(pin) : [])));
   const height = Number(element.attributes['height']) * reading.perUnit;
   const outline = boxOf(childOf(element, 'Outline'), reading.perUnit);
   const land: Land = {
-    pads: pins.slice(0, MOST_PINS).flatMap((pin) => padOf(pin, reading, wrong) ?? []),
+    pads: pins.slice(0, MOST_PINS).flatMap((pin) => padOf(pin, mechanical, reading, wrong) ?? []),
     ...(height > 0 ? { heightMm: roundMm(height) } : {}),
     ...(outline && outline.w > 0 && outline.h > 0 ? { body: { w: roundMm(outline.w), h: roundMm(outline.h) } } : {}),
   };
   return { name: element.attributes['name'] ?? '', land };
 }
 
-function padOf(pin: Element, reading: Reading, wrong: Problem[]): Pad | undefined {
+const numberOf = (pin: Element): string =>
+  pin.attributes['number'] ?? childOf(pin, 'PinRef')?.attributes['pin'] ?? pin.attributes['name'] ?? '';
+
+function padOf(pin: Element, mechanical: ReadonlySet<string>, reading: Reading, wrong: Problem[]): Pad | undefined {
   const at = { file: reading.file, line: pin.line };
-  const number = pin.attributes['number'] ?? childOf(pin, 'PinRef')?.attributes['pin'] ?? pin.attributes['name'] ?? '';
+  const number = numberOf(pin);
   const location = childOf(pin, 'Location');
   const read = (name: string): number => {
     const value = Number(location?.attributes[name] ?? NaN) * reading.perUnit;
@@ -85,8 +94,9 @@ function padOf(pin: Element, reading: Reading, wrong: Problem[]): Pad | undefine
   };
   const [x, y] = [read('x'), read('y')];
   const stack = reading.stacks.get(pin.attributes['padstackDefRef'] ?? '');
-  const drill = Number(descendantsOf(stack ?? pin, 'PadstackHoleDef')[0]?.attributes['diameter']) * reading.perUnit;
-  const shape = shapeIn(pin, reading) ?? (stack ? shapeIn(childOf(stack, 'PadstackPadDef') ?? stack, reading) : undefined);
+  const hole = descendantsOf(stack ?? pin, 'PadstackHoleDef')[0]?.attributes;
+  const drill = Number(hole?.['diameter']) * reading.perUnit;
+  const shape = shapeIn(pin, reading) ?? (stack ? shapeIn(copperOf(stack, reading) ?? stack, reading) : undefined);
   if (!shape || !(shape.w > 0) || !(shape.h > 0)) {
     wrong.push(problem('ipc-shape', { pin: number }, at));
     return undefined;
@@ -101,8 +111,21 @@ function padOf(pin: Element, reading: Reading, wrong: Problem[]): Pad | undefine
     h: roundMm(h),
     shape: shape.shape,
     ...(drill > 0 ? { drill: roundMm(drill) } : {}),
-    ...(pin.attributes['electricalType'] === 'MECHANICAL' ? { mechanical: true } : {}),
+    // A hole that is not plated carries no copper.
+    ...(mechanical.has(number) || hole?.['platingStatus'] === 'NONPLATED' ? { mechanical: true } : {}),
   };
+}
+
+/** What of a pad stack is the pad itself: neither clearance nor thermal relief, on a layer of copper (IPC-2581B, padUse REGULAR). */
+function copperOf(stack: Element, { layers }: Reading): Element | undefined {
+  const pads = childrenOf(stack, 'PadstackPadDef');
+  const isCopper = (pad: Element) => {
+    const layer = pad.attributes['layerRef'] ?? '';
+    const use = layers.get(layer);
+    return use ? /^(?:CONDUCTOR|SIGNAL|PLANE|MIXED|CONDFILM)/i.test(use) : !/mask|paste|silk|solder/i.test(layer);
+  };
+  const regular = pads.filter((pad) => /^REGULAR$/i.test(pad.attributes['padUse'] ?? 'REGULAR'));
+  return regular.find(isCopper) ?? regular[0] ?? pads[0];
 }
 
 /** Whether a rotation exchanges width and height. Pads have no angle here: one between the quarters is said. */

@@ -13,11 +13,12 @@ const COUNTS: Record<string, number> = { '0': 0.00254, '1': 0.001, '2': 0.00254 
 export function readIpcD356(text: string, file?: string): Result<ReadLands> {
   const parts = new Map<string, Pad[]>();
   const wrong: Problem[] = [];
+  const said: Problem[] = [];
   let perCount: number | undefined;
   text.split(/\r\n?|\n/).forEach((record, i) => {
     const at = { file, line: i + 1 };
-    const units = /^P\s+UNITS\s+(?:CUST\s*(\d)|(SI))/i.exec(record);
-    if (units) perCount = units[2] ? 0.001 : COUNTS[units[1]!];
+    const units = /^P\s+UNITS\s+(?:CUST\s*(\d?)|(SI))/i.exec(record);
+    if (units) perCount = units[2] ? 0.001 : COUNTS[units[1] || '0'];
     if (!/^3[12]7/.test(record)) return;
     const reference = record.slice(20, 26).trim();
     if (reference === '' || reference === 'VIA') return;
@@ -26,7 +27,8 @@ export function readIpcD356(text: string, file?: string): Result<ReadLands> {
     const number = record.slice(26, 31).replace(/^\s*-/, '').trim();
     const place = /X([+-]?\s*\d+)Y([+-]?\s*\d+)/.exec(record.slice(41).replace(/\s(?=\d)/g, ''));
     if (number === '' || !place) return void wrong.push(problem('ipc-record', { text: record.trim().slice(0, 60) }, at));
-    const drill = /^D\s*(\d+)/.exec(record.slice(32, 37).replace(/\s/g, ''));
+    const hole = record.slice(32, 38).replace(/\s/g, '');
+    const drill = /^D(\d+)/.exec(hole);
     const size = /X(\d+)(?:Y(\d+))?/.exec(record.slice(57).replace(/\s/g, ''));
     const turn = /R(\d{1,3})/.exec(record.slice(67).replace(/\s/g, ''));
     const mm = (count: string) => roundMm(Number(count.replace(/\s/g, '')) * perCount!);
@@ -34,7 +36,10 @@ export function readIpcD356(text: string, file?: string): Result<ReadLands> {
     const wide = w > 0 ? w : drill ? mm(drill[1]!) * 1.6 : 0;
     if (!(wide > 0)) return void wrong.push(problem('ipc-shape', { pin: number }, at));
     const high = h > 0 ? h : wide;
-    const turned = turn !== null && Math.round(Number(turn[1]) / 90) % 2 === 1;
+    const angle = Number(turn?.[1] ?? 0);
+    const quarters = Math.round(angle / 90);
+    if (h > 0 && angle !== quarters * 90) said.push(problem('ipc-angle', { pin: number, angle }, at));
+    const turned = quarters % 2 === 1;
     const list = parts.get(reference) ?? [];
     parts.set(reference, list);
     list.push({
@@ -46,11 +51,13 @@ export function readIpcD356(text: string, file?: string): Result<ReadLands> {
       // A feature with one size is round.
       shape: h > 0 ? 'rect' : 'circle',
       ...(drill && mm(drill[1]!) > 0 ? { drill: mm(drill[1]!) } : {}),
+      // A hole that is not plated carries no copper.
+      ...(hole.endsWith('U') ? { mechanical: true } : {}),
     });
   });
   if (wrong.length > 0) return refuse(...wrong.slice(0, 20));
   if (parts.size === 0) return refuse(problem('ipc-none', {}, { file }));
-  return ok({ packages: [...parts].map(([name, pads]) => ({ name, land: { pads } })), problems: [] });
+  return ok({ packages: [...parts].map(([name, pads]) => ({ name, land: { pads } })), problems: said });
 }
 
 /** Places on a board as places around the part's middle, for a land that is to stand by itself. */

@@ -23,7 +23,7 @@ import {
   type Family,
   type LandChange,
 } from '.';
-import { readPadsCsv } from './read-csv';
+import { readPadsCsv } from './pad-list';
 
 const land = (family: Family): Land => good(generateLand(family));
 const named = (name: string): Land => land(good(familyFromName(name)).family);

@@ -2,8 +2,6 @@ import fc from 'fast-check';
 import { applyEdit, rowLetters, type Pad } from '../part';
 import { good, pinNamed, provenPart, refused } from '../test/samples';
 import { ballsIn, familyFromName, generateLand, joinExposedPad, meetPads, type Family } from '.';
-import { readPadsCsv } from './read-csv';
-import { readPads } from './read-pads';
 
 const pads = (f: Family): Pad[] => good(generateLand(f)).pads;
 const at = (list: Pad[], number: string) => {
@@ -178,65 +176,6 @@ describe('short names', () => {
     expect(refused(familyFromName(name))[0]).toMatch(/SO-14, TSSOP-20/),
   );
   it.each(['SO-13', 'QFN-50'])('%s cannot be built', (name) => expect(generateLand(good(familyFromName(name)).family).ok).toBe(false));
-});
-
-describe('pads from CSV', () => {
-  it.each<[string, string]>([
-    ['millimetres', 'number,x,y,w,h,shape\n1,-2.54,1.27,1.5,0.6,rect\n'],
-    ['a unit in the heading', 'Pad No.;X (mil);Y (mil);Width (mm);Height (mm);Shape\n1;-100;50;1.5;0.6;rectangle\n'],
-    ['units in the cells', 'pad\tx\ty\tsize_x\tsize_y\tshape\n1\t-100mil\t0.05in\t1.5mm\t0.6\tRECT\n'],
-    ['another order, comments and blanks', '# pads\nshape,h,w,y,x,pin\n\nrect,0.6,1.5,1.27,-2.54,1\n'],
-  ])('in %s', (_how, text) => expect(good(readPadsCsv(text))).toEqual([{ number: '1', x: -2.54, y: 1.27, w: 1.5, h: 0.6, shape: 'rect' }]));
-  it('reads drills, and squares without a height', () =>
-    expect(good(readPadsCsv('number,x,y,w,drill\nA1,0,0,1.7,1\n'))[0]).toEqual({
-      number: 'A1',
-      x: 0,
-      y: 0,
-      w: 1.7,
-      h: 1.7,
-      shape: 'rect',
-      drill: 1,
-    }));
-  it.each<[string, string, RegExp]>([
-    ['nothing', '', /nothing in it/],
-    ['no column for x', 'number,y,w\n1,0,1\n', /no column for x/],
-    ['a length that is none', 'number,x,y,w\n1,0,0,wide\n', /p\.csv, line 2: w "wide" is not a length/],
-    ['a negative width', 'number,x,y,w\n1,0,0,-1\n', /line 2/],
-    ['not a number', 'number,x,y,w\n1,NaN,0,1\n', /x "NaN"/],
-    ['something out of this world', 'number,x,y,w\n1,1e30,0,1\n', /is not a length/],
-    ['a shape nobody knows', 'number,x,y,w,shape\n1,0,0,1,star\n', /rect, roundrect, oval and circle/],
-    ['a unit of a row that nobody knows', 'number,x,y,w,unit\n1,0,0,1,furlong\n', /unit is furlong/],
-    ['a unit nobody knows', 'number,x,y,w\n1,0,0,1furlong\n', /furlong/],
-  ])('refuses %s', (_what, text, says) => expect(refused(readPadsCsv(text, 'p.csv')).join(' ')).toMatch(says));
-  it.each<[string, string, [string, number, number, number, number, string]]>([
-    ['decimal commas between semicolons', 'designator;center x;center y;pad width;pad height\n1;-1,5;0,25;0,8;1,2\n', ['1', -1.5, 0.25, 0.8, 1.2, 'rect']],
-    ['a quarter turn', 'Pad,X,Y,Width,Height,Rotation\n1,0,0,0.8,1.2,270\n', ['1', 0, 0, 1.2, 0.8, 'rect']],
-    ['a shape called a type', 'Pin No,Pos X [mil],Pos Y [mil],Size X [mil],Size Y [mil],Type\nA1,100,0,20,20,Circle\n', ['A1', 2.54, 0, 0.508, 0.508, 'circle']],
-    ['a remark above, the part beside the pad, and a rounded rectangle', '# Pads, exported\nDesignator;Pad;Center-X(mm);Center-Y(mm);Width;Height;Shape\nU1;EP;-1,45;0,75;0,6;0,3;Rounded Rectangle\n', ['EP', -1.45, 0.75, 0.6, 0.3, 'roundrect']],
-    ['words tied together', '"Pad","PosX","PosY","SizeX","SizeY"\n"A1","-1.6","1.6","0.4","0.5"\n', ['A1', -1.6, 1.6, 0.4, 0.5, 'rect']],
-    ['a type that is no shape', 'Pin,X,Y,W,H,Type\n1,0,0,1,2,SMD\n', ['1', 0, 0, 1, 2, 'rect']],
-    ['a unit in each row, and a style', 'PAD_NAME,PAD_X,PAD_Y,PAD_WIDTH,PAD_HEIGHT,PAD_STYLE,UNITS\n1,100,0,70,60,OVAL,MIL\n', ['1', 2.54, 0, 1.778, 1.524, 'oval']],
-    ['inches by their sign', 'Pin,X,Y,Width,Height,Shape\n1,0.1",0",0.06",0.02",Rectangular\n', ['1', 2.54, 0, 1.524, 0.508, 'rect']],
-    ['columns parted by blanks', 'pin   x     y   w    h    shape\n1   -1.9  0.9  1.5  0.6  oval\n', ['1', -1.9, 0.9, 1.5, 0.6, 'oval']],
-    ['a title and a line of units above', 'Land of a part\nUnits: mil\n#,X,Y,Width,Height\n1,100,0,10,20\n', ['1', 2.54, 0, 0.254, 0.508, 'rect']],
-  ])('reads %s', (_what, text, [number, x, y, w, h, shape]) =>
-    expect(good(readPadsCsv(text))).toEqual([{ number, x, y, w, h, shape }])); // prettier-ignore
-  it('reads a hole that is longer one way as a slot', () =>
-    expect(good(readPadsCsv('pin,x,y,w,h,hole_x,hole_y\n1,0,0,2.4,1.6,1.8,1\n2,3,0,1.6,1.6,1,1\n'))).toMatchObject([{ drill: 1, slot: 1.8 }, { drill: 1 }])); // prettier-ignore
-  it.each([
-    ['70,60', '', true],
-    ['70,60', 'units: mil\n', false],
-    ['1.5,0.6', '', false],
-  ])('says of %s after “%s” that no unit is named: %s', (size, above, says) =>
-    expect(good(readPads(`${above}pin,x,y,w,h\n1,0,0,${size}\n`, 'list')).problems.map((p) => p.code)).toEqual(says ? ['land-unit'] : []),
-  );
-  it('keeps the packages of a list apart', () => {
-    const lists = good(readPads('package,number,x,y,w\nSO-2,1,0,0,1\nDFN-2,1,0,0,1\nSO-2,2,1,0,1\n', 'list')).packages;
-    expect(lists.map((p) => [p.name, p.land.pads.map((d) => d.number)])).toEqual([['SO-2', ['1', '2']], ['DFN-2', ['1']]]); // prettier-ignore
-  });
-  it('refuses a pad that is turned otherwise', () =>
-    expect(refused(readPadsCsv('n,number,x,y,w,rotation\n,1,0,0,1,45\n'))[0]).toMatch(/rotation is 45/));
-  it('property: never throws', () => fc.assert(fc.property(fc.string(), (text) => void readPadsCsv(text))));
 });
 
 describe('pads and pins', () => {

@@ -54,6 +54,25 @@ describe('IPC-2581 packages', () => {
       shape: 'circle',
     });
   });
+  it('take the copper of a pad stack, not its clearance or mask', () => {
+    const pad = (use: string, layer: string, id: string) =>
+      `<PadstackPadDef layerRef="${layer}" padUse="${use}"><StandardPrimitiveRef id="${id}"/></PadstackPadDef>`;
+    const stack = (mask: string, copper: string) =>
+      `<PadStackDef name="H"><PadstackHoleDef diameter="1.0" platingStatus="NONPLATED"/>${pad('ANTIPAD', copper, 'C1')}${pad('REGULAR', mask, 'C1')}${pad('REGULAR', copper, 'R1')}</PadStackDef>`;
+    const layers = '<Layer name="L9" layerFunction="SOLDERMASK"/><Layer name="L1" layerFunction="CONDUCTOR"/>';
+    for (const more of [stack('TOP_MASK', 'TOP'), layers + stack('L9', 'L1')])
+      expect(read(xml(pin('1', AT, 'padstackDefRef="H"'), 'MILLIMETER', more)).packages[0]!.land.pads[0]).toMatchObject({
+        w: 1.5,
+        h: 0.6,
+        drill: 1,
+        mechanical: true,
+      });
+  });
+  it('have the mechanical pins of a land pattern by their number', () => {
+    const pattern = `<LandPattern><Pad>${AT}<StandardPrimitiveRef id="R1"/><PinRef pin="M1"/></Pad></LandPattern>`;
+    const text = xml(pin('M1', `${AT}<StandardPrimitiveRef id="C1"/>`, 'electricalType="MECHANICAL"') + pattern);
+    expect(read(text).packages[0]!.land.pads).toMatchObject([{ number: 'M1', w: 1.5, mechanical: true }]);
+  });
   it.each([
     ['INCH', 25.4],
     ['MICRON', 0.001],
@@ -157,6 +176,20 @@ describe('IPC-D-356A netlists', () => {
   it('count tenths of a thousandth of an inch', () => {
     const text = list(record('U1', '1', '      PA01X+010000Y+000000X0500Y0250R000 S0')).replace('CUST 1', 'CUST 0');
     expect(read(text).packages[0]!.land.pads[0]).toMatchObject({ x: 25.4, w: 1.27, h: 0.635 });
+  });
+  it('count so where only CUST is said', () => {
+    const text = list(record('U1', '1', '      PA01X+010000Y+000000X0500Y0250R000 S0')).replace('CUST 1', 'CUST');
+    expect(read(text).packages[0]!.land.pads[0]).toMatchObject({ x: 25.4, w: 1.27 });
+  });
+  it('say a turn between the quarters, and know a hole without plating', () => {
+    const { packages, problems } = read(
+      list(
+        record('U1', '1', '      PA01X+000000Y+000000X0500Y0250R045 S0'),
+        record('U1', 'M', ' D1000UA00X+000000Y+000000X1000Y0000R000 S0', '317'),
+      ),
+    );
+    expect(problems.map(sayProblem)).toEqual(['x.xml, line 3: Pin 1 is turned by 45 degrees; it was taken at the nearest quarter turn.']);
+    expect(packages[0]!.land.pads.map((p) => p.mechanical)).toEqual([undefined, true]);
   });
   it.each<[string, string, RegExp]>([
     ['no units', list(record('U1', '1', '      PA01X+000000Y+000000X1500Y0600')).replace(/P  UNITS.*\n/, ''), /line 2: It does not say/],

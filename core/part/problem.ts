@@ -81,7 +81,7 @@ const MESSAGES = {
   'text-control': 'It holds control characters, which were taken out.',
   'land-value': '{what} is {value}; {need}.',
   'land-unit':
-    'No unit is named, so that the lengths were read as mm: the smallest pad is {least} mm wide. Write “units: mil” above the heading if they are mils.',
+    'No unit is named, so that the lengths were read as mm: the smallest pad is {least} mm wide. Write “units: mil” or “units: inch” above the heading if they are not.',
   'land-column': 'There is no column for {what}. Name the columns number, x, y, w, h, shape.',
   'land-number': '{what} "{text}" is not a length. Give it in mm, mil or inch.',
   'land-family': '"{text}" is no package name this program can make a land from. {hint}',

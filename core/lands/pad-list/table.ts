@@ -1,0 +1,71 @@
+import type { Problem } from '../../part';
+import { waysOfCells, type Cells, type Line } from './cells';
+import { columnsOf, missingColumn, type Column, type Heading } from './columns';
+import { mmPerUnit, unitAlone, unitSaid } from './lengths';
+import { cellIn, LENGTHS, type Reading } from './pad';
+
+/** A heading stands within so many rows; a title and a line of units may stand over it. */
+const LOOK = 20;
+
+/** The rows of a list under its heading. */
+export interface PadTable extends Reading {
+  rows: Line[];
+  /** Whether anything says what its lengths are in. */
+  isUnitNamed: boolean;
+}
+
+/** The list in a text, or the line of its heading and the column that is missing there; undefined for a text without any cell. */
+export function tableIn(
+  lines: readonly string[],
+  problems: Problem[],
+  file: string | undefined,
+): PadTable | { missing: Column; line: number } | undefined {
+  const ways = waysOfCells(lines, problems, file);
+  const first = headed(ways.next().value!);
+  const { all, at, missing, isCommas } = first.missing ? ([...ways].map(headed).find((h) => h.missing === undefined) ?? first) : first;
+  const head = all[at];
+  if (!head) return undefined;
+  if (missing) return { missing, line: head.line };
+  const units = unitsRow(all[at + 1]);
+  const rows = all.slice(at + (units ? 2 : 1));
+  const columns = columnsAt(all, at).map((c, i) => c && { ...c, perUnit: c.perUnit ?? mmPerUnit(units?.[i] ?? '') });
+  const said = lines.slice(0, head.line - 1).map(unitSaid).find((u) => u !== undefined); // prettier-ignore
+  return {
+    rows,
+    columns,
+    perUnit: mmPerUnit(said ?? 'mm')!,
+    isDecimalComma: !isCommas || hasDecimalComma(rows, columns),
+    isUnitNamed:
+      said !== undefined ||
+      columns.some((c) => c?.perUnit !== undefined || c?.column === 'unit') ||
+      rows.some((r) => r.cells.some((c) => UNIT_IN_CELL.test(c))),
+  };
+}
+
+const UNIT_IN_CELL = /^[+-]?[\d.,]+\s*(?:mm|mils?|thou|in|inch|um|µm|["″])$/i;
+
+/** Cells with the row of their heading, and what it lacks: that of the first row that has all, or else of the first with any. */
+function headed({ rows: all, isCommas }: Cells) {
+  const rows = all.slice(0, LOOK).map((_, i) => columnsAt(all, i));
+  const whole = rows.findIndex((c) => missingColumn(c) === undefined);
+  const any = rows.findIndex((c) => c.filter((k) => k !== undefined).length > 1);
+  const at = whole >= 0 ? whole : Math.max(0, any);
+  return { all, at, missing: missingColumn(rows[at] ?? []), isCommas };
+}
+
+const columnsAt = (all: readonly Line[], row: number) => columnsOf(all[row]!.cells, (column) => cellsBelow(all, row, column));
+
+const cellsBelow = (all: readonly Line[], head: number, column: number): string[] =>
+  all.slice(head + 1, head + 1 + LOOK).flatMap((r) => r.cells[column] || []);
+
+/** A row of units alone below the heading, by column. */
+function unitsRow(row: Line | undefined): (string | undefined)[] | undefined {
+  const cells = row?.cells.filter((c) => c !== '') ?? [];
+  return cells.length > 0 && cells.every((c) => unitAlone(c) !== undefined) ? row!.cells.map(unitAlone) : undefined;
+}
+
+/** Whether a comma is the decimal sign between commas: a quoted `1,27` has it, but not `1,270`, which may be a thousand. */
+function hasDecimalComma(rows: readonly Line[], columns: readonly (Heading | undefined)[]): boolean {
+  const lengths = rows.flatMap((r) => LENGTHS.map(cellIn(r.cells, columns)));
+  return !lengths.some((t) => /\d\.\d/.test(t)) && lengths.some((t) => /(?:^|\D)0,\d|\d,(?:\d{1,2}|\d{4,})(?!\d)/.test(t));
+}
