@@ -252,6 +252,12 @@ describe('pads, models, match', () => {
   });
 });
 
+it('matches pins under other headings, between semicolons', () => {
+  writeFileSync(at('other.csv'), '\uFEFFPin;Pin Name;Type\n\n1;IN+;Input\n2;IN-;INPUT\n3;OUT;output\n');
+  const { pairs } = json('match', 'other.csv', 'amp.lib', '--model', 'AMP1') as unknown as { pairs: { pin: string; node: string }[] };
+  expect(pairs.map((p) => `${p.pin} ${p.node}`).sort()).toEqual(['1 1', '2 2', '3 5']);
+});
+
 describe('trial', () => {
   const nodes = (...rows: string[]) => `pin,node,unit\n${rows.join('\n')}\n`;
   const tried = (...args: string[]) =>
@@ -282,6 +288,7 @@ describe('trial', () => {
     ['a map without columns', 'a,b\n1,2\n', /The map needs the columns pin and node/],
     ['a map with an unknown pin', nodes('99,1,'), /map\.csv, line 2: There is no pin "99"/],
     ['a map with an unknown node', nodes('1,zz,'), /map\.csv, line 2: There is no node "zz"/],
+    ['a row that ends before its pin', 'node,pin\n1\n', /map\.csv, line 2: There is no pin ""/],
   ])('refuses %s', (_what, text, says) => {
     writeFileSync(at('map.csv'), text);
     writeFileSync(at('one.csv'), 'number,name,type\n1,IN+,input\n');
@@ -324,6 +331,12 @@ describe('what is refused', () => {
     ['text without a table', ['intake', 'amp.lib'], 1, /^amp\.lib: No pin table/],
     ['a model that is not there', ['match', 'amp.csv', 'amp.lib', '--model', 'NOPE'], 1, /no model "NOPE" in it\. It has AMP1/],
     ['pins without columns', ['match', 'amp.lib', 'amp.lib', '--model', 'AMP1'], 1, /needs the columns number and name/],
+    [
+      'a pin whose row ends before its number',
+      ['match', 'short.csv', 'amp.lib', '--model', 'AMP1'],
+      1,
+      /^short\.csv, line 3: The pin "B" has no number/,
+    ],
     ['a package that is not there', ['intake', 'multi.csv', '--package', 'QFN-9'], 1, /It has LQFP-64, QFN-48/],
     ['SPICE of a part without a model', ['export', 'good.kite.json', '--to', 'spice', '-o', 'x.lib'], 1, /No model is joined/],
     ['a target nobody knows', ['export', 'good.kite.json', '--to', 'gold', '-o', 'x'], 2, /are known/],
@@ -346,6 +359,7 @@ describe('what is refused', () => {
     ['a missing option', ['draft', 'amp.csv'], 2, /required option/],
     ['a missing argument', ['intake'], 2, /missing required argument/],
   ])('%s: the exit code, one line, no stack', (_what, args, code, says) => {
+    writeFileSync(at('short.csv'), 'name,number\nA,1\nB\n');
     writeFileSync(at('multi.csv'), 'Name,LQFP-64,QFN-48,Type\nA,1,1,I\nB,2,-,I\n');
     writeFileSync(at('a.pdf'), '%PDF-1.7\n');
     writeFileSync(at('a.xlsx'), 'PK\u0003\u0004junk');

@@ -1,28 +1,24 @@
-import Papa from 'papaparse';
 import { ELECTRICAL_TYPES, problem, safeParsePart, type ElectricalType } from '../../core/part';
 import { matchPins, matchPinsOf, readModels, type MatchPin, type SpiceModel } from '../../core/spice';
 import { readTextFile } from '../files';
 import { print, table } from '../output';
 import { must, refusalOf } from '../refusal';
+import { readCsvRows } from '../rows';
 
 /** Pins of a part file, or of a CSV with number, name, type, unit. */
 export function readPins(file: string): MatchPin[] {
   const text = readTextFile(file);
   if (/^\s*\{/.test(text)) return matchPinsOf(must(safeParsePart(text, file)));
-  const { data } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: true,
-    transformHeader: (h) => h.trim().toLowerCase().replace(/^pin$/, 'number'),
-  });
-  if (data.length === 0 || !('number' in data[0]!) || !('name' in data[0]!)) throw refusalOf([problem('pins-column', {}, { file })]);
-  return data.map((row): MatchPin => {
-    const type = (row['type'] ?? '').trim() as ElectricalType;
+  const heading = (h: string) => (/^(?:pin|pad|pin (?:number|no\.?))$/.test(h) ? 'number' : h === 'pin name' ? 'name' : h);
+  return readCsvRows(file, ['number', 'name'], 'pins-column', heading).map(({ cell, line }): MatchPin => {
+    if (cell('number') === '') throw refusalOf([problem('pins-number', { text: cell('name') }, { file, line })]);
+    const type = cell('type').toLowerCase() as ElectricalType;
     return {
-      number: row['number']!.trim(),
-      name: (row['name'] ?? '').trim(),
+      number: cell('number'),
+      name: cell('name'),
       type: ELECTRICAL_TYPES.includes(type) ? type : 'unspecified',
-      unit: row['unit']?.trim() || null,
-      ...(row['description'] ? { description: row['description'] } : {}),
+      unit: cell('unit') || null,
+      ...(cell('description') ? { description: cell('description') } : {}),
     };
   });
 }

@@ -1,10 +1,10 @@
-import Papa from 'papaparse';
 import { problem, safeParsePart } from '../../core/part';
 import { readModels, runTrials, setupsOf, type Setup, type Trial } from '../../core/spice';
 import { nodeEngine } from '../engine';
 import { readTextFile } from '../files';
 import { print } from '../output';
 import { must, Refusal, refusalOf } from '../refusal';
+import { readCsvRows } from '../rows';
 import { findModel, readPins } from './match';
 
 interface Options {
@@ -59,14 +59,15 @@ function mapSetups(pinsFile: string, modelFile: string, options: Options): Setup
   const pins = new Map(readPins(pinsFile).map((p) => [p.number, p]));
   const source = readTextFile(modelFile);
   const model = findModel(must(readModels(source, modelFile)).models, options.model, modelFile);
-  const { data } = Papa.parse<Record<string, string>>(readTextFile(options.map).replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: true,
-    transformHeader: (h) => h.trim().toLowerCase(),
-  });
-  if (data.length === 0 || !('pin' in data[0]!) || !('node' in data[0]!))
-    throw refusalOf([problem('map-column', {}, { file: options.map })]);
-  const rows = data.map((r, i) => ({ pin: r['pin']!.trim(), node: r['node']!.trim(), unit: r['unit']?.trim() || null, line: i + 2 }));
+  // A pin beside an empty node is joined to none.
+  const rows = readCsvRows(options.map, ['pin', 'node'], 'map-column')
+    .map(({ cell, line }) => ({
+      pin: cell('pin'),
+      node: cell('node'),
+      unit: cell('unit') || null,
+      line,
+    }))
+    .filter((r) => r.node !== '');
   for (const r of rows) {
     const at = { file: options.map, line: r.line };
     if (!pins.has(r.pin)) throw refusalOf([problem('map-unknown', { what: 'pin', text: r.pin }, at)]);

@@ -114,6 +114,7 @@ const MESSAGES = {
   'archive-source': 'The source "{name}" in the archive is damaged and was left out.',
   'archive-empty': 'There is no part file (.kite.json) in the archive.',
   'pins-column': 'The pin list needs the columns number and name.',
+  'pins-number': 'The pin "{text}" has no number.',
   'map-column': 'The map needs the columns pin and node.',
   'map-unknown': 'There is no {what} "{text}".',
   'release-blocked': '{count} finding(s) of severity error are open. Mend or waive each one first.',
