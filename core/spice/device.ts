@@ -124,14 +124,10 @@ function deviceByNodes(nodes: readonly string[], docs: readonly string[]): Devic
 
 /** Devices that look alike from outside: which one it is, the transistors in the body tell. */
 const BY_BODY: Partial<Record<Device, readonly Device[]>> = { nmos: ['pmos', 'njf', 'pjf'], pmos: ['pjf'], npn: ['pnp'] };
-export const isToldByBody = (device: Device): boolean => BY_BODY[device] !== undefined;
 
-/** What the transistors in a body make of a subcircuit whose nodes are those of one: the channel or junction is theirs. */
-export function deviceByBody(device: Device, transistors: readonly Device[]): Device {
-  const [only, ...others] = [...new Set(transistors)];
-  const isOne = only !== undefined && others.length === 0;
-  return isOne && BY_BODY[device]?.includes(only) ? only : device;
-}
+/** What the one kind of transistors in a body makes of a device with the leads of one: the channel or junction is theirs. */
+export const deviceByBody = (device: Device, transistor: Device | undefined): Device =>
+  transistor !== undefined && BY_BODY[device]?.includes(transistor) ? transistor : device;
 
 /** Element letter for a `.model` card, for writers. */
 export const letterOf = (type: string): string => TYPES[type.toLowerCase()]?.letter ?? 'X';

@@ -1,6 +1,6 @@
 import { groupBy, ok, problem, refuse, type Problem, type Result } from '../part';
 import { readCards, type Card, type Cards, type Comment } from './cards';
-import { deviceByBody, deviceOf, isToldByBody, type Device } from './device';
+import { deviceByBody, deviceOf, type Device } from './device';
 import { constructsOf, type Construct } from './dialect';
 import { readSubcktHeader, type SubcktHeader } from './header';
 import { derivedCard, deviceOfCard, readModelCard, type ModelCard } from './model-card';
@@ -20,6 +20,8 @@ export interface SpiceModel {
   name: string;
   kind: 'subckt' | 'model';
   device: Device;
+  /** The one kind of transistors that its body is made of, where it has no others. */
+  transistor?: Device;
   /** Element letter of an instance: X for a subcircuit. */
   letter: string;
   /** In the order of an instance; those that it may leave out stand last. */
@@ -75,7 +77,7 @@ class ModelReader {
   private readonly open: Open[] = [];
   /** `.model` cards by their name, for those that derive from them. */
   private readonly byName = new Map<string, ModelCard>();
-  /** Subcircuits that could be of either polarity: what their bodies are made of can stand further down. */
+  /** Subcircuits with transistors: what those are can stand further down. */
   private readonly bodies: { model: SpiceModel; top: Open }[] = [];
   private section: string | undefined;
   private inControl = false;
@@ -154,7 +156,7 @@ class ModelReader {
       this.say('spice-ends-name', card.line, { name: named, open: top.header.name });
     const model = this.subcktOf(top);
     this.models.push(model);
-    if (top.transistors.length > 0 && isToldByBody(model.device)) this.bodies.push({ model, top });
+    if (top.transistors.length > 0) this.bodies.push({ model, top });
   }
 
   private subcktOf({ card, header, comments: inside, later }: Open, sealed = this.isSealed(card.line)): SpiceModel {
@@ -237,11 +239,12 @@ class ModelReader {
     for (let top = this.open.pop(); top; top = this.open.pop())
       if (this.isSealed(top.card.line)) this.models.push(this.subcktOf(top, true));
       else this.say('spice-unterminated', top.card.line, { name: top.header.name });
-    for (const { model, top } of this.bodies)
-      model.device = deviceByBody(
-        model.device,
-        top.transistors.flatMap((card) => this.kindOf(card, top.local) ?? []),
-      );
+    for (const { model, top } of this.bodies) {
+      const [only, ...others] = new Set(top.transistors.flatMap((card) => this.kindOf(card, top.local) ?? []));
+      if (only === undefined || others.length > 0) continue;
+      model.transistor = only;
+      model.device = deviceByBody(model.device, only);
+    }
     const first = this.cards.sealed[0];
     if (first !== undefined) this.say('spice-sealed', first);
   }

@@ -48,7 +48,7 @@ const ROLES: [role: string, words: RegExp][] = [
   ['emitter', /^(e|em|emitter|emit)$|\bemitter\b/],
   ['bulk', /^(bulk|sub|substrate|body)$|\b(bulk|substrate)\b/],
   ['enable', /^(en|enable|ena|on|on\/off|ce|shdn|nshdn|shutdown|sd|pd)$|\benable\b|\bshut-?down\b|^control,? active[- ](high|low)\b/],
-  ['feedback', /^(fb|vfb|feedback|adj|sense|vsense|adjust)$|\bfeedback\b|\badjust\b|\boutput (voltage )?sens(e|ing)\b/],
+  ['feedback', /^(fb|vfb|feedback|v?adj|sense|vsense|adjust)$|\bfeedback\b|\badjust\b|\boutput (voltage )?sens(e|ing)\b/],
   ['bypass', /^(byp|bypass|nr|noise)$|\b(noise )?bypass\b|\bnoise reduction\b/],
   ['soft start', /^(ss|ss\/tr|track|sst|soft_?start)$|\bsoft[- ]start\b/],
   ['power good', /^(pg|pgood|pok|pwr_?gd|pwrok|power_?good)$|\bpower[- ]?(good|ok)\b/],

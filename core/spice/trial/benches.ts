@@ -161,7 +161,11 @@ export const diodeBench: Bench = {
 /** Currents into a base, in amperes, what a base may stand over its emitter, in volts, and what no transistor here conducts. */
 const [LITTLE, MORE] = [20e-6, 2e-3];
 const [LEAST_VBE, MOST_VBE] = [0.2, 2];
+/** The most that a digital transistor has before its base, in ohms. */
+const MOST_OHMS = 50e3;
 const MOST_AMPS = 100;
+/** No two transistors in a row have this gain: it is a diode that conducts, whatever the base does. */
+const MOST_GAIN = 50_000;
 
 /** Common emitter, and the same with collector and emitter exchanged: the right way round has the higher gain. */
 export const bipolarBench: Bench = {
@@ -178,10 +182,12 @@ export const bipolarBench: Bench = {
       judge(run) {
         const x = sweepsOf(vectorOf(run, 'v(v-sweep)'), 2)[0]!;
         const [little, more] = sweepsOf(vectorOf(run, `v(${b})`), 2).map((v) => at(x, v, 2 * sign) * sign) as [number, number];
+        const currents = sweepsOf(vectorOf(run, 'i(vc)'), 2);
         // Resistors beside the base, of a Darlington or a digital transistor, take the small current alone.
-        const isShunted = little < LEAST_VBE && more >= LEAST_VBE;
+        const isOff = [2, -2].some((v) => Math.abs(at(x, currents[0]!, v * sign)) < LITTLE / 10);
+        const isShunted = (little < LEAST_VBE || isOff) && more >= LEAST_VBE;
         const [vbe, into] = isShunted ? [more, LITTLE + MORE] : [little, LITTLE];
-        const i = sweepsOf(vectorOf(run, 'i(vc)'), 2)[isShunted ? 1 : 0]!.map((v) => -v * sign);
+        const i = currents[isShunted ? 1 : 0]!.map((v) => -v * sign);
         const gain = at(x, i, 2 * sign) / into;
         const inverse = Math.abs(at(x, i, -2 * sign)) / into;
         const measured = { gain: round(gain), inverseGain: round(inverse), vbeV: round(vbe) };
@@ -191,13 +197,17 @@ export const bipolarBench: Bench = {
           'collector, V',
           'collector current, mA',
         );
-        if (Math.abs(at(x, i, 2 * sign)) > MOST_AMPS)
-          return fail('It conducts without end from collector to emitter: the two may be swapped.', measured, curve);
-        if (vbe < LEAST_VBE || vbe > MOST_VBE)
+        // A diode conducts alike whatever the base does.
+        const flows = (volts: number) => currents.map((of) => Math.abs(at(x, of, volts * sign))) as [small: number, large: number];
+        const isDiode = ([small, large]: [number, number]) => small > MOST_AMPS || (small > MOST_GAIN * LITTLE && large < 1.2 * small);
+        if (isDiode(flows(2))) return fail('It conducts without end from collector to emitter: the two may be swapped.', measured, curve);
+        if (vbe < LEAST_VBE || vbe > MOST_VBE + into * MOST_OHMS)
           return fail(`The base stands ${round(vbe)} V over the emitter: base, emitter or the polarity may be wrong.`, measured, curve);
-        // A diode from emitter to collector, as power transistors have it, conducts without end the other way round.
-        const hasDiode = inverse * into > MOST_AMPS;
-        if (gain > 5 && (gain > inverse * 0.5 || hasDiode))
+        // From emitter to collector, as power transistors have it, one conducts the other way round.
+        const hasDiode = isDiode(flows(-2));
+        // With resistors beside the base it is the larger current that tells.
+        const isTurned = flows(-2)[1] > 4 * flows(2)[1];
+        if (gain > 5 && ((gain > inverse * 0.5 && !isTurned) || hasDiode))
           return pass(`The current gain is ${round(gain)} at ${round(into * 1e6)} µA into the base.`, measured, curve);
         return fail(`The current gain is ${round(gain)}: collector and emitter may be swapped.`, measured, curve);
       },
@@ -263,6 +273,9 @@ export const fieldEffectBench: Bench = {
 /** What a regulator is fed with where nothing else is said, in volts. */
 export const FED = 12;
 
+/** What a regulator wants at its output, small: where the engine finds no operating point, it comes to rest with it. */
+export const settling = (out: string): string => `Cload ${out} 0 10n`;
+
 /** Line and load: the output holds its voltage while input and load change. */
 export const regulatorBench: Bench = {
   name: 'line and load',
@@ -282,6 +295,10 @@ export const regulatorBench: Bench = {
       ...netsWith(nets, 'feedback').map((n, i) => `Rfb${i} ${n} ${grounds.length > 0 ? out : '0'} 1`),
       `Vin ${input} 0 ${most}`,
       `Iload ${out} 0 ${sign}m`,
+      settling(out),
+      // An output that nothing drives is not pulled beyond all voltages by the load: the engine would look for them for long.
+      `Dkeep ${sign > 0 ? `0 ${out}` : `${out} 0`} keep`,
+      '.model keep D(IS=1e-12)',
     ];
     return {
       netlist: netlistOf(setup, around, `.dc Vin 0 ${most} ${most / 48} Iload ${sign}m ${20 * sign}m ${19 * sign}m`),
@@ -302,8 +319,7 @@ export const regulatorBench: Bench = {
             ],
           },
         };
-        // The load alone pulls an output that nothing holds beyond all voltages.
-        if (full < -100) return fail('Nothing drives the output: input, output or enable may be swapped.', measured, curve);
+        if (full < -0.2) return fail('Nothing drives the output: input, output or enable may be swapped.', measured, curve);
         if (!(full > 0.4)) return fail(`The output gives ${round(full)} V: input, output or enable may be swapped.`, measured, curve);
         if (full > feed - 0.5)
           return fail('The output follows the input: input and output may be swapped, or the ground is open.', measured, curve);

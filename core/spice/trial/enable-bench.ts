@@ -1,4 +1,4 @@
-import { FED, fail, pass, sweepCurve, type Bench } from './benches';
+import { FED, fail, pass, settling, sweepCurve, type Bench } from './benches';
 import { at, lacks, netlistOf, netOf, netsOf, netsWith, round, vectorOf } from './setup';
 
 /** A regulator's enable switches the output; an output that rises with it step by step is fed from it. */
@@ -16,6 +16,7 @@ export const enableBench: Bench = {
       `Ven en 0 0`,
       `Ren en ${enable} 1`,
       `Rload ${out} 0 10k`,
+      settling(out),
     ];
     return {
       netlist: netlistOf(setup, around, '.dc Ven 0 5 0.05'),

@@ -1,12 +1,12 @@
-import type { Device } from '../device';
-import { isLowMarked } from '../roles';
+import { deviceByBody, type Device } from '../device';
+import { isLowMarked, rolesOf, withoutMark } from '../roles';
 import { FED, biasBench, bipolarBench, diodeBench, fieldEffectBench, follower, openLoop, regulatorBench, type Bench } from './benches';
 import { enableBench } from './enable-bench';
 import { logicLevels } from './logic-bench';
 import { isOptocoupler, optocouplerBench } from './optocoupler-bench';
 import { isShunt, shuntBench } from './shunt-bench';
 import { switchBench } from './switch-bench';
-import { netsOf, type Run, type Setup, type Simulate, type Verdict } from './setup';
+import { netsOf, type Net, type Run, type Setup, type Simulate, type Verdict } from './setup';
 
 /** One trial of a joined unit, with the change of the join that would pass where exactly one does. */
 export interface Trial extends Verdict {
@@ -39,8 +39,8 @@ export function deviceByPins(setup: Setup): Device {
   const roles = new Set(nets.map((n) => n.role));
   const has = (...all: string[]) => all.every((r) => roles.has(r));
   if (has('in+', 'in-', 'output')) return nets.some((n) => n.pin.type === 'open-drain') ? 'comparator' : 'opamp';
-  if (has('drain', 'gate', 'source')) return 'nmos';
-  if (has('collector', 'base', 'emitter')) return 'npn';
+  if (has('drain', 'gate', 'source')) return deviceByBody('nmos', setup.model.transistor);
+  if (has('collector', 'base', 'emitter')) return deviceByBody('npn', setup.model.transistor);
   if (has('collector', 'gate', 'emitter')) return 'nmos';
   if (has('anode', 'cathode') && nets.length === 2) return 'diode';
   if (nets.some((n) => n.pin.type === 'supply-out') && isRegulator(setup)) return 'regulator';
@@ -50,6 +50,9 @@ export function deviceByPins(setup: Setup): Device {
   return digital && has('input', 'output') && nets.length <= 8 ? 'logic' : 'other';
 }
 
+/** What a regulator's inputs are for, none of which is a signal. */
+const HELPS = ['enable', 'feedback', 'bypass', 'reference', 'soft start', 'compensation'];
+
 /**
  * A regulator is fed by a supply and has no signal inputs: a front end with a reference output is none, and its bench
  * would fail what is right.
@@ -57,7 +60,9 @@ export function deviceByPins(setup: Setup): Device {
 function isRegulator(setup: Setup): boolean {
   const pins = netsOf(setup);
   const isFed = pins.some((n) => n.pin.type === 'supply-in' || n.pin.type === 'supply-out');
-  return isFed && !pins.some((n) => n.pin.type === 'input' && !['enable', 'feedback', 'bypass', 'reference'].includes(n.role));
+  const isSignal = ({ role, pin }: Net) =>
+    pin.type === 'input' && ![role, ...rolesOf(withoutMark(pin.name))].some((r) => HELPS.includes(r));
+  return isFed && !pins.some(isSignal);
 }
 
 /**
@@ -78,6 +83,8 @@ function waysOn(setup: Setup): [Setup, ...Setup[]] {
 
 /** What the engine says that makes its results those of an earlier run, or none. */
 const FATAL = /\b(error|unknown|singular|no such|fatal|abort\w*|interrupted|failed|too (?:many|small)|undefined|cannot|can't|unable)\b/i;
+/** A run that did not end in its time. */
+const ABORTED = /\baborted\b/;
 const UNSOLVED = /timestep too small|singular|no convergence|operating point/i;
 const HARMLESS = /^\s*(warning|note|using|reference|doing|no compatibility)/i;
 
@@ -157,7 +164,7 @@ async function findRejoin(benches: readonly Bench[], setup: Setup, simulate: Sim
         if (!passes) break;
         const { verdict, reason }: Verdict = await tryBench(bench, other, simulate, LONGEST);
         // A user would wait for minutes.
-        if (/\baborted\b/.test(reason) && ++ended >= MOST_ENDED) return undefined;
+        if (ABORTED.test(reason) && ++ended >= MOST_ENDED) return undefined;
         passes = verdict === 'pass';
       }
       if (passes) found.push([setup.joins[a]!.pins[0]!.name, setup.joins[b]!.pins[0]!.name]);
@@ -210,10 +217,14 @@ async function fedOtherwise(usual: Setup, benches: readonly Bench[], trials: Tri
   return undefined;
 }
 
+/** What looks like an amplifier and only pulls its output down is a comparator. */
+const withOpenDrain = ({ device, joins }: Setup): Device =>
+  device === 'opamp' && joins.some((j) => j.pins.some((pin) => pin.type === 'open-drain')) ? 'comparator' : device;
+
 /** Tries a joined unit on the benches of its device. */
 export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial[]> {
   const isKnown = BENCHES[given.device] !== undefined && (given.device !== 'regulator' || isRegulator(given));
-  const setup = isKnown ? given : { ...given, device: deviceByPins(given) };
+  const setup = { ...given, device: isKnown ? withOpenDrain(given) : deviceByPins(given) };
   const own = isShunt(setup) ? [shuntBench] : isOptocoupler(setup) ? [optocouplerBench] : BENCHES[setup.device];
   const benches = (own ?? [biasBench]).filter((bench) => bench.fits?.(setup) ?? true);
   const [usual, ...others] = waysOn(setup);
@@ -244,7 +255,7 @@ export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial
 
 /** Trials that failed with the exchange of two pins that would pass, where there is exactly one; else as they are. */
 async function withRejoin(trials: Trial[], benches: readonly Bench[], setup: Setup, simulate: Simulate): Promise<Trial[]> {
-  const isUnsolved = trials.every((t) => t.verdict === 'inconclusive' && UNSOLVED.test(t.reason));
+  const isUnsolved = trials.every((t) => t.verdict === 'inconclusive' && (UNSOLVED.test(t.reason) || ABORTED.test(t.reason)));
   if (!isUnsolved && !trials.some((t) => t.verdict === 'fail')) return trials;
   const rejoin = await findRejoin(benches, setup, simulate);
   if (!rejoin) return trials;

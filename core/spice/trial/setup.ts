@@ -102,7 +102,9 @@ export function netsOf(setup: Setup): Net[] {
       : role === 'gate'
         ? (has('drain') && has('source')) || (has('collector') && has('emitter'))
         : true;
-  return nets.map((n) => (isLead(n.role) ? n : { ...n, role: 'input' }));
+  // Beside an anode alone, C is a cathode.
+  const isDiode = nets.length === 2 && has('anode');
+  return nets.map((n) => (isDiode && n.role === 'collector' ? { ...n, role: 'cathode' } : isLead(n.role) ? n : { ...n, role: 'input' }));
 }
 
 export const netOf = (nets: readonly Net[], ...roles: string[]): string | undefined => nets.find((n) => roles.includes(n.role))?.net;

@@ -65,7 +65,18 @@ describe('what a pin is in a trial, by its own name and type', () => {
     [['A:input', 'B:input', 'VCC:supply-in', 'GND:ground', 'Y:output'], 'logic'],
     [['X1:passive', 'X2:passive', '', '', ''], 'other'],
     [['C:passive', 'G:input', 'E:passive', '', ''], 'nmos'],
+    [['IN:supply-in', 'GND:ground', 'CE:input', 'VADJ:input', 'OUT:supply-out'], 'regulator'],
+    [['IN:supply-in', 'GND:ground', 'NR:input', 'SS:input', 'OUT:supply-out'], 'regulator'],
+    [['C:passive', 'B:input', 'E:passive', '', ''], 'npn'],
   ])('%j speak of a %s', (pins, device) => expect(deviceByPins({ ...amp(pins), device: 'other' })).toBe(device));
+  it.each<[string[], string, Device]>([
+    [['C', 'B:input', 'E'], 'Q1 1 2 3 Q\n.model Q PNP', 'pnp'],
+    [['D', 'G:input', 'S'], 'M1 1 2 3 3 M\n.model M PMOS', 'pmos'],
+    [['D', 'G:input', 'S'], 'J1 1 2 3 J\n.model J PJF', 'pjf'],
+    [['C', 'B:input', 'E'], 'Q1 1 2 4 Q\nM1 4 2 3 3 M\n.model Q NPN\n.model M NMOS', 'npn'],
+  ])('%j of a body with %j are a %s', (pins, body, device) =>
+    expect(deviceByPins(setup(`.subckt X 1 2 3\n${body}\n.ends\n`, 'X', pins))).toBe(device),
+  );
 });
 
 describe('the bench', () => {
@@ -96,6 +107,22 @@ describe('verdicts', () => {
     expect(trials.map((t) => [t.name, t.verdict])).toEqual([['open loop', 'pass'], ['follower', 'pass']]); // prettier-ignore
     expect(trials[0]!.measured).toEqual({ outBelowV: -4, outAboveV: 4 });
     expect(trials[0]!.curve!.x.values).toHaveLength(101);
+  });
+  it('of an amplifier that only pulls down are those of a comparator', async () => {
+    const trials = await runTrials(
+      amp([...AMP.slice(0, 4), 'OUT:open-drain']),
+      answering(() => 1),
+    );
+    expect(trials.map((t) => [t.name, t.verdict])).toEqual([['open loop', 'pass']]);
+  });
+  it('tell the exchange that passes where what is joined has no end', async () => {
+    const asGiven = [/^Vin p2 /m, /^Vpos0 p3 /m, /^Vneg0 p4 /m, /^Rload p5 /m];
+    const ended = { vectors: new Map<string, number[]>(), errors: ['aborted: it took over 12 s'] };
+    const swapped = amp(['IN-:input', 'IN+:input', ...AMP.slice(2)]);
+    const trials = await runTrials(swapped, (netlist) =>
+      asGiven.every((line) => line.test(netlist)) ? Promise.resolve(ended) : answering((n) => (/^Vin p1 /m.test(n) ? 1 : -1))(netlist),
+    );
+    expect(trials.map((t) => [t.verdict, t.rejoin])).toEqual([['fail', ['IN-', 'IN+']], ['fail', ['IN-', 'IN+']]]); // prettier-ignore
   });
   it('fail with the exchange that alone would pass', async () => {
     // The model's first node is its non-inverting one: whichever pin is there, the output rises with it.
