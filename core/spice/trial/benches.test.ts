@@ -204,11 +204,19 @@ describe('a regulator', () => {
   });
 });
 
+it('a regulator is fed at its supply and read at its rail, whatever else goes in and out', () => {
+  const pins = ['BYP:input', 'PG:open-drain', 'VIN:supply-in', 'VOUT:supply-out'];
+  const source = '.subckt S5 a b c d\nR1 a b 1\n.ends\n';
+  const given = { ...setup('S4', 'regulator', ...pins), model: good(readModels(source)).models[0]!, source };
+  const built = regulatorBench.build(given);
+  expect('netlist' in built && built.netlist).toMatch(/^Vin p3 0 12\nIload p4 0 1m$/m);
+});
+
 it('a regulator of a negative voltage is fed and loaded the other way', () => {
   const down = range(0, 12, 0.25).map((v) => -v);
   const given = { ...setup('S3', 'regulator', 'IN:supply-in', 'OUT:supply-out', 'GND:ground'), feed: -12 };
   const built = regulatorBench.build(given);
-  expect('netlist' in built && built.netlist).toMatch(/^Vin p1 0 -12\nIload p2 0 -1m\nCload p2 0 10n\nDkeep p2 0 keep$/m);
+  expect('netlist' in built && built.netlist).toMatch(/^Vin p1 0 -12\nIload p2 0 -1m\nCload p2 0 100p\nDkeep p2 0 keep$/m);
   const result = judged(regulatorBench, given, [...down, ...down], { 'v(p2)': (v) => Math.max(v, -5) });
   expect([result.verdict, result.reason, result.measured['outputV']]).toEqual(['pass', expect.stringMatching(/holds -5 V from -10 V/), -5]);
 });

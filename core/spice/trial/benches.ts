@@ -1,11 +1,13 @@
 import { rolesOf } from '../roles';
 import {
   at,
+  feedOf,
   lacks,
   netOf,
   netsOf,
   netsWith,
   netlistOf,
+  railOf,
   rails,
   round,
   vectorOf,
@@ -54,6 +56,9 @@ export function sweepsOf(values: readonly number[], steps: number): number[][] {
 /** Said where an amplifier wanted more than the usual supply. */
 const fedWith = ({ volts }: Setup): string => (volts === undefined ? '' : ` It wants more than 5 V: fed with ${volts} V.`);
 
+/** A small capacitor at an output that is fed back: where the engine finds no operating point, the circuit comes to rest with it. */
+export const settling = (out: string): string => `Cload ${out} 0 100p`;
+
 /** Open loop: the output must rise where IN+ rises above IN−. A follower alone settles with swapped inputs too. */
 export const openLoop: Bench = {
   name: 'open loop',
@@ -61,7 +66,7 @@ export const openLoop: Bench = {
     const nets = netsOf(setup);
     const [plus, minus, out] = [netOf(nets, 'in+'), netOf(nets, 'in-'), netOf(nets, 'output')];
     if (!plus || !minus || !out) return lacks(!out ? 'an output' : 'both inputs');
-    const { lines, high, low, mid } = rails(nets, setup.volts);
+    const { lines, high, low, mid } = rails(nets, setup);
     const around = [
       ...lines,
       `Vin ${plus} 0 ${mid}`,
@@ -101,9 +106,9 @@ export const follower: Bench = {
     const nets = netsOf(setup);
     const [plus, minus, out] = [netOf(nets, 'in+'), netOf(nets, 'in-'), netOf(nets, 'output')];
     if (!plus || !minus || !out) return lacks(!out ? 'an output' : 'both inputs');
-    const { lines, high, low, mid } = rails(nets, setup.volts);
+    const { lines, high, low, mid } = rails(nets, setup);
     const reach = (high - low) * 0.2;
-    const around = [...lines, `Vin ${plus} 0 ${mid}`, `Vloop ${out} ${minus} 0`, `Rload ${out} 0 10k`];
+    const around = [...lines, `Vin ${plus} 0 ${mid}`, `Vloop ${out} ${minus} 0`, `Rload ${out} 0 10k`, settling(out)];
     return {
       netlist: netlistOf(setup, around, `.dc Vin ${mid - reach} ${mid + reach} ${reach / 20}`),
       judge(run) {
@@ -273,15 +278,12 @@ export const fieldEffectBench: Bench = {
 /** What a regulator is fed with where nothing else is said, in volts. */
 export const FED = 12;
 
-/** What a regulator wants at its output, small: where the engine finds no operating point, it comes to rest with it. */
-export const settling = (out: string): string => `Cload ${out} 0 10n`;
-
 /** Line and load: the output holds its voltage while input and load change. */
 export const regulatorBench: Bench = {
   name: 'line and load',
   build(setup) {
     const nets = netsOf(setup);
-    const [input, out] = [netOf(nets, 'input', 'supply+', 'supply-'), netOf(nets, 'output')];
+    const [input, out] = [feedOf(nets, 'input', 'supply+', 'supply-'), railOf(nets)];
     if (!input || !out) return lacks(!out ? 'the output' : 'the input');
     const most = setup.feed ?? FED;
     const sign = Math.sign(most);

@@ -1,5 +1,5 @@
 import { FED, fail, pass, settling, sweepCurve, type Bench } from './benches';
-import { at, lacks, netlistOf, netOf, netsOf, netsWith, round, vectorOf } from './setup';
+import { at, feedOf, lacks, netlistOf, netOf, netsOf, netsWith, railOf, round, vectorOf } from './setup';
 
 /** A regulator's enable switches the output; an output that rises with it step by step is fed from it. */
 export const enableBench: Bench = {
@@ -7,7 +7,7 @@ export const enableBench: Bench = {
   fits: (setup) => netsWith(netsOf(setup), 'enable').length === 1,
   build(setup) {
     const nets = netsOf(setup);
-    const [input, out, enable] = [netOf(nets, 'input', 'supply+'), netOf(nets, 'output'), netOf(nets, 'enable')];
+    const [input, out, enable] = [feedOf(nets, 'input', 'supply+'), railOf(nets), netOf(nets, 'enable')];
     if (!input || !out || !enable) return lacks(!out ? 'the output' : 'the input');
     const around = [
       ...netsWith(nets, 'ground').map((n, i) => `Vgnd${i} ${n} 0 0`),

@@ -66,14 +66,21 @@ function isRegulator(setup: Setup): boolean {
 }
 
 /**
- * The levels that a regulator's enable may let it on at, the likelier first: low for one with a bar; and both for a shutdown
- * without one, which by its name lets it on while low and often only lost its bar.
+ * How a joined unit can be tried, the likelier first: with its enable or shutdown at the level that lets it on, low for one
+ * with a bar, and both for a shutdown without one, which by its name lets it on while low and often only lost its bar; and an
+ * amplifier with more than the usual supply too.
  */
 function waysOn(setup: Setup): [Setup, ...Setup[]] {
+  const isAmplifier = setup.device === 'opamp' || setup.device === 'comparator';
+  const levels = isAmplifier || setup.device === 'regulator' ? levelsOn(setup) : [setup];
   // Inputs that work only 2 V from either rail have no room at 5 V.
-  if (setup.device === 'opamp' || setup.device === 'comparator') return [setup, { ...setup, volts: 15 }];
+  const [first, ...others] = [...levels, ...(isAmplifier ? levels.map((way) => ({ ...way, volts: 15 })) : [])];
+  return [first ?? setup, ...others];
+}
+
+function levelsOn(setup: Setup): Setup[] {
   const name = netsOf(setup).find((n) => n.role === 'enable')?.pin.name;
-  if (setup.device !== 'regulator' || name === undefined) return [setup];
+  if (name === undefined) return [setup];
   const low = { ...setup, isOnWhenLow: true };
   const isBarred = isLowMarked(name) || /^n(?=[A-Z])/.test(name);
   const isShutdown = /^\W*n?(SHDN|SHUTDOWN|SHTDN|SD|PD|OFF|INH|INHIBIT|DIS\w*)\b/i.test(name.replace(/_.*$/, ''));
@@ -150,10 +157,10 @@ const MOST_SWAPPED = 8;
 const LONGEST = 2500;
 const MOST_ENDED = 6;
 
-/** The two pins whose exchange makes all benches pass, where exactly one exchange does. */
-async function findRejoin(benches: readonly Bench[], setup: Setup, simulate: Simulate): Promise<[string, string] | undefined> {
+/** The pairs of pins whose exchange makes all benches pass; none where a user would have to wait too long for them. */
+async function findRejoins(benches: readonly Bench[], setup: Setup, simulate: Simulate): Promise<[string, string][]> {
   const joined = setup.joins.flatMap((j, i) => (j.pins.length > 0 ? [i] : []));
-  if (joined.length > MOST_SWAPPED) return undefined;
+  if (joined.length > MOST_SWAPPED) return [];
   const found: [string, string][] = [];
   let ended = 0;
   for (const [k, a] of joined.entries())
@@ -164,12 +171,12 @@ async function findRejoin(benches: readonly Bench[], setup: Setup, simulate: Sim
         if (!passes) break;
         const { verdict, reason }: Verdict = await tryBench(bench, other, simulate, LONGEST);
         // A user would wait for minutes.
-        if (ABORTED.test(reason) && ++ended >= MOST_ENDED) return undefined;
+        if (ABORTED.test(reason) && ++ended >= MOST_ENDED) return [];
         passes = verdict === 'pass';
       }
       if (passes) found.push([setup.joins[a]!.pins[0]!.name, setup.joins[b]!.pins[0]!.name]);
     }
-  return found.length === 1 ? found[0] : undefined;
+  return found;
 }
 
 /** The trials of a joined unit on some benches, one after the other. */
@@ -217,6 +224,22 @@ async function fedOtherwise(usual: Setup, benches: readonly Bench[], trials: Tri
   return undefined;
 }
 
+/**
+ * By its pins alone a linear part looks like a gate and a load switch like a regulator: what those benches then fail may be
+ * no fault of the join.
+ */
+async function otherwiseBy(setup: Setup, trials: Trial[], simulate: Simulate): Promise<Trial[] | undefined> {
+  const doubted = (what: string) =>
+    trials.map((t): Trial => (t.verdict === 'fail' ? { ...t, verdict: 'inconclusive', reason: `Taken for ${what} by its pins, it may be none. ${t.reason}` } : t)); // prettier-ignore
+  if (setup.device === 'logic') {
+    const bias = await tryAll([biasBench], setup, simulate);
+    return bias[0]!.verdict === 'pass' ? doubted('logic') : bias;
+  }
+  const holdsNothing = setup.device === 'regulator' && trials[0]!.verdict === 'fail';
+  const isSwitch = holdsNothing && (await tryAll([switchBench], setup, simulate))[0]!.verdict === 'pass';
+  return isSwitch ? doubted('a regulator') : undefined;
+}
+
 /** What looks like an amplifier and only pulls its output down is a comparator. */
 const withOpenDrain = ({ device, joins }: Setup): Device =>
   device === 'opamp' && joins.some((j) => j.pins.some((pin) => pin.type === 'open-drain')) ? 'comparator' : device;
@@ -237,36 +260,34 @@ export async function runTrials(given: Setup, simulate: Simulate): Promise<Trial
   const isUnfed = setup.device === 'regulator' && trials[0]!.verdict === 'fail';
   const heldOtherwise = isUnfed ? await fedOtherwise(usual, benches, trials, simulate) : undefined;
   if (heldOtherwise) return heldOtherwise;
-  // By its pins alone a linear part looks like a gate: what a truth table then fails is no fault of the join.
-  if (!isKnown && setup.device === 'logic' && hasFailed) {
-    const bias = await tryAll([biasBench], setup, simulate);
-    if (bias[0]!.verdict !== 'pass') return bias;
-    return trials.map((t) =>
-      t.verdict === 'fail' ? { ...t, verdict: 'inconclusive', reason: `Taken for logic by its pins, it may be none. ${t.reason}` } : t,
-    );
+  if (!isKnown && hasFailed) {
+    const doubted = await otherwiseBy(setup, trials, simulate);
+    if (doubted) return doubted;
   }
   const fed = setup.device === 'regulator' ? OTHER_FEEDS.map(({ feed }) => ({ ...usual, feed })) : [];
-  for (const way of [usual, ...others, ...fed]) {
-    const rejoined = await withRejoin(trials, benches, way, simulate);
-    if (rejoined !== trials) return rejoined;
-  }
-  return trials;
+  return withRejoin(trials, benches, [usual, ...others, ...fed], simulate);
 }
 
 /** Trials that failed with the exchange of two pins that would pass, where there is exactly one; else as they are. */
-async function withRejoin(trials: Trial[], benches: readonly Bench[], setup: Setup, simulate: Simulate): Promise<Trial[]> {
+async function withRejoin(trials: Trial[], benches: readonly Bench[], ways: readonly Setup[], simulate: Simulate): Promise<Trial[]> {
   const isUnsolved = trials.every((t) => t.verdict === 'inconclusive' && (UNSOLVED.test(t.reason) || ABORTED.test(t.reason)));
   if (!isUnsolved && !trials.some((t) => t.verdict === 'fail')) return trials;
-  const rejoin = await findRejoin(benches, setup, simulate);
+  const rejoin = await rejoinOf(benches, ways, simulate);
   if (!rejoin) return trials;
+  const said = `With ${rejoin[0]} and ${rejoin[1]} exchanged it passes.`;
   if (isUnsolved)
-    return trials.map((t) => ({
-      ...t,
-      verdict: 'fail',
-      rejoin,
-      reason: `As it is joined the circuit has no solution. With ${rejoin[0]} and ${rejoin[1]} exchanged it passes.`,
-    }));
-  return trials.map((t) =>
-    t.verdict === 'fail' ? { ...t, rejoin, reason: `${t.reason} With ${rejoin[0]} and ${rejoin[1]} exchanged it passes.` } : t,
-  );
+    return trials.map((t) => ({ ...t, verdict: 'fail', rejoin, reason: `As it is joined the circuit has no solution. ${said}` }));
+  return trials.map((t) => (t.verdict === 'fail' ? { ...t, rejoin, reason: `${t.reason} ${said}` } : t));
+}
+
+/** The exchange that alone passes in the likeliest way that has one; none where the other level of an enable has another. */
+async function rejoinOf(benches: readonly Bench[], ways: readonly Setup[], simulate: Simulate): Promise<[string, string] | undefined> {
+  for (const way of ways) {
+    const [only, ...more] = await findRejoins(benches, way, simulate);
+    if (!only || more.length > 0) continue;
+    const other = ways.find((w) => w.isOnWhenLow !== way.isOnWhenLow && w.volts === way.volts && w.feed === way.feed);
+    const others = other ? await findRejoins(benches, other, simulate) : [];
+    return others.every((o) => o.join() === only.join()) ? only : undefined;
+  }
+  return undefined;
 }

@@ -35,7 +35,7 @@ export interface Setup {
   volts?: number;
   /** The most that a regulator is fed with, in volts; below 0 for one of a negative voltage, whose input lies under the ground. */
   feed?: number;
-  /** A regulator that its enable or shutdown lets on while it is low. */
+  /** A regulator or amplifier that its enable or shutdown lets on while it is low. */
   isOnWhenLow?: boolean;
   /** How long the engine's last resort for an operating point may run, in µs of the circuit's own time. */
   settleUs?: number;
@@ -171,15 +171,23 @@ interface Rails {
   mid: number;
 }
 
+/** The rail that a regulator holds; its other outputs, such as a power good, are open drains. */
+export const railOf = (nets: readonly Net[]): string | undefined =>
+  nets.find((n) => n.pin.type === 'supply-out')?.net ?? netOf(nets, 'output');
+
+/** What a regulator is fed at: by its type before its name, as a bypass can be an input too. */
+export const feedOf = (nets: readonly Net[], ...roles: string[]): string | undefined =>
+  nets.find((n) => n.pin.type === 'supply-in' && roles.includes(n.role))?.net ?? netOf(nets, ...roles);
+
 /** Sources for supplies: 5 V and ground, or both polarities where a negative supply is there; enables are on. */
-export function rails(nets: readonly Net[], volts = 5): Rails {
+export function rails(nets: readonly Net[], { volts = 5, isOnWhenLow = false }: Pick<Setup, 'volts' | 'isOnWhenLow'> = {}): Rails {
   const negative = netsWith(nets, 'supply-');
   const low = negative.length > 0 ? -volts : 0;
   const lines = [
     ...netsWith(nets, 'supply+').map((n, i) => `Vpos${i} ${n} 0 ${volts}`),
     ...negative.map((n, i) => `Vneg${i} ${n} 0 ${-volts}`),
     ...netsWith(nets, 'ground').map((n, i) => `Vgnd${i} ${n} 0 0`),
-    ...netsWith(nets, 'enable').map((n, i) => `Ven${i} ${n} 0 ${volts}`),
+    ...netsWith(nets, 'enable').map((n, i) => `Ven${i} ${n} 0 ${isOnWhenLow ? low : volts}`),
     // The upper driver of a half bridge stands on its switch node and is fed from the bootstrap.
     ...netsWith(nets, 'switch').map((n, i) => `Vsw${i} ${n} 0 0`),
     ...netsWith(nets, 'bootstrap').map((n, i) => `Vboot${i} ${n} 0 ${volts}`),

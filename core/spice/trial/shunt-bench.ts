@@ -5,7 +5,7 @@ import { at, netlistOf, netOf, netsOf, round, vectorOf, type Setup } from './set
 const MOST = 12;
 const LESS = 8;
 
-const controlOf = (setup: Setup): string | undefined => netsOf(setup).find((n) => /^V?(REF|ADJ|FB)$/i.test(n.pin.name))?.net;
+const controlOf = (setup: Setup): string | undefined => netsOf(setup).find((n) => /^(V?(REF|ADJ|FB)|R)$/i.test(n.pin.name))?.net;
 
 /** True for an adjustable shunt reference: an anode, a cathode and a control between them, and nothing else. */
 export function isShunt(setup: Setup): boolean {

@@ -28,6 +28,8 @@ describe('a switch', () => {
     ['that opens', (v) => (v > 1.5 ? 1e-6 : 0.495), 'pass', /It opens at 1\.6 V/],
     ['whose control does nothing', () => 0.495, 'fail', /does not act/],
     ['that never closes', () => 1e-6, 'fail', /No control closes it/],
+    ['whose control comes out', (v) => v / 2, 'fail', /The control itself comes out/],
+    ['that gives more than it gets', (v) => (v > 1.5 ? 4.9 : 0), 'fail', /The control itself comes out/],
   ])('%s', (_what, out, verdict, says) => {
     const result = judged(ANALOG, out);
     expect([result.verdict, result.reason]).toEqual([verdict, expect.stringMatching(says)]);
@@ -35,8 +37,20 @@ describe('a switch', () => {
   it('is driven at its control, and its supplies stand', () => {
     const built = switchBench.build(ANALOG);
     expect('netlist' in built && built.netlist).toMatch(
-      /Vpos0 p4 0 5\nVgnd0 p5 0 0\nVctl p3 0 0\nVsrc src 0 1\nRsrc src p1 1k\nRload p2 0 1k/,
+      /Vpos0 p4 0 5\nVgnd0 p5 0 0\nVctl p3 0 0\nVsrc src 0 1\nRsrc src p1 1000\nRload p2 0 1000$/m,
     );
+  });
+  it('of two throws is tried between one of them and its pole', () => {
+    const built = switchBench.build(setup('NO', 'NC', 'COM', 'IN:input', 'GND:ground'));
+    expect('netlist' in built && built.netlist).toMatch(/Vctl p4 0 0\nVsrc src 0 1\nRsrc src p1 1000\nRload p3 0 1000$/m);
+  });
+  it('for a supply is fed with it, and loaded at its output', () => {
+    const load = setup('VOUT:supply-out', 'VIN:supply-in', 'EN:input', 'GND:ground');
+    const built = switchBench.build(load);
+    if (!('netlist' in built)) throw new Error(built.reason);
+    expect(built.netlist).toMatch(/Vctl p3 0 0\nVsrc src 0 5\nRsrc src p2 1\nRload p1 0 1000$/m);
+    const run = { vectors: new Map([['v(v-sweep)', x], ['v(p1)', x.map((v) => (v > 1 ? 4.9 : 1e-5))]]), errors: [] }; // prettier-ignore
+    expect(built.judge(run)).toMatchObject({ verdict: 'pass', measured: { onOhm: 19.41 } });
   });
   it('of a relay has the coil’s other end on ground', () => {
     const built = switchBench.build(setup('COM', 'NO', 'COIL+', 'COIL-'));

@@ -4,30 +4,43 @@ import { at, lacks, netsOf, netlistOf, rails, round, vectorOf, type Net } from '
 const CONTROL = /^(ctrl|ctl|control|sel|select|in|coil\+?|c\+|on|gate|led\+?|a)\d?$/i;
 const RETURN = /^(coil-|c-|ctrl-|control-|led-)$/i;
 
+/** The pole of a switch with several throws. */
+const COMMON = /^(com(mon)?|c|pole|d|z)\d?$/i;
+
 /** The nets of a switch by the names and types of its pins: what drives it, and the two ends that it joins. */
 function endsOf(nets: readonly Net[]): { control?: string; back?: string; ends: Net[] } {
   const signals = nets.filter((n) => !['supply+', 'supply-', 'ground'].includes(n.role) || /^com/i.test(n.pin.name));
   const control = signals.find((n) => n.pin.type === 'input') ?? signals.find((n) => CONTROL.test(n.pin.name));
   const back = signals.find((n) => RETURN.test(n.pin.name.replace('−', '-')));
-  const ends = signals.filter((n) => n !== control && n !== back && n.role !== 'enable').slice(0, 2);
+  const all = signals.filter((n) => n !== control && n !== back && n.role !== 'enable');
+  // Two throws never meet: one of them is tried against the pole.
+  const pole = all.length > 2 ? all.find((n) => COMMON.test(n.pin.name)) : undefined;
+  const ends = pole ? [all.find((n) => n !== pole)!, pole] : all.slice(0, 2);
   return { ...(control ? { control: control.net } : {}), ...(back ? { back: back.net } : {}), ends };
 }
 
-/** A switch: 1 V through 1 kΩ on one end, 1 kΩ to ground at the other, and the control swept from 0 to 5 V. */
+/** What stands before and behind a switch, in volts and ohms: a signal's own, or a supply that it lets through. */
+const SIGNAL = { volts: 1, before: 1000 };
+const SUPPLY = { volts: 5, before: 1 };
+const LOAD = 1000;
+
+/** A switch: a voltage on one end, 1 kΩ to ground at the other, and the control swept from 0 to 5 V. */
 export const switchBench: Bench = {
   name: 'switching',
   build(setup) {
     const nets = netsOf(setup);
     const { control, back, ends } = endsOf(nets);
     if (control === undefined || ends.length < 2) return lacks(control === undefined ? 'the control' : 'the two ends of the switch');
-    const [from, to] = [ends[0]!.net, ends[1]!.net];
+    const isLoad = ends.some((n) => n.pin.type === 'supply-out');
+    const [from, to] = (isLoad && ends[0]!.pin.type === 'supply-out' ? ends.toReversed() : ends).map((n) => n.net) as [string, string];
+    const { volts, before } = isLoad ? SUPPLY : SIGNAL;
     const around = [
       ...rails(nets.filter((n) => n.net !== control && n.net !== from && n.net !== to)).lines,
       `Vctl ${control} 0 0`,
       ...(back === undefined ? [] : [`Vback ${back} 0 0`]),
-      `Vsrc src 0 1`,
-      `Rsrc src ${from} 1k`,
-      `Rload ${to} 0 1k`,
+      `Vsrc src 0 ${volts}`,
+      `Rsrc src ${from} ${before}`,
+      `Rload ${to} 0 ${LOAD}`,
     ];
     return {
       netlist: netlistOf(setup, around, '.dc Vctl 0 5 0.1'),
@@ -36,9 +49,13 @@ export const switchBench: Bench = {
         const [off, on] = [at(x, out, 0), at(x, out, 5)];
         const [low, high] = [Math.min(Math.abs(off), Math.abs(on)), Math.max(Math.abs(off), Math.abs(on))];
         const threshold = x.find((_, i) => Math.abs(out[i]! - off) > Math.abs(on - off) / 2);
-        const ohms = high > 0 ? 1000 / high - 2000 : 0;
+        const ohms = high > 0 ? (volts * LOAD) / high - LOAD - before : 0;
         const measured = { onOhm: round(ohms), offV: round(low), ...(threshold === undefined ? {} : { thresholdV: round(threshold) }) };
         const curve = { curve: { x: { label: 'control, V', values: x }, y: [{ label: 'behind the switch, V', values: out }] } };
+        // Where the control's own voltage comes out, it comes out in proportion, or is more than stands before the switch.
+        const isControl = [0.5, 1.5, 2.5].every((v) => Math.abs(at(x, out, v) - (on * v) / 5) < 0.05 * Math.abs(on)) && high > 0.05;
+        if (isControl || ohms < -LOAD / 20)
+          return { verdict: 'fail', reason: 'The control itself comes out: it may be swapped with an end.', measured, ...curve };
         if (high > 0.05 && low < high / 20) {
           const kind = on > off ? 'closes' : 'opens';
           return {

@@ -115,6 +115,23 @@ describe('verdicts', () => {
     );
     expect(trials.map((t) => [t.name, t.verdict])).toEqual([['open loop', 'pass']]);
   });
+  const SHUT = '.subckt OS 1 2 3 4 5 6\nE1 5 0 1 2 1e5\nR6 6 0 1\n.ends\n';
+  const shut = (pins: string[]) => setup(SHUT, 'OS', [...pins, 'SHDN:input'], 'opamp');
+  const isOn = (netlist: string) => /^Ven0 p6 0 -5$/m.test(netlist);
+  it('of an amplifier that a shutdown without a bar lets on while low pass', async () => {
+    const trials = await runTrials(
+      shut(AMP),
+      answering((netlist) => (isOn(netlist) ? 1 : 0)),
+    );
+    expect(trials.map((t) => t.verdict)).toEqual(['pass', 'pass']);
+  });
+  it('tell no exchange where each level of the shutdown has one of its own', async () => {
+    const trials = await runTrials(
+      shut(AMP),
+      answering((netlist) => ((isOn(netlist) ? /^Vpos0 p4 /m : /^Vin p2 /m).test(netlist) ? 1 : 0)),
+    );
+    expect(trials.map((t) => [t.verdict, t.rejoin])).toEqual([['fail', undefined], ['fail', undefined]]); // prettier-ignore
+  });
   it('tell the exchange that passes where what is joined has no end', async () => {
     const asGiven = [/^Vin p2 /m, /^Vpos0 p3 /m, /^Vneg0 p4 /m, /^Rload p5 /m];
     const ended = { vectors: new Map<string, number[]>(), errors: ['aborted: it took over 12 s'] };
