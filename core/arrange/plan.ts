@@ -93,6 +93,17 @@ function planRest(pins: readonly Pin[], rules: HouseRules, several: boolean, str
   return [withRails(first), ...(rules.supplies === 'each' ? others.map(withRails) : others), ...idle];
 }
 
+/** One or two signals that the large groups have left over are no unit of their own: they stand in the smallest that has room. */
+function withFew(units: PlannedUnit[], rules: HouseRules): PlannedUnit[] {
+  const [few, others] = [units.filter(isFew), units.filter((u) => !isFew(u))];
+  const extra = few.flatMap((u) => u.groups);
+  const room = [...others].sort((a, b) => sizeOf(a.groups) - sizeOf(b.groups)).find((u) => fits([...u.groups, ...extra], rules));
+  if (!room || extra.length === 0) return units;
+  return others.map((u) => (u === room ? titled([...u.groups, ...extra]) : u));
+}
+
+const isFew = ({ groups }: PlannedUnit): boolean => sizeOf(groups) <= FEW_SIGNALS;
+
 /** The rows that a unit of these groups needs, in steps. */
 export function heightOf(groups: readonly PinGroup[], house: HouseRules): number {
   const rules = legible(house);
@@ -125,13 +136,8 @@ function pack(groups: PinGroup[], rules: HouseRules): PlannedUnit[] {
   const banks = pieces.filter((g) => kindOf(g) === 'bank' && g.pins.length >= 0.35 * rules.maxPinsPerUnit);
   const large = pieces.filter((g) => g.pins.length > rules.maxPinsPerUnit && !banks.includes(g));
   const alone = [...banks, ...large];
-  return [
-    ...alone.map((g) => titled([g])),
-    ...cutEvenly(
-      pieces.filter((g) => !alone.includes(g)),
-      rules,
-    ),
-  ];
+  const rest = pieces.filter((g) => !alone.includes(g));
+  return withFew([...alone.map((g) => titled([g])), ...cutEvenly(rest, rules)], rules);
 }
 
 const titled = (groups: PinGroup[]): PlannedUnit => ({ title: titleOf(groups), groups });

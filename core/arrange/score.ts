@@ -1,4 +1,4 @@
-import { groupBy, nameOnDrawing, type HouseRules, type Part } from '../part';
+import { carriesPower, groupBy, nameOnDrawing, type HouseRules, type Part } from '../part';
 import { groupPins } from './groups';
 
 /** How well a part's units read, with what is at fault by name. */
@@ -11,7 +11,7 @@ export interface PlanScore {
   rails: { rail: string; units: string[] }[];
   /** Units that are taller than the house rules allow, in steps. */
   tall: { unit: string; height: number }[];
-  /** Units of fewer than three pins beside larger ones; equal channels are none. */
+  /** Units of fewer than three pins beside larger ones; equal channels and supplies of their own are none. */
   lonely: { unit: string; pins: number }[];
 }
 
@@ -39,7 +39,9 @@ export function scorePlan(part: Part, rules: HouseRules): PlanScore {
     .filter((u) => u.height > rules.maxHeight);
   const uses = new Map<string, number>();
   for (const u of part.units) uses.set(u.drawing, (uses.get(u.drawing) ?? 0) + 1);
+  const power = part.pins.filter((p) => carriesPower(p.type)).map((p) => p.id);
   const lonely = part.units
+    .filter((u) => !power.every((id) => Object.values(u.binding).includes(id)) || Object.keys(u.binding).length > power.length)
     .map((u) => ({ unit: u.label, pins: Object.keys(u.binding).length, alone: uses.get(u.drawing) === 1 }))
     .filter((u) => u.alone && u.pins < 3 && part.units.length > 1)
     .map(({ unit, pins }) => ({ unit, pins }));

@@ -195,6 +195,15 @@ describe('the score of a plan', () => {
     expect(tall.map((t) => t.unit)).toEqual(['A', 'B']);
     expect(lonely).toEqual([{ unit: 'E', pins: 1 }]);
   });
+  it('takes no offence at two supplies in a unit of their own', () => {
+    const dual = drafted(pinsOf('OUT1:output', 'IN1-:input', 'IN1+:input', 'V-:supply-in', 'IN2+:input', 'IN2-:input', 'OUT2:output', 'V+:supply-in')); // prettier-ignore
+    expect([titles(dual), scorePlan(dual, DEFAULT_RULES).points]).toEqual([['A Channel 1 3', 'B Channel 2 3', 'C Supplies 2'], 100]);
+  });
+  it('gives a pin that the banks leave over to the smallest that has room', () => {
+    const bank = (n: number, count: number) => run(count, `IO${n}_`, 'bidirectional', `Bank ${n}`);
+    const pins = pinsOf(...bank(1, 48), ...bank(2, 40), ...bank(3, 24), 'DONE:output:Debug', ...run(12, 'GND', 'ground', 'Supplies'));
+    expect(titles(drafted(pins))).toEqual(['A Bank 1 48', 'B Bank 2 40', 'C Bank 3 25', 'D Supplies 12']);
+  });
 });
 
 describe('the board', () => {
