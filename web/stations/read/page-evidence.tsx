@@ -29,8 +29,10 @@ export function PageEvidence({
   const lit = new Set(selection);
   const last = part.pins.find((p) => p.id === selection.at(-1));
   const place = useMemo(() => last && placeOf(last, digest), [last, digest]);
-  // Until a pin is selected the table itself is in view; once none is any more, the page stays where it was.
-  const [before, setBefore] = useState<PagePlace | undefined>(() => part.pins.map((p) => placeOf(p, digest)).find((p) => p !== undefined));
+  // Until a pin is selected the table is in view, at the first cell that is asked about; once none is any more, the page stays where it was.
+  const [before, setBefore] = useState<PagePlace | undefined>(() =>
+    [...part.pins.filter((p) => p.doubts.length > 0), ...part.pins].map((p) => placeOf(p, digest)).find((p) => p !== undefined),
+  );
   const focus = place ?? before;
   if (place && place !== before) setBefore(place);
   const doubtful = last !== undefined && last.doubts.length > 0;
