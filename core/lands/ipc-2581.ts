@@ -1,5 +1,6 @@
 import { ok, problem, refuse, type Land, type Package, type Pad, type Problem, type Result } from '../part';
 import { xmlText } from '../formats';
+import { FARTHEST_MM, MOST_PADS } from './limits';
 import { roundMm } from './round-mm';
 import { childOf, childrenOf, descendantsOf, readXml, type Element } from './xml';
 
@@ -16,7 +17,6 @@ export interface ReadLands {
 
 /** Millimetres a unit (IPC-2581B, 4.1.1.7: units of CadHeader and of the dictionaries). */
 const UNITS: Record<string, number> = { MILLIMETER: 1, MICRON: 0.001, INCH: 25.4, MILS: 0.0254 };
-const MOST_PINS = 60_000;
 
 interface Reading {
   file: string | undefined;
@@ -65,14 +65,14 @@ function packageOf(element: Element, reading: Reading, wrong: Problem[]): ReadLa
   const pads = pattern ? childrenOf(pattern, 'Pad') : [];
   const pins = pads.length > 0 ? pads : childrenOf(element, 'Pin');
   const at = { file: reading.file, line: element.line };
-  if (pins.length > MOST_PINS) wrong.push(problem('table-large', { limit: MOST_PINS }, at));
+  if (pins.length > MOST_PADS) wrong.push(problem('table-large', { limit: MOST_PADS }, at));
   if (pins.length === 0) wrong.push(problem('ipc-pins', { name: element.attributes['name'] ?? '' }, at));
   const isMechanical = (pin: Element) => pin.attributes['electricalType'] === 'MECHANICAL';
   const mechanical = new Set(childrenOf(element, 'Pin').flatMap((pin) => (isMechanical(pin) ? numberOf(pin) : [])));
   const height = Number(element.attributes['height']) * reading.perUnit;
   const outline = boxOf(childOf(element, 'Outline'), reading.perUnit);
   const land: Land = {
-    pads: pins.slice(0, MOST_PINS).flatMap((pin) => padOf(pin, mechanical, reading, wrong) ?? []),
+    pads: pins.slice(0, MOST_PADS).flatMap((pin) => padOf(pin, mechanical, reading, wrong) ?? []),
     ...(height > 0 ? { heightMm: roundMm(height) } : {}),
     ...(outline && outline.w > 0 && outline.h > 0 ? { body: { w: roundMm(outline.w), h: roundMm(outline.h) } } : {}),
   };
@@ -88,7 +88,7 @@ function padOf(pin: Element, mechanical: ReadonlySet<string>, reading: Reading, 
   const location = childOf(pin, 'Location');
   const read = (name: string): number => {
     const value = Number(location?.attributes[name] ?? NaN) * reading.perUnit;
-    if (!Number.isFinite(value) || Math.abs(value) > 2000)
+    if (!Number.isFinite(value) || Math.abs(value) > FARTHEST_MM)
       wrong.push(problem('ipc-value', { what: name, pin: number, text: location?.attributes[name] ?? '' }, at));
     return roundMm(value);
   };

@@ -1,5 +1,6 @@
 import { ok, problem, refuse, type Pad, type Problem, type Result } from '../part';
 import type { ReadLands } from './ipc-2581';
+import { MOST_PADS } from './limits';
 import { roundMm } from './round-mm';
 
 /** Millimetres a count (IPC-D-356A, 4.5.1): tenths of a thousandth of an inch, or thousandths of a millimetre. */
@@ -56,6 +57,8 @@ export function readIpcD356(text: string, file?: string): Result<ReadLands> {
     });
   });
   if (wrong.length > 0) return refuse(...wrong.slice(0, 20));
+  const count = [...parts.values()].reduce((n, pads) => n + pads.length, 0);
+  if (count > MOST_PADS) return refuse(problem('table-large', { limit: MOST_PADS }, { file }));
   if (parts.size === 0) return refuse(problem('ipc-none', {}, { file }));
   return ok({ packages: [...parts].map(([name, pads]) => ({ name, land: { pads } })), problems: said });
 }

@@ -1,5 +1,6 @@
 import { cleanText } from '../../intake';
 import { ok, problem, refuse, type Pad, type Problem, type Result } from '../../part';
+import { MOST_PADS } from '../limits';
 import { cellIn, isRemark, padOf } from './pad';
 import { tableIn } from './table';
 
@@ -23,6 +24,7 @@ export function readPadLists(text: string, file?: string): Result<{ lists: PadLi
   const table = tableIn(clean.value.lines, problems, file);
   if (!table) return refuse(problem('input-empty', {}, { file }));
   if ('missing' in table) return refuse(problem('land-column', { what: table.missing }, { file, line: table.line }));
+  if (table.rows.length > MOST_PADS) return refuse(problem('table-large', { limit: MOST_PADS }, { file }));
   const wrong: Problem[] = [];
   const lists = new Map<string | undefined, Pad[]>();
   let name: string | undefined;

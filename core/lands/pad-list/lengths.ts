@@ -1,4 +1,5 @@
 import type { Pad } from '../../part';
+import { FARTHEST_MM } from '../limits';
 import { roundMm } from '../round-mm';
 
 const MM_PER_UNIT: Record<string, number> = {
@@ -52,7 +53,6 @@ export const unitAlone = (cell: string): string | undefined => {
   return mmPerUnit(word) === undefined ? undefined : word;
 };
 
-export const farthestMm = 2000;
 const LENGTH = /^([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d{1,2})?)\s*([a-zµμ]+|["″])?$/i;
 
 /**
@@ -64,7 +64,7 @@ export function lengthMm(given: string, perUnit: number, isDecimalComma: boolean
   const match = LENGTH.exec(text);
   const unit = match?.[2] === undefined ? perUnit : mmPerUnit(match[2]);
   const value = match && unit !== undefined ? Number(match[1]) * unit : NaN;
-  return Number.isFinite(value) && Math.abs(value) <= farthestMm ? roundMm(value) : undefined;
+  return Number.isFinite(value) && Math.abs(value) <= FARTHEST_MM ? roundMm(value) : undefined;
 }
 
 /** What stands where a pad has no hole. */

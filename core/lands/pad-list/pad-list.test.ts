@@ -99,6 +99,7 @@ describe('pads from CSV', () => {
   it.each<[string, string, RegExp]>([
     ['a height that is missing', 'pad,x,y,w,h\n1,0,0,1,2\n2,1,0,1,\n', /line 3: h "" is not/],
     ['thousands that could be decimals', 'pad,x,y,w,h\n1,"1,270",0,"1,600","1,500"\n', /x "1,270" is not/],
+    ['more pads than any land has', `pad,x,y,w\n${'1,0,0,1\n'.repeat(60_001)}`, /over 60000/],
     ['half a place', 'pad,position,w,h\n1,(0.5),1,2\n', /x "\(0.5\)" is not/],
     ['a chamfered pad', 'pad,x,y,w,h,shape\n1,0,0,1,2,chamfered rect\n', /shape is chamfered rect/],
     ['places without sizes', 'pad,x,y\n1,0,0\n', /no column for w/],
