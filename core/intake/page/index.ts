@@ -8,7 +8,7 @@ import { leftBehind } from './left-behind';
 import { textOf } from './lines';
 import { drawnTable, hasDrawing } from './drawing';
 import { besideMap, readMaps } from './maps';
-import type { DocumentPage } from './page';
+import { onPaper, type DocumentPage } from './page';
 import { prepare, worthReading, type Ready } from './ready';
 import { legendLines, legendTables, surroundings, titleOf } from './surroundings';
 
@@ -24,8 +24,9 @@ const MOST_DRAWINGS = 40;
  * Reads a pin table from a document's pages. Pages whose rules were not fetched give only text. Refused, each with its
  * own reason: no text at all, no pin table, no such page.
  */
-export function readPages(pages: readonly DocumentPage[], options: ReadOptions = {}): Result<Proposal> {
+export function readPages(given: readonly DocumentPage[], options: ReadOptions = {}): Result<Proposal> {
   const { file } = options;
+  const pages = given.map(onPaper);
   const letters = pages.reduce((n, p) => n + p.runs.reduce((m, r) => m + r.text.trim().length, 0), 0);
   if (letters < 8 * Math.min(pages.length, 4)) return refuse(problem('pdf-image', {}, { file }));
   const asked = options.region?.page ?? options.page;

@@ -407,13 +407,25 @@ describe('what cannot be read', () => {
     expect(refused(readPages([page([text(50, 50, 'Only some words stand on this page, and no table.')])]))[0]).toMatch(
       /No pin table was found on its 1 page/,
     ));
+  it('text of no size, or nowhere near the paper, is none of the table', () => {
+    const { runs } = table([['Pin', 'Name', 'Type'], ['1', 'VDD', 'P'], ['2', 'GND', 'G'], ['3', 'OUT', 'O']]); // prettier-ignore
+    const unseen = [
+      { ...text(100, 100, 'X'), size: 0 },
+      { ...text(1e9, 100, '4'), x: NaN },
+      text(1e9, 1e12, 'FAR'),
+      { ...text(60, 60, 'Y'), size: -4 },
+    ];
+    expect(list([page([...runs, ...unseen], [across(0, 1e12, 100)])])).toEqual(list([page(runs, [])]));
+  });
   it('property: any runs and rules are read or refused', () => {
+    // Mostly as on paper, and now and then anything a damaged file can say.
+    const number = (min: number, max: number) => fc.oneof({ weight: 12, arbitrary: fc.double({ min, max, noNaN: true }) }, { weight: 1, arbitrary: fc.oneof(fc.double(), fc.constant(0)) }); // prettier-ignore
     const run = fc.record({
       text: fc.constantFrom('Pin', 'Name', 'Type', '1', '2', 'A1', 'VDD', ' ', 'Description of it', '–'),
-      x: fc.double({ min: 0, max: 600, noNaN: true }),
-      y: fc.double({ min: 0, max: 800, noNaN: true }),
-      width: fc.double({ min: 0, max: 200, noNaN: true }),
-      size: fc.double({ min: 1, max: 30, noNaN: true }),
+      x: number(0, 600),
+      y: number(0, 800),
+      width: number(0, 200),
+      size: number(1, 30),
       turns: fc.constantFrom(0 as const, 1 as const, 2 as const, 3 as const),
     });
     const rule = fc

@@ -31,3 +31,14 @@ export interface Rule {
   x2: number;
   y2: number;
 }
+
+/** Farther from a page's corner, or larger, than any paper is, in points: the largest that a page can be is 14,400. */
+const FARTHEST = 100_000;
+const isPlace = (...of: readonly number[]): boolean => of.every((v) => Math.abs(v) < FARTHEST);
+
+/** A page without what cannot be seen on it: text without a size, and whatever lies nowhere near the paper or is no number. */
+export function onPaper(page: DocumentPage): DocumentPage {
+  const isSeen = (r: Run) => r.size > 0 && isPlace(r.x, r.y, r.width, r.size);
+  const runs = page.runs.every(isSeen) ? page.runs : page.runs.filter(isSeen);
+  return { ...page, runs, ...(page.rules ? { rules: page.rules.filter((r) => isPlace(r.x1, r.y1, r.x2, r.y2)) } : {}) };
+}

@@ -163,7 +163,7 @@ function joinPieces(pieces: Word[]): Word[] {
   const words: Word[] = [];
   for (let i = 0; i < sorted.length;) {
     const base = sorted[i]!.base;
-    let k = i;
+    let k = i + 1;
     while (k < sorted.length && sorted[k]!.base - base < 0.12 * sorted[i]!.size) k++;
     const line = sorted.slice(i, k).sort((a, b) => a.x0 - b.x0);
     for (const piece of line) {

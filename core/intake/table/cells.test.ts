@@ -1,5 +1,5 @@
 import { readActiveLow } from './active-low';
-import { headingWorth, packageIn, roleOfHeading } from './headings';
+import { headingWorth, packageIn, packageOfHeading, roleOfHeading } from './headings';
 import { alternatesIn, cleanName, expandNames, findVectors, listAlternates } from './names';
 import { brokenName, roomForNames } from './broken-names';
 import { isTypePhrase, typeInOneLine } from '../understand/type-codes';
@@ -257,4 +257,9 @@ describe('headings', () => {
     expect(packageIn(text)?.name).toBe(name);
     expect(packageIn(text)?.count).toBe(count);
   });
+  it.each([
+    ['VQFN-\n24', 'VQFN-24'],
+    ['TSSOP\n20', 'TSSOP 20'],
+    ['Pin no.\nBGA-64', 'BGA-64'],
+  ])('the package that the broken heading %j names', (heading, name) => expect(packageOfHeading(heading)).toBe(name));
 });

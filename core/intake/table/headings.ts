@@ -52,7 +52,9 @@ export const isOfPackage = (heading: string): boolean =>
   (packageIn(heading) !== undefined && heading.length < 24) || countedIn(heading) !== undefined;
 
 /** The package that a heading over numbers names; empty where it names none. */
-export function packageOfHeading(heading: string): string {
+export function packageOfHeading(given: string): string {
+  // A name that a narrow column breaks goes on where it was broken.
+  const heading = given.replace(/-\s*\n\s*/g, '-').replace(/\s*\n\s*/g, ' ');
   const known = packageIn(heading)?.name;
   if (known !== undefined) return known;
   if (countedIn(heading) !== undefined) return heading.trim();
