@@ -53,6 +53,7 @@ const MESSAGES = {
   'ibis-none': 'No [Component] with a [Pin] list was found in it.',
   'ibis-model': 'Model "{model}" of pin {pin} is not in the file.',
   'second-only': 'Only {source} has terminal {number}, {name}.',
+  'html-many': 'It holds {tables} tables, too many for one page. Save or copy the part with the pin table.',
   'html-none': 'The page holds no pin table. Copy the table itself, or save it as CSV.',
   'sheet-none': 'There is no sheet "{name}"; it has {known}.',
   'sheet-large': 'Sheet "{name}" has over {limit} filled cells. Cut it down to the pin table.',

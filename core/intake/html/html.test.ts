@@ -109,3 +109,17 @@ it('property: any markup is read or refused', () => {
     }),
   );
 });
+
+describe('a page of many tables', () => {
+  const one = (from: number) =>
+    table(HEAD + row(String(from), `P${from}`, 'I', 'Port') + row(String(from + 1), `P${from + 1}`, 'I', 'Port'));
+  it('has the same table again only once', () => {
+    const list = read(one(1).repeat(3000));
+    expect(list.map((t) => t.name)).toEqual(['P1', 'P2']);
+    expect(sheetsOfHtml(one(1).repeat(5))).toHaveLength(1);
+  });
+  it('is refused where they are a site’s', () => {
+    const html = Array.from({ length: 1001 }, (_, i) => one(2 * i + 1)).join('');
+    expect(refused(readHtml(html, { file: 'a.htm' }))[0]).toMatch(/^a\.htm: It holds 1001 tables, too many for one page/);
+  });
+});

@@ -26,6 +26,8 @@ interface Page {
 
 /** More than this many columns or rows are not spanned by one cell of a pin table. */
 const MOST_SPAN = 1000;
+/** More tables than this are a site's, not a page's. */
+const MOST_TABLES = 1000;
 /** Elements that are never closed, and elements whose text is never shown. */
 const VOID = new Set(['br', 'img', 'input', 'meta', 'link', 'hr', 'col']);
 const UNSHOWN = new Set(['script', 'style', 'noscript', 'template', 'title']);
@@ -37,6 +39,7 @@ export const isHtmlTable = (text: string): boolean => /<table[\s>]/i.test(text) 
 export function readHtml(html: string, options: ReadOptions = {}): Result<Proposal> {
   const { file } = options;
   const page = tablesOf(html);
+  if (page.tables.length > MOST_TABLES) return refuse(problem('html-many', { tables: page.tables.length }, { file }));
   const grids = page.tables.map((rows, i) => gridOf(rows, i));
   const found = grids.flatMap((grid) => findLists(grid));
   if (found.length === 0) {
@@ -69,6 +72,7 @@ export const sheetsOfHtml = (html: string): Sheet[] =>
 
 function tablesOf(html: string): Page {
   const page: Page = { tables: [], around: [] };
+  const known = new Set<string>();
   let depth = 0;
   let rows: Cell[][] = [];
   let cell: Cell | undefined;
@@ -102,8 +106,12 @@ function tablesOf(html: string): Page {
       onclosetag(name) {
         if (!VOID.has(name) && overlines.pop()) barred--;
         if (UNSHOWN.has(name)) skipped--;
-        else if (name === 'table' && depth > 0 && --depth === 0) page.tables.push(rows);
-        else if (depth === 1 && (name === 'td' || name === 'th')) cell = undefined;
+        else if (name === 'table' && depth > 0 && --depth === 0) {
+          // The same table again, as pages for print have it, says nothing more.
+          const text = JSON.stringify(rows);
+          if (!known.has(text)) page.tables.push(rows);
+          known.add(text);
+        } else if (depth === 1 && (name === 'td' || name === 'th')) cell = undefined;
         else if (name === 'sup') raised = Math.max(0, raised - 1);
       },
     },

@@ -8,7 +8,7 @@ export function readLegend(lines: readonly string[]): Map<string, string> {
     // An arrow shows a way only to one who knows which end is the part.
     for (const [, arrow = '', words = ''] of line.matchAll(/([←→])\s*[=:–]?\s*([A-Za-z][A-Za-z /-]{2,40})/g))
       legend.set(arrow, words.trim());
-    const entries = [...line.matchAll(/(?:^|[\s,;:(])([A-Z][A-Z0-9/]{0,5})\s*[=:–]\s*([A-Za-z][A-Za-z /-]*(?:\([^)]*\))?)/g)];
+    const entries = [...line.matchAll(/(?:^|[\s,;:(])([A-Z][A-Z0-9/]{0,5})\s*[=:–]\s*([A-Za-z][A-Za-z /-]*(?:\([^)]{0,80}\))?)/g)];
     const equals = [...line.matchAll(/=/g)].length;
     // One lone `X: word` is a remark; two and more, or an equals sign, are a legend.
     if (entries.length < 2 && equals === 0) continue;

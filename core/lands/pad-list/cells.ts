@@ -27,9 +27,8 @@ export function* waysOfCells(given: readonly string[], problems: Problem[], file
   const lines = given.map((l) => withoutRemark(l).replace(MINUS, '-'));
   const grid = toGrid(lines, problems, file);
   if (grid.layout !== 'aligned') yield filled(grid.rows, grid.layout === 'comma');
-  const { rows } = alignedGrid(lines);
-  const most = Math.max(...rows.map((r) => r.cells.length));
-  const widest = rows.find((r) => r.cells.length === most)!;
+  const { rows } = grid.layout === 'aligned' ? grid : alignedGrid(lines);
+  const widest = rows.reduce((most, r) => (r.cells.length > most.cells.length ? r : most));
   yield filled(rows.map((r) => ({ line: r.line, cells: r.line < widest.line ? r.cells : fitToColumns(r, widest.starts!) })));
   yield filled(lines.map((text, i) => ({ line: i + 1, cells: text.trim().split(/\s+/) })));
 }

@@ -1,4 +1,4 @@
-import { mmPerUnit, shapeIn, withoutUnit } from './lengths';
+import { LONGEST_CELL, mmPerUnit, shapeIn, withoutUnit } from './lengths';
 
 /** What a column of a pad list says. `place` and `size` hold both lengths in one cell; `x1` to `y2` are a pad's edges. */
 export type Column =
@@ -108,13 +108,18 @@ const rankOfNumber = (words: readonly string[]): number =>
   (words.includes('pad') ? 1 : 0) -
   (words.some((w) => NAME.includes(w)) ? 1 : 0);
 
+/** A row of more cells than this is no heading. */
+const MOST_COLUMNS = 100;
+
 /**
  * The columns of a heading; undefined for what says nothing of pads. Of several that could hold the pads' numbers the
  * surest is taken, of any others the first. `PadX` beside `LocationX` is a width and alone a place; a diameter alone is a
  * width that serves as the height too. `cells` of a column tell whether a type, or a heading of no known word, is the shape.
  */
 export function columnsOf(heads: readonly string[], cellsOf: (column: number) => readonly string[]): (Heading | undefined)[] {
-  const read = heads.map((head) => {
+  if (heads.length > MOST_COLUMNS) return [];
+  const read = heads.map((given) => {
+    const head = given.length > LONGEST_CELL ? '' : given;
     const { name, unit } = withoutUnit(head);
     const words = wordsOf(name);
     return {

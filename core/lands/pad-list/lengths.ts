@@ -38,8 +38,13 @@ const ENDS_WITH_UNIT = new RegExp(`[,([:;-]\\s*(${UNITS}|in)\\s*[)\\]]?\\s*$`, '
 /** `Width (mm)`, `x_mil` */
 const HEADING_UNIT = new RegExp(`(?:[\\s_([/,]+)(${UNITS}|in)[\\])]?$`, 'i');
 
+/** Longer texts than these are no heading, no cell with a length and no line that says a unit. */
+export const LONGEST_CELL = 80;
+const LONGEST_LINE = 400;
+
 /** The unit that a line above the heading says for all that follows, as it is written there. */
-export const unitSaid = (line: string): string | undefined => (SAYS_UNIT.exec(line) ?? ENDS_WITH_UNIT.exec(line))?.[1];
+export const unitSaid = (line: string): string | undefined =>
+  line.length > LONGEST_LINE ? undefined : (SAYS_UNIT.exec(line) ?? ENDS_WITH_UNIT.exec(line))?.[1];
 
 /** A heading without the unit at its end, and that unit. */
 export function withoutUnit(heading: string): { name: string; unit: string | undefined } {
@@ -60,6 +65,7 @@ const LENGTH = /^([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d{1,2})?)\s*([a-zµμ]+|["�
  * what is no length, or is over two metres.
  */
 export function lengthMm(given: string, perUnit: number, isDecimalComma: boolean): number | undefined {
+  if (given.length > LONGEST_CELL) return undefined;
   const text = isDecimalComma ? given.replace(/^([+-]?\d*),(\d)/, '$1.$2') : given;
   const match = LENGTH.exec(text);
   const unit = match?.[2] === undefined ? perUnit : mmPerUnit(match[2]);
@@ -67,11 +73,15 @@ export function lengthMm(given: string, perUnit: number, isDecimalComma: boolean
   return Number.isFinite(value) && Math.abs(value) <= FARTHEST_MM ? roundMm(value) : undefined;
 }
 
+/** True for a length with its unit. */
+export const hasUnit = (cell: string): boolean => cell.length <= LONGEST_CELL && mmPerUnit(LENGTH.exec(cell)?.[2] ?? '') !== undefined;
+
 /** What stands where a pad has no hole. */
 export const isNone = (text: string): boolean => /^(?:[-–—]*|0+(?:[.,]0+)?\s*[a-z"]{0,5}|n\/?a|none|no|nil)$/i.test(text);
 
 /** `(-2.5, 1.27)`, `-2.5 / 1.27`: the two lengths of a place. */
 export function placeIn(text: string, isDecimalComma: boolean): string[] {
+  if (text.length > LONGEST_CELL) return [text];
   const inner = text.replace(/^[([]\s*|\s*[)\]]$/g, '');
   const sign = [/[;/|]/, isDecimalComma ? /,\s/ : /,/, /\s(?=[-+.\d])/].find((s) => s.test(inner));
   return sign ? inner.split(sign).map((t) => t.trim()) : [inner];
@@ -79,6 +89,7 @@ export function placeIn(text: string, isDecimalComma: boolean): string[] {
 
 /** `0.6 x 1.5 mm`: width and height, each with its unit; one length where a pad is as wide as high. */
 export function sizeIn(text: string): string[] {
+  if (text.length > LONGEST_CELL) return [text];
   const both = text.split(/\s*(?:[x×*/]|\bby\b)\s*/i);
   const unit = /[a-zµμ"″]+$/i.exec(both.at(-1)!)?.[0] ?? '';
   return both.map((t) => (/\d$/.test(t) ? t + unit : t));
@@ -86,6 +97,7 @@ export function sizeIn(text: string): string[] {
 
 /** The shape that a word or two name, in the form it is usual to write it; undefined where it is none that a pad has here. */
 export function shapeIn(text: string): Pad['shape'] | undefined {
+  if (text.length > LONGEST_CELL) return undefined;
   const words = text.toLowerCase().replace(/[^a-z]+/g, ' ').trim(); // prettier-ignore
   if (/chamf|oct|hex|poly|custom|free|special/.test(words)) return undefined;
   if (/^r(?:ound(?:ed)?)?[ ]?(?:rect|sq)|(?:rect|square).*round|^rounded$/.test(words)) return 'roundrect';

@@ -62,6 +62,16 @@ describe('pads from CSV', () => {
   });
   it('refuses a pad that is turned otherwise', () =>
     expect(refused(readPadsCsv('n,number,x,y,w,rotation\n,1,0,0,1,45\n'))[0]).toMatch(/rotation is 45/));
+  it.each([
+    ['blanks', ' '.repeat(200_000)],
+    ['rules', '_'.repeat(200_000)],
+    ['digits', '1'.repeat(200_000)],
+    ['commas', ','.repeat(200_000)],
+    ['units', 'mm '.repeat(60_000)],
+  ])('is done with endless %s at once', (_what, text) => {
+    expect(readPadsCsv(`# all in ${text}\npad,x,y,w,place ${text}x\n1,${text}x,0,1,${text}\n`).ok).toBe(false);
+    expect(readPadsCsv(`pad;place;size\n1;${text};${text}z\n`).ok).toBe(false);
+  });
   it('property: never throws', () => fc.assert(fc.property(fc.string(), (text) => void readPadsCsv(text))));
 
   const square = { number: '1', x: -1.27, y: 2.54, w: 0.6, h: 1.5, shape: 'rect' };
@@ -100,7 +110,7 @@ describe('pads from CSV', () => {
     ['a height that is missing', 'pad,x,y,w,h\n1,0,0,1,2\n2,1,0,1,\n', /line 3: h "" is not/],
     ['thousands that could be decimals', 'pad,x,y,w,h\n1,"1,270",0,"1,600","1,500"\n', /x "1,270" is not/],
     ['more pads than any land has', `pad,x,y,w\n${'1,0,0,1\n'.repeat(60_001)}`, /over 60000/],
-    ['half a place', 'pad,position,w,h\n1,(0.5),1,2\n', /x "\(0.5\)" is not/],
+    ['half a place', 'pad,position,w,h\n1,(0.5),1,2\n', /^p.csv, line 2: place "\(0.5\)" is not a length[^]{0,40}$/],
     ['a chamfered pad', 'pad,x,y,w,h,shape\n1,0,0,1,2,chamfered rect\n', /shape is chamfered rect/],
     ['places without sizes', 'pad,x,y\n1,0,0\n', /no column for w/],
   ])('refuses %s', (_what, text, says) => expect(refused(readPadsCsv(text, 'p.csv')).join(' ')).toMatch(says));
@@ -108,6 +118,8 @@ describe('pads from CSV', () => {
     const { packages, problems } = good(readPads('pad,x,y,w\n1,0,0,1\nTotal: 1 pads\n', 'list', 'p.csv'));
     expect([packages[0]!.land.pads.length, problems.map(sayProblem)]).toEqual([1, ['p.csv, line 3: Row "Total: 1 pads" was left out: it has no place.']]); // prettier-ignore
   });
+  it('passes over a heading that is repeated', () =>
+    expect(good(readPadsCsv('pad,x,y,w\n1,0,0,1\npad,x,y,w\n2,1,0,1\n')).map((p) => p.number)).toEqual(['1', '2']));
   it('goes on with the package of the row above', () =>
     expect(good(readPads('Footprint,pad,x,y,w\nSO-2,1,0,0,1\n,2,1,0,1\n', 'list')).packages.map((p) => [p.name, p.land.pads.length])).toEqual([['SO-2', 2]])); // prettier-ignore
   it('property: what is written in any way is read alike', () => {

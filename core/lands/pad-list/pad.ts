@@ -25,57 +25,108 @@ export const LENGTHS: Column[] = ['x', 'y', 'w', 'h', 'place', 'size', 'x1', 'x2
 export const isRemark = (cell: Cell): boolean =>
   LENGTHS.every((c) => !/\d/.test(cell(c))) && (cell('number') === '' || /[\s:]/.test(cell('number')));
 
+/** A row with what reads its cells; what they hold that cannot be is added to the list's faults. */
+interface Row {
+  cell: Cell;
+  has: (column: Column) => boolean;
+  isDecimalComma: boolean;
+  /** A length in mm, of a cell or a piece of one. */
+  mm: (column: Column, text?: string) => number;
+  /** A length in mm that is over 0. */
+  size: (column: Column, text?: string) => number;
+  refuse: (what: string, value: string, need: string) => void;
+}
+
 /** The pad of a row, in mm; what is no length, shape or quarter turn is added to `wrong`. */
 export function padOf(cell: Cell, reading: Reading, at: { file: string | undefined; line: number }, wrong: Problem[]): Pad {
-  const { columns, isDecimalComma } = reading;
-  const unit = cell('unit');
-  const ofRow = unit === '' ? undefined : mmPerUnit(unit);
-  const refused = (what: string, value: string, need: string) => void wrong.push(problem('land-value', { what, value, need }, at));
-  if (unit !== '' && ofRow === undefined) refused('The unit', unit, 'mm, mil, inch and um are known');
-  const perUnitOf = (column: Column) => columns.find((c) => c?.column === column)?.perUnit ?? ofRow ?? reading.perUnit;
-  const read = (what: Column, text: string, isSize: boolean, column = what): number => {
-    const mm = lengthMm(text, perUnitOf(column), isDecimalComma);
-    if (mm !== undefined && !(isSize && mm <= 0)) return mm;
-    wrong.push(problem('land-number', { what, text }, at));
-    return 1;
-  };
-  const size = (what: Column) => read(what, cell(what), true);
-  const has = (column: Column) => columns.some((c) => c?.column === column);
-  const place = placeIn(cell('place'), isDecimalComma);
-  const sizes = sizeIn(cell('size'));
-  const axis = (a: 'x' | 'y', low: Column, high: Column): [middle: number, extent: number | undefined] => {
-    if (has(a)) return [read(a, cell(a), false), undefined];
-    if (has('place')) return [read(a, place.length === 2 ? place[a === 'x' ? 0 : 1]! : cell('place'), false, 'place'), undefined];
-    const edges = [read(low, cell(low), false), read(high, cell(high), false)];
-    return [roundMm((edges[0]! + edges[1]!) / 2), roundMm(Math.abs(edges[1]! - edges[0]!))];
-  };
-  const [x, between] = axis('x', 'x1', 'x2');
-  const [y, high] = axis('y', 'y1', 'y2');
-  const ofSize = (i: number) => read('size', sizes.length <= 2 ? sizes[Math.min(i, sizes.length - 1)]! : cell('size'), true);
-  const isRound = !has('w') && !has('size') && between === undefined;
-  const shapeText = cell('shape');
-  const shape = shapeText === '' ? (isRound ? 'circle' : 'rect') : shapeIn(shapeText);
-  if (!shape) refused('The shape', shapeText.toLowerCase(), 'rect, roundrect, oval and circle are known');
-  const width = has('w') ? size('w') : has('size') ? ofSize(0) : (between ?? size('diameter'));
-  // Only a circle may leave its height out where the others have one.
-  const hasHeight = cell('h') !== '' || (has('h') && shape !== 'circle');
-  const height = hasHeight ? size('h') : has('size') && !has('w') ? ofSize(1) : (high ?? width);
-  const turn = Number(cell('turn').replace(/[°\s]|deg(rees)?/gi, '') || 0);
-  if (turn % 90 !== 0 && shape !== 'circle') refused('The rotation', cell('turn'), '0, 90, 180 and 270 are known');
-  // Edges are those of the pad as it lies.
-  const isTurned = Math.abs(turn % 180) === 90 && between === undefined;
-  const [w, h] = isTurned ? [height, width] : [width, height];
+  const row = rowOf(cell, reading, at, wrong);
+  const { x, y, edges } = placeOf(row);
+  const shape = shapeOf(row, edges !== undefined);
+  const { w, h } = sizeOf(row, edges, shape);
   return {
     number: cell('number'),
     x,
     y,
-    w,
-    h,
-    shape: shape ?? 'rect',
-    ...holeOf((column) => (isNone(cell(column)) ? undefined : size(column))),
+    // Edges are those of the pad as it lies.
+    ...(isTurned(row, shape) && !edges ? { w: h, h: w } : { w, h }),
+    shape,
+    ...holeOf((column) => (isNone(cell(column)) ? undefined : row.size(column))),
     // What carries no copper carries no signal.
     ...(/^(no|n|false|0|npth|non[- ]plated)$/i.test(cell('plated')) ? { mechanical: true as const } : {}),
   };
+}
+
+function rowOf(
+  cell: Cell,
+  { columns, perUnit, isDecimalComma }: Reading,
+  at: { file: string | undefined; line: number },
+  wrong: Problem[],
+): Row {
+  // prettier-ignore
+  const refuse = (what: string, value: string, need: string) => void wrong.push(problem('land-value', { what, value, need }, at));
+  const unit = cell('unit');
+  const ofRow = unit === '' ? undefined : mmPerUnit(unit);
+  if (unit !== '' && ofRow === undefined) refuse('The unit', unit, 'mm, mil, inch and um are known');
+  const read = (column: Column, text: string, least: number): number => {
+    const own = columns.find((c) => c?.column === column)?.perUnit;
+    const mm = lengthMm(text, own ?? ofRow ?? perUnit, isDecimalComma);
+    if (mm !== undefined && mm > least) return mm;
+    wrong.push(problem('land-number', { what: column, text }, at));
+    return 1;
+  };
+  return {
+    cell,
+    has: (column) => columns.some((c) => c?.column === column),
+    isDecimalComma,
+    mm: (column, text = cell(column)) => read(column, text, -Infinity),
+    size: (column, text = cell(column)) => read(column, text, 0),
+    refuse,
+  };
+}
+
+/** A pad's centre; where its edges are given, its extent too. */
+function placeOf({ cell, has, mm, isDecimalComma }: Row): { x: number; y: number; edges?: { w: number; h: number } } {
+  if (has('x')) return { x: mm('x'), y: mm('y') };
+  if (has('place')) {
+    const [x, y, ...more] = placeIn(cell('place'), isDecimalComma);
+    if (y === undefined || more.length > 0) return { x: mm('place'), y: 0 };
+    return { x: mm('place', x), y: mm('place', y) };
+  }
+  const [x1, x2, y1, y2] = [mm('x1'), mm('x2'), mm('y1'), mm('y2')];
+  const edges = { w: roundMm(Math.abs(x2 - x1)), h: roundMm(Math.abs(y2 - y1)) };
+  return { x: roundMm((x1 + x2) / 2), y: roundMm((y1 + y2) / 2), edges };
+}
+
+function shapeOf({ cell, has, refuse }: Row, hasEdges: boolean): Pad['shape'] {
+  const text = cell('shape');
+  // A diameter alone is a circle's.
+  if (text === '') return has('w') || has('size') || hasEdges ? 'rect' : 'circle';
+  const shape = shapeIn(text);
+  if (!shape) refuse('The shape', text.toLowerCase(), 'rect, roundrect, oval and circle are known');
+  return shape ?? 'rect';
+}
+
+function sizeOf({ cell, has, size }: Row, edges: { w: number; h: number } | undefined, shape: Pad['shape']): { w: number; h: number } {
+  if (has('w')) {
+    const w = size('w');
+    // Only a circle may leave its height out where the others have one.
+    return { w, h: cell('h') !== '' || (has('h') && shape !== 'circle') ? size('h') : w };
+  }
+  if (has('size')) {
+    const [w, h, ...more] = sizeIn(cell('size'));
+    const given = size('size', more.length === 0 ? w : undefined);
+    return { w: given, h: h === undefined || more.length > 0 ? given : size('size', h) };
+  }
+  if (edges) return edges;
+  const across = size('diameter');
+  return { w: across, h: across };
+}
+
+/** Whether a quarter turn exchanges width and height; a circle may be turned by anything. */
+function isTurned({ cell, refuse }: Row, shape: Pad['shape']): boolean {
+  const turn = Number(cell('turn').replace(/[°\s]|deg(rees)?/gi, '') || 0);
+  if (turn % 90 !== 0 && shape !== 'circle') refuse('The rotation', cell('turn'), '0, 90, 180 and 270 are known');
+  return Math.abs(turn % 180) === 90;
 }
 
 /** A hole in mm; one that is longer one way is a slot. */

@@ -1,7 +1,7 @@
 import type { Problem } from '../../part';
 import { waysOfCells, type Cells, type Line } from './cells';
 import { columnsOf, missingColumn, type Column, type Heading } from './columns';
-import { mmPerUnit, unitAlone, unitSaid } from './lengths';
+import { hasUnit, mmPerUnit, unitAlone, unitSaid } from './lengths';
 import { cellIn, LENGTHS, type Reading } from './pad';
 
 /** A heading stands within so many rows; a title and a line of units may stand over it. */
@@ -27,7 +27,8 @@ export function tableIn(
   if (!head) return undefined;
   if (missing) return { missing, line: head.line };
   const units = unitsRow(all[at + 1]);
-  const rows = all.slice(at + (units ? 2 : 1));
+  // A heading can be repeated for each package.
+  const rows = all.slice(at + (units ? 2 : 1)).filter((r) => r.cells.join('\t') !== head.cells.join('\t'));
   const columns = columnsAt(all, at).map((c, i) => c && { ...c, perUnit: c.perUnit ?? mmPerUnit(units?.[i] ?? '') });
   const said = lines.slice(0, head.line - 1).map(unitSaid).find((u) => u !== undefined); // prettier-ignore
   return {
@@ -38,11 +39,9 @@ export function tableIn(
     isUnitNamed:
       said !== undefined ||
       columns.some((c) => c?.perUnit !== undefined || c?.column === 'unit') ||
-      rows.some((r) => r.cells.some((c) => UNIT_IN_CELL.test(c))),
+      rows.some((r) => r.cells.some(hasUnit)),
   };
 }
-
-const UNIT_IN_CELL = /^[+-]?[\d.,]+\s*(?:mm|mils?|thou|in|inch|um|µm|["″])$/i;
 
 /** Cells with the row of their heading, and what it lacks: that of the first row that has all, or else of the first with any. */
 function headed({ rows: all, isCommas }: Cells) {
