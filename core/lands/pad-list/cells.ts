@@ -1,6 +1,6 @@
 import { alignedGrid, fitToColumns, toGrid } from '../../intake';
 import type { Problem } from '../../part';
-import { columnsOf, missingColumn } from './columns';
+import { columnsOf, missingColumn, MOST_COLUMNS } from './columns';
 
 /** A line of a pad list as cells; `line` counts from 1. */
 export interface Line {
@@ -29,7 +29,8 @@ export function* waysOfCells(given: readonly string[], problems: Problem[], file
   if (grid.layout !== 'aligned') yield filled(grid.rows, grid.layout === 'comma');
   const { rows } = grid.layout === 'aligned' ? grid : alignedGrid(lines);
   const widest = rows.reduce((most, r) => (r.cells.length > most.cells.length ? r : most));
-  yield filled(rows.map((r) => ({ line: r.line, cells: r.line < widest.line ? r.cells : fitToColumns(r, widest.starts!) })));
+  if (widest.cells.length <= MOST_COLUMNS)
+    yield filled(rows.map((r) => ({ line: r.line, cells: r.line < widest.line ? r.cells : fitToColumns(r, widest.starts!) })));
   yield filled(lines.map((text, i) => ({ line: i + 1, cells: text.trim().split(/\s+/) })));
 }
 

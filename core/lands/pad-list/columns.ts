@@ -109,7 +109,7 @@ const rankOfNumber = (words: readonly string[]): number =>
   (words.some((w) => NAME.includes(w)) ? 1 : 0);
 
 /** A row of more cells than this is no heading. */
-const MOST_COLUMNS = 100;
+export const MOST_COLUMNS = 100;
 
 /**
  * The columns of a heading; undefined for what says nothing of pads. Of several that could hold the pads' numbers the

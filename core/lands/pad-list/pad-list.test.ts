@@ -68,6 +68,7 @@ describe('pads from CSV', () => {
     ['digits', '1'.repeat(200_000)],
     ['commas', ','.repeat(200_000)],
     ['units', 'mm '.repeat(60_000)],
+    ['headings', 'X\tY\tW\t# '.repeat(20_000)],
   ])('is done with endless %s at once', (_what, text) => {
     expect(readPadsCsv(`# all in ${text}\npad,x,y,w,place ${text}x\n1,${text}x,0,1,${text}\n`).ok).toBe(false);
     expect(readPadsCsv(`pad;place;size\n1;${text};${text}z\n`).ok).toBe(false);
