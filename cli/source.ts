@@ -26,6 +26,8 @@ export async function readSource(path: string, options: ReadOptions): Promise<Re
 
 const libraries: Libraries = {
   async pdf() {
+    // A damaged file can make it reject what it promised only to itself, which would end the program; what was asked of it is answered.
+    process.on('unhandledRejection', () => {});
     // The library looks for drawing classes that only rendering needs, and says so on standard output where there are none.
     for (const name of ['DOMMatrix', 'ImageData', 'Path2D']) (globalThis as Record<string, unknown>)[name] ??= class {};
     const { log, warn } = console;
