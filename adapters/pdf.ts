@@ -37,7 +37,7 @@ export async function openPdf(library: PdfLibrary, bytes: Uint8Array, data: PdfD
   }
 }
 
-/** The text of one page. A page that cannot be read gives none; the core then says that it holds no text. */
+/** The text of one page; one that is damaged has none, and says so. */
 export async function pageText(document: PDFDocumentProxy, number: number): Promise<DocumentPage> {
   try {
     const page = await document.getPage(number);
@@ -46,7 +46,7 @@ export async function pageText(document: PDFDocumentProxy, number: number): Prom
     const runs = items.flatMap((item) => ('str' in item && item.str !== '' ? [runOf(item, transform as Matrix)] : []));
     return { number, width, height, runs };
   } catch {
-    return { number, width: 612, height: 792, runs: [] };
+    return { number, width: 612, height: 792, runs: [], isDamaged: true };
   }
 }
 

@@ -59,6 +59,7 @@ const MESSAGES = {
   'sheet-large': 'Sheet "{name}" has over {limit} filled cells. Cut it down to the pin table.',
   'sheet-broken': 'It is damaged or no workbook. Save it again as .xlsx.',
   'sheet-encrypted': 'It is locked with a password. Save an unlocked copy and read that.',
+  'page-damaged': 'Page {page} is damaged: nothing on it could be read. Download the document again.',
   'page-none': 'There is no page {page}; it has {pages}.',
   'edif-syntax': 'Expected {expected}. The file is damaged or no EDIF 2 0 0.',
   'edif-none': 'No schematic view with a symbol was found in it.',

@@ -22,11 +22,18 @@ const MOST_DRAWINGS = 40;
 
 /**
  * Reads a pin table from a document's pages. Pages whose rules were not fetched give only text. Refused, each with its
- * own reason: no text at all, no pin table, no such page.
+ * own reason: no text at all, no pin table, no such page; a page that is damaged is said whatever the others give.
  */
 export function readPages(given: readonly DocumentPage[], options: ReadOptions = {}): Result<Proposal> {
+  const damaged = given.filter((p) => p.isDamaged).map((p) => problem('page-damaged', { page: p.number }, { file: options.file }));
+  if (damaged.length > 0 && damaged.length === given.length) return refuse(problem('pdf-broken', {}, { file: options.file }));
+  const read = readWhole(given.map(onPaper), options);
+  if (damaged.length === 0) return read;
+  return read.ok ? ok({ ...read.value, problems: [...damaged, ...read.value.problems] }) : refuse(...read.problems, ...damaged);
+}
+
+function readWhole(pages: readonly DocumentPage[], options: ReadOptions): Result<Proposal> {
   const { file } = options;
-  const pages = given.map(onPaper);
   const letters = pages.reduce((n, p) => n + p.runs.reduce((m, r) => m + r.text.trim().length, 0), 0);
   if (letters < 8 * Math.min(pages.length, 4)) return refuse(problem('pdf-image', {}, { file }));
   const asked = options.region?.page ?? options.page;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { sayProblem } from '../../part';
-import { refused } from '../../test/samples';
+import { good, refused } from '../../test/samples';
 import { pagesWorthRuling, readPages, terminalsIn, type ReadOptions } from '..';
 import type { Run } from './page';
 import { across, down, list, page, read, table, text } from './page.samples';
@@ -416,6 +416,16 @@ describe('what cannot be read', () => {
       { ...text(60, 60, 'Y'), size: -4 },
     ];
     expect(list([page([...runs, ...unseen], [across(0, 1e12, 100)])])).toEqual(list([page(runs, [])]));
+  });
+  it('a page that is damaged is said, whatever the others give', () => {
+    const damaged = (number: number) => ({ ...page([], [], number), isDamaged: true as const });
+    const { runs } = table([['Pin', 'Name', 'Type'], ['1', 'VDD', 'P'], ['2', 'GND', 'G'], ['3', 'OUT', 'O']]); // prettier-ignore
+    const says = /^x\.pdf: Page 2 is damaged: nothing on it could be read/;
+    const read = good(readPages([page(runs), damaged(2)], { file: 'x.pdf' }));
+    expect([read.terminals.length, sayProblem(read.problems[0]!)]).toEqual([3, expect.stringMatching(says)]);
+    const words = page([text(50, 50, 'Only some words stand on this page, and no table.')]);
+    expect(refused(readPages([words, damaged(2)], { file: 'x.pdf' }))[1]).toMatch(says);
+    expect(refused(readPages([damaged(1), damaged(2)], { file: 'x.pdf' }))).toEqual(['x.pdf: It is damaged or no PDF. Download it again.']);
   });
   it('property: any runs and rules are read or refused', () => {
     // Mostly as on paper, and now and then anything a damaged file can say.

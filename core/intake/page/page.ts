@@ -10,6 +10,8 @@ export interface DocumentPage {
   runs: Run[];
   /** Ruled lines; undefined where they were not fetched. */
   rules?: Rule[];
+  /** True where the file is damaged there, so that nothing of the page could be read. */
+  isDamaged?: true;
 }
 
 /** Text as it was shown in one go: it starts at `x`, `y` on its baseline and runs `width` points along its direction. */
