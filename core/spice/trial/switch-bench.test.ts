@@ -44,6 +44,18 @@ describe('a switch', () => {
     const built = switchBench.build(setup('NO', 'NC', 'COM', 'IN:input', 'GND:ground'));
     expect('netlist' in built && built.netlist).toMatch(/Vctl p4 0 0\nVsrc src 0 1\nRsrc src p1 1000\nRload p3 0 1000$/m);
   });
+  it.each<[string, string[], boolean, 'pass' | 'fail']>([
+    ['NO closes', ['NO', 'NC', 'COM', 'IN:input'], true, 'pass'],
+    ['NO opens', ['NO', 'NC', 'COM', 'IN:input'], false, 'fail'],
+    ['NC opens', ['NC', 'NO', 'COM', 'IN:input'], false, 'pass'],
+    ['NC closes', ['NC1', 'NO1', 'COM1', 'IN:input'], true, 'fail'],
+    ['NO opens with a control that is low', ['NO', 'NC', 'COM', 'IN#:input'], false, 'pass'],
+  ])('of two throws whose %s: %j', (_what, pins, closes, verdict) => {
+    const built = switchBench.build(setup(...pins));
+    if (!('netlist' in built)) throw new Error(built.reason);
+    const run = { vectors: new Map([['v(v-sweep)', x], ['v(p3)', x.map((v) => (v > 1 === closes ? 0.495 : 1e-6))]]), errors: [] }; // prettier-ignore
+    expect(built.judge(run).verdict).toBe(verdict);
+  });
   it('for a supply is fed with it, and loaded at its output', () => {
     const load = setup('VOUT:supply-out', 'VIN:supply-in', 'EN:input', 'GND:ground');
     const built = switchBench.build(load);

@@ -1,4 +1,5 @@
 import type { Bench } from './benches';
+import { isLowMarked } from '../roles';
 import { at, lacks, netsOf, netlistOf, rails, round, vectorOf, type Net } from './setup';
 
 const CONTROL = /^(ctrl|ctl|control|sel|select|in|coil\+?|c\+|on|gate|led\+?|a)\d?$/i;
@@ -17,6 +18,14 @@ function endsOf(nets: readonly Net[]): { control?: string; back?: string; ends: 
   const pole = all.length > 2 ? all.find((n) => COMMON.test(n.pin.name)) : undefined;
   const ends = pole ? [all.find((n) => n !== pole)!, pole] : all.slice(0, 2);
   return { ...(control ? { control: control.net } : {}), ...(back ? { back: back.net } : {}), ends };
+}
+
+/** Of two throws NO is the one that a control lets close; a control with a bar does so while it is low. */
+function isExchanged(nets: readonly Net[], ends: readonly Net[], control: string, closes: boolean): boolean {
+  const isThrow = (name: 'NO' | 'NC') => (n: Net) => n.pin.name.replace(/\d$/, '').toUpperCase() === name;
+  if (!nets.some(isThrow('NO')) || !nets.some(isThrow('NC'))) return false;
+  const isLow = isLowMarked(nets.find((n) => n.net === control)!.pin.name);
+  return ends.some(isThrow('NO')) ? closes === isLow : ends.some(isThrow('NC')) && closes !== isLow;
 }
 
 /** What stands before and behind a switch, in volts and ohms: a signal's own, or a supply that it lets through. */
@@ -58,6 +67,8 @@ export const switchBench: Bench = {
           return { verdict: 'fail', reason: 'The control itself comes out: it may be swapped with an end.', measured, ...curve };
         if (high > 0.05 && low < high / 20) {
           const kind = on > off ? 'closes' : 'opens';
+          if (isExchanged(nets, ends, control, on > off))
+            return { verdict: 'fail', reason: `With its control high it ${kind} between ${ends.map((n) => n.pin.name).join(' and ')}: NO and NC may be exchanged.`, measured, ...curve }; // prettier-ignore
           return {
             verdict: 'pass',
             reason: `It ${kind} at ${round(threshold ?? 0)} V; closed it has ${round(ohms)} Ω.`,
