@@ -24,10 +24,12 @@ export async function readSource(path: string, options: ReadOptions): Promise<Re
   return read.ok ? ok({ proposal: read.value, kind: opened.value.kind, bytes }) : read;
 }
 
+/** A damaged PDF can make its library reject what it promised only to itself, which would end the program; what was asked of it is answered. */
+const ignored = (): void => {};
+
 const libraries: Libraries = {
   async pdf() {
-    // A damaged file can make it reject what it promised only to itself, which would end the program; what was asked of it is answered.
-    process.on('unhandledRejection', () => {});
+    process.off('unhandledRejection', ignored).on('unhandledRejection', ignored);
     // The library looks for drawing classes that only rendering needs, and says so on standard output where there are none.
     for (const name of ['DOMMatrix', 'ImageData', 'Path2D']) (globalThis as Record<string, unknown>)[name] ??= class {};
     const { log, warn } = console;
