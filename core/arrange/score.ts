@@ -40,8 +40,12 @@ export function scorePlan(part: Part, rules: HouseRules): PlanScore {
   const uses = new Map<string, number>();
   for (const u of part.units) uses.set(u.drawing, (uses.get(u.drawing) ?? 0) + 1);
   const power = part.pins.filter((p) => carriesPower(p.type)).map((p) => p.id);
+  const isSupplies = ({ binding }: Part['units'][number]): boolean => {
+    const bound = new Set(Object.values(binding));
+    return Object.keys(binding).length <= power.length && power.every((id) => bound.has(id));
+  };
   const lonely = part.units
-    .filter((u) => !power.every((id) => Object.values(u.binding).includes(id)) || Object.keys(u.binding).length > power.length)
+    .filter((u) => !isSupplies(u))
     .map((u) => ({ unit: u.label, pins: Object.keys(u.binding).length, alone: uses.get(u.drawing) === 1 }))
     .filter((u) => u.alone && u.pins < 3 && part.units.length > 1)
     .map(({ unit, pins }) => ({ unit, pins }));

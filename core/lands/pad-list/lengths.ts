@@ -27,7 +27,9 @@ const MM_PER_UNIT: Record<string, number> = {
 export const mmPerUnit = (unit: string): number | undefined =>
   Object.hasOwn(MM_PER_UNIT, unit.toLowerCase()) ? MM_PER_UNIT[unit.toLowerCase()] : undefined;
 
-const UNITS = '(?<![a-zµμ])(?:millimet(?:er|re)s?|microns?|inch(?:es)?|mils?|thou|mm|[uµμ]m)';
+/** The names that are no other word too, the longer ones first. */
+const NAMES = Object.keys(MM_PER_UNIT).filter((unit) => /^[a-zµμ]+$/.test(unit) && unit !== 'in').sort((a, b) => b.length - a.length); // prettier-ignore
+const UNITS = `(?<![a-zµμ])(?:${NAMES.join('|')})`;
 /** `Units: mil`, `All dimensions in inches`. */
 const SAYS_UNIT = new RegExp(
   `\\b(?:units?|dimensions?|lengths?|sizes?|values?|coordinates?|figures?)\\b[^\\d]{0,30}?(${UNITS}|\\bin)\\W*$`,

@@ -9,7 +9,7 @@ const RETURN = /^(coil-|c-|ctrl-|control-|led-)$/i;
 const COMMON = /^(com(mon)?|c|pole|d|z)\d?$/i;
 
 /** The nets of a switch by the names and types of its pins: what drives it, and the two ends that it joins. */
-function endsOf(nets: readonly Net[]): { control?: string; back?: string; ends: Net[] } {
+function endsOf(nets: readonly Net[]): { control?: Net; back?: string; ends: Net[] } {
   const signals = nets.filter((n) => !['supply+', 'supply-', 'ground'].includes(n.role) || /^com/i.test(n.pin.name));
   const control = signals.find((n) => n.pin.type === 'input') ?? signals.find((n) => CONTROL.test(n.pin.name));
   const back = signals.find((n) => RETURN.test(n.pin.name.replace('−', '-')));
@@ -17,14 +17,14 @@ function endsOf(nets: readonly Net[]): { control?: string; back?: string; ends: 
   // Two throws never meet: one of them is tried against the pole.
   const pole = all.length > 2 ? all.find((n) => COMMON.test(n.pin.name)) : undefined;
   const ends = pole ? [all.find((n) => n !== pole)!, pole] : all.slice(0, 2);
-  return { ...(control ? { control: control.net } : {}), ...(back ? { back: back.net } : {}), ends };
+  return { ...(control ? { control } : {}), ...(back ? { back: back.net } : {}), ends };
 }
 
 /** Of two throws NO is the one that a control lets close; a control with a bar does so while it is low. */
-function isExchanged(nets: readonly Net[], ends: readonly Net[], control: string, closes: boolean): boolean {
+function isExchanged(nets: readonly Net[], ends: readonly Net[], control: Net, closes: boolean): boolean {
   const isThrow = (name: 'NO' | 'NC') => (n: Net) => n.pin.name.replace(/\d$/, '').toUpperCase() === name;
   if (!nets.some(isThrow('NO')) || !nets.some(isThrow('NC'))) return false;
-  const isLow = isLowMarked(nets.find((n) => n.net === control)!.pin.name);
+  const isLow = isLowMarked(control.pin.name);
   return ends.some(isThrow('NO')) ? closes === isLow : ends.some(isThrow('NC')) && closes !== isLow;
 }
 
@@ -44,8 +44,8 @@ export const switchBench: Bench = {
     const [from, to] = (isLoad && ends[0]!.pin.type === 'supply-out' ? ends.toReversed() : ends).map((n) => n.net) as [string, string];
     const { volts, before } = isLoad ? SUPPLY : SIGNAL;
     const around = [
-      ...rails(nets.filter((n) => n.net !== control && n.net !== from && n.net !== to)).lines,
-      `Vctl ${control} 0 0`,
+      ...rails(nets.filter((n) => n !== control && n.net !== from && n.net !== to)).lines,
+      `Vctl ${control.net} 0 0`,
       ...(back === undefined ? [] : [`Vback ${back} 0 0`]),
       `Vsrc src 0 ${volts}`,
       `Rsrc src ${from} ${before}`,
