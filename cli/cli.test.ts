@@ -344,7 +344,12 @@ describe('what is refused', () => {
     ['a damaged workbook', ['intake', 'a.xlsx'], 1, /^a\.xlsx: (It is damaged or no workbook|No pin table)/],
     ['a workbook that is damaged inside', ['intake', 'b.xlsx'], 1, /^b\.xlsx: It is damaged or no workbook/],
     ['a locked PDF', ['intake', samples('locked.pdf')], 1, /locked\.pdf: It is locked with a password/],
-    ['a PDF whose table of objects is damaged', ['intake', samples('crossed.pdf')], 1, /crossed\.pdf: No pin table was found on its 3 page/],
+    [
+      'a PDF whose table of objects is damaged',
+      ['intake', samples('crossed.pdf')],
+      1,
+      /crossed\.pdf: No pin table was found on its 3 page/,
+    ],
     ['a PDF of pictures', ['intake', samples('pictures.pdf')], 1, /pictures\.pdf: Its pages are pictures without text/],
     ['a PDF without a pin table', ['intake', samples('prose.pdf')], 1, /prose\.pdf: No pin table was found on its 1 page/],
     ['a page that is not there', ['intake', demo('TF7311.pdf'), '--page', '9'], 1, /There is no page 9; it has 6/],
