@@ -42,9 +42,14 @@ it.each<[kind: string, pins: string, nodes: string, name: string, others: string
   ['a potentiometer', 'CW WIPER CCW', 'A W B', 'WIPER', ['W']],
   ['a driver by its gates', 'UGATE LGATE PHASE', 'HO LO HS', 'PHASE', ['PH', 'SW', 'LX', 'HS']],
   ['channels with a common', 'X0 X1 XCOM A', 'X0 X1 X A', 'XCOM', ['X']],
+  ['a transistor whose nodes carry a letter before', 'B C E', 'NB NC NE', 'C', ['NC']],
+  ['two pins by figures', '1 2', 'T1 T2', '1', []],
+  ['a rectifier', '+ - ~1 ~2', 'POS NEG AC1 AC2', '~1', ['AC1']],
+  ['a switch of two throws', 'NO NC COM IN', 'A B C SEL', 'IN', ['SEL', 'CTRL']],
+  ['a potentiometer', 'PA PB PW', 'A B W', 'PB', ['B']],
   ['a multiplexer', 'S0 S1 Z Y0 Y1', 'A B X X0 X1', 'Z', ['X', 'COM']],
 ])('in %s of %s over %s, %s has the other names %s', (_kind, pins, nodes, name, others) =>
-  expect(otherNamesOf(named(pins), named(nodes)).get(name.replace('~', '')) ?? []).toEqual(others),
+  expect(otherNamesOf(named(pins), named(nodes)).get(/^~\D/.test(name) ? name.slice(1) : name)?.all ?? []).toEqual(others),
 );
 
 it.each<[pins: string, nodes: string, of: Record<string, string | undefined>]>([

@@ -34,7 +34,7 @@ const KINDS: Kind[] = [
   { pins: [/^COMP$/i, /^V?FB$|^INV$/i, /^(OUT(PUT)?|GD|DRV|GATE)$/i], alike: 'CS ISENSE, CS ISEN' },
   { pins: [/^THR(ES(H(OLD)?)?)?$/i, /^TR(IG(GER)?)?$/i], alike: 'R RESET, Q OUT, CV CONT' },
   { pins: [/^DE$/i, /^~?RE#?$/i], alike: among('RO R RXD', 'DI D TXD') },
-  { pins: [/^CANH$/i, /^CANL$/i], nodes: [/^CANH$/i, /^CANL$/i], alike: among('R RXD RX', 'D TXD TX') },
+  { pins: [/^CANH$/i, /^CANL$/i], alike: among('R RXD RX', 'D TXD TX') },
   // A converter senses its output where a controller's feedback comes in.
   { pins: [/^(BST|C?BOOT)$/i, /^(SW|PH|LX|PHASE)$/i, /^V?FB$|^VSENSE$/i], alike: 'FB VSENSE, VFB VSENSE' },
   // The third terminal of a shunt reference is adjusted by.
@@ -47,6 +47,11 @@ const KINDS: Kind[] = [
     nodes: [/^S1$/i, /^S2$/i, /^D$/i],
     alike: 'COM D, NO1 S1, NO2 S2, NO3 S3, NO4 S4, NO5 S5, NO6 S6, NO7 S7, NO8 S8',
   },
+  // What a switch of two throws is set by.
+  { pins: [/^(NO|S1|S1?A|B1)$/i, /^(NC|S2|S1?B|B0)$/i, /^(COM|D|D1|A)$/i, /^IN$/i], alike: 'IN SEL, IN CTRL' },
+  { pins: [/^N[OC]$/i, /^COM$/i, /^IN$/i], alike: 'IN SEL, IN CTRL' },
+  { pins: [/^(NO|S1|S1?A|B1)$/i, /^(NC|S2|S1?B|B0)$/i, /^(COM|D|D1|A)$/i, /^SEL$/i], alike: 'SEL IN, SEL CTRL' },
+  { pins: [/^(NO|B1)$/i, /^(NC|B0)$/i, /^(COM|A)$/i, /^S$/i], alike: 'S SEL, S IN, S CTRL' },
   { pins: [/^RFB[A-D]?$/i, /^I?OUT1?[A-D]?$/i, /^V?REF[A-D]?$/i], alike: 'IOUT1 OUT1, IOUT2 OUT2, IOUT OUT' },
   { pins: [/^G(ATE)?$/i, /^C(OLL(ECTOR)?)?$/i, /^E(MIT(TER)?)?$/i], alike: 'C COLL, E EMIT' },
   // Signs written as letters: VM is a motor's supply elsewhere, and IN an input like any.
@@ -63,6 +68,7 @@ const KINDS: Kind[] = [
     pins: [/^(DS|SER|SI)$/i, /^(SHCP|SH_CP|SRCLK|SCK|SCLK)$/i],
     alike: 'DS SER, SHCP SRCLK, SH_CP SRCLK, STCP RCLK, ST_CP RCLK, MR SRCLR, Q7S QHS, Q7S QH\', QH\' QHS, QH\' QH_S, QH\' QHP, SCK SRCLK, RCK RCLK, SCLR SRCLR, MR SRCLRN, SRCLR SRCLRN',
   },
+  { pins: [/^D$/i, /^(CP|CLK|CK)$/i, /^Q$/i], alike: 'SD PRE, RD CLR, CD CLR, S PRE, R CLR, D DIN' },
   { pins: [/^(CP|CLK)$/i, /^(TC|RCO)$/i], alike: 'MR CLR, MR CLRN, CP CLK, CEP ENP, CET ENT, PE LOAD, PE LOADN, TC RCO' },
   {
     pins: [/^S0$/i, /^S1$/i, /^(Z|COM|Y)$/i],
@@ -71,6 +77,9 @@ const KINDS: Kind[] = [
   { pins: [/^A0$/i, /^A2$/i, /^[~/]?Y_?7/i], nodes: [/^A$/i, /^B$/i, /^C$/i], alike: 'A0 A, A1 B, A2 C, E1 G2A, E1 G2AN, E2 G2B, E2 G2BN, E3 G1' },
   { pins: [/^(CS|I?SENSE|ISNS)$/i, /^(V?FB|COMP)$/i, /^(GATE|DRV|GD|OUT)$/i], alike: 'GATE DRV, OUT DRV, GD DRV, GATE OUT, GD OUT, GATE GD' },
   { pins: [/^\d?B$/i, /^\d?C$/i, /^E$/i, /^COM$/i], alike: 'B IN, C OUT, E GND' },
+  { pins: [/^(\+|V\+|DC\+)$/i, /^([-−–]|V[-−–]|DC[-−–])$/i, /^(AC|~)[1A]?$/i], alike: '+ DC+, - DC-, V+ DC+, V- DC-, V+ VP, V- VN, V+ POS, V- NEG, + POS, - NEG, ~1 AC1, ~2 AC2' },
+  { pins: [/^V(CC)?A$/i, /^V(CC)?B$/i], alike: 'VA VCCA, VB VCCB, A A1, B B1' },
+  { pins: [/^OUT1$/i, /^OUT2$/i, /^IN1$/i, /^VS$/i], alike: 'VS VM' },
   // Each side of an isolator has its supply, and letters tell its channels.
   {
     pins: [/^V(CC|DD|S)_?1$/i, /^V(CC|DD|S)_?2$/i, /^GND_?1$/i, /^GND_?2$/i],
@@ -82,30 +91,43 @@ const KINDS: Kind[] = [
   { pins: [/^R$/i, /^G$/i, /^B$/i, /^(A|ANODE|VCC|VDD|V?\+)$/i], without: /^[AK][RGB]$/i, alike: 'R KR, G KG, B KB' },
   { pins: [/^R$/i, /^G$/i, /^B$/i, /^(K|C|CATHODE|GND|V?-)$/i], without: /^[AK][RGB]$/i, alike: 'R AR, G AG, B AB' },
   { pins: [/^A(NODE)?$/i, /^(K|CATHODE)$/i], nodes: [/^P$/i, /^N$/i], without: /^(A|K|C|G|E|B)$/i, alike: 'A P, ANODE P, K N, CATHODE N' },
+  { pins: [/^[PR]A$/i, /^[PR]B$/i, /^[PR]W$/i], alike: 'PA A, PB B, PW W, RA A, RB B, RW W' },
+  { pins: [/^A$/i, /^B$/i, /^W$/i], nodes: [/^[PR]A$/i, /^[PR]B$/i, /^[PR]W$/i], alike: 'PA A, PB B, PW W, RA A, RB B, RW W' },
   { pins: [/^W(IPER)?$/i], nodes: [/^A$/i, /^B$/i, /^W$/i], alike: 'WIPER W' },
   { pins: [/^X0$/i, /^X1$/i, /^XCOM$/i], nodes: [/^X$/i], alike: 'XCOM X, YCOM Y, ZCOM Z' },
   { pins: [/^DIR$/i, /^A1$/i, /^B1$/i], nodes: [/^A$/i, /^B$/i], alike: 'A1 A, B1 B' },
 ]; // prettier-ignore
 
+/** Other names of a pin: all of them, and those in plainer words, which say what the pin is where its own name does not. */
+export interface OtherNames {
+  all: readonly string[];
+  plain: readonly string[];
+}
+
 /** The other names that this kind of part has for its pins, by their names in capitals without a mark. */
-export function otherNamesOf(
-  pins: readonly { name: string }[],
-  nodes: readonly { name: string }[],
-): ReadonlyMap<string, readonly string[]> {
+export function otherNamesOf(pins: readonly { name: string }[], nodes: readonly { name: string }[]): ReadonlyMap<string, OtherNames> {
   const isCalled = ({ name }: { name: string }, as: RegExp) => as.test(name) || as.test(withoutMark(name));
   const has = (list: readonly { name: string }[], names: readonly RegExp[]) => names.every((name) => list.some((x) => isCalled(x, name)));
   const isOf = (kind: Kind) => has(pins, kind.pins) && has(nodes, kind.nodes ?? []) && !nodes.some(({ name }) => kind.without?.test(name));
   const pairs = KINDS.filter(isOf).flatMap(({ alike }) => alike.split(', ').map((pair) => pair.split(' ') as [string, string]));
   const there = capitalsOf(nodes);
-  const all = [
+  const told = [
     ...pairs,
-    ...pairs.map(([a, b]): [string, string] => [b, a]),
     ...bySeries(pins, nodes),
     ...bySigns(pins, there),
     ...byLastWord(pins, there),
+    ...byAffix(pins, there),
     ...ofArrays(pins),
   ];
-  return new Map([...groupBy(all, ([name]) => name)].map(([name, of]) => [name, of.map(([, other]) => other)]));
+  const back = pairs.map(([a, b]): [string, string] => [b, a]);
+  const others = (of: readonly [string, string][]) => [...new Set(of.map(([, other]) => other))];
+  const plain = groupBy(told, ([name]) => name);
+  return new Map(
+    [...groupBy([...told, ...back], ([name]) => name)].map(([name, of]) => [
+      name,
+      { all: others(of), plain: others(plain.get(name) ?? []) },
+    ]),
+  );
 }
 
 /** How a sign is written by a letter at a node. */
@@ -134,6 +156,17 @@ function byLastWord(pins: readonly { name: string }[], there: ReadonlySet<string
     const isOwn = last !== undefined && /\d/.test(last) && there.has(last) && !pins.some((p) => p.name.toUpperCase() === last);
     return isOwn ? [[name.toUpperCase(), last]] : [];
   });
+}
+
+/** NB, NC and NE are B, C and E: all nodes carry the names of all pins with the same letters before or behind them. */
+function byAffix(pins: readonly { name: string }[], there: ReadonlySet<string>): [string, string][] {
+  const names = [...new Set(pins.map(keyOf))];
+  const [shortest = '', ...others] = [...there].sort((a, b) => a.length - b.length);
+  const own = names.find((name) => /^[A-Z]/.test(name) && name !== shortest && (shortest.startsWith(name) || shortest.endsWith(name)));
+  if (own === undefined || others.length === 0 || names.length !== there.size) return [];
+  const [before, behind] = shortest.endsWith(own) ? [shortest.slice(0, -own.length), ''] : ['', shortest.slice(own.length)];
+  const called = names.map((name): [string, string] => [name, `${before}${name}${behind}`]);
+  return called.every(([, node]) => there.has(node)) ? called : [];
 }
 
 /** Q1C of an array is the collector of its first transistor, C1. */

@@ -55,6 +55,11 @@ it.each<[string, Pin[], string[], string[]]>([
   ['words tied by hyphens', [['V+', 'supply-in'], ['V-', 'supply-in']], ['negative-supply', 'positive-supply'], ['V+=2', 'V-=1']],
   ['a regulator’s output', [['VOUT', 'supply-out'], ['VIN', 'supply-in']], ['unregulated input', 'regulator output'], ['VIN=1', 'VOUT=2']],
   ['a negative supply named VSS', [['VDD', 'supply-in'], ['VSS', 'supply-in']], ['negative supply', 'positive supply'], ['VDD=2', 'VSS=1']],
+  ['a flip-flop', [['D', 'input'], ['CP', 'input'], ['Q', 'output'], ['~Q', 'output'], ['~SD', 'input'], ['~RD', 'input']], ['clear, active low', 'preset, active low', 'inverted output', 'clock', 'true output', 'data input'], ['CP=4', 'D=6', 'Q=5', '~Q=3', '~RD=1', '~SD=2']],
+  ['a multiplier', [['X1', 'input'], ['Y2', 'input']], ['Y input 2', 'output', 'X input 1'], ['X1=3', 'Y2=1']],
+  ['two transistors', [['D1', 'passive'], ['D2', 'passive'], ['G2', 'input']], ['drain 2', 'gate-of-M2', 'drain 1'], ['D1=3', 'D2=1', 'G2=2']],
+  ['ports by their letter', [['A', 'bidirectional'], ['B', 'bidirectional'], ['DIR', 'input']], ['direction', 'port B data', 'A port input/output'], ['A=3', 'B=2', 'DIR=1']],
+  ['a charger', [['ISET', 'passive'], ['NTC', 'input'], ['~CHRG', 'open-drain'], ['BAT', 'passive']], ['charge status', 'battery terminal', 'charge current set', 'thermistor'], ['BAT=2', 'ISET=3', 'NTC=4', '~CHRG=1']],
 ])('%s are matched', (_, pins, docs, pairs) => expect(matched(pins, docs)).toEqual({ pairs, asks: [] })); // prettier-ignore
 
 it.each<[string, Pin[], string[], string[]]>([
@@ -227,6 +232,21 @@ it('the first of several gates tells the nodes of each', () => {
   const { pairs } = matchPins(pins, ['1A', '1Y'].map((name) => ({ name, doc: '' }))); // prettier-ignore
   expect(pairs.map((p) => `${p.unit}:${p.pin}=${p.node}`)).toEqual(['A:1A=1A', 'A:1Y=1Y', 'B:2A=1A', 'B:2Y=1Y']);
   expect(pairs.at(-1)!.because).toBe('node 1Y has its name');
+});
+
+it.each([
+  ['another name', 'VS', 'HS', 'node HS is what such parts also call VS'],
+  ['its own name', 'HO', 'HO', 'node HO has its name'],
+])('says whether a node has %s', (_, name, node, because) => {
+  const pins = [['HO', 'output'], ['LO', 'output'], ['VS', 'passive']].map(([n, t]) => ({ number: n!, name: n!, type: t as ElectricalType, unit: null })); // prettier-ignore
+  const { pairs } = matchPins(pins, ['HO', 'LO', 'HS'].map((n) => ({ name: n, doc: '' }))); // prettier-ignore
+  expect(pairs.find((p) => p.pin === name)).toMatchObject({ node, because });
+});
+
+it('says that a model counts its pins from another figure', () => {
+  const pins = ['A0', 'A1', 'A2'].map((name) => ({ number: name, name, type: 'input' as const, unit: null }));
+  const { pairs } = matchPins(pins, ['A1', 'A2', 'A3'].map((name) => ({ name, doc: '' }))); // prettier-ignore
+  expect(pairs[0]).toMatchObject({ pin: 'A0', node: 'A1', because: 'node A1 is A0: the model counts from another figure' });
 });
 
 it('takes no pole of a switch for its control', () => {

@@ -1,8 +1,8 @@
 import type { ElectricalType } from '../part';
 import { assign } from './assign';
-import { namedOtherwise, otherNamesOf } from './kinds';
+import { namedOtherwise, otherNamesOf, type OtherNames } from './kinds';
 import type { ModelNode } from './read-models';
-import { isLowMarked, keyOf, letterOf, plainName, rolesOf, rolesOfPin, shares, shortens, wordsOf } from './roles';
+import { isLowMarked, keyOf, letterOf, plainName, rolesOf, rolesOfPin, shares, shortens, untied, wordsOf } from './roles';
 import { countedOtherwise } from './series';
 import { countsAlike, indexed, senseOf } from './sense';
 
@@ -124,9 +124,16 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
     if (unsaid(first!) !== undefined) return nodes.map(() => ({ score: 0, because: '' }));
     const pin = { ...first!, name: counted.get(keyOf(first!)) ?? first!.name };
     const also = [pin.name, ...(isOne ? [withoutIndex(pin.name)] : [])].flatMap((name) => otherNames.get(keyOf({ name })) ?? []);
+    const known = { all: also.flatMap((o) => o.all), plain: also.flatMap((o) => o.plain) };
     return readAs.map((node, i) => {
-      const { score, because } = alike(pin, node, isOne, also);
-      return { score, because: because.replace(`node ${node.name} `, `node ${nodes[i]!.name} `) };
+      const { score, because } = alike(pin, node, isOne, known);
+      const isCounted = pin.name !== first!.name && score > 0;
+      return {
+        score,
+        because: isCounted
+          ? `node ${nodes[i]!.name} is ${first!.name}: the model counts from another figure`
+          : because.replace(`node ${node.name} `, `node ${nodes[i]!.name} `),
+      };
     });
   });
   const chosen = assign(likeness.map((row) => row.map((l) => l.score)));
@@ -235,11 +242,15 @@ interface Likeness {
   because: string;
 }
 
+/** A node that is called as the pin is, or, as a person should see, only by what such a part calls the pin as well. */
+const hasItsName = (own: readonly string[], node: ModelNode, pin: MatchPin): string =>
+  own.includes(plainName(node.name)) ? `node ${node.name} has its name` : `node ${node.name} is what such parts also call ${pin.name}`;
+
 const asSaid = (node: ModelNode): string => `line ${node.docLine}: “${node.doc}”`;
 
 /** How alike a pin and a node are, by names first, then by what comments say, then by shared words. */
-function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: readonly string[]): Likeness {
-  const names = [...(channel ? [pin.name, withoutIndex(pin.name)] : [pin.name]), ...also];
+function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: OtherNames): Likeness {
+  const names = [...(channel ? [pin.name, withoutIndex(pin.name)] : [pin.name]), ...also.all];
   const plain = names.map(plainName);
   if (contradicts(pin, node)) return { score: 0, because: '' };
   const isOtherSense = isLowMarked(pin.name) !== isLowMarked(node.name);
@@ -247,7 +258,7 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: readonly 
   if (plain.includes(plainName(node.name)) && !/^\d+$/.test(node.name) && !isUnsaid(pin, node))
     return isOtherSense
       ? { score: 0.8, because: `node ${node.name} has its name without the mark` }
-      : { score: 1, because: `node ${node.name} has its name` };
+      : { score: 1, because: hasItsName(plain.slice(0, names.length - also.all.length), node, pin) };
   if (node.doc !== '' && plain.includes(plainName(node.doc)))
     return { score: isLowMarked(pin.name) === isLowMarked(node.doc) ? 0.97 : 0.8, because: asSaid(node) };
   const signed = SIGNS.get(pin.name.trim().replace(/[−–]/g, '-'));
@@ -257,7 +268,7 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: readonly 
   // `ADJ/NC`: a node of two versions of the part.
   if (/^\w+\/\w+$/.test(node.doc) && node.doc.split('/').some((part) => part.length > 1 && plain.includes(plainName(part))))
     return { score: 0.86, because: asSaid(node) };
-  const [first = ''] = node.doc.split(/[,;(]/);
+  const [first = ''] = untied(node.doc).split(/[,;(]/);
   const [word = '', ...more] = first.trim().split(/\s+/);
   if (word.length > 1 && more.length > 0 && plain.includes(plainName(word)) && goesOnAbout(word, more.join(' ')))
     return { score: 0.88, because: asSaid(node) };
@@ -265,16 +276,21 @@ function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: readonly 
   if (isPad(pin.name) && (isPad(node.name) || isPad(node.doc))) return { score: 0.88, because: `node ${node.name} is the pad as well` };
   const sense = likeSense(pin, names, node, first, channel);
   if (sense) return sense;
-  const [letter, saidLetter] = [names.map(letterOf).find((l) => l !== undefined), letterOf(first)];
+  const lettered = node.doc === '' && node.name.length > 1 ? node.name : first;
+  const [letter, saidLetter] = [names.map(letterOf).find((l) => l !== undefined), letterOf(lettered)];
   if (letter !== undefined && saidLetter !== undefined) {
-    const isOther = rolesOf(first).has(pin.type === 'input' ? 'output' : 'input') && first.trim().length > 1;
-    if (letter === saidLetter && !isOther) return { score: 0.9, because: asSaid(node) };
+    const isOther = rolesOf(lettered).has(pin.type === 'input' ? 'output' : 'input') && lettered.trim().length > 1;
+    if (letter === saidLetter && !isOther)
+      return { score: 0.9, because: node.doc === '' ? `node ${node.name} means the same` : asSaid(node) };
     // Bare letters can be other words for one thing: K and C are both a cathode.
-    if (first.trim().length > 1 || !shares(rolesOf(pin.name), rolesOf(first))) return { score: 0.1, because: '' };
+    if (lettered.trim().length > 1 || !shares(rolesOf(pin.name), rolesOf(lettered))) return { score: 0.1, because: '' };
   }
+  // `X input 1` is X1.
+  const [, spelt = '', count = ''] = /^([a-z]) (?:input|output) (\d)$/i.exec(first.trim()) ?? [];
+  if (count !== '' && plain.includes(plainName(spelt + count))) return { score: 0.9, because: asSaid(node) };
   // What is known by another name there has the roles of that one.
   const rolesOfAll = (list: readonly string[]) => list.flatMap((n) => [...rolesOfPin({ name: n, type: pin.type })]);
-  const there = rolesOfAll(also);
+  const there = rolesOfAll(also.plain);
   const own = new Set(there.length > 0 ? there : rolesOfAll(names));
   // COM of a switch is its common contact; a ground only where the pin is one.
   if (own.has('common') && pin.type !== 'unspecified') own.delete(isSupply(pin) ? 'common' : 'ground');

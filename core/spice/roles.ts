@@ -1,107 +1,49 @@
 import { remember, type ElectricalType } from '../part';
+import { ROLES } from './role-words';
 
-/**
- * What a name or a comment says a terminal is, in one vocabulary for pins and nodes. Two texts with the same role mean
- * the same terminal: IN+, INP and "non-inverting input" are all `in+`.
- */
-const ROLES: [role: string, words: RegExp][] = [
-  [
-    'in-',
-    /^(-|in-|inn|-in|vin-|v-in|inm|in_n|in_neg|inneg|inminus|ain-|minus|vinn|vn_in|vim)$|^in(\d*)-$|(?<!non[- ]?)\binverting\b|\bnegative (signal |analog )?input\b|^input ?-$|^- ?input\b/,
-  ],
-  [
-    'in+',
-    /^(\+|in\+|inp|\+in|vin\+|in_p|in_pos|inpos|inplus|ain\+|plus|ni|vinp|vp_in|vip)$|^in(\d*)\+$|\bnon-?\s?inverting\b|\bpositive (signal |analog )?input\b|^input ?\+$|^\+ ?input\b/,
-  ],
-  [
-    'out-',
-    /^(out-|outn|-out|vout-|voutn|outm|out_n|outneg|on|vo-|von|dout-|doutn|don|do-)$|^(?:inverted|inverting|negative|complementary) (?:signal |differential )?output\b/,
-  ],
-  [
-    'out+',
-    /^(out\+|outp|\+out|vout\+|voutp|out_p|outpos|op|vo\+|vop|dout\+|doutp|dop|do\+)$|^(?:non-?\s?inverting|positive|true) (?:signal |differential )?output\b/,
-  ],
-  [
-    'supply+',
-    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vplus|v_plus|v_?pos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|vddp|pvdd|pvcc|vps|vsp|[ad]?pwr|vpwr)$|\bpositive (power )?supply\b|\bpositive rail\b|^(power )?supply( (voltage|pin|rail|terminal|node))?$|\bvcc\b|\bvdd\b|^(supply|power) input$|^v?\+ supply|^\+v( supply)?$|^\+\d{1,2}(\.\d+)? ?v( supply)?$|^input (supply|power)$|^power supply$|^power$/,
-  ],
-  [
-    'supply-',
-    /^(vee|v-|vs-|v_?neg|vminus|v_minus|-vs|vn|vcc-|vdd-|-vcc|-vdd|vccn|vddn|veen|vsn|vss|supply ?-|- ?supply)$|^v?- supply|^-v( supply)?$|^-\d{1,2}(\.\d+)? ?v( supply)?$|\bnegative (power )?supply\b|\bnegative rail\b|\bvee\b/,
-  ],
-  [
-    'ground',
-    /^(gnd|vss|agnd|dgnd|pgnd|sgnd|0|com|common|ground|0v|gnda)$|^(power |signal |analog |digital |supply )?ground$|^ground\b|\bground (pin|terminal|return)\b|^(power|supply|signal) return$/,
-  ],
-  ['normally open', /^n\.?o\.?\d?$|\bnormally[- ]open\b/],
-  ['normally closed', /^n\.?c\.?\d?$|\bnormally[- ]closed\b/],
-  ['common', /^(com|common)\d?$|\bcommon (contact|terminal|pole|node)\b/],
-  ['main 1', /^(mt1|a1)$|\bmain terminal 1\b/],
-  ['main 2', /^(mt2|a2)$|\bmain terminal 2\b/],
-  ['anode', /^(a|an|anode|ano|led ?\+)$|\banode\b/],
-  ['cathode', /^(k|c|ca|ka|cath|cathode|kat|led ?-)$|\bcathode\b/],
-  ['drain', /^(d|drain)$|\bdrain\b/],
-  ['gate', /^(g|gate)$|\bgate\b(?! driv)/],
-  ['source', /^(s|source|src)$|^source\b/],
-  ['collector', /^(c|col|collector)$|\bcollector\b/],
-  ['base', /^(b|ba|base)$|^base\b/],
-  ['emitter', /^(e|em|emitter|emit)$|\bemitter\b/],
-  ['bulk', /^(bulk|sub|substrate|body)$|\b(bulk|substrate)\b/],
-  ['enable', /^(en|enable|ena|on|on\/off|ce|shdn|nshdn|shutdown|sd|pd)$|\benable\b|\bshut-?down\b|^control,? active[- ](high|low)\b/],
-  ['feedback', /^(fb|vfb|feedback|v?adj|sense|vsense|adjust)$|\bfeedback\b|\badjust\b|\boutput (voltage )?sens(e|ing)\b/],
-  ['bypass', /^(byp|bypass|nr|noise)$|\b(noise )?bypass\b|\bnoise reduction\b/],
-  ['soft start', /^(ss|ss\/tr|track|sst|soft_?start)$|\bsoft[- ]start\b/],
-  ['power good', /^(pg|pgood|pok|pwr_?gd|pwrok|power_?good)$|\bpower[- ]?(good|ok)\b/],
-  ['compensation', /^(comp|ith|eaout)$|\bcompensation\b|\berror amp(lifier)? output\b/],
-  ['bootstrap', /^(boot|bst|vb|hb|cb|cboot|vbst)$|\bboot(strap)?\b|\b(high[- ]side|hs)( driver| floating)? supply\b|\bfloating supply\b/],
-  [
-    'switch',
-    /^(sw|swn|lx|vs_?out|hs|phase|ph|switch)$|\bswitch(ing)? node\b|\bswitch output\b|\b(half[- ])?bridge (node|output)\b|\binductor connection\b|\b(high[- ]side|hs)( floating)? return\b|\bfloating (ground|return)\b/,
-  ],
-  [
-    'high-side input',
-    /^(hin|hi|inh|pwmh)$|^(logic )?input,? high[- ]side$|\b(high[- ]side|hs)( logic)? (input|control)\b|\binput for (the )?high[- ]side\b/,
-  ],
-  [
-    'low-side input',
-    /^(lin|li|inl|pwml)$|^(logic )?input,? low[- ]side$|\b(low[- ]side|ls)( logic)? (input|control)\b|\binput for (the )?low[- ]side\b/,
-  ],
-  ['high-side output', /^(ho|hdrv|gh|hg|ugate|drvh)$|\b(high[- ]side|hs|upper)( gate| driver)* (drive|driver|output|gate)\b/],
-  ['low-side output', /^(lo|ldrv|gl|lg|lgate|drvl)$|\b(low[- ]side|ls|lower)( gate| driver)* (drive|driver|output|gate)\b/],
-  ['sourcing output', /^(outh|out_?src|oh|voh)$|\b(sourc(e|ing)|pull-?up|turn-?on|high|source current) output\b|^output high$/],
-  ['sinking output', /^(outl|out_?snk|ol|vol)$|\b(sink(ing)?|pull-?down|turn-?off|low|sink current) output\b|^output low$/],
-  ['trigger', /^(trig|trg|tr|trigger)$|^trigger\b/],
-  ['threshold', /^(thres|thr|th|threshold)$|^threshold\b/],
-  ['discharge', /^(disch|disc|dch|discharge)$|^discharge\b/],
-  ['control voltage', /^(cv|cont|control)$|\bcontrol voltage\b/],
-  ['clock', /^(clk|clock|ck|cp)$|^clock\b/],
-  ['reference', /^(ref|vref|refin|reference)$|\breference (voltage )?input\b/],
-  [
-    'input',
-    /^(in|\+?vin|vi|pvin|vddin|input|i|a|din|inp?ut|ain)$|^(signal |line |logic |data |voltage |regulator |unregulated |control )?input\b|\binput (terminal|pin|voltage|of)\b/,
-  ],
-  [
-    'output',
-    /^(out|vout|vo|aout|vreg|output|o|y|q|dout|z)$|^(signal |line |logic |data |regulated |regulator |amplifier |comparator |switch )?output\b|\boutput (terminal|pin|voltage|of)\b/,
-  ],
-];
+/** Words tied together by their hyphens or underscores: `positive-supply`, `NEG_SUPPLY`, `INV._INPUT`; short names keep their underscore. */
+const TIED =
+  /(?<=[a-z]{4})-(?=\d)|(?<=\d-v)-(?=[a-z]{4})|(?<=^\d)-(?=v-)|(?<=[A-Za-z]{4}\.?)-(?=[A-Za-z]{4})|(?<=\b(?:pos|neg|inv))-(?=[A-Za-z]{5})/gi;
+const UNDERSCORED = /(?<=[a-z]{3})_(?=[a-z]{4})|(?<=[a-z]{4})_|(?<=[a-z]\.)_(?=[a-z]{4})|_(?=[a-z]{5})/gi;
 
-/** Words tied together by their hyphens, `positive-supply`. */
-const TIED = /(?<=[A-Za-z]{4}\.?)-(?=[A-Za-z]{5})/g;
+/** A comment whose words are tied together, in single words. */
+export const untied = (text: string): string =>
+  /\s/.test(text)
+    ? text
+    : /^[A-Za-z]+(-\w+){2,}$/.test(text) && text.length > 9
+      ? text.replace(/-/g, ' ')
+      : text.replace(TIED, ' ').replace(UNDERSCORED, ' ');
 
 const normal = remember((text: string): string =>
-  (/\s/.test(text) ? text : text.replace(TIED, ' '))
+  untied(text)
     .toLowerCase()
     .replace(/[−–]/g, '-')
     .replace(/\(([+-])\)/g, '$1')
+    .replace(UNDERSCORED, ' ')
     .replace(/\bnon-?\s?inv\b\.?/g, 'non-inverting')
     .replace(/\binv\b\.?(?= )|^inv$/g, 'inverting')
     .replace(/\b(pos|neg)(?:\.|(?= ))/g, (_, sign: string) => (sign === 'pos' ? 'positive' : 'negative'))
-    // Words tied together, `inverting_input`; short names keep their underscore.
-    .replace(/(?<=[a-z]{4})_|_(?=[a-z]{5})/g, ' ')
+    // `GND pin` is GND.
+    .replace(/^([^ ]+) pin$/, '$1')
     .replace(/\s+/g, ' ')
     .trim(),
 );
+
+/** Roles with those that the same words have in general: what enables a driver is no enable of the part. */
+const SPECIAL: readonly [role: string, instead: readonly string[]][] = [
+  ['in+', ['input']],
+  ['in-', ['input']],
+  ['out+', ['in+', 'in-', 'output']],
+  ['out-', ['in+', 'in-', 'output']],
+  ['driver enable', ['enable']],
+  ['receiver enable', ['enable']],
+  ['output enable', ['enable']],
+  ['high-side output', ['gate drive']],
+  ['low-side output', ['gate drive']],
+  ['manual reset', ['reset']],
+  ['output discharge', ['discharge']],
+  ['thermistor', ['battery', 'temperature']],
+];
 
 /** The roles that a text can have; single letters have several (C is a cathode or a collector). */
 export const rolesOf = remember((text: string): ReadonlySet<string> => {
@@ -110,13 +52,13 @@ export const rolesOf = remember((text: string): ReadonlySet<string> => {
   const found = ROLES.filter(([, words]) => words.test(plain)).map(([role]) => role);
   const out = new Set(found);
   // "inverting input" is no plain input, a "gate drive output" no gate; the more special role stands alone.
-  if (out.has('in+') || out.has('in-')) out.delete('input');
   if (out.has('in+') && out.has('in-')) out.delete('in-');
-  if (out.has('out+') || out.has('out-')) ['in+', 'in-', 'output'].forEach((role) => out.delete(role));
+  for (const [special, plainer] of SPECIAL) if (out.has(special)) for (const role of plainer) out.delete(role);
   if (plain.length > 3 && out.size > 1) {
     // The output of a switch is either its node or what it passes on.
     if (!/\bswitch output\b/.test(plain)) out.delete('output');
-    out.delete('input');
+    // What selects by a level is an input for it.
+    if (!out.has('selection') && !out.has('data input')) out.delete('input');
   }
   return out;
 });
@@ -124,17 +66,47 @@ export const rolesOf = remember((text: string): ReadonlySet<string> => {
 /** True where two texts have a role in common. */
 export const shares = (a: ReadonlySet<string>, b: ReadonlySet<string>): boolean => [...a].some((role) => b.has(role));
 
-/** The roles of a pin by its name; VIN and IN that are a supply are the power input too. */
+/** Names that are something else by the pin's type: a supply or a terminal of a transistor in other parts. */
+const OTHERWISE: Record<string, { role: string; types: readonly ElectricalType[] }> = {
+  VC: { role: 'compensation', types: ['passive', 'input', 'output', 'bidirectional'] },
+  VS: { role: 'switch', types: ['passive', 'output', 'bidirectional'] },
+  SRC: { role: 'sourcing output', types: ['output', 'three-state'] },
+  D: { role: 'data input', types: ['input'] },
+};
+
+/** What a pin of a role is besides by its type: VIN and IN that are a supply are the power input too. */
+const BESIDES: readonly [type: ElectricalType, role: string, is: string][] = [
+  ['supply-in', 'input', 'supply+'],
+  ['supply-out', 'output', 'reference output'],
+  ['supply-out', 'reference', 'reference output'],
+  // A pump's output is an inverted one.
+  ['supply-out', 'output', 'out-'],
+  ['open-drain', 'reset', 'reset output'],
+  ['output', 'reset', 'reset output'],
+  ['output', 'clock', 'output'],
+];
+
+/** What a pin of a type cannot be; A of a switch that goes both ways is no input. */
+const NEVER: Partial<Record<ElectricalType, readonly string[]>> = {
+  input: ['output', 'true output'],
+  output: ['input', 'data input'],
+  bidirectional: ['input'],
+  passive: ['input'],
+};
+
+/** The roles of a pin by its name and type. A mark of active low says nothing of them, but for an enable: ~SHDN may be EN, or not. */
 export function rolesOfPin({ name, type }: { name: string; type: ElectricalType }): ReadonlySet<string> {
-  const own = rolesOf(name);
-  // A of a switch that goes both ways is no input.
-  if (/^[AI]$/i.test(name) && (type === 'bidirectional' || type === 'passive')) return new Set([...own].filter((role) => role !== 'input'));
-  return type === 'supply-in' && own.size === 1 && own.has('input') ? new Set([...own, 'supply+']) : own;
+  const other = OTHERWISE[name.toUpperCase()];
+  if (other?.types.includes(type)) return new Set([other.role]);
+  const marked = rolesOf(name);
+  const own = marked.size > 0 ? marked : new Set([...rolesOf(withoutMark(name))].filter((role) => role !== 'enable'));
+  const besides = BESIDES.filter(([of, role]) => of === type && own.has(role) && (type !== 'supply-in' || own.size === 1));
+  return new Set([...[...own].filter((role) => !NEVER[type]?.includes(role)), ...besides.map(([, , is]) => is)]);
 }
 
 /** The letter that tells one of several inputs or outputs: B of `B`, `Input B`, `B input`, `IN_B`. */
 export const letterOf = (text: string): string | undefined =>
-  /^(?:(?:logic |data )?(?:input|output|in|out|end|terminal|side)[ _]([a-z])(?: of .*)?|([a-z])[ _](?:input|output|in|out)|([a-z]))$/
+  /^(?:(?:logic |data |bus |end )?(?:input|output|in|out|end|terminal|side|line|pin|data|port)[ _]([a-z])(?: of .*| data| input\/output)?|([a-z])[ _](?:input|output|in|out|port input\/output)|in([a-h])|([a-z]))$/
     .exec(normal(text))
     ?.slice(1)
     .find((letter) => letter !== undefined);
@@ -150,11 +122,11 @@ export function shortens(name: string, word: string): boolean {
   return at === short.length && long.length <= 2.4 * short.length && !/[aeiou]/.test(short.slice(1));
 }
 
-/** An active-low mark in a name: Q# is no Q where both are there. */
+/** An active-low mark in a name: Q# is no Q where both are there; the tilde of `~1` is alternating current. */
 export const isLowMarked = (name: string): boolean => /^\d{0,2}[~/!]|[#*]$|_(n|b)$/i.test(name.trim());
 
 /** A name without the signs that mark it active low, which may stand behind a channel: `1~CLR`. */
-export const withoutMark = (name: string): string => name.replace(/^(\d{0,2})[~/!]/, '$1').replace(/[#*]$/, '');
+export const withoutMark = (name: string): string => name.replace(/^(\d{0,2})[~/!](?=\D)/, '$1').replace(/[#*]$/, '');
 
 /** A pin's name as its other names are kept by: in capitals, without a mark. */
 export const keyOf = ({ name }: { name: string }): string => withoutMark(name).toUpperCase();

@@ -23,6 +23,9 @@ it.each([
   ['CV', 'control voltage'],
   ['COIL+', 'coil plus'],
   ['XTAL1', 'X1'],
+  ['RG1', 'gain set resistor 1'],
+  ['RG2', 'RG-2'],
+  ['RG1', 'Gain resistor terminal 1'],
 ])('%s means the same as “%s”', (a, b) => {
   expect(senseOf(a)).toBeDefined();
   expect(senseOf(a)).toEqual(senseOf(b));
@@ -35,6 +38,7 @@ it.each([
   ['ISENSE', 'VSENSE'],
   ['EN', 'EN2'],
   ['UVLO', 'OVLO'],
+  ['RG1', 'gain set 2'],
 ])('%s does not mean the same as %s', (a, b) => expect(senseOf(a)).not.toEqual(senseOf(b)));
 
 it.each(['1', 'A', '', '+', 'the pin', 'a whole sentence that goes on over far too many words to be a name'])(
@@ -49,6 +53,7 @@ it.each(['1', 'A', '', '+', 'the pin', 'a whole sentence that goes on over far t
 it.each<[string, { stem: string; index: string } | undefined]>([
   ['A1', { stem: 'A', index: '1' }],
   ['anode 1', { stem: 'anode', index: '1' }],
+  ['drain 2', { stem: 'drain', index: '2' }],
   ['Gate of Q2', { stem: 'Gate', index: '2' }],
   ['1IN+', { stem: 'IN+', index: '1' }],
   ['IN2-', { stem: 'IN-', index: '2' }],

@@ -17,7 +17,7 @@ const FORMS: Record<string, string> = {
   'data in': 'din sdi',
   ground: 'gnd ground grnd',
   io: 'io line',
-  reset: 'rst reset rset clr',
+  reset: 'rst reset rset clr clear',
   shutdown: 'shdn shutdown shut sd sdn shtdn',
   enable: 'en ena enable enbl run',
   fault: 'flt fault fail',
@@ -96,7 +96,7 @@ const FORMS: Record<string, string> = {
   oscillator: 'osc oscillator',
   temperature: 'temp temperature',
   mode: 'mode mod',
-  gain: 'gain gn',
+  gain: 'gain gn rg',
   rf: 'rf',
   tune: 'tune vtune vt',
   strobe: 'strobe strb',
@@ -131,7 +131,8 @@ function cut(token: string): string[] | undefined {
   const [first, last] = [token[0]!, token.at(-1)!];
   const [behind, before] = [CANON.get(token.slice(1)), CANON.get(token.slice(0, -1))];
   if (before !== undefined && /^(in|out)$/.test(before) && /[pnm]/.test(last)) return [before, last === 'p' ? '+' : '-'];
-  if (before !== undefined && /^(in|out|anode|cathode|drain|gate|source)$/.test(before) && /[a-h]/.test(last)) return [before, `#${last}`];
+  if (before !== undefined && /^(in|out|gain|anode|cathode|drain|gate|source)$/.test(before) && /[a-h]/.test(last))
+    return [before, `#${last}`];
   if (behind !== undefined && /[vnx]/.test(first) && token.length > 2) return behind.split(' ');
   // VOUTA is OUTA.
   if (/^v(in|out)[a-h]$/.test(token)) return cut(token.slice(1));
@@ -163,6 +164,7 @@ export const senseOf = remember((text: string): { readonly words: string; readon
     .replace(/\([^)]*\)/g, ' ')
     .replace(/\bnon[- ]?inverting\b/g, ' + ')
     .replace(/(?<=[a-z]{2})-(?=[a-z]{2})/g, ' ')
+    .replace(/^rg-(?=\d$)/, 'rg ')
     .replace(/^i\/o(?=\b|[ _]?\d)/, 'io')
     // Which of several it belongs to: `output of gate 2`.
     .replace(/\b(?:of |in )?(?:gate|section|unit) (?=[\da-h]\b)/g, ' ');
@@ -179,6 +181,8 @@ export const senseOf = remember((text: string): { readonly words: string; readon
     else if (/^(\d+|[a-h])$/.test(token)) words.add(`#${token}`);
     else for (const word of cut(token) ?? [token]) words.add(word);
   }
+  // The resistor that sets a gain stands at RG1 and RG2.
+  if (words.has('gain')) for (const word of ['set', 'setting', 'resistor']) words.delete(word);
   // What a source is sensed by is its Kelvin contact.
   if (words.has('source') && words.delete('sense')) words.add('kelvin');
   // RED A and RED K: beside a colour the letter is an end of its diode.
@@ -200,7 +204,7 @@ export const countsAlike = (a: string, b: string): boolean => {
 export const indexed = remember((text: string): { readonly stem: string; readonly index: string } | undefined => {
   const plain = text.trim().replace(/\s+/g, ' ');
   const parts =
-    /^([A-Za-z][A-Za-z ]*?[+\-−]?)[ _]?(?:of |in )?(?:diode |fet |transistor |channel |switch |ch |no\.? ?|[QMDU](?=\d))?(\d{1,2})([+\-−]?)$/i.exec(
+    /^([A-Za-z][A-Za-z ]*?[+\-−]?)(?:[ _](?:of |in )?)?(?:diode |fet |transistor |channel |switch |ch |no\.? ?|[QMDU](?=\d))?(\d{1,2})([+\-−]?)$/i.exec(
       plain,
     );
   if (parts) return { stem: `${parts[1]!.trim()}${parts[3]!}`, index: parts[2]! };

@@ -35,9 +35,9 @@ const RUNS_BACK = /\b(last to (the )?first|revers(e|ed) order|backwards?|right t
 /** Which node is what, by the name of the node as the card has it. */
 export type Found = [string, NodeDoc][];
 
-/** Words that lead a list of nodes in. */
+/** Words that lead a list of nodes in. One pin is a lead only at the start: a `ground pin` is a terminal. */
 export const LEAD =
-  /^(?:the )?(?:\.?\w+ )?(?:model terminals?|connections?|pin connections?|node (?:order|assignments?|list|names?)|pin(?:out)? (?:order|out|assignments?|list|names?)|terminal list|order of (?:the )?(?:nodes|pins|terminals)|(?:nodes|pins|terminals),? in order|(?:external )?(?:nodes?|pins?|terminals?|ports?) (?:in )?order|external nodes?|pinout|pins?|nodes?|order|terminals?|ports?|interface)\b(?: (?:is|are))?(?: \((?:in|by) [\w ]+\))?(?:[\s:=]|-(?!\w))*/i;
+  /^(?:the )?(?:\.?\w+ )?(?:model terminals?|connections?|pin connections?|node (?:order|assignments?|list|names?)|pin(?:out)? (?:order|out|assignments?|list|names?)|terminal list|order of (?:the )?(?:nodes|pins|terminals)|(?:nodes|pins|terminals),? in order|(?:external )?(?:nodes?|pins?|terminals?|ports?) (?:in )?order|external nodes?|pinout|pins|nodes|order|terminals|ports|interface|(?<=^(?:the )?)(?:pin|node|terminal|port)(?=\s*[:=]|\s+\d))\b(?: (?:is|are))?(?: \((?:in|by) [\w ]+\))?(?:[\s:=]|-(?!\w))*/i;
 
 export const tidy = (text: string): string =>
   text
@@ -63,14 +63,25 @@ const withoutCount = (word: string, place: number): string => {
   return counted && Number(counted[1]) === place ? word.slice(counted[0].length) : word;
 };
 
+/** What is said of a terminal behind a comma: `enable, active high`. */
+const ATTRIBUTE = /^(active[- ](low|high)|open[- ](drain|collector|emitter)|(rising|falling)[- ]edge|bypass to ground|push-?pull)$/i;
+
+const withAttributes = (words: readonly string[]): string[] =>
+  words.reduce<string[]>((all, word) => {
+    if (all.length > 0 && ATTRIBUTE.test(word)) all[all.length - 1] += `, ${word}`;
+    else all.push(word);
+    return all;
+  }, []);
+
 /** Cuts a text into as many pieces as there are nodes, by the first separator that gives so many. */
 export function pieces(text: string, count: number): string[] | undefined {
   for (const separator of [/\s*[,;]\s*/, /\s*[,;/]\s*/, /\s+\|\s+|\s*\|\s*/, /\s{2,}/, /\s+/]) {
-    const words = text
+    const cut = text
       .split(separator)
       // Counted up, `1. IN   2. OUT`, the number is the place.
       .map((w, i) => withoutCount(w.trim(), i + 1))
       .filter((w) => w !== '');
+    const words = cut.length > count && separator.source.includes(',') ? withAttributes(cut) : cut;
     // Words of a sentence can be as many as the nodes; names are no articles and prepositions.
     if (words.length === count && count > 1 && !words.some((w) => /^(of|the|and|for|to|is|are|with|by|from|this|that|a|an)$/.test(w)))
       return words;

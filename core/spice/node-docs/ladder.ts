@@ -108,7 +108,8 @@ function bare(first: string, found: Found, comments: readonly Comment[], at: num
   const isRising = found.length > 1 && found[0]![1].line < found.at(-1)![1].line && placeRises(comments, at, end);
   for (const comment of isRising ? [comments[at - 1]] : [comments[end + 1], comments[at - 1]]) {
     const doc = comment ? tidy(comment.text.replace(LEAD, '')) : '';
-    if (comment && doc !== '' && !/^[-_=+*\s]+$/.test(doc) && doc.length < 60) return [[first, { doc, line: comment.line }]];
+    if (comment && doc !== '' && (/^[+-]$/.test(doc) || !/^[-_=+*|!¦\s]+$/.test(doc)) && doc.length < 60)
+      return [[first, { doc, line: comment.line }]];
   }
   return [];
 }

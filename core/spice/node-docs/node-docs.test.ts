@@ -14,6 +14,13 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['a bar of its own for each label', card('* | in\n* | | out\n* | | | common'), ['in', 'out', 'common']],
     ['a ladder that hangs below', '.subckt X 1 2 3\n* |  |  +- common\n* |  +---- out\n* +------- in\n.ends', ['in', 'out', 'common']],
     ['a ladder that hangs by bars', '.subckt X 1 2 3\n* |  |  common\n* |  out\n* in\n.ends', ['in', 'out', 'common']],
+    [
+      'attributes behind commas',
+      '.subckt X 1 2 3 ; ground pin, reset output, active low, supply\n.ends',
+      ['ground pin', 'reset output, active low', 'supply'],
+    ],
+    ['a sign alone', card('* PINS: +\n*       | out\n*       | | -\n*       | | |'), ['+', 'out', '-']],
+    ['no title with a revision', card('* OS34 MODEL, rev A, 2026', 'NB NC NE'), ['', '', '']],
     ['dots', card('* 1 ..... in\n* 2 ..... out\n* 3 ..... common'), ['in', 'out', 'common']],
     ['sentences', card('* Node 1 is the input.\n* Node 2 is the output.\n* Node 3 is the common.'), ['input', 'output', 'common']],
     ['numbers with a bracket', card('* 1) in\n* 2) out\n* 3) common'), ['in', 'out', 'common']],

@@ -1,7 +1,7 @@
 import type { Comment } from '../cards';
 import { rolesOf, shares } from '../roles';
 import { isKnownWord } from '../sense';
-import { commentsAt, LEAD, pieces, tidy, type Found, type Header } from './found';
+import { commentsAt, isRemark, LEAD, pieces, tidy, type Found, type Header } from './found';
 
 const USAGE = /^(?:usage|call|syntax|instance|example|use)\b[^:]*:?\s*/i;
 
@@ -182,7 +182,7 @@ function straightIn(comment: Comment, card: string, nodes: readonly string[]): s
   if (nodes.some((n) => text.toLowerCase().startsWith(`${n.toLowerCase()} `))) return undefined;
   const inWhole = pieces(bare(text), nodes.length);
   // `Shunt reference: cathode, anode`: what stands before a colon in the first of them is a title.
-  const whole = inWhole && /^[^:]+:\s/.test(inWhole[0]!) ? undefined : inWhole;
+  const whole = inWhole && (/^[^:]+:\s/.test(inWhole[0]!) || inWhole.some(isRemark)) ? undefined : inWhole;
   const isBarred = whole && text.split('|').length === nodes.length && whole.every((w) => /[A-Za-z]/.test(w) && w.split(/\s+/).length <= 4);
   if (whole && (isBarred || aligned(comment.raw, card, nodes) || areTerminals(whole, text) || agree(whole, nodes))) return whole;
   const tails = [/:\s+(.*)$/, /^\S.*?\s{2,}(\S.*)$/, /,\s+([^,]+)$/].map((tail) => tail.exec(text)?.[1]).concat(withoutCounts(text));

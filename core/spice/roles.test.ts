@@ -1,0 +1,82 @@
+import type { ElectricalType } from '../part';
+import { rolesOf, rolesOfPin, shares, untied, withoutMark } from './roles';
+
+it.each<[name: string, type: ElectricalType, comment: string, same: boolean]>([
+  ['VC', 'passive', 'loop compensation', true],
+  ['VC', 'supply-in', 'loop compensation', false],
+  ['VC', 'supply-in', 'positive supply', true],
+  ['VS', 'passive', 'high-side return', true],
+  ['VS', 'supply-in', 'supply voltage', true],
+  ['SRC', 'output', 'sourcing output', true],
+  ['SNK', 'output', 'OUTPUT LOW', true],
+  ['VSS', 'ground', 'GND pin', true],
+  ['V-', 'supply-in', 'NEG_SUPPLY', true],
+  ['IN-', 'input', 'INV._INPUT', true],
+  ['NO', 'passive', 'switch terminal NO', true],
+  ['NC', 'passive', 'break contact', true],
+  ['COM', 'passive', 'moving contact', true],
+  ['SEL', 'input', 'switch control', true],
+  ['REF', 'input', 'output reference', true],
+  ['RO', 'output', 'receiver data output', true],
+  ['TXD', 'input', 'driver input', true],
+  ['DE', 'input', 'driver output enable', true],
+  ['EN', 'input', 'driver output enable', false],
+  ['OE', 'input', 'output enable', true],
+  ['~RE', 'input', 'receiver enable, active low', true],
+  ['~SHDN', 'input', 'enable', false],
+  ['CANH', 'bidirectional', 'high-level bus line', true],
+  ['CANH', 'bidirectional', 'CAN bus low', false],
+  ['VCCB', 'supply-in', 'supply of port B', true],
+  ['VCCB', 'supply-in', 'supply of port A', false],
+  ['D', 'input', 'data input', true],
+  ['D', 'passive', 'data input', false],
+  ['Q', 'output', 'true output', true],
+  ['~Q', 'output', 'complementary output', true],
+  ['Q', 'output', 'complementary output', false],
+  ['CLR#', 'input', 'reset input', true],
+  ['RESET#', 'open-drain', 'reset output', true],
+  ['RESET#', 'input', 'reset output', false],
+  ['MR#', 'input', 'manual reset', true],
+  ['RESET#', 'open-drain', 'manual reset', false],
+  ['QOD', 'passive', 'output discharge', true],
+  ['OUT', 'supply-out', 'output discharge', false],
+  ['OUT', 'supply-out', 'reference voltage output', true],
+  ['VREF', 'supply-out', '5 V reference', true],
+  ['VREF', 'input', '5 V reference', false],
+  ['OUT', 'supply-out', 'inverted output', true],
+  ['OUT', 'output', 'inverted output', false],
+  ['CLK', 'output', 'clock output', true],
+  ['Z', 'input', 'output', false],
+  ['A', 'bidirectional', 'input', false],
+  ['BAT', 'passive', 'battery temperature', false],
+  ['TS', 'input', 'battery temperature', true],
+  ['C1+', 'passive', 'flying capacitor positive', true],
+  ['CAP+', 'passive', 'flying capacitor positive', true],
+  ['OVLO', 'input', 'OVP', false],
+  ['IN', 'supply-in', 'power switch input', true],
+])('%s of type %s and “%s” mean the same: %s', (name, type, comment, same) =>
+  expect(shares(rolesOfPin({ name, type }), rolesOf(comment))).toBe(same),
+);
+
+it('keeps the node CAP+ apart from the pin C1+, which may be another capacitor’s', () =>
+  expect(shares(rolesOf('C1+'), rolesOf('CAP+'))).toBe(false));
+
+it.each([
+  ['positive-supply', 'positive supply'],
+  ['NEG-SUPPLY', 'NEG SUPPLY'],
+  ['soft-start', 'soft start'],
+  ['drain-of-M2', 'drain of M2'],
+  ['main-terminal-1', 'main terminal 1'],
+  ['bus_line_A', 'bus line A'],
+  ['IN-2', 'IN-2'],
+  ['IN_A', 'IN_A'],
+  ['V_PL', 'V_PL'],
+  ['already apart - so', 'already apart - so'],
+])('%s is read as “%s”', (tied, words) => expect(untied(tied)).toBe(words));
+
+it.each([
+  ['~CS', 'CS'],
+  ['CS#', 'CS'],
+  ['1~CLR', '1CLR'],
+  ['~1', '~1'],
+])('%s without its mark is %s', (name, plain) => expect(withoutMark(name)).toBe(plain));
