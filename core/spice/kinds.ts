@@ -39,7 +39,7 @@ const KINDS: Kind[] = [
   { pins: [/^(BST|C?BOOT)$/i, /^(SW|PH|LX|PHASE)$/i, /^V?FB$|^VSENSE$/i], alike: 'FB VSENSE, VFB VSENSE' },
   // The third terminal of a shunt reference is adjusted by.
   { pins: [/^(REF|ADJ|R)$/i, /^(A|ANODE)$/i, /^(K|C|CATHODE)$/i], alike: 'REF ADJ, R ADJ, REF R' },
-  { pins: [/^G(ATE)?$/i, /^M?T1$/i, /^M?T2$/i], alike: 'T1 MT1, T2 MT2' },
+  { pins: [/^(G(ATE)?|K|CATHODE)$/i, /^M?T1$/i, /^M?T2$/i], alike: 'T1 MT1, T2 MT2' },
   { pins: [/^NO\d?$/i, /^NC\d?$/i, /^(C|COM)$/i], alike: 'C COM' },
   { pins: [/^NO\d?$/i, /^NC\d?$/i, /^COM$/i], nodes: [/^D$/i, /^S1$/i, /^S2$/i], alike: 'COM D' },
   {
@@ -74,6 +74,7 @@ const KINDS: Kind[] = [
     pins: [/^S0$/i, /^S1$/i, /^(Z|COM|Y)$/i],
     alike: 'S0 A, S1 B, S2 C, S3 D, E INH, Z X, Z COM, COM X, Y0 X0, Y1 X1, Y2 X2, Y3 X3, Y4 X4, Y5 X5, Y6 X6, Y7 X7',
   },
+  { pins: [/^[IA]0$/i, /^[IA]1$/i, /^S$/i, /^[YZ]$/i], alike: 'S SEL' },
   { pins: [/^A0$/i, /^A2$/i, /^[~/]?Y_?7/i], nodes: [/^A$/i, /^B$/i, /^C$/i], alike: 'A0 A, A1 B, A2 C, E1 G2A, E1 G2AN, E2 G2B, E2 G2BN, E3 G1' },
   { pins: [/^(CS|I?SENSE|ISNS)$/i, /^(V?FB|COMP)$/i, /^(GATE|DRV|GD|OUT)$/i], alike: 'GATE DRV, OUT DRV, GD DRV, GATE OUT, GD OUT, GATE GD' },
   { pins: [/^\d?B$/i, /^\d?C$/i, /^E$/i, /^COM$/i], alike: 'B IN, C OUT, E GND' },

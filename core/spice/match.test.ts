@@ -59,6 +59,7 @@ it.each<[string, Pin[], string[], string[]]>([
   ['a multiplier', [['X1', 'input'], ['Y2', 'input']], ['Y input 2', 'output', 'X input 1'], ['X1=3', 'Y2=1']],
   ['two transistors', [['D1', 'passive'], ['D2', 'passive'], ['G2', 'input']], ['drain 2', 'gate-of-M2', 'drain 1'], ['D1=3', 'D2=1', 'G2=2']],
   ['ports by their letter', [['A', 'bidirectional'], ['B', 'bidirectional'], ['DIR', 'input']], ['direction', 'port B data', 'A port input/output'], ['A=3', 'B=2', 'DIR=1']],
+  ['what a comment goes into more of', [['AIN+', 'input'], ['AIN-', 'input'], ['IMON', 'output']], ['load current monitor output', 'analog input +', 'analog input -'], ['AIN+=2', 'AIN-=3', 'IMON=1']],
   ['a charger', [['ISET', 'passive'], ['NTC', 'input'], ['~CHRG', 'open-drain'], ['BAT', 'passive']], ['charge status', 'battery terminal', 'charge current set', 'thermistor'], ['BAT=2', 'ISET=3', 'NTC=4', '~CHRG=1']],
 ])('%s are matched', (_, pins, docs, pairs) => expect(matched(pins, docs)).toEqual({ pairs, asks: [] })); // prettier-ignore
 

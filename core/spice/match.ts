@@ -352,6 +352,7 @@ function likeSense(pin: MatchPin, names: readonly string[], node: ModelNode, fir
       const own = senseOf(name) ?? ofGate(pin, name);
       if (own && own.words === said?.words && own.index === said.index) return { score: 0.89, because: why };
       if (own && own.words === said?.words && countsAlike(own.index, said.index)) return { score: 0.81, because: why };
+      if (own && said && own.index === said.index && saysMore(own.words, said.words)) return { score: 0.81, because: why };
       if (!channel && own && own.words === said?.words && own.index !== '' && said.index !== '') return { score: 0, because: '' };
       const [ownPart, saidPart] = [indexed(name), indexed(text)];
       if (ownPart && saidPart && shares(rolesOf(ownPart.stem), rolesOf(saidPart.stem)))
@@ -363,6 +364,23 @@ function likeSense(pin: MatchPin, names: readonly string[], node: ModelNode, fir
   if (names.some((n) => isBarred(n, node.name))) return { score: 0.81, because: `node ${node.name} is its active-low name` };
   const isCut = texts.some(({ text }) => shortens(names.at(-1)!, text) || shortens(text, names.at(-1)!));
   return isCut && rolesOf(pin.name).size === 0 ? { score: 0.8, because: because.name } : undefined;
+}
+
+/** Words that a comment adds to what a name says; others make it something else. */
+const ADDED = new Set(
+  'analog serial external main buffered lead port connection flag set resistor load request protected bridge half motor speaker digital'.split(
+    ' ',
+  ),
+);
+
+/** True where a comment says what a name does, with words that only go into more of it: CURRENT LIMIT of `current limit resistor`. */
+function saysMore(name: string, comment: string): boolean {
+  const [own, said] = [name.split(' '), new Set(comment.split(' '))];
+  const isWay = (word: string) => /^(in|out)$/.test(word);
+  const more = [...said].filter((word) => !own.includes(word));
+  return (
+    own.every((word) => said.has(word)) && more.every((word) => ADDED.has(word) || (isWay(word) && own.length > 1 && !own.some(isWay)))
+  );
 }
 
 /** CSB and QN beside CS and Q#: the letter is the bar. INN is no IN with a bar, and Q without a mark is no QN. */

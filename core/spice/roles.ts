@@ -1,30 +1,41 @@
 import { remember, type ElectricalType } from '../part';
 import { ROLES } from './role-words';
 
-/** Words tied together by their hyphens or underscores: `positive-supply`, `NEG_SUPPLY`, `INV._INPUT`; short names keep their underscore. */
-const TIED =
-  /(?<=[a-z]{4})-(?=\d)|(?<=\d-v)-(?=[a-z]{4})|(?<=^\d)-(?=v-)|(?<=[A-Za-z]{4}\.?)-(?=[A-Za-z]{4})|(?<=\b(?:pos|neg|inv))-(?=[A-Za-z]{5})/gi;
-const UNDERSCORED = /(?<=[a-z]{3})_(?=[a-z]{4})|(?<=[a-z]{4})_|(?<=[a-z]\.)_(?=[a-z]{4})|_(?=[a-z]{5})/gi;
+/** Where a hyphen or an underscore ties words together; short names keep theirs: `IN-2`, `IN_A`. */
+const TIED = [
+  // positive-supply, soft-start
+  /(?<=[a-z]{4}\.?)-(?=[a-z]{4})/,
+  // NEG-SUPPLY
+  /(?<=\b(?:pos|neg|inv))-(?=[a-z]{5})/,
+  // main terminal-1, input-a
+  /(?<=[a-z]{4})-(?=\d)/,
+  /(?<=put)-(?=[a-h]$)/,
+  // 5-V-reference
+  /(?<=\d-v)-(?=[a-z]{4})|(?<=^\d)-(?=v-)/,
+];
+const HYPHENS = new RegExp(TIED.map((tie) => tie.source).join('|'), 'gi');
+/** NEG_SUPPLY, INV._INPUT, bus_line_A. */
+const UNDERSCORES = /(?<=[a-z]{3})_(?=[a-z]{4})|(?<=[a-z]{4})_|(?<=[a-z]\.)_(?=[a-z]{4})|_(?=[a-z]{5})/gi;
+/** drain-of-M2 */
+const ALL_TIED = /^(?=.{10})[a-z]+(-\w+){2,}$/i;
 
 /** A comment whose words are tied together, in single words. */
-export const untied = (text: string): string =>
-  /\s/.test(text)
-    ? text
-    : /^[A-Za-z]+(-\w+){2,}$/.test(text) && text.length > 9
-      ? text.replace(/-/g, ' ')
-      : text.replace(TIED, ' ').replace(UNDERSCORED, ' ');
+export const untied = (text: string): string => {
+  if (/\s/.test(text)) return text;
+  return ALL_TIED.test(text) ? text.replaceAll('-', ' ') : text.replace(HYPHENS, ' ').replace(UNDERSCORES, ' ');
+};
 
 const normal = remember((text: string): string =>
   untied(text)
     .toLowerCase()
     .replace(/[−–]/g, '-')
     .replace(/\(([+-])\)/g, '$1')
-    .replace(UNDERSCORED, ' ')
+    .replace(UNDERSCORES, ' ')
     .replace(/\bnon-?\s?inv\b\.?/g, 'non-inverting')
     .replace(/\binv\b\.?(?= )|^inv$/g, 'inverting')
     .replace(/\b(pos|neg)(?:\.|(?= ))/g, (_, sign: string) => (sign === 'pos' ? 'positive' : 'negative'))
-    // `GND pin` is GND.
-    .replace(/^([^ ]+) pin$/, '$1')
+    // `GND pin` and `GND terminal` are GND.
+    .replace(/^([^ ]+) pin$|^([^ ]{1,5}) terminal$/, '$1$2')
     .replace(/\s+/g, ' ')
     .trim(),
 );
@@ -42,6 +53,13 @@ const SPECIAL: readonly [role: string, instead: readonly string[]][] = [
   ['low-side output', ['gate drive']],
   ['manual reset', ['reset']],
   ['output discharge', ['discharge']],
+  ['serial input', ['serial data']],
+  ['serial output', ['serial data']],
+  ['bootstrap +', ['bootstrap']],
+  ['bootstrap -', ['bootstrap']],
+  ['ground of side 1', ['ground']],
+  ['ground of side 2', ['ground']],
+  ['busy', ['status']],
   ['thermistor', ['battery', 'temperature']],
 ];
 
@@ -72,6 +90,9 @@ const OTHERWISE: Record<string, { role: string; types: readonly ElectricalType[]
   VS: { role: 'switch', types: ['passive', 'output', 'bidirectional'] },
   SRC: { role: 'sourcing output', types: ['output', 'three-state'] },
   D: { role: 'data input', types: ['input'] },
+  E: { role: 'enable', types: ['input'] },
+  G: { role: 'gate drive', types: ['output'] },
+  LIN: { role: 'bus', types: ['bidirectional', 'passive'] },
 };
 
 /** What a pin of a role is besides by its type: VIN and IN that are a supply are the power input too. */
@@ -83,7 +104,9 @@ const BESIDES: readonly [type: ElectricalType, role: string, is: string][] = [
   ['supply-out', 'output', 'out-'],
   ['open-drain', 'reset', 'reset output'],
   ['output', 'reset', 'reset output'],
-  ['output', 'clock', 'output'],
+  ['output', 'clock', 'clock output'],
+  ['output', 'output', 'clock output'],
+  ['output', 'output', 'gate drive'],
 ];
 
 /** What a pin of a type cannot be; A of a switch that goes both ways is no input. */
@@ -96,9 +119,9 @@ const NEVER: Partial<Record<ElectricalType, readonly string[]>> = {
 
 /** The roles of a pin by its name and type. A mark of active low says nothing of them, but for an enable: ~SHDN may be EN, or not. */
 export function rolesOfPin({ name, type }: { name: string; type: ElectricalType }): ReadonlySet<string> {
-  const other = OTHERWISE[name.toUpperCase()];
+  const other = OTHERWISE[withoutMark(name).toUpperCase()];
   if (other?.types.includes(type)) return new Set([other.role]);
-  const marked = rolesOf(name);
+  const marked = new Set([name, ...(/\w\/\w/.test(name) ? name.split('/') : [])].flatMap((text) => [...rolesOf(text)]));
   const own = marked.size > 0 ? marked : new Set([...rolesOf(withoutMark(name))].filter((role) => role !== 'enable'));
   const besides = BESIDES.filter(([of, role]) => of === type && own.has(role) && (type !== 'supply-in' || own.size === 1));
   return new Set([...[...own].filter((role) => !NEVER[type]?.includes(role)), ...besides.map(([, , is]) => is)]);

@@ -24,6 +24,10 @@ it.each([
   ['COIL+', 'coil plus'],
   ['XTAL1', 'X1'],
   ['RG1', 'gain set resistor 1'],
+  ['VGAIN', 'gain control voltage'],
+  ['NULL1', 'offset trim 1'],
+  ['IO1', 'protected line 1'],
+  ['OUTB', 'output of channel B'],
   ['RG2', 'RG-2'],
   ['RG1', 'Gain resistor terminal 1'],
 ])('%s means the same as “%s”', (a, b) => {
@@ -39,6 +43,7 @@ it.each([
   ['EN', 'EN2'],
   ['UVLO', 'OVLO'],
   ['RG1', 'gain set 2'],
+  ['RG', 'gain control'],
 ])('%s does not mean the same as %s', (a, b) => expect(senseOf(a)).not.toEqual(senseOf(b)));
 
 it.each(['1', 'A', '', '+', 'the pin', 'a whole sentence that goes on over far too many words to be a name'])(
@@ -53,6 +58,7 @@ it.each(['1', 'A', '', '+', 'the pin', 'a whole sentence that goes on over far t
 it.each<[string, { stem: string; index: string } | undefined]>([
   ['A1', { stem: 'A', index: '1' }],
   ['anode 1', { stem: 'anode', index: '1' }],
+  ['second anode', { stem: 'anode', index: '2' }],
   ['drain 2', { stem: 'drain', index: '2' }],
   ['Gate of Q2', { stem: 'Gate', index: '2' }],
   ['1IN+', { stem: 'IN+', index: '1' }],

@@ -85,18 +85,21 @@ const FORMS: Record<string, string> = {
   bypass: 'byp bp bypass',
   'noise reduction': 'nr',
   adjust: 'adj adjust adjustment',
-  offset: 'off offset ofs os',
-  null: 'null trim nul',
+  offset: 'off offset ofs os null nul',
+  trim: 'trim',
   supply: 'supply sup',
   power: 'power pwr pow',
   'motor supply': 'vm vbb',
   pad: 'pad epad paddle',
   frequency: 'freq frequency',
+  'analog ground': 'agnd',
+  'digital ground': 'dgnd',
   'set frequency': 'rt fset rosc rfreq freqset',
   oscillator: 'osc oscillator',
   temperature: 'temp temperature',
   mode: 'mode mod',
-  gain: 'gain gn rg',
+  gain: 'gain gn vgain vg',
+  'gain resistor': 'rg',
   rf: 'rf',
   tune: 'tune vtune vt',
   strobe: 'strobe strb',
@@ -131,8 +134,8 @@ function cut(token: string): string[] | undefined {
   const [first, last] = [token[0]!, token.at(-1)!];
   const [behind, before] = [CANON.get(token.slice(1)), CANON.get(token.slice(0, -1))];
   if (before !== undefined && /^(in|out)$/.test(before) && /[pnm]/.test(last)) return [before, last === 'p' ? '+' : '-'];
-  if (before !== undefined && /^(in|out|gain|anode|cathode|drain|gate|source)$/.test(before) && /[a-h]/.test(last))
-    return [before, `#${last}`];
+  if (before !== undefined && /^(in|out|gain resistor|anode|cathode|drain|gate|source)$/.test(before) && /[a-h]/.test(last))
+    return [...before.split(' '), `#${last}`];
   if (behind !== undefined && /[vnx]/.test(first) && token.length > 2) return behind.split(' ');
   // VOUTA is OUTA.
   if (/^v(in|out)[a-h]$/.test(token)) return cut(token.slice(1));
@@ -156,6 +159,8 @@ const ENDS = [
   ['k', 'cathode'],
 ] as const;
 
+const PLACES = ['first', 'second', 'third', 'fourth'];
+
 /** The words that a text means, sorted, and the index in it (`1` of OUT1, `a` of INA); undefined where it says nothing. */
 export const senseOf = remember((text: string): { readonly words: string; readonly index: string } | undefined => {
   const plain = text
@@ -165,6 +170,8 @@ export const senseOf = remember((text: string): { readonly words: string; readon
     .replace(/\bnon[- ]?inverting\b/g, ' + ')
     .replace(/(?<=[a-z]{2})-(?=[a-z]{2})/g, ' ')
     .replace(/^rg-(?=\d$)/, 'rg ')
+    .replace(/\bprotected /, '')
+    .replace(/\b(?:first|second|third|fourth)\b/g, (place) => ` ${PLACES.indexOf(place) + 1} `)
     .replace(/^i\/o(?=\b|[ _]?\d)/, 'io')
     // Which of several it belongs to: `output of gate 2`.
     .replace(/\b(?:of |in )?(?:gate|section|unit) (?=[\da-h]\b)/g, ' ');
@@ -176,13 +183,22 @@ export const senseOf = remember((text: string): { readonly words: string; readon
     if (MUTE.has(token) && !(token === 'line' && tokens.length === 2 && /^\d+$/.test(tokens[1]!))) continue;
     // P and N behind an underscore, IN_P and RST_N: a sign beside an input or output, else the mark of active low.
     if (/^[pn]$/.test(token) && (words.has('in') || words.has('out'))) words.add(token === 'p' ? '+' : '-');
-    else if (/^[nb]$/.test(token) && words.size > 0 && !(token === 'b' && /^(\d|v?(in|out)[pnm]?|input|output)$/.test(tokens[i - 1] ?? '')))
+    else if (
+      /^[nb]$/.test(token) &&
+      words.size > 0 &&
+      !(token === 'b' && /^(\d|v?(in|out)[pnm]?|input|output|channel|section|half|side|port|line)$/.test(tokens[i - 1] ?? ''))
+    )
       continue;
     else if (/^(\d+|[a-h])$/.test(token)) words.add(`#${token}`);
     else for (const word of cut(token) ?? [token]) words.add(word);
   }
-  // The resistor that sets a gain stands at RG1 and RG2.
-  if (words.has('gain')) for (const word of ['set', 'setting', 'resistor']) words.delete(word);
+  // The resistor that sets a gain stands at RG1 and RG2; what controls one is the gain.
+  if (words.has('gain')) {
+    if (words.delete('set') || words.delete('setting')) words.add('resistor');
+    for (const word of ['control', 'adjust']) words.delete(word);
+  }
+  // What trims an offset nulls it.
+  if (words.has('offset')) for (const word of ['trim', 'adjust']) words.delete(word);
   // What a source is sensed by is its Kelvin contact.
   if (words.has('source') && words.delete('sense')) words.add('kelvin');
   // RED A and RED K: beside a colour the letter is an end of its diode.
@@ -202,7 +218,13 @@ export const countsAlike = (a: string, b: string): boolean => {
 
 /** The stem and the index of a name or a comment: `A1` and "anode 1" have one index, `OUT` none. */
 export const indexed = remember((text: string): { readonly stem: string; readonly index: string } | undefined => {
-  const plain = text.trim().replace(/\s+/g, ' ');
+  const plain = text
+    .trim()
+    .replace(/\s+/g, ' ')
+    .replace(
+      /^(first|second|third|fourth) (.+)$/i,
+      (_, place: string, stem: string) => `${stem} ${PLACES.indexOf(place.toLowerCase()) + 1}`,
+    );
   const parts =
     /^([A-Za-z][A-Za-z ]*?[+\-−]?)(?:[ _](?:of |in )?)?(?:diode |fet |transistor |channel |switch |ch |no\.? ?|[QMDU](?=\d))?(\d{1,2})([+\-−]?)$/i.exec(
       plain,
