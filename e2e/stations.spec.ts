@@ -139,6 +139,11 @@ test('Prove: findings are mended by a key, waived with a reason, and lead to the
   await page.getByLabel('It may stand because').fill('none is published');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('region', { name: 'Waived' })).toContainText('none is published');
+  const asked = page.getByRole('region', { name: 'What was asked' });
+  const identity = asked.getByRole('group').filter({ hasText: 'Identity' });
+  await expect(identity).toContainText(/Identity 7 rules, \d+ findings, 1 waived/);
+  await identity.getByText('Identity', { exact: false }).first().click();
+  await expect(asked.getByText('A field that the house requires is empty')).toBeVisible();
   await page.getByRole('button', { name: 'Take it back' }).click();
   await expect(page.getByText('No datasheet is named.')).toBeVisible();
   await page.getByText('The field maker is empty.').click();
@@ -170,6 +175,9 @@ test('House rules: a severity turned off is no finding, and a new pin length is 
   await expect(page.getByRole('status')).toContainText('house-rules.json');
   await openPart(page, 'TF7311', 'arrange');
   await expect(page.getByRole('link', { name: /Prove/ })).toContainText('proven');
+  await page.getByRole('link', { name: /Prove/ }).click();
+  await expect(page.getByText('1 rule is left out by the house rules')).toBeVisible();
+  await page.getByRole('link', { name: /Arrange/ }).click();
   const length = () =>
     page
       .locator('[data-port] line')

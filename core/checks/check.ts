@@ -41,6 +41,8 @@ export interface CheckResult {
   findings: Finding[];
   /** Findings that a waiver covers, with it. */
   waived: { finding: Finding; waiver: Waiver }[];
+  /** The rules that were asked, by their ids: all but those that the house rules leave out. */
+  asked: string[];
 }
 
 const RANK: Record<Severity, number> = { error: 0, warning: 1, note: 2 };
@@ -48,9 +50,10 @@ const RANK: Record<Severity, number> = { error: 0, warning: 1, note: 2 };
 /** Runs all rules on a part. House rules set severities; `off` leaves a rule out. */
 export function checkPart(part: Part, rules: HouseRules = DEFAULT_RULES): CheckResult {
   const facts = factsOf(part, rules);
-  const all = RULES.flatMap((rule): Finding[] => {
-    const severity = rules.severities[rule.id] ?? rule.severity;
-    if (severity === 'off') return [];
+  const severityOf = (rule: Rule) => rules.severities[rule.id] ?? rule.severity;
+  const asked = RULES.filter((rule) => severityOf(rule) !== 'off');
+  const all = asked.flatMap((rule): Finding[] => {
+    const severity = severityOf(rule) as Severity;
     return rule.find(facts).map((raw) => ({ mends: [], ...raw, id: idOf(rule.id, raw.where), rule: rule.id, severity }));
   });
   const waivers = new Map(part.waivers.map((w) => [w.finding, w]));
@@ -63,7 +66,7 @@ export function checkPart(part: Part, rules: HouseRules = DEFAULT_RULES): CheckR
   });
   open.push(...lapsedWaivers(part, waived, rules));
   open.sort((a, b) => RANK[a.severity] - RANK[b.severity]);
-  return { findings: open, waived };
+  return { findings: open, waived, asked: asked.map((rule) => rule.id) };
 }
 
 function lapsedWaivers(part: Part, waived: CheckResult['waived'], rules: HouseRules): Finding[] {

@@ -269,7 +269,9 @@ describe('severities', () => {
   it('stand with the gravest first', () => expect(checkPart(tripped).findings.map((f) => f.severity)).toEqual(['error', 'warning']));
   it('are what the house rules say', () => {
     const rules = { ...DEFAULT_RULES, severities: { 'field-empty': 'note' as const, 'datasheet-missing': 'off' as const } };
-    expect(checkPart(tripped, rules).findings.map((f) => [f.rule, f.severity])).toEqual([['field-empty', 'note']]);
+    const { findings, asked } = checkPart(tripped, rules);
+    expect(findings.map((f) => [f.rule, f.severity])).toEqual([['field-empty', 'note']]);
+    expect(RULES.map((r) => r.id).filter((id) => !asked.includes(id))).toEqual(['datasheet-missing']);
   });
   it('require the fields that the house wants', () => {
     const rules = { ...DEFAULT_RULES, required: ['Height', 'keywords'] };

@@ -1,7 +1,7 @@
 import { memo, type CSSProperties, type ReactNode } from 'react';
 import { padsIn, type Pin } from '../../core/part';
 import { useStore } from '../store';
-import { selectFindingsByPin, selectNodes, selectPadJoined, selectPlaces } from '../store/selectors';
+import { selectFindingsByPin, selectModels, selectNodes, selectPadJoined, selectPlaces } from '../store/selectors';
 import { PinName, TypeMark } from '../ui/marks';
 import type { ColumnId, LedgerColumn } from './ledger-columns';
 import type { LedgerRow } from './ledger-rows';
@@ -168,11 +168,9 @@ function PadsCell({ pin, pads }: { pin: Pin; pads: readonly string[] }) {
 
 function NodeCell({ pin }: { pin: Pin }) {
   const node = useStore((s) => selectNodes(s).get(pin.id));
-  return node === undefined ? (
-    <span className="truncate text-muted">not in model</span>
-  ) : (
-    <span className="truncate font-mono">{node}</span>
-  );
+  const hasModel = useStore((s) => selectModels(s).length > 0);
+  if (node !== undefined) return <span className="truncate font-mono">{node}</span>;
+  return <span className="truncate text-muted">{hasModel ? 'not in model' : '–'}</span>;
 }
 
 function FindingsCell({ pin }: { pin: Pin }) {

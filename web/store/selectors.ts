@@ -10,7 +10,7 @@ export const selectPart = (s: RootState): Part => s.part.part;
 export const selectPins = (s: RootState): Part['pins'] => s.part.part.pins;
 export const selectUnits = (s: RootState): Part['units'] => s.part.part.units;
 export const selectPackages = (s: RootState): Part['packages'] => s.part.part.packages;
-const selectModels = (s: RootState): Part['models'] => s.part.part.models;
+export const selectModels = (s: RootState): Part['models'] => s.part.part.models;
 export const selectSelection = (s: RootState): string[] => s.view.selection;
 export const selectSelectedSet = createSelector([selectSelection], (ids) => new Set(ids));
 

@@ -11,6 +11,7 @@ import { nextSet, packageChosen, selected, unitChosen } from '../../store/view-s
 import { Button } from '../../ui/button';
 import { Empty } from '../../ui/card';
 import { counted } from '../../ui/counted';
+import { Asked } from './asked';
 import { FindingRow } from './finding-row';
 
 /** The station where a family of findings is mended by hand. */
@@ -102,7 +103,7 @@ export function ProveStation() {
       title: 'Go to its place',
       key: 'Enter',
       group: 'Prove',
-      can: () => current !== undefined && waiving === null && !(document.activeElement instanceof HTMLButtonElement),
+      can: () => current !== undefined && waiving === null && !document.activeElement?.matches('button, summary'),
       run: () => show(current!),
     },
     {
@@ -130,7 +131,8 @@ export function ProveStation() {
       <header className="mb-3 flex items-baseline gap-4">
         <h1 className="text-lg font-bold">{headline(count('error') + count('warning'), count('note'))}</h1>
         <p className="text-muted">
-          {counted(count('error'), 'error')}, {counted(count('warning'), 'warning')}; {RULES.length} rules were asked
+          {counted(count('error'), 'error')}, {counted(count('warning'), 'warning')};{' '}
+          {counted(checks.asked.length, 'rule was', 'rules were')} asked
           {checks.waived.length > 0 ? `; ${checks.waived.length} waived` : ''}
         </p>
       </header>
@@ -183,6 +185,7 @@ export function ProveStation() {
           </ul>
         </section>
       ) : null}
+      <Asked checks={checks} />
     </div>
   );
 }
