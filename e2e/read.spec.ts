@@ -127,6 +127,30 @@ test('a box drawn around a table reads that table', async ({ page }) => {
   await expect(taking(page, 3)).toBeVisible();
 });
 
+test('of several tables each is taken or left, on the page and in a list, and its columns have their roles', async ({ page }) => {
+  await startPart(page);
+  await choose(page, /Choose a file/, corpus('blind-two-tables.pdf'));
+  await expect(taking(page, 10)).toBeVisible();
+  await page.getByRole('button', { name: 'Leave this table out' }).first().click();
+  await expect(taking(page, 6)).toBeVisible();
+  await expect(page.getByText('1 of 3 tables taken')).toBeVisible();
+  await page.getByRole('button', { name: /Take this table, 4 rows/ }).click();
+  await expect(taking(page, 10)).toBeVisible();
+  await page.getByText('2 of 3 tables taken').click();
+  await page.getByLabel(/Table 2. Signal pins/).click();
+  await expect(taking(page, 4)).toBeVisible();
+  await expect(page.getByLabel(/Table 1. Power pins/)).toBeDisabled();
+  await page.getByRole('button', { name: 'Leave it' }).click();
+
+  await page
+    .getByRole('textbox', { name: 'Pin table' })
+    .fill('Pin\tName\tType\n1\tRX\tI\n2\tTX\tO\n\nSupplies\nPin\tNet\tRemarks\n3\tVDD\tMain\n4\tGND\tReturn\n');
+  await page.getByRole('button', { name: 'Read the table' }).click();
+  await expect(taking(page, 4)).toBeVisible();
+  await page.getByLabel('Role of column Remarks of').selectOption('ignore');
+  await expect(page.getByRole('row').filter({ hasText: 'GND' })).not.toContainText('Return');
+});
+
 test('a new revision is taken change by change, and what was set by hand stays', async ({ page }) => {
   await openPart(page, 'TF7311', 'read');
   await page.getByRole('gridcell', { name: 'REFOUT', exact: true }).click();

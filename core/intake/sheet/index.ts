@@ -1,6 +1,7 @@
 import { problem, refuse, ok, type Result } from '../../part';
-import type { Proposal, ReadOptions, TableChoice } from '../proposal';
+import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMaps } from '../table/ball-map';
+import { choicesOf, inOrder } from '../table/choices';
 import { findLists } from '../table/find-list';
 import type { Scored } from '../table/found-table';
 import { goesWith, leftBeside } from '../table/goes-with';
@@ -32,7 +33,7 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
   const large = own.find((s) => s.cells.length > MOST_CELLS);
   if (large) return refuse(problem('sheet-large', { name: large.name, limit: MOST_CELLS }, { file }));
   const grids = own.map((sheet, i) => ({ sheet, grid: gridOf(sheet, i * 2_000_000) }));
-  const found = grids.flatMap(({ sheet, grid }): Found[] => findLists(grid).map((f) => ({ sheet, ...f })));
+  const found = grids.flatMap(({ sheet, grid }): Found[] => inOrder(findLists(grid)).map((f) => ({ sheet, ...f })));
   const legend = grids.flatMap(({ grid }) => grid.rows.flatMap((r) => [...legendLine(filled(r)), filled(r).join('   ')]));
   if (found.length === 0) {
     const beside = { signals: readSignalLists(grids.map((g) => g.grid)), legend: readLegend(legend) };
@@ -54,17 +55,11 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
     const signals = () => readSignalLists(grids.map((g) => g.grid));
     return { titles: [sheet.name, ...around.slice(0, 10), ...around.slice(-3)], legend, notes: around, signals };
   };
-  const read = readTables(chosen, aroundOf, options) ?? refuse(problem('table-none', {}, { file }));
-  const choices = found.map((f): TableChoice => ({
-    title: f.sheet.name,
-    sheet: f.sheet.name,
-    rows: f.table.rows.length,
-    taken: chosen.includes(f),
-  }));
+  const read = readTables(chosen, aroundOf, options, (f) => found.indexOf(f)) ?? refuse(problem('table-none', {}, { file }));
   const first = grids[0]!.grid.rows.find((r) => !isBlank(r));
   if (!read.ok) return read;
   const problems = [...read.value.problems, ...leftBeside(best, options.tables ? [] : found, chosen, file)];
-  return ok({ ...read.value, problems, tables: choices, title: first ? filled(first).join(' ') : '' });
+  return ok({ ...read.value, problems, tables: choicesOf(found, chosen, options), title: first ? filled(first).join(' ') : '' });
 }
 
 const key = (f: Found): string =>

@@ -1,5 +1,5 @@
-import { byNumber, read } from '../../test/samples';
-import { terminalsIn } from '..';
+import { byNumber, good, read } from '../../test/samples';
+import { readSheets, readText, terminalsIn, type ReadOptions } from '..';
 
 /** `number name` of each terminal, with its group where the wanted ones have theirs. */
 const told = (text: string, withGroup = false): string[] =>
@@ -77,6 +77,50 @@ describe('several tables of one pinout', () => {
     ['numbers that are taken', ['Pin,Name,Net', '1,J1,RX', '2,J2,TX'], ['TXD', 'RXD', 'CLK']],
     ['test points beside figures', ['Pad,Name,Net', 'A1,TP1,RX', 'A2,TP2,TX'], ['TXD', 'RXD', 'CLK']],
   ])('%s', (_case, other, want) => expect(read(text(SIGNALS, other)).terminals.map((t) => t.name)).toEqual(want));
+
+  describe('a person chooses', () => {
+    const SUPPLIES = ['Supplies:', 'Pin,Net,Remarks', '4,VDD,Main supply', '5,VSS,Return'];
+    const both = text(SIGNALS, SUPPLIES);
+
+    it('among them in the order of the source, each with its caption and what its columns are', () =>
+      expect(read(both).tables!.map((t) => [t.title, t.rows, t.taken, t.columns!.map((c) => c.role).join(' ')])).toEqual([
+        ['Pin, Name, Type, Description', 4, true, 'number name type description'],
+        ['Supplies', 2, true, 'number name description'],
+      ]));
+
+    it.each<[string, ReadOptions, string[]]>([
+      ['all that go together', {}, ['TXD', 'RXD', 'CLK', 'VDD', 'VSS']],
+      ['one of them', { tables: [1] }, ['VDD', 'VSS']],
+      ['both', { tables: [0, 1] }, ['TXD', 'RXD', 'CLK', 'VDD', 'VSS']],
+      [
+        'other names in the second',
+        { tableRoles: { 1: ['number', 'description', 'name'] } },
+        ['TXD', 'RXD', 'CLK', 'Main supply', 'Return'],
+      ],
+      ['other names in the first', { roles: ['number', 'description', 'type', 'name'] }, ['Data out', 'Data in', 'Clock', 'VDD', 'VSS']],
+    ])('%s', (_case, options, names) => {
+      const { terminals, tables } = good(readText(both, options));
+      expect(terminals.map((t) => t.name)).toEqual(names);
+      expect(tables!.map((t) => t.taken)).toEqual([0, 1].map((i) => options.tables?.includes(i) ?? true));
+    });
+
+    it('none that is not there', () =>
+      expect(readText(both, { tables: [] })).toMatchObject({ ok: false, problems: [{ code: 'table-none' }] }));
+
+    it('of a workbook in the same way', () => {
+      const cells = both
+        .split('\n')
+        .flatMap((line, row) => (line === '' ? [] : line.split(',').map((cell, col) => ({ row, col, text: cell }))));
+      const sheet = { name: 'Pins', cells, merges: [] };
+      const { tables } = good(readSheets([sheet, { ...sheet, name: 'Notes', cells: [] }]));
+      expect(tables!.map((t) => [t.title, t.sheet, t.rows])).toEqual([
+        ['Pin, Name, Type, Description', 'Pins', 4],
+        ['Supplies', 'Pins', 2],
+      ]);
+      const { terminals } = good(readSheets([sheet], { tableRoles: { 1: ['number', 'description', 'name'] } }));
+      expect(terminals.map((t) => t.name)).toEqual(['TXD', 'RXD', 'CLK', 'Main supply', 'Return']);
+    });
+  });
 
   it('says which has some of the numbers again and others that are open', () => {
     const { terminals, problems } = read(text(SIGNALS, ['Pin,Net', '3,SCK', '4,VIO', '5,GND']));

@@ -1,6 +1,7 @@
 import { ok, problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMaps } from '../table/ball-map';
+import { choicesOf, inOrder } from '../table/choices';
 import { findLists } from '../table/find-list';
 import { goesWith, leftBeside } from '../table/goes-with';
 import type { Grid } from '../table/grid';
@@ -28,11 +29,19 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
     if (!best) return readBallMaps([{ grid, titles: grid.rows.slice(0, 12).map((r) => r.cells.join(' ')) }], problems, options, { signals: readSignalLists([grid]), legend: readLegend(lines) }); // prettier-ignore
     const around = best.table.around.map((r) => lines[r.line - 1] ?? r.cells.join(' '));
     const titles = around.slice(0, 12).concat(around.slice(-4));
-    const chosen = found.filter(goesWith(best));
-    const got = readTables(chosen, () => ({ titles, legend: around, notes: lines }), options)!;
+    const all = inOrder(found);
+    const chosen = options.tables ? all.filter((_, i) => options.tables!.includes(i)) : all.filter(goesWith(best));
+    const got =
+      readTables(
+        chosen,
+        () => ({ titles, legend: around, notes: lines }),
+        options,
+        (f) => all.indexOf(f),
+      ) ?? refuse(problem('table-none', {}, { file: options.file }));
     if (!got.ok) return got;
-    const more = [...got.value.problems, ...leftBeside(best, found, chosen, options.file)];
-    return ok({ ...got.value, problems: [...problems, ...more], title: lines.find((l) => l.trim() !== '') ?? '' });
+    const more = [...got.value.problems, ...leftBeside(best, options.tables ? [] : found, chosen, options.file)];
+    const title = lines.find((l) => l.trim() !== '') ?? '';
+    return ok({ ...got.value, problems: [...problems, ...more], tables: choicesOf(all, chosen, options), title });
   };
   const readListed = () => {
     const grid = listedGrid(lines) ?? stackedGrid(lines) ?? lineGrid(lines);

@@ -11,15 +11,17 @@ interface Props {
   drawing: boolean;
   /** A role chosen at a table, by its place among the tables. */
   onRole: (table: number, column: number, role: ColumnRole) => void;
-  onTable: (index: number) => void;
+  onTake: (table: number, take: boolean) => void;
+  onOnly: (table: number) => void;
   onRow: (line: number, take: boolean) => void;
   onRegion: (place: PagePlace) => void;
   onPage: (page: number) => void;
 }
 
 /** The pages with what was understood: tables outlined, columns in the colour of their role, rows taken or left out. */
-export function PageProposal({ session, info, proposal, drawing, onRole, onTable, onRow, onRegion, onPage }: Props) {
+export function PageProposal({ session, info, proposal, drawing, onRole, onTake, onOnly, onRow, onRegion, onPage }: Props) {
   const tables = proposal?.tables ?? [];
+  const taken = tables.filter((t) => t.taken).length;
   const rows = useMemo(() => rowsByPage(proposal), [proposal]);
   const start = tables.find((t) => t.taken)?.areas?.[0];
   const doubtful = useMemo(() => doubtsByPage(proposal), [proposal]);
@@ -43,9 +45,17 @@ export function PageProposal({ session, info, proposal, drawing, onRole, onTable
                     scale={scale}
                     columns={table.columns ?? []}
                     onRole={(i, r) => onRole(index, i, r)}
+                    onLeave={taken > 1 ? () => onTake(index, false) : undefined}
                   />
                 ) : (
-                  <Left key={`${index} ${part}`} table={table} area={area} scale={scale} onTake={() => onTable(index)} />
+                  <Left
+                    key={`${index} ${part}`}
+                    table={table}
+                    area={area}
+                    scale={scale}
+                    onTake={() => onTake(index, true)}
+                    onOnly={() => onOnly(index)}
+                  />
                 ),
               ),
           )}
@@ -76,6 +86,9 @@ const outlineOf = ({ box, columns }: Area): Box => {
   return [all[0], box[1] - 2, all[2], box[3] + 4];
 };
 
+/** A button on the frame of a table. */
+const ON_TABLE = 'z-20 rounded border border-line bg-surface px-2 text-[12px] text-ink shadow-card hover:border-green';
+
 type Area = NonNullable<TableChoice['areas']>[number];
 
 function Taken({
@@ -83,11 +96,14 @@ function Taken({
   scale,
   columns,
   onRole,
+  onLeave,
 }: {
   area: Area;
   scale: number;
   columns: readonly Column[];
   onRole: (i: number, role: ColumnRole) => void;
+  /** Missing where it is the only one. */
+  onLeave: (() => void) | undefined;
 }) {
   // A table set in several columns side by side has the same columns in each of them.
   const placeOf = (i: number) => i % columns.length;
@@ -95,6 +111,13 @@ function Taken({
   return (
     <>
       <Boxed box={outlineOf(area)} scale={scale} grow={1} className="pointer-events-none border-2 border-green" />
+      {onLeave ? (
+        <Boxed box={outlineOf(area)} scale={scale} grow={1} className="pointer-events-none">
+          <button type="button" onClick={onLeave} className={`pointer-events-auto absolute top-full right-2 mt-0.5 ${ON_TABLE}`}>
+            Leave this table out
+          </button>
+        </Boxed>
+      ) : null}
       {area.columns.map((box, i) => (
         <div key={i}>
           <Boxed
@@ -117,17 +140,27 @@ function Taken({
   );
 }
 
+interface LeftProps {
+  table: TableChoice;
+  area: Area;
+  scale: number;
+  /** Taken beside the others, or instead of them. */
+  onTake: () => void;
+  onOnly: () => void;
+}
+
 /** A table that looks like a pinout and is not taken. */
-function Left({ table, area, scale, onTake }: { table: TableChoice; area: Area; scale: number; onTake: () => void }) {
+function Left({ table, area, scale, onTake, onOnly }: LeftProps) {
   return (
     <Boxed box={area.box} scale={scale} grow={3} className="border-2 border-dashed border-slate">
-      <button
-        type="button"
-        onClick={onTake}
-        className="absolute -top-3 right-2 z-20 rounded border border-line bg-surface px-2 text-[12px] text-ink shadow-card hover:border-green"
-      >
-        Take this table, {table.rows} rows
-      </button>
+      <div className="absolute right-2 bottom-full mb-0.5 flex gap-1.5">
+        <button type="button" onClick={onTake} className={ON_TABLE}>
+          Take this table, {table.rows} rows
+        </button>
+        <button type="button" onClick={onOnly} className={ON_TABLE}>
+          Only this one
+        </button>
+      </div>
     </Boxed>
   );
 }

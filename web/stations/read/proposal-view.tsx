@@ -163,7 +163,7 @@ function Became({ terminals, packageName, none }: { terminals: Terminal[]; packa
       <span className="shrink-0 font-mono text-muted" title={terminals.map(numberOf).join(', ')}>
         {terminals.length < 4 ? terminals.map(numberOf).join(', ') : `${numberOf(first)} … ${numberOf(last)}`}
       </span>
-      <span className="min-w-0 truncate">
+      <span className="max-w-36 shrink-0 truncate">
         <PinName
           name={first.name === last.name ? first.name : `${first.name} … ${last.name}`}
           activeLow={first.name === last.name && !!first.activeLow}

@@ -137,6 +137,13 @@ export function useReading(id: string): Reading {
 export const withRole = (proposal: Proposal, options: ReadOptions, column: number, role: ColumnRole): ColumnRole[] =>
   (options.roles ?? proposal.table!.columns.filter((c) => !c.elsewhere).map((c) => c.role)).map((r, i) => (i === column ? role : r));
 
+/** A table more, or one less; roles that were chosen for the first hold as long as it is the first. */
+export function withTable({ tables = [] }: Proposal, table: number, take: boolean): Changes {
+  const was = tables.flatMap((t, i) => (t.taken ? [i] : []));
+  const now = take ? [...was, table].sort((a, b) => a - b) : was.filter((i) => i !== table);
+  return { tables: now, ...(now[0] === was[0] ? {} : { roles: undefined }) };
+}
+
 /** The same for a column of one of several tables: it holds for all tables with the same columns as the first. */
 export function withTableRole(proposal: Proposal, options: ReadOptions, table: number, column: number, role: ColumnRole): Changes {
   const tables = proposal.tables ?? [];

@@ -24,8 +24,9 @@ import { PageProposal } from './page-proposal';
 import { PasteBox } from './paste-box';
 import { Packages } from './packages';
 import { ProposalView } from './proposal-view';
-import { useReading, withRole, withTableRole } from './reading';
+import { useReading, withRole, withTable, withTableRole } from './reading';
 import { SourceView } from './source-view';
+import { Tables } from './tables';
 import { TerminalList } from './terminal-list';
 
 /** A text longer than this is refused with its reason and not shown in the field. */
@@ -173,6 +174,7 @@ export function ReadStation() {
   ]);
 
   const empty = part.pins.length === 0 || pasting;
+  const onPages = isPdf && session !== undefined && info !== undefined && !asRows;
   const isReading = file !== undefined && (proposal !== undefined || busy || isPdf);
   // A doubt on a page is asked beside its cell; elsewhere it stands below.
   const kind = part.sources.find((s) => s.digest === part.pins.find((p) => p.id === selection.at(-1))?.origin?.source)?.kind;
@@ -258,6 +260,13 @@ export function ReadStation() {
       </div>
       <Problems problems={reading.problems} />
       {proposal && proposal.packages.length > 1 && isReading ? <Packages reading={reading} /> : null}
+      {proposal && isReading && !comparing ? (
+        <Tables
+          proposal={proposal}
+          onTake={(table, take) => reading.change(withTable(proposal, table, take))}
+          {...(onPages ? {} : { onRole: (table, i, role) => reading.change(withTableRole(proposal, options, table, i, role)) })}
+        />
+      ) : null}
       <div className="flex min-h-0 flex-1 flex-col">
         {comparing && proposal && file ? (
           <CompareView
@@ -268,7 +277,7 @@ export function ReadStation() {
             onDoubts={(c) => void raise(c)}
             onLeave={() => bring(undefined)}
           />
-        ) : isPdf && session && info && isReading && !asRows ? (
+        ) : onPages && isReading ? (
           <PageProposal
             session={session}
             info={info}
@@ -276,7 +285,8 @@ export function ReadStation() {
             drawing={drawing}
             onPage={toldHere}
             onRole={(table, i, role) => proposal && reading.change(withTableRole(proposal, options, table, i, role))}
-            onTable={(index) => reading.change({ tables: [index], roles: undefined, tableRoles: undefined, without: [], including: [] })}
+            onTake={(table, take) => proposal && reading.change(withTable(proposal, table, take))}
+            onOnly={(table) => reading.change({ tables: [table], roles: undefined })}
             onRow={setRow}
             onRegion={(region) => {
               setDrawing(false);
