@@ -368,7 +368,7 @@ function likeSense(pin: MatchPin, names: readonly string[], node: ModelNode, fir
 
 /** Words that a comment adds to what a name says; others make it something else. */
 const ADDED = new Set(
-  'analog serial external main buffered lead port connection flag set resistor load request protected bridge half motor speaker digital'.split(
+  'analog serial external main buffered lead port connection flag set resistor load request protected bridge half motor speaker digital remote'.split(
     ' ',
   ),
 );

@@ -60,6 +60,8 @@ const SPECIAL: readonly [role: string, instead: readonly string[]][] = [
   ['ground of side 1', ['ground']],
   ['ground of side 2', ['ground']],
   ['busy', ['status']],
+  ['current sense +', ['current sense']],
+  ['current sense -', ['current sense']],
   ['thermistor', ['battery', 'temperature']],
 ];
 
@@ -129,7 +131,7 @@ export function rolesOfPin({ name, type }: { name: string; type: ElectricalType 
 
 /** The letter that tells one of several inputs or outputs: B of `B`, `Input B`, `B input`, `IN_B`. */
 export const letterOf = (text: string): string | undefined =>
-  /^(?:(?:logic |data |bus |end )?(?:input|output|in|out|end|terminal|side|line|pin|data|port)[ _]([a-z])(?: of .*| data| input\/output)?|([a-z])[ _](?:input|output|in|out|port input\/output)|in([a-h])|([a-z]))$/
+  /^(?:(?:logic |data |bus |end )?(?:input|output|in|out|end|terminal|side|line|pin|data|port)[ _]([a-z])(?: of .*| data| input\/output)?|([a-z])[ _](?:input|output|in|out|port input\/output)(?: voltage)?|in([a-h])|([a-z]))$/
     .exec(normal(text))
     ?.slice(1)
     .find((letter) => letter !== undefined);

@@ -45,8 +45,13 @@ function withoutRivals(comments: readonly Comment[], byName: Names): Found {
   });
 }
 
-/** `pin 2 (2) output` names its node twice; `pin 1 (2) output` names two, and which of them it means it does not say. */
+/**
+ * `pin 2 (2) output` names its node twice; `pin 1 (2) output` names two, and which of them it means it does not say;
+ * `Vcc- (vee)` says of vee that it is Vcc-, and nothing of a node vcc.
+ */
 function ofOneNode([node, said]: Found[number], byName: Names): Found {
+  const [, alone] = /^\(([^()\s]+)\)$/.exec(said.doc) ?? [];
+  if (alone !== undefined && byName.has(alone.toLowerCase())) return [];
   const [lead = '', name = ''] = /^\(([^()\s]+)\)\s/.exec(said.doc) ?? [];
   const other = byName.get(name.toLowerCase());
   if (other === undefined) return [[node, said]];

@@ -21,6 +21,7 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ],
     ['a sign alone', card('* PINS: +\n*       | out\n*       | | -\n*       | | |'), ['+', 'out', '-']],
     ['no title with a revision', card('* OS34 MODEL, rev A, 2026', 'NB NC NE'), ['', '', '']],
+    ['the other node in brackets as no word of it', card('* Vcc+ (vcc)\n* Vcc- (vee)\n* Out (y)', 'vcc vee y'), ['Vcc+', 'Vcc-', 'Out']],
     ['dots', card('* 1 ..... in\n* 2 ..... out\n* 3 ..... common'), ['in', 'out', 'common']],
     ['sentences', card('* Node 1 is the input.\n* Node 2 is the output.\n* Node 3 is the common.'), ['input', 'output', 'common']],
     ['numbers with a bracket', card('* 1) in\n* 2) out\n* 3) common'), ['in', 'out', 'common']],
