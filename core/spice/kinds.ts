@@ -75,6 +75,7 @@ const KINDS: Kind[] = [
     alike: 'S0 A, S1 B, S2 C, S3 D, E INH, Z X, Z COM, COM X, Y0 X0, Y1 X1, Y2 X2, Y3 X3, Y4 X4, Y5 X5, Y6 X6, Y7 X7',
   },
   { pins: [/^[IA]0$/i, /^[IA]1$/i, /^S$/i, /^[YZ]$/i], alike: 'S SEL' },
+  { pins: [/^~?RO$/i, /^D$/i, /^V?(OUT|Q)$/i], alike: 'D DELAY' },
   { pins: [/^A0$/i, /^S1$/i, /^S2$/i, /^D$/i], alike: 'D COM, S1 IN1, S2 IN2, S3 IN3, S4 IN4, S5 IN5, S6 IN6, S7 IN7, S8 IN8, A0 ADDRESS0, A1 ADDRESS1, A2 ADDRESS2' },
   { pins: [/^A0$/i, /^A2$/i, /^[~/]?Y_?7/i], nodes: [/^A$/i, /^B$/i, /^C$/i], alike: 'A0 A, A1 B, A2 C, E1 G2A, E1 G2AN, E2 G2B, E2 G2BN, E3 G1' },
   { pins: [/^(CS|I?SENSE|ISNS)$/i, /^(V?FB|COMP)$/i, /^(GATE|DRV|GD|OUT)$/i], alike: 'GATE DRV, OUT DRV, GD DRV, GATE OUT, GD OUT, GATE GD' },

@@ -99,6 +99,17 @@ it.each<[name: string, type: ElectricalType, comment: string, same: boolean]>([
   ['RSET', 'passive', 'LED current setting', true],
   ['~PD', 'input', 'photodiode', false],
   ['COM', 'passive', 'clamp diodes', true],
+  ['RO', 'open-drain', 'reset out', true],
+  ['RO', 'output', 'reset out', false],
+  ['INH', 'input', 'inhibit, active high', true],
+  ['IN-', 'input', 'input, negative', true],
+  ['V-', 'supply-in', 'minus supply', true],
+  ['SENSE', 'output', 'sense current output', true],
+  ['LO-', 'input', 'local oscillator -', true],
+  ['LO-', 'input', 'LO positive', false],
+  ['IFP', 'output', 'IF output +', true],
+  ['TJ', 'passive', 'junction temperature', true],
+  ['TJ', 'passive', 'case temperature', false],
 ])('%s of type %s and “%s” mean the same: %s', (name, type, comment, same) =>
   expect(shares(rolesOfPin({ name, type }), rolesOf(comment))).toBe(same),
 );

@@ -52,6 +52,9 @@ const SPECIAL: readonly [role: string, instead: readonly string[]][] = [
   ['high-side output', ['gate drive']],
   ['low-side output', ['gate drive']],
   ['manual reset', ['reset']],
+  ...['lo', 'rf', 'if'].flatMap((port): [string, string[]][] =>
+    ['+', '-'].map((sign) => [`${port} ${sign}`, ['local oscillator', 'rf input', 'rf output', 'intermediate frequency']]),
+  ),
   ['output discharge', ['discharge']],
   ['serial input', ['serial data']],
   ['serial output', ['serial data']],
@@ -68,7 +71,10 @@ const SPECIAL: readonly [role: string, instead: readonly string[]][] = [
 /** The roles that a text can have; single letters have several (C is a cathode or a collector). */
 export const rolesOf = remember((text: string): ReadonlySet<string> => {
   // An open collector is a kind of output, no collector.
-  const plain = normal(text).replace(/open[- ](collector|drain|source|emitter)\s*/g, '');
+  const plain = normal(text)
+    .replace(/open[- ](collector|drain|source|emitter)\s*/g, '')
+    .replace(/(?<=[a-z]{3} )out$/, 'output')
+    .replace(/^(input|output|supply), ([a-z-]+)$/, '$2 $1');
   const found = ROLES.filter(([, words]) => words.test(plain)).map(([role]) => role);
   const out = new Set(found);
   // "inverting input" is no plain input, a "gate drive output" no gate; the more special role stands alone.
@@ -109,6 +115,8 @@ const BESIDES: readonly [type: ElectricalType, role: string, is: string][] = [
   ['output', 'clock', 'clock output'],
   ['output', 'output', 'clock output'],
   ['output', 'output', 'gate drive'],
+  ['output', 'output', 'high-side output'],
+  ['open-drain', 'receive data', 'reset output'],
 ];
 
 /** What a pin of a type cannot be; A of a switch that goes both ways is no input. */
