@@ -127,15 +127,20 @@ const NEVER: Partial<Record<ElectricalType, readonly string[]>> = {
   passive: ['input'],
 };
 
-/** The roles of a pin by its name and type. A mark of active low says nothing of them, but for an enable: ~SHDN may be EN, or not. */
-export function rolesOfPin({ name, type }: { name: string; type: ElectricalType }): ReadonlySet<string> {
+/** The type and the name of a pin, with a blank between, and its roles. */
+const rolesByName = remember((typed: string): ReadonlySet<string> => {
+  const at = typed.indexOf(' ');
+  const [type, name] = [typed.slice(0, at) as ElectricalType, typed.slice(at + 1)];
   const other = OTHERWISE[withoutMark(name).toUpperCase()];
   if (other?.types.includes(type)) return new Set([other.role]);
   const marked = new Set([name, ...(/\w\/\w/.test(name) ? name.split('/') : [])].flatMap((text) => [...rolesOf(text)]));
   const own = marked.size > 0 ? marked : new Set([...rolesOf(withoutMark(name))].filter((role) => role !== 'enable'));
   const besides = BESIDES.filter(([of, role]) => of === type && own.has(role) && (type !== 'supply-in' || own.size === 1));
   return new Set([...[...own].filter((role) => !NEVER[type]?.includes(role)), ...besides.map(([, , is]) => is)]);
-}
+});
+
+/** The roles of a pin by its name and type. A mark of active low says nothing of them, but for an enable: ~SHDN may be EN, or not. */
+export const rolesOfPin = ({ name, type }: { name: string; type: ElectricalType }): ReadonlySet<string> => rolesByName(`${type} ${name}`);
 
 /** The letter that tells one of several inputs or outputs: B of `B`, `Input B`, `B input`, `IN_B`. */
 export const letterOf = (text: string): string | undefined =>
