@@ -66,6 +66,33 @@ const CUES: readonly Cue[] = [
   { type: 'input', against: ['passive'], words: /\bphotodiode( anode)?\W*$/i },
   { type: 'input', against: ['output'], words: /\boutput (connects|is connected|is wired|goes) (here|to this (pin|terminal))\b/i },
   // What tells that a rail is good seldom drives high itself.
+  // What tells of a fault or resets others is mostly pulled up outside; without a column a person has to say.
+  {
+    type: 'open-drain',
+    weak: true,
+    against: ['output'],
+    name: /^[~/!]?n?(FAULT|FLT|RESET|RST|INT|IRQ|ALERT|ST|RO|STAT|CHRG|WARN|DIAG)\d?(#|\*|_?[NB])?$/i,
+    unless: /\bpush|\btotem\b|\bcmos\b|\bhigh\b|\binput\b|\breceive/i,
+  },
+  // The ends of a rectifier's bridge, or the rails of a supply.
+  {
+    type: 'supply-in',
+    weak: true,
+    against: ['input'],
+    name: /^P?V?I(N)?\d?$/,
+    words: /^\W*(line|raw|battery|unregulated|(power |load )?switch) input\b/i,
+  },
+  { type: 'supply-out', weak: true, against: ['output'], name: /^[+−–-]$/ },
+  { type: 'passive', weak: true, against: ['output'], words: /\boutput (discharge|ramp)\b/i, unless: /\b(enable|control input|time)\b/i },
+  // The common of a multiplexer is no ground.
+  { type: 'bidirectional', weak: true, against: ['ground'], name: /^[DXYZ]\d?$/, words: /\banalog common\b/i },
+  {
+    type: 'supply-out',
+    weak: true,
+    against: ['output'],
+    name: /^V?O(UT)?\d?$/,
+    words: /^\W*((negative|positive|inverted) )?output voltage\W*$/i,
+  },
   { type: 'open-drain', against: ['output'], name: /^(PG|PGOOD|POK|PWRGD|PWROK|PGD)\d?$/, unless: /\bpush|\btotem\b|\bcmos\b|\bhigh\b/i },
   { type: 'bidirectional', against: ['input', 'output', 'passive'], name: /\/P[A-K]\d{1,2}$/ },
   { type: 'output', weak: true, against: ['input'], words: /\b(clock|data) lane\b/i, unless: /\binput\b|\breceiv/i },

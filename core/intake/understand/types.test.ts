@@ -8,6 +8,18 @@ const none = new Map<string, string>();
 
 /** name, type column, description → type, and whether it must be sure. */
 const SURE: [string, string | undefined, string, ElectricalType][] = [
+  ['C1', undefined, 'Collector of transistor 1', 'passive'],
+  ['D2', undefined, 'Drain of M2', 'passive'],
+  ['G2', undefined, 'Gate 2', 'input'],
+  ['C', undefined, 'Collector terminal', 'passive'],
+  ['OS1', undefined, 'Offset null 1', 'passive'],
+  ['CONVST', undefined, 'Start of conversion', 'input'],
+  ['DIR', undefined, 'Direction control', 'input'],
+  ['T+', undefined, 'Positive thermocouple lead', 'input'],
+  ['TG', undefined, 'Top gate driver', 'output'],
+  ['IMON', undefined, 'Load current monitor', 'output'],
+  ['RESET#', 'O', 'Reset output', 'output'],
+  ['RO', undefined, 'Receiver output', 'output'],
   ['CLK', 'I', 'Clock input', 'input'],
   ['ALERT', 'Open drain', 'Requests service from the host', 'open-drain'],
   ['BOOT0', 'I', 'Boot strap input', 'input'],
@@ -274,6 +286,14 @@ it.each(SURE)('%s, type “%s”, “%s” is %s, without a doubt', (name, code,
 
 /** What speaks against itself or says too little must be asked, whatever is concluded. */
 const ASKED: [string, string | undefined, string][] = [
+  ['RESET#', undefined, 'Reset output'],
+  ['~FLT', undefined, 'Fault flag'],
+  ['+', undefined, 'Positive output'],
+  ['QOD', undefined, 'Output discharge'],
+  ['D', undefined, 'Analog common'],
+  ['OUT', undefined, 'Output voltage'],
+  ['VI', undefined, 'Line input'],
+  ['TXD', undefined, 'Data to transmit'],
   ['INT', 'O', 'Interrupt output. Connect to VDD through a 10-k pull-up resistor.'],
   ['DACLRC', undefined, 'Left/right clock of the converter'],
   ['PGOOD', undefined, 'Power-good output'],
