@@ -337,6 +337,12 @@ describe('what is refused', () => {
       1,
       /^short\.csv, line 3: The pin "B" has no number/,
     ],
+    [
+      'such a pin behind a cell of two lines',
+      ['match', 'broken-cell.csv', 'amp.lib', '--model', 'AMP1'],
+      1,
+      /^broken-cell\.csv, line 4: The pin "B" has no number/,
+    ],
     ['a package that is not there', ['intake', 'multi.csv', '--package', 'QFN-9'], 1, /It has LQFP-64, QFN-48/],
     ['SPICE of a part without a model', ['export', 'good.kite.json', '--to', 'spice', '-o', 'x.lib'], 1, /No model is joined/],
     ['a target nobody knows', ['export', 'good.kite.json', '--to', 'gold', '-o', 'x'], 2, /are known/],
@@ -366,6 +372,7 @@ describe('what is refused', () => {
     ['a missing argument', ['intake'], 2, /missing required argument/],
   ])('%s: the exit code, one line, no stack', (_what, args, code, says) => {
     writeFileSync(at('short.csv'), 'name,number\nA,1\nB\n');
+    writeFileSync(at('broken-cell.csv'), 'name,number,note\nA,1,"first\nand second"\nB\n');
     writeFileSync(at('multi.csv'), 'Name,LQFP-64,QFN-48,Type\nA,1,1,I\nB,2,-,I\n');
     writeFileSync(at('a.pdf'), '%PDF-1.7\n');
     writeFileSync(at('a.xlsx'), 'PK\u0003\u0004junk');

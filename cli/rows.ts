@@ -12,7 +12,14 @@ export interface CsvRow {
 /** The rows of a CSV (RFC 4180) by `heading` of each of its columns; refused with `without` where one of `needed` is missing. */
 export function readCsvRows(file: string, needed: readonly string[], without: ProblemCode, heading = (h: string) => h): CsvRow[] {
   const { data } = Papa.parse<string[]>(readTextFile(file).replace(/^\uFEFF/, ''));
-  const [head, ...rows] = data.map((cells, i) => ({ cells: cells.map((c) => c.trim()), line: i + 1 })).filter(({ cells }) => cells.some((c) => c !== '')); // prettier-ignore
+  // A quoted cell may run over lines (RFC 4180, 2.6): each row begins where the one before has ended.
+  let next = 1;
+  const numbered = data.map((cells) => {
+    const line = next;
+    next += 1 + cells.reduce((breaks, c) => breaks + c.split('\n').length - 1, 0);
+    return { cells: cells.map((c) => c.trim()), line };
+  });
+  const [head, ...rows] = numbered.filter(({ cells }) => cells.some((c) => c !== ''));
   const heads = head?.cells.map((h) => heading(h.toLowerCase())) ?? [];
   if (rows.length === 0 || !needed.every((n) => heads.includes(n))) throw refusalOf([problem(without, {}, { file })]);
   return rows.map(({ cells, line }) => ({ line, cell: (name) => cells[heads.indexOf(name)] ?? '' }));

@@ -1,5 +1,6 @@
 import { carriesPower, groupBy, pinsOnNode, WHOLE_PART, type Model, type NodeTie } from '../part';
-import { rolesOf, rolesOfPin } from '../spice/roles';
+import { rolesOfPin } from '../spice/pin-roles';
+import { rolesOf } from '../spice/roles';
 import type { ModelNode, SpiceModel } from '../spice';
 import { bindingUnits, definedNames, readModels, rewriteForBerkeley, type Construct } from '../spice';
 import { pinText, type Facts, type RawFinding, type Rule } from './rule';

@@ -2,7 +2,9 @@ import type { ElectricalType } from '../part';
 import { assign } from './assign';
 import { namedOtherwise, otherNamesOf, type OtherNames } from './kinds';
 import type { ModelNode } from './read-models';
-import { isLowMarked, keyOf, letterOf, plainName, rolesOf, rolesOfPin, shares, shortens, untied, wordsOf } from './roles';
+import { rolesOfPin } from './pin-roles';
+import { untied } from './plain-words';
+import { isLowMarked, keyOf, letterOf, plainName, rolesOf, shares, shortens, wordsOf } from './roles';
 import { countedOtherwise } from './series';
 import { countsAlike, indexed, senseOf } from './sense';
 

@@ -1,5 +1,7 @@
 import type { ElectricalType } from '../part';
-import { rolesOf, rolesOfPin, shares, untied, withoutMark } from './roles';
+import { rolesOfPin } from './pin-roles';
+import { untied } from './plain-words';
+import { rolesOf, shares, withoutMark } from './roles';
 
 it.each<[name: string, type: ElectricalType, comment: string, same: boolean]>([
   ['VC', 'passive', 'loop compensation', true],

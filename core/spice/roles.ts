@@ -1,44 +1,6 @@
-import { remember, type ElectricalType } from '../part';
+import { remember } from '../part';
+import { normal } from './plain-words';
 import { ROLES } from './role-words';
-
-/** Where a hyphen or an underscore ties words together; short names keep theirs: `IN-2`, `IN_A`. */
-const TIED = [
-  // positive-supply, soft-start
-  /(?<=[a-z]{4}\.?)-(?=[a-z]{4})/,
-  // NEG-SUPPLY
-  /(?<=\b(?:pos|neg|inv))-(?=[a-z]{5})/,
-  // main terminal-1, input-a
-  /(?<=[a-z]{4})-(?=\d)/,
-  /(?<=put)-(?=[a-h]$)/,
-  // 5-V-reference
-  /(?<=\d-v)-(?=[a-z]{4})|(?<=^\d)-(?=v-)/,
-];
-const HYPHENS = new RegExp(TIED.map((tie) => tie.source).join('|'), 'gi');
-/** NEG_SUPPLY, INV._INPUT, bus_line_A. */
-const UNDERSCORES = /(?<=[a-z]{3})_(?=[a-z]{4})|(?<=[a-z]{4})_|(?<=[a-z]\.)_(?=[a-z]{4})|_(?=[a-z]{5})/gi;
-/** drain-of-M2 */
-const ALL_TIED = /^(?=.{10})[a-z]+(-\w+){2,}$/i;
-
-/** A comment whose words are tied together, in single words. */
-export const untied = (text: string): string => {
-  if (/\s/.test(text)) return text;
-  return ALL_TIED.test(text) ? text.replaceAll('-', ' ') : text.replace(HYPHENS, ' ').replace(UNDERSCORES, ' ');
-};
-
-const normal = remember((text: string): string =>
-  untied(text)
-    .toLowerCase()
-    .replace(/[−–]/g, '-')
-    .replace(/\(([+-])\)/g, '$1')
-    .replace(UNDERSCORES, ' ')
-    .replace(/\bnon-?\s?inv\b\.?/g, 'non-inverting')
-    .replace(/\binv\b\.?(?= )|^inv$/g, 'inverting')
-    .replace(/\b(pos|neg)(?:\.|(?= ))/g, (_, sign: string) => (sign === 'pos' ? 'positive' : 'negative'))
-    // `GND pin` and `GND terminal` are GND.
-    .replace(/^([^ ]+) pin$|^([^ ]{1,5}) terminal$/, '$1$2')
-    .replace(/\s+/g, ' ')
-    .trim(),
-);
 
 /** Roles with those that the same words have in general: what enables a driver is no enable of the part. */
 const SPECIAL: readonly [role: string, instead: readonly string[]][] = [
@@ -91,56 +53,6 @@ export const rolesOf = remember((text: string): ReadonlySet<string> => {
 
 /** True where two texts have a role in common. */
 export const shares = (a: ReadonlySet<string>, b: ReadonlySet<string>): boolean => [...a].some((role) => b.has(role));
-
-/** Names that are something else by the pin's type: a supply or a terminal of a transistor in other parts. */
-const OTHERWISE: Record<string, { role: string; types: readonly ElectricalType[] }> = {
-  VC: { role: 'compensation', types: ['passive', 'input', 'output', 'bidirectional'] },
-  VS: { role: 'switch', types: ['passive', 'output', 'bidirectional'] },
-  SRC: { role: 'sourcing output', types: ['output', 'three-state'] },
-  D: { role: 'data input', types: ['input'] },
-  E: { role: 'enable', types: ['input'] },
-  G: { role: 'gate drive', types: ['output'] },
-  LIN: { role: 'bus', types: ['bidirectional', 'passive'] },
-};
-
-/** What a pin of a role is besides by its type: VIN and IN that are a supply are the power input too. */
-const BESIDES: readonly [type: ElectricalType, role: string, is: string][] = [
-  ['supply-in', 'input', 'supply+'],
-  ['supply-out', 'output', 'reference output'],
-  ['supply-out', 'reference', 'reference output'],
-  // A pump's output is an inverted one.
-  ['supply-out', 'output', 'out-'],
-  ['open-drain', 'reset', 'reset output'],
-  ['output', 'reset', 'reset output'],
-  ['output', 'clock', 'clock output'],
-  ['output', 'output', 'clock output'],
-  ['output', 'output', 'gate drive'],
-  ['output', 'output', 'high-side output'],
-  ['open-drain', 'receive data', 'reset output'],
-];
-
-/** What a pin of a type cannot be; A of a switch that goes both ways is no input. */
-const NEVER: Partial<Record<ElectricalType, readonly string[]>> = {
-  input: ['output', 'true output'],
-  output: ['input', 'data input'],
-  bidirectional: ['input'],
-  passive: ['input'],
-};
-
-/** The type and the name of a pin, with a blank between, and its roles. */
-const rolesByName = remember((typed: string): ReadonlySet<string> => {
-  const at = typed.indexOf(' ');
-  const [type, name] = [typed.slice(0, at) as ElectricalType, typed.slice(at + 1)];
-  const other = OTHERWISE[withoutMark(name).toUpperCase()];
-  if (other?.types.includes(type)) return new Set([other.role]);
-  const marked = new Set([name, ...(/\w\/\w/.test(name) ? name.split('/') : [])].flatMap((text) => [...rolesOf(text)]));
-  const own = marked.size > 0 ? marked : new Set([...rolesOf(withoutMark(name))].filter((role) => role !== 'enable'));
-  const besides = BESIDES.filter(([of, role]) => of === type && own.has(role) && (type !== 'supply-in' || own.size === 1));
-  return new Set([...[...own].filter((role) => !NEVER[type]?.includes(role)), ...besides.map(([, , is]) => is)]);
-});
-
-/** The roles of a pin by its name and type. A mark of active low says nothing of them, but for an enable: ~SHDN may be EN, or not. */
-export const rolesOfPin = ({ name, type }: { name: string; type: ElectricalType }): ReadonlySet<string> => rolesByName(`${type} ${name}`);
 
 /** The letter that tells one of several inputs or outputs: B of `B`, `Input B`, `B input`, `IN_B`. */
 export const letterOf = (text: string): string | undefined =>
