@@ -3,7 +3,7 @@ import { applyEdit, sayProblem, type Model, type NodeTie, type Part } from '../p
 import { AMP_MODEL, good, pinNamed, provenPart, refused } from '../test/samples';
 import { assign } from './assign';
 import { rolesOf } from './roles';
-import { withoutIndex } from './match';
+import { withoutIndex } from './likeness';
 import {
   bindingUnits,
   chosenModel,
