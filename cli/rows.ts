@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { linesOf } from '../core/intake';
 import { problem, type ProblemCode } from '../core/part';
 import { readTextFile } from './files';
 import { refusalOf } from './refusal';
@@ -12,11 +13,10 @@ export interface CsvRow {
 /** The rows of a CSV (RFC 4180) by `heading` of each of its columns; refused with `without` where one of `needed` is missing. */
 export function readCsvRows(file: string, needed: readonly string[], without: ProblemCode, heading = (h: string) => h): CsvRow[] {
   const { data } = Papa.parse<string[]>(readTextFile(file).replace(/^\uFEFF/, ''));
-  // A quoted cell may run over lines (RFC 4180, 2.6): each row begins where the one before has ended.
   let next = 1;
   const numbered = data.map((cells) => {
     const line = next;
-    next += 1 + cells.reduce((breaks, c) => breaks + c.split('\n').length - 1, 0);
+    next += linesOf(cells);
     return { cells: cells.map((c) => c.trim()), line };
   });
   const [head, ...rows] = numbered.filter(({ cells }) => cells.some((c) => c !== ''));

@@ -47,15 +47,19 @@ export interface CheckResult {
 
 const RANK: Record<Severity, number> = { error: 0, warning: 1, note: 2 };
 
+/** The severity that the house gives a rule, or else its own. */
+export const severityOf = ({ id, severity }: Rule, { severities }: HouseRules): Severity | 'off' => severities[id] ?? severity;
+
 /** Runs all rules on a part. House rules set severities; `off` leaves a rule out. */
 export function checkPart(part: Part, rules: HouseRules = DEFAULT_RULES): CheckResult {
   const facts = factsOf(part, rules);
-  const severityOf = (rule: Rule) => rules.severities[rule.id] ?? rule.severity;
-  const asked = RULES.filter((rule) => severityOf(rule) !== 'off');
-  const all = asked.flatMap((rule): Finding[] => {
-    const severity = severityOf(rule) as Severity;
-    return rule.find(facts).map((raw) => ({ mends: [], ...raw, id: idOf(rule.id, raw.where), rule: rule.id, severity }));
+  const asked = RULES.flatMap((rule) => {
+    const severity = severityOf(rule, rules);
+    return severity === 'off' ? [] : [{ rule, severity }];
   });
+  const all = asked.flatMap(({ rule, severity }): Finding[] =>
+    rule.find(facts).map((raw) => ({ mends: [], ...raw, id: idOf(rule.id, raw.where), rule: rule.id, severity })),
+  );
   const waivers = new Map(part.waivers.map((w) => [w.finding, w]));
   const waived: CheckResult['waived'] = [];
   const open = all.filter((finding) => {
@@ -66,11 +70,11 @@ export function checkPart(part: Part, rules: HouseRules = DEFAULT_RULES): CheckR
   });
   open.push(...lapsedWaivers(part, waived, rules));
   open.sort((a, b) => RANK[a.severity] - RANK[b.severity]);
-  return { findings: open, waived, asked: asked.map((rule) => rule.id) };
+  return { findings: open, waived, asked: asked.map(({ rule }) => rule.id) };
 }
 
 function lapsedWaivers(part: Part, waived: CheckResult['waived'], rules: HouseRules): Finding[] {
-  const severity = rules.severities[lapsed.id] ?? lapsed.severity;
+  const severity = severityOf(lapsed, rules);
   if (severity === 'off') return [];
   const live = new Set(waived.map((w) => w.waiver.finding));
   return part.waivers

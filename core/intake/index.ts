@@ -5,7 +5,7 @@ export { isHtmlTable, sheetsOfHtml } from './html';
 export { readPages, pagesWorthRuling, MOST_PAGES, type DocumentPage, type Rule, type Run } from './page';
 export { decodeText } from './text/decode';
 export { cleanText } from './text/clean';
-export { alignedGrid, toGrid } from './text/layout';
+export { alignedGrid, linesOf, toGrid } from './text/layout';
 export { fitToColumns } from './text/aligned';
 export { takeProposal } from './take';
 export { terminalsIn, type Column, type ColumnRole, type Proposal, type TableChoice, type Terminal, type ReadOptions } from './proposal';

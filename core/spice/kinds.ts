@@ -48,9 +48,8 @@ const KINDS: Kind[] = [
     alike: 'COM D, NO1 S1, NO2 S2, NO3 S3, NO4 S4, NO5 S5, NO6 S6, NO7 S7, NO8 S8',
   },
   // What a switch of two throws is set by.
-  { pins: [/^(NO|S1|S1?A|B1)$/i, /^(NC|S2|S1?B|B0)$/i, /^(COM|D|D1|A)$/i, /^IN$/i], alike: 'IN SEL, IN CTRL' },
+  { pins: [/^(NO|S1|S1?A|B1)$/i, /^(NC|S2|S1?B|B0)$/i, /^(COM|D|D1|A)$/i, /^(IN|SEL)$/i], alike: 'IN SEL, IN CTRL, SEL IN, SEL CTRL' },
   { pins: [/^N[OC]$/i, /^COM$/i, /^IN$/i], alike: 'IN SEL, IN CTRL' },
-  { pins: [/^(NO|S1|S1?A|B1)$/i, /^(NC|S2|S1?B|B0)$/i, /^(COM|D|D1|A)$/i, /^SEL$/i], alike: 'SEL IN, SEL CTRL' },
   { pins: [/^(NO|B1)$/i, /^(NC|B0)$/i, /^(COM|A)$/i, /^S$/i], alike: 'S SEL, S IN, S CTRL' },
   { pins: [/^RFB[A-D]?$/i, /^I?OUT1?[A-D]?$/i, /^V?REF[A-D]?$/i], alike: 'IOUT1 OUT1, IOUT2 OUT2, IOUT OUT' },
   { pins: [/^G(ATE)?$/i, /^C(OLL(ECTOR)?)?$/i, /^E(MIT(TER)?)?$/i], alike: 'C COLL, E EMIT' },

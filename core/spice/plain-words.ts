@@ -1,5 +1,8 @@
 import { remember } from '../part';
 
+/** Words that count places, from the first on. */
+export const PLACES = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
+
 /** Where a hyphen or an underscore ties words together; short names keep theirs: `IN-2`, `IN_A`. */
 const TIED = [
   // positive-supply, soft-start

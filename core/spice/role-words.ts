@@ -1,3 +1,24 @@
+/** The ports of a mixer that are pairs, by their letters and by what they are called. */
+const PORTS = [
+  ['lo', 'lo|local oscillator'],
+  ['rf', 'rf'],
+  ['if', 'if|intermediate frequency'],
+] as const;
+const SIGNED = { '+': ['\\+|p', '\\+|positive'], '-': ['-|n', '-|negative'] } as const;
+
+const ofSigns = ([port, words]: (typeof PORTS)[number]): [role: string, words: RegExp][] =>
+  (['+', '-'] as const).map((sign) => {
+    const [letter, word] = SIGNED[sign];
+    return [`${port} ${sign}`, new RegExp(`^${port} ?(${letter})$|^(${words})( in(put)?| out(put)?)? ?(${word})$`)];
+  });
+
+const pumped = (word: string, sign: string): string =>
+  `\\b(flying|pump) capacitor,? ?(${word}|${sign})|\\b${word} (terminal|side|end) of the (flying|pump) capacitor\\b`;
+/** What is said of the two ends of the capacitor that a charge pump moves. */
+const PUMPED = { '+': pumped('positive', '\\+'), '-': pumped('negative', '-') } as const;
+
+const named = (names: string, words: string): RegExp => new RegExp(`^(${names})$|${words}`);
+
 /**
  * What a name or a comment says a terminal is, in one vocabulary for pins and nodes. Two texts with the same role mean
  * the same terminal: IN+, INP and "non-inverting input" are all `in+`.
@@ -151,24 +172,15 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['true output', /^q$|^(true|q) output$|^data out$/],
   ['complement', /^([~/!]q|q[#*]|qn|qb|q_n|nq|qbar)$|^(complementary|inverted|inverting) output$|^q[- _]bar$|^not q$/],
   ['preset', /^(pre|preset)$|^preset\b|^set input\b/],
-  ['reset', /^(reset|rst|n?reset|resetb|clr|clear)$|^(master )?reset\b(?! (out|delay|time))|^clear\b/],
+  ['reset', /^(rst|n?reset|resetb|clr|clear)$|^(master )?reset\b(?! (out|delay|time))|^clear\b/],
   ['reset output', /^reset output\b|^reset, open\b/],
   ['manual reset', /^(n?mr|mrb|mr_n)$|\bmanual reset\b/],
   // Supplies, their supervision and their loads.
-  [
-    'flying +',
-    /^(c\+|cap\+|capp|cfly\+)$|\b(flying|pump) capacitor,? ?(positive|\+)|\bpositive (terminal|side|end) of the (flying|pump) capacitor\b/,
-  ],
-  [
-    'flying -',
-    /^(c-|cap-|capn|cfly-)$|\b(flying|pump) capacitor,? ?(negative|-)|\bnegative (terminal|side|end) of the (flying|pump) capacitor\b/,
-  ],
+  ['flying +', named('c\\+|cap\\+|capp|cfly\\+', PUMPED['+'])],
+  ['flying -', named('c-|cap-|capn|cfly-', PUMPED['-'])],
   // The only capacitor of a pump may be called its first; a node CAP+ may be another's.
-  [
-    'first flying +',
-    /^c1(p|\+)$|\b(flying|pump) capacitor,? ?(positive|\+)|\bpositive (terminal|side|end) of the (flying|pump) capacitor\b/,
-  ],
-  ['first flying -', /^c1(n|-)$|\b(flying|pump) capacitor,? ?(negative|-)|\bnegative (terminal|side|end) of the (flying|pump) capacitor\b/],
+  ['first flying +', named('c1(?:p|\\+)', PUMPED['+'])],
+  ['first flying -', named('c1(?:n|-)', PUMPED['-'])],
   ['undervoltage', /^(uv|uvlo)$|\bunder[- ]?voltage\b/],
   ['overvoltage', /^(ov|ovp)$|\bover[- ]?voltage\b/],
   ['gate drive', /^(gate|gd|drv|gdrv|drive)$|\bgate driv(e|er|ing)\b|\bgate of the (external|pass)\b|^driver? output$/],
@@ -207,8 +219,8 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['mode', /^mode$|^(operating )?mode( (select(ion)?|control|input))?$/],
   ['synchronization', /^sync$|\bsynchroni[sz]ation\b|^(external sync|sync (clock|input))\b/],
   ['set voltage', /^v?set$|\bvoltage set(ting)?\b|^set resistor$/],
-  ['clamp', /^(com|clamp)$|\bclamp( diodes?)?\b/],
-  ['photodiode', /^photodiode$|\bphotodiode( input)?$|^detector input$/],
+  ['clamp', /^com$|\bclamp\b/],
+  ['photodiode', /\bphotodiode( input)?$|^detector input$/],
   ['watchdog', /^wdi$|^watchdog\b/],
   ['power fail in', /^pfi$|\bpower[- ]fail (comparator )?input\b|\bearly warning input\b/],
   ['power fail out', /^pfo$|\bpower[- ]fail (comparator )?output\b|\bearly warning output\b/],
@@ -219,7 +231,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['case', /^tc(ase)?$|\bcase temp(erature)?\b|\btemperature node of the case\b/],
   ['dead time', /^r?dt$|\bdead[- ]time\b/],
   ['current limit', /^(ilim|ilm|iset|rlim|ocset)$|\bcurrent limit\b/],
-  ['current monitor', /^(imon|i_?mon)$|\bcurrent monitor\b/],
+  ['current monitor', /^i_?mon$|\bcurrent monitor\b/],
   ['pump capacitor', /^(vcap|vcp|cpump)$|\bcharge[- ]pump\b/],
   ['power stage supply', /^(pvdd|pvcc)$|\b(output|power)[- ]stage supply\b|\bsupply of the bridge\b/],
   ['power stage ground', /^pgnd$|\b(output|power)[- ]stage ground\b|^power ground\b|\bground of the bridge\b/],
@@ -230,17 +242,11 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['crystal input', /^(x_?in|xi|osc_?in|osci|xtal_?in)$|^(crystal|oscillator|crystal oscillator) in(put)?$/],
   ['crystal output', /^(x_?out|xo|osc_?out|osco|xtal_?out)$|^(crystal|oscillator|crystal oscillator) out(put)?$/],
   // Radio, and windings, contacts and bridges.
-  ['rf input', /^(rf_?in|rfi)$|^(rf|radio[- ]frequency) in(put)?\b/],
+  ['rf input', /^(rf(_?in|i)?|rf port)$|^(rf|radio[- ]frequency) in(put)?\b/],
   ['rf output', /^(rf_?out|rfo)$|^(rf|radio[- ]frequency) out(put)?\b/],
-  ['lo +', /^lo ?(\+|p)$|^(lo|local oscillator)( in(put)?| out(put)?)? ?(\+|positive)$/],
-  ['lo -', /^lo ?(-|n)$|^(lo|local oscillator)( in(put)?| out(put)?)? ?(-|negative)$/],
-  ['rf +', /^rf ?(\+|p)$|^(rf)( in(put)?| out(put)?)? ?(\+|positive)$/],
-  ['rf -', /^rf ?(-|n)$|^(rf)( in(put)?| out(put)?)? ?(-|negative)$/],
-  ['if +', /^if ?(\+|p)$|^(if|intermediate frequency)( in(put)?| out(put)?)? ?(\+|positive)$/],
-  ['if -', /^if ?(-|n)$|^(if|intermediate frequency)( in(put)?| out(put)?)? ?(-|negative)$/],
+  ...PORTS.flatMap(ofSigns),
   ['local oscillator', /^lo(_?in)?$|\blocal oscillator\b|^lo port$/],
   ['intermediate frequency', /^if(_?out)?$|^if (output|port)$|\bintermediate[- ]frequency\b/],
-  ['rf input', /^rf$|^rf port$/],
   ['tuning', /^(vt|v?tune)$|\btuning\b/],
   ['bias', /^(v?bias|vb)$|^bias\b/],
   ['wiper', /^(pw|rw|wiper)$|\bwiper\b/],

@@ -1,4 +1,5 @@
 import { remember } from '../part';
+import { PLACES } from './plain-words';
 
 /**
  * The sense of a short name or a few words, as words of one vocabulary without order: SHDNB, `~SHDN` and "shutdown" are
@@ -159,7 +160,8 @@ const ENDS = [
   ['k', 'cathode'],
 ] as const;
 
-const PLACES = ['first', 'second', 'third', 'fourth'];
+/** The place that a word counts: 1 of `first`. */
+const placeOf = (word: string): number => PLACES.indexOf(word.toLowerCase()) + 1;
 
 /** The words that a text means, sorted, and the index in it (`1` of OUT1, `a` of INA); undefined where it says nothing. */
 export const senseOf = remember((text: string): { readonly words: string; readonly index: string } | undefined => {
@@ -171,7 +173,7 @@ export const senseOf = remember((text: string): { readonly words: string; readon
     .replace(/(?<=[a-z]{2})-(?=[a-z]{2})/g, ' ')
     .replace(/^rg-(?=\d$)/, 'rg ')
     .replace(/\bprotected /, '')
-    .replace(/\b(?:first|second|third|fourth)\b/g, (place) => ` ${PLACES.indexOf(place) + 1} `)
+    .replace(/\b(?:first|second|third|fourth)\b/g, (word) => ` ${placeOf(word)} `)
     .replace(/^i\/o(?=\b|[ _]?\d)/, 'io')
     // Which of several it belongs to: `output of gate 2`.
     .replace(/\b(?:of |in )?(?:gate|section|unit) (?=[\da-h]\b)/g, ' ');
@@ -221,10 +223,7 @@ export const indexed = remember((text: string): { readonly stem: string; readonl
   const plain = text
     .trim()
     .replace(/\s+/g, ' ')
-    .replace(
-      /^(first|second|third|fourth) (.+)$/i,
-      (_, place: string, stem: string) => `${stem} ${PLACES.indexOf(place.toLowerCase()) + 1}`,
-    );
+    .replace(/^(first|second|third|fourth) (.+)$/i, (_, word: string, stem: string) => `${stem} ${placeOf(word)}`);
   const parts =
     /^([A-Za-z][A-Za-z ]*?[+\-−]?)(?:[ _](?:of |in )?)?(?:diode |fet |transistor |channel |switch |ch |no\.? ?|[QMDU](?=\d))?(\d{1,2})([+\-−]?)$/i.exec(
       plain,

@@ -1,4 +1,4 @@
-import { RULES } from '../../core/checks';
+import { RULES, severityOf } from '../../core/checks';
 import {
   RULE_PRESETS,
   safeParseRules,
@@ -204,7 +204,7 @@ export function RulesPage() {
                   <Choice
                     hideLabel
                     label={`Severity of ${r.id}`}
-                    value={rules.severities[r.id] ?? r.severity}
+                    value={severityOf(r, rules)}
                     options={[...SEVERITIES, 'off'].map((s) => ({
                       value: s,
                       label: s,

@@ -1,7 +1,8 @@
 import type { ReadOptions, TableChoice } from '../proposal';
 import { hasBallMap } from '../table/find-map';
 import { tenths, type Box } from '../table/box';
-import { rolesSet } from '../table/join-tables';
+import { asSet } from '../table/join-tables';
+import { takenOf } from '../table/choices';
 import { goesWith } from '../table/goes-with';
 import { findTables } from '../table/find-table';
 import type { Scored } from '../table/found-table';
@@ -99,13 +100,10 @@ function regionBlocks(ready: readonly Ready[], region: NonNullable<ReadOptions['
 /** The tables to read: those a person chose, or the best one with the others that go with it. */
 export function choose(all: readonly Found[], options: ReadOptions): { chosen: Found[]; choices: TableChoice[] } {
   const best = [...all].sort((a, b) => b.score - a.score)[0]!;
-  const chosen = options.tables ? all.filter((_, i) => options.tables!.includes(i)) : all.filter(goesWith(best));
-  const withRoles = (f: Found, index: number) => {
-    const roles = rolesSet(options, f.table.columns, (chosen[0] ?? best).table.columns, index);
-    return f.table.columns.map((c, i) => ({ ...c, role: roles?.[i] ?? c.role }));
-  };
+  const chosen = takenOf(all, options, goesWith(best));
+  const first = (chosen[0] ?? best).table.columns;
   const choices = all.map((f, index) => ({
-    columns: withRoles(f, index),
+    columns: asSet(options, f.table.columns, first, index),
     title: f.chain[0]!.captions.find((c) => /^table/i.test(c)) ?? f.table.columns.map((c) => c.heading).join(', '),
     page: f.chain[0]!.page,
     rows: f.table.rows.length,

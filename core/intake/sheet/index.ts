@@ -1,7 +1,7 @@
 import { problem, refuse, ok, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMaps } from '../table/ball-map';
-import { choicesOf, inOrder } from '../table/choices';
+import { choicesOf, inOrder, takenOf } from '../table/choices';
 import { findLists } from '../table/find-list';
 import type { Scored } from '../table/found-table';
 import { goesWith, leftBeside } from '../table/goes-with';
@@ -47,9 +47,7 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
   }
   const best = [...found].sort((a, b) => b.score - a.score)[0]!;
   const isOfBest = goesWith(best);
-  const chosen = options.tables
-    ? found.filter((_, i) => options.tables!.includes(i))
-    : found.filter((f) => key(f) === key(best) || isOfBest(f));
+  const chosen = takenOf(found, options, (f) => key(f) === key(best) || isOfBest(f));
   const aroundOf = ({ sheet, table }: Found) => {
     const around = table.around.filter((r) => !isBlank(r)).map((r) => filled(r).join(' '));
     const signals = () => readSignalLists(grids.map((g) => g.grid));

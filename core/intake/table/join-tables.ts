@@ -9,12 +9,18 @@ export const haveSameColumns = (a: readonly Column[], b: readonly Column[]): boo
   a.length === b.length && a.every((c, i) => c.role === b[i]!.role && c.heading.toLowerCase() === b[i]!.heading.toLowerCase());
 
 /** The roles that a person set for a table of those that are read. */
-export const rolesSet = (
+const rolesSet = (
   { roles, tableRoles }: ReadOptions,
   columns: readonly Column[],
   first: readonly Column[],
   index: number,
 ): ColumnRole[] | undefined => tableRoles?.[index] ?? (haveSameColumns(columns, first) ? roles : undefined);
+
+/** A table's columns with the roles that a person set for them. */
+export const asSet = (options: ReadOptions, columns: readonly Column[], first: readonly Column[], index: number): Column[] => {
+  const roles = rolesSet(options, columns, first, index);
+  return columns.map((c, i) => ({ ...c, role: roles?.[i] ?? c.role }));
+};
 
 /**
  * Reads the tables that were chosen and puts them together. What cannot be read is left out where another can; undefined

@@ -1,7 +1,7 @@
 import { ok, problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMaps } from '../table/ball-map';
-import { choicesOf, inOrder } from '../table/choices';
+import { choicesOf, inOrder, takenOf } from '../table/choices';
 import { findLists } from '../table/find-list';
 import { goesWith, leftBeside } from '../table/goes-with';
 import type { Grid } from '../table/grid';
@@ -30,7 +30,7 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
     const around = best.table.around.map((r) => lines[r.line - 1] ?? r.cells.join(' '));
     const titles = around.slice(0, 12).concat(around.slice(-4));
     const all = inOrder(found);
-    const chosen = options.tables ? all.filter((_, i) => options.tables!.includes(i)) : all.filter(goesWith(best));
+    const chosen = takenOf(all, options, goesWith(best));
     const got =
       readTables(
         chosen,

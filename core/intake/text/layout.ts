@@ -121,8 +121,7 @@ function delimited(lines: string[], delimiter: string, problems: Problem[], file
   let line = 1;
   return data.map((cells) => {
     const row = { line, cells: cells.map((c) => (c.includes('\n') ? c.replace(/\s*\n\s*/g, ' ').trim() : c.trim())) };
-    line += 1;
-    for (const c of cells) if (c.includes('\n')) line += c.split('\n').length - 1;
+    line += linesOf(cells);
     return row;
   });
 }
@@ -133,5 +132,7 @@ function trimmed(cells: string[]): string[] {
   return cells;
 }
 
-const lineOfUnclosed = (data: string[][], row = 0): number =>
-  1 + data.slice(0, row).reduce((n, cells) => n + 1 + cells.reduce((m, c) => m + (c.match(/\n/g)?.length ?? 0), 0), 0);
+/** The lines that a row of delimited text takes; a quoted cell may run over several (RFC 4180, 2.6). */
+export const linesOf = (cells: readonly string[]): number => cells.reduce((lines, cell) => lines + countOf('\n', cell), 1);
+
+const lineOfUnclosed = (data: string[][], row = 0): number => data.slice(0, row).reduce((line, cells) => line + linesOf(cells), 1);

@@ -1,4 +1,5 @@
 import type { Comment } from '../cards';
+import { PLACES } from '../plain-words';
 import { rolesOf, shares } from '../roles';
 import { isKnownWord } from '../sense';
 import { commentsAt, isRemark, LEAD, pieces, tidy, type Found, type Header } from './found';
@@ -42,7 +43,6 @@ function isOtherOrder(words: readonly string[], nodes: readonly string[]): boole
   return at.filter((i, k) => i >= 0 && i !== k).length > 1;
 }
 
-const PLACES = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
 /** A place in the order at the start of a line: `1st` and `second`; `1.` and `(1)`; or a bullet, or nothing. */
 const ORDINAL = new RegExp(
   `^\\s*(?:(\\d{1,2})(?:st|nd|rd|th)|(${PLACES.join('|')}))(?: (?:node|pin|terminal))?\\s*(?:[:=.)-]|is)?\\s+(?=\\S)`,
