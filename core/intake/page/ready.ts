@@ -3,6 +3,7 @@ import { looksLikeNumbers } from '../table/numbers';
 import type { Block } from './block';
 import { captionsAbove } from './borderless';
 import { withoutFurniture } from './furniture';
+import { headingAbove } from './heading-above';
 import { latticeRows } from './lattice-block';
 import { linesOf, type Line } from './lines';
 import type { DocumentPage } from './page';
@@ -59,9 +60,10 @@ export const inBox = (w: Word, [x, y, width, height]: Box): boolean => {
 /** The ruled tables of a page as blocks. */
 export function ruledBlocks(r: Omit<Ready, 'blocks'>): Block[] {
   return r.lattices.flatMap((lattice): Block[] => {
-    const rows = latticeRows(lattice, r.words);
-    if (rows.length === 0 || (rows.length === 1 && !rows[0]!.cells.some(looksLikeNumbers))) return [];
-    const [x, y] = [lattice.xs[0]!, lattice.ys[0]!];
+    const inside = latticeRows(lattice, r.words);
+    if (inside.length === 0 || (inside.length === 1 && !inside[0]!.cells.some(looksLikeNumbers))) return [];
+    const rows = [...headingAbove(lattice, inside, r.lines), ...inside];
+    const [x, y] = [lattice.xs[0]!, Math.min(lattice.ys[0]!, ...rows[0]!.boxes.flatMap((b) => (b ? [b[1]] : [])))];
     const box: Box = [x, y, lattice.xs.at(-1)! - x, lattice.ys.at(-1)! - y];
     const above = r.lines.filter((l) => l.base < y + 2);
     return [{ page: r.page.number, box, edges: lattice.xs, rows, captions: captionsAbove(above, above.length) }];
