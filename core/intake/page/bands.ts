@@ -21,8 +21,24 @@ export function ruledBands(lines: readonly CellLine[], anchors: ReadonlySet<Cell
   const numbered = bands.filter(({ count }) => count > 0);
   const single = numbered.filter(({ count }) => count === 1);
   if (numbered.length < 2 || single.length < 0.8 * numbered.length) return undefined;
-  return bands.flatMap(({ band, count }) => (count <= 1 ? [band] : followed(band, anchors, alignOf([band], anchors))));
+  const isOver = hasTitlesOver([...anchors]) ? isTitleOver : () => false;
+  return bands.flatMap(({ band, count }) => {
+    const [first, ...more] = band;
+    if (count > 1) return followed(band, anchors, alignOf([band], anchors));
+    return isOver(first!, more[0]) && anchors.has(more[0]!) ? [[first!], more] : [band];
+  });
 }
+
+/** A word with small letters, `Control`, as hardly a name is. */
+const IN_WORDS = /^[A-Z][a-z]{2,}/;
+
+/** True where the first column holds names in capitals, so that a word there is none of them. */
+const hasTitlesOver = (anchors: readonly CellLine[]): boolean =>
+  anchors.filter((l) => IN_WORDS.test(l.cells[0]!)).length <= 0.1 * anchors.length;
+
+/** The title of a group that no line parts from its first row, whose own name stands under it. */
+const isTitleOver = (line: CellLine, next: CellLine | undefined): boolean =>
+  IN_WORDS.test(line.text) && filledIn(line) === 1 && line.cells[0] !== '' && next !== undefined && next.cells[0] !== '';
 
 const countIn = (band: readonly CellLine[], anchors: ReadonlySet<CellLine>): number => band.filter((l) => anchors.has(l)).length;
 

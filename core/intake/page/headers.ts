@@ -41,9 +41,13 @@ export function headerAt(lines: readonly Line[], at: number): PageHeader | undef
   return isLower(below, best) || hidesLower(lines, best) ? undefined : best;
 }
 
-/** As good a heading of fewer lines. */
+/** As good a heading of fewer lines, or a better one of as many. */
 const isLower = (below: PageHeader | undefined, best: PageHeader): boolean =>
-  below !== undefined && below.worth >= best.worth && below.sure >= best.sure && below.depth < best.depth && !namesPackages(best, below);
+  below !== undefined &&
+  below.worth >= best.worth &&
+  below.sure >= best.sure &&
+  (below.depth < best.depth || (below.depth === best.depth && below.worth > best.worth)) &&
+  !namesPackages(best, below);
 
 /** `H | L | L`, the last row of the table before, brings no heading of its own: a better one stands below it and a title. */
 function hidesLower(lines: readonly Line[], best: PageHeader): boolean {
@@ -78,7 +82,7 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
       if (depth > 1 && hasNumber && !segmentsOf(first).some((s) => isHeading(s.text))) break;
       // A title makes no pinout's heading of that of another table.
       if (depth > 1 && headsOnlyOther(segmentsOf(group.at(-1)!, gap).map((s) => s.text))) break;
-      if (depth > 1 && (!goesOn(group) || isGroupTitle(group.at(-1)!, best))) break;
+      if (depth > 1 && (!goesOn(group) || isGroupTitle(group.at(-1)!, best, lines.slice(at + depth, at + depth + ROWS_BELOW)))) break;
       const read = readHeads(group, gap, blank);
       // Lines far apart are one heading only where each brings columns that the other lacks.
       const alone = isFar(group) ? 1 + Math.max(best?.worth ?? 0, headingWorth(segmentsOf(group.at(-1)!, gap).map((s) => s.text))) : 0;
@@ -180,15 +184,30 @@ function goesOn(group: readonly Line[]): boolean {
   return !isFar(group) || isOnlyHeads(group.at(-2)!);
 }
 
-/** A lone text of several words, left of all headings or such that it makes none of what stands over it, is the title of the first group of rows. */
-function isGroupTitle(line: Line, above: PageHeader | undefined): boolean {
+/**
+ * A lone text of several words, left of all headings or such that it makes none of what stands over it, is the title of the
+ * first group of rows. So is one beside all headings under which no cell begins.
+ */
+function isGroupTitle(line: Line, above: PageHeader | undefined, below: readonly Line[]): boolean {
   const [only, ...more] = segmentsOf(line);
-  if (more.length > 0 || above === undefined || above.worth < 3 || only!.words.length < 2) return false;
+  if (more.length > 0 || above === undefined || above.worth < 3) return false;
+  if (headsNothing(only!, above, below)) return true;
+  if (only!.words.length < 2) return false;
   if (only!.x1 < above.heads[0]!.x0) return true;
   const { text, x0, x1 } = only!;
   const under = above.heads.filter((h) => Math.min(h.x1, x1) - Math.max(h.x0, x0) > 0.5);
   const isNone = (heading: string) => roleOfHeading(heading) === undefined && packageIn(heading) === undefined;
   return /^[A-Z][a-z]/.test(text) && isNone(text) && under.every((h) => isNone(over(h.text, text)));
+}
+
+/** True for a text right of a heading and under none, where the cells of all rows below begin under the headings. */
+function headsNothing({ x0, x1 }: Segment, { heads }: PageHeader, below: readonly Line[]): boolean {
+  const before = heads.findLast((h) => h.x1 < x0);
+  const behind = heads.find((h) => h.x1 >= x0);
+  const rows = below.filter(isRow);
+  if (!before || (behind && behind.x0 < x1) || rows.length < 2) return false;
+  const isUnder = (s: Segment) => s.x0 > before.x1 && s.x0 < (behind?.x0 ?? Infinity);
+  return !rows.some((l) => segmentsOf(l).some(isUnder));
 }
 
 /** How tall a heading may be, in font sizes. Its cells are centred, each by itself, so that its lines can be many. */

@@ -48,17 +48,36 @@ export function settled(body: readonly Line[]): Line[] {
     ...line,
     words: isTitle(line)
       ? line.words
-      : line.words.map((w, i) => {
+      : line.words.flatMap((w, i) => {
           const [before, behind] = [line.words[i - 1], line.words[i + 1]];
-          if (!w.estimated || w.first || !before) return w;
+          if (!w.estimated || w.first || !before) return [w];
+          const parts = behind === undefined ? partedFromNumber(w, starts) : undefined;
+          if (parts) return parts;
           const start = starts.find((x) => Math.abs(w.x0 - x) < OFF * w.size && before.x0 < x - w.size);
           // The last number of a list belongs to the list, where what stands behind it is nearer to the column's begin.
           const isLast = start !== undefined && before.text.endsWith(',') && looksLikeNumbers(w.text);
           const isOther = isLast && behind?.estimated && Math.abs(behind.x0 - start) < Math.abs(w.x0 - start);
-          return start === undefined || isOther ? w : { ...w, x0: start, x1: w.x1 + start - w.x0 };
+          return [start === undefined || isOther ? w : { ...w, x0: start, x1: w.x1 + start - w.x0 }];
         }),
   }));
 }
+
+/** `pins.19`: a description that fills its column touches the number in the next one. */
+function partedFromNumber(w: Word, starts: readonly number[]): Word[] | undefined {
+  const [, text, number] = /^(\S*[a-z][a-z.,;:)]*)(\d{1,4})$/.exec(w.text) ?? [];
+  if (text === undefined || number === undefined) return undefined;
+  const begin = w.x1 - number.length * FIGURE * w.size;
+  const start = starts.find((x) => Math.abs(begin - x) < 0.2 * w.size);
+  return start === undefined
+    ? undefined
+    : [
+        { ...w, text, x1: start },
+        { ...w, text: number, x0: start },
+      ];
+}
+
+/** How wide a figure is in common text faces, in font sizes. */
+const FIGURE = 0.55;
 
 /** A line in capitals, or one run of words, without a terminal's number: the title of a group, which runs over the columns. */
 const isTitle = ({ words }: Line): boolean =>

@@ -39,12 +39,17 @@ export function titlesIn(
   const [left, right] = width ?? [Math.min(...rows.map((l) => l.x0)), Math.max(...lines.map((l) => l.x1))];
   const strays = lines.flatMap((l, i) => (isFree[i] && !fits(l) ? [i] : []));
   const middleOf = (i: number) => (lines[i]!.x0 + lines[i]!.x1) / 2;
+  const widthOf = (i: number) => lines[i]!.x1 - lines[i]!.x0;
+  // Texts of one width begin at one place too, as cells do; but none begins beyond where all of them end.
+  const farthest = Math.max(...rows.map((l) => l.x1));
+  const isBeyond = (i: number) => lines[i]!.x0 > farthest;
   const isAmongOthers = (i: number) =>
     strays.some(
       (k) =>
         k < last &&
+        k !== i &&
         Math.abs(middleOf(k) - middleOf(i)) < SAME &&
-        Math.abs(lines[k]!.x1 - lines[k]!.x0 - lines[i]!.x1 + lines[i]!.x0) > 4 * SAME,
+        (Math.abs(widthOf(k) - widthOf(i)) > 4 * SAME || (isBeyond(i) && isBeyond(k))),
     );
   const isCentred = (i: number) => Math.abs(middleOf(i) - (left + right) / 2) < 0.015 * (right - left);
   const overNumbers = (i: number) =>

@@ -23,7 +23,9 @@ export function brokenName(name: string, room: number): [string, string] | undef
   if (!name.includes('\n')) return undefined;
   const [, head = '', rest = ''] = BROKEN.exec(name) ?? PARTED.exec(name) ?? [];
   const short = rest.length <= 3 && BROKEN.test(name);
-  return rest !== '' && (short || (head.length >= room && rest.length < head.length)) ? [head, rest] : undefined;
+  // Two characters under a line that had no room for them; letters are not equally wide.
+  const isLeft = rest.length <= 2 && head.length + rest.length >= room;
+  return rest !== '' && (short || isLeft || (head.length >= room && rest.length < head.length)) ? [head, rest] : undefined;
 }
 
 /** Characters that the lines of the names' column have room for, from the longest one of them; only told where a name has two lines. */

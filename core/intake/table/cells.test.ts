@@ -27,6 +27,8 @@ it.each<[string, string]>([
 it.each<[string, [string, string] | undefined]>([
   ['FULL_CARD_POW\nER_OFF#', ['FULL_CARD_POW', 'ER_OFF#']],
   ['VREF_SAM\nP', ['VREF_SAM', 'P']],
+  ['SYNC/RESE\nT', ['SYNC/RESE', 'T']],
+  ['OUT\nA', undefined],
   ['PA0\nTIM2_CH1', undefined],
   ['EXPOSED\nPAD', undefined],
   ['VDD', undefined],
