@@ -42,8 +42,9 @@ const TIGHT = /^(?=\S+ \S+ \S).*\b(?:pin|ball|terminal|no\.?|number|name|symbol)
  * most words are headings, or it is a piece of one.
  */
 function tightHeadings(text: string): string[] {
-  if (text.length > 140 || (text.length < LONG && !TIGHT.test(text))) return [];
-  const words = text.split(/\s+/);
+  const words = text.length > 140 ? [] : text.split(/\s+/);
+  if (words.length === 2 && words.every((w) => roleOfHeading(w) !== undefined)) return words;
+  if (words.length === 0 || (text.length < LONG && !TIGHT.test(text))) return [];
   if (words.length > 18 || /[;,:]|(?<!\bno)\./i.test(text) || words.some((w) => w.length > 16)) return [];
   const parts = words.flatMap((_, i) => [1, 2, 3].map((n) => words.slice(i, i + n).join(' ')));
   const heads = parts.filter((p) => roleOfHeading(p) !== undefined);

@@ -98,9 +98,9 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
     }
     if (best && !(isMono && blank > 0)) break;
   }
-  const byColumns = isMono ? undefined : readHeadsOver(first, lines.slice(at + 1, at + 1 + ROWS_BELOW));
+  const byColumns = isMono ? undefined : readHeadsOver(lines, at);
   // Words parted because they are near to nothing else are no better than that.
-  return byColumns && isMore(byColumns, isTight ? undefined : best) ? { at, depth: 1, ...byColumns } : best;
+  return byColumns && isMore(byColumns, isTight ? undefined : best) ? byColumns : best;
 }
 
 /** `functions` right under `Alternate`, which is a heading of the same kind without it: small letters go on, and rows begin with capitals. */
@@ -120,21 +120,40 @@ const EXACT = 2;
 const ROWS_BELOW = 10;
 
 /** A heading with hardly a gap between its words, or none that is known: it is parted where the cells below it begin. */
-function readHeadsOver(line: Line, below: readonly Line[]): Omit<PageHeader, 'at' | 'depth'> | undefined {
-  const { words, size } = line;
+function readHeadsOver(lines: readonly Line[], at: number): PageHeader | undefined {
+  const { words } = lines[at]!;
   // Most lines are no headings, and where the cells below them begin need not be known.
   if (words.length < 3 || words.filter((w) => isHeading(w.text)).length < 2) return undefined;
+  let best: PageHeader | undefined;
+  for (let depth = 1; depth <= MOST_TIGHT && at + depth <= lines.length; depth++) {
+    const group = lines.slice(at, at + depth);
+    if (depth > 1 && (!goesOn(group) || isFar(group))) break;
+    const starts = cellStarts(lines.slice(at + depth, at + depth + ROWS_BELOW));
+    const parted = group.map((l) => partedOver(l, starts));
+    if (parted[0]!.length < 3) continue;
+    const read = weighed(depth === 1 ? parted[0]! : stack(parted));
+    if (!best || isMore(read, best)) best = { at, depth, ...read };
+  }
+  return best;
+}
+
+/** How many lines a heading has that is parted by the cells below it. */
+const MOST_TIGHT = 2;
+
+/** A line of headings parted where cells begin. */
+function partedOver(line: Line, starts: readonly number[]): Segment[] {
+  const { words, size } = line;
   const isParted = (i: number) => i === 0 || words[i]!.x0 - words[i - 1]!.x1 > GAPS[0]![0] * size;
   const begins = new Set(words.flatMap((_, i) => (isParted(i) ? [i] : [])));
   const isWhole = segmentsOf(line, GAPS[0]![0]).flatMap((s) => s.words.map(() => roleOfHeading(s.text) === 'number'));
-  for (const start of cellStarts(below)) {
+  for (const start of starts) {
     const off = words.map((w) => Math.abs(w.x0 - start));
     const nearest = off.indexOf(Math.min(...off));
     // `Pin No.` is one heading, unless cells begin right under its second word.
     const isEstimate = words[nearest]!.estimated && !words[nearest]!.first && !isWhole[nearest];
     if (off[nearest]! < (isEstimate ? OFF * size : EXACT)) begins.add(nearest);
   }
-  return begins.size < 3 ? undefined : weighed(partedAt(words, (i) => begins.has(i)));
+  return partedAt(words, (i) => begins.has(i));
 }
 
 /** Lines put over each other and weighed as a heading. */

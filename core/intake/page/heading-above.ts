@@ -16,13 +16,14 @@ const SLACK = 3;
 /** The heading of a ruled table that stands on a band without lines right above it, as a row of its columns. */
 export function headingAbove({ xs, ys }: Lattice, rows: readonly PageRowAt[], lines: readonly Line[]): PageRowAt[] {
   if (rows.slice(0, 2).some((r) => headingWorth(r.cells) >= 2)) return [];
-  const above = lines.filter((l) => l.base < ys[0]! + SLACK).slice(-MOST_LINES);
-  const last = above.at(-1);
+  // The lines below a heading help to part it.
+  const under = lines.findIndex((l) => l.base > ys[0]! + SLACK);
+  const last = lines[under - 1];
   if (!last || ys[0]! - last.base > NEAR * last.size) return [];
-  for (const at of above.keys()) {
-    const header = headerAt(above, at);
-    if (header?.at !== at || at + header.depth !== above.length || !standsOver(header, xs)) continue;
-    const words = above.slice(at).flatMap((l) => l.words);
+  for (let at = Math.max(0, under - MOST_LINES); at < under; at++) {
+    const header = headerAt(lines, at);
+    if (header === undefined || at + header.depth !== under || !standsOver(header, xs)) continue;
+    const words = lines.slice(at, under).flatMap((l) => l.words);
     const own = xs.slice(1).map((_, c) => words.filter((w) => columnAt((w.x0 + w.x1) / 2, xs) === c));
     const cells = own.map((w) => w.map((x) => x.text).join(' '));
     return [{ cells, boxes: own.map((w) => unite(w.map(boxOf))), crossed: false, apart: false }];

@@ -12,30 +12,52 @@ const BESIDE = 4;
 
 /**
  * A line outside of the tables that has the number after the last one in the column of the numbers, and a name beside it: the
- * table may go on where the reader saw its end. Only plain numbers have one that is next.
+ * table may go on where the reader saw its end. Of balls none is next: there two that no row has tell.
  */
 export function leftBehind(ready: readonly Ready[], chosen: readonly Found[], proposal: Proposal, file: string | undefined): Problem[] {
-  const numbers = terminalsIn(proposal).flatMap((t) => {
-    const number = t.numbers[proposal.package]!;
-    return /^\d+$/.test(number) ? [Number(number)] : [];
-  });
+  const all = terminalsIn(proposal).map((t) => t.numbers[proposal.package]!);
+  const last = all.reduce((most, n) => (/^\d+$/.test(n) ? Math.max(most, Number(n)) : most), 0);
   const column = columnOf(chosen, proposal.package);
-  if (numbers.length === 0 || !column) return [];
-  const next = String(Math.max(...numbers) + 1);
+  if (all.length === 0 || !column) return [];
+  const find = last > 0 ? numberedRow(last + 1, column) : ballRow(new Set(all), column);
   const blocks = chosen.flatMap((f) => f.chain);
-  const last = Math.max(...blocks.map((b) => b.page));
+  const lastPage = Math.max(...blocks.map((b) => b.page));
   for (const { page, lines } of ready) {
-    if (page.number < column.page || page.number > last + PAGES) continue;
+    if (page.number < column.page || page.number > lastPage + PAGES) continue;
     const isTaken = (line: Line) => blocks.some((b) => b.page === page.number && inBox(line.words[0]!, b.box));
-    const left = lines.filter((l) => !isTaken(l));
-    const line = left.find((l) => hasRow(l, next, column)) ?? inOtherColumn(left, Number(next));
+    const line = find(lines.filter((l) => !isTaken(l)));
     if (line) return [problem('rows-left', { text: textOf(line).slice(0, 60) }, { file, page: page.number })];
   }
   return [];
 }
 
+/** What finds a row among lines that no table took. */
+type Find = (lines: readonly Line[]) => Line | undefined;
+
+const numberedRow =
+  (next: number, column: ColumnOfNumbers): Find =>
+  (lines) =>
+    lines.find((l) => hasRow(l, (t) => t === String(next), column)) ?? inOtherColumn(lines, next);
+
+const BALL = /^[A-HJ-NPRT-WY]{1,2}[1-9]\d?$/;
+
+function ballRow(known: ReadonlySet<string>, column: ColumnOfNumbers): Find {
+  const isOther = (t: string) => BALL.test(t) && !known.has(t);
+  return (lines) => {
+    const rows = lines.filter((l) => hasRow(l, isOther, column));
+    return rows.length > 1 ? rows[0] : undefined;
+  };
+}
+
+/** The page of a table's last part, and from where to where its numbers stand. */
+interface ColumnOfNumbers {
+  page: number;
+  from: number;
+  to: number;
+}
+
 /** Where the numbers of a package stand in the last part of its table, in points of its upright page. */
-function columnOf(chosen: readonly Found[], packageName: string): { page: number; from: number; to: number } | undefined {
+function columnOf(chosen: readonly Found[], packageName: string): ColumnOfNumbers | undefined {
   for (const { table, chain } of chosen) {
     const at = table.columns.findIndex((c) => c.role === 'number' && c.packageName === packageName);
     const block = chain.at(-1)!;
@@ -45,8 +67,8 @@ function columnOf(chosen: readonly Found[], packageName: string): { page: number
   return undefined;
 }
 
-function hasRow({ words }: Line, number: string, column: { from: number; to: number }): boolean {
-  const at = words.findIndex((w) => w.text === number && (w.x0 + w.x1) / 2 > column.from && (w.x0 + w.x1) / 2 < column.to);
+function hasRow({ words }: Line, isNumber: (text: string) => boolean, column: ColumnOfNumbers): boolean {
+  const at = words.findIndex((w) => isNumber(w.text) && (w.x0 + w.x1) / 2 > column.from && (w.x0 + w.x1) / 2 < column.to);
   // A number within a sentence has words before it; another column may stand between the number and the name.
   return at >= 0 && at < 2 && words.slice(Math.max(0, at - 1), at + 3).some((w) => isLongName(w.text));
 }

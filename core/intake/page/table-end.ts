@@ -5,6 +5,7 @@ import { cutLine } from './cells';
 import { headerAt, type PageHeader } from './headers';
 import { segmentsOf, textOf, type Line } from './lines';
 import type { Region } from './regions';
+import { cellStarts } from './starts';
 import { isLongName } from './words';
 
 /** Where a table's lines end: at a note, at prose, at another heading or caption, or at a wide gap that no row follows. */
@@ -16,11 +17,12 @@ export function endOf(lines: readonly Line[], from: number, header: PageHeader, 
     const line = lines[at]!;
     const text = textOf(line);
     const gap = at > 0 ? line.base - lines[at - 1]!.base : 0;
-    if (isOver(line, text, bodySize, header.heads[1]?.x0 ?? region.right)) return at;
-    // The title of another table stands over its heading.
-    if (at > from && segmentsOf(line).length === 1 && lines[at + 1] && headsOther(lines[at + 1]!)) return at;
-    if (isProse(line, region) && !isInColumn(line, lines.slice(from, at), header) && !isTitleOver(lines, at) && !isInRow(lines, at))
-      return at;
+    const above = () => lines.slice(from, at);
+    if (isOver(line, text, bodySize, header.heads[1]?.x0 ?? region.right) && !isFullRow(line, above())) return at;
+    // The title of another table stands over its heading, and is no number of a list.
+    if (at > from && isLone(line, text) && lines[at + 1] && headsOther(lines[at + 1]!)) return at;
+    const isText = isProse(line, region) && !isTitleOver(lines, at) && !isInRow(lines, at);
+    if (isText && !isInColumn(line, above(), header) && !isFullRow(line, above())) return at;
     const next = headingAt(lines, at, starts);
     // Behind a wide gap two words over columns are enough for another table.
     const isApart = at > from && widest > 0 && gap > 1.8 * widest;
@@ -31,6 +33,8 @@ export function endOf(lines: readonly Line[], from: number, header: PageHeader, 
   }
   return lines.length;
 }
+
+const isLone = (line: Line, text: string): boolean => segmentsOf(line).length === 1 && !looksLikeNumbers(text);
 
 /** Another heading at a line; words within one column of the table, `Supply of the digital pins, to`, are none. */
 export function headingAt(lines: readonly Line[], at: number, columns: readonly number[]): PageHeader | undefined {
@@ -121,6 +125,13 @@ function isInColumn(line: Line, above: readonly Line[], header: PageHeader): boo
         .some((s) => isNear(s.x0)),
     )
   );
+}
+
+/** A row whose cells are full to their edges: it begins with a number, and words of it stand where cells above begin. */
+function isFullRow({ words }: Line, above: readonly Line[]): boolean {
+  if (!looksLikeNumbers(words[0]!.text)) return false;
+  const isAt = (x: number) => words.some((w, i) => i > 0 && Math.abs(w.x0 - x) < 2);
+  return cellStarts(above).filter(isAt).length >= 2;
 }
 
 /** Prose runs over the edges of columns as if they were not there; a row of cells leaves white at them. */
