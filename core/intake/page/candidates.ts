@@ -34,7 +34,7 @@ const PAD = /\b(exposed|thermal|ground|die) (pad|paddle)\b/i;
 /** A run longer than this is prose, or headings that are set without a gap. */
 const LONG = 40;
 
-/** What stands over a column of numbers, or names, somewhere in a run of three words and more. */
+/** What stands over a column of numbers, or names, somewhere in a run of three words and more; any other run begins with a heading. */
 const TIGHT = /^(?=\S+ \S+ \S).*\b(?:pin|ball|terminal|no\.?|number|name|symbol)s?\b/i;
 
 /**
@@ -42,10 +42,10 @@ const TIGHT = /^(?=\S+ \S+ \S).*\b(?:pin|ball|terminal|no\.?|number|name|symbol)
  * most words are headings, or it is a piece of one.
  */
 function tightHeadings(text: string): string[] {
-  const words = text.length > 140 ? [] : text.split(/\s+/);
-  if (words.length === 2 && words.every((w) => roleOfHeading(w) !== undefined)) return words;
-  if (words.length === 0 || (text.length < LONG && !TIGHT.test(text))) return [];
-  if (words.length > 18 || /[;,:]|(?<!\bno)\./i.test(text) || words.some((w) => w.length > 16)) return [];
+  if (text.length > 140 || !text.includes(' ')) return [];
+  const words = text.split(/\s+/);
+  if (text.length < LONG && !TIGHT.test(text) && [1, 2].every((n) => roleOfHeading(words.slice(0, n).join(' ')) === undefined)) return [];
+  if (words.length > 18 || /[;,:]|(?<!\bn[or])\./i.test(text) || words.some((w) => w.length > 16)) return [];
   const parts = words.flatMap((_, i) => [1, 2, 3].map((n) => words.slice(i, i + n).join(' ')));
   const heads = parts.filter((p) => roleOfHeading(p) !== undefined);
   const covered = new Set(heads.flatMap((p) => p.split(' ')));

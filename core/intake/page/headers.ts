@@ -103,13 +103,19 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
   return byColumns && isMore(byColumns, isTight ? undefined : best) ? byColumns : best;
 }
 
-/** `functions` right under `Alternate`, which is a heading of the same kind without it: small letters go on, and rows begin with capitals. */
+/**
+ * `functions` right under `Alternate`, or `No.` under `Pin`, which is a heading of the same kind without it: small letters go
+ * on, and rows begin with capitals.
+ */
 const isRestOf = (group: readonly Line[], gap: number, read: Weight, best: PageHeader | undefined): boolean =>
   best?.depth === group.length - 1 &&
   dropOf(group) < TIGHT * group[0]!.size &&
-  segmentsOf(group.at(-1)!, gap).every((s) => /^[a-z(]/.test(s.text)) &&
+  segmentsOf(group.at(-1)!, gap).every((s) => /^[a-z(]/.test(s.text) || SECOND.test(s.text)) &&
   read.worth === best.worth &&
   read.sure === best.sure;
+
+/** What stands under `Pin`, and names no group. */
+const SECOND = /^(?:no\.?|numbers?|names?|types?|#)$/i;
 
 /** How near the lines of one heading stand that is set without more white than text has, in font sizes. */
 const TIGHT = 1.45;
@@ -127,8 +133,9 @@ function readHeadsOver(lines: readonly Line[], at: number): PageHeader | undefin
   let best: PageHeader | undefined;
   for (let depth = 1; depth <= MOST_TIGHT && at + depth <= lines.length; depth++) {
     const group = lines.slice(at, at + depth);
-    if (depth > 1 && (!goesOn(group) || isFar(group))) break;
-    const starts = cellStarts(lines.slice(at + depth, at + depth + ROWS_BELOW));
+    const below = lines.slice(at + depth, at + depth + ROWS_BELOW);
+    if (depth > 1 && (!goesOn(group) || isFar(group) || isGroupTitle(group.at(-1)!, best, below))) break;
+    const starts = cellStarts(below);
     const parted = group.map((l) => partedOver(l, starts));
     if (parted[0]!.length < 3) continue;
     const read = weighed(depth === 1 ? parted[0]! : stack(parted));
@@ -209,9 +216,9 @@ function goesOn(group: readonly Line[]): boolean {
  */
 function isGroupTitle(line: Line, above: PageHeader | undefined, below: readonly Line[]): boolean {
   const [only, ...more] = segmentsOf(line);
-  if (more.length > 0 || above === undefined || above.worth < 3) return false;
+  if (more.length > 0 || above === undefined) return false;
   if (headsNothing(only!, above, below)) return true;
-  if (only!.words.length < 2) return false;
+  if (above.worth < 3 || only!.words.length < 2) return false;
   if (only!.x1 < above.heads[0]!.x0) return true;
   const { text, x0, x1 } = only!;
   const under = above.heads.filter((h) => Math.min(h.x1, x1) - Math.max(h.x0, x0) > 0.5);
@@ -221,11 +228,11 @@ function isGroupTitle(line: Line, above: PageHeader | undefined, below: readonly
 
 /** True for a text right of a heading and under none, where the cells of all rows below begin under the headings. */
 function headsNothing({ x0, x1 }: Segment, { heads }: PageHeader, below: readonly Line[]): boolean {
-  const before = heads.findLast((h) => h.x1 < x0);
-  const behind = heads.find((h) => h.x1 >= x0);
+  const before = heads.findLast((h) => h.x1 < x0 + EXACT);
+  const behind = heads.find((h) => h.x1 >= x0 + EXACT);
   const rows = below.filter(isRow);
-  if (!before || (behind && behind.x0 < x1) || rows.length < 2) return false;
-  const isUnder = (s: Segment) => s.x0 > before.x1 && s.x0 < (behind?.x0 ?? Infinity);
+  if (!before || (behind && behind.x0 < x1 - EXACT) || rows.length < 2) return false;
+  const isUnder = (s: Segment) => s.x0 > before.x1 && s.x0 < (behind?.x0 ?? Infinity) - EXACT;
   return !rows.some((l) => segmentsOf(l).some(isUnder));
 }
 
@@ -267,13 +274,15 @@ function apart(segments: Segment[], isOneOfMany: boolean): Segment[] {
 /** Headings of columns that no field of a pin comes from. */
 const UNREAD = /^(i\/?o )?(structure|level|buffer)s?$|^5[- ]?v([- ]tolerant)?$|^reset state$/i;
 
+/** Over numbers, names, or both. */
+const TERMINALS = /^(pin|ball|terminal|lead|contact)s?$/i;
+
 /** Columns whose heading may begin with `Pin`. */
 const PAIRED: ReadonlySet<ReturnType<typeof roleOfHeading>> = new Set(['name', 'type', 'description']);
 
 /** `PIN NAME` is one heading where another stands over the numbers, and else two that were set tightly. */
 function numbersApart(lines: Segment[][]): Segment[][] {
-  const isNumbers = ({ text }: Segment) =>
-    roleOfHeading(text) === 'number' || packageIn(text) !== undefined || /^(pin|ball|terminal|lead|contact)s?$/i.test(text);
+  const isNumbers = ({ text }: Segment) => roleOfHeading(text) === 'number' || packageIn(text) !== undefined || TERMINALS.test(text);
   if (lines.some((l) => l.some(isNumbers))) return lines;
   return lines.map((line) =>
     line.flatMap((s) => {
@@ -367,7 +376,7 @@ function stack(lines: Segment[][]): Head[] {
 
 /** `Pin` in the middle over `No.` and `Name`, where it stands over the gap between them. */
 function isOverPair({ text, x0, x1 }: Segment, heads: readonly Head[]): boolean {
-  if (roleOfHeading(text) !== 'ambiguous') return false;
+  if (!TERMINALS.test(text)) return false;
   const before = heads.filter((h) => h.x1 <= x0).sort((a, b) => b.x1 - a.x1)[0];
   const behind = heads.filter((h) => h.x0 >= x1).sort((a, b) => a.x0 - b.x0)[0];
   const roles = [before, behind].map((h) => h && roleOfHeading(h.text));

@@ -1,4 +1,5 @@
 import { problem, type Problem } from '../../part';
+import { looksLikeNumbers } from '../table/numbers';
 import { terminalsIn, type Proposal } from '../proposal';
 import type { Found } from './find-tables';
 import { textOf, type Line } from './lines';
@@ -70,7 +71,8 @@ function columnOf(chosen: readonly Found[], packageName: string): ColumnOfNumber
 function hasRow({ words }: Line, isNumber: (text: string) => boolean, column: ColumnOfNumbers): boolean {
   const at = words.findIndex((w) => isNumber(w.text) && (w.x0 + w.x1) / 2 > column.from && (w.x0 + w.x1) / 2 < column.to);
   // A number within a sentence has words before it; another column may stand between the number and the name.
-  return at >= 0 && at < 2 && words.slice(Math.max(0, at - 1), at + 3).some((w) => isLongName(w.text));
+  const behind = words.slice(at + 1).filter((w) => !looksLikeNumbers(w.text));
+  return at >= 0 && at < 2 && [...words.slice(Math.max(0, at - 1), at), ...behind.slice(0, 2)].some((w) => isLongName(w.text));
 }
 
 /** In another text column the numbers stand elsewhere: then two that follow each other tell, each behind white. */

@@ -51,8 +51,8 @@ export function settled(body: readonly Line[]): Line[] {
       : line.words.flatMap((w, i) => {
           const [before, behind] = [line.words[i - 1], line.words[i + 1]];
           if (!w.estimated || w.first || !before) return [w];
-          const parts = behind === undefined ? partedFromNumber(w, starts) : undefined;
-          if (parts) return parts;
+          const parts = behind === undefined ? partedFromNumber(w, starts) : [w];
+          if (parts.length > 1) return parts;
           const start = starts.find((x) => Math.abs(w.x0 - x) < OFF * w.size && before.x0 < x - w.size);
           // The last number of a list belongs to the list, where what stands behind it is nearer to the column's begin.
           const isLast = start !== undefined && before.text.endsWith(',') && looksLikeNumbers(w.text);
@@ -62,18 +62,17 @@ export function settled(body: readonly Line[]): Line[] {
   }));
 }
 
-/** `pins.19`: a description that fills its column touches the number in the next one. */
-function partedFromNumber(w: Word, starts: readonly number[]): Word[] | undefined {
+/** `pins.19`: a description that fills its column touches the number in the next one, which begins where its column's cells do. */
+export function partedFromNumber(w: Word, starts: readonly number[]): Word[] {
   const [, text, number] = /^(\S*[a-z][a-z.,;:)]*)(\d{1,4})$/.exec(w.text) ?? [];
-  if (text === undefined || number === undefined) return undefined;
+  if (text === undefined || number === undefined) return [w];
   const begin = w.x1 - number.length * FIGURE * w.size;
   const start = starts.find((x) => Math.abs(begin - x) < 0.2 * w.size);
-  return start === undefined
-    ? undefined
-    : [
-        { ...w, text, x1: start },
-        { ...w, text: number, x0: start },
-      ];
+  if (start === undefined) return [w];
+  return [
+    { ...w, text, x1: start },
+    { ...w, text: number, x0: start },
+  ];
 }
 
 /** How wide a figure is in common text faces, in font sizes. */

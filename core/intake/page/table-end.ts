@@ -5,8 +5,8 @@ import { cutLine } from './cells';
 import { headerAt, type PageHeader } from './headers';
 import { segmentsOf, textOf, type Line } from './lines';
 import type { Region } from './regions';
-import { cellStarts } from './starts';
-import { isLongName } from './words';
+import { cellStarts, OFF } from './starts';
+import { isLongName, type Word } from './words';
 
 /** Where a table's lines end: at a note, at prose, at another heading or caption, or at a wide gap that no row follows. */
 export function endOf(lines: readonly Line[], from: number, header: PageHeader, region: Region): number {
@@ -130,7 +130,8 @@ function isInColumn(line: Line, above: readonly Line[], header: PageHeader): boo
 /** A row whose cells are full to their edges: it begins with a number, and words of it stand where cells above begin. */
 function isFullRow({ words }: Line, above: readonly Line[]): boolean {
   if (!looksLikeNumbers(words[0]!.text)) return false;
-  const isAt = (x: number) => words.some((w, i) => i > 0 && Math.abs(w.x0 - x) < 2);
+  const off = (w: Word) => (w.estimated && !w.first ? OFF * w.size : 2);
+  const isAt = (x: number) => words.some((w, i) => i > 0 && Math.abs(w.x0 - x) < off(w));
   return cellStarts(above).filter(isAt).length >= 2;
 }
 

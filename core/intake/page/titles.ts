@@ -5,6 +5,8 @@ import { filledIn, type CellLine } from './cells';
 const TITLE = /^[A-Z][^.;,:]{2,47}$/;
 /** A word of a name, which is no title: `GPIO_1`, `D7`. */
 export const NAME = /^[A-Z0-9_/[\]:–-]*[\d_][A-Z0-9_/[\]:–-]*$/;
+/** Words that stand in a column of numbers. */
+const PAD = /\b(?:pad|paddle|exposed|thermal|none)\b/i;
 /** Places nearer than this are one, in points; and how far a text may stand from where its column's cells do. */
 const [SAME, NEAR] = [1.5, 2.5];
 /** So many of a column's cells tell how it is aligned, and as many nearly of those that the best way has. */
@@ -43,17 +45,19 @@ export function titlesIn(
   // Texts of one width begin at one place too, as cells do; but none begins beyond where all of them end.
   const farthest = Math.max(...rows.map((l) => l.x1));
   const isBeyond = (i: number) => lines[i]!.x0 > farthest;
+  // Nothing else stands astray, and under each of them is a row: no lines of a list.
+  const areAllOver = strays.every((i) => anchors[i + 1] === true);
   const isAmongOthers = (i: number) =>
     strays.some(
       (k) =>
         k < last &&
         k !== i &&
         Math.abs(middleOf(k) - middleOf(i)) < SAME &&
-        (Math.abs(widthOf(k) - widthOf(i)) > 4 * SAME || (isBeyond(i) && isBeyond(k))),
+        (Math.abs(widthOf(k) - widthOf(i)) > 4 * SAME || (isBeyond(i) && isBeyond(k)) || areAllOver),
     );
   const isCentred = (i: number) => Math.abs(middleOf(i) - (left + right) / 2) < 0.015 * (right - left);
-  const overNumbers = (i: number) =>
-    isFree[i] === true && lines[i]!.cells[0] !== '' && keys.includes(0) && /[a-z]{2}|[A-Z]{4}/.test(lines[i]!.text);
+  const isAt = (i: number, k: number) => lines[i]!.cells[k] !== '' && (k === 0 || !PAD.test(lines[i]!.text));
+  const overNumbers = (i: number) => isFree[i] === true && keys.some((k) => isAt(i, k)) && /[a-z]{2}|[A-Z]{4}/.test(lines[i]!.text);
   const isAmongTitles = (i: number) => isFree[i] === true && (strays.includes(i) || lines[i]!.whole !== undefined) && isAmongOthers(i);
   return new Set(
     lines.flatMap((_, i) => (isAmongTitles(i) || (i < last && (overNumbers(i) || (strays.includes(i) && isCentred(i)))) ? [i] : [])),

@@ -38,11 +38,10 @@ function partsOf(row: GridRow): Part[] | undefined {
   for (let size = 2; size <= filledAt.length / 2; size++) {
     if (filledAt.length % size !== 0) continue;
     const first = filledAt.slice(0, size).map((i) => heads[i]);
-    if (
-      !filledAt.every((i, k) => alike(heads[i]!, first[k % size]!)) ||
-      headingWorth(filledAt.slice(0, size).map((i) => row.cells[i]!)) < 2
-    )
-      continue;
+    const others = filledAt.filter((i, k) => !alike(heads[i]!, first[k % size]!));
+    // A heading may be cut at the page's edge, or be set in two words once: the others tell.
+    const isMostlyAlike = others.length === 0 || (others.length === 1 && size > 2 && filledAt.indexOf(others[0]!) % size > 1);
+    if (!isMostlyAlike || headingWorth(filledAt.slice(0, size).map((i) => row.cells[i]!)) < 2) continue;
     const starts = filledAt.filter((_, k) => k % size === 0);
     return starts.map((from, k) => ({ from, to: starts[k + 1] ?? row.cells.length }));
   }
