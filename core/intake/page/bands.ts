@@ -21,11 +21,12 @@ export function ruledBands(lines: readonly CellLine[], anchors: ReadonlySet<Cell
   const numbered = bands.filter(({ count }) => count > 0);
   const single = numbered.filter(({ count }) => count === 1);
   if (numbered.length < 2 || single.length < 0.8 * numbered.length) return undefined;
-  const isOver = hasTitlesOver([...anchors]) ? isTitleOver : () => false;
+  const areNames = hasTitlesOver([...anchors]);
   return bands.flatMap(({ band, count }) => {
     const [first, ...more] = band;
     if (count > 1) return followed(band, anchors, alignOf([band], anchors));
-    return isOver(first!, more[0]) && anchors.has(more[0]!) ? [[first!], more] : [band];
+    const isOver = more[0] !== undefined && anchors.has(more[0]) && isTitleOver(first!, more[0], areNames);
+    return isOver ? [[first!], more] : [band];
   });
 }
 
@@ -36,9 +37,16 @@ const IN_WORDS = /^[A-Z][a-z]{2,}/;
 const hasTitlesOver = (anchors: readonly CellLine[]): boolean =>
   anchors.filter((l) => IN_WORDS.test(l.cells[0]!)).length <= 0.1 * anchors.length;
 
-/** The title of a group that no line parts from its first row, whose own name stands under it. */
-const isTitleOver = (line: CellLine, next: CellLine | undefined): boolean =>
-  IN_WORDS.test(line.text) && filledIn(line) === 1 && line.cells[0] !== '' && next !== undefined && next.cells[0] !== '';
+/** Farther above its row than lines of one cell stand, in font sizes. */
+const ABOVE = 1.6;
+
+/** The title of a group that no line parts from its first row: what the row has in that column stands under it. */
+const isTitleOver = (line: CellLine, next: CellLine, areNames: boolean): boolean =>
+  IN_WORDS.test(line.text) &&
+  filledIn(line) === 1 &&
+  line.cells[0] !== '' &&
+  next.cells[0] !== '' &&
+  (areNames || next.base - line.base > ABOVE * line.size);
 
 const countIn = (band: readonly CellLine[], anchors: ReadonlySet<CellLine>): number => band.filter((l) => anchors.has(l)).length;
 

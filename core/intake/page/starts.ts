@@ -64,7 +64,7 @@ export function settled(body: readonly Line[]): Line[] {
 
 /** `pins.19`: a description that fills its column touches the number in the next one, which begins where its column's cells do. */
 export function partedFromNumber(w: Word, starts: readonly number[]): Word[] {
-  const [, text, number] = /^(\S*[a-z][a-z.,;:)]*)(\d{1,4})$/.exec(w.text) ?? [];
+  const [, text, number] = /^(\S*(?:[a-z]|[A-Za-z%)][.;)]))(\d{1,4})$/.exec(w.text) ?? [];
   if (text === undefined || number === undefined) return [w];
   const begin = w.x1 - number.length * FIGURE * w.size;
   const start = starts.find((x) => Math.abs(begin - x) < 0.2 * w.size);

@@ -148,6 +148,8 @@ function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): Row
     if (isNote(cells[0]!)) return 'note';
     if (numberCells.length === 1 && numbered && at('name') === '' && !/^(ep|pad|thermal|exposed)/i.test(cells[0]!))
       return /\d/.test(cells[0]!) ? 'odd' : 'heading';
+    // The rest of a type that a page's end parted.
+    if (at('type') === cells[0] && index.at.type > 0 && /^[a-z(/]/.test(cells[0]!)) return 'continuation';
     if (row.starts) return at('description') !== '' && (row.starts[0] ?? 0) > 4 ? 'continuation' : 'heading';
     return at('description') === cells[0] || (at('name') === cells[0] && index.at.name > 0) ? 'continuation' : 'heading';
   }
