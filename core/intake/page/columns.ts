@@ -88,8 +88,8 @@ function clearest(through: Uint16Array, from: number, to: number, isStart: (x: n
     if (isBefore === best.isBefore ? end - x > best.length : isBefore) best = { from: x, length: end - x, isBefore };
     x = end;
   }
-  // A line runs through: its cells are so long that they reach up to where the next column begins.
-  if (least > 0 && best.isBefore) return best.from + Math.max(0.6 * best.length, best.length - 1);
+  // Cells that reach up to where the next column begins belong left of it; where a line runs through, nearly all do.
+  if (best.isBefore) return best.from + Math.max(0.6 * best.length, best.length - (least > 0 ? 1 : 2));
   // A little left of the next column: cells are ragged on the right and even on the left.
   return best.from + best.length * 0.6;
 }

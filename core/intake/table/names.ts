@@ -14,7 +14,7 @@ export interface Notes {
 export const DASH_BEHIND = /\s[–—-]$/;
 
 const BRACKETED = /^(.+?)\s?[([<](\d{1,3})[)\]>]$/;
-const SUPERSCRIPTS = /(?:[¹²³⁰-⁹⁽⁾ᵃ-ᶠ†‡§﹡]+|⁽[^⁾]*⁾)(?:\s*,\s*[¹²³⁰-⁹⁽⁾ᵃ-ᶠ†‡§﹡]+)*$/;
+const SUPERSCRIPTS = /(?:[¹²³⁰-⁹⁽⁾ᵃ-ᶠ†‡§﹡]+|⁽[^⁾]*⁾|⁽[¹²³⁰-⁹]{1,2}\))(?:\s*,\s*[¹²³⁰-⁹⁽⁾ᵃ-ᶠ†‡§﹡]+)*$/;
 
 export function findVectors(names: string[]): Set<string> {
   const indices = new Map<string, Set<string>>();

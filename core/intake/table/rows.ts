@@ -57,7 +57,9 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   const most = Math.max(0, ...lists.map((l) => l.numbers.length));
   if (most === 0) return [];
   const printed = clean.name === '' ? 'EP' : clean.name;
-  const expanded = expandNames(printed, most);
+  // In a list of names each can have a note's mark.
+  const members = expandNames(printed, most).map((name) => cleanName(name, notes));
+  const expanded = members.map(({ name, unsure }) => unsure ?? name);
   const fits = expanded.length === most;
   const single = expanded.length === 1;
   const doubts: Doubt[] = [];
