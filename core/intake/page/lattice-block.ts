@@ -5,7 +5,7 @@ import { unite, type Box } from '../table/box';
 import { cellLines, columnAt, keyColumns, type CellLine } from './cells';
 import { rowsFrom } from './rows';
 import type { Cell, Lattice } from './ruled';
-import { cellStarts, partedFromNumber } from './starts';
+import { cellStarts, partedWhereTouched } from './starts';
 import { boxOf, type Word } from './words';
 
 /** The rows of a ruled table: its cells are given, only cells that hold several rows are taken apart. */
@@ -14,7 +14,7 @@ export function latticeRows(lattice: Lattice, words: readonly Word[]): PageRowAt
   const own = words.filter((w) => within(w, xs, ys));
   const isOver = (w: Word) => xs.some((x) => w.x0 < x && w.x1 > x + w.size / 4);
   const starts = own.some(isOver) ? cellStarts(linesOf(own)) : [];
-  const inside = own.flatMap((w) => (isOver(w) ? partedFromNumber(w, starts) : [w]));
+  const inside = own.flatMap((w) => (isOver(w) ? partedWhereTouched(w, starts) : [w]));
   const columns = xs.length - 1;
   const cellAt = new Map<number, Cell>();
   for (const cell of cells)

@@ -1,6 +1,6 @@
 import { looksLikeNumbers } from '../table/numbers';
 import type { Line } from './lines';
-import type { Word } from './words';
+import { widthOf, type Word } from './words';
 
 /** Places are kept in half points. */
 export const placeOf = (x: number): number => Math.round(x * 2);
@@ -41,7 +41,6 @@ export const OFF = 0.75;
  * estimates, those of other lines' cells are not.
  */
 export function settled(body: readonly Line[]): Line[] {
-  if (!body.some((l) => l.words.some((w) => w.estimated && !w.first))) return [...body];
   const starts = cellStarts(body);
   if (starts.length === 0) return [...body];
   return body.map((line) => ({
@@ -50,9 +49,8 @@ export function settled(body: readonly Line[]): Line[] {
       ? line.words
       : line.words.flatMap((w, i) => {
           const [before, behind] = [line.words[i - 1], line.words[i + 1]];
-          if (!w.estimated || w.first || !before) return [w];
-          const parts = behind === undefined ? partedFromNumber(w, starts) : [w];
-          if (parts.length > 1) return parts;
+          const parts = partedWhereTouched(w, starts);
+          if (parts.length > 1 || !w.estimated || w.first || !before) return parts;
           const start = starts.find((x) => Math.abs(w.x0 - x) < OFF * w.size && before.x0 < x - w.size);
           // The last number of a list belongs to the list, where what stands behind it is nearer to the column's begin.
           const isLast = start !== undefined && before.text.endsWith(',') && looksLikeNumbers(w.text);
@@ -62,21 +60,27 @@ export function settled(body: readonly Line[]): Line[] {
   }));
 }
 
-/** `pins.19`: a description that fills its column touches the number in the next one, which begins where its column's cells do. */
-export function partedFromNumber(w: Word, starts: readonly number[]): Word[] {
-  const [, text, number] = /^(\S*(?:[a-z]|[A-Za-z%)][.;)]))(\d{1,4})$/.exec(w.text) ?? [];
-  if (text === undefined || number === undefined) return [w];
-  const begin = w.x1 - number.length * FIGURE * w.size;
-  const start = starts.find((x) => Math.abs(begin - x) < 0.2 * w.size);
+/** What a cell that is full to its edge ends with, and the number, or the first word of a description, that touches it. */
+const TOUCHED = /^(\S*(?:[A-Za-z+#%)_-]|[A-Za-z%)][.;)]))(\d{1,4})$|^(\S*[A-Z0-9#_)+-])([A-Z][a-z]+)$/;
+/** How wide a figure is in common text faces, in font sizes. */
+const FIGURE = 0.55;
+
+/** `pins.19`: a cell that fills its column touches the next one, which begins where its column's cells do. */
+export function partedWhereTouched(w: Word, starts: readonly number[]): Word[] {
+  const inside = starts.filter((x) => x > w.x0 + w.size && x < w.x1 - 0.3 * w.size);
+  const [, text, number, name, word] = (inside.length > 0 && TOUCHED.exec(w.text)) || [];
+  const [left, right] = [text ?? name, number ?? word];
+  if (left === undefined || right === undefined) return [w];
+  const begin = number === undefined ? w.x0 + (w.x1 - w.x0) * (wide(left) / wide(w.text)) : w.x1 - number.length * FIGURE * w.size;
+  const start = inside.find((x) => Math.abs(begin - x) < (number === undefined ? 0.6 : 0.2) * w.size);
   if (start === undefined) return [w];
   return [
-    { ...w, text, x1: start },
-    { ...w, text: number, x0: start },
+    { ...w, text: left, x1: start },
+    { ...w, text: right, x0: start },
   ];
 }
 
-/** How wide a figure is in common text faces, in font sizes. */
-const FIGURE = 0.55;
+const wide = (text: string): number => [...text].reduce((sum, c) => sum + widthOf(c), 0);
 
 /** A line in capitals, or one run of words, without a terminal's number: the title of a group, which runs over the columns. */
 const isTitle = ({ words }: Line): boolean =>

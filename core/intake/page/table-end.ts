@@ -127,12 +127,14 @@ function isInColumn(line: Line, above: readonly Line[], header: PageHeader): boo
   );
 }
 
-/** A row whose cells are full to their edges: it begins with a number, and words of it stand where cells above begin. */
+/** A row whose cells are full to their edges: a number of it stands where those above begin, and another word where other cells do. */
 function isFullRow({ words }: Line, above: readonly Line[]): boolean {
-  if (!looksLikeNumbers(words[0]!.text)) return false;
-  const off = (w: Word) => (w.estimated && !w.first ? OFF * w.size : 2);
-  const isAt = (x: number) => words.some((w, i) => i > 0 && Math.abs(w.x0 - x) < off(w));
-  return cellStarts(above).filter(isAt).length >= 2;
+  const numbers = words.filter((w) => looksLikeNumbers(w.text));
+  if (numbers.length === 0) return false;
+  const isAt = (w: Word, x: number) => Math.abs(w.x0 - x) < (w.estimated && !w.first ? OFF * w.size : 2);
+  const known = above.flatMap((l) => l.words.filter((w) => !w.estimated && looksLikeNumbers(w.text)));
+  const number = numbers.find((w) => known.filter((k) => isAt(w, k.x0)).length >= 3);
+  return number !== undefined && cellStarts(above).some((x) => !isAt(number, x) && words.some((w) => w !== words[0] && isAt(w, x)));
 }
 
 /** Prose runs over the edges of columns as if they were not there; a row of cells leaves white at them. */

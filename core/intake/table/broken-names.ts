@@ -16,7 +16,7 @@ export function withWholeList(row: GridRow, numbers: readonly number[]): GridRow
 /** A line that may have ended within a word of a name: `VREF_SAM` over `P`. */
 const BROKEN = /^(\S*_\S*[A-Z0-9])\s*\n\s*([A-Z0-9]{1,3})$/;
 /** Two lines that may be one word, where the first has no room for more. */
-const PARTED = /^([A-Z][A-Z0-9_+/-]*[A-Z0-9])\s*\n\s*([A-Z0-9][A-Z0-9_+/-]*[#*]?)$/;
+const PARTED = /^([A-Z][A-Z0-9_+/.-]*[A-Z0-9])\s*\n\s*([A-Z0-9][A-Z0-9_+/-]*[#*]?)$/;
 
 /** The two parts of a name whose line may have ended within a word: a short rest, or a first line that fills the column. */
 export function brokenName(name: string, room: number): [string, string] | undefined {

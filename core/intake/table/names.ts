@@ -16,6 +16,9 @@ export const DASH_BEHIND = /\s[–—-]$/;
 const BRACKETED = /^(.+?)\s?[([<](\d{1,3})[)\]>]$/;
 const SUPERSCRIPTS = /(?:[¹²³⁰-⁹⁽⁾ᵃ-ᶠ†‡§﹡]+|⁽[^⁾]*⁾|⁽[¹²³⁰-⁹]{1,2}\))(?:\s*,\s*[¹²³⁰-⁹⁽⁾ᵃ-ᶠ†‡§﹡]+)*$/;
 
+/** A note's mark that something stands behind. */
+const MARK_WITHIN = /[⁰¹²³⁴-⁹⁽⁾]|\(\d\) /;
+
 export function findVectors(names: string[]): Set<string> {
   const indices = new Map<string, Set<string>>();
   for (const name of names) {
@@ -55,7 +58,7 @@ export function cleanName(
     }
   }
   // Braces are a program's marks around names, and no part of any.
-  if (/[{}]/.test(name)) unsure = name;
+  if (/[{}]/.test(name) || MARK_WITHIN.test(name)) unsure = name;
   if (name.endsWith('*') && notes.marks.has('*')) name = name.slice(0, -1).trim();
   return { name, overbar, ...(partly ? { partly } : {}), ...(behind ? { behind } : {}), ...(unsure === undefined ? {} : { unsure }) };
 }

@@ -13,6 +13,9 @@ import { addSecondFunction, withoutSecondNames } from './second-names';
 /** More terminals than any package has; a table with more has a slip in its ranges, and reading on would only cost time. */
 export const MOST_TERMINALS = 60_000;
 
+/** `Supply PA00`: a word with small letters before a name that has none. */
+const TITLED = /^[A-Z][a-z]{3,} ([A-Z][A-Z0-9_]*\d[A-Z0-9_+#-]*)$/;
+
 /** So many letters of a description are looked at: some wordings are looked for in the square of the time. */
 const MOST_WORDS = 2000;
 
@@ -81,6 +84,8 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
     doubts.push({ field: 'name', reason: `“${clean.name}” may hold a cell of the next column too.` });
   if (entry.stacked) doubts.push({ field: 'name', reason: `${entry.stacked.join(', ')} stand under each other in its cell; the first is taken.`, candidates: [entry.stacked[0]!, entry.stacked.join('/')] }); // prettier-ignore
   if (entry.broken) doubts.push({ field: 'name', reason: `Its lines break between “${entry.broken.join('” and “')}”.` });
+  const [, own] = TITLED.exec(clean.name) ?? [];
+  if (own !== undefined) doubts.push({ field: 'name', reason: `“${clean.name}” may begin with the title of a group.`, candidates: [own, clean.name] }); // prettier-ignore
   if (entry.crossed) doubts.push({ field: 'name', reason: 'Text runs over the edge of a column in its row.' });
   if (single && most > 1 && /\w\s*[-–—]\s*\w/.test(printed))
     doubts.push({ field: 'name', reason: `“${printed}” stands for ${most} numbers and could be a range.` });
