@@ -62,12 +62,13 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   const printed = clean.name === '' ? 'EP' : clean.name;
   // In a list of names each can have a note's mark.
   const members = expandNames(printed, most).map((name) => cleanName(name, notes));
-  const expanded = members.map(({ name, unsure }) => unsure ?? name);
+  const expanded = members.map((m) => m.unsure ?? m.name);
   const fits = expanded.length === most;
   const single = expanded.length === 1;
   const doubts: Doubt[] = [];
   if (entry.rows[0]!.doubt) doubts.push(entry.rows[0]!.doubt);
-  if (clean.unsure) doubts.push(markDoubt(clean.name, clean.unsure));
+  const unsure = fits && !single ? members.find((m) => m.unsure !== undefined)?.unsure : clean.unsure;
+  if (unsure !== undefined) doubts.push(markDoubt(clean.name, unsure));
   if (clean.name === '' && lists.some((l) => l.numbers.some((n) => n !== 'EP')))
     doubts.push({ field: 'name', reason: 'The name cell is empty.' });
   if (clean.name !== '' && (!/[\p{L}\d+−–-]/u.test(clean.name) || NO_NAME.test(clean.name)))
