@@ -6,6 +6,7 @@ import { cellLines, columnAt, keyColumns, type CellLine } from './cells';
 import { rowsFrom } from './rows';
 import type { Cell, Lattice } from './ruled';
 import { cellStarts, partedWhereTouched } from './starts';
+import { isTitle } from './titles';
 import { boxOf, type Word } from './words';
 
 /** The rows of a ruled table: its cells are given, only cells that hold several rows are taken apart. */
@@ -13,7 +14,7 @@ export function latticeRows(lattice: Lattice, words: readonly Word[]): PageRowAt
   const { xs, ys, cells } = lattice;
   const own = words.filter((w) => within(w, xs, ys));
   const isOver = (w: Word) => xs.some((x) => w.x0 < x && w.x1 > x + w.size / 4);
-  const starts = own.some(isOver) ? cellStarts(linesOf(own)) : [];
+  const starts = cellStarts(linesOf(own));
   const inside = own.flatMap((w) => (isOver(w) ? partedWhereTouched(w, starts) : [w]));
   const columns = xs.length - 1;
   const cellAt = new Map<number, Cell>();
@@ -39,7 +40,7 @@ export function latticeRows(lattice: Lattice, words: readonly Word[]): PageRowAt
       rows.push(...apart);
       continue;
     }
-    const whole = headingOver(own, wordsIn);
+    const whole = headingOver(own, wordsIn) ?? centredTitle(own, lattice, wordsIn, starts);
     if (whole) {
       rows.push({
         cells: own.map((_, i) => (i === 0 ? whole.text : '')),
@@ -73,6 +74,34 @@ function headingOver(own: readonly Cell[], wordsIn: ReadonlyMap<Cell, Word[]>): 
   return { text: textOf(line), box: unite(words.map(boxOf)) };
 }
 
+/** How far, as a share of the table's width, a centred title may stand from its middle. */
+const CENTRED = 0.015;
+
+/** Places nearer than this are one, in points. */
+const SAME = 3;
+
+/** A lone title in the very middle of a table whose lines run through its row, and not where the cells of its column stand. */
+function centredTitle(
+  own: readonly Cell[],
+  { xs }: Lattice,
+  wordsIn: ReadonlyMap<Cell, Word[]>,
+  starts: readonly number[],
+): { text: string; box: Box | undefined } | undefined {
+  const cells = [...new Set(own)].filter((c) => (wordsIn.get(c)?.length ?? 0) > 0);
+  const [cell] = cells;
+  if (cells.length !== 1 || cell === undefined || cell.rows > 1 || cell.cols === xs.length - 1) return undefined;
+  const [line, ...more] = linesOf(wordsIn.get(cell)!);
+  if (!line || more.length > 0 || !isTitle(textOf(line))) return undefined;
+  const [begin, end] = [line.words[0]!.x0, line.words.at(-1)!.x1];
+  const isAt = (from: number, to: number) => Math.abs((begin + end - from - to) / 2) < CENTRED * (xs.at(-1)! - xs[0]!);
+  const [left, right] = [xs[cell.col]!, xs[cell.col + cell.cols]!];
+  // In the middle of its column too it is a title where the other cells there begin at one place.
+  const begins = starts.filter((x) => x > left && x < right);
+  const isCell = begins.length === 0 ? isAt(left, right) : begins.some((x) => Math.abs(begin - x) < SAME);
+  if (!isAt(xs[0]!, xs.at(-1)!) || isCell) return undefined;
+  return { text: textOf(line), box: unite(line.words.map(boxOf)) };
+}
+
 const within = (w: Word, xs: readonly number[], ys: readonly number[]): boolean => {
   const x = (w.x0 + w.x1) / 2;
   const y = w.sideways ? (w.top + w.base) / 2 : w.base - 0.3 * w.size;
@@ -102,8 +131,36 @@ function splitBand(own: readonly Cell[], row: number, { xs, ys }: Lattice, words
   const numbered = lines.filter((l, i) => keys.some((k) => looksLikeNumbers(l.cells[k]!) && !/[,;&]$/.test(lines[i - 1]?.cells[k] ?? '')));
   const tall = ys[row + 1]! - ys[row]!;
   if (anchors.length < 2 || anchors.length < numbered.length || tall < 1.5 * lines[0]!.size) return undefined;
-  return rowsFrom(lines, { keys });
+  const rows = rowsFrom(lines, { keys });
+  const labels = own.flatMap((cell, k) =>
+    keys.includes(k) ? [] : (labelOfBand(wordsIn.get(cell) ?? [], [ys[row]!, ys[row + 1]!], k) ?? []),
+  );
+  return rows.length < 3 ? rows : labels.reduce(overBand, rows);
 }
+
+/** What stands once for all rows of a band, in the middle of its height. */
+interface BandLabel {
+  column: number;
+  text: string;
+  box: Box | undefined;
+}
+
+function labelOfBand(words: readonly Word[], [top, bottom]: [number, number], column: number): BandLabel | undefined {
+  const lines = linesOf(words.filter((w) => !w.sideways));
+  const [first, last] = [lines[0], lines.at(-1)];
+  if (!first || !last || lines.length > 2 || !isTitle(lines.map(textOf).join(' '))) return undefined;
+  const middle = (first.base + last.base) / 2 - 0.3 * first.size;
+  if (Math.abs(middle - (top + bottom) / 2) > 0.75 * first.size) return undefined;
+  return { column, text: lines.map(textOf).join('\n'), box: unite(words.map(boxOf)) };
+}
+
+const overBand = (rows: PageRowAt[], { column, text, box }: BandLabel): PageRowAt[] =>
+  rows.map((row, i) => ({
+    ...row,
+    cells: row.cells.with(column, text),
+    boxes: row.boxes.with(column, box),
+    same: (row.same ?? row.cells.map(() => false)).with(column, i > 0),
+  }));
 
 /** A number with a name beside it; names such as A0 and NO1 read as balls too. */
 const isRow = (l: CellLine, keys: readonly number[]): boolean =>

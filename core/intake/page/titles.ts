@@ -27,7 +27,7 @@ export function titlesIn(
   if (rows.length < 2) return new Set();
   const last = anchors.lastIndexOf(true);
   // Behind the last number only one that stands as the others do is a title: its rows follow on the next page.
-  const isFree = lines.map((l, i) => !anchors[i] && l.isOne && isTitle(l));
+  const isFree = lines.map((l, i) => !anchors[i] && l.isOne && isTitle(l.text));
   if (!isFree.includes(true)) return new Set();
   const places = lines[0]!.cells.map((_, i) => placesOf(rows.flatMap((l) => (l.boxes[i] ? [l.boxes[i]] : []))));
   const fits = (l: CellLine) => {
@@ -64,7 +64,8 @@ export function titlesIn(
   );
 }
 
-const isTitle = ({ text }: CellLine): boolean => TITLE.test(text) && !NAME.test(text) && text.split(' ').length <= 7;
+/** Few words that begin like a title, do not end like a sentence, and are no name. */
+export const isTitle = (text: string): boolean => TITLE.test(text) && !NAME.test(text) && text.split(' ').length <= 7;
 
 interface Places {
   start: number | undefined;

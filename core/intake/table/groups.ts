@@ -5,7 +5,8 @@ export function standsOnce(rows: readonly GridRow[], at: number): boolean {
   if (at < 0) return false;
   const groups = rows.map((r) => r.cells[at]?.trim() ?? '').filter((g) => g !== '');
   // One may stand again where the table goes on on the next page.
-  return groups.length > 1 && groups.length < 0.7 * rows.length && new Set(groups).size >= 0.8 * groups.length;
+  const own = groups.filter((g, i) => g !== groups[i - 1]);
+  return groups.length > 1 && groups.length < 0.7 * rows.length && new Set(own).size >= 0.8 * own.length;
 }
 
 /** The rest of a group's label that has no room in one line, `port` below `Serial`, beside the next row. */

@@ -32,6 +32,9 @@ const NET = /^\s*net(?:[ _-]?name)?\s*$/i;
 /** A name as circuits have it, with nothing in small letters. */
 const isCapitals = (text: string): boolean => /^[A-Z0-9_+\-−–/#~*.[\]]+$/.test(text) && /[A-Z]/.test(text);
 
+/** A word or a few, the first of them no abbreviation with figures. */
+const IN_WORDS = /^[A-Za-z]{3,}(?:[\s/&-]+[A-Za-z\d]+){0,4}$/;
+
 /** True where a column holds 1, 2, 3 in its rows. */
 const countsRows = (rows: readonly GridRow[], i: number): boolean =>
   rows.length > 2 && rows.every((r, k) => r.cells[i]?.trim() === String(k + 1));
@@ -120,6 +123,12 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
       (h, i) => settled[i] === undefined && OF_MODE.test(h) && share(i, isCapitals) >= 0.7 && share(i, isTypeCode) < 0.5,
     );
     if (other >= 0) settled[other] = 'alternates';
+  }
+  // Words under no heading before all other columns, each of which stands for several rows, are titles of groups.
+  const first = headings.findIndex((h, i) => h.trim() !== '' || rows.some((r) => (r.cells[i]?.trim() ?? '') !== ''));
+  if (!has('group') && headings[first]?.trim() === '' && rows.length > 3) {
+    const alone = rows.filter((r) => r.same?.[first] || (r.cells[first]?.trim() ?? '') === '').length;
+    if (alone >= 0.4 * rows.length && share(first, (c) => IN_WORDS.test(c) && c.length <= 32) === 1) settled[first] = 'group';
   }
   // Functions that each stand once for several rows are groups of terminals.
   settled.forEach((role, i) => {
