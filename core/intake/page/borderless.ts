@@ -74,7 +74,8 @@ export function blocksIn(
     // Its last column is as wide as what stands here.
     edges[edges.length - 1] = Math.max(edges.at(-1)!, region.right);
     if (end > 0) {
-      blocks.push(blockOf(region, lines.slice(0, end), edges, undefined, rules, open.keys, open.align));
+      const layout = { keys: open.keys, groups: groupsIn(open.header), align: open.align };
+      blocks.push(blockOf(region, lines.slice(0, end), edges, undefined, rules, layout));
       at = end;
       if (end === lines.length) current = { ...open, edges, page: region.page, left: region.left };
     }
@@ -99,9 +100,12 @@ const moved = (header: PageHeader, by: number): PageHeader => ({
 function repeated(lines: readonly Line[], at: number, before: PageHeader | undefined): PageHeader | undefined {
   const { words } = lines[at]!;
   if (before?.depth !== 1 || before.heads.map((h) => h.text).join(' ') !== textOf(lines[at]!)) return undefined;
+  const counts = before.heads.map((h) => h.text.split(' ').length);
+  // A heading that is empty, or a word with a blank in it.
+  if (counts.reduce((a, b) => a + b, 0) !== words.length) return undefined;
   let from = 0;
-  const heads = before.heads.map(({ text }) => {
-    const head = segmentFrom(words.slice(from, from + text.split(' ').length));
+  const heads = before.heads.map((_, i) => {
+    const head = segmentFrom(words.slice(from, from + counts[i]!));
     from += head.words.length;
     return head;
   });
@@ -153,7 +157,7 @@ function tableUnder(
   if (keys.length === 0 || body.length === 0) return { end: Math.max(first, at + 1), stays: undefined };
   return {
     block: {
-      ...blockOf(region, body, edges, header, rules, keys, undefined, lines.slice(at, first)),
+      ...blockOf(region, body, edges, header, rules, { keys, groups: groupsIn(header) }, lines.slice(at, first)),
       captions: captionsAbove(lines, at),
     },
     end: prose >= 0 ? first + prose : end,
@@ -260,13 +264,11 @@ function blockOf(
   edges: number[],
   header: PageHeader | undefined,
   rules: readonly Rule[],
-  keys: readonly number[],
-  wentOn: Align | undefined,
+  layout: Layout,
   headLines: readonly Line[] = [],
 ): Block {
   const own = body.map((l) => cutLine(within(l, edges), edges)).filter((l) => l.cells.some((c) => c !== ''));
-  const groups = header?.heads.flatMap((h, i) => (roleOfHeading(h.text) === 'group' ? [i] : [])) ?? [];
-  const rows: PageRowAt[] = rowsFrom(own, { keys, groups, ...ruledOver(rules, edges, own), align: wentOn });
+  const rows: PageRowAt[] = rowsFrom(own, { ...layout, ...ruledOver(rules, edges, own) });
   const boxes = [...headLines, ...body].flatMap((l) => within(l, edges).words.map(boxOf)) as Box[];
   if (header)
     rows.unshift({ cells: header.heads.map((h) => h.text), boxes: header.heads.map(() => undefined), crossed: false, apart: false });
@@ -276,9 +278,12 @@ function blockOf(
     edges,
     rows,
     captions: [],
-    ...(wentOn === undefined ? {} : { goesOn: true }),
+    ...(layout.align === undefined ? {} : { goesOn: true }),
   };
 }
+
+/** The columns whose texts may stand once for several rows. */
+const groupsIn = ({ heads }: PageHeader): number[] => heads.flatMap((h, i) => (roleOfHeading(h.text) === 'group' ? [i] : []));
 
 const within = (line: Line, edges: readonly number[]): Line => ({
   ...line,

@@ -12,6 +12,7 @@ import { chainsOf, gridOf, type Chain } from './chains';
 import { linesOf } from './lines';
 import { inBox, ruledBlocks, type Ready } from './ready';
 import { regionsOf } from './regions';
+import { withSideLabels } from './side-labels';
 import { standing } from './standing';
 import type { Word } from './words';
 
@@ -54,7 +55,9 @@ export function tablesOf(ready: readonly Ready[], options: ReadOptions): Found[]
     if (atEnd) open = openRuled(atEnd, r);
   }
   // Ruled tables that went on are read anew.
-  const all = [...(isLonger ? found(chains, ready) : ruled), ...found(chainsOf(plain), ready, chains.length)];
+  const turned = (page: number) => ready.find((r) => r.page.number === page)!.words.filter((w) => w.sideways);
+  const unruled = chainsOf(plain).map((chain) => withSideLabels(chain, turned));
+  const all = [...(isLonger ? found(chains, ready) : ruled), ...found(unruled, ready, chains.length)];
   const page = options.page;
   return all
     .filter((f) => page === undefined || f.chain.some((b) => b.page === page))

@@ -41,12 +41,12 @@ export function headerAt(lines: readonly Line[], at: number): PageHeader | undef
   return isLower(below, best) || hidesLower(lines, best) ? undefined : best;
 }
 
-/** As good a heading of fewer lines, or a better one of as many. */
+/** As good a heading of fewer lines, or a better or surer one of as many. */
 const isLower = (below: PageHeader | undefined, best: PageHeader): boolean =>
   below !== undefined &&
   below.worth >= best.worth &&
   below.sure >= best.sure &&
-  (below.depth < best.depth || (below.depth === best.depth && below.worth > best.worth)) &&
+  (below.depth < best.depth || (below.depth === best.depth && below.worth + below.sure > best.worth + best.sure)) &&
   !namesPackages(best, below);
 
 /** `H | L | L`, the last row of the table before, brings no heading of its own: a better one stands below it and a title. */
@@ -59,7 +59,8 @@ function hidesLower(lines: readonly Line[], best: PageHeader): boolean {
 const packagesIn = ({ heads }: PageHeader): number => heads.filter((h) => packageIn(h.text) !== undefined).length;
 
 /** The line above brought what the headings below lack: packages over their numbers, or headings of columns. */
-const namesPackages = (best: PageHeader, below: PageHeader): boolean => best.heads.length > below.heads.length;
+const namesPackages = (best: PageHeader, below: PageHeader): boolean => knownIn(best) > knownIn(below);
+const knownIn = ({ heads }: PageHeader): number => heads.filter((h) => roleOf(h.text) !== undefined).length;
 
 function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
   if (at >= lines.length) return undefined;
@@ -152,7 +153,7 @@ function partedOver(line: Line, starts: readonly number[]): Segment[] {
   const { words, size } = line;
   const isParted = (i: number) => i === 0 || words[i]!.x0 - words[i - 1]!.x1 > GAPS[0]![0] * size;
   const begins = new Set(words.flatMap((_, i) => (isParted(i) ? [i] : [])));
-  const isWhole = segmentsOf(line, GAPS[0]![0]).flatMap((s) => s.words.map(() => roleOfHeading(s.text) === 'number'));
+  const isWhole = segmentsOf(line, GAPS[0]![0]).flatMap((s) => s.words.map(() => roleOfHeading(s.text) !== undefined));
   for (const start of starts) {
     const off = words.map((w) => Math.abs(w.x0 - start));
     const nearest = off.indexOf(Math.min(...off));

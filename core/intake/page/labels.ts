@@ -3,7 +3,7 @@ import { unite, type Box } from '../table/box';
 import { filledIn, type CellLine, type PageRow } from './cells';
 
 /** A text that stands once for several rows beside it, in the middle of them or on the last one's line. */
-interface Label {
+export interface Label {
   text: string;
   box: Box;
 }
@@ -25,7 +25,7 @@ export function labelColumn(lines: readonly CellLine[], columns: readonly number
     const beside = own.filter((l) => anchors.has(l)).length;
     const isShort = own.every((l) => l.cells[k]!.length <= LONGEST && !looksLikeNumbers(l.cells[k]!));
     const isAlone = own.some((l) => !anchors.has(l) && filledIn(l) === 1);
-    return own.length > 1 && isShort && beside < MOST * anchors.size && (isAlone || first.cells[k] === '');
+    return own.length > 0 && isShort && beside < MOST * anchors.size && (isAlone || first.cells[k] === '');
   });
 }
 

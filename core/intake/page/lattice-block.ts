@@ -1,8 +1,9 @@
 import { looksLikeNumbers } from '../table/numbers';
+import { labelOfBand, overBand } from './band-labels';
 import type { PageRowAt } from './block';
 import { linesOf, textOf } from './lines';
 import { unite, type Box } from '../table/box';
-import { cellLines, columnAt, keyColumns, type CellLine } from './cells';
+import { cellLines, columnAt, filledIn, keyColumns, type CellLine } from './cells';
 import { rowsFrom } from './rows';
 import type { Cell, Lattice } from './ruled';
 import { cellStarts, partedWhereTouched } from './starts';
@@ -33,9 +34,11 @@ export function latticeRows(lattice: Lattice, words: readonly Word[]): PageRowAt
   }
   const texts = new Map(cells.map((c) => [c, textOfCell(wordsIn.get(c) ?? [])]));
   const rows: PageRowAt[] = [];
+  let keys: readonly number[] | undefined;
+  const keysOfAll = () => (keys ??= keyColumns(cellLines(inside, xs), columns));
   for (let row = 0; row < ys.length - 1; row++) {
     const own = Array.from({ length: columns }, (_, c) => cellAt.get(row * columns + c)!);
-    const apart = splitBand(own, row, lattice, wordsIn);
+    const apart = splitBand(own, row, lattice, wordsIn, keysOfAll);
     if (apart) {
       rows.push(...apart);
       continue;
@@ -69,7 +72,7 @@ function headingOver(own: readonly Cell[], wordsIn: ReadonlyMap<Cell, Word[]>): 
   const words = cells.flatMap((c) => wordsIn.get(c)!);
   const [line, ...more] = linesOf(words);
   if (!line || more.length > 0 || line.words.length !== words.length || line.words.length > 8) return undefined;
-  const flows = line.words.every((w, i) => i === 0 || w.x0 - line.words[i - 1]!.x1 < 0.45 * line.size);
+  const flows = line.words.every((w, i) => i === 0 || w.x0 - line.words[i - 1]!.x1 < (w.mono ? 0.75 : 0.45) * line.size);
   if (!flows || line.words.some((w) => looksLikeNumbers(w.text))) return undefined;
   return { text: textOf(line), box: unite(words.map(boxOf)) };
 }
@@ -119,51 +122,40 @@ function textOfCell(words: readonly Word[]): { text: string; box?: Box } {
  * A band between two ruled lines that holds several rows: there are at least two numbers under each other, and each has
  * other cells beside it on its own line. Undefined where the band is one row.
  */
-function splitBand(own: readonly Cell[], row: number, { xs, ys }: Lattice, wordsIn: ReadonlyMap<Cell, Word[]>): PageRowAt[] | undefined {
+function splitBand(
+  own: readonly Cell[],
+  row: number,
+  { xs, ys }: Lattice,
+  wordsIn: ReadonlyMap<Cell, Word[]>,
+  keysOfAll: () => readonly number[],
+): PageRowAt[] | undefined {
   if (own.some((c) => c.rows > 1 || c.row !== row || c.cols > 1)) return undefined;
   const words = own.flatMap((c) => wordsIn.get(c) ?? []).filter((w) => !w.sideways);
   if (words.length < 4) return undefined;
   const lines = cellLines(words, xs);
   if (lines.length < 2) return undefined;
-  const keys = keyColumns(lines, xs.length - 1);
+  const found = keyColumns(lines, xs.length - 1);
+  // Two rows alone do not show which column has the numbers.
+  const keys = found.length === 0 ? keysOfAll() : found;
   const anchors = lines.filter((l) => isRow(l, keys));
-  // `13,` over `14`: the list goes on, and no other row begins.
-  const numbered = lines.filter((l, i) => keys.some((k) => looksLikeNumbers(l.cells[k]!) && !/[,;&]$/.test(lines[i - 1]?.cells[k] ?? '')));
+  // `13,` over `14`: the list goes on, and no other row begins; nor does it with a number alone right under or over another.
+  const isNear = (l: CellLine, other: CellLine | undefined) => other !== undefined && Math.abs(other.base - l.base) < 1.45 * l.size;
+  const isOfList = (l: CellLine, i: number) => filledIn(l) === 1 && (isNear(l, lines[i - 1]) || isNear(l, lines[i + 1]));
+  const numbered = lines.filter(
+    (l, i) => keys.some((k) => looksLikeNumbers(l.cells[k]!) && !/[,;&]$/.test(lines[i - 1]?.cells[k] ?? '')) && !isOfList(l, i),
+  );
   const tall = ys[row + 1]! - ys[row]!;
   if (anchors.length < 2 || anchors.length < numbered.length || tall < 1.5 * lines[0]!.size) return undefined;
-  const rows = rowsFrom(lines, { keys });
   const labels = own.flatMap((cell, k) =>
-    keys.includes(k) ? [] : (labelOfBand(wordsIn.get(cell) ?? [], [ys[row]!, ys[row + 1]!], k) ?? []),
+    keys.includes(k) ? [] : (labelOfBand(wordsIn.get(cell) ?? [], [ys[row]!, ys[row + 1]!], anchors.length, k) ?? []),
   );
-  return rows.length < 3 ? rows : labels.reduce(overBand, rows);
+  const held = new Set(labels.flatMap((l) => l.words));
+  const rest = held.size === 0 ? lines : cellLines(words.filter((w) => !held.has(w)), xs); // prettier-ignore
+  return labels.reduce(overBand, rowsFrom(rest, { keys }));
 }
-
-/** What stands once for all rows of a band, in the middle of its height. */
-interface BandLabel {
-  column: number;
-  text: string;
-  box: Box | undefined;
-}
-
-function labelOfBand(words: readonly Word[], [top, bottom]: [number, number], column: number): BandLabel | undefined {
-  const lines = linesOf(words.filter((w) => !w.sideways));
-  const [first, last] = [lines[0], lines.at(-1)];
-  if (!first || !last || lines.length > 2 || !isTitle(lines.map(textOf).join(' '))) return undefined;
-  const middle = (first.base + last.base) / 2 - 0.3 * first.size;
-  if (Math.abs(middle - (top + bottom) / 2) > 0.75 * first.size) return undefined;
-  return { column, text: lines.map(textOf).join('\n'), box: unite(words.map(boxOf)) };
-}
-
-const overBand = (rows: PageRowAt[], { column, text, box }: BandLabel): PageRowAt[] =>
-  rows.map((row, i) => ({
-    ...row,
-    cells: row.cells.with(column, text),
-    boxes: row.boxes.with(column, box),
-    same: (row.same ?? row.cells.map(() => false)).with(column, i > 0),
-  }));
 
 /** A number with a name beside it; names such as A0 and NO1 read as balls too. */
 const isRow = (l: CellLine, keys: readonly number[]): boolean =>
   keys.some((k) => looksLikeNumbers(l.cells[k]!) && l.cells.some((c, i) => i !== k && c !== '' && isToken(c)));
 
-const isToken = (text: string): boolean => /^\S{1,40}$/.test(text) || /^[A-Z][^\s.]{0,9}( [A-Z][^\s.]{0,9}){1,2}$/.test(text);
+const isToken = (text: string): boolean => /^\S{1,40}$/.test(text) || /^[A-Z][^\s.]{0,9}( \(?[A-Z][^\s.]{0,9}){1,2}$/.test(text);

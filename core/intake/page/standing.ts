@@ -31,8 +31,10 @@ function broughtUpright(row: readonly Word[], lines: readonly Line[]): Word[] {
   const near = lines.filter((l) => l.base > top - REACH * l.size && l.base < bottom + l.size && heads(l) > 0);
   // The lowest line with the most headings: what stands above it is stacked over it.
   const line = near.reduce<Line | undefined>((best, l) => (!best || heads(l) >= heads(best) ? l : best), undefined);
+  // Alone left of all headings, and below them, stands the title of a group of rows.
+  if (line && row.length === 1 && row[0]!.x1 < line.words[0]!.x0 && bottom > line.base + line.size) return [];
   // A heading that is repeated on each page was taken away with the running heads: its packages alone would be a table of their own.
-  if (!line && !row.some((w) => ['name', 'ambiguous'].includes(roleOfHeading(w.text) ?? ''))) return [];
+  if (!line && (row.length === 1 || !row.some((w) => ['name', 'ambiguous'].includes(roleOfHeading(w.text) ?? '')))) return [];
   return row.map((w) => {
     const size = line?.size ?? w.size;
     const middle = (w.x0 + w.x1) / 2;

@@ -18,7 +18,10 @@ export function endOf(lines: readonly Line[], from: number, header: PageHeader, 
     const text = textOf(line);
     const gap = at > 0 ? line.base - lines[at - 1]!.base : 0;
     const above = () => lines.slice(from, at);
-    if (isOver(line, text, bodySize, header.heads[1]?.x0 ?? region.right) && !isFullRow(line, above())) return at;
+    const ends = (second: number) => isOver(line, text, bodySize, second);
+    // Under a centred heading cells begin left of it.
+    if (ends(header.heads[1]?.x0 ?? region.right) && !isFullRow(line, above()) && (!isInColumn(line, above(), header) || ends(0)))
+      return at;
     // The title of another table stands over its heading, and is no number of a list.
     if (at > from && isLone(line, text) && lines[at + 1] && headsOther(lines[at + 1]!)) return at;
     const isText = isProse(line, region) && !isTitleOver(lines, at) && !isInRow(lines, at);

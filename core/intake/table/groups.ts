@@ -3,9 +3,15 @@ import type { GridRow } from './grid';
 /** True where each group stands once, in the first of its rows, and the cells below it are empty. */
 export function standsOnce(rows: readonly GridRow[], at: number): boolean {
   if (at < 0) return false;
-  const groups = rows.map((r) => r.cells[at]?.trim() ?? '').filter((g) => g !== '');
-  // One may stand again where the table goes on on the next page.
-  const own = groups.filter((g, i) => g !== groups[i - 1]);
+  const cells = rows.map((r) => r.cells[at]?.trim() ?? '');
+  const groups = cells.filter((g) => g !== '');
+  // One may stand again where the table goes on on the next page, behind rows without a label.
+  let last = '';
+  const own = cells.filter((g, i) => {
+    const goesOn = g === last && cells[i - 1] === '';
+    if (g !== '') last = g;
+    return g !== '' && !goesOn;
+  });
   return groups.length > 1 && groups.length < 0.7 * rows.length && new Set(own).size >= 0.8 * own.length;
 }
 

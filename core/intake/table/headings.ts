@@ -70,7 +70,7 @@ export function packageOfHeading(given: string): string {
  * that stand over limits, registers or orders and never over pins.
  */
 export function headingWorth(cells: readonly string[]): number {
-  if (cells.some((c) => c.length > 60 || /^\s*\d+\s*$/.test(c))) return 0;
+  if (cells.some((c) => c.length > 60 || /^[\s\d]*\d\s*$/.test(c))) return 0;
   const roles = cells.map((c) => roleOfHeading(c) ?? (isOfPackage(c) ? 'number' : undefined));
   const keys = roles.filter((r) => r === 'number' || r === 'name' || r === 'ambiguous').length;
   // `Pad | VSUB | Supply` is the terminal below the part.

@@ -1,0 +1,61 @@
+import { unite, type Box } from '../table/box';
+import { looksLikeNumbers } from '../table/numbers';
+import type { Block, PageRowAt } from './block';
+import type { Chain } from './chains';
+import { labelled, type Label } from './labels';
+import { isTitle } from './titles';
+import type { Word } from './words';
+
+/** How far left of its table such a label may stand, in points. */
+const NEAR = 60;
+
+/**
+ * A table on whose left the titles of its groups are set sideways, each in the middle of its rows, with a column of them; any
+ * other as it is. Where they do not come out even, all of its rows are in doubt.
+ */
+export function withSideLabels(chain: Chain, turned: (page: number) => readonly Word[]): Chain {
+  const words = chain.map((block) => wordsBeside(block, turned(block.page)));
+  const labels = words.map((own) => joined(own).filter((l) => isTitle(l.text)));
+  if (labels.every((own) => own.length === 0)) return chain;
+  return chain.map((block, i) => {
+    const left = Math.min(block.edges[0]!, ...labels.flat().map((l) => l.box[0])) - 2;
+    const rows = block.rows.map((r) => withColumn(r));
+    const own = labels[i]!;
+    const isUneven = (row: PageRowAt): PageRowAt => (row.cells.some(looksLikeNumbers) ? { ...row, isUneven: true } : row);
+    // Two titles may stand as near to each other as the words of one.
+    const tries = [words[i]!.map(labelOf), own].filter((l) => l.length > 0);
+    const even = tries.map((l) => labelled(rows, l, 0, l[0]!.box[2])).find((told) => told !== undefined);
+    const told = own.length === 0 ? rows : (even ?? rows.map(isUneven));
+    const [x, y, width, height] = block.box;
+    return { ...block, rows: told, edges: [left, ...block.edges], box: [left, y, x + width - left, height] };
+  });
+}
+
+/** The words that stand sideways left of a block, from top to bottom. */
+function wordsBeside({ rows, box }: Block, turned: readonly Word[]): Word[] {
+  const left = Math.min(...rows.flatMap((r) => r.boxes.flatMap((b) => (b ? [b[0]] : []))));
+  const isBeside = (w: Word) => w.x1 <= left + 1 && w.x1 > left - NEAR && w.top > box[1] - w.size && w.base < box[1] + box[3] + w.size;
+  return turned.filter(isBeside).sort((a, b) => a.top - b.top);
+}
+
+/** Words that were set one by one, from the bottom to the top, put together. */
+function joined(words: readonly Word[]): Label[] {
+  const labels: Label[] = [];
+  for (const w of [...words].sort((a, b) => a.x0 - b.x0 || b.base - a.base)) {
+    const last = labels.at(-1);
+    const goesOn = last && Math.abs(last.box[0] - w.x0) < 1 && w.base <= last.box[1] + 1 && w.base > last.box[1] - 0.75 * w.size;
+    if (goesOn) labels[labels.length - 1] = { text: `${last.text} ${w.text}`, box: unite([last.box, boxOf(w)])! };
+    else labels.push(labelOf(w));
+  }
+  return labels.sort((a, b) => a.box[1] - b.box[1]);
+}
+
+const labelOf = (w: Word): Label => ({ text: w.text, box: boxOf(w) });
+const boxOf = (w: Word): Box => [w.x0, w.top, w.x1 - w.x0, w.base - w.top];
+
+const withColumn = (row: PageRowAt): PageRowAt => ({
+  ...row,
+  cells: ['', ...row.cells],
+  boxes: [undefined, ...row.boxes],
+  ...(row.same ? { same: [false, ...row.same] } : {}),
+});
