@@ -23,7 +23,8 @@ export function withSideLabels(chain: Chain, turned: (page: number) => readonly 
     const own = labels[i]!;
     const isUneven = (row: PageRowAt): PageRowAt => (row.cells.some(looksLikeNumbers) ? { ...row, isUneven: true } : row);
     // Two titles may stand as near to each other as the words of one.
-    const tries = [words[i]!.map(labelOf), own].filter((l) => l.length > 0);
+    const apart = words[i]!.every((w) => isTitle(w.text)) ? words[i]!.map(labelOf) : [];
+    const tries = [apart, own].filter((l) => l.length > 0);
     const even = tries.map((l) => labelled(rows, l, 0, l[0]!.box[2])).find((told) => told !== undefined);
     const told = own.length === 0 ? rows : (even ?? rows.map(isUneven));
     const [x, y, width, height] = block.box;

@@ -1,4 +1,5 @@
 import { packageIn, roleOfHeading } from '../table/headings';
+import { looksLikeNumbers } from '../table/numbers';
 import { linesOf, segmentsOf, type Line } from './lines';
 import type { Word } from './words';
 
@@ -32,9 +33,10 @@ function broughtUpright(row: readonly Word[], lines: readonly Line[]): Word[] {
   // The lowest line with the most headings: what stands above it is stacked over it.
   const line = near.reduce<Line | undefined>((best, l) => (!best || heads(l) >= heads(best) ? l : best), undefined);
   // Alone left of all headings, and below them, stands the title of a group of rows.
-  if (line && row.length === 1 && row[0]!.x1 < line.words[0]!.x0 && bottom > line.base + line.size) return [];
+  const left = Math.min(...near.map((l) => l.words[0]!.x0));
+  if (line && row.length === 1 && row[0]!.x1 < left && bottom > line.base + line.size) return [];
   // A heading that is repeated on each page was taken away with the running heads: its packages alone would be a table of their own.
-  if (!line && (row.length === 1 || !row.some((w) => ['name', 'ambiguous'].includes(roleOfHeading(w.text) ?? '')))) return [];
+  if (!line && (isAmongRows(row, lines) || !row.some((w) => ['name', 'ambiguous'].includes(roleOfHeading(w.text) ?? '')))) return [];
   return row.map((w) => {
     const size = line?.size ?? w.size;
     const middle = (w.x0 + w.x1) / 2;
@@ -43,3 +45,8 @@ function broughtUpright(row: readonly Word[], lines: readonly Line[]): Word[] {
     return { text: w.text, x0: middle - size / 4, x1: middle + size / 4, base, size, top: base - size * 0.78 };
   });
 }
+
+/** A single word with the rows of a table right above it heads nothing. */
+const isAmongRows = ([word, ...more]: readonly Word[], lines: readonly Line[]): boolean =>
+  more.length === 0 &&
+  lines.some((l) => l.base < word!.top && l.base > word!.top - REACH * l.size && l.words.some((w) => looksLikeNumbers(w.text)));
