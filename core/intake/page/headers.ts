@@ -62,12 +62,15 @@ const packagesIn = ({ heads }: PageHeader): number => heads.filter((h) => packag
 const namesPackages = (best: PageHeader, below: PageHeader): boolean => knownIn(best) > knownIn(below);
 const knownIn = ({ heads }: PageHeader): number => heads.filter((h) => roleOf(h.text) !== undefined).length;
 
+/** The last words of a text: small letters, and a full stop that is none of `Pin no.` */
+const END_OF_SENTENCE = /^[a-z]\S* \S+ .*(?<!\bn[or])\.$/;
+
 function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
   if (at >= lines.length) return undefined;
   const first = lines[at]!;
   const hasNumber = isRow(first);
   if (hasNumber && segmentsOf(first).some((s) => s.words.length > 3)) return undefined;
-  if (first.words.length > 40 || isCaption(first)) return undefined;
+  if (first.words.length > 40 || isCaption(first) || END_OF_SENTENCE.test(textOf(first))) return undefined;
   // A title stands in larger print than what follows it.
   if (lines[at + 1] && first.size > 1.25 * lines[at + 1]!.size) return undefined;
   let best: PageHeader | undefined;

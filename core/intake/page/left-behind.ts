@@ -72,6 +72,9 @@ function hasRow({ words }: Line, isNumber: (text: string) => boolean, column: Co
   const at = words.findIndex((w) => isNumber(w.text) && (w.x0 + w.x1) / 2 > column.from && (w.x0 + w.x1) / 2 < column.to);
   // A number within a sentence has words before it; another column may stand between the number and the name.
   const behind = words.slice(at + 1).filter((w) => !looksLikeNumbers(w.text));
+  // Where the numbers stand last, the name is the first word, with white behind it.
+  const [name, next] = words;
+  if (at > 1 && at === words.length - 1 && isLongName(name!.text) && next!.x0 - name!.x1 > name!.size) return true;
   return at >= 0 && at < 2 && [...words.slice(Math.max(0, at - 1), at), ...behind.slice(0, 2)].some((w) => isLongName(w.text));
 }
 

@@ -94,6 +94,23 @@ it('tells of balls that stand behind the end of their table', () => {
   expect(p.problems.map((q) => q.code)).toContain('rows-left');
 });
 
+it('tells of a row behind the end of a table whose numbers stand last', () => {
+  const x = [50, 130, 180, 400];
+  const t = table([['Name', 'Type', 'Function', 'Pin'], ...ROWS.map(([n, name, type, said]) => [name!, type!, said!, n!])], { x });
+  const prose = 'All of the pins above are told from the top of the part, with its mark at the upper left of the drawing.';
+  const p = read([page([...t.runs, text(50, 225, prose), text(53, 300, 'RSTN'), text(133, 300, 'I'), text(403, 300, '5')])]);
+  expect(p.problems.map((q) => q.code)).toContain('rows-left');
+});
+
+it('takes the end of a description for no heading', () => {
+  const rows = [
+    ...ROWS,
+    ['5', 'SQ', 'I', 'Keeps the level as long as this is low and\nactive. Tie to the pin name to enable.'],
+    ['6', 'NC', 'NC', 'Open'],
+  ];
+  expect(list([page(table([['Pin', 'Name', 'Type', 'Function'], ...rows]).runs)])).toEqual([...NAMES, '5 SQ', '6 NC']);
+});
+
 it('reads a box that lines close on all sides', () => {
   const t = table(ROWS, { rules: 'none', y: 118 });
   const box = [across(50, 540, 118), across(50, 540, 190), down(50, 118, 190), down(540, 118, 190)];
