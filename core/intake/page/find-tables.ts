@@ -55,13 +55,22 @@ export function tablesOf(ready: readonly Ready[], options: ReadOptions): Found[]
     if (atEnd) open = openRuled(atEnd, r);
   }
   // Ruled tables that went on are read anew.
-  const turned = (page: number) => ready.find((r) => r.page.number === page)!.words.filter((w) => w.sideways);
+  const turned = turnedOn(ready);
   const unruled = chainsOf(plain).map((chain) => withSideLabels(chain, turned));
   const all = [...(isLonger ? found(chains, ready) : ruled), ...found(unruled, ready, chains.length)];
   const page = options.page;
   return all
     .filter((f) => page === undefined || f.chain.some((b) => b.page === page))
     .sort((a, b) => a.chain[0]!.page - b.chain[0]!.page || a.chain[0]!.box[1] - b.chain[0]!.box[1]);
+}
+
+/** The words of a page that are set sideways, without those that stand at the same place of another page, as notes in a margin do. */
+function turnedOn(ready: readonly Ready[]): (page: number) => Word[] {
+  const of = new Map(ready.map((r) => [r.page.number, r.words.filter((w) => w.sideways)]));
+  const placeOf = (w: Word) => `${w.text} ${Math.round(w.x0)} ${Math.round(w.top)}`;
+  const counts = new Map<string, number>();
+  for (const place of [...of.values()].flat().map(placeOf)) counts.set(place, (counts.get(place) ?? 0) + 1);
+  return (page) => of.get(page)!.filter((w) => counts.get(placeOf(w)) === 1);
 }
 
 /** The ruled table that a page ends with: its lines may be missing where it goes on on the next one. */

@@ -150,7 +150,13 @@ function splitBand(
     keys.includes(k) ? [] : (labelOfBand(wordsIn.get(cell) ?? [], [ys[row]!, ys[row + 1]!], anchors.length, k) ?? []),
   );
   const held = new Set(labels.flatMap((l) => l.words));
-  const rest = held.size === 0 ? lines : cellLines(words.filter((w) => !held.has(w)), xs); // prettier-ignore
+  const rest =
+    held.size === 0
+      ? lines
+      : cellLines(
+          words.filter((w) => !held.has(w)),
+          xs,
+        );
   return labels.reduce(overBand, rowsFrom(rest, { keys }));
 }
 

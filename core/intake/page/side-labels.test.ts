@@ -22,6 +22,16 @@ describe('titles set sideways', () => {
     const p = read([page([...t.runs, ...beside(0).slice(0, 2)])]);
     expect(p.terminals.every((q) => q.doubts.some((d) => d.field === 'group'))).toBe(true);
   });
+  it.each([
+    ['alone', 1],
+    ['at the same place of each page', 2],
+  ])('as a note in the margin, %s, are none', (_, pages) => {
+    const notes = ['Preliminary', 'Confidential'].slice(0, pages).map((note, i) => turned(40, 150 + 60 * i, note));
+    const more = table([HEAD, ['7', 'NC', 'NC', 'Open'], ['8', 'TEST', 'I', 'Of the part']], { y: 100 });
+    const p = read([page([...t.runs, ...notes]), page([...more.runs, ...notes], [], 2)].slice(0, pages));
+    expect(p.terminals.flatMap((q) => q.doubts.filter((d) => d.field === 'group'))).toEqual([]);
+    expect(p.terminals.map((q) => q.group)).not.toContain('Preliminary');
+  });
   it('far from the table are none', () => {
     const p = read([page([...t.runs.map((r) => ({ ...r, x: r.x + 90 })), ...beside(0)])]);
     expect(p.terminals.map((q) => q.group)).not.toContain('Signals');

@@ -16,7 +16,8 @@ const NEAR = 60;
 export function withSideLabels(chain: Chain, turned: (page: number) => readonly Word[]): Chain {
   const words = chain.map((block) => wordsBeside(block, turned(block.page)));
   const labels = words.map((own) => joined(own).filter((l) => isTitle(l.text)));
-  if (labels.every((own) => own.length === 0)) return chain;
+  // One alone is as likely a note in the margin.
+  if (labels.flat().length < 2) return chain;
   return chain.map((block, i) => {
     const left = Math.min(block.edges[0]!, ...labels.flat().map((l) => l.box[0])) - 2;
     const rows = block.rows.map((r) => withColumn(r));
@@ -34,7 +35,7 @@ export function withSideLabels(chain: Chain, turned: (page: number) => readonly 
 
 /** The words that stand sideways left of a block, from top to bottom. */
 function wordsBeside({ rows, box }: Block, turned: readonly Word[]): Word[] {
-  const left = Math.min(...rows.flatMap((r) => r.boxes.flatMap((b) => (b ? [b[0]] : []))));
+  const left = rows.flatMap((r) => r.boxes).reduce((least, b) => Math.min(least, b?.[0] ?? Infinity), Infinity);
   const isBeside = (w: Word) => w.x1 <= left + 1 && w.x1 > left - NEAR && w.top > box[1] - w.size && w.base < box[1] + box[3] + w.size;
   return turned.filter(isBeside).sort((a, b) => a.top - b.top);
 }
