@@ -1,8 +1,9 @@
 import { unite, type Box } from '../table/box';
 import type { PageRowAt } from './block';
+import { OFF } from './labels';
 import { linesOf, textOf } from './lines';
 import { isTitle } from './titles';
-import { boxOf, type Word } from './words';
+import { boxOf, turnedIn, type Word } from './words';
 
 /** What stands once for all rows between two ruled lines, in the middle of their height. */
 export interface BandLabel {
@@ -12,8 +13,8 @@ export interface BandLabel {
   box: Box;
 }
 
-/** How far its middle may stand from that of the band, and how far its lines apart, in font sizes. */
-const [OFF, LEAD] = [0.75, 1.45];
+/** How far apart the lines of one cell stand at most, in font sizes. */
+export const LEAD = 1.45;
 
 /** The words of a column's cell in a band of `rows` rows as a label of them: one that is set sideways, or a line or two. */
 export function labelOfBand(
@@ -22,7 +23,7 @@ export function labelOfBand(
   rows: number,
   column: number,
 ): BandLabel | undefined {
-  const turned = words.filter((w) => w.sideways).sort((a, b) => a.x0 - b.x0 || b.base - a.base);
+  const turned = turnedIn(words);
   const lines = linesOf(words);
   const box = unite(words.map(boxOf));
   if (!box || (turned.length > 0 && lines.length > 0) || lines.length > 2 || rows <= lines.length) return undefined;

@@ -25,7 +25,7 @@ export function ruledBands(lines: readonly CellLine[], anchors: ReadonlySet<Cell
   return bands.flatMap(({ band, count }) => {
     const [first, ...more] = band;
     if (count > 1) return followed(band, anchors, alignOf([band], anchors));
-    const isOver = more[0] !== undefined && anchors.has(more[0]) && isTitleOver(first!, more[0], areNames);
+    const isOver = more[0] !== undefined && anchors.has(more[0]) && isTitleOf(first!, more[0], areNames);
     return isOver ? [[first!], more] : [band];
   });
 }
@@ -41,7 +41,7 @@ const hasTitlesOver = (anchors: readonly CellLine[]): boolean =>
 const ABOVE = 1.6;
 
 /** The title of a group that no line parts from its first row: what the row has in that column stands under it. */
-const isTitleOver = (line: CellLine, next: CellLine, areNames: boolean): boolean =>
+const isTitleOf = (line: CellLine, next: CellLine, areNames: boolean): boolean =>
   IN_WORDS.test(line.text) &&
   filledIn(line) === 1 &&
   line.cells[0] !== '' &&

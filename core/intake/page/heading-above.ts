@@ -1,11 +1,9 @@
-import { unite } from '../table/box';
 import { headingWorth } from '../table/headings';
 import type { PageRowAt } from './block';
-import { columnAt } from './cells';
+import { columnAt, cutLine } from './cells';
 import { headerAt, type PageHeader } from './headers';
 import type { Line } from './lines';
 import type { Lattice } from './ruled';
-import { boxOf } from './words';
 
 /** How many lines such a heading has at most, and how far above the table it may stand, in font sizes. */
 const MOST_LINES = 3;
@@ -24,9 +22,8 @@ export function headingAbove({ xs, ys }: Lattice, rows: readonly PageRowAt[], li
     const header = headerAt(lines, at);
     if (header === undefined || at + header.depth !== under || !standsOver(header, xs)) continue;
     const words = lines.slice(at, under).flatMap((l) => l.words);
-    const own = xs.slice(1).map((_, c) => words.filter((w) => columnAt((w.x0 + w.x1) / 2, xs) === c));
-    const cells = own.map((w) => w.map((x) => x.text).join(' '));
-    return [{ cells, boxes: own.map((w) => unite(w.map(boxOf))), crossed: false, apart: false }];
+    const { cells, boxes } = cutLine({ ...last, words }, xs);
+    return [{ cells, boxes, crossed: false, apart: false }];
   }
   return [];
 }

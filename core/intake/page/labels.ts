@@ -11,7 +11,7 @@ export interface Label {
 /** Labels are short; so many of them beside fewer rows are names. */
 const [LONGEST, MOST] = [32, 0.75];
 /** How far a label may stand off the middle of its rows, in font sizes. */
-const OFF = 0.75;
+export const OFF = 0.75;
 
 /**
  * The one of the columns whose cells were merged over several rows and do not stand beside the first of them: few of the rows

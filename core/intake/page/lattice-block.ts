@@ -1,5 +1,5 @@
 import { looksLikeNumbers } from '../table/numbers';
-import { labelOfBand, overBand } from './band-labels';
+import { LEAD, labelOfBand, overBand } from './band-labels';
 import type { PageRowAt } from './block';
 import { linesOf, textOf } from './lines';
 import { unite, type Box } from '../table/box';
@@ -7,16 +7,17 @@ import { cellLines, columnAt, filledIn, keyColumns, type CellLine } from './cell
 import { rowsFrom } from './rows';
 import type { Cell, Lattice } from './ruled';
 import { cellStarts, partedWhereTouched } from './starts';
-import { isTitle } from './titles';
-import { boxOf, type Word } from './words';
+import { CENTRED, isTitle } from './titles';
+import { boxOf, turnedIn, type Word } from './words';
 
 /** The rows of a ruled table: its cells are given, only cells that hold several rows are taken apart. */
 export function latticeRows(lattice: Lattice, words: readonly Word[]): PageRowAt[] {
   const { xs, ys, cells } = lattice;
   const own = words.filter((w) => within(w, xs, ys));
   const isOver = (w: Word) => xs.some((x) => w.x0 < x && w.x1 > x + w.size / 4);
-  const starts = cellStarts(linesOf(own));
-  const inside = own.flatMap((w) => (isOver(w) ? partedWhereTouched(w, starts) : [w]));
+  // Most tables have neither cells that touch nor titles to be told by their places.
+  const starts = once(() => cellStarts(linesOf(own)));
+  const inside = own.flatMap((w) => (isOver(w) ? partedWhereTouched(w, starts()) : [w]));
   const columns = xs.length - 1;
   const cellAt = new Map<number, Cell>();
   for (const cell of cells)
@@ -34,8 +35,7 @@ export function latticeRows(lattice: Lattice, words: readonly Word[]): PageRowAt
   }
   const texts = new Map(cells.map((c) => [c, textOfCell(wordsIn.get(c) ?? [])]));
   const rows: PageRowAt[] = [];
-  let keys: readonly number[] | undefined;
-  const keysOfAll = () => (keys ??= keyColumns(cellLines(inside, xs), columns));
+  const keysOfAll = once(() => keyColumns(cellLines(inside, xs), columns));
   for (let row = 0; row < ys.length - 1; row++) {
     const own = Array.from({ length: columns }, (_, c) => cellAt.get(row * columns + c)!);
     const apart = splitBand(own, row, lattice, wordsIn, keysOfAll);
@@ -65,6 +65,12 @@ export function latticeRows(lattice: Lattice, words: readonly Word[]): PageRowAt
   return rows.filter((r) => r.cells.some((c) => c !== ''));
 }
 
+/** What is made at the first asking, and kept. */
+function once<T>(make: () => T): () => T {
+  let made: T | undefined;
+  return () => (made ??= make());
+}
+
 /** A heading that runs over the columns' lines as if they were not there: words without a gap, and no number among them. */
 function headingOver(own: readonly Cell[], wordsIn: ReadonlyMap<Cell, Word[]>): { text: string; box: Box | undefined } | undefined {
   const cells = [...new Set(own)].filter((c) => c.rows === 1 && (wordsIn.get(c)?.length ?? 0) > 0);
@@ -77,9 +83,6 @@ function headingOver(own: readonly Cell[], wordsIn: ReadonlyMap<Cell, Word[]>): 
   return { text: textOf(line), box: unite(words.map(boxOf)) };
 }
 
-/** How far, as a share of the table's width, a centred title may stand from its middle. */
-const CENTRED = 0.015;
-
 /** Places nearer than this are one, in points. */
 const SAME = 3;
 
@@ -88,7 +91,7 @@ function centredTitle(
   own: readonly Cell[],
   { xs }: Lattice,
   wordsIn: ReadonlyMap<Cell, Word[]>,
-  starts: readonly number[],
+  starts: () => readonly number[],
 ): { text: string; box: Box | undefined } | undefined {
   const cells = [...new Set(own)].filter((c) => (wordsIn.get(c)?.length ?? 0) > 0);
   const [cell] = cells;
@@ -99,7 +102,7 @@ function centredTitle(
   const isAt = (from: number, to: number) => Math.abs((begin + end - from - to) / 2) < CENTRED * (xs.at(-1)! - xs[0]!);
   const [left, right] = [xs[cell.col]!, xs[cell.col + cell.cols]!];
   // In the middle of its column too it is a title where the other cells there begin at one place.
-  const begins = starts.filter((x) => x > left && x < right);
+  const begins = starts().filter((x) => x > left && x < right);
   const isCell = begins.length === 0 ? isAt(left, right) : begins.some((x) => Math.abs(begin - x) < SAME);
   if (!isAt(xs[0]!, xs.at(-1)!) || isCell) return undefined;
   return { text: textOf(line), box: unite(line.words.map(boxOf)) };
@@ -113,7 +116,7 @@ const within = (w: Word, xs: readonly number[], ys: readonly number[]): boolean 
 
 function textOfCell(words: readonly Word[]): { text: string; box?: Box } {
   const box = unite(words.map(boxOf));
-  const sideways = words.filter((w) => w.sideways).sort((a, b) => a.x0 - b.x0 || b.base - a.base);
+  const sideways = turnedIn(words);
   const lines = linesOf(words).map(textOf);
   return { text: [...sideways.map((w) => w.text), ...lines].join('\n'), ...(box ? { box } : {}) };
 }
@@ -139,7 +142,7 @@ function splitBand(
   const keys = found.length === 0 ? keysOfAll() : found;
   const anchors = lines.filter((l) => isRow(l, keys));
   // `13,` over `14`: the list goes on, and no other row begins; nor does it with a number alone right under or over another.
-  const isNear = (l: CellLine, other: CellLine | undefined) => other !== undefined && Math.abs(other.base - l.base) < 1.45 * l.size;
+  const isNear = (l: CellLine, other: CellLine | undefined) => other !== undefined && Math.abs(other.base - l.base) < LEAD * l.size;
   const isOfList = (l: CellLine, i: number) => filledIn(l) === 1 && (isNear(l, lines[i - 1]) || isNear(l, lines[i + 1]));
   const numbered = lines.filter(
     (l, i) => keys.some((k) => looksLikeNumbers(l.cells[k]!) && !/[,;&]$/.test(lines[i - 1]?.cells[k] ?? '')) && !isOfList(l, i),
@@ -150,13 +153,8 @@ function splitBand(
     keys.includes(k) ? [] : (labelOfBand(wordsIn.get(cell) ?? [], [ys[row]!, ys[row + 1]!], anchors.length, k) ?? []),
   );
   const held = new Set(labels.flatMap((l) => l.words));
-  const rest =
-    held.size === 0
-      ? lines
-      : cellLines(
-          words.filter((w) => !held.has(w)),
-          xs,
-        );
+  const others = words.filter((w) => !held.has(w));
+  const rest = held.size === 0 ? lines : cellLines(others, xs);
   return labels.reduce(overBand, rowsFrom(rest, { keys }));
 }
 

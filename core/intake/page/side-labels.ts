@@ -4,7 +4,7 @@ import type { Block, PageRowAt } from './block';
 import type { Chain } from './chains';
 import { labelled, type Label } from './labels';
 import { isTitle } from './titles';
-import type { Word } from './words';
+import { turnedIn, type Word } from './words';
 
 /** How far left of its table such a label may stand, in points. */
 const NEAR = 60;
@@ -18,8 +18,9 @@ export function withSideLabels(chain: Chain, turned: (page: number) => readonly 
   const labels = words.map((own) => joined(own).filter((l) => isTitle(l.text)));
   // One alone is as likely a note in the margin.
   if (labels.flat().length < 2) return chain;
+  const outermost = labels.flat().reduce((least, l) => Math.min(least, l.box[0]), Infinity);
   return chain.map((block, i) => {
-    const left = Math.min(block.edges[0]!, ...labels.flat().map((l) => l.box[0])) - 2;
+    const left = Math.min(block.edges[0]!, outermost) - 2;
     const rows = block.rows.map((r) => withColumn(r));
     const own = labels[i]!;
     const isUneven = (row: PageRowAt): PageRowAt => (row.cells.some(looksLikeNumbers) ? { ...row, isUneven: true } : row);
@@ -43,7 +44,7 @@ function wordsBeside({ rows, box }: Block, turned: readonly Word[]): Word[] {
 /** Words that were set one by one, from the bottom to the top, put together. */
 function joined(words: readonly Word[]): Label[] {
   const labels: Label[] = [];
-  for (const w of [...words].sort((a, b) => a.x0 - b.x0 || b.base - a.base)) {
+  for (const w of turnedIn(words)) {
     const last = labels.at(-1);
     const goesOn = last && Math.abs(last.box[0] - w.x0) < 1 && w.base <= last.box[1] + 1 && w.base > last.box[1] - 0.75 * w.size;
     if (goesOn) labels[labels.length - 1] = { text: `${last.text} ${w.text}`, box: unite([last.box, boxOf(w)])! };
@@ -53,6 +54,7 @@ function joined(words: readonly Word[]): Label[] {
 }
 
 const labelOf = (w: Word): Label => ({ text: w.text, box: boxOf(w) });
+/** A turned word has nothing below its line at its ends, as an upright one has at its foot. */
 const boxOf = (w: Word): Box => [w.x0, w.top, w.x1 - w.x0, w.base - w.top];
 
 const withColumn = (row: PageRowAt): PageRowAt => ({

@@ -9,6 +9,8 @@ export const NAME = /^[A-Z0-9_/[\]:–-]*[\d_][A-Z0-9_/[\]:–-]*$/;
 const PAD = /\b(?:pad|paddle|exposed|thermal|none)\b/i;
 /** Places nearer than this are one, in points; and how far a text may stand from where its column's cells do. */
 const [SAME, NEAR] = [1.5, 2.5];
+/** How far a centred title may stand from the table's middle, as a share of its width. */
+export const CENTRED = 0.015;
 /** So many of a column's cells tell how it is aligned, and as many nearly of those that the best way has. */
 const [ENOUGH, NEARLY] = [0.4, 0.9];
 
@@ -55,7 +57,7 @@ export function titlesIn(
         Math.abs(middleOf(k) - middleOf(i)) < SAME &&
         (Math.abs(widthOf(k) - widthOf(i)) > 4 * SAME || (isBeyond(i) && isBeyond(k)) || areAllOver),
     );
-  const isCentred = (i: number) => Math.abs(middleOf(i) - (left + right) / 2) < 0.015 * (right - left);
+  const isCentred = (i: number) => Math.abs(middleOf(i) - (left + right) / 2) < CENTRED * (right - left);
   const isAt = (i: number, k: number) => lines[i]!.cells[k] !== '' && (k === 0 || !PAD.test(lines[i]!.text));
   const overNumbers = (i: number) => isFree[i] === true && keys.some((k) => isAt(i, k)) && /[a-z]{2}|[A-Z]{4}/.test(lines[i]!.text);
   const isAmongTitles = (i: number) => isFree[i] === true && (strays.includes(i) || lines[i]!.whole !== undefined) && isAmongOthers(i);

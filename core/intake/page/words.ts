@@ -34,6 +34,9 @@ const JOIN = 0.13;
 /** Smaller than this share of its neighbour, a word is a superscript or subscript. */
 const SMALL = 0.86;
 
+/** The words that are set sideways, column by column, each from the bottom to the top. */
+export const turnedIn = (words: readonly Word[]): Word[] => words.filter((w) => w.sideways).sort((a, b) => a.x0 - b.x0 || b.base - a.base);
+
 export const boxOf = (w: Word): Box => [w.x0, w.top, w.x1 - w.x0, w.base + w.size * 0.22 - w.top];
 
 /**

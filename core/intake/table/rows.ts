@@ -61,10 +61,11 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   if (most === 0) return [];
   const printed = clean.name === '' ? 'EP' : clean.name;
   // In a list of names each can have a note's mark.
-  const members = expandNames(printed, most).map((name) => cleanName(name, notes));
-  const expanded = members.map((m) => m.unsure ?? m.name);
+  const listed = expandNames(printed, most);
+  const single = listed.length === 1;
+  const members = single ? [] : listed.map((name) => cleanName(name, notes));
+  const expanded = single ? listed : members.map((m) => m.unsure ?? m.name);
   const fits = expanded.length === most;
-  const single = expanded.length === 1;
   const doubts: Doubt[] = [];
   if (entry.rows[0]!.doubt) doubts.push(entry.rows[0]!.doubt);
   const unsure = fits && !single ? members.find((m) => m.unsure !== undefined)?.unsure : clean.unsure;
