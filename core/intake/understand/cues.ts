@@ -294,7 +294,7 @@ const CUES: readonly Cue[] = [
   {
     type: 'ground',
     against: ['supply-in'],
-    words: /\bnegative (power )?supply\b/i,
+    words: /\bnegative (power )?(supply|input|rail|side)\b/i,
     name: /^[ADP]?VSS\w*$/i,
     unless: /[−–-] ?\d+(\.\d+)? ?V\b/,
   },
@@ -319,7 +319,22 @@ const CUES: readonly Cue[] = [
       /^\W*((goes|is|stays|held) )?(active )?(low|high) (for (at least |about )?\d[\d.]*|after|while|until|whenever|as long as|during)\b/i,
     unless: /\binput\b/i,
   },
-  { type: 'output', against: ['input'], words: /^\W*(serial )?received (serial )?data\b/i, unless: /\binput\b/i },
+  {
+    type: 'output',
+    against: ['input'],
+    words: /^\W*(serial )?received (serial )?data\b|^\W*(serial )?data received\b/i,
+    unless: /\binput\b/i,
+  },
+  { type: 'output', against: ['input'], name: /OUT\d?$/, unless: /\b(input|sens\w+|feedback|monitor\w*|measur\w+)\b/i },
+  { type: 'input', against: ['output'], words: /\boutput( voltage)? monitor\b/i },
+  // What acts on another device comes out of this one.
+  {
+    type: 'output',
+    against: ['input'],
+    words:
+      /^\W*(selects|starts|stops|enables|puts|switches|wakes|resets|mutes) (the |an? )?(external|transceiver|receiver of|lamp|relay|fan|heater|display|panel|host|next|peripheral|slave)\b/i,
+    unless: /\binput\b|\bclock\b/i,
+  },
   { type: 'supply-out', against: ['output'], words: /\bbias\b.*\b(microphone|electret)|\b(microphone|electret)\b.*\bbias\b/i },
   {
     type: 'supply-out',
@@ -370,6 +385,7 @@ const CUES: readonly Cue[] = [
   },
   { type: 'bidirectional', against: ['input', 'output'], words: /\balso (used|serves?|acts?) (for|as)\b/i },
   { type: 'passive', against: ['supply-in'], words: /\b(bootstrap|high[- ]side (gate )?driver|floating)\b/i },
+  { type: 'supply-in', against: ['passive'], words: /^\W*boot-?strap supply (for|of) the\b/i },
   {
     type: 'three-state',
     against: ['output'],

@@ -1,20 +1,24 @@
 import type { Doubt, ElectricalType } from '../../part';
 import { headlineOf } from './headline';
-import { precedentOf } from './precedents';
+import { precedentOf, type Precedent } from './precedents';
 import { exactOf, REFINES, UNSURE, USUAL, type Said, type TypeConclusion } from './weigh-type';
 
-/** A sure conclusion that fewer terminals like it share than this is asked. */
+/** A sure conclusion that most terminals like it contradict is asked where fewer than this share it. */
 const RARE = 0.4;
 /** The same for one that the type column or the description's first clause says outright. */
 const RARE_WHEN_SAID = 0.2;
+/** Where a table has no types, so many have to share even one that most of them were. */
+const RARE_UNTOLD = 0.65;
+/** The same for one that a hint or a name alone speaks for. */
+const RARE_WHEN_HINTED = 0.9;
 /** What so many terminals like it were is taken where the evidence is not sure. */
 const USUALLY = 0.5;
 
 const VOLTAGE = /^[+]?\d{1,3}(\.\d)?V\d?$/i;
 
 /**
- * Holds a conclusion against what terminals of such names and words were before: a sure one that they contradict is asked;
- * one that is asked anyway becomes what most of them were.
+ * Holds a conclusion against what terminals of such names and words were before: a sure one that they contradict, or that
+ * rests on little and they do not bear out, is asked; one that is asked anyway becomes what most of them were.
  */
 export function heldAgainstPrecedent(conclusion: TypeConclusion, { name, code, description, told }: Said): TypeConclusion {
   if (description.trim() === '' && !code?.trim()) return conclusion;
@@ -25,29 +29,44 @@ export function heldAgainstPrecedent(conclusion: TypeConclusion, { name, code, d
   const isTold = exact === type || (VOLTAGE.test(name) && told.some((e) => e.type === type));
   if (!doubt && isTold && conclusion.because !== told[0]!.because) return conclusion;
   const precedent = precedentOf(name, told, !!code?.trim(), description);
-  const usual = precedent.type;
-  if (usual === type) return conclusion;
-  const words = precedent.wordsFor(usual, type);
-  if (doubt) {
-    const isFit = exact === undefined || usual === exact || REFINES[usual]?.includes(exact);
-    if (!isFit || precedent.share(usual) < USUALLY) return conclusion;
-    const known = [usual, type, ...(doubt.candidates as ElectricalType[])].filter((t) => t !== 'unspecified');
-    const candidates = [...new Set(known)].slice(0, 4);
-    const like = words ? `terminals with “${words}”` : 'terminals like it';
-    const reason = reasonOf(doubt, type, usual, like);
-    return { ...conclusion, type: usual, because: `${conclusion.because}; most ${like}`, doubt: { ...doubt, reason, candidates } };
-  }
+  if (doubt) return usualInstead(conclusion, doubt, exact, precedent);
   // Nobody writes passive into the column of a terminal that drives or is driven.
   if (exact === 'passive' && type === 'passive') return conclusion;
   const isOutright = exact === type || headlineOf(description) === type;
-  if (precedent.share(type) >= (isOutright ? RARE_WHEN_SAID : RARE)) return conclusion;
+  const isBorneOut = precedent.type === type;
+  if (isBorneOut && (told.length > 0 || isOutright)) return conclusion;
+  const untold = conclusion.isHinted ? RARE_WHEN_HINTED : RARE_UNTOLD;
+  const contradicted = isOutright ? RARE_WHEN_SAID : RARE;
+  if (precedent.share(type) >= (isBorneOut ? untold : contradicted)) return conclusion;
+  return askedFor(conclusion, isBorneOut ? precedent.next : precedent.type, precedent);
+}
+
+/** What is asked anyway becomes what most terminals like it were, if the type column allows that. */
+function usualInstead(conclusion: TypeConclusion, doubt: Doubt, exact: ElectricalType | undefined, precedent: Precedent): TypeConclusion {
+  const { type } = conclusion;
+  const usual = precedent.type;
+  const isFit = exact === undefined || usual === exact || REFINES[usual]?.includes(exact);
+  if (usual === type || !isFit || precedent.share(usual) < USUALLY) return conclusion;
+  const words = precedent.wordsFor(usual, type);
+  const known = [usual, type, ...(doubt.candidates as ElectricalType[])].filter((t) => t !== 'unspecified');
+  const candidates = [...new Set(known)].slice(0, 4);
+  const like = words ? `terminals with “${words}”` : 'terminals like it';
+  const reason = reasonOf(doubt, type, usual, like);
+  return { ...conclusion, type: usual, because: `${conclusion.because}; most ${like}`, doubt: { ...doubt, reason, candidates } };
+}
+
+/** A conclusion that was sure, asked because terminals like it were of `other`. */
+function askedFor(conclusion: TypeConclusion, other: ElectricalType, precedent: Precedent): TypeConclusion {
+  const { type } = conclusion;
+  const words = precedent.wordsFor(other, type);
+  const said = words ? `“${words}” is` : 'such words are';
   return {
     ...conclusion,
     confidence: Math.min(conclusion.confidence, UNSURE),
     doubt: {
       field: 'type',
-      reason: `Taken for ${type}, but ${words ? `“${words}” is more often said` : 'such words are more often said'} of ${usual} terminals.`,
-      candidates: [...new Set([type, usual, ...USUAL])].slice(0, 4),
+      reason: `Taken for ${type}, but ${said} ${other === precedent.type ? 'more ' : ''}often said of ${other} terminals.`,
+      candidates: [...new Set([type, other, ...USUAL])].slice(0, 4),
     },
   };
 }

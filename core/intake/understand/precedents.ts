@@ -11,6 +11,8 @@ import { traitsOf, type Traits } from './traits';
 export interface Precedent {
   /** What most terminals like this one were. */
   type: ElectricalType;
+  /** What most of the others were. */
+  next: ElectricalType;
   /** The share of terminals like this one that were of a type, 0 to 1. */
   share: (type: ElectricalType) => number;
   /** The words that speak most for `type` and against `other`; undefined where only the column and little things do. */
@@ -56,10 +58,13 @@ export function precedentOf(name: string, told: readonly Evidence[], hasCode: bo
   const known = [...traits.keys()].flatMap((t) => weightsOf(t) ?? []);
   const scale = 1 / Math.sqrt(Math.max(1, known.length));
   const sums = ELECTRICAL_TYPES.map((_, k) => Math.exp(known.reduce((sum, row) => sum + row[k]!, 0) * scale));
+  const sumOf = (type: ElectricalType): number => sums[ELECTRICAL_TYPES.indexOf(type)]!;
   const whole = sums.reduce((a, b) => a + b, 0);
+  const [type, next] = [...ELECTRICAL_TYPES].sort((a, b) => sumOf(b) - sumOf(a)) as [ElectricalType, ElectricalType];
   return {
-    type: ELECTRICAL_TYPES[sums.indexOf(Math.max(...sums))]!,
-    share: (type) => sums[ELECTRICAL_TYPES.indexOf(type)]! / whole,
+    type,
+    next,
+    share: (type) => sumOf(type) / whole,
     wordsFor: (type, other) => loudest(traits, ELECTRICAL_TYPES.indexOf(type), ELECTRICAL_TYPES.indexOf(other)),
   };
 }

@@ -45,7 +45,7 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
   {
     type: 'output',
     weight: 5,
-    words: /\b(outputs?|out(?! of\b))\b/i,
+    words: /\b(outputs?|(?<!\b(brown|time|fan|lock|drop|cut|black)[- ])out(?! of\b))\b/i,
     unless:
       /\b(enable|disable|supply|ground|control|load|select|stage|of the output|to the output|feedback)s?\b.{0,12}$|\boutput[- ](voltage|current|level|common[- ]mode)[- ](adjust|set|select|program|trim|detect|sens|monitor|limit)|\boutput[- ](enable|disable|control|supply|stage|range|mode|driver supply|data rate|load|select|update|latch|ground)\b|\boutputs? (are|is) (off|on|disabled|enabled|updated)|\binputs? ?(\/|and|or) ?outputs?\b|\b(en|dis)ables? .{0,24}outputs?\b/i,
   },
@@ -185,6 +185,11 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
     words:
       /^[^.]*(\b(an? (logic )?|logic[- ]?)|^\W*|[:;,] )(low|high|zero|one)( level)? (drives|forces|switches|turns|puts|places|sets|selects|chooses|enables|disables|starts|stops|holds|clears|resets|powers|wakes|keeps|mutes|shuts|inverts|reverses|enters|engages|activates|initiates|invokes|brakes|connects|opens|closes)\b/i,
     unless: /\bopen[- ](drain|collector)\b/i,
+  },
+  {
+    type: 'input',
+    weight: 6,
+    words: /^\W*(clocks|shifts) [^.;,]{1,30} (out|in)\b/i,
   },
   {
     type: 'input',

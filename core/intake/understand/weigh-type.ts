@@ -22,6 +22,8 @@ export interface TypeConclusion {
   because: string;
   /** The share of the evidence that speaks for it, 0 to 1; lower where the evidence is thin. */
   confidence: number;
+  /** A name or a hint alone speaks for it, `clock` of a clock that may as well go out. */
+  isHinted?: true;
   doubt?: Doubt;
 }
 
@@ -110,7 +112,8 @@ export function weighType({ name, code, description, told: cell }: Said): TypeCo
       column: told.length === 1 ? told[0]!.type : undefined,
       words: words.some((e) => e.type === type && e.weight >= 4.5),
     });
-    return doubt ? { type, because, confidence: Math.min(confidence, UNSURE), doubt } : { type, because, confidence };
+    if (doubt) return { type, because, confidence: Math.min(confidence, UNSURE), doubt };
+    return { type, because, confidence, ...(weight <= HINT ? { isHinted: true } : {}) };
   }
   const candidates = [...new Set([type, ...tally.slice(1, 4).map(([t]) => t), ...USUAL])].slice(0, 4);
   return {

@@ -1,3 +1,4 @@
+import { ACTING_WORDINGS } from './acting-wordings';
 import { BARE_WORDINGS } from './bare-wordings';
 import { SIGNAL_WORDINGS } from './signal-wordings';
 import type { Wording } from './wording';
@@ -367,7 +368,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'three-state',
     weight: 7,
     words:
-      /\b(three|tri|3)[- ]?state(d|able)?\b|\bhigh[- ]impedance (state )?(when|while|if|unless|output)\b|\bhi-?z (when|while|if|unless)\b|\bhigh[- ]impedance (in|during) the other\b/i,
+      /\b(three|tri|3)[- ]?state(d|able)?\b|\bhigh[- ]impedance (state )?(when|while|if|unless|output)\b|\bhi(gh)?-?z (when|while|if|unless)\b|\bhigh[- ]impedance (in|during) the other\b/i,
     unless:
       /\b(input|bidirectional|inputs?\/outputs?|i\/o)\b|\b(three|tri|3)[- ]?state (control|enable|mode|output[- ](mode )?(enable|control))|\binto (three|tri|3)[- ]?state\b|\b(three|tri|3)-?states (the|all)\b|(^\W*|[.;] )(three|tri|3)-?state:|^\W*(\w+ )?outputs?[- ]enable\b/i,
   },
@@ -380,4 +381,5 @@ export const WORDINGS: readonly Wording[] = [
     unless: /\b(inputs?|bi-?directional|i\/o)\b/i,
   },
   ...SIGNAL_WORDINGS,
+  ...ACTING_WORDINGS,
 ];
