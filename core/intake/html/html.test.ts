@@ -123,3 +123,39 @@ describe('a page of many tables', () => {
     expect(refused(readHtml(html, { file: 'a.htm' }))[0]).toMatch(/^a\.htm: It holds 1001 tables, too many for one page/);
   });
 });
+
+describe('several tables of a page', () => {
+  const of = (rows: string, caption = '') => `<table>${caption}${HEAD}${rows}</table>`;
+  const pins = of(row('1', 'VDD', 'P', 'Supply') + row('2', 'CLK', 'I', 'Clock') + row('3', 'OUT', 'O', 'Output'), '<caption>Pin functions</caption>'); // prettier-ignore
+  const tests = `<h3>Test connector</h3><p>Only on the board.</p><table>${row('Pin', 'Name', 'Signal')}${row('1', 'TCK', 'Clock')}${row('2', 'TMS', 'Mode')}</table>`; // prettier-ignore
+  const page = `<h1>TF1</h1>${pins}${tests}`;
+
+  it('are on offer, each by its caption or the heading it stands under', () =>
+    expect(good(readHtml(page)).tables).toMatchObject([
+      { title: 'Pin functions', sheet: 'table 1', rows: 3, taken: true },
+      { title: 'Test connector', sheet: 'table 2', rows: 2, taken: false },
+    ]));
+
+  it('stand under a heading that names the part', () => expect(good(readHtml(page)).title).toBe('TF1'));
+
+  it('are read as a person takes them', () => {
+    const other = good(readHtml(page, { tables: [1] }));
+    expect(terminalsIn(other).map((t) => t.name)).toEqual(['TCK', 'TMS']);
+    expect(other.tables?.map((t) => t.taken)).toEqual([false, true]);
+  });
+
+  it('are refused where none is taken', () => expect(refused(readHtml(page, { tables: [] }))[0]).toMatch(/pin table/));
+
+  it('have a role of their own where a person sets one', () =>
+    expect(
+      terminalsIn(good(readHtml(page, { tables: [0], tableRoles: { 0: ['number', 'description', 'type', 'name'] } })))[0],
+    ).toMatchObject({
+      name: 'Supply',
+      description: 'VDD',
+    }));
+
+  it('of two packages are told apart by their headings', () => {
+    const [a, b] = ['QFN-4', 'SOIC-4'].map((name) => `<h2>${name}</h2>${of(row('1', name === 'QFN-4' ? 'A' : 'B', 'I', '') + row('2', name === 'QFN-4' ? 'B' : 'A', 'I', ''))}`); // prettier-ignore
+    expect(good(readHtml(`${a}${b}`)).packages.map((p) => p.name)).toEqual(['QFN-4', 'SOIC-4']);
+  });
+});

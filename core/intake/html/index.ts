@@ -2,7 +2,9 @@ import { Parser } from 'htmlparser2';
 import { ok, problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMaps } from '../table/ball-map';
+import { choicesOf, inOrder, takenOf } from '../table/choices';
 import { findLists } from '../table/find-list';
+import type { Scored } from '../table/found-table';
 import { goesWith, leftBeside } from '../table/goes-with';
 import { isBlank, type Grid, type GridRow } from '../table/grid';
 import { cellRef, type Sheet } from '../sheet/sheet';
@@ -18,16 +20,32 @@ interface Cell {
   rows: number;
 }
 
+interface Table {
+  rows: Cell[][];
+  /** Its caption, or the heading that it stands under. */
+  caption?: string | undefined;
+}
+
+interface Found extends Scored {
+  sheet: { name: string };
+  caption?: string | undefined;
+}
+
 interface Page {
-  tables: Cell[][][];
+  tables: Table[];
   /** Text outside of tables. */
   around: string[];
+  /** Its first heading, which most often names the part. */
+  title?: string;
 }
 
 /** More than this many columns or rows are not spanned by one cell of a pin table. */
 const MOST_SPAN = 1000;
 /** More tables than this are a site's, not a page's. */
 const MOST_TABLES = 1000;
+const HEADING = /^h[1-6]$/;
+/** A title that is longer is a paragraph. */
+const LONGEST_CAPTION = 80;
 /** Elements that are never closed, and elements whose text is never shown. */
 const VOID = new Set(['br', 'img', 'input', 'meta', 'link', 'hr', 'col']);
 const UNSHOWN = new Set(['script', 'style', 'noscript', 'template', 'title']);
@@ -40,8 +58,10 @@ export function readHtml(html: string, options: ReadOptions = {}): Result<Propos
   const { file } = options;
   const page = tablesOf(html);
   if (page.tables.length > MOST_TABLES) return refuse(problem('html-many', { tables: page.tables.length }, { file }));
-  const grids = page.tables.map((rows, i) => gridOf(rows, i));
-  const found = grids.flatMap((grid) => findLists(grid));
+  const grids = page.tables.map(({ rows }, i) => gridOf(rows, i));
+  const found = grids.flatMap((grid, i): Found[] =>
+    inOrder(findLists(grid)).map((f) => ({ ...f, sheet: { name: nameOf(i) }, caption: page.tables[i]!.caption })),
+  );
   if (found.length === 0) {
     const beside = { signals: readSignalLists(grids), legend: readLegend(page.around) };
     const maps = grids.map((grid) => ({ grid, titles: page.around }));
@@ -50,22 +70,23 @@ export function readHtml(html: string, options: ReadOptions = {}): Result<Propos
     return refuse(problem('html-none', {}, { file }));
   }
   const best = [...found].sort((a, b) => b.score - a.score)[0]!;
-  const chosen = found.filter(goesWith(best));
-  const aroundOf = ({ table }: (typeof found)[number]) => {
+  const chosen = takenOf(found, options, goesWith(best));
+  const aroundOf = ({ table, caption = '' }: Found) => {
     const outside = table.around.filter((r) => !isBlank(r)).map((r) => r.cells.join(' '));
-    const around = [...page.around, ...outside];
+    const around = [caption, ...page.around, ...outside].filter((text) => text !== '');
     return { titles: around.slice(0, 14), legend: around, notes: around, signals: () => readSignalLists(grids) };
   };
-  const read = readTables(chosen, aroundOf, options)!;
+  const read = readTables(chosen, aroundOf, options, (f) => found.indexOf(f)) ?? refuse(problem('table-none', {}, { file }));
   if (!read.ok) return read;
-  return ok({ ...read.value, problems: [...read.value.problems, ...leftBeside(best, found, chosen, file)] });
+  const problems = [...read.value.problems, ...leftBeside(best, options.tables ? [] : found, chosen, file)];
+  return ok({ ...read.value, problems, tables: choicesOf(found, chosen, options), title: page.title ?? page.around[0] ?? '' });
 }
 
 const nameOf = (index: number): string => `table ${index + 1}`;
 
 /** The tables of a page as sheets, to be looked at. */
 export const sheetsOfHtml = (html: string): Sheet[] =>
-  tablesOf(html).tables.map((rows, index) => {
+  tablesOf(html).tables.map(({ rows }, index) => {
     const cells = gridOf(rows, index).rows.flatMap((r, row) => r.cells.flatMap((text, col) => (text === '' ? [] : [{ row, col, text }])));
     return { name: nameOf(index), cells, merges: [] };
   });
@@ -76,12 +97,15 @@ function tablesOf(html: string): Page {
   let depth = 0;
   let rows: Cell[][] = [];
   let cell: Cell | undefined;
+  /** The text of a caption or a heading as it is read, and the one that the next table has. */
+  let [title, caption]: (string | undefined)[] = [];
   let [skipped, raised, barred] = [0, 0, 0];
   const overlines: boolean[] = [];
   const write = (text: string) => {
     if (skipped > 0) return;
     const lifted = raised > 0 ? raise(text) : text;
     const shown = barred > 0 ? lifted.replace(/\S/gu, '$&\u0305') : lifted;
+    if (title !== undefined) title += shown;
     if (cell) cell.text += shown;
     else if (depth === 0 && text.trim() !== '') page.around.push(text.trim());
   };
@@ -99,7 +123,8 @@ function tablesOf(html: string): Page {
           if (rows.length === 0) rows.push([]);
           cell = { text: '', cols: span(attributes['colspan']), rows: span(attributes['rowspan']) };
           rows.at(-1)!.push(cell);
-        } else if (name === 'sup') raised++;
+        } else if (depth === 0 ? HEADING.test(name) : depth === 1 && name === 'caption') title = '';
+        else if (name === 'sup') raised++;
         else if (name === 'br' || name === 'p' || name === 'li') write('\n');
       },
       ontext: (text) => write(narrow(text).replace(/\s+/g, ' ')),
@@ -109,8 +134,13 @@ function tablesOf(html: string): Page {
         else if (name === 'table' && depth > 0 && --depth === 0) {
           // The same table again, as pages for print have it, says nothing more.
           const text = JSON.stringify(rows);
-          if (!known.has(text)) page.tables.push(rows);
+          if (!known.has(text)) page.tables.push({ rows, caption });
           known.add(text);
+          caption = undefined;
+        } else if (title !== undefined && (name === 'caption' || HEADING.test(name))) {
+          caption = title.trim().slice(0, LONGEST_CAPTION) || undefined;
+          if (depth === 0 && caption) page.title ??= caption;
+          title = undefined;
         } else if (depth === 1 && (name === 'td' || name === 'th')) cell = undefined;
         else if (name === 'sup') raised = Math.max(0, raised - 1);
       },

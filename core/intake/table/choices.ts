@@ -5,9 +5,10 @@ import { asSet } from './join-tables';
 
 /**
  * The tables of a text or of sheets that a person can take or leave, in the order of `all`. A table is called by the line
- * that stands right over its heading, by its sheet where that has no other, or by its headings.
+ * that stands right over its heading, by its sheet where that has no other, or by its headings; a `caption` that the source has
+ for it goes before all of these.
  */
-export function choicesOf<T extends Scored & { sheet?: { name: string } }>(
+export function choicesOf<T extends Scored & { sheet?: { name: string }; caption?: string | undefined }>(
   all: readonly T[],
   chosen: readonly T[],
   options: ReadOptions,
@@ -18,7 +19,7 @@ export function choicesOf<T extends Scored & { sheet?: { name: string } }>(
     const beside = all.filter((f) => f.sheet === found.sheet);
     const alone = beside.length === 1 ? found.sheet?.name : undefined;
     return {
-      title: captionOf(found, beside) ?? alone ?? columns.flatMap((c) => c.heading || []).join(', '),
+      title: found.caption ?? captionOf(found, beside) ?? alone ?? columns.flatMap((c) => c.heading || []).join(', '),
       ...(found.sheet ? { sheet: found.sheet.name } : {}),
       rows: rows.length,
       taken: chosen.includes(found),
