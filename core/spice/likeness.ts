@@ -1,6 +1,6 @@
 import type { ElectricalType } from '../part';
 import type { OtherNames } from './kinds';
-import { rolesOfPin } from './pin-roles';
+import { besidesOfPin, rolesOfPin } from './pin-roles';
 import { untied } from './plain-words';
 import type { ModelNode } from './read-models';
 import { isLowMarked, letterOf, plainName, rolesOf, shares, shortens, wordsOf } from './roles';
@@ -31,6 +31,9 @@ const hasItsName = (own: readonly string[], node: ModelNode, pin: MatchPin): str
   own.includes(plainName(node.name)) ? `node ${node.name} has its name` : `node ${node.name} is what such parts also call ${pin.name}`;
 
 const asSaid = (node: ModelNode): string => `line ${node.docLine}: “${node.doc}”`;
+
+/** So much less alike is what a pin is only where nothing else is: VIN is a VCC where no node is an input. */
+const BESIDE = 0.12;
 
 /** How alike a pin and a node are, by names first, then by what comments say, then by shared words. */
 export function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: OtherNames): Likeness {
@@ -73,9 +76,10 @@ export function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: Ot
   const [, spelt = '', count = ''] = /^([a-z]) (?:input|output) (\d)$/i.exec(first.trim()) ?? [];
   if (count !== '' && plain.includes(plainName(spelt + count))) return { score: 0.9, because: asSaid(node) };
   // What is known by another name there has the roles of that one.
-  const rolesOfAll = (list: readonly string[]) => list.flatMap((n) => [...rolesOfPin({ name: n, type: pin.type })]);
-  const there = rolesOfAll(also.plain);
-  const own = new Set(there.length > 0 ? there : rolesOfAll(names));
+  const ofAll = (roles: typeof rolesOfPin, list: readonly string[]) => list.flatMap((name) => [...roles({ name, type: pin.type })]);
+  const called = ofAll(rolesOfPin, also.plain).length > 0 ? also.plain : names;
+  const own = new Set(ofAll(rolesOfPin, called));
+  const besides = new Set(ofAll(besidesOfPin, called));
   // COM of a switch is its common contact; a ground only where the pin is one.
   if (own.has('common') && pin.type !== 'unspecified') own.delete(isSupply(pin) ? 'common' : 'ground');
   // Whether a ground is the model's negative supply, a person says.
@@ -91,10 +95,13 @@ export function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: Ot
   const isMute = /^\d+$/.test(node.name) || (node.doc !== '' && node.name.length < 3);
   const named = isMute ? new Set<string>() : rolesOf(node.name);
   if (shares(own, said)) return { score: 0.86, because: asSaid(node) };
+  if (shares(besides, said)) return { score: 0.86 - BESIDE, because: asSaid(node) };
   if (said.size > 0) return { score: 0.1, because: '' };
   const isShort = own.size === 0 && more.length <= 2 && shortens(names.at(-1)!, word);
   if (isShort) return { score: 0.84, because: asSaid(node) };
-  if (shares(own, named)) return { score: 0.82, because: `node ${node.name} reads as ${[...own].find((r) => named.has(r))}` };
+  const same = (roles: ReadonlySet<string>) => `node ${node.name} reads as ${[...roles].find((r) => named.has(r))}`;
+  if (shares(own, named)) return { score: 0.82, because: same(own) };
+  if (shares(besides, named)) return { score: 0.82 - BESIDE, because: same(besides) };
   const overlap = commonWords(`${pin.name} ${pin.description ?? ''}`, `${node.name} ${node.doc}`);
   return overlap.length > 0
     ? { score: Math.min(0.55 + 0.1 * (overlap.length - 1), 0.8), because: `both say ${overlap.join(', ')}` }
@@ -204,14 +211,18 @@ const commonWords = (a: string, b: string): string[] => {
 };
 
 /** A channel's name without its index: 2A → A, IN1+ → IN+, OUTB → OUT. */
-export const withoutIndex = (name: string): string =>
+export function withoutIndex(name: string): string {
   // The third input of half A of a double multiplexer.
-  /^([SXY]\d)_?[A-D]$/i.exec(name)?.[1] ??
-  name
-    .replace(/^([~/!]?)\d{1,2}(?=[~/!+−-]?[A-Z])/i, '$1')
+  const ofHalf = /^([SXY]\d)_?[A-D]$/i.exec(name)?.[1];
+  if (ofHalf) return ofHalf;
+  const uncounted = name.replace(/^([~/!]?)\d{1,2}(?=[~/!+−-]?[A-Z])/i, '$1');
+  // What has its channel before it has no second one behind: 1SD is the SD of channel 1.
+  if (uncounted !== name && /^\W?[A-Z]{2}$/i.test(uncounted)) return uncounted;
+  return uncounted
     .replace(/(?<=\w[+\-−]?)[ _]([A-H]|\d{1,2})$/i, '')
     .replace(
       /^(IN|OUT|INP|INN|INM|IN_P|IN_N|VINP|VINN|OUTP|OUTN|OUTPUT|INPUT|VIN|VOUT|VI|VO|DIN|DOUT|RIN|ROUT|[+-]IN|A|K|Y|Q|D|G|S|C|B|E|EN|DRAIN|GATE|SOURCE|ANODE|CATHODE|COLLECTOR|BASE|EMITTER|CLK|FB|SW|LX|SNS|SENSE|CS|REF|DIS|SHDN|LED)_?(?:\d{1,2}|[A-H])(?=[+\-−]?$)/i,
       '$1',
     )
     .replace(/([+\-−])_?[A-H\d]$/i, '$1');
+}

@@ -1,3 +1,4 @@
+import { withoutIndex } from './likeness';
 import { matchPins } from './match';
 import { letterOf, shortens } from './roles';
 import type { ElectricalType } from '../part';
@@ -61,6 +62,12 @@ it.each<[string, Pin[], string[], string[]]>([
   ['ports by their letter', [['A', 'bidirectional'], ['B', 'bidirectional'], ['DIR', 'input']], ['direction', 'port B data', 'A port input/output'], ['A=3', 'B=2', 'DIR=1']],
   ['what a comment goes into more of', [['AIN+', 'input'], ['AIN-', 'input'], ['IMON', 'output']], ['load current monitor output', 'analog input +', 'analog input -'], ['AIN+=2', 'AIN-=3', 'IMON=1']],
   ['a charger', [['ISET', 'passive'], ['NTC', 'input'], ['~CHRG', 'open-drain'], ['BAT', 'passive']], ['charge status', 'battery terminal', 'charge current set', 'thermistor'], ['BAT=2', 'ISET=3', 'NTC=4', '~CHRG=1']],
+  ['a power input beside the part’s own supply', [['PVIN', 'supply-in'], ['INTVCC', 'supply-out'], ['EN', 'input']], ['VCC', 'VIN', 'enable'], ['EN=3', 'INTVCC=1', 'PVIN=2']],
+  ['a Kelvin emitter', [['E', 'passive'], ['EK', 'passive'], ['G', 'input']], ['sense-emitter', 'gate', 'emitter'], ['E=3', 'EK=1', 'G=2']],
+  ['contacts that make and break', [['NC', 'passive'], ['NO', 'passive'], ['COM', 'passive']], ['common', 'make', 'break'], ['COM=1', 'NC=3', 'NO=2']],
+  ['set and reset, active low', [['SD', 'input'], ['RD', 'input'], ['D', 'input']], ['D', 'RDN', 'SDN'], ['D=1', 'RD=2', 'SD=3']],
+  ['a capacitor at the bypass', [['CBYPASS', 'passive'], ['VO', 'supply-out']], ['noise bypass', 'regulated output'], ['CBYPASS=1', 'VO=2']],
+  ['a load switch', [['EN', 'input'], ['IN', 'supply-in'], ['SR', 'passive']], ['slew capacitor', 'logic control', 'switch input'], ['EN=2', 'IN=3', 'SR=1']],
 ])('%s are matched', (_, pins, docs, pairs) => expect(matched(pins, docs)).toEqual({ pairs, asks: [] })); // prettier-ignore
 
 it.each<[string, Pin[], string[], string[]]>([
@@ -100,6 +107,16 @@ it.each<[string, Pin[], string[], string[]]>([
     ],
     ['Supervisor', 'output'],
     ['SNS'],
+  ],
+  [
+    'outputs of one name beside an inverted one',
+    [
+      ['Q', 'output'],
+      ['Q', 'output'],
+      ['D', 'input'],
+    ],
+    ['D', 'Q', 'QN'],
+    ['Q', 'Q'],
   ],
 ])('%s are asked, never guessed', (_, pins, docs, asks) => expect(matched(pins, docs).asks).toEqual(asks));
 
@@ -268,3 +285,12 @@ it.each([
   expect(asks).toEqual([]);
   expect(pairs.map((p) => `${p.pin}=${p.node}`)).toEqual(expect.arrayContaining(pins.map((p) => `${p.number}=${{ input: /P|\+/.test(p.name) ? 9 : 8, output: 7 }[p.type]}`)));
 }); // prettier-ignore
+
+it.each([
+  ['1SD', 'SD'],
+  ['2QA', 'QA'],
+  ['1A', 'A'],
+  ['IN1+', 'IN+'],
+  ['OUTB', 'OUT'],
+  ['S1_A', 'S1'],
+])('%s without its channel is %s', (name, bare) => expect(withoutIndex(name)).toBe(bare));

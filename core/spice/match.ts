@@ -2,7 +2,7 @@ import { assign } from './assign';
 import { namedOtherwise, otherNamesOf } from './kinds';
 import { alike, contradicts, isPad, isSupply, withoutIndex, type Likeness, type MatchPin } from './likeness';
 import type { ModelNode } from './read-models';
-import { keyOf, plainName } from './roles';
+import { keyOf, plainName, rolesOf } from './roles';
 import { countedOtherwise } from './series';
 
 export type { MatchPin } from './likeness';
@@ -140,6 +140,11 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
       });
       return;
     }
+    const other = otherOutput(members, nodes, chosen);
+    if (other !== undefined) {
+      open.push({ members, reason: `${members.length} outputs are called ${members[0]!.name}, and one of them may be ${other}.` });
+      return;
+    }
     const rival = at < 0 ? undefined : rivalOf(likeness, r, at, score);
     if (at >= 0 && score >= ENOUGH && rival === undefined) {
       takenNodes.add(at);
@@ -192,6 +197,13 @@ function twinsOf(members: readonly MatchPin[], nodes: readonly ModelNode[], like
   if (likeness.some((other, r) => r !== row && alikes.some((i) => other[i]!.score > score - MARGIN))) return [];
   const byNumber = members.map((p) => alikes.find((i) => nodes[i]!.name === p.number) ?? -1);
   return byNumber.includes(-1) ? alikes : byNumber;
+}
+
+/** The free node that is an inverted output, where several outputs have one name: the bar over one of them may be lost. */
+function otherOutput(members: readonly MatchPin[], nodes: readonly ModelNode[], chosen: readonly number[]): string | undefined {
+  if (members.length < 2 || !/^(output|three-state)$/.test(members[0]!.type)) return undefined;
+  const isInverted = (text: string) => ['complement', 'out-'].some((role) => rolesOf(text).has(role));
+  return nodes.find((n, i) => !chosen.includes(i) && (isInverted(n.doc) || isInverted(n.name)))?.name;
 }
 
 /** True where all names that begin with a channel's figure have the same: 1A, 1B and 1Y of a single gate. */

@@ -16,6 +16,8 @@ const OTHERWISE: Record<string, { role: string; types: readonly ElectricalType[]
 const BESIDES: readonly [type: ElectricalType, role: string, is: string][] = [
   ['supply-in', 'input', 'supply+'],
   ['supply-out', 'output', 'reference output'],
+  // What a converter makes for itself is its VCC.
+  ['supply-out', 'internal supply', 'supply+'],
   ['supply-out', 'reference', 'reference output'],
   // A pump's output is an inverted one.
   ['supply-out', 'output', 'out-'],
@@ -37,16 +39,24 @@ const NEVER: Partial<Record<ElectricalType, readonly string[]>> = {
 };
 
 /** The type and the name of a pin, with a blank between, and its roles. */
-const rolesByName = remember((typed: string): ReadonlySet<string> => {
+const rolesByName = remember((typed: string): { own: ReadonlySet<string>; besides: ReadonlySet<string> } => {
   const at = typed.indexOf(' ');
   const [type, name] = [typed.slice(0, at) as ElectricalType, typed.slice(at + 1)];
   const other = OTHERWISE[withoutMark(name).toUpperCase()];
-  if (other?.types.includes(type)) return new Set([other.role]);
+  if (other?.types.includes(type)) return { own: new Set([other.role]), besides: new Set() };
   const marked = new Set([name, ...(/\w\/\w/.test(name) ? name.split('/') : [])].flatMap((text) => [...rolesOf(text)]));
   const own = marked.size > 0 ? marked : new Set([...rolesOf(withoutMark(name))].filter((role) => role !== 'enable'));
   const besides = BESIDES.filter(([of, role]) => of === type && own.has(role) && (type !== 'supply-in' || own.size === 1));
-  return new Set([...[...own].filter((role) => !NEVER[type]?.includes(role)), ...besides.map(([, , is]) => is)]);
+  return { own: new Set([...own].filter((role) => !NEVER[type]?.includes(role))), besides: new Set(besides.map(([, , is]) => is)) };
 });
 
 /** The roles of a pin by its name and type. A mark of active low says nothing of them, but for an enable: ~SHDN may be EN, or not. */
-export const rolesOfPin = ({ name, type }: { name: string; type: ElectricalType }): ReadonlySet<string> => rolesByName(`${type} ${name}`);
+export const rolesOfPin = ({ name, type }: Typed): ReadonlySet<string> => rolesByName(`${type} ${name}`).own;
+
+/** What a pin is besides where nothing else is: VIN of a part that has no other supply. */
+export const besidesOfPin = ({ name, type }: Typed): ReadonlySet<string> => rolesByName(`${type} ${name}`).besides;
+
+interface Typed {
+  name: string;
+  type: ElectricalType;
+}

@@ -54,11 +54,11 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ],
   [
     'normally open',
-    /^n\.?o\.?\d?$|\bnormally[- ]open\b|^make contact$|^(?:switch )?(?:contact|terminal) n\.?o\.?$|^n\.?o\.? (?:contact|terminal)$/,
+    /^n\.?o\.?\d?$|\bnormally[- ]open\b|^make( contact)?$|^(?:switch )?(?:contact|terminal) n\.?o\.?$|^n\.?o\.? (?:contact|terminal)$/,
   ],
   [
     'normally closed',
-    /^n\.?c\.?\d?$|\bnormally[- ]closed\b|^break contact$|^(?:switch )?(?:contact|terminal) n\.?c\.?$|^n\.?c\.? (?:contact|terminal)$/,
+    /^n\.?c\.?\d?$|\bnormally[- ]closed\b|^break( contact)?$|^(?:switch )?(?:contact|terminal) n\.?c\.?$|^n\.?c\.? (?:contact|terminal)$/,
   ],
   [
     'common',
@@ -74,16 +74,20 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['collector', /^(c|coll?|collector)$|\bcollector\b/],
   ['base', /^(b|ba|base)$|\bbase\b/],
   ['emitter', /^(e|em|emi|emitter|emit)$|\bemitters?\b/],
+  [
+    'kelvin emitter',
+    /^(ek|ke|es|se|ks_?e|e_?(kelvin|sense))$|\b(kelvin|sens(e|ing)|auxiliary|signal)[- ]emitter\b|\bemitter[- ](kelvin|sens(e|ing))\b/,
+  ],
   ['bulk', /^(bulk|sub|substrate|body)$|\b(bulk|substrate)\b/],
   [
     'enable',
-    /^(en|enable|ena|on|on\/off|ce|shdn|nshdn|shutdown|sd|pd)$|\benable\b|\bshut-?down\b|^on[/ -]off( control| input)?$|^run( control)?$|^control,? active[- ](high|low)\b/,
+    /^(en|ven|enable|ena|on|on\/off|ce|shdn|nshdn|shutdown|sd|pd)$|\benable\b|\bshut-?down\b|^on[/ -]off( control| input)?$|^run( control)?$|^control,? active[- ](high|low)\b|^logic control( input)?$/,
   ],
   [
     'feedback',
     /^(fb|vfb|feedback|v?adj|sense|vsense|adjust)$|\bfeedback\b|\bremote sense\b|\bsense (connection|line)\b|^error amp(lifier)? input$|\badjust\b|\boutput (voltage )?sens(e|ing)\b/,
   ],
-  ['bypass', /^(byp|bypass|nr|noise)$|\b(noise )?bypass\b|\bnoise reduction\b/],
+  ['bypass', /^(c?_?byp(ass)?|c?nr|noise)$|\b(noise )?bypass\b|\bnoise reduction\b/],
   ['soft start', /^(ss|ss\/tr|track|sst|soft_?start)$|\bsoft[- ]start\b/],
   ['power good', /^(pg|pgood|pok|pwr_?gd|pwrok|power_?good)$|\bpower[- ]?(good|ok)\b/],
   ['compensation', /^(comp|cc|ith|eaout)$|\bcompensation\b|\berror amp(lifier)? output\b/],
@@ -171,8 +175,8 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['data input', /^(din|d in)$|^data( in(put)?)?$|^d input$/],
   ['true output', /^q$|^(true|q) output$|^data out$/],
   ['complement', /^([~/!]q|q[#*]|qn|qb|q_n|nq|qbar)$|^(complementary|inverted|inverting) output$|^q[- _]bar$|^not q$/],
-  ['preset', /^(pre|preset)$|^preset\b|^set input\b/],
-  ['reset', /^(rst|n?reset|resetb|clr|clear)$|^(master )?reset\b(?! (out|delay|time))|^clear\b/],
+  ['preset', /^(pre|preset|n?sd|sdn|setn|setb|n?pre|pren|prn)$|^preset\b|^set input\b/],
+  ['reset', /^(n?rst|rst[nb]|n?reset|reset[nb]|n?clr|clr[nb]|clear|n?rd|rdn|cdn)$|^(master )?reset\b(?! (out|delay|time))|^clear\b/],
   ['reset output', /^reset output\b|^reset, open\b/],
   ['manual reset', /^(n?mr|mrb|mr_n)$|\bmanual reset\b/],
   // Supplies, their supervision and their loads.
@@ -186,7 +190,10 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['gate drive', /^(gate|gd|drv|gdrv|drive)$|\bgate driv(e|er|ing)\b|\bgate of the (external|pass)\b|^driver? output$/],
   ['current sense', /^(cs|sense|sns|isense|isns|isen)$|\bcurrent[- ]sens(e|ing)\b|^sense resistor\b|\bsense current\b|^switch current$/],
   ['timer', /^(timer|tmr|ct)$|\btim(er|ing) capacitor\b|\bfault timer\b|^timer\b/],
-  ['slew', /^(ct|cslew|slew|sr|dv\/?dt)$|\b(output ramp|ramp control|slew control)\b|\b(slew|rise)[- ](rate|time)\b/],
+  [
+    'slew',
+    /^(ct|cslew|slew|sr|dv\/?dt)$|\b(output ramp|ramp control|slew control|slew(ing)? cap(acitor)?)\b|\b(slew|rise)[- ](rate|time)\b/,
+  ],
   ['delay', /^(ct|cd|cdly|dly|delay|td)$|\bdelay\b/],
   ['output discharge', /^qod$|\boutput discharge\b|\bdischarge of the output\b/],
   ['dimming', /^a?dim$|\bdimming\b|\bbrightness\b/],

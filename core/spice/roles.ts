@@ -14,6 +14,7 @@ const SPECIAL: readonly [role: string, instead: readonly string[]][] = [
   ['high-side output', ['gate drive']],
   ['low-side output', ['gate drive']],
   ['manual reset', ['reset']],
+  ['kelvin emitter', ['emitter', 'source']],
   ...['lo', 'rf', 'if'].flatMap((port): [string, string[]][] =>
     ['+', '-'].map((sign) => [`${port} ${sign}`, ['local oscillator', 'rf input', 'rf output', 'intermediate frequency']]),
   ),

@@ -21,6 +21,7 @@ export function lists(header: Header): Found {
     ...near,
     ...spaced(comments, byName, known),
     ...bracketed(comments, byName, known),
+    ...comments.flatMap((c) => [...inBrackets(c, byName), ...sideBySide(c, byName)]),
     ...comments.flatMap((c) => grouped(c, byName)),
   ];
   const named = new Set(found.map(([node]) => node));
@@ -128,6 +129,26 @@ function bracketed(comments: readonly Comment[], byName: Names, known: ReadonlyS
   });
   const all = new Set(found.map(([node]) => node));
   return all.size === found.length && all.size >= Math.max(2, byName.size * 0.6) ? found : [];
+}
+
+/** `(1 A) (2 K) (3 GND)`: each node with its name in brackets of their own. */
+function inBrackets({ text, line }: Comment, byName: Names): Found {
+  const found = [...text.matchAll(/\((\w{1,8}) ([A-Za-z+-][\w+/-]{0,15})\)/g)].flatMap(([, name = '', doc = '']): Found => {
+    const node = byName.get(name.toLowerCase());
+    return node === undefined ? [] : [[node, { doc, line }]];
+  });
+  return new Set(found.map(([node]) => node)).size >= Math.max(2, byName.size * 0.6) ? found : [];
+}
+
+/** `Q1: 1 2 3 = C B E; Q2: 6 5 4 = C B E`: several nodes and as many words. */
+function sideBySide({ text, line }: Comment, byName: Names): Found {
+  return text.split(/[,;]/).flatMap((item): Found => {
+    const [left = '', right = '', ...more] = item.split('=').map((side) => side.replace(/^.*:\s/, '').trim());
+    const [names, words] = [left.split(/\s+/), right.split(/\s+/)];
+    const nodes = names.flatMap((name) => byName.get(name.toLowerCase()) ?? []);
+    const isList = more.length === 0 && names.length > 1 && nodes.length === names.length && words.length === names.length;
+    return isList ? nodes.map((node, k) => [node, { doc: words[k]!, line }]) : [];
+  });
 }
 
 /** `Inputs: A, B`: what several nodes are, where nothing nearer says it. A side of the part is nothing that a node is. */

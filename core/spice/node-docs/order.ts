@@ -91,7 +91,10 @@ function wordsByPlace(block: Comment[], nodes: string[], before: Comment | undef
 /** What an item of the list says behind its own node's name: `A = input` or `B1 (select low)` in a list that has bare names too. */
 function ownWords(doc: string, node: string): string {
   const [, name, said, inBrackets] = /^(\S+?)\s*(?:[=:]\s*(\S.*)|\(([^()]+)\))$/.exec(doc) ?? [];
-  return name?.toLowerCase() === node.toLowerCase() ? (said ?? inBrackets!) : doc;
+  const isOwn = (text: string | undefined) => text?.toLowerCase() === node.toLowerCase();
+  // `2=VIN`: the package's pin and the node, which say nothing else.
+  if (isOwn(said) && /^\d{1,2}$/.test(name!)) return said!;
+  return isOwn(name) ? (said ?? inBrackets!) : doc;
 }
 
 /** Letters in the order of the nodes in the words that a legend has for them: `A = anode  C = collector` over `A K C E`. */
@@ -201,7 +204,7 @@ const COUNTED = /[\s,;]{0,4}\b(?:transistor|diode|device|channel|half|section|sw
 /** `supply, ground, output, field`: as many words as nodes, and all but one say what the node's own name says. */
 function agree(words: readonly string[], nodes: readonly string[]): boolean {
   const own = nodes.map(rolesOf);
-  const isSame = (word: string, k: number) => shares(rolesOf(word), own[k]!);
+  const isSame = (word: string, k: number) => shares(rolesOf(word.replace(/\s*\([^)]*\)$/, '')), own[k]!);
   return (
     words.length > 2 &&
     words.every((w) => w.split(/\s+/).length <= 4 && !/^[^(]*\)|\([^)]*$/.test(w)) &&
@@ -250,6 +253,7 @@ function isAgainst(word: string, node: string): boolean {
 
 const bare = (text: string): string =>
   text
+    .replace(/^\.+\s+/, '')
     .replace(/^[([<](.*?)[)\]>.]*$/, '$1')
     .replace(/[\]>.]+$/, '')
     .replace(/\s*(?:->|→|=>)\s*/g, ' , ')
@@ -284,7 +288,8 @@ function areTerminals(words: readonly string[], text: string): boolean {
   // Single words of any case, `Anode Cathode Gate Vcap`: nearly all of them known.
   if (words.every((w) => /^[A-Za-z][\w+-]*$/.test(w))) return known >= Math.max(words.every(isEnd) ? 2 : 3, words.length * 0.8);
   // In words every one must say what it is: `(emitter, base, collector)`.
-  return /[,;|]/.test(text) && words.every((w) => rolesOf(w).size > 0 && w.split(/\s+/).length <= 4);
+  const isSaid = (w: string) => rolesOf(w).size > 0 || (/^[\w +-]+$/.test(w) && w.split(/\s+/).every(isKnownWord));
+  return /[,;|]/.test(text) && words.every((w) => isSaid(w) && w.split(/\s+/).length <= 4);
 }
 
 /** True where the words of a comment stand over the nodes of the card, within three columns. */
