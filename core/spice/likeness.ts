@@ -4,7 +4,7 @@ import { besidesOfPin, rolesOfPin } from './pin-roles';
 import { untied } from './plain-words';
 import type { ModelNode } from './read-models';
 import { isLowMarked, letterOf, plainName, rolesOf, shares, shortens, wordsOf } from './roles';
-import { countsAlike, indexed, senseOf } from './sense';
+import { countsAlike, indexed, isColour, senseOf } from './sense';
 
 /** A pin as matching sees it. `unit` is null for pins that belong to every unit, such as shared supplies. */
 export interface MatchPin {
@@ -55,7 +55,10 @@ export function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: Ot
   // `ADJ/NC`: a node of two versions of the part.
   if (/^\w+\/\w+$/.test(node.doc) && node.doc.split('/').some((part) => part.length > 1 && plain.includes(plainName(part))))
     return { score: 0.86, because: asSaid(node) };
-  const [first = ''] = untied(node.doc).split(/[,;(]/);
+  const [first = ''] = untied(node.doc)
+    // `excitation, positive` is the positive one.
+    .replace(/^([a-z]{3,}), (positive|negative|plus|minus)$/i, '$2 $1')
+    .split(/[,;(]/);
   const [word = '', ...more] = first.trim().split(/\s+/);
   if (word.length > 1 && more.length > 0 && plain.includes(plainName(word)) && goesOnAbout(word, more.join(' ')))
     return { score: 0.88, because: asSaid(node) };
@@ -167,6 +170,8 @@ const ADDED = new Set(
 /** True where a comment says what a name does, with words that only go into more of it: CURRENT LIMIT of `current limit resistor`. */
 function saysMore(name: string, comment: string): boolean {
   const [own, said] = [name.split(' '), new Set(comment.split(' '))];
+  // RED of a lamp of three is the end that the others do not share.
+  if (own.length === 1 && isColour(name) && said.size === 2 && said.has(name)) return said.has('anode') || said.has('cathode');
   const isWay = (word: string) => /^(in|out)$/.test(word);
   const more = [...said].filter((word) => !own.includes(word));
   return (

@@ -14,8 +14,10 @@ const FORMS: Record<string, string> = {
   out: 'out output',
   '+ out': 'outp voutp vop',
   '- out': 'outn outm voutn von',
-  'data out': 'dout sdo',
-  'data in': 'din sdi',
+  'data out': 'dout sdo do',
+  'data in': 'din sdi di',
+  buffer: 'buffer buf',
+  excitation: 'exc exct excitation',
   ground: 'gnd ground grnd',
   io: 'io line',
   reset: 'rst reset rset clr clear',
@@ -126,7 +128,7 @@ const FORMS: Record<string, string> = {
   '-': 'neg negative minus inverting',
 };
 const CANON = new Map(Object.entries(FORMS).flatMap(([word, forms]) => forms.split(' ').map((form) => [form, word] as const)));
-const MUTE = new Set('the of pin pins terminal term node lead signal voltage volt side logic active channel ch amplifier comparator device bar not line'.split(' ')); // prettier-ignore
+const MUTE = new Set('sig the of pin pins terminal term node lead signal voltage volt side logic active channel ch amplifier comparator device bar not line'.split(' ')); // prettier-ignore
 
 /** A name of two known words, `powerpad`, or one with the letter for a voltage or for active low: `vgnd`, `nsleep`, `rstb`. */
 function cut(token: string): string[] | undefined {
@@ -138,6 +140,9 @@ function cut(token: string): string[] | undefined {
   if (before !== undefined && /^(in|out|gain resistor|anode|cathode|drain|gate|source)$/.test(before) && /[a-h]/.test(last))
     return [...before.split(' '), `#${last}`];
   if (behind !== undefined && /[vnx]/.test(first) && token.length > 2) return behind.split(' ');
+  // VIA and VOB of an isolator are its input A and its output B.
+  const [, way, letter] = /^v([io])([a-d])$/.exec(token) ?? [];
+  if (way !== undefined) return [way === 'i' ? 'in' : 'out', `#${letter}`];
   // VOUTA is OUTA.
   if (/^v(in|out)[a-h]$/.test(token)) return cut(token.slice(1));
   if (before !== undefined && /[bnx]/.test(last) && token.length > 3) return before.split(' ');
@@ -155,6 +160,7 @@ export const isKnownWord = (word: string): boolean => {
 };
 
 const COLOURS = ['red', 'green', 'blue', 'white', 'amber', 'yellow'];
+export const isColour = (word: string): boolean => COLOURS.includes(word);
 const ENDS = [
   ['#a', 'anode'],
   ['k', 'cathode'],

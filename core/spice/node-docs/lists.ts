@@ -3,12 +3,15 @@ import { rolesOf } from '../roles';
 import { commentsAt, contradict, isRemark, LEAD, tellsOf, tidy, type Found, type Header } from './found';
 import { packageDrawing } from './package-drawing';
 
+/** Nodes by their names in small letters, and those of a pair by their signs too. */
 type Names = ReadonlyMap<string, string>;
+
+const countOf = (byName: Names): number => new Set(byName.values()).size;
 
 /** Lists of nodes with words, in the forms that makers write; one alone is taken for a remark unless the model has one node. */
 export function lists(header: Header): Found {
   const { nodes, later } = header;
-  const byName: Names = new Map(nodes.map((n) => [n.toLowerCase(), n]));
+  const byName: Names = new Map([...signed(nodes), ...nodes.map((n) => [n.toLowerCase(), n] as const)]);
   const comments = commentsAt(header);
   const drawn = packageDrawing(comments, byName);
   if (drawn.length > 0) return drawn;
@@ -29,6 +32,17 @@ export function lists(header: Header): Found {
   // Further down in the body words beside a node's number are mostly about an element: only a whole list counts.
   const far = later.flatMap((c) => entriesOf(c, byName)).filter(([, { doc }]) => doc !== '' && !isRemark(doc));
   return new Set(far.map(([node]) => node)).size >= Math.max(2, nodes.length / 2) ? far : [];
+}
+
+/** The nodes of a pair by their signs too: comments call EP and EN E+ and E-. */
+function signed(nodes: readonly string[]): [string, string][] {
+  const all = new Set(nodes.map((n) => n.toLowerCase()));
+  const SIGNS = { p: '+', n: '-', m: '-' } as const;
+  return nodes.flatMap((node): [string, string][] => {
+    const [, stem = '', letter] = /^(\w+)([pnm])$/.exec(node.toLowerCase()) ?? [];
+    const isPair = letter !== undefined && (letter === 'p' ? ['n', 'm'] : ['p']).some((other) => all.has(stem + other));
+    return isPair ? [[stem + SIGNS[letter as keyof typeof SIGNS], node]] : [];
+  });
 }
 
 /** More lists than this over one card are held against each other by nobody. */
@@ -116,7 +130,7 @@ function spaced(comments: readonly Comment[], byName: Names, known: ReadonlySet<
       : [[node, { doc: tidy(rest), line }]];
   });
   const all = new Set([...known, ...found.map(([node]) => node)]);
-  return all.size >= Math.max(2, byName.size * 0.6) ? found : [];
+  return all.size >= Math.max(2, countOf(byName) * 0.6) ? found : [];
 }
 
 /** `non-inverting input (3)`: the node behind its words, where most of the nodes have such a line. */
@@ -128,7 +142,7 @@ function bracketed(comments: readonly Comment[], byName: Names, known: ReadonlyS
     return node === undefined || known.has(node) ? [] : [[node, { doc: tidy(words), line }]];
   });
   const all = new Set(found.map(([node]) => node));
-  return all.size === found.length && all.size >= Math.max(2, byName.size * 0.6) ? found : [];
+  return all.size === found.length && all.size >= Math.max(2, countOf(byName) * 0.6) ? found : [];
 }
 
 /** `(1 A) (2 K) (3 GND)`: each node with its name in brackets of their own. */
@@ -137,7 +151,7 @@ function inBrackets({ text, line }: Comment, byName: Names): Found {
     const node = byName.get(name.toLowerCase());
     return node === undefined ? [] : [[node, { doc, line }]];
   });
-  return new Set(found.map(([node]) => node)).size >= Math.max(2, byName.size * 0.6) ? found : [];
+  return new Set(found.map(([node]) => node)).size >= Math.max(2, countOf(byName) * 0.6) ? found : [];
 }
 
 /** `Q1: 1 2 3 = C B E; Q2: 6 5 4 = C B E`: several nodes and as many words. */
@@ -155,7 +169,7 @@ function sideBySide({ text, line }: Comment, byName: Names): Found {
 function grouped({ text, line }: Comment, byName: Names): Found {
   const [, said = '', list = ''] = /^\s*([A-Za-z][\w -]*?)\s*:\s*([^=:]+?)\.?\s*$/.exec(text) ?? [];
   const nodes = nodesListed(list, byName);
-  const saysNothing = byName.has(said.toLowerCase()) || LEAD.test(said) || /\bside$/i.test(said) || nodes.length === byName.size;
+  const saysNothing = byName.has(said.toLowerCase()) || LEAD.test(said) || /\bside$/i.test(said) || nodes.length === countOf(byName);
   return saysNothing ? [] : nodes.map((n) => [n, { doc: tidy(said), line }]);
 }
 
@@ -171,7 +185,8 @@ const withoutRules = (text: string): string =>
         .replace(/\s*\|\s*/, '   ')
     : text;
 
-function entriesOf(comment: Comment, byName: Names): Found {
+function entriesOf(given: Comment, byName: Names): Found {
+  const comment = { ...given, text: masked(given.text) };
   const dotted = sentences(withoutLabels(ofNode(comment.text)), byName)
     .replace(/\{([^{}]*)\}(?=\s*\{)/g, '$1,')
     .replace(/\{([^{}]*)\}/g, '$1')
@@ -180,7 +195,9 @@ function entriesOf(comment: Comment, byName: Names): Found {
   const text = withoutRules(dotted)
     .replace(LEAD, (lead) => (/^(?:node|pin|terminal)s?\s*$/i.test(lead) ? '' : lead.endsWith('\n') ? lead : ''))
     // `plus: node 3`: the word says nothing that the sign before it does not.
-    .replace(/([:=]\s*)(?:nodes?|pins?)\s+(?=\S)/gi, '$1');
+    .replace(/([:=]\s*)(?:nodes?|pins?)\s+(?=\S)/gi, '$1')
+    // Behind `inm :` a dash is no second separator but the sign of the input.
+    .replace(/([:=]\s*)[-−]\s+(?=(?:input|output|supply|terminal|rail)\b)/gi, '$1-');
   // `Hall switch: 1 supply, 2 output`: what stands before the colon is about the model.
   const afterTitle = /^[^:=]{3,}?:\s+(.*)$/.exec(text)?.[1];
   const { line } = comment;
@@ -188,7 +205,7 @@ function entriesOf(comment: Comment, byName: Names): Found {
   // A row of the package's pin, the node's name and words, `1  BOOT  bootstrap`: the number is no node.
   const row = behindNumber && !byName.has(behindNumber[1]!) && byName.has(behindNumber[3]!.toLowerCase()) ? behindNumber[2] : undefined;
   const body = row ?? text;
-  return (
+  const found =
     shared(body, line, byName) ??
     several(body, line, byName) ??
     items(body, line, byName) ??
@@ -196,9 +213,22 @@ function entriesOf(comment: Comment, byName: Names): Found {
     (row === undefined ? undefined : spacedRow(row, line, byName)) ??
     (afterTitle ? (shared(afterTitle, line, byName) ?? several(afterTitle, line, byName)) : undefined) ??
     (afterTitle ? items(afterTitle, line, byName) : undefined) ??
-    []
-  );
+    [];
+  return found.map(([node, said]) => [node, { ...said, doc: unmasked(said.doc) }]);
 }
+
+/** What separates entries, and what stands for it in the brackets of one: `4:P (pressure, 1 V = 1 Pa)`. */
+const MASKS: readonly [mark: string, mask: string][] = [
+  ['=', '\uE000'],
+  [',', '\uE001'],
+  [':', '\uE002'],
+  [';', '\uE003'],
+];
+const masked = (text: string): string =>
+  text.replace(/\([^()]*\)/g, (inside) =>
+    inside.includes('=') ? MASKS.reduce((t, [mark, mask]) => t.replaceAll(mark, mask), inside) : inside,
+  );
+const unmasked = (text: string): string => MASKS.reduce((t, [mark, mask]) => t.replaceAll(mask, mark), text);
 
 /** `Pin 1 (node 3): +IN` and `node 3 (pin 1): +IN` are of node 3. */
 const ofNode = (text: string): string =>

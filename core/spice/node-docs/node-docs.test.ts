@@ -22,6 +22,22 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['a sign alone', card('* PINS: +\n*       | out\n*       | | -\n*       | | |'), ['+', 'out', '-']],
     ['no title with a revision', card('* OS34 MODEL, rev A, 2026', 'NB NC NE'), ['', '', '']],
     ['the other node in brackets as no word of it', card('* Vcc+ (vcc)\n* Vcc- (vee)\n* Out (y)', 'vcc vee y'), ['Vcc+', 'Vcc-', 'Out']],
+    ['what an entry has in brackets', card('* 1:VDD 2:GND 3:P (pressure, 1 V = 1 Pa)'), ['VDD', 'GND', 'P (pressure, 1 V = 1 Pa)']],
+    [
+      'a pair of nodes by its signs',
+      card('* E+  excitation\n* E-  return of it\n* S   signal', 'EP EN S'),
+      ['excitation', 'return of it', 'signal'],
+    ],
+    [
+      'the sign of an input behind a colon',
+      card('* inp : + input\n* inm : - input\n* q : output', 'inp inm q'),
+      ['+ input', '-input', 'output'],
+    ],
+    [
+      'names in columns, some of two words',
+      card('* in+  in-  out  buffer in  buffer out', '4 5 6 8 9'),
+      ['in+', 'in-', 'out', 'buffer in', 'buffer out'],
+    ],
     ['names in brackets of their own', card('* Coupler (1 A) (2 K) (3 GND)'), ['A', 'K', 'GND']],
     ['no pin of the package', card('* Pins: 2=VIN 4=GND 6=VOUT', 'VIN GND VOUT'), ['', '', '']],
     [

@@ -287,6 +287,10 @@ function areTerminals(words: readonly string[], text: string): boolean {
   if (words.every(isName)) return known >= Math.max(2, words.length * (isTitle ? 0.6 : 0.5));
   // Single words of any case, `Anode Cathode Gate Vcap`: nearly all of them known.
   if (words.every((w) => /^[A-Za-z][\w+-]*$/.test(w))) return known >= Math.max(words.every(isEnd) ? 2 : 3, words.length * 0.8);
+  // In columns, `in+  in-  out  diode bias  buffer in`: nearly all of them known, and none a sentence.
+  const inColumns =
+    words.length > 3 && text.trim().split(/\s{2,}/).length === words.length && words.every((w) => /^[\w +-]{1,20}$/.test(w));
+  if (inColumns) return words.filter((w) => hasRole(w) || w.split(/\s+/).every(isKnownWord)).length >= words.length * 0.75;
   // In words every one must say what it is: `(emitter, base, collector)`.
   const isSaid = (w: string) => rolesOf(w).size > 0 || (/^[\w +-]+$/.test(w) && w.split(/\s+/).every(isKnownWord));
   return /[,;|]/.test(text) && words.every((w) => isSaid(w) && w.split(/\s+/).length <= 4);

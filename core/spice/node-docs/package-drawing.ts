@@ -19,7 +19,8 @@ export function packageDrawing(comments: readonly Comment[], byName: Names): Fou
   const found = rows.flatMap(({ leads, line }) =>
     leads.map(([number, name]): Found[number] => [byName.get(number)!, { doc: tidy(name), line }]),
   );
-  const isWhole = new Set(found.map(([node]) => node)).size === found.length && found.length >= Math.max(3, byName.size * 0.6);
+  const isWhole =
+    new Set(found.map(([node]) => node)).size === found.length && found.length >= Math.max(3, new Set(byName.values()).size * 0.6);
   return isWhole ? found : [];
 }
 
