@@ -47,6 +47,7 @@ describe('a hint or a name alone is asked unless nearly all like it agree', () =
     ['SCLK', 'Serial clock', 'input'],
     ['CS', 'Chip select', 'input'],
     ['RESET', 'Reset', 'input'],
+    ['DRDY', 'Data ready, open drain; goes low when a conversion is complete', 'open-drain'],
   ])('%s, “%s” stays %s without a doubt', (name, description, type) =>
     expect(typeOf(name, description)).toEqual(expect.objectContaining({ type })),
   );

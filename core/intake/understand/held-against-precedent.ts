@@ -11,6 +11,8 @@ const RARE_WHEN_SAID = 0.2;
 const RARE_UNTOLD = 0.65;
 /** The same for one that a hint or a name alone speaks for. */
 const RARE_WHEN_HINTED = 0.9;
+/** Types that nothing but their own words tell. */
+const ONLY_SAID: readonly ElectricalType[] = ['open-drain', 'open-source', 'three-state'];
 /** What so many terminals like it were is taken where the evidence is not sure. */
 const USUALLY = 0.5;
 
@@ -34,7 +36,7 @@ export function heldAgainstPrecedent(conclusion: TypeConclusion, { name, code, d
   if (exact === 'passive' && type === 'passive') return conclusion;
   const isOutright = exact === type || headlineOf(description) === type;
   const isBorneOut = precedent.type === type;
-  if (isBorneOut && (told.length > 0 || isOutright)) return conclusion;
+  if (isBorneOut && (told.length > 0 || isOutright || ONLY_SAID.includes(type))) return conclusion;
   const untold = conclusion.isHinted ? RARE_WHEN_HINTED : RARE_UNTOLD;
   const contradicted = isOutright ? RARE_WHEN_SAID : RARE;
   if (precedent.share(type) >= (isBorneOut ? untold : contradicted)) return conclusion;

@@ -147,6 +147,7 @@ function bracketed(comments: readonly Comment[], byName: Names, known: ReadonlyS
 
 /** `(1 A) (2 K) (3 GND)`: each node with its name in brackets of their own. */
 function inBrackets({ text, line }: Comment, byName: Names): Found {
+  if (!text.includes('(')) return [];
   const found = [...text.matchAll(/\((\w{1,8}) ([A-Za-z+-][\w+/-]{0,15})\)/g)].flatMap(([, name = '', doc = '']): Found => {
     const node = byName.get(name.toLowerCase());
     return node === undefined ? [] : [[node, { doc, line }]];
@@ -156,6 +157,7 @@ function inBrackets({ text, line }: Comment, byName: Names): Found {
 
 /** `Q1: 1 2 3 = C B E; Q2: 6 5 4 = C B E`: several nodes and as many words. */
 function sideBySide({ text, line }: Comment, byName: Names): Found {
+  if (!text.includes('=')) return [];
   return text.split(/[,;]/).flatMap((item): Found => {
     const [left = '', right = '', ...more] = item.split('=').map((side) => side.replace(/^.*:\s/, '').trim());
     const [names, words] = [left.split(/\s+/), right.split(/\s+/)];
@@ -169,7 +171,8 @@ function sideBySide({ text, line }: Comment, byName: Names): Found {
 function grouped({ text, line }: Comment, byName: Names): Found {
   const [, said = '', list = ''] = /^\s*([A-Za-z][\w -]*?)\s*:\s*([^=:]+?)\.?\s*$/.exec(text) ?? [];
   const nodes = nodesListed(list, byName);
-  const saysNothing = byName.has(said.toLowerCase()) || LEAD.test(said) || /\bside$/i.test(said) || nodes.length === countOf(byName);
+  const saysNothing =
+    byName.has(said.toLowerCase()) || LEAD.test(said) || /\bside$/i.test(said) || (nodes.length > 0 && nodes.length === countOf(byName));
   return saysNothing ? [] : nodes.map((n) => [n, { doc: tidy(said), line }]);
 }
 
@@ -214,7 +217,7 @@ function entriesOf(given: Comment, byName: Names): Found {
     (afterTitle ? (shared(afterTitle, line, byName) ?? several(afterTitle, line, byName)) : undefined) ??
     (afterTitle ? items(afterTitle, line, byName) : undefined) ??
     [];
-  return found.map(([node, said]) => [node, { ...said, doc: unmasked(said.doc) }]);
+  return comment.text === given.text ? found : found.map(([node, said]) => [node, { ...said, doc: unmasked(said.doc) }]);
 }
 
 /** What separates entries, and what stands for it in the brackets of one: `4:P (pressure, 1 V = 1 Pa)`. */
@@ -225,9 +228,8 @@ const MASKS: readonly [mark: string, mask: string][] = [
   [';', '\uE003'],
 ];
 const masked = (text: string): string =>
-  text.replace(/\([^()]*\)/g, (inside) =>
-    inside.includes('=') ? MASKS.reduce((t, [mark, mask]) => t.replaceAll(mark, mask), inside) : inside,
-  );
+  text.includes('(') ? text.replace(/\([^()]*\)/g, (inside) => (inside.includes('=') ? inMasks(inside) : inside)) : text;
+const inMasks = (text: string): string => MASKS.reduce((t, [mark, mask]) => t.replaceAll(mark, mask), text);
 const unmasked = (text: string): string => MASKS.reduce((t, [mark, mask]) => t.replaceAll(mask, mark), text);
 
 /** `Pin 1 (node 3): +IN` and `node 3 (pin 1): +IN` are of node 3. */
