@@ -1,5 +1,5 @@
 import { carriesPower, groupBy, pinsOnNode, WHOLE_PART, type Model, type NodeTie } from '../part';
-import { besidesOfPin, rolesOfPin } from '../spice/pin-roles';
+import { allRolesOfPin } from '../spice/pin-roles';
 import { rolesOf } from '../spice/roles';
 import type { ModelNode, SpiceModel } from '../spice';
 import { bindingUnits, definedNames, readModels, rewriteForBerkeley, type Construct } from '../spice';
@@ -241,7 +241,7 @@ export const nodeRules: Rule[] = [
       slots(facts).flatMap((s) => {
         const pin = facts.pinById.get(pinsOnNode(s.tie)[0] ?? '');
         if (!pin) return [];
-        const [own, said] = [new Set([...rolesOfPin(pin), ...besidesOfPin(pin)]), rolesOf(s.node.doc || s.node.name)];
+        const [own, said] = [allRolesOfPin(pin), rolesOf(s.node.doc || s.node.name)];
         if (
           own.size === 0 ||
           said.size === 0 ||

@@ -56,6 +56,9 @@ export const rolesOfPin = ({ name, type }: Typed): ReadonlySet<string> => rolesB
 /** What a pin is besides where nothing else is: VIN of a part that has no other supply. */
 export const besidesOfPin = ({ name, type }: Typed): ReadonlySet<string> => rolesByName(`${type} ${name}`).besides;
 
+/** All that a pin can be. */
+export const allRolesOfPin = (pin: Typed): ReadonlySet<string> => new Set([...rolesOfPin(pin), ...besidesOfPin(pin)]);
+
 interface Typed {
   name: string;
   type: ElectricalType;

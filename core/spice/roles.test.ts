@@ -1,5 +1,5 @@
 import type { ElectricalType } from '../part';
-import { besidesOfPin, rolesOfPin } from './pin-roles';
+import { allRolesOfPin } from './pin-roles';
 import { untied } from './plain-words';
 import { rolesOf, shares, withoutMark } from './roles';
 
@@ -113,7 +113,7 @@ it.each<[name: string, type: ElectricalType, comment: string, same: boolean]>([
   ['TJ', 'passive', 'junction temperature', true],
   ['TJ', 'passive', 'case temperature', false],
 ])('%s of type %s and “%s” mean the same: %s', (name, type, comment, same) =>
-  expect(shares(new Set([...rolesOfPin({ name, type }), ...besidesOfPin({ name, type })]), rolesOf(comment))).toBe(same),
+  expect(shares(allRolesOfPin({ name, type }), rolesOf(comment))).toBe(same),
 );
 
 it('keeps the node CAP+ apart from the pin C1+, which may be another capacitor’s', () =>

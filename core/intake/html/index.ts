@@ -2,14 +2,11 @@ import { Parser } from 'htmlparser2';
 import { ok, problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMaps } from '../table/ball-map';
-import { choicesOf, inOrder, takenOf } from '../table/choices';
+import { inOrder, readOffered, type Offered } from '../table/choices';
 import { findLists } from '../table/find-list';
-import type { Scored } from '../table/found-table';
-import { goesWith, leftBeside } from '../table/goes-with';
 import { isBlank, type Grid, type GridRow } from '../table/grid';
 import { cellRef, type Sheet } from '../sheet/sheet';
 import { raise } from '../table/raised';
-import { readTables } from '../table/join-tables';
 import { narrow } from '../text/narrow';
 import { readSignalLists } from '../table/signal-list';
 import { readLegend } from '../understand/legend';
@@ -26,11 +23,6 @@ interface Table {
   caption?: string | undefined;
 }
 
-interface Found extends Scored {
-  sheet: { name: string };
-  caption?: string | undefined;
-}
-
 interface Page {
   tables: Table[];
   /** Text outside of tables. */
@@ -44,7 +36,7 @@ const MOST_SPAN = 1000;
 /** More tables than this are a site's, not a page's. */
 const MOST_TABLES = 1000;
 const HEADING = /^h[1-6]$/;
-/** A title that is longer is a paragraph. */
+/** A longer title is cut. */
 const LONGEST_CAPTION = 80;
 /** Elements that are never closed, and elements whose text is never shown. */
 const VOID = new Set(['br', 'img', 'input', 'meta', 'link', 'hr', 'col']);
@@ -59,7 +51,7 @@ export function readHtml(html: string, options: ReadOptions = {}): Result<Propos
   const page = tablesOf(html);
   if (page.tables.length > MOST_TABLES) return refuse(problem('html-many', { tables: page.tables.length }, { file }));
   const grids = page.tables.map(({ rows }, i) => gridOf(rows, i));
-  const found = grids.flatMap((grid, i): Found[] =>
+  const found = grids.flatMap((grid, i): Offered[] =>
     inOrder(findLists(grid)).map((f) => ({ ...f, sheet: { name: nameOf(i) }, caption: page.tables[i]!.caption })),
   );
   if (found.length === 0) {
@@ -69,17 +61,13 @@ export function readHtml(html: string, options: ReadOptions = {}): Result<Propos
     if (map) return map;
     return refuse(problem('html-none', {}, { file }));
   }
-  const best = [...found].sort((a, b) => b.score - a.score)[0]!;
-  const chosen = takenOf(found, options, goesWith(best));
-  const aroundOf = ({ table, caption = '' }: Found) => {
+  const aroundOf = ({ table, caption = '' }: Offered) => {
     const outside = table.around.filter((r) => !isBlank(r)).map((r) => r.cells.join(' '));
     const around = [caption, ...page.around, ...outside].filter((text) => text !== '');
     return { titles: around.slice(0, 14), legend: around, notes: around, signals: () => readSignalLists(grids) };
   };
-  const read = readTables(chosen, aroundOf, options, (f) => found.indexOf(f)) ?? refuse(problem('table-none', {}, { file }));
-  if (!read.ok) return read;
-  const problems = [...read.value.problems, ...leftBeside(best, options.tables ? [] : found, chosen, file)];
-  return ok({ ...read.value, problems, tables: choicesOf(found, chosen, options), title: page.title ?? page.around[0] ?? '' });
+  const read = readOffered(found, aroundOf, options);
+  return read.ok ? ok({ ...read.value, title: page.title ?? page.around[0] ?? '' }) : read;
 }
 
 const nameOf = (index: number): string => `table ${index + 1}`;

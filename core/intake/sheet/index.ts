@@ -1,12 +1,9 @@
 import { problem, refuse, ok, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMaps } from '../table/ball-map';
-import { choicesOf, inOrder, takenOf } from '../table/choices';
+import { inOrder, readOffered, type Offered } from '../table/choices';
 import { findLists } from '../table/find-list';
-import type { Scored } from '../table/found-table';
-import { goesWith, leftBeside } from '../table/goes-with';
 import { filled, isBlank, type Grid, type GridRow } from '../table/grid';
-import { readTables } from '../table/join-tables';
 import { readSignalLists } from '../table/signal-list';
 import { narrow } from '../text/narrow';
 import { legendLine, readLegend } from '../understand/legend';
@@ -17,7 +14,7 @@ export { cellRef, type Sheet } from './sheet';
 /** More cells than this on one sheet are data and no pinout. */
 const MOST_CELLS = 400_000;
 
-interface Found extends Scored {
+interface Found extends Offered {
   sheet: Sheet;
 }
 
@@ -45,19 +42,14 @@ export function readSheets(sheets: readonly Sheet[], options: ReadOptions = {}):
     if (map) return map;
     return refuse(problem('table-none', {}, { file }));
   }
-  const best = [...found].sort((a, b) => b.score - a.score)[0]!;
-  const isOfBest = goesWith(best);
-  const chosen = takenOf(found, options, (f) => key(f) === key(best) || isOfBest(f));
   const aroundOf = ({ sheet, table }: Found) => {
     const around = table.around.filter((r) => !isBlank(r)).map((r) => filled(r).join(' '));
     const signals = () => readSignalLists(grids.map((g) => g.grid));
     return { titles: [sheet.name, ...around.slice(0, 10), ...around.slice(-3)], legend, notes: around, signals };
   };
-  const read = readTables(chosen, aroundOf, options, (f) => found.indexOf(f)) ?? refuse(problem('table-none', {}, { file }));
+  const read = readOffered(found, aroundOf, options, (f, best) => key(f) === key(best));
   const first = grids[0]!.grid.rows.find((r) => !isBlank(r));
-  if (!read.ok) return read;
-  const problems = [...read.value.problems, ...leftBeside(best, options.tables ? [] : found, chosen, file)];
-  return ok({ ...read.value, problems, tables: choicesOf(found, chosen, options), title: first ? filled(first).join(' ') : '' });
+  return read.ok ? ok({ ...read.value, title: first ? filled(first).join(' ') : '' }) : read;
 }
 
 const key = (f: Found): string =>

@@ -1,18 +1,42 @@
-import type { ReadOptions, TableChoice } from '../proposal';
+import { ok, problem, refuse, type Result } from '../../part';
+import type { Proposal, ReadOptions, TableChoice } from '../proposal';
 import type { Scored } from './found-table';
+import { goesWith, leftBeside } from './goes-with';
 import { filled, type GridRow } from './grid';
-import { asSet } from './join-tables';
+import { asSet, readTables } from './join-tables';
+
+/** A table that a person can take or leave. */
+export interface Offered extends Scored {
+  sheet?: { name: string };
+  /** What the source calls it. */
+  caption?: string | undefined;
+}
+
+/**
+ * Reads those of the tables in `all` that a person took, or the best one with those that go with it (`alsoWith`: or for which
+ * that says so), and offers all of them. What is left beside the best is a problem where nobody chose.
+ */
+export function readOffered<T extends Offered>(
+  all: readonly T[],
+  aroundOf: Parameters<typeof readTables<T>>[1],
+  options: ReadOptions,
+  alsoWith: (found: T, best: T) => boolean = () => false,
+): Result<Proposal> {
+  const { file } = options;
+  const best = [...all].sort((a, b) => b.score - a.score)[0]!;
+  const isOfBest = goesWith(best);
+  const chosen = takenOf(all, options, (found) => isOfBest(found) || alsoWith(found, best));
+  const read = readTables(chosen, aroundOf, options, (f) => all.indexOf(f)) ?? refuse(problem('table-none', {}, { file }));
+  if (!read.ok) return read;
+  const problems = [...read.value.problems, ...leftBeside(best, options.tables ? [] : all, chosen, file)];
+  return ok({ ...read.value, problems, tables: choicesOf(all, chosen, options) });
+}
 
 /**
  * The tables of a text or of sheets that a person can take or leave, in the order of `all`. A table is called by the line
- * that stands right over its heading, by its sheet where that has no other, or by its headings; a `caption` that the source has
- for it goes before all of these.
+ * that stands right over its heading, by its sheet where that has no other, or by its headings; its caption goes before these.
  */
-export function choicesOf<T extends Scored & { sheet?: { name: string }; caption?: string | undefined }>(
-  all: readonly T[],
-  chosen: readonly T[],
-  options: ReadOptions,
-): TableChoice[] {
+function choicesOf<T extends Offered>(all: readonly T[], chosen: readonly T[], options: ReadOptions): TableChoice[] {
   const first = chosen[0]?.table.columns ?? [];
   return all.map((found, index) => {
     const { columns, rows } = found.table;

@@ -1,12 +1,10 @@
 import { ok, problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readBallMaps } from '../table/ball-map';
-import { choicesOf, inOrder, takenOf } from '../table/choices';
+import { inOrder, readOffered } from '../table/choices';
 import { findLists } from '../table/find-list';
-import { goesWith, leftBeside } from '../table/goes-with';
 import type { Grid } from '../table/grid';
 import { readSignalLists } from '../table/signal-list';
-import { readTables } from '../table/join-tables';
 import { readLegend } from '../understand/legend';
 import { cleanText } from './clean';
 import { alignedGrid, toGrid } from './layout';
@@ -29,19 +27,9 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
     if (!best) return readBallMaps([{ grid, titles: grid.rows.slice(0, 12).map((r) => r.cells.join(' ')) }], problems, options, { signals: readSignalLists([grid]), legend: readLegend(lines) }); // prettier-ignore
     const around = best.table.around.map((r) => lines[r.line - 1] ?? r.cells.join(' '));
     const titles = around.slice(0, 12).concat(around.slice(-4));
-    const all = inOrder(found);
-    const chosen = takenOf(all, options, goesWith(best));
-    const got =
-      readTables(
-        chosen,
-        () => ({ titles, legend: around, notes: lines }),
-        options,
-        (f) => all.indexOf(f),
-      ) ?? refuse(problem('table-none', {}, { file: options.file }));
-    if (!got.ok) return got;
-    const more = [...got.value.problems, ...leftBeside(best, options.tables ? [] : found, chosen, options.file)];
+    const got = readOffered(inOrder(found), () => ({ titles, legend: around, notes: lines }), options);
     const title = lines.find((l) => l.trim() !== '') ?? '';
-    return ok({ ...got.value, problems: [...problems, ...more], tables: choicesOf(all, chosen, options), title });
+    return got.ok ? ok({ ...got.value, problems: [...problems, ...got.value.problems], title }) : got;
   };
   const readListed = () => {
     const grid = listedGrid(lines) ?? stackedGrid(lines) ?? lineGrid(lines);

@@ -2,7 +2,7 @@ import type { Wording } from './wording';
 
 /** What an input does to the part it belongs to. */
 const DOES =
-  'enables|disables|selects|chooses|picks|starts|stops|begins|halts|starts up|shuts (?:off|down)|turns (?:on|off)|commands|frames|latches|loads|clears|resets|restarts|mutes|blanks|wakes|aligns|swaps|initiates|inverts|reverses|tunes|adjusts|defines|decides|forces';
+  'enables|disables|selects|chooses|picks|starts|stops|begins|halts|shuts (?:off|down)|turns (?:on|off)|commands|frames|latches|loads|clears|resets|restarts|mutes|blanks|wakes|aligns|swaps|initiates|inverts|reverses|tunes|adjusts|defines|decides|forces';
 /** Devices beside the part: what acts on these comes out of it. */
 const BESIDE =
   /\b(transceiver|receiver|external|cards?|hosts?|lamp|loads?|relay|displays?|panel|converter'?s|memory|slaves?|peripherals?|next|other (chips?|devices?|parts?)|several|processor|register)\b/i;
