@@ -80,9 +80,9 @@ export function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: Ot
   if (count !== '' && plain.includes(plainName(spelt + count))) return { score: 0.9, because: asSaid(node) };
   // What is known by another name there has the roles of that one.
   const ofAll = (roles: typeof rolesOfPin, list: readonly string[]) => list.flatMap((name) => [...roles({ name, type: pin.type })]);
-  const called = ofAll(rolesOfPin, also.plain).length > 0 ? also.plain : names;
-  const own = new Set(ofAll(rolesOfPin, called));
-  const besides = new Set(ofAll(besidesOfPin, called));
+  const there = ofAll(rolesOfPin, also.plain);
+  const own = new Set(there.length > 0 ? there : ofAll(rolesOfPin, names));
+  const besides = () => new Set(ofAll(besidesOfPin, there.length > 0 ? also.plain : names));
   // COM of a switch is its common contact; a ground only where the pin is one.
   if (own.has('common') && pin.type !== 'unspecified') own.delete(isSupply(pin) ? 'common' : 'ground');
   // Whether a ground is the model's negative supply, a person says.
@@ -98,13 +98,13 @@ export function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: Ot
   const isMute = /^\d+$/.test(node.name) || (node.doc !== '' && node.name.length < 3);
   const named = isMute ? new Set<string>() : rolesOf(node.name);
   if (shares(own, said)) return { score: 0.86, because: asSaid(node) };
-  if (shares(besides, said)) return { score: 0.86 - BESIDE, because: asSaid(node) };
-  if (said.size > 0) return { score: 0.1, because: '' };
+  if (said.size > 0) return shares(besides(), said) ? { score: 0.86 - BESIDE, because: asSaid(node) } : { score: 0.1, because: '' };
   const isShort = own.size === 0 && more.length <= 2 && shortens(names.at(-1)!, word);
   if (isShort) return { score: 0.84, because: asSaid(node) };
   const same = (roles: ReadonlySet<string>) => `node ${node.name} reads as ${[...roles].find((r) => named.has(r))}`;
   if (shares(own, named)) return { score: 0.82, because: same(own) };
-  if (shares(besides, named)) return { score: 0.82 - BESIDE, because: same(besides) };
+  const wider = besides();
+  if (shares(wider, named)) return { score: 0.82 - BESIDE, because: same(wider) };
   const overlap = commonWords(`${pin.name} ${pin.description ?? ''}`, `${node.name} ${node.doc}`);
   return overlap.length > 0
     ? { score: Math.min(0.55 + 0.1 * (overlap.length - 1), 0.8), because: `both say ${overlap.join(', ')}` }

@@ -85,8 +85,10 @@ function tablesOf(html: string): Page {
   let depth = 0;
   let rows: Cell[][] = [];
   let cell: Cell | undefined;
-  /** The text of a caption or a heading as it is read, and the one that the next table has. */
-  let [title, caption]: (string | undefined)[] = [];
+  /** The text of a caption or a heading as it is read. */
+  let title: string | undefined;
+  /** The one that the next table has. */
+  let caption: string | undefined;
   let [skipped, raised, barred] = [0, 0, 0];
   const overlines: boolean[] = [];
   const write = (text: string) => {

@@ -40,7 +40,7 @@ export function heldAgainstPrecedent(conclusion: TypeConclusion, { name, code, d
   const untold = conclusion.isHinted ? RARE_WHEN_HINTED : RARE_UNTOLD;
   const contradicted = isOutright ? RARE_WHEN_SAID : RARE;
   if (precedent.share(type) >= (isBorneOut ? untold : contradicted)) return conclusion;
-  return askedFor(conclusion, isBorneOut ? precedent.next : precedent.type, precedent);
+  return askedFor(conclusion, isBorneOut ? precedent.next() : precedent.type, precedent);
 }
 
 /** What is asked anyway becomes what most terminals like it were, if the type column allows that. */

@@ -12,7 +12,7 @@ export interface Precedent {
   /** What most terminals like this one were. */
   type: ElectricalType;
   /** What most of the others were. */
-  next: ElectricalType;
+  next: () => ElectricalType;
   /** The share of terminals like this one that were of a type, 0 to 1. */
   share: (type: ElectricalType) => number;
   /** The words that speak most for `type` and against `other`; undefined where only the column and little things do. */
@@ -60,10 +60,11 @@ export function precedentOf(name: string, told: readonly Evidence[], hasCode: bo
   const sums = ELECTRICAL_TYPES.map((_, k) => Math.exp(known.reduce((sum, row) => sum + row[k]!, 0) * scale));
   const sumOf = (type: ElectricalType): number => sums[ELECTRICAL_TYPES.indexOf(type)]!;
   const whole = sums.reduce((a, b) => a + b, 0);
-  const [type, next] = [...ELECTRICAL_TYPES].sort((a, b) => sumOf(b) - sumOf(a)) as [ElectricalType, ElectricalType];
+  const mostOf = (types: readonly ElectricalType[]) => types.reduce((most, type) => (sumOf(type) > sumOf(most) ? type : most));
+  const type = mostOf(ELECTRICAL_TYPES);
   return {
     type,
-    next,
+    next: () => mostOf(ELECTRICAL_TYPES.filter((t) => t !== type)),
     share: (type) => sumOf(type) / whole,
     wordsFor: (type, other) => loudest(traits, ELECTRICAL_TYPES.indexOf(type), ELECTRICAL_TYPES.indexOf(other)),
   };

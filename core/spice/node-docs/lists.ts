@@ -1,12 +1,7 @@
 import type { Comment } from '../cards';
 import { rolesOf } from '../roles';
-import { commentsAt, contradict, isRemark, LEAD, tellsOf, tidy, type Found, type Header } from './found';
+import { commentsAt, contradict, countOf, isRemark, LEAD, tellsOf, tidy, type Found, type Header, type Names } from './found';
 import { packageDrawing } from './package-drawing';
-
-/** Nodes by their names in small letters, and those of a pair by their signs too. */
-type Names = ReadonlyMap<string, string>;
-
-const countOf = (byName: Names): number => new Set(byName.values()).size;
 
 /** Lists of nodes with words, in the forms that makers write; one alone is taken for a remark unless the model has one node. */
 export function lists(header: Header): Found {
@@ -37,11 +32,10 @@ export function lists(header: Header): Found {
 /** The nodes of a pair by their signs too: comments call EP and EN E+ and E-. */
 function signed(nodes: readonly string[]): [string, string][] {
   const all = new Set(nodes.map((n) => n.toLowerCase()));
-  const SIGNS = { p: '+', n: '-', m: '-' } as const;
   return nodes.flatMap((node): [string, string][] => {
     const [, stem = '', letter] = /^(\w+)([pnm])$/.exec(node.toLowerCase()) ?? [];
-    const isPair = letter !== undefined && (letter === 'p' ? ['n', 'm'] : ['p']).some((other) => all.has(stem + other));
-    return isPair ? [[stem + SIGNS[letter as keyof typeof SIGNS], node]] : [];
+    if (letter === 'p') return all.has(`${stem}n`) || all.has(`${stem}m`) ? [[`${stem}+`, node]] : [];
+    return letter !== undefined && all.has(`${stem}p`) ? [[`${stem}-`, node]] : [];
   });
 }
 
@@ -188,9 +182,9 @@ const withoutRules = (text: string): string =>
         .replace(/\s*\|\s*/, '   ')
     : text;
 
-function entriesOf(given: Comment, byName: Names): Found {
-  const comment = { ...given, text: masked(given.text) };
-  const dotted = sentences(withoutLabels(ofNode(comment.text)), byName)
+function entriesOf({ text: given, line }: Comment, byName: Names): Found {
+  const hidden = masked(given);
+  const dotted = sentences(withoutLabels(ofNode(hidden)), byName)
     .replace(/\{([^{}]*)\}(?=\s*\{)/g, '$1,')
     .replace(/\{([^{}]*)\}/g, '$1')
     .replace(/(?:\s\.){2,}\s+/g, ' ... ')
@@ -203,7 +197,6 @@ function entriesOf(given: Comment, byName: Names): Found {
     .replace(/([:=]\s*)[-−]\s+(?=(?:input|output|supply|terminal|rail)\b)/gi, '$1-');
   // `Hall switch: 1 supply, 2 output`: what stands before the colon is about the model.
   const afterTitle = /^[^:=]{3,}?:\s+(.*)$/.exec(text)?.[1];
-  const { line } = comment;
   const behindNumber = /^\s*(\d+)[.)]?\s+((\S+)\s+.*)$/.exec(text);
   // A row of the package's pin, the node's name and words, `1  BOOT  bootstrap`: the number is no node.
   const row = behindNumber && !byName.has(behindNumber[1]!) && byName.has(behindNumber[3]!.toLowerCase()) ? behindNumber[2] : undefined;
@@ -217,7 +210,7 @@ function entriesOf(given: Comment, byName: Names): Found {
     (afterTitle ? (shared(afterTitle, line, byName) ?? several(afterTitle, line, byName)) : undefined) ??
     (afterTitle ? items(afterTitle, line, byName) : undefined) ??
     [];
-  return comment.text === given.text ? found : found.map(([node, said]) => [node, { ...said, doc: unmasked(said.doc) }]);
+  return hidden === given ? found : found.map(([node, said]) => [node, { ...said, doc: unmasked(said.doc) }]);
 }
 
 /** What separates entries, and what stands for it in the brackets of one: `4:P (pressure, 1 V = 1 Pa)`. */

@@ -1,7 +1,5 @@
 import type { Comment } from '../cards';
-import { tidy, type Found } from './found';
-
-type Names = ReadonlyMap<string, string>;
+import { countOf, tidy, type Found, type Names } from './found';
 
 /** A row of a package drawn in characters: its left and its right lead, by number and name. */
 type Leads = [number: string, name: string][];
@@ -19,8 +17,7 @@ export function packageDrawing(comments: readonly Comment[], byName: Names): Fou
   const found = rows.flatMap(({ leads, line }) =>
     leads.map(([number, name]): Found[number] => [byName.get(number)!, { doc: tidy(name), line }]),
   );
-  const isWhole =
-    new Set(found.map(([node]) => node)).size === found.length && found.length >= Math.max(3, new Set(byName.values()).size * 0.6);
+  const isWhole = new Set(found.map(([node]) => node)).size === found.length && found.length >= Math.max(3, countOf(byName) * 0.6);
   return isWhole ? found : [];
 }
 
