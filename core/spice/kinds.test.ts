@@ -2,7 +2,7 @@ import type { ElectricalType } from '../part';
 import { namedOtherwise, otherNamesOf } from './kinds';
 import { countedOtherwise } from './series';
 
-const named = (names: string) => names.split(' ').map((name) => ({ name }));
+const named = (names: string) => names.split(' ').map((name) => ({ name, type: 'passive' as const }));
 
 it.each<[kind: string, pins: string, nodes: string, name: string, others: string[]]>([
   ['a half-bridge driver', 'HO LO VS VB', 'HO LO HS HB', 'VS', ['HS']],
@@ -31,6 +31,10 @@ it.each<[kind: string, pins: string, nodes: string, name: string, others: string
   ['an amplifier with one sign written', 'CAP+', 'CAPP OUT', 'CAP+', []],
   ['two transistors', 'GA SA GB SB', 'G1 S1 G2 S2', 'SB', ['S2']],
   ['two transistors with a node of either name', 'GA SA GB SB', 'G1 S1 G2 S2 SB', 'GA', []],
+  ['a motor with a tachometer', 'MOT+ MOT- TACH+ TACH-', 'M+ M- T+ T-', 'TACH-', ['T-']],
+  ['two pairs that begin alike', 'TA+ TA- TB+ TB-', 'T+ T- M+ M-', 'TA+', []],
+  ['pads of one net', 'D2 D2 S2', 'D2A D2B S2', 'D2', ['D2A', 'D2B']],
+  ['a multiplexer by another letter', 'X0 X1 X2 X', 'Y0 Y1 Y2 Z', 'X1', ['Y1']],
   ['a timer', '~R THR ~TR Q', 'RESET THRS TRIG OUT', '~R', ['RESET']],
   ['an array', 'Q1C Q1B', 'C1 B1', 'Q1C', ['C1']],
   ['an isolator', 'VCC1 INA GND1 VCC2 OUTA GND2', 'VDD1 VIA GND1 VDD2 VOA GND2', 'OUTA', ['VOA']],

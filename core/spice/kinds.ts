@@ -97,6 +97,7 @@ const KINDS: Kind[] = [
   { pins: [/^A$/i, /^B$/i, /^W$/i], nodes: [/^[PR]A$/i, /^[PR]B$/i, /^[PR]W$/i], alike: 'PA A, PB B, PW W, RA A, RB B, RW W' },
   { pins: [/^W(IPER)?$/i], nodes: [/^A$/i, /^B$/i, /^W$/i], alike: 'WIPER W' },
   { pins: [/^X0$/i, /^X1$/i, /^XCOM$/i], nodes: [/^X$/i], alike: 'XCOM X, YCOM Y, ZCOM Z' },
+  { pins: [/^X0$/i, /^X1$/i, /^X$/i], nodes: [/^Y0$/i, /^Y1$/i, /^Z$/i], alike: 'X Z' },
   { pins: [/^DIR$/i, /^A1$/i, /^B1$/i], nodes: [/^A$/i, /^B$/i], alike: 'A1 A, B1 B' },
 ]; // prettier-ignore
 
@@ -107,7 +108,10 @@ export interface OtherNames {
 }
 
 /** The other names that this kind of part has for its pins, by their names in capitals without a mark. */
-export function otherNamesOf(pins: readonly { name: string }[], nodes: readonly { name: string }[]): ReadonlyMap<string, OtherNames> {
+export function otherNamesOf(
+  pins: readonly { name: string; type: ElectricalType }[],
+  nodes: readonly { name: string }[],
+): ReadonlyMap<string, OtherNames> {
   const isCalled = ({ name }: { name: string }, as: RegExp) => as.test(name) || as.test(withoutMark(name));
   const has = (list: readonly { name: string }[], names: readonly RegExp[]) => names.every((name) => list.some((x) => isCalled(x, name)));
   const isOf = (kind: Kind) => has(pins, kind.pins) && has(nodes, kind.nodes ?? []) && !nodes.some(({ name }) => kind.without?.test(name));
@@ -117,6 +121,8 @@ export function otherNamesOf(pins: readonly { name: string }[], nodes: readonly 
     ...pairs,
     ...bySeries(pins, nodes),
     ...bySigns(pins, there),
+    ...byOnlySigns(pins, nodes),
+    ...[...new Set(pins.map(keyOf))].flatMap((stem) => nodesOfNet(pins, there, stem).map((node): [string, string] => [stem, node])),
     ...byLastWord(pins, there),
     ...byAffix(pins, there),
     ...ofArrays(pins),
@@ -151,6 +157,42 @@ function bySigns(pins: readonly { name: string }[], there: ReadonlySet<string>):
   });
 }
 
+/** The stems of names that stand with both signs: PV of PV+ and PV-, and nothing of `+` and `-`, or of P and N. */
+function signedStems(list: readonly { name: string }[]): string[] {
+  const names = list.map(({ name }) =>
+    name
+      .toUpperCase()
+      .replace(/[−–]/g, '-')
+      .replace(/^([+-])(.+)$/, '$2$1'),
+  );
+  const there = new Set(names);
+  const has = (stem: string, signs: readonly string[]) => signs.some((sign) => there.has(stem + sign));
+  const stems = [...new Set(names.flatMap((name) => /^(.*)\+$/.exec(name)?.[1] ?? []))].filter((stem) => there.has(`${stem}-`));
+  return has('', ['P', 'POS', 'PLUS']) && has('', ['N', 'M', 'NEG', 'MINUS']) ? [...stems, ''] : stems;
+}
+
+/** How a sign alone may be called. */
+const ALONE = { '+': ['P', 'POS', 'PLUS', '+'], '-': ['N', 'M', 'NEG', 'MINUS', '-'] } as const;
+
+/**
+ * PV+ and PV- are P and N where those are the only signed ones of each; MOT+ and TACH+ are M+ and T+ where each stem is
+ * the beginning of one other.
+ */
+function byOnlySigns(pins: readonly { name: string; type: ElectricalType }[], nodes: readonly { name: string }[]): [string, string][] {
+  const [own, there] = [signedStems(pins.filter((p) => p.type !== 'supply-in' && p.type !== 'ground')), signedStems(nodes)];
+  const names = capitalsOf(nodes);
+  const begins = (a: string, b: string) => a !== '' && b !== '' && a !== b && (a.startsWith(b) || b.startsWith(a));
+  return own.flatMap((stem) => {
+    const others = there.filter((other) => begins(stem, other));
+    const isOnly = others.length === 1 && own.filter((s) => begins(s, others[0]!)).length === 1 && !there.includes(stem);
+    const isAlone = own.length === 1 && there.length === 1 && there[0] === '' && stem !== '' && !/^V|IN$|OUT$/.test(stem);
+    return (['+', '-'] as const).flatMap((sign): [string, string][] => {
+      const node = isOnly ? `${others[0]!}${sign}` : isAlone ? ALONE[sign].find((name) => names.has(name)) : undefined;
+      return node === undefined ? [] : [[`${stem}${sign}`, node]];
+    });
+  });
+}
+
 /** `OFFSET N1` is N1, where that is a name of two letters or more. */
 function byLastWord(pins: readonly { name: string }[], there: ReadonlySet<string>): [string, string][] {
   return pins.flatMap(({ name }): [string, string][] => {
@@ -169,6 +211,15 @@ function byAffix(pins: readonly { name: string }[], there: ReadonlySet<string>):
   const [before, behind] = shortest.endsWith(own) ? [shortest.slice(0, -own.length), ''] : ['', shortest.slice(own.length)];
   const called = names.map((name): [string, string] => [name, `${before}${name}${behind}`]);
   return called.every(([, node]) => there.has(node)) ? called : [];
+}
+
+/** D2A and D2B, where as many pins are called D2 as there are nodes of it. */
+function nodesOfNet(pins: readonly { name: string }[], there: ReadonlySet<string>, stem: string): string[] {
+  const nodes =
+    /^\w*\d$/.test(stem) && !there.has(stem)
+      ? [...there].filter((name) => name.length === stem.length + 1 && name.startsWith(stem) && /[A-H]$/.test(name))
+      : [];
+  return nodes.length > 1 && nodes.length === pins.filter((p) => keyOf(p) === stem).length ? nodes : [];
 }
 
 /** Q1C of an array is the collector of its first transistor, C1. */
@@ -192,7 +243,8 @@ export function namedOtherwise(
   for (const { name, type } of pins) {
     // QB beside QA is the second of two, and no Q with a bar.
     const stem = keyOf({ name });
-    if (stem.length > 0 && there.has(`${stem}A`) && there.has(`${stem}B`) && !there.has(stem)) out.add(name);
+    const isOne = stem.length > 0 && there.has(`${stem}A`) && there.has(`${stem}B`) && !there.has(stem);
+    if (isOne && nodesOfNet(pins, there, stem).length === 0) out.add(name);
     if (type !== 'supply-in' && type !== 'ground') continue;
     const isRail = /^V[+\-−–]$/.test(name) && has(nodes, /^V[+]$/) && has(nodes, /^V(CC|DD|S\+|POS)$/i);
     const isFeed = /^IN$/i.test(name) && has(nodes, /^IN$/i) && has(nodes, /^V_?IN$/i) && !has(pins, /^V_?IN$/i);

@@ -189,14 +189,19 @@ function isBarred(pin: string, node: string): boolean {
 
 /** A one-letter node whose comment says something else: node C that is “emitter” is no collector pin C. */
 function isUnsaid(pin: MatchPin, node: ModelNode): boolean {
-  const [own, said] = [rolesOf(pin.name), rolesOf(node.doc)];
+  const [own, said] = [rolesOf(pin.name), new Set(rolesOf(node.doc))];
+  // The sign of a line of a bus is none of an input.
+  if (pin.type === 'bidirectional') for (const role of ['in+', 'in-', 'out+', 'out-']) said.delete(role);
   return node.name.length < 3 && own.size > 0 && !said.has('common') && said.size > 0 && !shares(own, said);
 }
 
 /** A supply is no signal and a ground no supply, whatever words they share. */
 export function contradicts(pin: MatchPin, node: ModelNode): boolean {
   const roles = new Set([...rolesOf(node.doc), ...(/^\d+$/.test(node.name) ? [] : rolesOf(node.name))]);
-  const power = ['supply+', 'supply-', 'ground'].some((r) => roles.has(r));
+  const isPower = (role: string) => ['supply+', 'supply-', 'ground'].includes(role);
+  // VS of a driver has a node of its name, and its comment says that it is no supply.
+  const isItsOwn = node.doc !== '' && plainName(node.name) === plainName(pin.name) && ![...rolesOf(node.doc)].some(isPower);
+  const power = !isItsOwn && [...roles].some(isPower);
   if (power && roles.size === 1 && !isSupply(pin) && pin.type !== 'supply-out' && pin.type !== 'unspecified' && pin.type !== 'passive')
     return true;
   // What shuts a part down by a high level is no enable.

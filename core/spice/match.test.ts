@@ -70,6 +70,13 @@ it.each<[string, Pin[], string[], string[]]>([
   ['contacts that make and break', [['NC', 'passive'], ['NO', 'passive'], ['COM', 'passive']], ['common', 'make', 'break'], ['COM=1', 'NC=3', 'NO=2']],
   ['set and reset, active low', [['SD', 'input'], ['RD', 'input'], ['D', 'input']], ['D', 'RDN', 'SDN'], ['D=1', 'RD=2', 'SD=3']],
   ['a capacitor at the bypass', [['CBYPASS', 'passive'], ['VO', 'supply-out']], ['noise bypass', 'regulated output'], ['CBYPASS=1', 'VO=2']],
+  ['names that stand before their words', [['LO', 'output'], ['HIN', 'input'], ['VS', 'input']], ['VS return of the floating section', 'HIN logic input for LO', 'LO gate of the lower switch'], ['HIN=2', 'LO=3', 'VS=1']],
+  ['half of a supply', [['VREF', 'output'], ['VCC', 'supply-in']], ['VCC', 'REF VCC/2 output'], ['VCC=1', 'VREF=2']],
+  ['a preset by its letters', [['PR', 'input'], ['D', 'input']], ['PREB', 'D'], ['D=2', 'PR=1']],
+  ['a bar over the letters', [['Q', 'output'], ['Q\u0305', 'output']], ['QB', 'Q'], ['Q=2', 'Q\u0305=1']],
+  ['the only pair of signs', [['PV+', 'passive'], ['PV-', 'passive']], ['neg', 'pos'], ['PV+=2', 'PV-=1']],
+  ['the output of a converter', [['OUTPUT', 'output'], ['FB', 'input']], ['feedback', 'emitter of the switch'], ['FB=1', 'OUTPUT=2']],
+  ['a supply and how high it is', [['+VS', 'supply-in'], ['OUT', 'output']], ['output', 'supply 3..36 V'], ['+VS=2', 'OUT=1']],
   ['a load switch', [['EN', 'input'], ['IN', 'supply-in'], ['SR', 'passive']], ['slew capacitor', 'logic control', 'switch input'], ['EN=2', 'IN=3', 'SR=1']],
 ])('%s are matched', (_, pins, docs, pairs) => expect(matched(pins, docs)).toEqual({ pairs, asks: [] })); // prettier-ignore
 
@@ -102,6 +109,8 @@ it.each<[string, Pin[], string[], string[]]>([
     ['input', 'input'],
     ['A', 'B'],
   ],
+  ['two series of which either may be meant', [['P0', 'bidirectional'], ['P1', 'bidirectional'], ['P2', 'bidirectional']], ['X0', 'X1', 'X2', 'Z0', 'Z1', 'Z2'], ['P0', 'P1', 'P2']], // prettier-ignore
+  ['supplies by their signs beside a pair', [['V+', 'supply-in'], ['V-', 'supply-in']], ['p', 'n'], ['V+', 'V-']], // prettier-ignore
   [
     'names that only share letters',
     [

@@ -94,11 +94,12 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   for (const pin of pins) signals.set(`${pin.name} ${pin.type}`, [...(signals.get(`${pin.name} ${pin.type}`) ?? []), pin]);
   const rows = [...signals.values()];
   const isOne = channel || haveOneIndex(pins);
+  const named = withNames(nodes);
   // A node by a bare number is called what a comment of one word calls it.
-  const called = nodes.map((n) => ({ name: /^\d+$/.test(n.name) && /^\S+$/.test(n.doc) ? n.doc : n.name }));
+  const called = named.map((n) => ({ name: /^\d+$/.test(n.name) && /^\S+$/.test(n.doc) ? n.doc : n.name }));
   // One gate of six, told by the names of the first: 1A and 1Y are A and Y of each.
   const isFirst = channel && haveOneIndex(called);
-  const readAs = nodes.map((n) => (isFirst ? { ...n, name: withoutIndex(n.name), doc: withoutIndex(n.doc) } : n));
+  const readAs = named.map((n) => (isFirst ? { ...n, name: withoutIndex(n.name), doc: withoutIndex(n.doc) } : n));
   const otherNames = otherNamesOf(pins, called);
   const counted = countedOtherwise(pins, called);
   const others = namedOtherwise(pins, called);
@@ -120,7 +121,7 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
         score,
         because: isCounted
           ? `node ${nodes[i]!.name} is ${first!.name}: the model counts from another figure`
-          : because.replace(`node ${node.name} `, `node ${nodes[i]!.name} `),
+          : because.replace(`node ${node.name} `, `node ${nodes[i]!.name} `).replace(`“${node.doc}”`, `“${nodes[i]!.doc}”`),
       };
     });
   });
@@ -174,6 +175,21 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
       else out.asks.push({ pin: pin.number, reason: `${reason} Free: ${freeNodes.join(', ')}.` });
 }
 
+/** A name before the words of a comment, `VB  supply of the upper side`; where all is in capitals, its first word is none. */
+const NAMED = /^([A-Z][A-Z\d_/+-]+#?)\s+(?=.*[a-z]{2})(\S.*)$/;
+
+/** Nodes by bare numbers as the names that their comments begin with, where nearly all of them have one of their own. */
+function withNames(nodes: readonly ModelNode[]): readonly ModelNode[] {
+  if (!nodes.every((n) => /^\d+$/.test(n.name))) return nodes;
+  const read = nodes.map((node) => {
+    const [, name = /^\S+$/.test(node.doc) ? node.doc : undefined, doc = ''] = NAMED.exec(node.doc) ?? [];
+    return name === undefined ? node : { ...node, name, doc };
+  });
+  const names = read.flatMap((n, i) => (n === nodes[i] ? [] : [n.name.toUpperCase()]));
+  const isColumn = names.length >= Math.max(2, nodes.length * 0.7) && new Set(names).size === names.length;
+  return isColumn && read.some((n) => n.doc !== '') ? read : nodes;
+}
+
 /** So many pairs at least, and so large a part of the nodes, tell that a model's numbers are those of the pins. */
 const [FEWEST_PAIRS, MOST_OF] = [4, 0.6];
 
@@ -192,7 +208,8 @@ const shareNumbers = (pins: readonly MatchPin[], nodes: readonly ModelNode[]): b
 function twinsOf(members: readonly MatchPin[], nodes: readonly ModelNode[], likeness: Likeness[][], row: number, score: number): number[] {
   if (members.length < 2 || score < ENOUGH) return [];
   const alikes = nodes.flatMap((_, i) => (likeness[row]![i]!.score > score - MARGIN ? [i] : []));
-  const isOneNet = alikes.every((i) => nodes[i]!.doc !== '' && plainName(nodes[i]!.doc) === plainName(nodes[alikes[0]!]!.doc));
+  const isSaidOne = alikes.every((i) => nodes[i]!.doc !== '' && plainName(nodes[i]!.doc) === plainName(nodes[alikes[0]!]!.doc));
+  const isOneNet = isSaidOne || alikes.every((i) => keyOf(nodes[i]!).slice(0, -1) === keyOf(members[0]!));
   if (alikes.length !== members.length || !isOneNet) return [];
   if (likeness.some((other, r) => r !== row && alikes.some((i) => other[i]!.score > score - MARGIN))) return [];
   const byNumber = members.map((p) => alikes.find((i) => nodes[i]!.name === p.number) ?? -1);

@@ -27,6 +27,8 @@ const BESIDES: readonly [type: ElectricalType, role: string, is: string][] = [
   ['output', 'output', 'clock output'],
   ['output', 'output', 'gate drive'],
   ['output', 'output', 'high-side output'],
+  // A converter's output is its switch where it has no other.
+  ['output', 'output', 'switch'],
   ['open-drain', 'receive data', 'reset output'],
 ];
 

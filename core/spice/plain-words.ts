@@ -32,6 +32,11 @@ export const normal = remember((text: string): string =>
   untied(text)
     .toLowerCase()
     .replace(/[−–]/g, '-')
+    // A bar over the letters.
+    .replace(
+      /^(\d{0,2})(?=.{0,30}[\u0304\u0305])(.+)$/,
+      (_, channel: string, name: string) => `${channel}~${name.replace(/[\u0304\u0305]/g, '')}`,
+    )
     .replace(/\(([+-])\)/g, '$1')
     .replace(UNDERSCORES, ' ')
     .replace(/\bnon-?\s?inv\b\.?/g, 'non-inverting')

@@ -42,7 +42,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ],
   [
     'supply+',
-    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vplus|v_plus|v_?pos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|vddp|pvdd|pvcc|vps|vsp|[ad]?pwr|vpwr)$|\b(positive|plus) (power )?supply\b|^positive power$|^power supply voltage$|\bpositive rail\b|^((power|main|device|chip|logic|battery|upper) )?supply( (voltage|pin|rail|terminal|node))?$|\bvcc\b|\bvdd\b|^(supply|power)( voltage)? input$|^v?\+ supply|^\+v( supply)?$|^battery (voltage|input)$|^supply from the battery$|^\+\d{1,2}(\.\d+)? ?v( supply)?$|^input (supply|power)$|^power supply$|^power$/,
+    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vplus|v_plus|v_?pos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|vddp|pvdd|pvcc|vps|vsp|[ad]?pwr|vpwr)$|\b(positive|plus) (power )?supply\b|^positive power$|^power supply voltage$|\bpositive rail\b|^((power|main|device|chip|logic|battery|upper|clamp) )?supply( (voltage|pin|rail|terminal|node))?$|\bvcc\b|\bvdd\b|^(supply|power)( voltage)? input$|^v?\+ supply|^\+v( supply)?$|^battery (voltage|input)$|^supply from the battery$|^\+\d{1,2}(\.\d+)? ?v( supply)?$|^input (supply|power)$|^power supply$|^power$/,
   ],
   [
     'supply-',
@@ -81,7 +81,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['bulk', /^(bulk|sub|substrate|body)$|\b(bulk|substrate)\b/],
   [
     'enable',
-    /^(en|ven|enable|ena|on|on\/off|ce|shdn|nshdn|shutdown|sd|pd)$|\benable\b|\bshut-?down\b|^on[/ -]off( control| input)?$|^run( control)?$|^control,? active[- ](high|low)\b|^logic control( input)?$/,
+    /^(en|ven|enable|ena|on|on\/off|e\/d|ce|shdn|nshdn|shutdown|sd|pd)$|\benable\b|\bshut-?down\b|^on[/ -]off( control| input)?$|^run( control)?$|^control,? active[- ](high|low)\b|^logic control( input)?$/,
   ],
   [
     'feedback',
@@ -97,7 +97,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ],
   [
     'switch',
-    /^(sw|swn|lx|vs_?out|hs|phase|ph|switch)$|\bswitch(ing)? node\b|\bswitch output\b|\b(half[- ])?bridge (node|output)\b|\binductor (connection|node)\b|\b(high[- ]side|hs)( floating)?( supply)? (return|source)\b|\bbridge mid-?point\b|^drain of the (internal )?switch$|\bfloating (ground|return)\b/,
+    /^(sw|swn|lx|vs_?out|hs|phase|ph|switch)$|\bswitch(ing)? node\b|\bswitch output\b|\b(half[- ])?bridge (node|output)\b|\binductor (connection|node)\b|\b(high[- ]side|hs)( floating)?( supply)? (return|source)\b|\bbridge mid-?point\b|^(drain|emitter|source) of the (internal |power )?switch\b|\bfloating (ground|return)\b/,
   ],
   [
     'high-side input',
@@ -140,7 +140,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['transmit data', /^(txd|di|tx)$|\btransmit(ted)? (data|input)\b|\bdata to transmit\b|\b(driver|transmitter)( data)? input\b/],
   ['driver enable', /^(de|txen)$|\b(driver|transmitter)( output)? enable\b/],
   ['receiver enable', /^(n?re|reb|rxen)$|\breceiver( output)? enable\b/],
-  ['output enable', /^(n?oe|oeb)$|(?<!receiver |driver |transmitter )\boutput enable\b|^(three|3|tri)-?state (control|enable)\b/],
+  ['output enable', /^(n?oe|oeb|e\/d)$|(?<!receiver |driver |transmitter )\boutput enable\b|^(three|3|tri)-?state (control|enable)\b/],
   ['bus high', /^canh$|^can[- ](bus )?high\b|^high[- ]level (can )?bus\b/],
   ['bus low', /^canl$|^can[- ](bus )?low\b|^low[- ]level (can )?bus\b/],
   ['standby', /^(stb|stby)$|\bstand-?by\b/],
@@ -175,7 +175,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['data input', /^(din|d in)$|^data( in(put)?)?$|^d input$/],
   ['true output', /^q$|^(true|q) output$|^data out$/],
   ['complement', /^([~/!]q|q[#*]|qn|qb|q_n|nq|qbar)$|^(complementary|inverted|inverting) output$|^q[- _]bar$|^not q$/],
-  ['preset', /^(pre|preset|n?sd|sdn|setn|setb|n?pre|pren|prn)$|^preset\b|^set input\b/],
+  ['preset', /^(pre|pr|preset|n?sd|sdn|setn|setb|n?pre|pre[nb]|pr[nb])$|^preset\b|^set input\b/],
   ['reset', /^(n?rst|rst[nb]|n?reset|reset[nb]|n?clr|clr[nb]|clear|n?rd|rdn|cdn)$|^(master )?reset\b(?! (out|delay|time))|^clear\b/],
   ['reset output', /^reset output\b|^reset, open\b/],
   ['manual reset', /^(n?mr|mrb|mr_n)$|\bmanual reset\b/],

@@ -28,6 +28,7 @@ const SPECIAL: readonly [role: string, instead: readonly string[]][] = [
   ['busy', ['status']],
   ['current sense +', ['current sense']],
   ['current sense -', ['current sense']],
+  ['switch', ['drain', 'emitter', 'source']],
   ['thermistor', ['battery', 'temperature']],
 ];
 
@@ -37,6 +38,9 @@ export const rolesOf = remember((text: string): ReadonlySet<string> => {
   const plain = normal(text)
     .replace(/open[- ](collector|drain|source|emitter)\s*/g, '')
     .replace(/(?<=[a-z]{3} )out$/, 'output')
+    // Half of a supply is none; and how high it may be says nothing more of it.
+    .replace(/\bv(cc|dd|s)\/2\b/g, 'half')
+    .replace(/(?<=[a-z]),? [+-]?\d[\d.]*( ?v)?( ?(\.\.+|-|to) ?[+-]?\d[\d.]*)? ?v$/, '')
     .replace(/^(input|output|supply), ([a-z-]+)$/, '$2 $1');
   const found = ROLES.filter(([, words]) => words.test(plain)).map(([role]) => role);
   const out = new Set(found);
@@ -73,11 +77,15 @@ export function shortens(name: string, word: string): boolean {
   return at === short.length && long.length <= 2.4 * short.length && !/[aeiou]/.test(short.slice(1));
 }
 
-/** An active-low mark in a name: Q# is no Q where both are there; the tilde of `~1` is alternating current. */
-export const isLowMarked = (name: string): boolean => /^\d{0,2}[~/!]|[#*]$|_(n|b)$/i.test(name.trim());
+/** An active-low mark in a name, a bar over its letters with them: Q# is no Q where both are there; the tilde of `~1` is alternating current. */
+export const isLowMarked = (name: string): boolean => /^\d{0,2}[~/!]|[#*\u0304\u0305]$|_(n|b)$/i.test(name.trim());
 
 /** A name without the signs that mark it active low, which may stand behind a channel: `1~CLR`. */
-export const withoutMark = (name: string): string => name.replace(/^(\d{0,2})[~/!](?=\D)/, '$1').replace(/[#*]$/, '');
+export const withoutMark = (name: string): string =>
+  name
+    .replace(/[\u0304\u0305]/g, '')
+    .replace(/^(\d{0,2})[~/!](?=\D)/, '$1')
+    .replace(/[#*]$/, '');
 
 /** A pin's name as its other names are kept by: in capitals, without a mark. */
 export const keyOf = ({ name }: { name: string }): string => withoutMark(name).toUpperCase();

@@ -1,5 +1,5 @@
 import { groupBy } from '../part';
-import { capitalsOf, keyOf } from './roles';
+import { capitalsOf, keyOf, rolesOf } from './roles';
 
 /** Fewer than this are no series. */
 const SERIES = 3;
@@ -21,7 +21,19 @@ export function bySeries(pins: readonly { name: string }[], nodes: readonly { na
     });
   const same = [...new Set(own.map((a) => a.stem))].flatMap((stem) => together(stem, stem));
   const lettered = same.length === 0 ? [] : [...same, ...together('D', ''), ...together('', 'D')];
-  return [...lettered, ...ofData(own, there), ...ofHalves(pins, nodes)];
+  return [...lettered, ...ofData(own, there), ...ofOnlyOne(own, there), ...ofHalves(pins, nodes)];
+}
+
+/** X0 to X7 are Y0 to Y7 where each side has one series that the other has not, of the same figures, and their letters say nothing else. */
+function ofOnlyOne(own: readonly Series[], there: readonly Series[]): [string, string][] {
+  const figuresOf = (list: readonly Series[]) => list.filter((s) => !s.letters);
+  const without = (list: readonly Series[], others: readonly Series[]) =>
+    figuresOf(list).filter((s) => !figuresOf(others).some((o) => o.stem === s.stem));
+  const [[a, ...more], [b, ...others]] = [without(own, there), without(there, own)];
+  if (!a || !b || more.length > 0 || others.length > 0 || a.names.length !== b.names.length) return [];
+  const isOther = [a, b].some(({ stem }) => stem.length > 1) || (rolesOf(a.stem).size > 0 && rolesOf(b.stem).size > 0);
+  const figure = (name: string) => /\d+$/.exec(name)![0];
+  return isOther || figure(a.names[0]!) !== figure(b.names[0]!) ? [] : a.names.map((name, i): [string, string] => [name, b.names[i]!]);
 }
 
 /** GA and SB of two transistors are G1 and S2, where each of a half's terminals is called so in both. */

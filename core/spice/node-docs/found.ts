@@ -37,7 +37,7 @@ export type Found = [string, NodeDoc][];
 
 /** Words that lead a list of nodes in. One pin is a lead only at the start: a `ground pin` is a terminal. */
 export const LEAD =
-  /^(?:the )?(?:\.?\w+ )?(?:model terminals?|connections?|pin connections?|node (?:order|assignments?|list|names?)|pin(?:out)? (?:order|out|assignments?|list|names?)|terminal list|order of (?:the )?(?:nodes|pins|terminals)|(?:nodes|pins|terminals),? in order|(?:external )?(?:nodes?|pins?|terminals?|ports?) (?:in )?order|external nodes?|pinout|pins|nodes|order|terminals|ports|interface|(?<=^(?:the )?)(?:pin|node|terminal|port)(?=\s*[:=]|\s+\d))\b(?: (?:is|are))?(?: \((?:in|by) [\w ]+\))?(?:[\s:=]|-(?!\w))*/i;
+  /^(?:the )?(?:\.?\w+ )?(?:model terminals?|connections?|pin connections?|node (?:order|assignments?|list|names?)|pin(?:out)? (?:order|out|assignments?|list|names?)|terminal list|order of (?:the )?(?:nodes|pins|terminals)|(?:nodes|pins|terminals|ports),? (?:in order|left to right)(?: in the [\w. ]{1,30})?|(?:external )?(?:nodes?|pins?|terminals?|ports?) (?:in )?order|external nodes?|pinout|pins|nodes|order|terminals|ports|interface|(?<=^(?:the )?)(?:pin|node|terminal|port)(?=\s*[:=]|\s+\d))\b(?: (?:is|are))?(?: \((?:in|by) [\w ]+\))?(?:[\s:=]|-(?!\w))*/i;
 
 /** Nodes by their names in small letters, and those of a pair by their signs too. */
 export type Names = ReadonlyMap<string, string>;
@@ -60,8 +60,8 @@ export const isRemark = (doc: string): boolean =>
   /\b(rev(ision)?|version|release[ds]?|added|fixed|changed|updated|corrected|copyright|licen[cs]e|simulat\w+|modell?(ed|s|ing)|warranty|created|initial)\b/i.test(
     doc,
   ) ||
-  // `in 1A..6A` counts pins of the part; it says nothing of the node.
-  /\w\.\.+\w/.test(doc) ||
+  // `in 1A..6A` counts pins of the part; it says nothing of the node. `3..36 V` is a range.
+  /[A-Z_]\.\.+\w|\w\.\.+[A-Z_]/i.test(doc) ||
   doc.length > 90;
 
 const withoutCount = (word: string, place: number): string => {

@@ -21,7 +21,26 @@ export function mineNodeDocs(header: Header, others: ReadonlySet<string> = new S
   const [listed, ordered] = placed ? [[], placed] : withoutContradiction(own, lists(own), orderLine(own));
   for (const found of [inline(own), ladder(own), listed, ordered])
     for (const [node, doc] of found) if (!docs.has(node) && !SAYS_NOTHING.test(doc.doc)) docs.set(node, unnumbered(node, doc));
-  return docs;
+  return explained(own, docs);
+}
+
+/**
+ * Numbers that comments give names to, `pins: VB HO VS`, and a list further on of what is behind the names, `VB  supply of
+ * the upper side`: both are said of the node.
+ */
+function explained(header: Header, docs: Map<string, NodeDoc>): Map<string, NodeDoc> {
+  const names = header.nodes.map((node) => docs.get(node)?.doc ?? '');
+  const areNames = names.length > 1 && names.every((name) => /^[A-Za-z+-][\w+/-]*$/.test(name)) && new Set(names).size === names.length;
+  if (!areNames || !header.nodes.every((node) => /^\d+$/.test(node))) return docs;
+  const said = new Map(lists({ ...header, nodes: names }));
+  const isList = said.size >= names.length * 0.6;
+  return new Map(
+    [...docs].map(([node, name]) => {
+      const more = isList ? said.get(name.doc) : undefined;
+      const isNew = more !== undefined && more.line !== name.line && /\w\s+\w|\w{4}/.test(more.doc);
+      return [node, isNew ? { doc: `${name.doc} ${more.doc}`, line: more.line } : name];
+    }),
+  );
 }
 
 /** Longer lines than this are no comments that a person reads: some forms are looked for in the square of the time. */
@@ -34,7 +53,7 @@ const withoutLongest = (header: Header): Header => {
 };
 
 /** The package's number beside a node, `G = 1`, does not say what it is. */
-const SAYS_NOTHING = /^(?:(?:pins?|leads?)\b[\s.:#]*)?[\d\s.,;]*$/i;
+const SAYS_NOTHING = /^(?:(?:pins?|leads?)\b[\s.:#]*)?(?:\d+[-/&](?=\d)|[\d\s.,;])*$/i;
 
 /** `Pin 2: OUT` for the node OUT: the number of the package's pin is no word of it. */
 function unnumbered(node: string, doc: NodeDoc): NodeDoc {

@@ -11,14 +11,14 @@ export function lists(header: Header): Found {
   const drawn = packageDrawing(comments, byName);
   if (drawn.length > 0) return drawn;
   const entries = withoutRivals(comments, byName).flatMap((entry) => ofOneNode(entry, byName));
-  const near = pinTable(comments, byName) ?? withoutColumns(entries.filter(([, { doc }]) => doc !== '' && !isRemark(doc)));
+  const near = pinTable(comments, byName) ?? entries.filter(([, { doc }]) => doc !== '' && !isRemark(doc));
   const isWeak = ([, { line }]: Found[number]) => /^\s*\d+\s+[A-Z]/.test(comments.find((c) => c.line === line)?.text ?? '');
   near.sort((a, b) => Number(isWeak(a)) - Number(isWeak(b)));
   const known = new Set(near.map(([node]) => node));
   const found = [
-    ...near,
-    ...spaced(comments, byName, known),
+    ...withoutColumns([...near, ...spaced(comments, byName, known)]),
     ...bracketed(comments, byName, known),
+    ...countedRows(comments, nodes, byName),
     ...comments.flatMap((c) => [...inBrackets(c, byName), ...sideBySide(c, byName)]),
     ...comments.flatMap((c) => grouped(c, byName)),
   ];
@@ -29,10 +29,12 @@ export function lists(header: Header): Found {
   return new Set(far.map(([node]) => node)).size >= Math.max(2, nodes.length / 2) ? far : [];
 }
 
-/** The nodes of a pair by their signs too: comments call EP and EN E+ and E-. */
+/** The nodes of a pair by their signs too, and those with a letter for active low by a mark: comments call EP and EN E+ and E-, and REB /RE. */
 function signed(nodes: readonly string[]): [string, string][] {
   const all = new Set(nodes.map((n) => n.toLowerCase()));
   return nodes.flatMap((node): [string, string][] => {
+    const low = /^(\w{2,})_?[bn]$/.exec(node.toLowerCase())?.[1];
+    if (low !== undefined && !all.has(low) && !all.has(`${low}p`)) return [`/${low}`, `~${low}`, `${low}#`].map((name) => [name, node]);
     const [, stem = '', letter] = /^(\w+)([pnm])$/.exec(node.toLowerCase()) ?? [];
     if (letter === 'p') return all.has(`${stem}n`) || all.has(`${stem}m`) ? [[`${stem}+`, node]] : [];
     return letter !== undefined && all.has(`${stem}p`) ? [[`${stem}-`, node]] : [];
@@ -91,6 +93,24 @@ function pinTable(comments: readonly Comment[], byName: Names): Found | undefine
   return undefined;
 }
 
+/**
+ * Rows that are counted up as the nodes are, `8  V+ : supply`, and name most of them as the card does: so the others, which
+ * they call by another name, are in their places.
+ */
+function countedRows(comments: readonly Comment[], nodes: readonly string[], byName: Names): Found {
+  const rows = comments.flatMap(({ text, line }) => {
+    const [, place = '', name = '', doc = ''] = /^[\s*]*(\d{1,2})[.)]?\s+(\S+)\s*(?:[:=]|\s-)?\s+(\S.*)$/.exec(text) ?? [];
+    return place === '' ? [] : [{ place: Number(place), name, doc, line }];
+  });
+  const isCounted = nodes.length > 2 && rows.length === nodes.length && rows.every((row, k) => row.place === k + 1);
+  if (!isCounted || nodes.some((n) => /^\d+$/.test(n))) return [];
+  const named = rows.map((row, k) => ({ ...row, own: nodes[k]!, is: byName.get(row.name.toLowerCase()) }));
+  const isSame = named.every(({ own, is }) => is === undefined || is === own);
+  const said = named.filter(({ is }) => is !== undefined);
+  if (!isSame || said.length < nodes.length * 0.6) return [];
+  return named.filter(({ is }) => is === undefined).map(({ own, doc, line }) => [own, { doc: tidy(doc), line }]);
+}
+
 /** A class of terminals as a column of its own, `INP  I  non-inverting input`. */
 const CLASS = /^(?:I|O|IO|I\/O|B|P|G|PWR|GND)\s+(?=\S)/;
 
@@ -106,7 +126,7 @@ function withoutColumns(found: Found): Found {
 
 /** `1 and 2 are the ac terminals, 3 is plus`: a sentence for each of the nodes is a list of them. */
 const sentences = (text: string, byName: Names): string =>
-  !/\b(is|are)\b/.test(text)
+  !/\b(is|are)\b/.test(text) || /^\s*\S+\s{2,}\S/.test(text)
     ? text
     : text.replace(
         /(^|[,;]\s*(?:and )?)([\w+.-]+(?:(?:, | and | & )[\w+.-]+)*) (?:is|are) (?:the |an? )?(?=\S)/g,
@@ -173,14 +193,16 @@ function grouped({ text, line }: Comment, byName: Names): Found {
 const startsWithNode = (text: string, byName: Names): boolean =>
   byName.has((/^\S+/.exec(text)?.[0] ?? '').replace(/[,;]$/, '').toLowerCase());
 
-/** A row of a ruled table, `| 1 | power input |`, as a line of two columns. */
+/** A row of a ruled table, `| 1 | power input |`, as a line of two columns, and one behind a rule, `| RO  receiver output`, without it. */
 const withoutRules = (text: string): string =>
-  /^\|[^|]+\|[^|]+\|?$/.test(text.trim())
-    ? text
-        .trim()
-        .replace(/^\|\s*|\s*\|$/g, '')
-        .replace(/\s*\|\s*/, '   ')
-    : text;
+  /^\|\s+[^\s|]+\s{2,}[^|]+$/.test(text.trim())
+    ? text.trim().slice(1).trim()
+    : /^\|[^|]+\|[^|]+\|?$/.test(text.trim())
+      ? text
+          .trim()
+          .replace(/^\|\s*|\s*\|$/g, '')
+          .replace(/\s*\|\s*/, '   ')
+      : text;
 
 function entriesOf({ text: given, line }: Comment, byName: Names): Found {
   const hidden = masked(given);
@@ -229,7 +251,9 @@ const unmasked = (text: string): string => MASKS.reduce((t, [mark, mask]) => t.r
 const ofNode = (text: string): string =>
   text
     .replace(/^\s*(?:pin|terminal|lead)\s+\S{1,4}\s*\(\s*node\s+(\S{1,24}?)\s*\)/i, 'node $1')
-    .replace(/^(\s*node\s+\S{1,24})\s*\(\s*(?:pin|terminal|lead)\s+\S{1,4}\s*\)/i, '$1');
+    .replace(/^(\s*node\s+\S{1,24})\s*\(\s*(?:pin|terminal|lead)\s+\S{1,4}\s*\)/i, '$1')
+    // `node 4 and node 6 load`: both of them.
+    .replace(/\bnode (\w{1,8}) (?:and|&) node (?=\w)/gi, 'node $1/');
 
 /** `Node 1: RG-  Node 2: IN`: where each entry of a line has the word before it, it is a label. */
 const withoutLabels = (text: string): string =>
@@ -244,12 +268,12 @@ const spacedRow = (text: string, line: number, byName: Names): Found | undefined
 
 /**
  * A list of items that each name their nodes before or behind their words: `IN1/IN2 inputs, VM supply`, `Terminal 1 +In,
- * Terminal 2 -In`, `coil 1-2, common 3`, and in columns `1 drain  2 source  3 gate`. Only whole: every item has its nodes.
+ * Terminal 2 -In`, `coil 1-2, common 3`, `1 in / 2 out`, and in columns `1 drain  2 source  3 gate`. Only whole: every item has its nodes.
  */
 function items(text: string, line: number, byName: Names): Found | undefined {
   // Where the windings of a transformer begin is said of nodes that the list has already.
   const listed = text.trim().replace(/[,;]\s*dots? (?:at|on) [\w\s,&]{1,60}$/i, '');
-  for (const separator of [/\s*[,;]\s*/, /\s{2,}/]) {
+  for (const separator of [/\s*[,;]\s*/, /\s+\/\s+/, /\s{2,}/]) {
     const parts = listed.split(separator);
     if (parts.length < 2) continue;
     const found = [true, false]
@@ -269,7 +293,7 @@ function itemOf(item: string, before: boolean, byName: Names): { nodes: string[]
   const nodes = nodesOf(name, byName);
   // What names other nodes, goes on about a wiring or belongs to a bracket is a sentence.
   const isSentence =
-    /[:=()]/.test(doc) ||
+    /[:=()]/.test(doc.replace(/ \([a-z ]{1,20}\)$/, '')) ||
     /^(to|of|for|and|or|is|are|with|in|on|at|from)\b(?![+\-/])/i.test(doc) ||
     doc.split(/[\s/]+/).some((w) => byName.has(w.toLowerCase()));
   return nodes.length === 0 || !/[A-Za-z]/.test(doc) || isSentence ? undefined : { nodes, doc };
@@ -325,8 +349,10 @@ function shared(text: string, line: number, byName: Names): Found | undefined {
   if (gathered) return gathered;
   const entries = withCommas(text)
     .split(/\s*[,;]\s*/)
-    .map((e) => /^\s*([^=:]+?)\s*(?:=|:)\s*(.+?)\s*$/.exec(e));
-  const lists = entries.map((e) => (e ? nodesListed(e[2]!, byName) : []));
+    .map((e) => /^\s*([^=:]+?)\s*(?:=|:)\s*(.+?)\s*$/.exec(e))
+    // Before the first comma a title may stand.
+    .filter((e, i) => e !== null || i > 0);
+  const lists = entries.map((e) => (e ? nodesListed(e[2]!.replace(/^(\w+)-(\w+)$/, '$1 $2'), byName) : []));
   if (entries.length < 2 || lists.some((l) => l.length === 0) || lists.every((l) => l.length === 1)) return undefined;
   return lists.flatMap((list, i) => list.map((n): Found[number] => [n, { doc: tidy(entries[i]![1]!), line }]));
 }
@@ -398,6 +424,9 @@ function single(text: string, line: number, byName: Names): Found | undefined {
       body,
     );
   const node = entry ? byName.get(entry[1]!.toLowerCase()) : undefined;
+  // `inp/inn  thermocouple` is of both.
+  const both = entry && node === undefined && entry[1]!.includes('/') ? nodesOf(entry[1]!, byName) : [];
+  if (both.length > 1) return both.map((name) => [name, { doc: tidy(entry![2]!), line }]);
   // A number behind a gap is a column of its own: the package's pin.
   if (node !== undefined) {
     const said = entry![2]!.replace(/\s\s\d{1,3}$/, '');

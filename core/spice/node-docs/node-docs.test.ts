@@ -211,6 +211,44 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['an order in brackets', card('* pins (IN, OUT, GND)'), ['IN', 'OUT', 'GND']],
     ['an order over two lines', card('* Pin order:\n*   IN OUT\n*   GND'), ['IN', 'OUT', 'GND']],
     ['a list further down in the body', '.subckt X 1 2 3\nR1 1 2 1\n* 1 = in\n* 2 = out\n* 3 = common\n.ends', ['in', 'out', 'common']],
+    [
+      'names in order, and a list of what is behind them',
+      card('* PINS: VB HO VS\n*  VB   floating supply\n*  HO   gate of the upper switch\n*  VS   return of the upper side'),
+      ['VB floating supply', 'HO gate of the upper switch', 'VS return of the upper side'],
+    ],
+    [
+      'places that are counted before a colon',
+      card('* Node list (in order)\n* 1: supply input (with lockout)\n* 2: on, active high\n* 3: return', 'VCC ON GND'),
+      ['supply input (with lockout)', 'on, active high', 'return'],
+    ],
+    [
+      'an order from left to right',
+      card('* terminals, left to right in the .SUBCKT line: supply, input, hold capacitor', 'VP AIN CH'),
+      ['supply', 'input', 'hold capacitor'],
+    ],
+    ['items between slashes', card('* 1 gnd / 2 trig / 3 out'), ['gnd', 'trig', 'out']],
+    [
+      'several nodes between slashes',
+      card('* inp/inn  thermocouple\n* out  signal', 'inp inn out'),
+      ['thermocouple', 'thermocouple', 'signal'],
+    ],
+    [
+      'several nodes behind their words',
+      card('* choke, winding 1 = pins 1-2, winding 2 = pins 4-3', '1 2 3 4'),
+      ['winding 1', 'winding 1', 'winding 2', 'winding 2'],
+    ],
+    [
+      'rows behind a rule',
+      card('* |  RO   receiver output\n* |  /RE  receiver enable\n* |  DI   driver input', 'RO REB DI'),
+      ['receiver output', 'receiver enable', 'driver input'],
+    ],
+    ['the word node before each of two', card('* node 1 anode, node 2 and node 3 load (ac)'), ['anode', 'load (ac)', 'load (ac)']],
+    [
+      'rows that are counted as the nodes are',
+      card('* 1 CAP  : capacitor\n* 2 GND  : 0 V\n* 3 V+   : supply', 'cap gnd vp'),
+      ['capacitor', '0 V', 'supply'],
+    ],
+    ['a range of volts', card('* vs  supply 3..36 V\n* out  signal', 'vs out'), ['supply 3..36 V', 'signal']],
     ['comments between the lines of the card', '.subckt X\n* 1 = in\n+ 1\n* 2 = out\n+ 2\n.ends', ['in', 'out']],
   ])('%s', (_how, text, expected) => expect(docsOf(text)).toEqual(expected));
 
@@ -232,6 +270,7 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['an order from its end', card('* pins from last to first: OUT GND IN')],
     ['the nodes’ own names in another order', card('* Pin 1 = S, pin 2 = G, pin 3 = D', 'D G S')],
     ['a title of two words', card('* Positive Regulator', '1 2')],
+    ['counted pins of a package that name the nodes otherwise', card('* 1: GND\n* 2: IN\n* 3: OUT', 'IN OUT GND')],
     ['a call of another model', card('* Usage: X1 IN OUT GND OTHER')],
   ])('takes nothing from %s', (_what, text) => expect(docsOf(text).every((d) => d === '')).toBe(true));
 

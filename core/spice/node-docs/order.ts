@@ -48,7 +48,7 @@ const ORDINAL = new RegExp(
   `^\\s*(?:(\\d{1,2})(?:st|nd|rd|th)|(${PLACES.join('|')}))(?: (?:node|pin|terminal))?\\s*(?:[:=.)-]|is)?\\s+(?=\\S)`,
   'i',
 );
-const COUNT = /^\s*(?:\((\d{1,2})\)|(\d{1,2})[.)])\s+(?=\S)/;
+const COUNT = /^\s*(?:\((\d{1,2})\)|(\d{1,2})[.):])\s+(?=\S)/;
 const BULLET = /^\s*[-•o]\s+(?=\S)/;
 
 /** The node that each of so many lines is about, by its place among them; undefined where no lines are such a list. */
@@ -79,7 +79,11 @@ function wordsByPlace(block: Comment[], nodes: string[], before: Comment | undef
   const isNear = before !== undefined && before.line === block[0]!.line - 1;
   const isOrder = isNear && /\border\b/i.test(before.text) && before.text.trim().split(/\s+/).length <= 8 && !/[:=]\s*\S/.test(before.text);
   // Counted up where no node has the number for its name, or where an order is announced: the number is the place.
-  if (countedBy(COUNT)) return isOrder || !nodes.some((n) => /^\d+$/.test(n) && Number(n) <= nodes.length) ? rest(COUNT) : undefined;
+  if (countedBy(COUNT)) {
+    const words = rest(COUNT);
+    const isFree = !nodes.some((n) => /^\d+$/.test(n) && Number(n) <= nodes.length) && !words.some((w, k) => isElsewhere(w, k, nodes));
+    return isOrder || isFree ? words : undefined;
+  }
   const goesOn = behind !== undefined && behind.line === block.at(-1)!.line + 1 && /\w/.test(behind.text);
   const words = rest(BULLET).map((t) => t.trim());
   const isTerminal = (t: string) => [t, t.split(/\s{2,}/)[0]!].some((said) => rolesOf(said).size > 0 || isKnownWord(said));
@@ -87,6 +91,12 @@ function wordsByPlace(block: Comment[], nodes: string[], before: Comment | undef
   const isPlain = words.every((t) => /^[A-Za-z+-]/.test(t) && !/[=:]/.test(t) && t.split(/\s{2,}/)[0]!.split(/\s+/).length <= 5);
   return isOrder && !goesOn && isPlain && words.filter(isTerminal).length >= Math.max(2, nodes.length * 0.6) ? words : undefined;
 }
+
+/** True where the words in the place of a node begin with the name of another, or say what it cannot be: they count something else. */
+const isElsewhere = (word: string, place: number, nodes: readonly string[]): boolean => {
+  const at = nodes.findIndex((n) => n.toLowerCase() === /^\S+/.exec(word)![0].toLowerCase());
+  return (at >= 0 && at !== place) || isAgainst(word, nodes[place]!);
+};
 
 /** What an item of the list says behind its own node's name: `A = input` or `B1 (select low)` in a list that has bare names too. */
 function ownWords(doc: string, node: string): string {
