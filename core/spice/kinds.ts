@@ -16,6 +16,9 @@ interface Kind {
 const among = (...lists: string[]): string =>
   lists.flatMap((list) => list.split(' ').flatMap((name, i, all) => all.slice(i + 1).map((other) => `${name} ${other}`))).join(', ');
 
+/** `1B I1, 2B I2, …`: the terminals of an array that counts before and behind. */
+const counted = (own: string, other: string): string => [1, 2, 3, 4, 5, 6, 7, 8].map((n) => `${n}${own} ${other}${n}`).join(', ');
+
 /** The upper and the lower gate that a bridge's driver drives. */
 const GATES = [/^(HO|[UHT]GATE|GATEH|DRVH|HDRV|TG|GH)$/i, /^(LO|[LB]GATE|GATEL|DRVL|LDRV|BG|GL)$/i];
 
@@ -78,7 +81,12 @@ const KINDS: Kind[] = [
   { pins: [/^A0$/i, /^S1$/i, /^S2$/i, /^D$/i], alike: 'D COM, S1 IN1, S2 IN2, S3 IN3, S4 IN4, S5 IN5, S6 IN6, S7 IN7, S8 IN8, A0 ADDRESS0, A1 ADDRESS1, A2 ADDRESS2' },
   { pins: [/^A0$/i, /^A2$/i, /^[~/]?Y_?7/i], nodes: [/^A$/i, /^B$/i, /^C$/i], alike: 'A0 A, A1 B, A2 C, E1 G2A, E1 G2AN, E2 G2B, E2 G2BN, E3 G1' },
   { pins: [/^(CS|I?SENSE|ISNS)$/i, /^(V?FB|COMP)$/i, /^(GATE|DRV|GD|OUT)$/i], alike: 'GATE DRV, OUT DRV, GD DRV, GATE OUT, GD OUT, GATE GD' },
-  { pins: [/^\d?B$/i, /^\d?C$/i, /^E$/i, /^COM$/i], alike: 'B IN, C OUT, E GND' },
+  { pins: [/^\d?B$/i, /^\d?C$/i, /^E$/i, /^COM$/i], alike: `B IN, C OUT, E GND, ${counted('B', 'I')}, ${counted('C', 'O')}, ${counted('B', 'IN')}, ${counted('C', 'OUT')}` },
+  { pins: [/^RIN$/i, /^GIN$/i, /^BIN$/i], alike: 'RIN IN_R, GIN IN_G, BIN IN_B, ROUT OUT_R, GOUT OUT_G, BOUT OUT_B' },
+  // A pair of transistors of either kind.
+  { pins: [/^SN$/i, /^SP$/i, /^GN$/i, /^GP$/i], alike: 'SN NCHAN_SOURCE, GN NCHAN_GATE, DN NCHAN_DRAIN, SP PCHAN_SOURCE, GP PCHAN_GATE, DP PCHAN_DRAIN' },
+  { pins: [/^PRI_?S$/i, /^PRI_?F$/i], alike: 'PRI_S PRI_START, PRI_F PRI_FINISH, SEC_S SEC_START, SEC_F SEC_FINISH' },
+  { pins: [/^COMP$/i, /^(FB|INV)$/i, /^(AUX|ZCD)$/i], alike: 'FB INV, AUX ZCD' },
   { pins: [/^(\+|V\+|DC\+)$/i, /^([-−–]|V[-−–]|DC[-−–])$/i, /^(AC|~)[1A]?$/i], alike: '+ DC+, - DC-, V+ DC+, V- DC-, V+ VP, V- VN, V+ POS, V- NEG, + POS, - NEG, ~1 AC1, ~2 AC2' },
   { pins: [/^V(CC)?A$/i, /^V(CC)?B$/i], alike: 'VA VCCA, VB VCCB, A A1, B B1' },
   { pins: [/^OUT1$/i, /^OUT2$/i, /^IN1$/i, /^VS$/i], alike: 'VS VM' },

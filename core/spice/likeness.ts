@@ -144,6 +144,7 @@ function likeSense(pin: MatchPin, names: readonly string[], node: ModelNode, fir
     const said = senseOf(text);
     for (const name of [...names, ...names.flatMap((n) => (/\w\/\w/.test(n) ? n.split('/') : []))]) {
       const own = senseOf(name) ?? ofGate(pin, name);
+      if (own && said && isOpposite(own.words, said.words)) return { score: 0, because: '' };
       if (own && own.words === said?.words && own.index === said.index) return { score: 0.89, because: why };
       if (own && own.words === said?.words && countsAlike(own.index, said.index)) return { score: 0.81, because: why };
       if (own && said && own.index === said.index && saysMore(own.words, said.words)) return { score: 0.81, because: why };
@@ -159,6 +160,14 @@ function likeSense(pin: MatchPin, names: readonly string[], node: ModelNode, fir
   const isCut = texts.some(({ text }) => shortens(names.at(-1)!, text) || shortens(text, names.at(-1)!));
   return isCut && rolesOf(pin.name).size === 0 ? { score: 0.8, because: because.name } : undefined;
 }
+
+const OPPOSITES = [['nchan', 'pchan'], ['primary', 'secondary']] as const; // prettier-ignore
+
+/** One side of what has two, in the words of one and the other: a gate of the N-channel transistor is none of the P-channel one. */
+const isOpposite = (own: string, said: string): boolean => {
+  const [a, b] = [own.split(' '), said.split(' ')];
+  return OPPOSITES.some(([one, other]) => (a.includes(one) && b.includes(other)) || (a.includes(other) && b.includes(one)));
+};
 
 /** Words that a comment adds to what a name says; others make it something else. */
 const ADDED = new Set(

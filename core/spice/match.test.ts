@@ -77,6 +77,11 @@ it.each<[string, Pin[], string[], string[]]>([
   ['the only pair of signs', [['PV+', 'passive'], ['PV-', 'passive']], ['neg', 'pos'], ['PV+=2', 'PV-=1']],
   ['the output of a converter', [['OUTPUT', 'output'], ['FB', 'input']], ['feedback', 'emitter of the switch'], ['FB=1', 'OUTPUT=2']],
   ['a supply and how high it is', [['+VS', 'supply-in'], ['OUT', 'output']], ['output', 'supply 3..36 V'], ['+VS=2', 'OUT=1']],
+  ['a pair of transistors of either kind', [['SN', 'passive'], ['GN', 'input'], ['SP', 'passive'], ['GP', 'input']], ['gate of the p-channel', 'source of the n-channel', 'gate of the n-channel', 'source of the p-channel'], ['GN=3', 'GP=1', 'SN=2', 'SP=4']],
+  ['the ends of two windings', [['PRI_S', 'passive'], ['PRI_F', 'passive'], ['SEC_S', 'passive']], ['secondary start', 'primary end', 'primary start'], ['PRI_F=2', 'PRI_S=3', 'SEC_S=1']],
+  ['colours before what they do', [['RIN', 'input'], ['GIN', 'input'], ['BIN', 'input'], ['ROUT', 'output']], ['Out R', 'In B', 'In G', 'In R'], ['BIN=2', 'GIN=3', 'RIN=4', 'ROUT=1']],
+  ['an array that counts before', [['1B', 'input'], ['1C', 'open-drain'], ['E', 'ground'], ['COM', 'passive']], ['COM', 'O1', 'GND', 'I1'], ['1B=4', '1C=2', 'COM=1', 'E=3']],
+  ['addresses by another letter', [['E0', 'input'], ['E1', 'input'], ['E2', 'input']], ['A0', 'A1', 'A2'], ['E0=1', 'E1=2', 'E2=3']],
   ['a load switch', [['EN', 'input'], ['IN', 'supply-in'], ['SR', 'passive']], ['slew capacitor', 'logic control', 'switch input'], ['EN=2', 'IN=3', 'SR=1']],
 ])('%s are matched', (_, pins, docs, pairs) => expect(matched(pins, docs)).toEqual({ pairs, asks: [] })); // prettier-ignore
 
@@ -110,6 +115,7 @@ it.each<[string, Pin[], string[], string[]]>([
     ['A', 'B'],
   ],
   ['two series of which either may be meant', [['P0', 'bidirectional'], ['P1', 'bidirectional'], ['P2', 'bidirectional']], ['X0', 'X1', 'X2', 'Z0', 'Z1', 'Z2'], ['P0', 'P1', 'P2']], // prettier-ignore
+  ['outputs by the letter of inputs', [['Q0', 'output'], ['Q1', 'output'], ['Q2', 'output']], ['D0', 'D1', 'D2'], ['Q0', 'Q1', 'Q2']], // prettier-ignore
   ['supplies by their signs beside a pair', [['V+', 'supply-in'], ['V-', 'supply-in']], ['p', 'n'], ['V+', 'V-']], // prettier-ignore
   [
     'names that only share letters',

@@ -182,7 +182,7 @@ const NAMED = /^([A-Z][A-Z\d_/+-]+#?)\s+(?=.*[a-z]{2})(\S.*)$/;
 function withNames(nodes: readonly ModelNode[]): readonly ModelNode[] {
   if (!nodes.every((n) => /^\d+$/.test(n.name))) return nodes;
   const read = nodes.map((node) => {
-    const [, name = /^\S+$/.test(node.doc) ? node.doc : undefined, doc = ''] = NAMED.exec(node.doc) ?? [];
+    const [, name = /^[A-Z][A-Z\d_/+-]*#?$/.test(node.doc) ? node.doc : undefined, doc = ''] = NAMED.exec(node.doc) ?? [];
     return name === undefined ? node : { ...node, name, doc };
   });
   const names = read.flatMap((n, i) => (n === nodes[i] ? [] : [n.name.toUpperCase()]));

@@ -68,7 +68,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['main 2', /^(mt2|a2)$|\bmain terminal 2\b/],
   ['anode', /^(a|an|anode|ano|led ?\+)$|\banode\b/],
   ['cathode', /^(k|c|ca|ka|cat|cath|cathode|kat|led ?-)$|\bcathodes?\b/],
-  ['drain', /^(d|drain)$|\bdrain\b/],
+  ['drain', /^(d|drain)$|\bdrains?\b/],
   ['gate', /^(g|gate)$|\bgate\b(?! driv)/],
   ['source', /^(s|source|src)$|^source\b/],
   ['collector', /^(c|coll?|collector)$|\bcollector\b/],

@@ -25,6 +25,8 @@ const FORMS: Record<string, string> = {
   enable: 'en ena enable enbl run',
   fault: 'flt fault fail',
   flag: 'flg flag',
+  filter: 'filter filt filtered',
+  field: 'field',
   'under voltage': 'uv uvlo undervoltage',
   'over voltage': 'ov ovlo overvoltage',
   trigger: 'trig trg tr trigger',
@@ -178,6 +180,7 @@ export const senseOf = remember((text: string): { readonly words: string; readon
     .replace(/\bnon[- ]?inverting\b/g, ' + ')
     .replace(/(?<=[a-z]{2})-(?=[a-z]{2})/g, ' ')
     .replace(/^rg-(?=\d$)/, 'rg ')
+    .replace(/\b([np])[- ]?(?:channel|ch\b|mos\b)/g, '$1chan')
     .replace(/\bprotected /, '')
     .replace(/\b(?:first|second|third|fourth)\b/g, (word) => ` ${placeOf(word)} `)
     .replace(/^i\/o(?=\b|[ _]?\d)/, 'io')

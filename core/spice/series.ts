@@ -1,5 +1,5 @@
 import { groupBy } from '../part';
-import { capitalsOf, keyOf, rolesOf } from './roles';
+import { capitalsOf, keyOf } from './roles';
 
 /** Fewer than this are no series. */
 const SERIES = 3;
@@ -24,6 +24,9 @@ export function bySeries(pins: readonly { name: string }[], nodes: readonly { na
   return [...lettered, ...ofData(own, there), ...ofOnlyOne(own, there), ...ofHalves(pins, nodes)];
 }
 
+/** What series of inputs and of outputs are called by. */
+const [GOES_IN, GOES_OUT] = [/^[ABDEIS]$/, /^[OQYZ]$/];
+
 /** X0 to X7 are Y0 to Y7 where each side has one series that the other has not, of the same figures, and their letters say nothing else. */
 function ofOnlyOne(own: readonly Series[], there: readonly Series[]): [string, string][] {
   const figuresOf = (list: readonly Series[]) => list.filter((s) => !s.letters);
@@ -31,7 +34,9 @@ function ofOnlyOne(own: readonly Series[], there: readonly Series[]): [string, s
     figuresOf(list).filter((s) => !figuresOf(others).some((o) => o.stem === s.stem));
   const [[a, ...more], [b, ...others]] = [without(own, there), without(there, own)];
   if (!a || !b || more.length > 0 || others.length > 0 || a.names.length !== b.names.length) return [];
-  const isOther = [a, b].some(({ stem }) => stem.length > 1) || (rolesOf(a.stem).size > 0 && rolesOf(b.stem).size > 0);
+  const isOther =
+    [a, b].some(({ stem }) => stem.length > 1) ||
+    (GOES_IN.test(a.stem) ? GOES_OUT.test(b.stem) : GOES_OUT.test(a.stem) && GOES_IN.test(b.stem));
   const figure = (name: string) => /\d+$/.exec(name)![0];
   return isOther || figure(a.names[0]!) !== figure(b.names[0]!) ? [] : a.names.map((name, i): [string, string] => [name, b.names[i]!]);
 }

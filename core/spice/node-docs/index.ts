@@ -46,8 +46,17 @@ function explained(header: Header, docs: Map<string, NodeDoc>): Map<string, Node
 /** Longer lines than this are no comments that a person reads: some forms are looked for in the square of the time. */
 const LONGEST = 4000;
 
+/** Lines of a box drawn with its own characters are those that keyboards have. */
+const BOX: readonly [RegExp, string][] = [
+  [/[│┃║]/g, '|'],
+  [/[─━═]/g, '-'],
+  [/[\u250c-\u254b\u2550-\u256c\u256d-\u2570]/g, '+'],
+];
+const inAscii = (text: string): string => BOX.reduce((t, [line, mark]) => t.replace(line, mark), text);
+const drawnPlainly = (c: Comment): Comment => (/[\u2500-\u2570]/.test(c.text) ? { ...c, text: inAscii(c.text), raw: inAscii(c.raw) } : c);
+
 const withoutLongest = (header: Header): Header => {
-  const short = (comments: Comment[]) => comments.filter((c) => c.text.length <= LONGEST);
+  const short = (comments: Comment[]) => comments.filter((c) => c.text.length <= LONGEST).map(drawnPlainly);
   const { above, between, inside, later } = header;
   return { ...header, above: short(above), between: short(between), inside: short(inside), later: short(later) };
 };

@@ -75,11 +75,11 @@ function leftLabels({ nodes, above, inside }: Header): Found {
 }
 
 /** A line from a label at the left to the bar it ends in. Looked for only where it does, so that no rule of dashes is searched. */
-const LEFT = /^(\w.*?)\s*(?<![-=.])[-=.]{2}[-=.>|!+\s]*[+|\\'`.]$/;
+const LEFT = /^(\w.*?)\s*(?:(?<![-=.])[-=.]{2}[-=.>|!+\s]*[+|\\'`.]|(?<=\s)-\+)$/;
 const RUNS_DOWN = /(?:[+|\\'`]|-\.)$/;
 
 /** A line that turns down at its corner, before the bars of the lines over it: `cathode ---. |`. */
-const CORNER = /^(\w.*?)\s*(?<![-=_])[-=_]{2,}>?[.,+'`\\]((?:\s+[|!¦])+)$/;
+const CORNER = /^(\w.*?)\s*(?:(?<![-=_])[-=_]{2,}>?[.,+'`\\]|(?<=\s)-\+)((?:\s+[|!¦])+)$/;
 
 function climb({ nodes }: Header, comments: readonly Comment[]): Found {
   const at = comments.findIndex((c) => rungOf(c) !== undefined);

@@ -6,11 +6,11 @@ import { packageDrawing } from './package-drawing';
 /** Lists of nodes with words, in the forms that makers write; one alone is taken for a remark unless the model has one node. */
 export function lists(header: Header): Found {
   const { nodes, later } = header;
+  const comments = withSigns(commentsAt(header));
   const byName: Names = new Map([...signed(nodes), ...nodes.map((n) => [n.toLowerCase(), n] as const)]);
-  const comments = commentsAt(header);
   const drawn = packageDrawing(comments, byName);
   if (drawn.length > 0) return drawn;
-  const entries = withoutRivals(comments, byName).flatMap((entry) => ofOneNode(entry, byName));
+  const entries = withTitles(withoutRivals(comments, byName), comments).flatMap((entry) => ofOneNode(entry, byName));
   const near = pinTable(comments, byName) ?? entries.filter(([, { doc }]) => doc !== '' && !isRemark(doc));
   const isWeak = ([, { line }]: Found[number]) => /^\s*\d+\s+[A-Z]/.test(comments.find((c) => c.line === line)?.text ?? '');
   near.sort((a, b) => Number(isWeak(a)) - Number(isWeak(b)));
@@ -41,6 +41,12 @@ function signed(nodes: readonly string[]): [string, string][] {
   });
 }
 
+/** `3 + input` over `4 - input`: beside a plus the dash is a sign, and no separator. */
+const withSigns = (comments: Comment[]): Comment[] =>
+  comments.some((c) => /[\s:=]\+ (?:input|output|supply|terminal|rail|bus)\b/i.test(c.text))
+    ? comments.map((c) => ({ ...c, text: c.text.replace(/(?<=\s)[-−] (?=(?:input|output|supply|terminal|rail|bus)\b)/gi, '-') }))
+    : comments;
+
 /** More lists than this over one card are held against each other by nobody. */
 const MOST_LISTS = 40;
 
@@ -53,6 +59,26 @@ function withoutRivals(comments: readonly Comment[], byName: Names): Found {
     const rivals = line.found.length > 1 ? rivalsOf(line) : [];
     const isKept = rivals.every((other) => tellsOf(line.text) === 'model' && tellsOf(other.text) !== 'model');
     return isKept ? line.found : [];
+  });
+}
+
+/** `primary: P1 (start)` and `secondary: S1 (start)`: where the same is said of nodes under several titles, with its title. */
+function withTitles(found: Found, comments: readonly Comment[]): Found {
+  const titles = new Map(
+    comments.flatMap(
+      ({ text, line }) =>
+        /^\s*([a-z]{3,12}):\s+\S/i
+          .exec(text)
+          ?.slice(1, 2)
+          .map((title) => [line, title] as const) ?? [],
+    ),
+  );
+  if (titles.size < 2) return found;
+  const isTwice = ({ doc, line }: Found[number][1]) =>
+    found.some(([, other]) => other.doc === doc && other.line !== line && titles.has(other.line));
+  return found.map(([node, said]) => {
+    const title = titles.get(said.line);
+    return title !== undefined && isTwice(said) ? [node, { ...said, doc: `${title} ${said.doc}` }] : [node, said];
   });
 }
 
@@ -176,7 +202,8 @@ function sideBySide({ text, line }: Comment, byName: Names): Found {
     const [left = '', right = '', ...more] = item.split('=').map((side) => side.replace(/^.*:\s/, '').trim());
     const [names, words] = [left.split(/\s+/), right.split(/\s+/)];
     const nodes = names.flatMap((name) => byName.get(name.toLowerCase()) ?? []);
-    const isList = more.length === 0 && names.length > 1 && nodes.length === names.length && words.length === names.length;
+    const isSaid = words.length === names.length && !words.some((w) => /^(the|an?|of|for|to|and|or|its?)$/i.test(w));
+    const isList = more.length === 0 && names.length > 1 && nodes.length === names.length && isSaid;
     return isList ? nodes.map((node, k) => [node, { doc: words[k]!, line }]) : [];
   });
 }
@@ -186,7 +213,10 @@ function grouped({ text, line }: Comment, byName: Names): Found {
   const [, said = '', list = ''] = /^\s*([A-Za-z][\w -]*?)\s*:\s*([^=:]+?)\.?\s*$/.exec(text) ?? [];
   const nodes = nodesListed(list, byName);
   const saysNothing =
-    byName.has(said.toLowerCase()) || LEAD.test(said) || /\bside$/i.test(said) || (nodes.length > 0 && nodes.length === countOf(byName));
+    byName.has(said.toLowerCase()) ||
+    LEAD.test(said) ||
+    /^side\b|\bside$/i.test(said) ||
+    (nodes.length > 0 && nodes.length === countOf(byName));
   return saysNothing ? [] : nodes.map((n) => [n, { doc: tidy(said), line }]);
 }
 
@@ -204,7 +234,36 @@ const withoutRules = (text: string): string =>
           .replace(/\s*\|\s*/, '   ')
       : text;
 
-function entriesOf({ text: given, line }: Comment, byName: Names): Found {
+/** `I1..I4` and `I1 to I4` as the names that they stand for, where each is a node. */
+const withRanges = (text: string, byName: Names): string =>
+  !/\d\s?(?:\.\.|-|–|to|thru|through)\s?[A-Za-z]{0,8}\d/i.test(text)
+    ? text
+    : text.replace(
+        /\b([A-Za-z]{0,8})(\d{1,3})\s?(?:\.{2,3}|-|–|to|thru|through)\s?([A-Za-z]{0,8})(\d{1,3})\b/gi,
+        (whole, a: string, from: string, b: string, to: string) => {
+          const count = Number(to) - Number(from) + 1;
+          if ((b !== '' && b.toLowerCase() !== a.toLowerCase()) || count < 3 || count > 64) return whole;
+          const names = Array.from({ length: count }, (_, k) => `${a}${Number(from) + k}`);
+          return names.every((n) => byName.has(n.toLowerCase())) ? names.join('/') : whole;
+        },
+      );
+
+/** `P: + bus | N: - bus`: entries between rules. */
+function betweenRules(text: string, line: number, raw: string, byName: Names): Found | undefined {
+  const cut = text.split(/\s\|\s/);
+  if (cut.length < 2 || !cut.every((piece) => /^\s*\w[^|:=]*\s?[:=]\s*\S/.test(piece))) return undefined;
+  const found = cut.map((piece) => entriesOf({ text: piece, line, raw }, byName));
+  return found.every((entries) => entries.length > 0) ? found.flat() : undefined;
+}
+
+function entriesOf({ text: unread, line, raw }: Comment, byName: Names): Found {
+  const ruled = betweenRules(unread, line, raw, byName);
+  if (ruled) return ruled;
+  const given = withRanges(unread, byName)
+    .replace(/^\s*@(?=\w)/, '')
+    .replace(/(^|\s)\[(\w{1,8})\](?=\s)/g, (whole, lead: string, name: string) =>
+      byName.has(name.toLowerCase()) ? `${lead}(${name})` : whole,
+    );
   const hidden = masked(given);
   const dotted = sentences(withoutLabels(ofNode(hidden)), byName)
     .replace(/\{([^{}]*)\}(?=\s*\{)/g, '$1,')
@@ -216,7 +275,7 @@ function entriesOf({ text: given, line }: Comment, byName: Names): Found {
     // `plus: node 3`: the word says nothing that the sign before it does not.
     .replace(/([:=]\s*)(?:nodes?|pins?)\s+(?=\S)/gi, '$1')
     // Behind `inm :` a dash is no second separator but the sign of the input.
-    .replace(/([:=]\s*)[-−]\s+(?=(?:input|output|supply|terminal|rail)\b)/gi, '$1-');
+    .replace(/([:=]\s*)[-−]\s+(?=(?:input|output|supply|terminal|rail|bus)\b)/gi, '$1-');
   // `Hall switch: 1 supply, 2 output`: what stands before the colon is about the model.
   const afterTitle = /^[^:=]{3,}?:\s+(.*)$/.exec(text)?.[1];
   const behindNumber = /^\s*(\d+)[.)]?\s+((\S+)\s+.*)$/.exec(text);
@@ -325,8 +384,8 @@ function gatheredNodes(text: string, line: number, byName: Names): Found | undef
   let waiting: string[] = [];
   let isShared = false;
   for (const item of text.split(/\s*[,;]\s*/)) {
-    const [, name = item, doc] = /^(\S+)\s*(?:=|:)\s*(\S.*)$/.exec(item) ?? [];
-    const tied = nodesOf(name, byName);
+    const [, name = item, doc] = /^(\S+(?: \S+){0,5}?)\s*(?:=|:)\s*(\S.*)$/.exec(item) ?? [];
+    const tied = name.includes(' ') ? nodesListed(name, byName) : nodesOf(name, byName);
     // GND by itself says what it is: the next one's words are not of it.
     if (tied.length === 0 || (doc === undefined && tied.some((n) => n.length > 1 && rolesOf(n).size > 0))) return undefined;
     waiting.push(...tied);

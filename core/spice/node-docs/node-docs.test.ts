@@ -249,6 +249,44 @@ describe('what comments say of nodes, in the forms that makers write', () => {
       ['capacitor', '0 V', 'supply'],
     ],
     ['a range of volts', card('* vs  supply 3..36 V\n* out  signal', 'vs out'), ['supply 3..36 V', 'signal']],
+    [
+      'lines that are drawn with box characters',
+      card('* ┌──── in\n* │ ┌── out\n* │ │ ┌─ common\n* │ │ │', '4 5 6'),
+      ['in', 'out', 'common'],
+    ],
+    ['a single dash before the corner', card('* limit --+\n* in ---+ |\n* out -+ | |', '7 8 9'), ['out', 'in', 'limit']],
+    [
+      'entries between rules',
+      card('* P: + bus | N: - bus | G, E: gate and its emitter', 'P N G E'),
+      ['+ bus', '-bus', 'gate and its emitter', 'gate and its emitter'],
+    ],
+    [
+      'ranges of names',
+      card('* I1..I3 : inputs\n* O1 to O3 : outputs', 'I1 I2 I3 O1 O2 O3'),
+      ['inputs', 'inputs', 'inputs', 'outputs', 'outputs', 'outputs'],
+    ],
+    ['places in brackets of another kind', card('* [1] +in  [2] -in  [3] out'), ['+in', '-in', 'out']],
+    ['marks before the word pin', card('* @pin 1 shutdown\n* @pin 2 + input\n* @pin 3 - input'), ['shutdown', '+ input', '-input']],
+    [
+      'an order that is told behind it',
+      card('* line a, line b and the centre electrode, in this order', 'a b c'),
+      ['line a', 'line b', 'centre electrode'],
+    ],
+    [
+      'an announced order with each node’s own name',
+      card('* functions (order)\n* EXC  - 2.5 V\n* INP  - bridge plus\n* OUT  - raw output', 'EXC INP OUT'),
+      ['2.5 V', 'bridge plus', 'raw output'],
+    ],
+    [
+      'what is said alike under two titles',
+      card('* primary: P1 (start), P2 (end)\n* secondary: S1 (start), S2 (end)', 'P1 P2 S1 S2'),
+      ['primary start', 'primary end', 'secondary start', 'secondary end'],
+    ],
+    [
+      'several nodes before an equals sign',
+      card('* NTC: t1 t2 = the resistor, amb = ambient (V = degree)', 't1 t2 amb'),
+      ['the resistor', 'the resistor', 'ambient (V = degree)'],
+    ],
     ['comments between the lines of the card', '.subckt X\n* 1 = in\n+ 1\n* 2 = out\n+ 2\n.ends', ['in', 'out']],
   ])('%s', (_how, text, expected) => expect(docsOf(text)).toEqual(expected));
 
@@ -271,6 +309,7 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['the nodes’ own names in another order', card('* Pin 1 = S, pin 2 = G, pin 3 = D', 'D G S')],
     ['a title of two words', card('* Positive Regulator', '1 2')],
     ['counted pins of a package that name the nodes otherwise', card('* 1: GND\n* 2: IN\n* 3: OUT', 'IN OUT GND')],
+    ['the sides of an isolator', card('* Side 1: VDD1 GND1\n* Side 2: VDD2 GND2', 'VDD1 GND1 GND2 VDD2')],
     ['a call of another model', card('* Usage: X1 IN OUT GND OTHER')],
   ])('takes nothing from %s', (_what, text) => expect(docsOf(text).every((d) => d === '')).toBe(true));
 

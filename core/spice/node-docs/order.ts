@@ -19,10 +19,12 @@ export function orderLine(header: Header): Found {
       byPins(comment, nodes) ??
       afterLead(comments, i, nodes.length) ??
       inCall(comment, name, nodes.length) ??
-      behindName(comment, name, nodes.length);
+      behindName(comment, name, nodes.length) ??
+      inThisOrder(comment, nodes.length);
     // Inside the body a title may stand before the line.
     const isNear = comment === lastWorded || inside.slice(0, 2).includes(comment);
-    const named = words ?? (isNear ? straightIn(comment, raw[0]!.text, nodes) : undefined);
+    const straight = words || !isNear ? undefined : straightIn(comment, raw[0]!.text, nodes);
+    const named = words ?? (straight && isAstray(straight, nodes) ? undefined : straight);
     if (
       named &&
       !isEntry(named, nodes) &&
@@ -61,7 +63,7 @@ export function byPlaces(header: Header): Found | undefined {
     const block = comments.slice(from, from + count);
     if (block.some((c, k) => c.line !== block[0]!.line + k)) continue;
     const words = wordsByPlace(block, nodes, comments[from - 1], comments[from + count]);
-    if (words) return block.map((c, k) => [nodes[k]!, { doc: tidy(words[k]!), line: c.line }]);
+    if (words) return block.map((c, k) => [nodes[k]!, { doc: ownWords(tidy(words[k]!), nodes[k]!), line: c.line }]);
   }
   return undefined;
 }
@@ -98,9 +100,16 @@ const isElsewhere = (word: string, place: number, nodes: readonly string[]): boo
   return (at >= 0 && at !== place) || isAgainst(word, nodes[place]!);
 };
 
-/** What an item of the list says behind its own node's name: `A = input` or `B1 (select low)` in a list that has bare names too. */
+/** True where a bare line says of two nodes what the names of others say: it lists something else. */
+function isAstray(words: readonly string[], nodes: readonly string[]): boolean {
+  const own = nodes.map((n) => rolesOf(/^\d+$/.test(n) ? '' : n));
+  const isOfOther = (word: string, k: number) => !shares(rolesOf(word), own[k]!) && own.some((roles) => shares(rolesOf(word), roles));
+  return words.filter(isOfOther).length > 1;
+}
+
+/** What an item of the list says behind its own node's name: `A = input`, `A - input` or `B1 (select low)` in a list that has bare names too. */
 function ownWords(doc: string, node: string): string {
-  const [, name, said, inBrackets] = /^(\S+?)\s*(?:[=:]\s*(\S.*)|\(([^()]+)\))$/.exec(doc) ?? [];
+  const [, name, said, inBrackets] = /^(\S+?)\s*(?:(?:[=:]|\s[-–])\s*(\S.*)|\(([^()]+)\))$/.exec(doc) ?? [];
   const isOwn = (text: string | undefined) => text?.toLowerCase() === node.toLowerCase();
   // `2=VIN`: the package's pin and the node, which say nothing else.
   if (isOwn(said) && /^\d{1,2}$/.test(name!)) return said!;
@@ -228,6 +237,12 @@ function behindName({ text }: Comment, name: string, count: number): string[] | 
   const list = at < 0 ? undefined : /^\s*\(([^()]+)\)/.exec(text.slice(at + name.length))?.[1];
   const words = list === undefined ? undefined : pieces(list, count);
   return words && areTerminals(words, list!) ? words : undefined;
+}
+
+/** `line a, line b and the centre electrode, in this order`. */
+function inThisOrder({ text }: Comment, count: number): string[] | undefined {
+  const list = /^(.*\S),? \(?in (?:this|that) order\)?\.?\s*$/i.exec(text)?.[1];
+  return list === undefined ? undefined : pieces(list.replace(/^.*[:;]\s/, '').replace(/,? and (?:the )?/g, ', '), count);
 }
 
 /**
