@@ -44,6 +44,7 @@ const KINDS: Kind[] = [
   { pins: [/^(REF|ADJ|R)$/i, /^(A|ANODE)$/i, /^(K|C|CATHODE)$/i], alike: 'REF ADJ, R ADJ, REF R' },
   { pins: [/^(G(ATE)?|K|CATHODE)$/i, /^M?T1$/i, /^M?T2$/i], alike: 'T1 MT1, T2 MT2' },
   { pins: [/^NO\d?$/i, /^NC\d?$/i, /^(C|COM)$/i], alike: 'C COM' },
+  { pins: [/^S1$/i, /^S2$/i, /^D$/i], nodes: [/^NO$/i, /^NC$/i, /^COM$/i], alike: 'D COM' },
   { pins: [/^NO\d?$/i, /^NC\d?$/i, /^COM$/i], nodes: [/^D$/i, /^S1$/i, /^S2$/i], alike: 'COM D' },
   {
     pins: [/^NO1$/i, /^NO2$/i, /^COM$/i],

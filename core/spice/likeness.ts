@@ -98,7 +98,10 @@ export function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: Ot
   const isMute = /^\d+$/.test(node.name) || (node.doc !== '' && node.name.length < 3);
   const named = isMute ? new Set<string>() : rolesOf(node.name);
   if (shares(own, said)) return { score: 0.86, because: asSaid(node) };
-  if (said.size > 0) return shares(besides(), said) ? { score: 0.86 - BESIDE, because: asSaid(node) } : { score: 0.1, because: '' };
+  // ANODE that is “common” still is an anode.
+  const isCommon = said.has('common') && [...said].every((role) => role === 'common' || role === 'ground');
+  if (said.size > 0 && !(isCommon && shares(own, named)))
+    return shares(besides(), said) ? { score: 0.86 - BESIDE, because: asSaid(node) } : { score: 0.1, because: '' };
   const isShort = own.size === 0 && more.length <= 2 && shortens(names.at(-1)!, word);
   if (isShort) return { score: 0.84, because: asSaid(node) };
   const same = (roles: ReadonlySet<string>) => `node ${node.name} reads as ${[...roles].find((r) => named.has(r))}`;

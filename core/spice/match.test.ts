@@ -82,6 +82,7 @@ it.each<[string, Pin[], string[], string[]]>([
   ['colours before what they do', [['RIN', 'input'], ['GIN', 'input'], ['BIN', 'input'], ['ROUT', 'output']], ['Out R', 'In B', 'In G', 'In R'], ['BIN=2', 'GIN=3', 'RIN=4', 'ROUT=1']],
   ['an array that counts before', [['1B', 'input'], ['1C', 'open-drain'], ['E', 'ground'], ['COM', 'passive']], ['COM', 'O1', 'GND', 'I1'], ['1B=4', '1C=2', 'COM=1', 'E=3']],
   ['addresses by another letter', [['E0', 'input'], ['E1', 'input'], ['E2', 'input']], ['A0', 'A1', 'A2'], ['E0=1', 'E1=2', 'E2=3']],
+  ['ends of a lamp by their letters', [['K_R', 'passive'], ['K_G', 'passive']], ['green cathode', 'red cathode'], ['K_G=1', 'K_R=2']],
   ['a load switch', [['EN', 'input'], ['IN', 'supply-in'], ['SR', 'passive']], ['slew capacitor', 'logic control', 'switch input'], ['EN=2', 'IN=3', 'SR=1']],
 ])('%s are matched', (_, pins, docs, pairs) => expect(matched(pins, docs)).toEqual({ pairs, asks: [] })); // prettier-ignore
 
@@ -116,6 +117,7 @@ it.each<[string, Pin[], string[], string[]]>([
   ],
   ['two series of which either may be meant', [['P0', 'bidirectional'], ['P1', 'bidirectional'], ['P2', 'bidirectional']], ['X0', 'X1', 'X2', 'Z0', 'Z1', 'Z2'], ['P0', 'P1', 'P2']], // prettier-ignore
   ['outputs by the letter of inputs', [['Q0', 'output'], ['Q1', 'output'], ['Q2', 'output']], ['D0', 'D1', 'D2'], ['Q0', 'Q1', 'Q2']], // prettier-ignore
+  ['the throws of a switch', [['S1', 'bidirectional'], ['S2', 'bidirectional'], ['D', 'bidirectional'], ['IN', 'input']], ['COM', 'IN', 'NC', 'NO'], ['S1', 'S2']], // prettier-ignore
   ['supplies by their signs beside a pair', [['V+', 'supply-in'], ['V-', 'supply-in']], ['p', 'n'], ['V+', 'V-']], // prettier-ignore
   [
     'names that only share letters',

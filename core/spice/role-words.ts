@@ -246,7 +246,10 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['bootstrap -', /^(bs_?n|bst_?n|bs-)$|^bootstrap\b.{0,9}(-$|\bnegative)/],
   ['thermocouple +', /^(tc?\+|tp)$|\bthermocouple (\+|positive)|\bpositive thermocouple\b/],
   ['thermocouple -', /^(tc?-|tn)$|\bthermocouple (-|negative)|\bnegative thermocouple\b/],
-  ['crystal input', /^(x_?in|xi|osc_?in|osci|xtal_?in)$|^(crystal|oscillator|crystal oscillator) in(put)?$/],
+  [
+    'crystal input',
+    /^(x_?in|xi|osc_?in|osci|xtal_?in)$|^(crystal|oscillator|crystal oscillator) in(put)?$|^crystal or (external )?(clock|reference)( in(put)?)?$/,
+  ],
   ['crystal output', /^(x_?out|xo|osc_?out|osco|xtal_?out)$|^(crystal|oscillator|crystal oscillator) out(put)?$/],
   // Radio, and windings, contacts and bridges.
   ['rf input', /^(rf(_?in|i)?|rf port)$|^(rf|radio[- ]frequency) in(put)?\b/],

@@ -181,6 +181,7 @@ export const senseOf = remember((text: string): { readonly words: string; readon
     .replace(/(?<=[a-z]{2})-(?=[a-z]{2})/g, ' ')
     .replace(/^rg-(?=\d$)/, 'rg ')
     .replace(/\b([np])[- ]?(?:channel|ch\b|mos\b)/g, '$1chan')
+    .replace(/^([ak])_([rgb])$/, '$1$2')
     .replace(/\bprotected /, '')
     .replace(/\b(?:first|second|third|fourth)\b/g, (word) => ` ${placeOf(word)} `)
     .replace(/^i\/o(?=\b|[ _]?\d)/, 'io')

@@ -81,7 +81,7 @@ const withAttributes = (words: readonly string[]): string[] =>
 
 /** Cuts a text into as many pieces as there are nodes, by the first separator that gives so many. */
 export function pieces(text: string, count: number): string[] | undefined {
-  for (const separator of [/\s*[,;]\s*/, /\s*[,;/]\s*/, /\s+\|\s+|\s*\|\s*/, /\s{2,}/, /\s+/]) {
+  for (const separator of [/\s*[,;]\s*/, /\s*[,;/]\s*/, /\s+\|\s+|\s*\|\s*/, /\s{2,}/, /\s+(?:[/|;]\s+)?/]) {
     const cut = text
       .split(separator)
       // Counted up, `1. IN   2. OUT`, the number is the place.

@@ -215,7 +215,7 @@ function grouped({ text, line }: Comment, byName: Names): Found {
   const saysNothing =
     byName.has(said.toLowerCase()) ||
     LEAD.test(said) ||
-    /^side\b|\bside$/i.test(said) ||
+    /^side\b|\bside$|^(?:external|internal|electrical|thermal)\b/i.test(said) ||
     (nodes.length > 0 && nodes.length === countOf(byName));
   return saysNothing ? [] : nodes.map((n) => [n, { doc: tidy(said), line }]);
 }
@@ -223,15 +223,15 @@ function grouped({ text, line }: Comment, byName: Names): Found {
 const startsWithNode = (text: string, byName: Names): boolean =>
   byName.has((/^\S+/.exec(text)?.[0] ?? '').replace(/[,;]$/, '').toLowerCase());
 
-/** A row of a ruled table, `| 1 | power input |`, as a line of two columns, and one behind a rule, `| RO  receiver output`, without it. */
+/** A row of a ruled table, `| 1 | power input |`, as a line of columns, and one behind a rule, `| RO  receiver output`, without it. */
 const withoutRules = (text: string): string =>
   /^\|\s+[^\s|]+\s{2,}[^|]+$/.test(text.trim())
     ? text.trim().slice(1).trim()
-    : /^\|[^|]+\|[^|]+\|?$/.test(text.trim())
+    : /^\|(?:[^|]+\|){1,4}[^|]*$/.test(text.trim())
       ? text
           .trim()
           .replace(/^\|\s*|\s*\|$/g, '')
-          .replace(/\s*\|\s*/, '   ')
+          .replace(/\s*\|\s*/g, '   ')
       : text;
 
 /** `I1..I4` and `I1 to I4` as the names that they stand for, where each is a node. */
@@ -353,7 +353,7 @@ function itemOf(item: string, before: boolean, byName: Names): { nodes: string[]
   // What names other nodes, goes on about a wiring or belongs to a bracket is a sentence.
   const isSentence =
     /[:=()]/.test(doc.replace(/ \([a-z ]{1,20}\)$/, '')) ||
-    /^(to|of|for|and|or|is|are|with|in|on|at|from)\b(?![+\-/])/i.test(doc) ||
+    /^(to|of|for|and|or|is|are|with|in|on|at|from)\b(?![+\-/])/.test(doc) ||
     doc.split(/[\s/]+/).some((w) => byName.has(w.toLowerCase()));
   return nodes.length === 0 || !/[A-Za-z]/.test(doc) || isSentence ? undefined : { nodes, doc };
 }
@@ -502,7 +502,9 @@ function single(text: string, line: number, byName: Names): Found | undefined {
   const reversed = /^(.+?)\s*(?:=+>?|:|->|\s-+\s|\.{2,}|\s{2,}|\t|\son\s|\sat\s|\sis\s)\s*(?:node|pin)?\s*#?\s*(\S+?)[.,;]?$/i.exec(body);
   const at = reversed ? byName.get(reversed[2]!.toLowerCase()) : undefined;
   // `Coupled inductors 1:1` tells a ratio.
-  if (at !== undefined && !/[=:]/.test(reversed![1]!) && !/\d:\d+$/.test(body)) return [[at, { doc: tidy(reversed![1]!), line }]];
+  // `gate 1    6      5` is a row of a winding's two nodes.
+  const isRow = byName.has((/\s{2,}(\S+)$/.exec(reversed?.[1] ?? '')?.[1] ?? '').toLowerCase());
+  if (at !== undefined && !isRow && !/[=:]/.test(reversed![1]!) && !/\d:\d+$/.test(body)) return [[at, { doc: tidy(reversed![1]!), line }]];
   const numbered = /^(?:node |pin )?(\d+)[.)]?\s+(.+)$/i.exec(body);
   // `2 A converter` counts amperes and no terminals.
   if (numbered && /^(?:[munpk]?[AVWFH]|[kM]?Hz|M?Ohms?|dB|bits?|channels?)\b/.test(numbered[2]!)) return undefined;

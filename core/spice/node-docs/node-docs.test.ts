@@ -287,6 +287,18 @@ describe('what comments say of nodes, in the forms that makers write', () => {
       card('* NTC: t1 t2 = the resistor, amb = ambient (V = degree)', 't1 t2 amb'),
       ['the resistor', 'the resistor', 'ambient (V = degree)'],
     ],
+    ['names before their numbers', card('* IN 1, GND 2, COM 3'), ['IN', 'GND', 'COM']],
+    [
+      'the package’s pins in the order of the nodes',
+      card('* Pin 1: Anode\n* Pin 2: Cathode\n* Pin 4: Emitter', 'A K E'),
+      ['Anode', 'Cathode', 'Emitter'],
+    ],
+    ['two groups between a slash', card('* dual JFET: D1 G1 S1 / D2 G2 S2', '11 12 13 21 22 23'), ['D1', 'G1', 'S1', 'D2', 'G2', 'S2']],
+    [
+      'a ruled table of three columns',
+      card('* +---+-----+--------+\n* | 1 | GND | ground |\n* | 2 | IN2 | input  |\n* | 3 | VM  | supply |'),
+      ['GND ground', 'IN2 input', 'VM supply'],
+    ],
     ['comments between the lines of the card', '.subckt X\n* 1 = in\n+ 1\n* 2 = out\n+ 2\n.ends', ['in', 'out']],
   ])('%s', (_how, text, expected) => expect(docsOf(text)).toEqual(expected));
 
@@ -310,6 +322,7 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['a title of two words', card('* Positive Regulator', '1 2')],
     ['counted pins of a package that name the nodes otherwise', card('* 1: GND\n* 2: IN\n* 3: OUT', 'IN OUT GND')],
     ['the sides of an isolator', card('* Side 1: VDD1 GND1\n* Side 2: VDD2 GND2', 'VDD1 GND1 GND2 VDD2')],
+    ['what lies outside', card('* external: drain gate source', 'drain gate source Tj')],
     ['a call of another model', card('* Usage: X1 IN OUT GND OTHER')],
   ])('takes nothing from %s', (_what, text) => expect(docsOf(text).every((d) => d === '')).toBe(true));
 

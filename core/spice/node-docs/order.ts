@@ -51,6 +51,7 @@ const ORDINAL = new RegExp(
   'i',
 );
 const COUNT = /^\s*(?:\((\d{1,2})\)|(\d{1,2})[.):])\s+(?=\S)/;
+const PIN_ROW = /^\s*pin\s+\w{1,3}\s*[:=]\s*(\S.*)$/i;
 const BULLET = /^\s*[-•o]\s+(?=\S)/;
 
 /** The node that each of so many lines is about, by its place among them; undefined where no lines are such a list. */
@@ -78,6 +79,9 @@ function wordsByPlace(block: Comment[], nodes: string[], before: Comment | undef
       return (PLACES.indexOf((other ?? '').toLowerCase()) + 1 || Number(figure ?? other ?? 0)) === k + 1;
     });
   if (countedBy(ORDINAL)) return rest(ORDINAL);
+  // The package's pins, `Pin 1: Anode`, in the order of nodes whose names say the same of each.
+  const ofPins = texts.map((t) => PIN_ROW.exec(t));
+  if (ofPins.every((row, k) => row !== null && shares(rolesOf(row[1]!), rolesOf(nodes[k]!)))) return ofPins.map((row) => row![1]!);
   const isNear = before !== undefined && before.line === block[0]!.line - 1;
   const isOrder = isNear && /\border\b/i.test(before.text) && before.text.trim().split(/\s+/).length <= 8 && !/[:=]\s*\S/.test(before.text);
   // Counted up where no node has the number for its name, or where an order is announced: the number is the place.
