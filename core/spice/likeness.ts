@@ -107,6 +107,8 @@ export function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: Ot
   const same = (roles: ReadonlySet<string>) => `node ${node.name} reads as ${[...roles].find((r) => named.has(r))}`;
   if (shares(own, named)) return { score: 0.82, because: same(own) };
   const wider = besides();
+  // ON beside OUT turns it on.
+  if (named.has('enable')) wider.delete('out-');
   if (shares(wider, named)) return { score: 0.82 - BESIDE, because: same(wider) };
   const overlap = commonWords(`${pin.name} ${pin.description ?? ''}`, `${node.name} ${node.doc}`);
   return overlap.length > 0
@@ -160,7 +162,9 @@ function likeSense(pin: MatchPin, names: readonly string[], node: ModelNode, fir
       return { score: 0.83, because: why };
   }
   if (names.some((n) => isBarred(n, node.name))) return { score: 0.81, because: `node ${node.name} is its active-low name` };
-  const isCut = texts.some(({ text }) => shortens(names.at(-1)!, text) || shortens(text, names.at(-1)!));
+  // OUTB is the second of two, and OUT no shorter word for it.
+  const isCounted = (text: string) => withoutIndex(text) !== text && withoutIndex(text).toLowerCase() === names.at(-1)!.toLowerCase();
+  const isCut = texts.some(({ text }) => !isCounted(text) && (shortens(names.at(-1)!, text) || shortens(text, names.at(-1)!)));
   return isCut && rolesOf(pin.name).size === 0 ? { score: 0.8, because: because.name } : undefined;
 }
 

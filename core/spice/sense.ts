@@ -31,7 +31,7 @@ const FORMS: Record<string, string> = {
   'over voltage': 'ov ovlo overvoltage',
   trigger: 'trig trg tr trigger',
   threshold: 'thr thres thrs thresh threshold',
-  discharge: 'dis disch dsch dischg discharge',
+  discharge: 'dis disc disch dsch dischg discharge',
   control: 'ctl ctrl cntl cont control cv ctrlv vc',
   sleep: 'slp sleep',
   standby: 'stby stb standby',
