@@ -3,6 +3,7 @@ import { looksLikeNumbers } from '../table/numbers';
 import { hasDescribed } from './described';
 import { saysDrawing } from './drawing';
 import type { DocumentPage } from './page';
+import { spacedWords } from './words';
 
 /**
  * The pages that can hold a pin table or a ball map, by their text alone: only their ruled lines are worth fetching. A
@@ -12,7 +13,7 @@ export function pagesWorthRuling(pages: readonly DocumentPage[]): number[] {
   let [before, wasDrawn] = [false, false];
   return pages.flatMap((page) => {
     const all = page.runs.map((r) => r.text.trim()).filter((t) => t !== '');
-    const texts = [...all.filter((t) => t.length < LONG), ...all.flatMap(tightHeadings)];
+    const texts = [...all.filter((t) => t.length < LONG), ...all.flatMap(tightHeadings), ...spacedWords(page.runs)];
     const isDrawn = saysDrawing(all);
     const worth =
       hasHeadings(texts) ||

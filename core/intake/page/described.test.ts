@@ -56,6 +56,12 @@ it.each([
   const rest = line.endsWith(',') ? ['7): Not connected.'] : [];
   expect(said([of(...BODY, line, ...rest)]).at(-1)).toBe(last);
 });
+it('keeps the paragraphs of two short text columns apart', () => {
+  const right = ['OUT (Pin 4): Regulator output.', 'OPERATION', 'The regulator is simple, and its', 'output is held over temperature.'];
+  expect(said([page([...lines(BODY.slice(0, 5)), ...lines(right, 310)])])).toEqual(
+    ALL.with(4, '4 OUT supply-out: Regulator output. OPERATION The regulator is simple, and its output is held over temperature.'),
+  );
+});
 it('reads two packages, named in the heading', () => {
   const two = of(
     'PIN FUNCTIONS (DFN/MSOP)',

@@ -4,7 +4,7 @@ import type { FoundTable } from '../table/found-table';
 import type { ReadOptions, TableChoice } from '../proposal';
 import { textOf, usualGap, type Line } from './lines';
 import type { Ready } from './ready';
-import { regionsOf, type Region } from './regions';
+import { regionsOf, shortColumns, type Region } from './regions';
 import { boxOf, type Word } from './words';
 
 /**
@@ -64,7 +64,8 @@ export function describedTable(ready: readonly Ready[], options: ReadOptions): D
   let packages: string[] = [];
   for (const r of ready) {
     if (options.page !== undefined && r.page.number !== options.page) continue;
-    for (const region of regionsOf(r.page, r.lines)) {
+    const regions = regionsOf(r.page, r.lines);
+    for (const region of regions.length === 1 ? shortColumns(regions[0]!, r.page.width) : regions) {
       packages = packages.length > 0 ? packages : packagesNamed(region);
       readRegion(region, column++, r.back, entries);
     }

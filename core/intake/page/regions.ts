@@ -31,6 +31,21 @@ function halvesOf(lines: readonly Line[], gutter: number): Halves {
   return [linesOf(words.filter(isLeft)), linesOf(words.filter((w) => !isLeft(w)))];
 }
 
+/** How far from each other in points lines of one text column begin at most. */
+const FLUSH = 1.5;
+
+/**
+ * The two text columns of a page too short for its prose to show them: several lines of the right one begin at one place,
+ * and no line runs over it. For paragraphs only, since the columns of a table do the same.
+ */
+export function shortColumns(region: Region, pageWidth: number): Region[] {
+  const segments = region.lines.flatMap((l) => segmentsOf(l, 0.9));
+  const middle = segments.filter((s) => s.x0 > 0.36 * pageWidth && s.x0 < 0.64 * pageWidth).map((s) => s.x0);
+  const at = middle.find((x) => middle.filter((other) => Math.abs(other - x) < FLUSH).length >= 4);
+  if (at === undefined || segments.some((s) => s.x0 < at - FLUSH && s.x1 > at - 2 * FLUSH)) return [region];
+  return halvesOf(region.lines, at - FLUSH).map((lines) => ({ page: region.page, ...spanOf(lines.flatMap((l) => l.words)), lines }));
+}
+
 /** Over numbers, where a name stands beside it. */
 const NUMBERS = /^(pin|terminal|ball|lead|contact)s?$/i;
 

@@ -117,6 +117,14 @@ it('takes Input/Output for a heading over types', () => {
   expect(terminalsIn(read([page(table(rows).runs)])).map((t) => t.type)).toEqual(['input', 'bidirectional']);
 });
 
+describe('headings whose letters are set apart', () => {
+  const spaced = (x: number, word: string) => [...word].map((letter, i) => text(x + i * 8, 111, letter));
+  const rows = table([['1', 'VIN', 'Supply'], ['2', 'GND', 'Ground'], ['3', 'EN', 'Enable']], { x: [50, 110, 200], y: 118 }).runs; // prettier-ignore
+  const pages = [page([...spaced(53, 'PIN'), ...spaced(113, 'NAME'), ...spaced(203, 'FUNCTION'), ...rows])];
+  it('are words', () => expect(list(pages)).toEqual(['1 VIN', '2 GND', '3 EN']));
+  it('make their page worth its rules', () => expect(pagesWorthRuling(pages)).toEqual([1]));
+});
+
 describe('two text columns', () => {
   const ROWS = Array.from({ length: 9 }, (_, i) => [String(i + 1), `P${i + 1}`, 'Port line']);
   const prose = (lines: number) => Array.from({ length: lines }, (_, i) => text(45, 66 + i * 13, 'The device is made for small carriers'));

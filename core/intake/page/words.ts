@@ -59,7 +59,7 @@ function readWords(page: DocumentPage): { words: Word[]; drawn: Set<Rule> } {
   const pieces = page.runs.flatMap((run) => cut(run, isMono));
   const upright = pieces.filter((p) => !p.sideways);
   const drawn = underscores(upright, page.rules ?? []);
-  const flat = joinPieces(onOneBase([...upright, ...drawn.map((d) => d.word)]));
+  const flat = joinSpaced(joinPieces(onOneBase([...upright, ...drawn.map((d) => d.word)])));
   return { words: [...attachSmall(flat), ...pieces.filter((p) => p.sideways)], drawn: new Set(drawn.map((d) => d.rule)) };
 }
 
@@ -187,11 +187,50 @@ function joinPieces(pieces: Word[]): Word[] {
   return words;
 }
 
+/** Letters so far apart, in font sizes, are a word that is set spaced; where they differ by more, one is a word's end. */
+const SPACED = { most: 0.75, even: 0.12, letters: 3 };
+
+const isLetter = (w: Word): boolean => !w.estimated && /^\p{L}$/u.test(w.text);
+
+/** The words of a page whose letters are set apart. */
+export function spacedWords(runs: readonly Run[]): string[] {
+  const given = runs.filter((r) => r.text.trim() !== '').map((r) => wordAt(r, r.text, r.x, r.x + r.width));
+  const own = new Set(given.map((w) => w.text));
+  return joinSpaced(given).flatMap((w) => (own.has(w.text) ? [] : [w.text]));
+}
+
+/** Joins words that are set with their letters apart, `N A M E`: single letters, each drawn by itself, with gaps of one width. */
+function joinSpaced(words: readonly Word[]): readonly Word[] {
+  if (words.filter(isLetter).length < SPACED.letters) return words;
+  const out: Word[] = [];
+  for (let i = 0; i < words.length;) {
+    const first = words[i]!;
+    let end = i + 1;
+    const gapAt = (k: number) => words[k]!.x0 - words[k - 1]!.x1;
+    const goesOn = (k: number) =>
+      words[k] !== undefined &&
+      isLetter(words[k]) &&
+      Math.abs(words[k].base - first.base) < 0.12 * first.size &&
+      gapAt(k) >= JOIN * first.size &&
+      gapAt(k) < SPACED.most * first.size &&
+      (k === i + 1 || Math.abs(gapAt(k) - gapAt(i + 1)) < SPACED.even * first.size);
+    if (isLetter(first)) while (goesOn(end)) end++;
+    const of = end - i < SPACED.letters ? [first] : words.slice(i, end);
+    out.push(
+      of.length === 1
+        ? first
+        : { ...first, text: of.map((w) => w.text).join(''), x1: of.at(-1)!.x1, size: Math.max(...of.map((w) => w.size)) },
+    );
+    i += of.length;
+  }
+  return out;
+}
+
 /** A small raised asterisk is a note's mark; one of full size may be a name's own. */
 const NOTE_MARKS = { ...RAISED, '*': '﹡', ',': '⁾', a: 'ᵃ', b: 'ᵇ', c: 'ᶜ', d: 'ᵈ', e: 'ᵉ', f: 'ᶠ' };
 
 /** Small words beside a larger one: raised ones are notes on it, lowered ones belong to its name. */
-function attachSmall(words: Word[]): Word[] {
+function attachSmall(words: readonly Word[]): Word[] {
   const taken = new Set<Word>();
   const byX = [...words].sort((a, b) => a.x0 - b.x0);
   const firstNear = byHeight(byX);

@@ -28,7 +28,9 @@ export function inferType(
   const alike = kept.get(key);
   const known = alike?.find((k) => hasShape(k.name, name));
   if (known) return known.name === name ? copyOf(known.conclusion) : renamed(known, name);
-  const said = { name, code, description: inEnglish(description), told: evidenceOfCode(code ?? '', legend) };
+  // A dash is no word.
+  const words = /^[-–—\s]*$/.test(description) ? '' : inEnglish(description);
+  const said = { name, code, description: words, told: evidenceOfCode(code ?? '', legend) };
   const conclusion = heldAgainstPrecedent(weighType(said), said);
   if (kept.size >= MOST_KEPT) kept.clear();
   kept.set(key, [...(alike ?? []), { name, conclusion, because: conclusion.because.split(`name ${name}`) }]);

@@ -7,9 +7,20 @@ export function readLegend(lines: readonly string[]): Map<string, string> {
   for (const line of lines) {
     // An arrow shows a way only to one who knows which end is the part.
     for (const [, arrow = '', words = ''] of line.matchAll(/([←→])\s*[=:–]?\s*([A-Za-z][A-Za-z /-]{2,40})/g))
-      legend.set(arrow, words.trim());
+      legend.set(
+        arrow,
+        words
+          .trim()
+          .replace(/^into\b/i, 'input,')
+          .replace(/^out of\b/i, 'output,'),
+      );
     const entries = [...line.matchAll(/(?:^|[\s,;:(])([A-Z][A-Z0-9/]{0,5})\s*[=:–]\s*([A-Za-z][A-Za-z /-]*(?:\([^)]{0,80}\))?)/g)];
     const equals = [...line.matchAll(/=/g)].length;
+    // `DI digital input, DO digital output, PWR supply`: a list of nothing else.
+    const items = line.split(/\s*[,;.]\s*/).filter((item) => item !== '');
+    const listed = items.map((item) => /^([A-Z][A-Z0-9/]{0,5}) ([a-z][a-z /-]{2,60})$/.exec(item));
+    if (listed.length >= 3 && listed.filter((item) => item !== null).length >= listed.length - 2)
+      for (const item of listed) if (item) legend.set(item[1]!, item[2]!.replace(/ (and|or)$/, ''));
     // One lone `X: word` is a remark; two and more, or an equals sign, are a legend.
     if (entries.length < 2 && equals === 0) continue;
     for (const [, code = '', words = ''] of entries) legend.set(code.replace(/\s/g, ''), words.trim().replace(/\s+(and|or)$/, ''));

@@ -24,9 +24,14 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
     type: 'bidirectional',
     weight: 8,
     words:
-      /\b(output|out) (in|for|as) (an? |the )?master( mode)?\b.{0,40}\b(input|in) (in|for|as) (an? |the )?slave\b|\b(input|in) (in|for|as) (an? |the )?slave( mode)?\b.{0,40}\b(output|out) (in|for|as) (an? |the )?master\b|\bdata input output\b|\beither transmit or receive\b|\breference output\b.{0,120}\breference input\b|\breference input\b.{0,120}\breference output\b/i,
+      /\b(output|out) (in|for|as) (an? |the )?master( mode)?\b.{0,40}\b(input|in) (in|for|as) (an? |the )?slave\b|\b(input|in) (in|for|as) (an? |the )?slave( mode)?\b.{0,40}\b(output|out) (in|for|as) (an? |the )?master\b|\bdata input output\b|\b(clock|sync\w*), (an? )?(output|input) in (master|slave) mode\W*$|\beither transmit or receive\b|\breference output\b.{0,120}\breference input\b|\breference input\b.{0,120}\breference output\b/i,
   },
-  { type: 'bidirectional', weight: 5.5, words: /\bUSB ([a-z-]+ )?D[+−-](?!\w)|\bD[+−-] data\b/i, unless: /\b(in|out)puts?\b/i },
+  {
+    type: 'bidirectional',
+    weight: 5.5,
+    words: /\bUSB ([a-z\d.-]+ )?D[+−-](?!\w)|\bD[+−-] data\b|\bconfiguration channel( [12])?\s*$|\bsideband use\b/i,
+    unless: /\b(in|out)puts?\b/i,
+  },
   // A switch passes both ways.
   { type: 'bidirectional', weight: 4.5, words: /\bRF (common )?(port|throw|pole)\b/i, unless: /\b(in|out)puts?\b/i },
   {
@@ -40,7 +45,22 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
     type: 'bidirectional',
     weight: 5.5,
     words: /\bdata (line|bus)\b(?<!\b(for|to|of|on|from) (the )?([\w-]+ ){0,3}data (line|bus))|\bbus[- ]line\b/i,
-    unless: /\bsuppl(y|ies)\b|\bground\b/i,
+    unless:
+      /\bsuppl(y|ies)\b|\bground\b|\b(connects?|enables?|drives|places|puts|reads|writes|releases|latch(es)?) (\w+ (on|to|onto) )?the data (line|bus)\b/i,
+  },
+  // A port without a modem between: what is transmitted goes out.
+  {
+    type: 'output',
+    weight: 6,
+    words:
+      /\b(uart|usart|lpuart|serial (port|console|debug)|(debug )?console)[- ]?\d{0,2},? (port |data |serial )?(transmit|tx)(ter|ted)?\b/i,
+    unless: /\binput\b/i,
+  },
+  {
+    type: 'input',
+    weight: 6,
+    words: /\b(uart|usart|lpuart|serial (port|console|debug)|(debug )?console)[- ]?\d{0,2},? (port |data |serial )?(receive|rx)(r|d)?\b/i,
+    unless: /\boutput\b/i,
   },
   {
     type: 'output',
@@ -70,7 +90,12 @@ export const SIGNAL_WORDINGS: readonly Wording[] = [
     unless: /\boutputs?\b(?! (voltage|current))|\bsupplies\b/i,
   },
   // `Transmit data, digital input`: said outright, whatever the signal is called.
-  { type: 'input', weight: 7, words: /[;,.] (digital|analog(ue)?|logic) input\b/i, unless: /\boutputs?\b|\bi\/o\b/i },
+  {
+    type: 'input',
+    weight: 7,
+    words: /[;,.] (digital|analog(ue)?|logic) input\b/i,
+    unless: /\boutputs?\b|\bi\/o\b|^\W*(gpio|port [A-Z]?\d* ?(bit|pin|line))\b/i,
+  },
   {
     type: 'input',
     weight: 6.5,

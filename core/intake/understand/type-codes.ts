@@ -112,7 +112,7 @@ function builtCode(code: string, because: string): Evidence | undefined {
   if (/^I[SC]?\d{1,2}$/.test(code)) return evidence('input', 6, because);
   // A direction and its buffer: Schmitt trigger, pull, tri-state, open drain, push-pull.
   if (/^[AD]?I(ST|SMT|PU|PD)$/.test(code)) return evidence('input', 6, because);
-  if (/^[AD]?O(T|TS|Z)$/.test(code)) return evidence('three-state', 6, because);
+  if (/^[AD]?O\/?(T|TS|Z)$/.test(code)) return evidence('three-state', 6, because);
   if (/^[AD]O\/?OD$/.test(code)) return evidence('open-drain', 6, because);
   if (/^O\/PP$/.test(code)) return evidence('output', 6, because);
   if (/^I\/O\/(PP|OD|PP\/OD|OD\/PP)$/.test(code)) return evidence('bidirectional', 6, because);

@@ -239,6 +239,14 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['VSS', 'Input', 'Ground: connect all VSS pins to the system ground (0 V)', 'ground'],
   ['CE', undefined, 'Chip enable', 'input'],
   ['MICBIAS', 'Power output', 'Microphone bias output 2.5 V', 'supply-out'],
+  ['TXD', undefined, 'UART transmit', 'output'],
+  ['RXD', undefined, 'Console receive', 'input'],
+  ['BCLK', undefined, 'Bit clock, output in master mode', 'bidirectional'],
+  ['CS', undefined, 'Chip select. A low level connects the data bus.', 'input'],
+  ['DP', undefined, 'USB 2.0 D+', 'bidirectional'],
+  ['CC1', undefined, 'Configuration channel 1', 'bidirectional'],
+  ['P0.3', undefined, 'Port 0 bit 3; analog input 3', 'bidirectional'],
+  ['N.C.', undefined, '—', 'no-connect'],
   // The first clause says what it is; what follows tells of it.
   ['GAUGE', undefined, 'Analog current monitor output. Sources a part of the current through the sense resistor.', 'output'],
   ['CNVT', undefined, 'Convert input. Its leading edge selects the mode of the serial output.', 'input'],
@@ -428,6 +436,22 @@ describe('a legend of the document', () => {
     expect(inferType('GND', 'P', 'Ground', power).type).toBe('ground');
   });
   it('is not read out of prose', () => expect(readLegend(['Note: keep the pad open', 'Remark: see page 3'])).toEqual(new Map()));
+  it('may be a list of codes and words alone', () =>
+    expect([...readLegend(['DI digital input, DO/Z output that floats, PWR supply or ground'])]).toEqual([
+      ['DI', 'digital input'],
+      ['DO/Z', 'output that floats'],
+      ['PWR', 'supply or ground'],
+    ]));
+  it('tells which end of an arrow is the part', () =>
+    expect(
+      [...readLegend(['→ into the panel, ← out of the panel'])].map(([arrow, words]) => [
+        arrow,
+        evidenceOfCode(arrow, new Map([[arrow, words]]))[0]?.type,
+      ]),
+    ).toEqual([
+      ['→', 'input'],
+      ['←', 'output'],
+    ]));
   it('gives its words as the reason', () => expect(evidenceOfCode('AI', legend)[0]!.because).toBe('code AI = “analog input”'));
 });
 
