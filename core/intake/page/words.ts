@@ -190,10 +190,13 @@ function joinPieces(pieces: Word[]): Word[] {
 /** Letters so far apart, in font sizes, are a word that is set spaced; where they differ by more, one is a word's end. */
 const SPACED = { most: 0.75, even: 0.12, letters: 3 };
 
-const isLetter = (w: Word): boolean => !w.estimated && /^\p{L}$/u.test(w.text);
+const LETTER = /^\p{L}$/u;
+const isLetter = (w: Word): boolean => !w.estimated && LETTER.test(w.text);
 
 /** The words of a page whose letters are set apart. */
 export function spacedWords(runs: readonly Run[]): string[] {
+  // Every page of a long document is asked, and hardly any has such words.
+  if (runs.filter((r) => r.text.length === 1 && LETTER.test(r.text)).length < SPACED.letters) return [];
   const given = runs.filter((r) => r.text.trim() !== '').map((r) => wordAt(r, r.text, r.x, r.x + r.width));
   const own = new Set(given.map((w) => w.text));
   return joinSpaced(given).flatMap((w) => (own.has(w.text) ? [] : [w.text]));
