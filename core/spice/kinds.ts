@@ -51,6 +51,8 @@ const KINDS: Kind[] = [
     nodes: [/^S1$/i, /^S2$/i, /^D$/i],
     alike: 'COM D, NO1 S1, NO2 S2, NO3 S3, NO4 S4, NO5 S5, NO6 S6, NO7 S7, NO8 S8',
   },
+  // A coupler's light gate is enabled.
+  { pins: [/^VE$/i, /^V?O(UT)?$/i, /^A(NODE)?$/i], alike: 'VE EN, VE ENABLE' },
   // What a switch of two throws is set by.
   { pins: [/^(NO|S1|S1?A|B1)$/i, /^(NC|S2|S1?B|B0)$/i, /^(COM|D|D1|A)$/i, /^(IN|SEL)$/i], alike: 'IN SEL, IN CTRL, SEL IN, SEL CTRL' },
   { pins: [/^N[OC]$/i, /^COM$/i, /^IN$/i], alike: 'IN SEL, IN CTRL' },

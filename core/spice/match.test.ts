@@ -83,6 +83,8 @@ it.each<[string, Pin[], string[], string[]]>([
   ['an array that counts before', [['1B', 'input'], ['1C', 'open-drain'], ['E', 'ground'], ['COM', 'passive']], ['COM', 'O1', 'GND', 'I1'], ['1B=4', '1C=2', 'COM=1', 'E=3']],
   ['addresses by another letter', [['E0', 'input'], ['E1', 'input'], ['E2', 'input']], ['A0', 'A1', 'A2'], ['E0=1', 'E1=2', 'E2=3']],
   ['ends of a lamp by their letters', [['K_R', 'passive'], ['K_G', 'passive']], ['green cathode', 'red cathode'], ['K_G=1', 'K_R=2']],
+  ['one of two functions of a node among named ones', [['NR', 'passive'], ['EN', 'input'], ['IN', 'supply-in']], ['VIN', 'EN (high = on)', 'NR/SS'], ['EN=2', 'IN=1', 'NR=3']],
+  ['the enable of a coupler', [['ANODE', 'passive'], ['VO', 'open-drain'], ['VE', 'input']], ['enable', 'Vo', 'anode'], ['ANODE=3', 'VE=1', 'VO=2']],
   ['a load switch', [['EN', 'input'], ['IN', 'supply-in'], ['SR', 'passive']], ['slew capacitor', 'logic control', 'switch input'], ['EN=2', 'IN=3', 'SR=1']],
 ])('%s are matched', (_, pins, docs, pairs) => expect(matched(pins, docs)).toEqual({ pairs, asks: [] })); // prettier-ignore
 

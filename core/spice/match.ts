@@ -182,12 +182,12 @@ const NAMED = /^([A-Z][A-Z\d_/+-]+#?)\s+(?=.*[a-z]{2})(\S.*)$/;
 function withNames(nodes: readonly ModelNode[]): readonly ModelNode[] {
   if (!nodes.every((n) => /^\d+$/.test(n.name))) return nodes;
   const read = nodes.map((node) => {
-    const [, name = /^[A-Z][A-Z\d_/+-]*#?$/.test(node.doc) ? node.doc : undefined, doc = ''] = NAMED.exec(node.doc) ?? [];
+    const [, name = /^[A-Z][A-Z\d_/+-]*#?$/.test(node.doc) ? node.doc : undefined, doc = node.doc] = NAMED.exec(node.doc) ?? [];
     return name === undefined ? node : { ...node, name, doc };
   });
   const names = read.flatMap((n, i) => (n === nodes[i] ? [] : [n.name.toUpperCase()]));
   const isColumn = names.length >= Math.max(2, nodes.length * 0.7) && new Set(names).size === names.length;
-  return isColumn && read.some((n) => n.doc !== '') ? read : nodes;
+  return isColumn && read.some((n) => n.doc !== n.name) ? read : nodes;
 }
 
 /** So many pairs at least, and so large a part of the nodes, tell that a model's numbers are those of the pins. */

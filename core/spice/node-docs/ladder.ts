@@ -123,7 +123,9 @@ function rungOf(comment: Comment): Rung | undefined {
   const { text } = comment;
   // The rule of a table, `+-----+------+`, is no rung.
   if (/^\s*\+[-=+]{2,}\+\s*$/.test(text)) return undefined;
-  const elbow = /^([^a-z0-9]*?)([+|!`'\\/](?=[-_=])|)(?:(?<=[+`\\])[-_=]+|[-_=.]{2,})>?\s*([^\s\-_=.|!].*)$/i.exec(text);
+  const elbow = /^([^a-z0-9]*?)([+|!`'\\/](?=[-_=])|)(?:(?<=[+`\\])[-_=]+|[-_=.]{2,})>?(?:\s*(?=[^\s\-_=.|!])|\s+(?=-[A-Z]))(\S.*)$/i.exec(
+    text,
+  );
   if (elbow && (elbow[2] !== '' || /[|!¦]/.test(elbow[1]!))) {
     const bars = (elbow[1]!.match(BARS) ?? []).length;
     return { comment, bars, label: elbow[3]!.replace(/[|!¦\s]+$/, ''), isElbow: true };

@@ -34,6 +34,7 @@ function signed(nodes: readonly string[]): [string, string][] {
   const all = new Set(nodes.map((n) => n.toLowerCase()));
   return nodes.flatMap((node): [string, string][] => {
     const low = /^(\w{2,})_?[bn]$/.exec(node.toLowerCase())?.[1];
+    if (node.includes('_') && !all.has(node.toLowerCase().replaceAll('_', '/'))) return [[node.toLowerCase().replaceAll('_', '/'), node]];
     if (low !== undefined && !all.has(low) && !all.has(`${low}p`)) return [`/${low}`, `~${low}`, `${low}#`].map((name) => [name, node]);
     const [, stem = '', letter] = /^(\w+)([pnm])$/.exec(node.toLowerCase()) ?? [];
     if (letter === 'p') return all.has(`${stem}n`) || all.has(`${stem}m`) ? [[`${stem}+`, node]] : [];
@@ -261,6 +262,7 @@ function entriesOf({ text: unread, line, raw }: Comment, byName: Names): Found {
   if (ruled) return ruled;
   const given = withRanges(unread, byName)
     .replace(/^\s*@(?=\w)/, '')
+    .replace(/(^|\s)#(?=\d{1,2}\s.*\s#\d)|(?<=\s)#(?=\d{1,2}\s)/g, '$1')
     .replace(/(^|\s)\[(\w{1,8})\](?=\s)/g, (whole, lead: string, name: string) =>
       byName.has(name.toLowerCase()) ? `${lead}(${name})` : whole,
     );
@@ -337,6 +339,7 @@ function items(text: string, line: number, byName: Names): Found | undefined {
     if (parts.length < 2) continue;
     const found = [true, false]
       .map((before) => parts.map((part) => itemOf(part, before, byName)))
+      .concat([parts.map((part) => wordsFirst(part, byName))])
       .find((all) => all.every((i) => i !== undefined));
     const entries = found?.flatMap((item) => item!.nodes.map((node): Found[number] => [node, { doc: tidy(item!.doc), line }]));
     if (entries && new Set(entries.map(([node]) => node)).size === entries.length) return entries;
@@ -356,6 +359,14 @@ function itemOf(item: string, before: boolean, byName: Names): { nodes: string[]
     /^(to|of|for|and|or|is|are|with|in|on|at|from)\b(?![+\-/])/.test(doc) ||
     doc.split(/[\s/]+/).some((w) => byName.has(w.toLowerCase()));
   return nodes.length === 0 || !/[A-Za-z]/.test(doc) || isSentence ? undefined : { nodes, doc };
+}
+
+/** `inputs A B`: words in small letters, and behind them nodes as the card writes them. */
+function wordsFirst(item: string, byName: Names): { nodes: string[]; doc: string } | undefined {
+  const [, doc = '', list = ''] = /^([a-z][a-z ]*?)\s+([A-Z]\S*(?:\s+[A-Z]\S*)*)$/.exec(item.trim()) ?? [];
+  const names = list.split(/\s+/);
+  const areNodes = list !== '' && names.every((name) => byName.get(name.toLowerCase()) === name);
+  return areNodes ? { nodes: names, doc } : undefined;
 }
 
 /** The node of a name, or those of `S1/S2` and `1-2`; none where one of them is no node. */
@@ -483,6 +494,10 @@ function single(text: string, line: number, byName: Names): Found | undefined {
       body,
     );
   const node = entry ? byName.get(entry[1]!.toLowerCase()) : undefined;
+  // `VP VM   supplies` is of both.
+  const [, several = '', words = ''] = /^(\S+(?: \S+){1,3})\s{2,}(\S.*)$/.exec(body) ?? [];
+  const gathered = several === '' ? [] : nodesListed(several, byName);
+  if (gathered.length > 1) return gathered.map((name) => [name, { doc: tidy(words), line }]);
   // `inp/inn  thermocouple` is of both.
   const both = entry && node === undefined && entry[1]!.includes('/') ? nodesOf(entry[1]!, byName) : [];
   if (both.length > 1) return both.map((name) => [name, { doc: tidy(entry![2]!), line }]);

@@ -299,6 +299,20 @@ describe('what comments say of nodes, in the forms that makers write', () => {
       card('* +---+-----+--------+\n* | 1 | GND | ground |\n* | 2 | IN2 | input  |\n* | 3 | VM  | supply |'),
       ['GND ground', 'IN2 input', 'VM supply'],
     ],
+    [
+      'words before the names of their nodes',
+      card('* inputs A B, output Y, supply VCC', 'A B Y VCC'),
+      ['inputs', 'inputs', 'output', 'supply'],
+    ],
+    ['a sign behind a ladder’s dashes', card('* ,----- RG-\n* | ,--- -IN\n* | | ,- +IN'), ['RG-', '-IN', '+IN']],
+    ['a list behind a title and a dash', card('* TFS12 SCR - anode, cathode, gate'), ['anode', 'cathode', 'gate']],
+    ['numbers behind a hash', card('*#1 GND   #2 IN   #3 IS (current sense)'), ['GND', 'IN', 'IS (current sense)']],
+    ['two nodes before their words', card('* OUT    output\n* VP VM  supplies', 'OUT VP VM'), ['output', 'supplies', 'supplies']],
+    [
+      'a slash in a name that the card has with an underscore',
+      card('* RT/CLK  frequency\n* FB  feedback', 'RT_CLK FB'),
+      ['frequency', 'feedback'],
+    ],
     ['comments between the lines of the card', '.subckt X\n* 1 = in\n+ 1\n* 2 = out\n+ 2\n.ends', ['in', 'out']],
   ])('%s', (_how, text, expected) => expect(docsOf(text)).toEqual(expected));
 

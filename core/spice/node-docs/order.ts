@@ -208,10 +208,10 @@ function straightIn(comment: Comment, card: string, nodes: readonly string[]): s
   if (nodes.some((n) => text.toLowerCase().startsWith(`${n.toLowerCase()} `))) return undefined;
   const inWhole = pieces(bare(text), nodes.length);
   // `Shunt reference: cathode, anode`: what stands before a colon in the first of them is a title.
-  const whole = inWhole && (/^[^:]+:\s/.test(inWhole[0]!) || inWhole.some(isRemark)) ? undefined : inWhole;
+  const whole = inWhole && (/^[^:]+(?::| -)\s/.test(inWhole[0]!) || inWhole.some(isRemark)) ? undefined : inWhole;
   const isBarred = whole && text.split('|').length === nodes.length && whole.every((w) => /[A-Za-z]/.test(w) && w.split(/\s+/).length <= 4);
   if (whole && (isBarred || aligned(comment.raw, card, nodes) || areTerminals(whole, text) || agree(whole, nodes))) return whole;
-  const tails = [/:\s+(.*)$/, /^\S.*?\s{2,}(\S.*)$/, /,\s+([^,]+)$/].map((tail) => tail.exec(text)?.[1]).concat(withoutCounts(text));
+  const tails = [/(?::| -)\s+(.*)$/, /^\S.*?\s{2,}(\S.*)$/, /,\s+([^,]+)$/].map((tail) => tail.exec(text)?.[1]).concat(withoutCounts(text));
   return tails
     .flatMap((tail) => (tail === undefined ? [] : [pieces(bare(tail), nodes.length)]))
     .find((words) => words !== undefined && (areTerminals(words, text) || agree(words, nodes)));
