@@ -1,5 +1,5 @@
 import { withoutIndex } from './likeness';
-import { matchPins } from './match';
+import { matchPins, type MatchPin } from './match';
 import { letterOf, shortens } from './roles';
 import type { ElectricalType } from '../part';
 
@@ -316,3 +316,18 @@ it.each([
   ['OUTB', 'OUT'],
   ['S1_A', 'S1'],
 ])('%s without its channel is %s', (name, bare) => expect(withoutIndex(name)).toBe(bare));
+
+describe('a model of the first channel, told by the letter behind its names', () => {
+  const nodes = ['VBBA', 'IN1A', 'OUT1A', 'SENSEA', 'GND'].map((name) => ({ name, doc: '', docLine: 0 }));
+  const of = (unit: string, first: number): MatchPin[] =>
+    (['VBB supply-in', 'IN1 input', 'OUT1 output', 'SENSE passive'] as const).map((pin, i) => {
+      const [name, type] = pin.split(' ') as [string, ElectricalType];
+      return { number: String(first + i), name: `${name}${unit}`, type, unit };
+    });
+  const { pairs } = matchPins([...of('A', 1), ...of('B', 11), { number: '20', name: 'GND', type: 'ground', unit: null }], nodes);
+  const ofUnit = (unit: string) => pairs.flatMap((p) => (p.unit === unit ? [`${p.pin}=${p.node}`] : []));
+  it.each([
+    ['A', ['1=VBBA', '2=IN1A', '3=OUT1A', '4=SENSEA', '20=GND']],
+    ['B', ['11=VBBA', '12=IN1A', '13=OUT1A', '14=SENSEA', '20=GND']],
+  ])('is that of channel %s, with its own supply', (unit, expected) => expect(ofUnit(unit)).toEqual(expected));
+});

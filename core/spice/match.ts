@@ -48,7 +48,7 @@ export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[]
   else {
     for (const unit of units)
       matchOne(
-        live.filter((p) => p.unit === unit || p.unit === null || isSupply(p)),
+        live.filter((p) => p.unit === unit || p.unit === null || (isSupply(p) && !isOfOther(p, unit, live))),
         nodes,
         unit,
         true,
@@ -59,12 +59,20 @@ export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[]
   return merged(out);
 }
 
+/** True for a supply of another unit of which this one has its own: VBBA beside VBBB. */
+function isOfOther(pin: MatchPin, unit: string, pins: readonly MatchPin[]): boolean {
+  const stem = ({ name }: MatchPin) => name.replace(/(?<=\w)[A-H\d]$/i, '');
+  return pins.some((own) => own.unit === unit && isSupply(own) && own.name !== pin.name && stem(own) === stem(pin));
+}
+
 /** A supply that all units share is the same node of each of their models: where one unit tells it, it is told. */
 function sharedAlike(pins: readonly MatchPin[], units: readonly string[], pairs: readonly Pair[]): Pair[] {
   return pins.filter(isSupply).flatMap((pin) => {
     const told = pairs.filter((p) => p.pin === pin.number);
     const isOne = told.length > 0 && told.every((p) => p.node === told[0]!.node);
-    const open = units.filter((unit) => !pairs.some((p) => p.unit === unit && (p.pin === pin.number || p.node === told[0]?.node)));
+    const open = units.filter(
+      (unit) => !isOfOther(pin, unit, pins) && !pairs.some((p) => p.unit === unit && (p.pin === pin.number || p.node === told[0]?.node)),
+    );
     return isOne ? open.map((unit) => ({ ...told[0]!, unit, because: `as in unit ${told[0]!.unit}: ${told[0]!.because}` })) : [];
   });
 }
@@ -99,7 +107,12 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   const called = named.map((n) => ({ name: /^\d+$/.test(n.name) && /^\S+$/.test(n.doc) ? n.doc : n.name }));
   // One gate of six, told by the names of the first: 1A and 1Y are A and Y of each.
   const isFirst = channel && haveOneIndex(called);
-  const readAs = named.map((n) => (isFirst ? { ...n, name: withoutIndex(n.name), doc: withoutIndex(n.doc) } : n));
+  // IN1A, OUT1A and VBBA are those of each channel, as IN1B, OUT1B and VBBB are.
+  const [ownEnd, end] = channel ? [lastLetterOf(pins.filter((p) => p.unit === unit)), lastLetterOf(called)] : [];
+  const isLettered = ownEnd !== undefined && end !== undefined;
+  const readAs = named.map((n) =>
+    isFirst ? { ...n, name: withoutIndex(n.name), doc: withoutIndex(n.doc) } : isLettered ? { ...n, name: withoutEnd(n.name, end) } : n,
+  );
   const otherNames = otherNamesOf(pins, called);
   const counted = countedOtherwise(pins, called);
   const others = namedOtherwise(pins, called);
@@ -111,12 +124,13 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   };
   const likeness = rows.map(([first]) => {
     if (unsaid(first!) !== undefined) return nodes.map(() => ({ score: 0, because: '' }));
-    const pin = { ...first!, name: counted.get(keyOf(first!)) ?? first!.name };
+    const called = counted.get(keyOf(first!)) ?? first!.name;
+    const pin = { ...first!, name: isLettered && first!.unit === unit ? withoutEnd(called, ownEnd) : called };
     const also = [pin.name, ...(isOne ? [withoutIndex(pin.name)] : [])].flatMap((name) => otherNames.get(keyOf({ name })) ?? []);
     const known = { all: also.flatMap((o) => o.all), plain: also.flatMap((o) => o.plain) };
     return readAs.map((node, i) => {
       const { score, because } = alike(pin, node, isOne, known);
-      const isCounted = pin.name !== first!.name && score > 0;
+      const isCounted = called !== first!.name && score > 0;
       return {
         score,
         because: isCounted
@@ -228,6 +242,14 @@ function haveOneIndex(terminals: readonly { name: string }[]): boolean {
   const indices = terminals.flatMap((p) => /^\d{1,2}(?=[~/!]?[A-Z])/i.exec(p.name)?.[0] ?? []);
   return indices.length > 1 && new Set(indices).size === 1;
 }
+
+/** The letter that most of a channel's terminals end with: A of IN1A, OUT1A and VBBA. */
+function lastLetterOf(terminals: readonly { name: string }[]): string | undefined {
+  const ends = terminals.flatMap(({ name }) => /(?<=[A-Z\d]{2})[A-D]$/i.exec(name)?.[0].toUpperCase() ?? []);
+  return ends.find((end) => ends.filter((other) => other === end).length > Math.max(2, 0.6 * terminals.length));
+}
+
+const withoutEnd = (name: string, end: string): string => (name.length > 2 && name.toUpperCase().endsWith(end) ? name.slice(0, -1) : name);
 
 /**
  * Another node for this pin, or another pin for this node, that is about as good, where the whole would be about as good

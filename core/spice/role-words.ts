@@ -201,7 +201,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['temperature', /^(v?temp|tmp)$|(?<!battery )\btemperature( (output|voltage|monitor|sensor))?$/],
   ['thermistor', /^(ts|ntc|therm)$|\bthermistor\b|\bbattery temperature\b/],
   ['battery', /^(v?batt?|bat\+|vbb)$|^battery\b(?! temp)/],
-  ['set current', /^(prog|iset|iprog|rset|rext)$|\bcurrent[- ](set(ting)?|program(ming)?)\b/],
+  ['set current', /^(prog|r?iset|iprog|rset|rext)$|\bcurrent[- ](set(ting)?|program(ming)?)\b/],
   ['status', /^(stat?\d?|n?chrg|status|diag)$|\bstatus\b|\bdiagnostic (output|feedback)\b|\bcharge indicat/],
   ['motor supply', /^(vm|vmot|vbb)$|\bmotor (power )?supply\b/],
   ['reference output', /\breference( voltage)? output\b|^\d+(\.\d+)? ?v reference$/],

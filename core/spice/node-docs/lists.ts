@@ -165,6 +165,11 @@ const sentences = (text: string, byName: Names): string =>
 function spaced(comments: readonly Comment[], byName: Names, known: ReadonlySet<string>): Found {
   const found = comments.flatMap(({ text, line }): Found => {
     const [, word = '', rest = ''] = /^\s*(?:(?:pin|node|terminal)\s+)?(\S+)\s+(\S.*)$/i.exec(text) ?? [];
+    // `IN1 IN2 inputs` is of both.
+    const [, second = '', words = ''] = /^(\S+)\s+([a-z].*)$/.exec(rest) ?? [];
+    const pair = words === '' ? [] : allNodes([word, second], byName);
+    if (pair.length > 1 && !pair.some((n) => known.has(n)) && !startsWithNode(words, byName) && !isRemark(words))
+      return pair.map((n) => [n, { doc: tidy(words), line }]);
     const node = byName.get(word.toLowerCase());
     return node === undefined || known.has(node) || startsWithNode(rest, byName) || isRemark(rest) || rest.startsWith('(')
       ? []
@@ -252,8 +257,10 @@ const withRanges = (text: string, byName: Names): string =>
 /** `P: + bus | N: - bus`: entries between rules. */
 function betweenRules(text: string, line: number, raw: string, byName: Names): Found | undefined {
   const cut = text.split(/\s\|\s/);
-  if (cut.length < 2 || !cut.every((piece) => /^\s*\w[^|:=]*\s?[:=]\s*\S/.test(piece))) return undefined;
-  const found = cut.map((piece) => entriesOf({ text: piece, line, raw }, byName));
+  // What has no words of its own only has its place in the list.
+  const worded = cut.filter((piece) => nodesListed(piece.trim(), byName).length === 0);
+  if (worded.length < 2 || !worded.every((piece) => /^\s*\w[^|:=]*\s?[:=]\s*\S/.test(piece))) return undefined;
+  const found = worded.map((piece) => entriesOf({ text: piece, line, raw }, byName));
   return found.every((entries) => entries.length > 0) ? found.flat() : undefined;
 }
 
@@ -337,18 +344,23 @@ function items(text: string, line: number, byName: Names): Found | undefined {
   for (const separator of [/\s*[,;]\s*/, /\s+\/\s+/, /\s{2,}/]) {
     const parts = listed.split(separator);
     if (parts.length < 2) continue;
+    // Nodes without words of their own may end the list; before words they share them.
+    const lastWorded = parts.findLastIndex((part) => !byName.has(part.trim().toLowerCase()));
+    if (parts.slice(0, lastWorded).some((part) => byName.has(part.trim().toLowerCase()))) continue;
     const found = [true, false]
       .map((before) => parts.map((part) => itemOf(part, before, byName)))
       .concat([parts.map((part) => wordsFirst(part, byName))])
       .find((all) => all.every((i) => i !== undefined));
     const entries = found?.flatMap((item) => item!.nodes.map((node): Found[number] => [node, { doc: tidy(item!.doc), line }]));
-    if (entries && new Set(entries.map(([node]) => node)).size === entries.length) return entries;
+    if (entries && entries.length > 0 && new Set(entries.map(([node]) => node)).size === entries.length) return entries;
   }
   return undefined;
 }
 
 /** An item's nodes and words; the nodes stand before the words, or as bare numbers behind them. */
 function itemOf(item: string, before: boolean, byName: Names): { nodes: string[]; doc: string } | undefined {
+  // `…, vcc, gnd`: nodes whose names say it all.
+  if (before && item.length > 1 && byName.has(item.trim().toLowerCase())) return { nodes: [], doc: '' };
   const shape = before ? /^(?:(?:node|pin|terminal)\s+)?(\S+)\s+(\S.*)$/i : /^(\S.*?)\s+(?:(?:node|pin|terminal)s?\s+)?([\d/&-]+)$/i;
   const [, first = '', last = ''] = shape.exec(item.trim()) ?? [];
   const [name, doc] = before ? [first, last] : [last, first];
@@ -373,7 +385,8 @@ function wordsFirst(item: string, byName: Names): { nodes: string[]; doc: string
 function nodesOf(name: string, byName: Names): string[] {
   const whole = byName.get(name.trim().toLowerCase());
   if (whole !== undefined) return [whole];
-  return allNodes(name.split(/[/&-]/), byName);
+  const slashed = name.includes('/') ? allNodes(name.split('/'), byName) : [];
+  return slashed.length > 0 ? slashed : allNodes(name.split(/[/&-]/), byName);
 }
 
 /** The nodes that words name; none where one of them names none. */

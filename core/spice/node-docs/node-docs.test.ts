@@ -313,6 +313,22 @@ describe('what comments say of nodes, in the forms that makers write', () => {
       card('* RT/CLK  frequency\n* FB  feedback', 'RT_CLK FB'),
       ['frequency', 'feedback'],
     ],
+    ['its own card with names in angle brackets', card('* .subckt X <sel> <in0> <out>', 's a0 y'), ['sel', 'in0', 'out']],
+    [
+      'entries between rules beside nodes alone',
+      card('* vin gnd | led1 led2 : cathodes | iset : resistor', 'vin gnd led1 led2 iset'),
+      ['', '', 'cathodes', 'cathodes', 'resistor'],
+    ],
+    [
+      'two nodes before their words, one blank apart',
+      card('* ENA enable, high\n* IN1 IN2 inputs\n* OUT output', 'ENA IN1 IN2 OUT'),
+      ['enable, high', 'inputs', 'inputs', 'output'],
+    ],
+    [
+      'pairs between slashes and nodes alone at the end',
+      card('* rf+/rf- balanced input, lo+/lo- drive, vcc, gnd', 'rfp rfn lop lon vcc gnd'),
+      ['balanced input', 'balanced input', 'drive', 'drive', '', ''],
+    ],
     ['comments between the lines of the card', '.subckt X\n* 1 = in\n+ 1\n* 2 = out\n+ 2\n.ends', ['in', 'out']],
   ])('%s', (_how, text, expected) => expect(docsOf(text)).toEqual(expected));
 

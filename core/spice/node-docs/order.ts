@@ -238,7 +238,11 @@ function agree(words: readonly string[], nodes: readonly string[]): boolean {
 /** `TF4005 (in, out, adj)`: the terminals in brackets behind the model's name. */
 function behindName({ text }: Comment, name: string, count: number): string[] | undefined {
   const at = text.toLowerCase().indexOf(name.toLowerCase());
-  const list = at < 0 ? undefined : /^\s*\(([^()]+)\)/.exec(text.slice(at + name.length))?.[1];
+  const behind = at < 0 ? '' : text.slice(at + name.length);
+  // `.subckt MUX <sel> <in0> <out>`, as an example of its own card.
+  const held = [...behind.matchAll(/<([^<>\s]{1,20})>/g)].map((m) => m[1]!);
+  if (held.length === count && count > 1 && behind.replace(/<[^<>]*>/g, '').trim() === '') return held;
+  const list = /^\s*\(([^()]+)\)/.exec(behind)?.[1];
   const words = list === undefined ? undefined : pieces(list, count);
   return words && areTerminals(words, list!) ? words : undefined;
 }
