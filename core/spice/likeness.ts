@@ -90,7 +90,9 @@ export function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: Ot
   if (own.size === 0 && pin.description) for (const role of rolesOf(pin.description)) own.add(role);
   for (const role of rolesByType(pin)) own.add(role);
   const [, inBrackets = ''] = /\(([^()]+)\)/.exec(node.doc) ?? [];
-  const said = new Set([...rolesOf(node.doc), ...rolesOf(first.trim()), ...rolesOf(inBrackets)]);
+  const plainly = new Set([...rolesOf(node.doc), ...rolesOf(first.trim())]);
+  // `drain (common)` is a drain and no ground.
+  const said = new Set([...plainly, ...[...rolesOf(inBrackets)].filter((role) => plainly.size === 0 || !isPowerRole(role))]);
   // `IN regulator input`: a name, and what it is in words.
   const rest = rolesOf(more.join(' '));
   if (shares(rolesOf(word), rest)) for (const role of rest) said.add(role);
@@ -211,13 +213,14 @@ function isUnsaid(pin: MatchPin, node: ModelNode): boolean {
   return node.name.length < 3 && own.size > 0 && !said.has('common') && said.size > 0 && !shares(own, said);
 }
 
+const isPowerRole = (role: string): boolean => ['supply+', 'supply-', 'ground'].includes(role);
+
 /** A supply is no signal and a ground no supply, whatever words they share. */
 export function contradicts(pin: MatchPin, node: ModelNode): boolean {
   const roles = new Set([...rolesOf(node.doc), ...(/^\d+$/.test(node.name) ? [] : rolesOf(node.name))]);
-  const isPower = (role: string) => ['supply+', 'supply-', 'ground'].includes(role);
   // VS of a driver has a node of its name, and its comment says that it is no supply.
-  const isItsOwn = node.doc !== '' && plainName(node.name) === plainName(pin.name) && ![...rolesOf(node.doc)].some(isPower);
-  const power = !isItsOwn && [...roles].some(isPower);
+  const isItsOwn = node.doc !== '' && plainName(node.name) === plainName(pin.name) && ![...rolesOf(node.doc)].some(isPowerRole);
+  const power = !isItsOwn && [...roles].some(isPowerRole);
   if (power && roles.size === 1 && !isSupply(pin) && pin.type !== 'supply-out' && pin.type !== 'unspecified' && pin.type !== 'passive')
     return true;
   // What shuts a part down by a high level is no enable.

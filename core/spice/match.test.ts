@@ -120,6 +120,7 @@ it.each<[string, Pin[], string[], string[]]>([
   ['two series of which either may be meant', [['P0', 'bidirectional'], ['P1', 'bidirectional'], ['P2', 'bidirectional']], ['X0', 'X1', 'X2', 'Z0', 'Z1', 'Z2'], ['P0', 'P1', 'P2']], // prettier-ignore
   ['outputs by the letter of inputs', [['Q0', 'output'], ['Q1', 'output'], ['Q2', 'output']], ['D0', 'D1', 'D2'], ['Q0', 'Q1', 'Q2']], // prettier-ignore
   ['the throws of a switch', [['S1', 'bidirectional'], ['S2', 'bidirectional'], ['D', 'bidirectional'], ['IN', 'input']], ['COM', 'IN', 'NC', 'NO'], ['S1', 'S2']], // prettier-ignore
+  ['a negative supply beside a positive one', [['VCC-', 'supply-in'], ['OUT', 'output']], ['V+', 'output'], ['VCC-']], // prettier-ignore
   ['supplies by their signs beside a pair', [['V+', 'supply-in'], ['V-', 'supply-in']], ['p', 'n'], ['V+', 'V-']], // prettier-ignore
   [
     'names that only share letters',

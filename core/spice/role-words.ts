@@ -42,7 +42,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ],
   [
     'supply+',
-    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vplus|v_plus|v_?pos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|vddp|pvdd|pvcc|vps|vsp|[ad]?pwr|vpwr)$|\b(positive|plus) (power )?supply\b|^positive power$|^power supply voltage$|\bpositive rail\b|^((power|main|device|chip|logic|battery|upper|clamp) )?supply( (voltage|pin|rail|terminal|node))?$|\bvcc\b|\bvdd\b|^(supply|power)( voltage)? input$|^v?\+ supply|^\+v( supply)?$|^battery (voltage|input)$|^supply from the battery$|^\+\d{1,2}(\.\d+)? ?v( supply)?$|^input (supply|power)$|^power supply$|^power$/,
+    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vplus|v_plus|v_?pos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|vddp|pvdd|pvcc|vps|vsp|[ad]?pwr|vpwr)$|\b(positive|plus) (power )?supply\b|^positive power$|^power supply voltage$|\bpositive rail\b|^((power|main|device|chip|logic|battery|upper|clamp) )?supply( (voltage|pin|rail|terminal|node))?$|\b(vcc|vdd)\b(?!-)|^(supply|power)( voltage)? input$|^v?\+ supply|^\+v( supply)?$|^battery (voltage|input)$|^supply from the battery$|^\+\d{1,2}(\.\d+)? ?v( supply)?$|^input (supply|power)$|^power supply$|^power$/,
   ],
   [
     'supply-',
@@ -50,7 +50,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ],
   [
     'ground',
-    /^(gnd|vss|agnd|dgnd|pgnd|sgnd|0|com|common|ground|0v|gnda)$|^(power |signal |analog |digital |supply |device |chip |circuit |reference |common )?ground$|^ground\b|\bground (pin|terminal|return)\b|^(power|supply|signal|common) return$/,
+    /^(gnd|vss|agnd|dgnd|pgnd|sgnd|0|com|common|ground|0v|gnda)$|^(power |signal |analog |digital |supply |device |chip |circuit |reference |common )?ground$|^ground\b|\bground (pin|terminal|return)\b|^(power|supply|signal|common|input|output) return$/,
   ],
   [
     'normally open',
@@ -85,7 +85,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ],
   [
     'feedback',
-    /^(fb|vfb|feedback|v?adj|sense|vsense|adjust)$|\bfeedback\b|\bremote sense\b|\bsense (connection|line)\b|^error amp(lifier)? input$|\badjust\b|\boutput (voltage )?sens(e|ing)\b/,
+    /^(fb|vfb|feedback|v?adj|sense|vsense|adjust)$|\bfeedback\b|^output divider\b|\bremote sense\b|\bsense (connection|line)\b|^error amp(lifier)? input$|\badjust\b|\boutput (voltage )?sens(e|ing)\b/,
   ],
   ['bypass', /^(c?_?byp(ass)?|c?nr|noise)$|\b(noise )?bypass\b|\bnoise reduction\b/],
   ['soft start', /^(ss|ss\/tr|track|sst|soft_?start)$|\bsoft[- ]start\b/],

@@ -25,7 +25,7 @@ export function bySeries(pins: readonly { name: string }[], nodes: readonly { na
 }
 
 /** What series of inputs and of outputs are called by. */
-const [GOES_IN, GOES_OUT] = [/^[ABDEIS]$/, /^[OQYZ]$/];
+const [GOES_IN, GOES_OUT] = [/^[ABDEIPS]$/, /^[OQYZ]$/];
 
 /** X0 to X7 are Y0 to Y7 where each side has one series that the other has not, of the same figures, and their letters say nothing else. */
 function ofOnlyOne(own: readonly Series[], there: readonly Series[]): [string, string][] {
