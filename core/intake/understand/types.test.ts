@@ -247,6 +247,8 @@ const SURE: [string, string | undefined, string, ElectricalType][] = [
   ['CC1', undefined, 'Configuration channel 1', 'bidirectional'],
   ['P0.3', undefined, 'Port 0 bit 3; analog input 3', 'bidirectional'],
   ['N.C.', undefined, '—', 'no-connect'],
+  ['PA0', undefined, 'General purpose / analog input 0', 'bidirectional'],
+  ['VIN-', undefined, 'Return of the input', 'ground'],
   // The first clause says what it is; what follows tells of it.
   ['GAUGE', undefined, 'Analog current monitor output. Sources a part of the current through the sense resistor.', 'output'],
   ['CNVT', undefined, 'Convert input. Its leading edge selects the mode of the serial output.', 'input'],

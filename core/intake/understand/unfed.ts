@@ -3,22 +3,25 @@ import { isTypeAsked, type Terminal } from '../proposal';
 
 /** What feeds a part, or leaves it regulated, by a name that signals have as well. */
 const FEEDS: readonly [RegExp, ElectricalType][] = [
-  [/^IN\d?$/i, 'supply-in'],
-  [/^OUT\d?$/i, 'supply-out'],
+  [/^V?IN\d?\+?$/i, 'supply-in'],
+  [/^V?OUT\d?\+?$/i, 'supply-out'],
 ];
 
+const BARE = /^\W*(?:positive )?(?:in|out)put(?: voltage)?\W*$/i;
+
 /**
- * A part with a ground and no supply is fed by something: where nothing but the name IN says that it is a signal, it is asked,
- * and so is OUT.
+ * A part with a ground and no supply is fed by something: where nothing but the name IN, or VIN, says that it is a signal, it is
+ * asked, and so is OUT.
  */
 export function doubtUnfed(terminals: readonly Terminal[]): void {
   const has = (type: ElectricalType) => terminals.some((t) => t.type === type);
   if (!has('ground') || has('supply-in') || !terminals.some((t) => FEEDS[0]![0].test(t.name))) return;
   for (const t of terminals) {
     const [, rail] = FEEDS.find(([name]) => name.test(t.name)) ?? [];
-    const isOfName = t.description === undefined && /^name /.test(t.because['type'] ?? '');
+    // `Output` says no more than VOUT does.
+    const isOfName = t.description === undefined ? /^name /.test(t.because['type'] ?? '') : BARE.test(t.description);
     if (!rail || !isOfName || isTypeAsked(t)) continue;
-    const reason = `Taken for ${t.type} by its name, but nothing else feeds the part.`;
+    const reason = `Taken for ${t.type}, but nothing else feeds the part.`;
     t.doubts = [...t.doubts, { field: 'type', reason, candidates: [t.type, rail] }];
   }
 }

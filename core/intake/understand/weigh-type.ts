@@ -64,7 +64,9 @@ export interface Said {
 }
 
 /** Weighs what the type column, the description and the name say of a type. */
-export function weighType({ name, code, description, told: cell }: Said): TypeConclusion {
+export function weighType({ name, code, description: whole, told: cell }: Said): TypeConclusion {
+  // `General purpose / analog input 0`: what follows is what it may be besides.
+  const description = whole.replace(/^(\W*general[- ]purpose)( (?:pin|port|i\/?o))?\s*[/,;]\s.*$/i, '$1 I/O');
   const told = ofPowerOutput(cell, name, description);
   const ofName = evidenceOfName(name);
   const goesOut = ofName.some((n) => n.type === 'output' && n.weight >= 4.5);

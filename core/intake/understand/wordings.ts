@@ -249,6 +249,13 @@ export const WORDINGS: readonly Wording[] = [
     unless:
       /\b(to|from|and|of|with|or|versus|above|below|at) (the )?((analog|digital|power|signal|circuit|system|board|input|output)\w* )?ground\b|\bground[- ](referenced|referred)\b|\bvirtual ground\b|\bfloating\b|\b(to|or) (vdd or |vcc or )?(vss|gnd|agnd|dgnd)\b|\bgrounds? (this|the|it|to|for|when|if|through|via)\b|\bsens(e|ing) of\b|\bground is \d/i,
   },
+  // What comes in or goes out by two terminals comes back by the second.
+  {
+    type: 'ground',
+    weight: 6,
+    words:
+      /^\W*((input|output|load|converter) return|return (of|for) (the )?(…|input|output|supply|load|converter)( (voltage|side|stage))?)\W*$/i,
+  },
   // Said at the start it is what the terminal is, whatever ground the text speaks of after.
   {
     type: 'ground',
