@@ -137,7 +137,9 @@ function terminal(
 ): Terminal {
   // Whatever stands further behind in a text without end says nothing of the terminal.
   const told = description.slice(0, MOST_WORDS);
-  const said = entry.activeLow === '' ? told : `${told} ${entry.activeLow}`;
+  // `Digital input, active low`: the level stands beside the type.
+  const level = LOW_TYPE.exec(entry.type ?? '')?.[0] ?? '';
+  const said = entry.activeLow === '' && level === '' ? told : `${told} ${entry.activeLow}${level === '' ? '' : `. ${level}`}`;
   const low = readActiveLow(name, overbar, inEnglish(said), names);
   const type = inferType(name, entry.type, told, context.legend);
   if (low.unsure) doubts.push(levelDoubt(`${low.unsure}.`));
@@ -158,5 +160,7 @@ function terminal(
   out.origin = originOf(entry.rows, entry.line, context.columns, Object.keys(numbers));
   return out;
 }
+
+const LOW_TYPE = /\b(?:active[- ]low|low[- ]active)\b/i;
 
 const isLow = (level: string): boolean => level !== '' && /^(l|low|active low|-)$/i.test(level);

@@ -142,6 +142,11 @@ it('asks whether IN feeds a part that nothing else feeds', () => {
   expect(asked([['1', 'IN'], ['2', 'GND'], ['3', 'OUT'], ['4', 'VDD']])).toEqual([]); // prettier-ignore
 });
 
+it('takes the level that stands beside a type', () => {
+  const { terminals } = proposal(bars([['Pin', 'Name', 'Type', 'Description'], ['1', 'CLR', 'Digital input, active low', 'Sets all channels to zero'], ['2', 'PD', 'Digital input', 'Sets the part to rest']])); // prettier-ignore
+  expect(terminals.map((t) => t.activeLow ?? false)).toEqual([true, false]);
+});
+
 it('asks for the numbers of a connector, which no cell has whole', () => {
   const { terminals } = proposal(bars([['Pin', 'Row A', 'Row B'], ['1', 'GND', 'CLK'], ['2', 'RXD', 'TXD']])); // prettier-ignore
   expect(terminals.map((t) => t.doubts[0]?.field)).toEqual(['number', 'number', 'number', 'number']);
