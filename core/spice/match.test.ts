@@ -85,6 +85,8 @@ it.each<[string, Pin[], string[], string[]]>([
   ['ends of a lamp by their letters', [['K_R', 'passive'], ['K_G', 'passive']], ['green cathode', 'red cathode'], ['K_G=1', 'K_R=2']],
   ['one of two functions of a node among named ones', [['NR', 'passive'], ['EN', 'input'], ['IN', 'supply-in']], ['VIN', 'EN (high = on)', 'NR/SS'], ['EN=2', 'IN=1', 'NR=3']],
   ['the enable of a coupler', [['ANODE', 'passive'], ['VO', 'open-drain'], ['VE', 'input']], ['enable', 'Vo', 'anode'], ['ANODE=3', 'VE=1', 'VO=2']],
+  ['comments in German', [['IN+', 'input'], ['IN-', 'input'], ['V+', 'supply-in'], ['OUT', 'output']], ['Ausgang', 'positive Versorgung', 'invertierender Eingang', 'nichtinvertierender Eingang'], ['IN+=4', 'IN-=3', 'OUT=1', 'V+=2']],
+  ['comments in Spanish and French', [['IN', 'supply-in'], ['GND', 'ground'], ['OUT', 'supply-out']], ['salida', 'masa', 'entrée'], ['GND=2', 'IN=3', 'OUT=1']],
   ['a load switch', [['EN', 'input'], ['IN', 'supply-in'], ['SR', 'passive']], ['slew capacitor', 'logic control', 'switch input'], ['EN=2', 'IN=3', 'SR=1']],
 ])('%s are matched', (_, pins, docs, pairs) => expect(matched(pins, docs)).toEqual({ pairs, asks: [] })); // prettier-ignore
 

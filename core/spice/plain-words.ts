@@ -1,3 +1,4 @@
+import { inEnglish } from '../intake/understand/other-languages';
 import { remember } from '../part';
 
 /** Words that count places, from the first on. */
@@ -27,9 +28,9 @@ export const untied = (text: string): string => {
   return ALL_TIED.test(text) ? text.replaceAll('-', ' ') : text.replace(HYPHENS, ' ').replace(UNDERSCORES, ' ');
 };
 
-/** A text as names and comments are compared by: in small letters, in single words, without `pin` behind a name. */
+/** A text as names and comments are compared by: in English and in small letters, in single words, without `pin` behind a name. */
 export const normal = remember((text: string): string =>
-  untied(text)
+  untied(inEnglish(text))
     .toLowerCase()
     .replace(/[−–]/g, '-')
     // A bar over the letters.

@@ -133,7 +133,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ],
   [
     'output',
-    /^(out|vout|vo|aout|vreg|output|o|y|q|dout|z)$|^(signal |line |logic |data |regulated |regulator |amplifier |comparator |(power |load )?switch |switched |load |amp |sensor |detector |driver |motor |product |multiplexer |analog |digital |dac |ldo |op[- ]?amp )?output\b|\boutput (terminal|pin|voltage|of)\b|^regulated voltage$/,
+    /^(out|vout|vo|aout|rout|vreg|output|o|y|q|dout|z)$|^(signal |line |logic |data |regulated |regulator |amplifier |comparator |(power |load )?switch |switched |load |amp |sensor |detector |driver |motor |product |multiplexer |analog |digital |dac |ldo |op[- ]?amp )?output\b|\boutput (terminal|pin|voltage|of)\b|^regulated voltage$/,
   ],
   // Interfaces.
   ['receive data', /^(rxd|ro|rx)$|\breceived? data\b|\breceiver( data)? output$/],

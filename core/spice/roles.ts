@@ -41,7 +41,9 @@ export const rolesOf = remember((text: string): ReadonlySet<string> => {
     // Half of a supply is none; and how high it may be says nothing more of it.
     .replace(/\bv(cc|dd|s)\/2\b/g, 'half')
     .replace(/(?<=[a-z]),? [+-]?\d[\d.]*( ?v)?( ?(\.\.+|-|to) ?[+-]?\d[\d.]*)? ?v$/, '')
-    .replace(/^(input|output|supply), ([a-z-]+)$/, '$2 $1');
+    .replace(/^(input|output|supply), ([a-z-]+)$/, '$2 $1')
+    // As other languages put it: `alimentation positive`.
+    .replace(/^power supply (positive|negative)$/, '$1 supply');
   const found = ROLES.filter(([, words]) => words.test(plain)).map(([role]) => role);
   const out = new Set(found);
   // "inverting input" is no plain input, a "gate drive output" no gate; the more special role stands alone.

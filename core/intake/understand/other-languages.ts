@@ -113,6 +113,14 @@ const IN_WORDS: [english: string, words: string][] = [
   ['data', 'daten|données|datos|dati|данные'],
   ['enable', 'freigabe|habilitación|abilitazione'],
   ['capacitor', 'kondensator|condensateur|condensador|condensatore|конденсатор'],
+  ['non-inverting', 'nicht-?invertierende[rs]?|non[ -]inverseu(?:se|r)|no inversora?|non invertente'],
+  ['inverting', 'invertierende[rs]?|inverseuse|inversora|invertente'],
+  ['cathode', 'kathode|cátodo|catodo'],
+  ['anode', 'ánodo|anodo'],
+  ['collector', 'kollektor|collecteur|colector|collettore'],
+  ['emitter', 'émetteur|emisor|emettitore'],
+  ['positive', 'positiver|positif|positiv[ao]'],
+  ['negative', 'negativer|négati(?:ve|f)|negativ[ao]'],
   ['resistor', 'widerstand|résistance|resistencia|резистор'],
 ]; // prettier-ignore
 

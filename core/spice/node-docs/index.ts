@@ -54,9 +54,11 @@ const BOX: readonly [RegExp, string][] = [
 ];
 const inAscii = (text: string): string => BOX.reduce((t, [line, mark]) => t.replace(line, mark), text);
 const drawnPlainly = (c: Comment): Comment => (/[\u2500-\u2570]/.test(c.text) ? { ...c, text: inAscii(c.text), raw: inAscii(c.raw) } : c);
+/** The right edge of a box of asterisks is no word of its line. */
+const withoutEdge = (c: Comment): Comment => (/\s\*+$/.test(c.text) ? { ...c, text: c.text.replace(/\s+\*+$/, '') } : c);
 
 const withoutLongest = (header: Header): Header => {
-  const short = (comments: Comment[]) => comments.filter((c) => c.text.length <= LONGEST).map(drawnPlainly);
+  const short = (comments: Comment[]) => comments.filter((c) => c.text.length <= LONGEST).map((c) => withoutEdge(drawnPlainly(c)));
   const { above, between, inside, later } = header;
   return { ...header, above: short(above), between: short(between), inside: short(inside), later: short(later) };
 };

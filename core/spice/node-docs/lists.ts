@@ -278,6 +278,7 @@ function entriesOf({ text: unread, line, raw }: Comment, byName: Names): Found {
     .replace(/\{([^{}]*)\}(?=\s*\{)/g, '$1,')
     .replace(/\{([^{}]*)\}/g, '$1')
     .replace(/(?:\s\.){2,}\s+/g, ' ... ')
+    .replace(/^(\s*[\w+-]+)\.{3,}(?=\S)/, '$1 ... ')
     .replace(/^\s*\.\s+/, '');
   const text = withoutRules(dotted)
     .replace(LEAD, (lead) => (/^(?:node|pin|terminal)s?\s*$/i.test(lead) ? '' : lead.endsWith('\n') ? lead : ''))

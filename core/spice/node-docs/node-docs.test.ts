@@ -329,6 +329,12 @@ describe('what comments say of nodes, in the forms that makers write', () => {
       card('* rf+/rf- balanced input, lo+/lo- drive, vcc, gnd', 'rfp rfn lop lon vcc gnd'),
       ['balanced input', 'balanced input', 'drive', 'drive', '', ''],
     ],
+    [
+      'a list in a box of asterisks',
+      card('*************\n*  OUT   1  *\n*  VEE   2  *\n*  IN+   3  *\n*************'),
+      ['OUT', 'VEE', 'IN+'],
+    ],
+    ['dots without a blank', card('* 1.....set coil\n* 2.....reset coil\n* 3.....common'), ['set coil', 'reset coil', 'common']],
     ['comments between the lines of the card', '.subckt X\n* 1 = in\n+ 1\n* 2 = out\n+ 2\n.ends', ['in', 'out']],
   ])('%s', (_how, text, expected) => expect(docsOf(text)).toEqual(expected));
 
