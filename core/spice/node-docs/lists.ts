@@ -254,19 +254,20 @@ const withRanges = (text: string, byName: Names): string =>
         },
       );
 
-/** `P: + bus | N: - bus`: entries between rules. */
-function betweenRules(text: string, line: number, raw: string, byName: Names): Found | undefined {
-  const cut = text.split(/\s\|\s/);
+/** `P: + bus | N: - bus` between rules, and `1 = input, low side; 2 = output` between semicolons: there a comma parts no entries. */
+function parted(text: string, line: number, raw: string, byName: Names): Found | undefined {
+  const cut = [/\s\|\s/, /;\s+/].map((separator) => text.split(separator)).find((pieces) => pieces.length > 1);
+  if (!cut) return undefined;
   // What has no words of its own only has its place in the list.
   const worded = cut.filter((piece) => nodesListed(piece.trim(), byName).length === 0);
-  if (worded.length < 2 || !worded.every((piece) => /^\s*\w[^|:=]*\s?[:=]\s*\S/.test(piece))) return undefined;
-  const found = worded.map((piece) => entriesOf({ text: piece, line, raw }, byName));
+  if (worded.length < 2 || !worded.every((piece) => /^\s*\w[^|:=]*\s?[:=]\s*[^\s:=][^:=]*$/.test(piece))) return undefined;
+  const found = worded.map((piece) => single(piece.trim(), line, byName) ?? entriesOf({ text: piece, line, raw }, byName));
   return found.every((entries) => entries.length > 0) ? found.flat() : undefined;
 }
 
 function entriesOf({ text: unread, line, raw }: Comment, byName: Names): Found {
-  const ruled = betweenRules(unread, line, raw, byName);
-  if (ruled) return ruled;
+  const apart = parted(unread, line, raw, byName);
+  if (apart) return apart;
   const given = withRanges(unread, byName)
     .replace(/^\s*@(?=\w)/, '')
     .replace(/(^|\s)#(?=\d{1,2}\s.*\s#\d)|(?<=\s)#(?=\d{1,2}\s)/g, '$1')
