@@ -1,5 +1,5 @@
 import { carriesPower, type Doubt, type ElectricalType } from '../../part';
-import { doubtByCues } from './cues';
+import { doubtByCues } from './doubt-by-cues';
 import { COVERS, evidence, oneOfEach, type Evidence } from './evidence';
 import { TIED_TO_GROUND } from './signal-wordings';
 import { evidenceOfName } from './type-names';

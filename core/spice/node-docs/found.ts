@@ -39,7 +39,7 @@ export type Found = [string, NodeDoc][];
 export const LEAD =
   /^(?:the )?(?:\.?\w+ )?(?:model terminals?|connections?|pin connections?|node (?:order|assignments?|list|names?)|pin(?:out)? (?:order|out|assignments?|list|names?)|terminal list|order of (?:the )?(?:nodes|pins|terminals)|(?:nodes|pins|terminals|ports),? (?:in order|left to right)(?: in the [\w. ]{1,30})?|(?:external )?(?:nodes?|pins?|terminals?|ports?) (?:in )?order|external nodes?|pinout|pins|nodes|order|terminals|ports|interface|(?<=^(?:the )?)(?:pin|node|terminal|port)(?=\s*[:=]|\s+\d))\b(?: (?:is|are))?(?: \((?:in|by) [\w ]+\))?(?:[\s:=]|-(?!\w))*/i;
 
-/** Nodes by their names in small letters, and those of a pair by their signs too. */
+/** Nodes by their names in small letters, and by what comments call them besides. */
 export type Names = ReadonlyMap<string, string>;
 
 /** How many nodes there are, by whatever names. */

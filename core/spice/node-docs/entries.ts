@@ -1,0 +1,302 @@
+import type { Comment } from '../cards';
+import { rolesOf } from '../roles';
+import { LEAD, tidy, type Found, type Names } from './found';
+import { nodeNamed, nodesListed, nodesOf, startsWithNode } from './named';
+
+/** `1 and 2 are the ac terminals, 3 is plus`: a sentence for each of the nodes is a list of them. */
+const sentences = (text: string, byName: Names): string =>
+  !/\b(is|are)\b/.test(text) || /^\s*\S+\s{2,}\S/.test(text)
+    ? text
+    : text.replace(
+        /(^|[,;]\s*(?:and )?)([\w+.-]+(?:(?:, | and | & )[\w+.-]+)*) (?:is|are) (?:the |an? )?(?=\S)/g,
+        (whole, lead: string, list: string) =>
+          nodesListed(list, byName).length > 0 ? `${lead.trim()}${lead === '' ? '' : ' '}${list.replace(/, | and | & /g, '/')} = ` : whole,
+      );
+
+/** A row of a ruled table, `| 1 | power input |`, as a line of columns, and one behind a rule, `| RO  receiver output`, without it. */
+const withoutRules = (text: string): string =>
+  /^\|\s+[^\s|]+\s{2,}[^|]+$/.test(text.trim())
+    ? text.trim().slice(1).trim()
+    : /^\|(?:[^|]+\|){1,4}[^|]*$/.test(text.trim())
+      ? text
+          .trim()
+          .replace(/^\|\s*|\s*\|$/g, '')
+          .replace(/\s*\|\s*/g, '   ')
+      : text;
+
+/** `I1..I4` and `I1 to I4` as the names that they stand for, where each is a node. */
+const withRanges = (text: string, byName: Names): string =>
+  !/\d\s?(?:\.\.|-|–|to|thru|through)\s?[A-Za-z]{0,8}\d/i.test(text)
+    ? text
+    : text.replace(
+        /\b([A-Za-z]{0,8})(\d{1,3})\s?(?:\.{2,3}|-|–|to|thru|through)\s?([A-Za-z]{0,8})(\d{1,3})\b/gi,
+        (whole, a: string, from: string, b: string, to: string) => {
+          const count = Number(to) - Number(from) + 1;
+          if ((b !== '' && b.toLowerCase() !== a.toLowerCase()) || count < 3 || count > 64) return whole;
+          const names = Array.from({ length: count }, (_, k) => `${a}${Number(from) + k}`);
+          return names.every((n) => byName.has(n.toLowerCase())) ? names.join('/') : whole;
+        },
+      );
+
+/** `P: + bus | N: - bus` between rules, and `1 = input, low side; 2 = output` between semicolons: there a comma parts no entries. */
+function parted(text: string, line: number, raw: string, byName: Names): Found | undefined {
+  const cut = [/\s\|\s/, /;\s+/].map((separator) => text.split(separator)).find((pieces) => pieces.length > 1);
+  if (!cut) return undefined;
+  // What has no words of its own only has its place in the list.
+  const worded = cut.filter((piece) => nodesListed(piece.trim(), byName).length === 0);
+  if (worded.length < 2 || !worded.every((piece) => /^\s*\w[^|:=]*\s?[:=]\s*[^\s:=][^:=]*$/.test(piece))) return undefined;
+  const found = worded.map((piece) => single(piece.trim(), line, byName) ?? entriesOf({ text: piece, line, raw }, byName));
+  return found.every((entries) => entries.length > 0) ? found.flat() : undefined;
+}
+
+/** What a single comment says of nodes: one entry, several between signs, commas, columns or rules, or items that name theirs. */
+export function entriesOf({ text: unread, line, raw }: Comment, byName: Names): Found {
+  const apart = parted(unread, line, raw, byName);
+  if (apart) return apart;
+  const given = withRanges(unread, byName)
+    .replace(/^\s*@(?=\w)/, '')
+    .replace(/(^|\s)#(?=\d{1,2}\s.*\s#\d)|(?<=\s)#(?=\d{1,2}\s)/g, '$1')
+    .replace(/(^|\s)\[(\w{1,8})\](?=\s)/g, (whole, lead: string, name: string) =>
+      byName.has(name.toLowerCase()) ? `${lead}(${name})` : whole,
+    );
+  const hidden = masked(given);
+  const dotted = sentences(withoutLabels(ofNode(hidden)), byName)
+    .replace(/\{([^{}]*)\}(?=\s*\{)/g, '$1,')
+    .replace(/\{([^{}]*)\}/g, '$1')
+    .replace(/(?:\s\.){2,}\s+/g, ' ... ')
+    .replace(/^(\s*[\w+-]+)\.{3,}(?=\S)/, '$1 ... ')
+    .replace(/^\s*\.\s+/, '');
+  const text = withoutRules(dotted)
+    .replace(LEAD, (lead) => (/^(?:node|pin|terminal)s?\s*$/i.test(lead) ? '' : lead.endsWith('\n') ? lead : ''))
+    // `plus: node 3`: the word says nothing that the sign before it does not.
+    .replace(/([:=]\s*)(?:nodes?|pins?)\s+(?=\S)/gi, '$1')
+    // Behind `inm :` a dash is no second separator but the sign of the input.
+    .replace(/([:=]\s*)[-−]\s+(?=(?:input|output|supply|terminal|rail|bus)\b)/gi, '$1-');
+  // `Hall switch: 1 supply, 2 output`: what stands before the colon is about the model.
+  const afterTitle = /^[^:=]{3,}?:\s+(.*)$/.exec(text)?.[1];
+  const behindNumber = /^\s*(\d+)[.)]?\s+((\S+)\s+.*)$/.exec(text);
+  // A row of the package's pin, the node's name and words, `1  BOOT  bootstrap`: the number is no node.
+  const row = behindNumber && !byName.has(behindNumber[1]!) && byName.has(behindNumber[3]!.toLowerCase()) ? behindNumber[2] : undefined;
+  const body = row ?? text;
+  const found =
+    shared(body, line, byName) ??
+    several(body, line, byName) ??
+    items(body, line, byName) ??
+    single(body, line, byName) ??
+    (row === undefined ? undefined : spacedRow(row, line, byName)) ??
+    (afterTitle ? (shared(afterTitle, line, byName) ?? several(afterTitle, line, byName)) : undefined) ??
+    (afterTitle ? items(afterTitle, line, byName) : undefined) ??
+    [];
+  return hidden === given ? found : found.map(([node, said]) => [node, { ...said, doc: unmasked(said.doc) }]);
+}
+
+/** What separates entries, and what stands for it in the brackets of one: `4:P (pressure, 1 V = 1 Pa)`. */
+const MASKS: readonly [mark: string, mask: string][] = [
+  ['=', '\uE000'],
+  [',', '\uE001'],
+  [':', '\uE002'],
+  [';', '\uE003'],
+];
+
+const masked = (text: string): string =>
+  text.includes('(') ? text.replace(/\([^()]*\)/g, (inside) => (inside.includes('=') ? inMasks(inside) : inside)) : text;
+const inMasks = (text: string): string => MASKS.reduce((t, [mark, mask]) => t.replaceAll(mark, mask), text);
+const unmasked = (text: string): string => MASKS.reduce((t, [mark, mask]) => t.replaceAll(mask, mark), text);
+
+/** `Pin 1 (node 3): +IN` and `node 3 (pin 1): +IN` are of node 3. */
+const ofNode = (text: string): string =>
+  text
+    .replace(/^\s*(?:pin|terminal|lead)\s+\S{1,4}\s*\(\s*node\s+(\S{1,24}?)\s*\)/i, 'node $1')
+    .replace(/^(\s*node\s+\S{1,24})\s*\(\s*(?:pin|terminal|lead)\s+\S{1,4}\s*\)/i, '$1')
+    // `node 4 and node 6 load`: both of them.
+    .replace(/\bnode (\w{1,8}) (?:and|&) node (?=\w)/gi, 'node $1/');
+
+/** `Node 1: RG-  Node 2: IN`: where each entry of a line has the word before it, it is a label. */
+const withoutLabels = (text: string): string =>
+  /^\s*node\s+\S+\s*[:=].*\snode\s+\S+\s*[:=]/i.test(text)
+    ? text.replace(/^\s*node\s+/i, '').replace(/\s+node\s+(?=\S+\s*[:=])/gi, ', ')
+    : text;
+
+const spacedRow = (text: string, line: number, byName: Names): Found | undefined => {
+  const [, word = '', rest = ''] = /^(\S+)\s+(\S.*)$/.exec(text) ?? [];
+  return rest === '' ? undefined : [[byName.get(word.toLowerCase())!, { doc: tidy(rest), line }]];
+};
+
+/**
+ * A list of items that each name their nodes before or behind their words: `IN1/IN2 inputs, VM supply`, `Terminal 1 +In,
+ * Terminal 2 -In`, `coil 1-2, common 3`, `1 in / 2 out`, and in columns `1 drain  2 source  3 gate`. Only whole: every item has its nodes.
+ */
+function items(text: string, line: number, byName: Names): Found | undefined {
+  // Where the windings of a transformer begin is said of nodes that the list has already.
+  const listed = text.trim().replace(/[,;]\s*dots? (?:at|on) [\w\s,&]{1,60}$/i, '');
+  for (const separator of [/\s*[,;]\s*/, /\s+\/\s+/, /\s{2,}/]) {
+    const parts = listed.split(separator);
+    if (parts.length < 2) continue;
+    // Nodes without words of their own may end the list; before words they share them.
+    const lastWorded = parts.findLastIndex((part) => !byName.has(part.trim().toLowerCase()));
+    if (parts.slice(0, lastWorded).some((part) => byName.has(part.trim().toLowerCase()))) continue;
+    const found = [true, false]
+      .map((before) => parts.map((part) => itemOf(part, before, byName)))
+      .concat([parts.map((part) => wordsFirst(part, byName))])
+      .find((all) => all.every((i) => i !== undefined));
+    const entries = found?.flatMap((item) => item!.nodes.map((node): Found[number] => [node, { doc: tidy(item!.doc), line }]));
+    if (entries && entries.length > 0 && new Set(entries.map(([node]) => node)).size === entries.length) return entries;
+  }
+  return undefined;
+}
+
+/** An item's nodes and words; the nodes stand before the words, or as bare numbers behind them. */
+function itemOf(item: string, before: boolean, byName: Names): { nodes: string[]; doc: string } | undefined {
+  // `…, vcc, gnd`: nodes whose names say it all.
+  if (before && item.length > 1 && byName.has(item.trim().toLowerCase())) return { nodes: [], doc: '' };
+  const shape = before ? /^(?:(?:node|pin|terminal)\s+)?(\S+)\s+(\S.*)$/i : /^(\S.*?)\s+(?:(?:node|pin|terminal)s?\s+)?([\d/&-]+)$/i;
+  const [, first = '', last = ''] = shape.exec(item.trim()) ?? [];
+  const [name, doc] = before ? [first, last] : [last, first];
+  const nodes = nodesOf(name, byName);
+  // What names other nodes, goes on about a wiring or belongs to a bracket is a sentence.
+  const isSentence =
+    /[:=()]/.test(doc.replace(/ \([a-z ]{1,20}\)$/, '')) ||
+    /^(to|of|for|and|or|is|are|with|in|on|at|from)\b(?![+\-/])/.test(doc) ||
+    doc.split(/[\s/]+/).some((w) => byName.has(w.toLowerCase()));
+  return nodes.length === 0 || !/[A-Za-z]/.test(doc) || isSentence ? undefined : { nodes, doc };
+}
+
+/** `inputs A B`: words in small letters, and behind them nodes as the card writes them. */
+function wordsFirst(item: string, byName: Names): { nodes: string[]; doc: string } | undefined {
+  const [, doc = '', list = ''] = /^([a-z][a-z ]*?)\s+([A-Z]\S*(?:\s+[A-Z]\S*)*)$/.exec(item.trim()) ?? [];
+  const names = list.split(/\s+/);
+  const areNodes = list !== '' && names.every((name) => byName.get(name.toLowerCase()) === name);
+  return areNodes ? { nodes: names, doc } : undefined;
+}
+
+/** `1, 2 = element, T = temperature`: nodes without words of their own have those of the next one. */
+function gatheredNodes(text: string, line: number, byName: Names): Found | undefined {
+  const found: Found = [];
+  let waiting: string[] = [];
+  let isShared = false;
+  for (const item of text.split(/\s*[,;]\s*/)) {
+    const [, name = item, doc] = /^(\S+(?: \S+){0,5}?)\s*(?:=|:)\s*(\S.*)$/.exec(item) ?? [];
+    const tied = name.includes(' ') ? nodesListed(name, byName) : nodesOf(name, byName);
+    // GND by itself says what it is: the next one's words are not of it.
+    if (tied.length === 0 || (doc === undefined && tied.some((n) => n.length > 1 && rolesOf(n).size > 0))) return undefined;
+    waiting.push(...tied);
+    if (doc === undefined) continue;
+    isShared ||= waiting.length > 1;
+    for (const n of waiting) found.push([n, { doc: tidy(doc), line }]);
+    waiting = [];
+  }
+  return isShared && waiting.length === 0 ? found : undefined;
+}
+
+/** Some words for several nodes: `S1=1, D1=7 8`, and `5, 6 = drain`. */
+function shared(text: string, line: number, byName: Names): Found | undefined {
+  const left = /^(?:nodes?|pins?)?\s*((?:[\w+.-]+(?:\s*[,/&]\s*|\s+and\s+|\s+))+[\w+.-]+)\s*(?:=|:|->|\s-+\s|\.{2,})\s*([^=:]+)$/i.exec(
+    text.trim(),
+  );
+  const many = left ? nodesListed(left[1]!.replace(/[\s.]+$/, ''), byName) : [];
+  if (left && many.length > 1) return many.map((n) => [n, { doc: tidy(left[2]!), line }]);
+  const gathered = gatheredNodes(text, line, byName);
+  if (gathered) return gathered;
+  const entries = withCommas(text)
+    .split(/\s*[,;]\s*/)
+    .map((e) => /^\s*([^=:]+?)\s*(?:=|:)\s*(.+?)\s*$/.exec(e))
+    // Before the first comma a title may stand.
+    .filter((e, i) => e !== null || i > 0);
+  const lists = entries.map((e) => (e ? nodesListed(e[2]!.replace(/^(\w+)-(\w+)$/, '$1 $2'), byName) : []));
+  if (entries.length < 2 || lists.some((l) => l.length === 0) || lists.every((l) => l.length === 1)) return undefined;
+  return lists.flatMap((list, i) => list.map((n): Found[number] => [n, { doc: tidy(entries[i]![1]!), line }]));
+}
+
+/** Several entries in one line: `1=IN+ 2=IN-`, `1: IN+, 2: IN-`, `IN+ = 1, IN- = 2`, `IN+(1) IN-(2)`, `1 (IN+), 2 (IN-)`. */
+const SEVERAL: { shape: RegExp; node: 1 | 2; words?: true }[] = [
+  { shape: /(?:^|[\s,;(])([^\s,;=:()]+)\s*(?:=|->)\s*([^\s,;=]+(?:\s(?![^\s,;]+\s*(?:=|->))[^\s,;=]+)*)(?=[\s,;)]|$)/g, node: 1 },
+  { shape: /(?:^|[\s,;])([^\s,;=:()]+)\s*:\s*([^,;:]+?)(?=\s*[,;]|\s+[^\s,;:]+\s*:|$)/g, node: 1 },
+  { shape: /(?:^|[,;])\s*([^,;=:]+?)\s*(?:=|:|->)\s*([^\s,;=]+)(?=\s*(?:[,;]|$))/g, node: 2 },
+  { shape: /(?:^|[\s,;=])([^\s,;=()]+)=([^\s,;=]+)(?=[\s,;]|$)/g, node: 2 },
+  { shape: /(?:^|[\s,;])\(\s*([^\s,;()]+)\s*\)\s*([^()]*[^\s,;()])(?=[\s,;]*(?:\(|$))/g, node: 1 },
+  { shape: /(?:^|[\s,;])([^\s,;()]+)\s*\(\s*(?:node |pin )?([^\s,;()]+)\s*\)/g, node: 2, words: true },
+  { shape: /(?:^|[\s,;])([^\s,;()]+)\s*\(\s*([^,;()]+)\s*\)/g, node: 1 },
+  { shape: /(?:^|[,;])\s*(?:node |pin )?([^\s,;]+)\s+([^,;]+?)(?=\s*[,;]|$)/g, node: 1 },
+  { shape: /(?:^|\s)([^\s,;=-]+)-([^\s,;=]+)(?=[\s,;]|$)/g, node: 1 },
+];
+
+/** Entries that stand in columns: the gaps before them, by the sign that they have more than once. */
+const COLUMNS = [
+  { sign: '=', gap: /\s{2,}(?=[^\s=]+\s*=)/g },
+  { sign: ':', gap: /\s{2,}(?=[^\s:]+\s*:)/g },
+];
+
+/** Columns of entries, `RFIN = 1    RFOUT = 2`, are as good as commas between them. */
+function withCommas(given: string): string {
+  const columns = COLUMNS.find(({ sign }) => given.indexOf(sign) !== given.lastIndexOf(sign));
+  return columns ? given.replace(columns.gap, ', ').replace(/^, /, '') : given;
+}
+
+function several(given: string, line: number, byName: Names): Found | undefined {
+  const text = withCommas(given);
+  for (const { shape, node, words } of SEVERAL) {
+    const all = [...text.matchAll(shape)];
+    const own = all.flatMap((m, k): Found => {
+      const name = nodeNamed(m[node]!, byName);
+      // `source(3) kelvin source(4)`: what stands between belongs to the next.
+      const between = k === 0 || !words ? '' : text.slice(all[k - 1]!.index + all[k - 1]![0].length, m.index).replace(/[\s,;]+/g, ' ');
+      return name === undefined ? [] : [[name, { doc: tidy(`${between} ${m[3 - node]!}`), line }]];
+    });
+    if (all.length > 0 && !isWhole(text, all, byName)) continue;
+    if (own.some(([, { doc }]) => /\s/.test(doc) && startsWithNode(doc, byName))) continue;
+    if (own.length > 1 && own.length === all.length && new Set(own.map(([n]) => n)).size === own.length) return own;
+  }
+  return undefined;
+}
+
+/**
+ * True where nothing is left that belongs to the list: `(1) IN (2) OUT` read as `IN (2)` would leave (1) before and OUT
+ * behind, and name every node by its neighbour.
+ */
+function isWhole(text: string, all: readonly RegExpExecArray[], byName: Names): boolean {
+  const last = all.at(-1)!;
+  const before = text.slice(0, all[0]!.index).match(/[\w+.-]+/g) ?? [];
+  const behind = text.slice(last.index + last[0].length);
+  return !/\w/.test(behind) && !before.some((word) => byName.has(word.toLowerCase()));
+}
+
+/** `1 = IN+`, `IN: input of the regulator`, `node 3 - output`, `pin 1 is the input`, `2) output`, and `output = 3`. */
+function single(text: string, line: number, byName: Names): Found | undefined {
+  const body = text.replace(/^[-*•#\s]+/, '').trim();
+  const entry =
+    /^(?:node|pin|terminal)?\s*["'(<[]?([^\s"'()=:<>[\]]+)["')>\]]?\s*(?:=+>?|:|->|-{1,2}(?=\s)|–|—|\.{2,}|\s{2,}|\t|\s(?:is|are)\s(?:the\s|an?\s)?)\s*(.+)$/i.exec(
+      body,
+    );
+  const node = entry ? byName.get(entry[1]!.toLowerCase()) : undefined;
+  // `VP VM   supplies` is of both.
+  const [, several = '', words = ''] = /^(\S+(?: \S+){1,3})\s{2,}(\S.*)$/.exec(body) ?? [];
+  const gathered = several === '' ? [] : nodesListed(several, byName);
+  if (gathered.length > 1) return gathered.map((name) => [name, { doc: tidy(words), line }]);
+  // `inp/inn  thermocouple` is of both.
+  const both = entry && node === undefined && entry[1]!.includes('/') ? nodesOf(entry[1]!, byName) : [];
+  if (both.length > 1) return both.map((name) => [name, { doc: tidy(entry![2]!), line }]);
+  // A number behind a gap is a column of its own: the package's pin.
+  if (node !== undefined) {
+    const said = entry![2]!.replace(/\s\s\d{1,3}$/, '');
+    return [[node, { doc: tidy(/[A-Za-z]/.test(said) ? said : entry![2]!), line }]];
+  }
+  // `(1) IN  regulator input`: what stands in brackets before the words is the node.
+  const [, inBrackets = '', said = ''] = /^[([<]\s*([^\s()[\]<>]{1,24})\s*[)\]>]\s+(\S.*)$/.exec(body) ?? [];
+  const bracketed = byName.get(inBrackets.toLowerCase());
+  if (bracketed !== undefined) return [[bracketed, { doc: tidy(said), line }]];
+  // `Output: OUT(5)`: what stands before the colon is a title.
+  const called = /^[A-Za-z][\w /-]*:\s+([^\s,;()]+)\s*\(\s*(?:node |pin )?([^\s,;()]+)\s*\)$/i.exec(body);
+  const titled = called ? byName.get(called[2]!.toLowerCase()) : undefined;
+  if (titled !== undefined && !byName.has(called![1]!.toLowerCase())) return [[titled, { doc: tidy(called![1]!), line }]];
+  const reversed = /^(.+?)\s*(?:=+>?|:|->|\s-+\s|\.{2,}|\s{2,}|\t|\son\s|\sat\s|\sis\s)\s*(?:node|pin)?\s*#?\s*(\S+?)[.,;]?$/i.exec(body);
+  const at = reversed ? byName.get(reversed[2]!.toLowerCase()) : undefined;
+  // `Coupled inductors 1:1` tells a ratio.
+  // `gate 1    6      5` is a row of a winding's two nodes.
+  const isRow = byName.has((/\s{2,}(\S+)$/.exec(reversed?.[1] ?? '')?.[1] ?? '').toLowerCase());
+  if (at !== undefined && !isRow && !/[=:]/.test(reversed![1]!) && !/\d:\d+$/.test(body)) return [[at, { doc: tidy(reversed![1]!), line }]];
+  const numbered = /^(?:node |pin )?(\d+)[.)]?\s+(.+)$/i.exec(body);
+  // `2 A converter` counts amperes and no terminals.
+  if (numbered && /^(?:[munpk]?[AVWFH]|[kM]?Hz|M?Ohms?|dB|bits?|channels?)\b/.test(numbered[2]!)) return undefined;
+  const numeric = numbered ? byName.get(numbered[1]!) : undefined;
+  return numeric === undefined ? undefined : [[numeric, { doc: tidy(numbered![2]!), line }]];
+}
