@@ -44,34 +44,46 @@ export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[]
   const units = [...new Set(live.map((p) => p.unit).filter((u) => u !== null))];
   // A model with fewer nodes than the part has signals is of one channel.
   const perUnit = units.length > 1 && nodes.length < new Set(live.map((p) => p.name)).size;
+  const supplies = perUnit ? suppliesOf(live, units) : new Map<string, ReadonlySet<string>>();
   if (!perUnit) matchOne(ofChannels(live, units), nodes, units.length === 1 ? units[0]! : null, false, out);
   else {
     for (const unit of units)
       matchOne(
-        live.filter((p) => p.unit === unit || p.unit === null || (isSupply(p) && !isOfOther(p, unit, live))),
+        live.filter((p) => p.unit === unit || p.unit === null || (isSupply(p) && !isOfOther(p, unit, supplies))),
         nodes,
         unit,
         true,
         out,
       );
-    out.pairs.push(...sharedAlike(live, units, out.pairs));
+    out.pairs.push(...sharedAlike(live, units, supplies, out.pairs));
   }
   return merged(out);
 }
 
+/** A supply's name without the letter or figure of its channel. */
+const stemOf = (name: string): string => name.replace(/(?<=\w)[A-H\d]$/i, '');
+
+/** The stems of the supplies that each unit has of its own. */
+const suppliesOf = (pins: readonly MatchPin[], units: readonly string[]): ReadonlyMap<string, ReadonlySet<string>> =>
+  new Map(units.map((unit) => [unit, new Set(pins.filter((p) => p.unit === unit && isSupply(p)).map((p) => stemOf(p.name)))]));
+
 /** True for a supply of another unit of which this one has its own: VBBA beside VBBB. */
-function isOfOther(pin: MatchPin, unit: string, pins: readonly MatchPin[]): boolean {
-  const stem = ({ name }: MatchPin) => name.replace(/(?<=\w)[A-H\d]$/i, '');
-  return pins.some((own) => own.unit === unit && isSupply(own) && own.name !== pin.name && stem(own) === stem(pin));
-}
+const isOfOther = ({ unit: own, name }: MatchPin, unit: string, supplies: ReadonlyMap<string, ReadonlySet<string>>): boolean =>
+  own !== null && own !== unit && supplies.get(unit)!.has(stemOf(name));
 
 /** A supply that all units share is the same node of each of their models: where one unit tells it, it is told. */
-function sharedAlike(pins: readonly MatchPin[], units: readonly string[], pairs: readonly Pair[]): Pair[] {
+function sharedAlike(
+  pins: readonly MatchPin[],
+  units: readonly string[],
+  supplies: ReadonlyMap<string, ReadonlySet<string>>,
+  pairs: readonly Pair[],
+): Pair[] {
   return pins.filter(isSupply).flatMap((pin) => {
     const told = pairs.filter((p) => p.pin === pin.number);
     const isOne = told.length > 0 && told.every((p) => p.node === told[0]!.node);
     const open = units.filter(
-      (unit) => !isOfOther(pin, unit, pins) && !pairs.some((p) => p.unit === unit && (p.pin === pin.number || p.node === told[0]?.node)),
+      (unit) =>
+        !isOfOther(pin, unit, supplies) && !pairs.some((p) => p.unit === unit && (p.pin === pin.number || p.node === told[0]?.node)),
     );
     return isOne ? open.map((unit) => ({ ...told[0]!, unit, because: `as in unit ${told[0]!.unit}: ${told[0]!.because}` })) : [];
   });
@@ -124,13 +136,13 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   };
   const likeness = rows.map(([first]) => {
     if (unsaid(first!) !== undefined) return nodes.map(() => ({ score: 0, because: '' }));
-    const called = counted.get(keyOf(first!)) ?? first!.name;
-    const pin = { ...first!, name: isLettered && first!.unit === unit ? withoutEnd(called, ownEnd) : called };
+    const own = counted.get(keyOf(first!)) ?? first!.name;
+    const pin = { ...first!, name: isLettered && first!.unit === unit ? withoutEnd(own, ownEnd) : own };
     const also = [pin.name, ...(isOne ? [withoutIndex(pin.name)] : [])].flatMap((name) => otherNames.get(keyOf({ name })) ?? []);
     const known = { all: also.flatMap((o) => o.all), plain: also.flatMap((o) => o.plain) };
     return readAs.map((node, i) => {
       const { score, because } = alike(pin, node, isOne, known);
-      const isCounted = called !== first!.name && score > 0;
+      const isCounted = own !== first!.name && score > 0;
       return {
         score,
         because: isCounted
@@ -189,15 +201,15 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
       else out.asks.push({ pin: pin.number, reason: `${reason} Free: ${freeNodes.join(', ')}.` });
 }
 
-/** A name before the words of a comment, `VB  supply of the upper side`; where all is in capitals, its first word is none. */
-const NAMED = /^([A-Z][A-Z\d_/+-]+#?)\s+(?=.*[a-z]{2})(\S.*)$/;
+/** A name alone, or before the words of a comment, `VB  supply of the upper side`; where all is in capitals, its first word is none. */
+const NAMED = /^(?:[A-Z][A-Z\d_/+-]+#?(?=$|\s.*[a-z]{2})|[A-Z]$)/;
 
 /** Nodes by bare numbers as the names that their comments begin with, where nearly all of them have one of their own. */
 function withNames(nodes: readonly ModelNode[]): readonly ModelNode[] {
   if (!nodes.every((n) => /^\d+$/.test(n.name))) return nodes;
   const read = nodes.map((node) => {
-    const [, name = /^[A-Z][A-Z\d_/+-]*#?$/.test(node.doc) ? node.doc : undefined, doc = node.doc] = NAMED.exec(node.doc) ?? [];
-    return name === undefined ? node : { ...node, name, doc };
+    const name = NAMED.exec(node.doc)?.[0];
+    return name === undefined ? node : { ...node, name };
   });
   const names = read.flatMap((n, i) => (n === nodes[i] ? [] : [n.name.toUpperCase()]));
   const isColumn = names.length >= Math.max(2, nodes.length * 0.7) && new Set(names).size === names.length;

@@ -54,13 +54,10 @@ function withoutRivals(comments: readonly Comment[], byName: Names): Found {
 /** `primary: P1 (start)` and `secondary: S1 (start)`: where the same is said of nodes under several titles, with its title. */
 function withTitles(found: Found, comments: readonly Comment[]): Found {
   const titles = new Map(
-    comments.flatMap(
-      ({ text, line }) =>
-        /^\s*([a-z]{3,12}):\s+\S/i
-          .exec(text)
-          ?.slice(1, 2)
-          .map((title) => [line, title] as const) ?? [],
-    ),
+    comments.flatMap(({ text, line }) => {
+      const title = /^\s*([a-z]{3,12}):\s+\S/i.exec(text)?.[1];
+      return title === undefined ? [] : [[line, title] as const];
+    }),
   );
   if (titles.size < 2) return found;
   const isTwice = ({ doc, line }: Found[number][1]) =>
