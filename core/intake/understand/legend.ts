@@ -1,3 +1,5 @@
+import { isTypeCode } from './type-codes';
+
 /**
  * Type codes as the document itself explains them: `I = input, O = output, P = power`. Keys are upper case without blanks.
  * Only short codes before an equals sign, a colon or a dash count, so that prose is not taken for a legend.
@@ -19,7 +21,8 @@ export function readLegend(lines: readonly string[]): Map<string, string> {
     // `DI digital input, DO digital output, PWR supply`: a list of nothing else.
     const items = line.split(/\s*[,;.]\s*/).filter((item) => item !== '');
     const listed = items.map((item) => /^([A-Z][A-Z0-9/]{0,5}) ([a-z][a-z /-]{2,60})$/.exec(item));
-    if (listed.length >= 3 && listed.filter((item) => item !== null).length >= listed.length - 2)
+    const codes = listed.flatMap((item) => item?.[1] ?? []);
+    if (codes.length >= Math.max(2, listed.length - 2) && codes.filter(isTypeCode).length > 1)
       for (const item of listed) if (item) legend.set(item[1]!, item[2]!.replace(/ (and|or)$/, ''));
     // One lone `X: word` is a remark; two and more, or an equals sign, are a legend.
     if (entries.length < 2 && equals === 0) continue;
