@@ -334,3 +334,10 @@ describe('a model of the first channel, told by the letter behind its names', ()
     ['B', ['11=VBBA', '12=IN1A', '13=OUT1A', '14=SENSEA', '20=GND']],
   ])('is that of channel %s, with its own supply', (unit, expected) => expect(ofUnit(unit)).toEqual(expected));
 });
+
+it('takes letters in a row for no names', () => {
+  const nodes = ['a', 'b', 'c'].map((name) => ({ name, doc: '', docLine: 0 }));
+  const pin = (number: string, name: string, type: ElectricalType): MatchPin => ({ number, name, type, unit: null });
+  expect(matchPins([pin('1', 'IN', 'input'), pin('2', 'OUT', 'output')], nodes).pairs).toEqual([]);
+  expect(matchPins([pin('1', 'A', 'input'), pin('2', 'B', 'input'), pin('3', 'C', 'output')], nodes).pairs).toHaveLength(3);
+});

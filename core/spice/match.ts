@@ -134,7 +134,10 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
       return `${pin.name}: its pins begin with another figure than the nodes, and are not as many.`;
     return others.has(pin.name) ? `${pin.name}: the model has nodes of that name that may be something else.` : undefined;
   };
+  // Letters in a row, `a b c d`, are as bare as numbers.
+  const isRow = nodes.length > 2 && nodes.every((n, i) => n.doc === '' && n.name.toLowerCase() === String.fromCharCode(97 + i));
   const likeness = rows.map(([first]) => {
+    if (isRow && !nodes.some((n) => plainName(n.name) === plainName(first!.name))) return nodes.map(() => ({ score: 0, because: '' }));
     if (unsaid(first!) !== undefined) return nodes.map(() => ({ score: 0, because: '' }));
     const own = counted.get(keyOf(first!)) ?? first!.name;
     const pin = { ...first!, name: isLettered && first!.unit === unit ? withoutEnd(own, ownEnd) : own };

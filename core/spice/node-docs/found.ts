@@ -24,7 +24,10 @@ export interface Header {
 
 /** The comments that stand at the header and can be about its nodes. */
 export const commentsAt = ({ above, between, inside }: Header): Comment[] =>
-  [...above, ...between, ...inside].filter((c) => !isOfPackage(c.text) && !RUNS_BACK.test(c.text));
+  [...above, ...between, ...inside].filter((c) => !isOfPackage(c.text) && !RUNS_BACK.test(c.text) && !CONDITIONS.test(c.text));
+
+/** What a part is measured at says nothing of its terminals. */
+const CONDITIONS = /^\s*(?:test |bias |typical )?(?:conditions?|settings)\b[^=]*=/i;
 
 /** What is seen on a package from a side, or said of the pins of one by its outline, counts leads, whatever the nodes are called. */
 const isOfPackage = (text: string): boolean => /\b(front|top|bottom|rear) view\b/i.test(text) || (OUTLINE.test(text) && /\b(pins?|pinout|leads?)\b/i.test(text)); // prettier-ignore
@@ -55,11 +58,15 @@ export const tidy = (text: string): string =>
     .replace(/[\s.;,|]+$/, '')
     .trim();
 
+/** `March 2026`, behind the day of a history. */
+const DATED = /^(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?,? (?:19|20)\d\d\b/i;
+
 /** Sentences of a history or a licence that begin like an entry of a list. */
 export const isRemark = (doc: string): boolean =>
-  /\b(rev(ision)?|version|release[ds]?|added|fixed|changed|updated|corrected|copyright|licen[cs]e|simulat\w+|modell?(ed|s|ing)|warranty|created|initial)\b/i.test(
+  /\b(rev(ision)?|version|release[ds]?|added|fixed|changed|updated|corrected|copyright|licen[cs]e|simulat\w+|modell?(ed|s|ing)|warranty|created|initial|redistribut\w+|(source|binary) (code|form)|notice|endorse|liab\w+)\b/i.test(
     doc,
   ) ||
+  DATED.test(doc) ||
   // `in 1A..6A` counts pins of the part; it says nothing of the node. `3..36 V` is a range.
   /[A-Z_]\.\.+\w|\w\.\.+[A-Z_]/i.test(doc) ||
   doc.length > 90;

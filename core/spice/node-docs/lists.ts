@@ -1,4 +1,5 @@
 import type { Comment } from '../cards';
+import { linesOfElse } from './about-else';
 import { entriesOf } from './entries';
 import { commentsAt, contradict, countOf, isRemark, LEAD, tellsOf, tidy, type Found, type Header, type Names } from './found';
 import { allNodes, calledBesides, nodesListed, startsWithNode } from './named';
@@ -7,11 +8,15 @@ import { packageDrawing } from './package-drawing';
 /** Lists of nodes with words, in the forms that makers write; one alone is taken for a remark unless the model has one node. */
 export function lists(header: Header): Found {
   const { nodes, later } = header;
-  const comments = withSigns(commentsAt(header));
+  const all = withSigns(commentsAt(header));
   const byName: Names = new Map([...calledBesides(nodes), ...nodes.map((n) => [n.toLowerCase(), n] as const)]);
-  const drawn = packageDrawing(comments, byName);
+  const drawn = packageDrawing(all, byName);
   if (drawn.length > 0) return drawn;
-  const entries = withTitles(withoutRivals(comments, byName), comments).flatMap((entry) => ofOneNode(entry, byName));
+  const every = all.map((comment) => ({ comment, found: entriesOf(comment, byName) }));
+  const other = linesOfElse(all, [...every.flatMap(({ found }) => found), ...spaced(all, byName, new Set())]);
+  const listed = every.filter(({ comment }) => !other.has(comment.line));
+  const comments = listed.map(({ comment }) => comment);
+  const entries = withTitles(withoutRivals(listed), comments).flatMap((entry) => ofOneNode(entry, byName));
   const near = pinTable(comments, byName) ?? entries.filter(([, { doc }]) => doc !== '' && !isRemark(doc));
   const isWeak = ([, { line }]: Found[number]) => /^\s*\d+\s+[A-Z]/.test(comments.find((c) => c.line === line)?.text ?? '');
   near.sort((a, b) => Number(isWeak(a)) - Number(isWeak(b)));
@@ -40,8 +45,8 @@ const withSigns = (comments: Comment[]): Comment[] =>
 const MOST_LISTS = 40;
 
 /** What each comment lists; of two that contradict each other the one about the model counts, and none where neither says so. */
-function withoutRivals(comments: readonly Comment[], byName: Names): Found {
-  const lines = comments.map((c) => ({ text: c.text, found: entriesOf(c, byName) }));
+function withoutRivals(listed: readonly { comment: Comment; found: Found }[]): Found {
+  const lines = listed.map(({ comment, found }) => ({ text: comment.text, found }));
   const whole = lines.filter(({ found }) => found.length > 1).slice(0, MOST_LISTS);
   const rivalsOf = (line: (typeof lines)[number]) => whole.filter((other) => other !== line && contradict(line.found, other.found));
   return lines.flatMap((line) => {

@@ -359,6 +359,22 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['counted pins of a package that name the nodes otherwise', card('* 1: GND\n* 2: IN\n* 3: OUT', 'IN OUT GND')],
     ['the sides of an isolator', card('* Side 1: VDD1 GND1\n* Side 2: VDD2 GND2', 'VDD1 GND1 GND2 VDD2')],
     ['what lies outside', card('* external: drain gate source', 'drain gate source Tj')],
+    [
+      'clauses of a licence',
+      card(
+        '* 1. Redistributions must retain the notice.\n* 2. Redistributions in binary form as well.\n* 3. No name may be used to endorse.',
+      ),
+    ],
+    ['what a model has', card('* 1 - offset voltage and drift\n* 2 - input bias current\n* 3 - common mode range')],
+    ['steps', card('* 1) copy the file\n* 2) include it\n* 3) draw a symbol', 'a b c')],
+    ['days of a history', card('* 1 March 2026 reviewed\n* 2 April 2026 checked')],
+    ['figures with units', card('* 1 mV offset, 2 nA bias, 3 MHz bandwidth')],
+    ['conditions', card('* Conditions: IN = 12 V, OUT = 5 V', 'IN OUT GND')],
+    ['notes', card('* Notes:\n* (1) the bandwidth is set by C1\n* (2) valid from 0 to 85 C')],
+    ['levels of a model', card('* relay, model levels: 1 = fast, 2 = accurate, 3 = with bounce')],
+    ['values of parts', card('* filter: 1 = 10k, 2 = 22n, 3 = 47k')],
+    ['limits', card('* limits:\n* VCC 18 V max\n* IN  -0.3 to VCC\n* OUT 2 A peak', 'IN VCC OUT')],
+    ['how far it agrees', card('* 1 offset   within 5 %\n* 2 gain     within 2 %\n* 3 supply   within 9 %')],
     ['a call of another model', card('* Usage: X1 IN OUT GND OTHER')],
   ])('takes nothing from %s', (_what, text) => expect(docsOf(text).every((d) => d === '')).toBe(true));
 

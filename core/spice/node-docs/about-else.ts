@@ -1,0 +1,50 @@
+import type { Comment } from '../cards';
+import { isRemark, type Found } from './found';
+
+/** What a part is good for: `input bias current`, `output swing`. */
+const QUANTITY =
+  /\b(current|range|swing|slew rate|bandwidth|drift|noise|rejection|ratio|cmrr|psrr|(?:loop |voltage )gain|impedance|effects?|protection|margin|recovery|times?|capacitance|inductance|resistance|accuracy|dissipation)(?: (?:under|over|at|with|and|of) [^,;]{1,30})?$|^offset voltage\b/i;
+/** What somebody is to do with the file. */
+const STEP =
+  /^(copy|include|draw|place|add|click|import|paste|rename|save|edit|choose|simulate|make|download|unzip|(run|use|open|select|set|connect|start|load) (the|a|an|it|your|this))\b/i;
+/** `mV offset`, behind a number that counts millivolts. */
+const UNIT = /^(?:[munpkM](?:[AVWFHsS]|ohm)|[kMG]?Hz|[VA]\/\w+|[VAW](?= [a-z])|dB|ppm)\b/;
+
+/** `10k`, `22n as built`; `18 V max`; `offset within 5 %`. */
+const FIGURE = /^\d[\d.]*\s?[kMunpR](?:ohm|F|H)?(?:\s|$)|\b(?:max|min|typ|peak)\b|\bwithin \d|^-?\d[\d.]* to \w/;
+
+/** True for a list in which nothing or little is said of terminals: features, figures, steps, clauses and dates are counted as nodes are. */
+export const isAboutElse = (docs: readonly string[]): boolean => {
+  const share = (of: (doc: string) => boolean) => docs.filter(of).length / docs.length;
+  return docs.length > 1 && (share(isRemark) >= 0.4 || [QUANTITY, STEP, UNIT, FIGURE].some((kind) => share((doc) => kind.test(doc)) > 0.5));
+};
+
+/** What stands over a list, or before it, that counts something else than nodes. */
+const TITLE_OF_ELSE =
+  /\b(?:notes|levels|positions|stages|limits|limitations|accuracy|corners?|cases|versions|values|features|options|steps|history|changes|figures|settings|conditions|tolerances|what the model (?:has|does)|how to)\b/i;
+
+/** True for a line that is the title of such a list: a short one, or one that ends with a colon. */
+export function isTitleOfElse(text: string): boolean {
+  const title = text.trim();
+  return (title.endsWith(':') || title.split(/\s+/).length <= 4) && TITLE_OF_ELSE.test(title);
+}
+
+/**
+ * The lines of lists that are about something else, as their words say, or the title over them or before them. Entries that
+ * follow each other line by line are one list.
+ */
+export function linesOfElse(comments: readonly Comment[], found: Found): ReadonlySet<number> {
+  const textAt = new Map(comments.map((c) => [c.line, c.text]));
+  const runs: Found[] = [];
+  for (const entry of [...found].sort(([, a], [, b]) => a.line - b.line)) {
+    const last = runs.at(-1);
+    if (last && entry[1].line - last.at(-1)![1].line <= 1) last.push(entry);
+    else runs.push([entry]);
+  }
+  const isOfElse = (run: Found) => {
+    const [first, last] = [run[0]![1].line, run.at(-1)![1].line];
+    const before = first === last ? (/^[^:=]*:(?=\s)/.exec(textAt.get(first)!)?.[0] ?? '') : '';
+    return isTitleOfElse(textAt.get(first - 1) ?? '') || TITLE_OF_ELSE.test(before) || isAboutElse(run.map(([, { doc }]) => doc));
+  };
+  return new Set(runs.filter((run) => run.length > 1 && isOfElse(run)).flatMap((run) => run.map(([, { line }]) => line)));
+}
