@@ -159,3 +159,13 @@ describe('several tables of a page', () => {
     expect(good(readHtml(`${a}${b}`)).packages.map((p) => p.name)).toEqual(['QFN-4', 'SOIC-4']);
   });
 });
+
+it.each([
+  ['Error codes', false],
+  ['Pins and their error codes', true],
+])('a list under the heading “%s” is one of terminals: %s', (title, isTaken) => {
+  const list =
+    '<tr><th>No.</th><th>Name</th><th>Meaning</th></tr>' +
+    ['OC', 'OT', 'UV'].map((n, i) => `<tr><td>${i + 1}</td><td>${n}</td><td>fault</td></tr>`).join('');
+  expect(readSourceText(`<h2>${title}</h2><table>${list}</table>`).ok).toBe(isTaken);
+});

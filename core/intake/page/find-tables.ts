@@ -5,6 +5,7 @@ import { asSet } from '../table/join-tables';
 import { takenOf } from '../table/choices';
 import { goesWith } from '../table/goes-with';
 import { findTables } from '../table/find-table';
+import { withoutElse } from '../table/of-something-else';
 import type { Scored } from '../table/found-table';
 import type { Block } from './block';
 import { blocksIn, type OpenTable } from './borderless';
@@ -59,7 +60,7 @@ export function tablesOf(ready: readonly Ready[], options: ReadOptions): Found[]
   const unruled = chainsOf(plain).map((chain) => withSideLabels(chain, turned));
   const all = [...(isLonger ? found(chains, ready) : ruled), ...found(unruled, ready, chains.length)];
   const page = options.page;
-  return all
+  return withoutElse(all, ({ chain }) => chain[0]!.captions, options)
     .filter((f) => page === undefined || f.chain.some((b) => b.page === page))
     .sort((a, b) => a.chain[0]!.page - b.chain[0]!.page || a.chain[0]!.box[1] - b.chain[0]!.box[1]);
 }

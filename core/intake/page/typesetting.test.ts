@@ -1,4 +1,4 @@
-import { pagesWorthRuling, terminalsIn } from '..';
+import { pagesWorthRuling, readPages, terminalsIn } from '..';
 import type { Run } from './page';
 import { across, down, list, page, read, table, text } from './page.samples';
 import { widthOf, wordsAndRules } from './words';
@@ -115,6 +115,21 @@ it('takes a raised figure hardly smaller than its heading for a note', () => {
 it('takes Input/Output for a heading over types', () => {
   const rows = [['Pin No.', 'Mnemonic', 'Input/Output', 'Description'], ['3', 'P0', 'I', 'Pixel port'], ['4', 'HSYNC', 'I/O', 'Synchronization']]; // prettier-ignore
   expect(terminalsIn(read([page(table(rows).runs)])).map((t) => t.type)).toEqual(['input', 'bidirectional']);
+});
+
+describe('a list that is counted and named as terminals are', () => {
+  const rows = [['No.', 'Name', 'Meaning'], ['1', 'OC', 'Overcurrent'], ['2', 'OT', 'Overheating'], ['3', 'UV', 'Undervoltage']]; // prettier-ignore
+  const under = (title: string) => page([text(50, 90, title), ...table(rows, { y: 100 }).runs], []);
+  it.each(['Error codes', 'Absolute maximum ratings', 'List of figures'])('is none of them under “%s”', (title) =>
+    expect(readPages([under(title)]).ok).toBe(false),
+  );
+  it.each(['Terminals', 'Error codes of the pins', 'Functions'])('may be one under “%s”', (title) =>
+    expect(list([under(title)])).toEqual(['1 OC', '2 OT', '3 UV']),
+  );
+  it('is one where a person drew a box around it', () => {
+    const region = { page: 1, box: [40, 80, 520, 120] as [number, number, number, number] };
+    expect(list([under('Error codes')], { region })).toHaveLength(3);
+  });
 });
 
 describe('headings whose letters are set apart', () => {

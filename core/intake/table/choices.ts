@@ -4,6 +4,7 @@ import type { Scored } from './found-table';
 import { goesWith, leftBeside } from './goes-with';
 import { filled, type GridRow } from './grid';
 import { asSet, readTables } from './join-tables';
+import { withoutElse } from './of-something-else';
 
 /** A table that a person can take or leave. */
 export interface Offered extends Scored {
@@ -13,16 +14,25 @@ export interface Offered extends Scored {
 }
 
 /**
- * Reads those of the tables in `all` that a person took, or the best one with those that go with it (`alsoWith`: or for which
+ * Reads those of the tables in `found` that a person took, or the best one with those that go with it (`alsoWith`: or for which
  * that says so), and offers all of them. What is left beside the best is a problem where nobody chose.
  */
 export function readOffered<T extends Offered>(
-  all: readonly T[],
+  found: readonly T[],
   aroundOf: Parameters<typeof readTables<T>>[1],
   options: ReadOptions,
   alsoWith: (found: T, best: T) => boolean = () => false,
 ): Result<Proposal> {
   const { file } = options;
+  const titleOf = (f: T) =>
+    f.caption ??
+    captionOf(
+      f,
+      found.filter((other) => other.sheet === f.sheet),
+    ) ??
+    '';
+  const all = withoutElse(found, (f) => [titleOf(f)], options);
+  if (all.length === 0) return refuse(problem('table-none', {}, { file }));
   const best = [...all].sort((a, b) => b.score - a.score)[0]!;
   const isOfBest = goesWith(best);
   const chosen = takenOf(all, options, (found) => isOfBest(found) || alsoWith(found, best));
