@@ -44,6 +44,14 @@ it('reads a second list under the first whose columns stand in another order, an
   expect(pins.terminals.at(-1)!.origin?.cell).toBe('A9');
   expect(list([sheet('Pins', [HEAD, ...BODY, [], ...turned(BODY)])])).toHaveLength(3);
 });
+it('leaves a sheet of the same headings that is of something else', () => {
+  const heads = ['No.', 'Name', 'Description'];
+  const pins = sheet('Pinout', [heads, ...BODY.map(([number, name, , text]) => [number!, name!, text!])]);
+  const codes = sheet('Error codes', [heads, ...['OC', 'OT', 'UV', 'OV'].map((name, i) => [String(i + 4), name, 'fault'])]);
+  expect(list([codes, pins])).toEqual(['1 VDD', '2 CLK', '3 VSS']);
+  expect(read([codes, pins]).tables!.map((t) => t.taken)).toEqual([false, true]);
+  expect(readSheets([codes]).ok).toBe(false);
+});
 it('takes sheets that are called by packages for those, though their numbers have nothing in common', () => {
   const balls = BODY.map(([, ...rest], i) => [`A${i + 1}`, ...rest]);
   const both = read([sheet('TSSOP-3', [HEAD, ...BODY]), sheet('BGA-3', [HEAD, ...balls])]);

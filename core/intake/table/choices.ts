@@ -1,7 +1,7 @@
 import { ok, problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions, TableChoice } from '../proposal';
 import type { Scored } from './found-table';
-import { goesWith, leftBeside } from './goes-with';
+import { goesWith, LEAST_SCORE, leftBeside } from './goes-with';
 import { filled, type GridRow } from './grid';
 import { asSet, readTables } from './join-tables';
 import { withoutElse } from './of-something-else';
@@ -31,11 +31,11 @@ export function readOffered<T extends Offered>(
       found.filter((other) => other.sheet === f.sheet),
     ) ??
     '';
-  const all = withoutElse(found, (f) => [titleOf(f)], options);
+  const all = withoutElse(found, (f) => [titleOf(f), f.sheet?.name ?? ''], options);
   if (all.length === 0) return refuse(problem('table-none', {}, { file }));
   const best = [...all].sort((a, b) => b.score - a.score)[0]!;
   const isOfBest = goesWith(best);
-  const chosen = takenOf(all, options, (found) => isOfBest(found) || alsoWith(found, best));
+  const chosen = takenOf(all, options, (f) => isOfBest(f) || (f.score >= LEAST_SCORE && alsoWith(f, best)));
   const read = readTables(chosen, aroundOf, options, (f) => all.indexOf(f)) ?? refuse(problem('table-none', {}, { file }));
   if (!read.ok) return read;
   const problems = [...read.value.problems, ...leftBeside(best, options.tables ? [] : all, chosen, file)];

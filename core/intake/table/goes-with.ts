@@ -3,6 +3,9 @@ import type { Scored } from './found-table';
 import { readNumberCell } from './numbers';
 import { whereOf } from './places';
 
+/** What scores less is no part of a pinout. */
+export const LEAST_SCORE = 0.5;
+
 /**
  * What goes with the best table of a document: another of the same kind, a part of the pinout or the same pinout in another
  * package. A table with other columns beside number and name, supplies without a type column, goes with it where it says
@@ -13,7 +16,7 @@ export function goesWith(best: Scored): (f: Scored) => boolean {
   const [taken, hasBalls] = [new Set(there), areBalls(there)];
   return (f) => {
     if (f === best) return true;
-    if (f.score < 0.5) return false;
+    if (f.score < LEAST_SCORE) return false;
     const isAlike = key(f) === key(best);
     const own = numbersIn(f);
     if (areBalls(own) !== hasBalls) return isAlike && packagesOf(f).length > 1;

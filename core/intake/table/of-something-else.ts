@@ -1,5 +1,6 @@
 import type { ReadOptions } from '../proposal';
 import type { Scored } from './found-table';
+import { LEAST_SCORE } from './goes-with';
 
 /** What says that a list is one of terminals, in its headings or over it. */
 const OF_TERMINALS =
@@ -19,12 +20,14 @@ export function isOfElse({ table }: Scored, titles: readonly string[]): boolean 
   return titles.slice(0, NEAR).some((title) => title.length <= LONGEST_TITLE && !/[.;]\s*$/.test(title) && OF_ELSE.test(title));
 }
 
-/** So much of its score a table keeps that its title puts aside: it is on offer, and not taken by itself. */
-const ASIDE = 0.1;
+/** The score of a table that its title puts aside: it is on offer, and neither taken by itself nor with the best. */
+const ASIDE = 0.8 * LEAST_SCORE;
 
 /** Tables with those put aside that are of something else; none where all are, unless a person chose. */
 export function withoutElse<T extends Scored>(all: readonly T[], titlesOf: (found: T) => readonly string[], options: ReadOptions): T[] {
   if (options.tables || options.region) return [...all];
   const other = new Set(all.filter((found) => isOfElse(found, titlesOf(found))));
-  return other.size === all.length ? [] : all.map((found) => (other.has(found) ? { ...found, score: found.score * ASIDE } : found));
+  return other.size === all.length
+    ? []
+    : all.map((found) => (other.has(found) ? { ...found, score: Math.min(found.score, ASIDE) } : found));
 }
