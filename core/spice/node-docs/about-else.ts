@@ -23,10 +23,15 @@ export const isAboutElse = (docs: readonly string[]): boolean => {
 const TITLE_OF_ELSE =
   /\b(?:notes|levels|positions|stages|limits|limitations|accuracy|corners?|cases|versions|values|features|options|steps|history|changes|figures|settings|conditions|tolerances|what the model (?:has|does)|how to)\b/i;
 
+/** `Pin functions and features` is over terminals all the same. */
+const OF_NODES = /\b(?:pins?|nodes?|terminals?|connections?|ports?|order)\b/i;
+
+const saysElse = (title: string): boolean => TITLE_OF_ELSE.test(title) && !OF_NODES.test(title);
+
 /** True for a line that is the title of such a list: a short one, or one that ends with a colon. */
 export function isTitleOfElse(text: string): boolean {
   const title = text.trim();
-  return (title.endsWith(':') || title.split(/\s+/).length <= 4) && TITLE_OF_ELSE.test(title);
+  return (title.endsWith(':') || title.split(/\s+/).length <= 4) && saysElse(title);
 }
 
 /**
@@ -44,7 +49,7 @@ export function linesOfElse(comments: readonly Comment[], found: Found): Readonl
   const isOfElse = (run: Found) => {
     const [first, last] = [run[0]![1].line, run.at(-1)![1].line];
     const before = first === last ? (/^[^:=]*:(?=\s)/.exec(textAt.get(first)!)?.[0] ?? '') : '';
-    return isTitleOfElse(textAt.get(first - 1) ?? '') || TITLE_OF_ELSE.test(before) || isAboutElse(run.map(([, { doc }]) => doc));
+    return isTitleOfElse(textAt.get(first - 1) ?? '') || saysElse(before) || isAboutElse(run.map(([, { doc }]) => doc));
   };
   return new Set(runs.filter((run) => run.length > 1 && isOfElse(run)).flatMap((run) => run.map(([, { line }]) => line)));
 }

@@ -335,6 +335,11 @@ describe('what comments say of nodes, in the forms that makers write', () => {
       ['OUT', 'VEE', 'IN+'],
     ],
     ['dots without a blank', card('* 1.....set coil\n* 2.....reset coil\n* 3.....common'), ['set coil', 'reset coil', 'common']],
+    [
+      'a title that names pins among other things',
+      card('* Pin functions and features:\n* 1 = in\n* 2 = out\n* 3 = common'),
+      ['in', 'out', 'common'],
+    ],
     ['comments between the lines of the card', '.subckt X\n* 1 = in\n+ 1\n* 2 = out\n+ 2\n.ends', ['in', 'out']],
   ])('%s', (_how, text, expected) => expect(docsOf(text)).toEqual(expected));
 
