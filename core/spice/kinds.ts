@@ -168,6 +168,9 @@ function bySigns(pins: readonly { name: string }[], there: ReadonlySet<string>):
   });
 }
 
+/** How a sign alone is written by a name. */
+const ALONE = { '+': ['P', 'POS', 'PLUS'], '-': ['N', 'M', 'NEG', 'MINUS'] } as const;
+
 /** The stems of names that stand with both signs: PV of PV+ and PV-, and nothing of `+` and `-`, or of P and N. */
 function signedStems(list: readonly { name: string }[]): string[] {
   const names = list.map(({ name }) =>
@@ -177,13 +180,9 @@ function signedStems(list: readonly { name: string }[]): string[] {
       .replace(/^([+-])(.+)$/, '$2$1'),
   );
   const there = new Set(names);
-  const has = (stem: string, signs: readonly string[]) => signs.some((sign) => there.has(stem + sign));
   const stems = [...new Set(names.flatMap((name) => /^(.*)\+$/.exec(name)?.[1] ?? []))].filter((stem) => there.has(`${stem}-`));
-  return has('', ['P', 'POS', 'PLUS']) && has('', ['N', 'M', 'NEG', 'MINUS']) ? [...stems, ''] : stems;
+  return Object.values(ALONE).every((written) => written.some((name) => there.has(name))) ? [...stems, ''] : stems;
 }
-
-/** How a sign alone may be called. */
-const ALONE = { '+': ['P', 'POS', 'PLUS', '+'], '-': ['N', 'M', 'NEG', 'MINUS', '-'] } as const;
 
 /**
  * PV+ and PV- are P and N where those are the only signed ones of each; MOT+ and TACH+ are M+ and T+ where each stem is
@@ -198,7 +197,7 @@ function byOnlySigns(pins: readonly { name: string; type: ElectricalType }[], no
     const isOnly = others.length === 1 && own.filter((s) => begins(s, others[0]!)).length === 1 && !there.includes(stem);
     const isAlone = own.length === 1 && there.length === 1 && there[0] === '' && stem !== '' && !/^V|IN$|OUT$/.test(stem);
     return (['+', '-'] as const).flatMap((sign): [string, string][] => {
-      const node = isOnly ? `${others[0]!}${sign}` : isAlone ? ALONE[sign].find((name) => names.has(name)) : undefined;
+      const node = isOnly ? `${others[0]!}${sign}` : isAlone ? [...ALONE[sign], sign].find((name) => names.has(name)) : undefined;
       return node === undefined ? [] : [[`${stem}${sign}`, node]];
     });
   });
@@ -226,10 +225,7 @@ function byAffix(pins: readonly { name: string }[], there: ReadonlySet<string>):
 
 /** D2A and D2B, where as many pins are called D2 as there are nodes of it. */
 function nodesOfNet(pins: readonly { name: string }[], there: ReadonlySet<string>, stem: string): string[] {
-  const nodes =
-    /^\w*\d$/.test(stem) && !there.has(stem)
-      ? [...there].filter((name) => name.length === stem.length + 1 && name.startsWith(stem) && /[A-H]$/.test(name))
-      : [];
+  const nodes = /^\w*\d$/.test(stem) && !there.has(stem) ? [...'ABCDEFGH'].map((letter) => stem + letter).filter((n) => there.has(n)) : [];
   return nodes.length > 1 && nodes.length === pins.filter((p) => keyOf(p) === stem).length ? nodes : [];
 }
 

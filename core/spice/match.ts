@@ -44,9 +44,9 @@ export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[]
   const units = [...new Set(live.map((p) => p.unit).filter((u) => u !== null))];
   // A model with fewer nodes than the part has signals is of one channel.
   const perUnit = units.length > 1 && nodes.length < new Set(live.map((p) => p.name)).size;
-  const supplies = perUnit ? suppliesOf(live, units) : new Map<string, ReadonlySet<string>>();
   if (!perUnit) matchOne(ofChannels(live, units), nodes, units.length === 1 ? units[0]! : null, false, out);
   else {
+    const supplies = suppliesOf(live, units);
     for (const unit of units)
       matchOne(
         live.filter((p) => p.unit === unit || p.unit === null || (isSupply(p) && !isOfOther(p, unit, supplies))),
@@ -137,8 +137,8 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   // Letters in a row, `a b c d`, are as bare as numbers.
   const isRow = nodes.length > 2 && nodes.every((n, i) => n.doc === '' && n.name.toLowerCase() === String.fromCharCode(97 + i));
   const likeness = rows.map(([first]) => {
-    if (isRow && !nodes.some((n) => plainName(n.name) === plainName(first!.name))) return nodes.map(() => ({ score: 0, because: '' }));
-    if (unsaid(first!) !== undefined) return nodes.map(() => ({ score: 0, because: '' }));
+    const isBare = isRow && !nodes.some((n) => plainName(n.name) === plainName(first!.name));
+    if (isBare || unsaid(first!) !== undefined) return nodes.map(() => ({ score: 0, because: '' }));
     const own = counted.get(keyOf(first!)) ?? first!.name;
     const pin = { ...first!, name: isLettered && first!.unit === unit ? withoutEnd(own, ownEnd) : own };
     const also = [pin.name, ...(isOne ? [withoutIndex(pin.name)] : [])].flatMap((name) => otherNames.get(keyOf({ name })) ?? []);

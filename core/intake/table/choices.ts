@@ -24,14 +24,8 @@ export function readOffered<T extends Offered>(
   alsoWith: (found: T, best: T) => boolean = () => false,
 ): Result<Proposal> {
   const { file } = options;
-  const titleOf = (f: T) =>
-    f.caption ??
-    captionOf(
-      f,
-      found.filter((other) => other.sheet === f.sheet),
-    ) ??
-    '';
-  const all = withoutElse(found, (f) => [titleOf(f), f.sheet?.name ?? ''], options);
+  const titles = found.map((f) => titleOf(f, found));
+  const all = withoutElse(found, (f, i) => [titles[i] ?? '', f.sheet?.name ?? ''], options);
   if (all.length === 0) return refuse(problem('table-none', {}, { file }));
   const best = [...all].sort((a, b) => b.score - a.score)[0]!;
   const isOfBest = goesWith(best);
@@ -39,21 +33,25 @@ export function readOffered<T extends Offered>(
   const read = readTables(chosen, aroundOf, options, (f) => all.indexOf(f)) ?? refuse(problem('table-none', {}, { file }));
   if (!read.ok) return read;
   const problems = [...read.value.problems, ...leftBeside(best, options.tables ? [] : all, chosen, file)];
-  return ok({ ...read.value, problems, tables: choicesOf(all, chosen, options) });
+  return ok({ ...read.value, problems, tables: choicesOf(all, titles, chosen, options) });
 }
 
 /**
  * The tables of a text or of sheets that a person can take or leave, in the order of `all`. A table is called by the line
  * that stands right over its heading, by its sheet where that has no other, or by its headings; its caption goes before these.
  */
-function choicesOf<T extends Offered>(all: readonly T[], chosen: readonly T[], options: ReadOptions): TableChoice[] {
+function choicesOf<T extends Offered>(
+  all: readonly T[],
+  titles: readonly (string | undefined)[],
+  chosen: readonly T[],
+  options: ReadOptions,
+): TableChoice[] {
   const first = chosen[0]?.table.columns ?? [];
   return all.map((found, index) => {
     const { columns, rows } = found.table;
-    const beside = all.filter((f) => f.sheet === found.sheet);
-    const alone = beside.length === 1 ? found.sheet?.name : undefined;
+    const alone = all.some((f) => f !== found && f.sheet === found.sheet) ? undefined : found.sheet?.name;
     return {
-      title: found.caption ?? captionOf(found, beside) ?? alone ?? columns.flatMap((c) => c.heading || []).join(', '),
+      title: titles[index] ?? alone ?? columns.flatMap((c) => c.heading || []).join(', '),
       ...(found.sheet ? { sheet: found.sheet.name } : {}),
       rows: rows.length,
       taken: chosen.includes(found),
@@ -61,6 +59,14 @@ function choicesOf<T extends Offered>(all: readonly T[], chosen: readonly T[], o
     };
   });
 }
+
+/** What a table is called by the source, or by the line over its heading. */
+const titleOf = (found: Offered, all: readonly Offered[]): string | undefined =>
+  found.caption ??
+  captionOf(
+    found,
+    all.filter((f) => f.sheet === found.sheet),
+  );
 
 /** Lines up to this far over a heading are its caption; there may be a blank one between. */
 const NEAR = 2;

@@ -14,7 +14,7 @@ const LONGEST_TITLE = 60;
 const NEAR = 2;
 
 /** True where nothing says that a table is of terminals and the title over it, nearest first, that it is of something else. */
-export function isOfElse({ table }: Scored, titles: readonly string[]): boolean {
+function isOfElse({ table }: Scored, titles: readonly string[]): boolean {
   const headings = table.columns.map((c) => c.heading).join(' ');
   if (OF_TERMINALS.test(headings) || titles.some((title) => OF_TERMINALS.test(title))) return false;
   return titles.slice(0, NEAR).some((title) => title.length <= LONGEST_TITLE && !/[.;]\s*$/.test(title) && OF_ELSE.test(title));
@@ -24,9 +24,13 @@ export function isOfElse({ table }: Scored, titles: readonly string[]): boolean 
 const ASIDE = 0.8 * LEAST_SCORE;
 
 /** Tables with those put aside that are of something else; none where all are, unless a person chose. */
-export function withoutElse<T extends Scored>(all: readonly T[], titlesOf: (found: T) => readonly string[], options: ReadOptions): T[] {
+export function withoutElse<T extends Scored>(
+  all: readonly T[],
+  titlesOf: (found: T, index: number) => readonly string[],
+  options: ReadOptions,
+): T[] {
   if (options.tables || options.region) return [...all];
-  const other = new Set(all.filter((found) => isOfElse(found, titlesOf(found))));
+  const other = new Set(all.filter((found, i) => isOfElse(found, titlesOf(found, i))));
   return other.size === all.length
     ? []
     : all.map((found) => (other.has(found) ? { ...found, score: Math.min(found.score, ASIDE) } : found));

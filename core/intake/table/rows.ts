@@ -139,7 +139,7 @@ function terminal(
   const told = description.slice(0, MOST_WORDS);
   // `Digital input, active low`: the level stands beside the type.
   const level = LOW_TYPE.exec(entry.type ?? '')?.[0] ?? '';
-  const said = entry.activeLow === '' && level === '' ? told : `${told} ${entry.activeLow}${level === '' ? '' : `. ${level}`}`;
+  const said = told + (entry.activeLow && ` ${entry.activeLow}`) + (level && `. ${level}`);
   const low = readActiveLow(name, overbar, inEnglish(said), names);
   const type = inferType(name, entry.type, told, context.legend);
   if (low.unsure) doubts.push(levelDoubt(`${low.unsure}.`));

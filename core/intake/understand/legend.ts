@@ -23,13 +23,16 @@ export function readLegend(lines: readonly string[]): Map<string, string> {
     const listed = items.map((item) => /^([A-Z][A-Z0-9/]{0,5}) ([a-z][a-z /-]{2,60})$/.exec(item));
     const codes = listed.flatMap((item) => item?.[1] ?? []);
     if (codes.length >= Math.max(2, listed.length - 2) && codes.filter(isTypeCode).length > 1)
-      for (const item of listed) if (item) legend.set(item[1]!, item[2]!.replace(/ (and|or)$/, ''));
+      for (const item of listed) if (item) legend.set(item[1]!, wordsOf(item[2]!));
     // One lone `X: word` is a remark; two and more, or an equals sign, are a legend.
     if (entries.length < 2 && equals === 0) continue;
-    for (const [, code = '', words = ''] of entries) legend.set(code.replace(/\s/g, ''), words.trim().replace(/\s+(and|or)$/, ''));
+    for (const [, code = '', words = ''] of entries) legend.set(code.replace(/\s/g, ''), wordsOf(words));
   }
   return legend;
 }
+
+/** The words of a code, without the one that leads to the next. */
+const wordsOf = (text: string): string => text.trim().replace(/\s+(and|or)$/, '');
 
 /** A row of a legend's table, `I | Input pin`, as a legend's line; none where the cells are no code with its words. */
 export function legendLine(cells: readonly string[]): string[] {

@@ -14,7 +14,7 @@ const UNIT = /^(?:[munpkM](?:[AVWFHsS]|ohm)|[kMG]?Hz|[VA]\/\w+|[VAW](?= [a-z])|d
 const FIGURE = /^\d[\d.]*\s?[kMunpR](?:ohm|F|H)?(?:\s|$)|\b(?:max|min|typ|peak)\b|\bwithin \d|^-?\d[\d.]* to \w/;
 
 /** True for a list in which nothing or little is said of terminals: features, figures, steps, clauses and dates are counted as nodes are. */
-export const isAboutElse = (docs: readonly string[]): boolean => {
+const isAboutElse = (docs: readonly string[]): boolean => {
   const share = (of: (doc: string) => boolean) => docs.filter(of).length / docs.length;
   return docs.length > 1 && (share(isRemark) >= 0.4 || [QUANTITY, STEP, UNIT, FIGURE].some((kind) => share((doc) => kind.test(doc)) > 0.5));
 };
@@ -29,10 +29,13 @@ const OF_NODES = /\b(?:pins?|nodes?|terminals?|connections?|ports?|order)\b/i;
 const saysElse = (title: string): boolean => TITLE_OF_ELSE.test(title) && !OF_NODES.test(title);
 
 /** True for a line that is the title of such a list: a short one, or one that ends with a colon. */
-export function isTitleOfElse(text: string): boolean {
+function isTitleOfElse(text: string): boolean {
   const title = text.trim();
   return (title.endsWith(':') || title.split(/\s+/).length <= 4) && saysElse(title);
 }
+
+/** True for a list that is about something else, by its words or by the line over it. */
+export const isListOfElse = (docs: readonly string[], over: string | undefined): boolean => isTitleOfElse(over ?? '') || isAboutElse(docs);
 
 /**
  * The lines of lists that are about something else, as their words say, or the title over them or before them. Entries that
@@ -49,7 +52,8 @@ export function linesOfElse(comments: readonly Comment[], found: Found): Readonl
   const isOfElse = (run: Found) => {
     const [first, last] = [run[0]![1].line, run.at(-1)![1].line];
     const before = first === last ? (/^[^:=]*:(?=\s)/.exec(textAt.get(first)!)?.[0] ?? '') : '';
-    return isTitleOfElse(textAt.get(first - 1) ?? '') || saysElse(before) || isAboutElse(run.map(([, { doc }]) => doc));
+    const docs = run.map(([, { doc }]) => doc);
+    return saysElse(before) || isListOfElse(docs, textAt.get(first - 1));
   };
   return new Set(runs.filter((run) => run.length > 1 && isOfElse(run)).flatMap((run) => run.map(([, { line }]) => line)));
 }

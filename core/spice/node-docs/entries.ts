@@ -1,7 +1,7 @@
 import type { Comment } from '../cards';
 import { rolesOf } from '../roles';
 import { LEAD, tidy, type Found, type Names } from './found';
-import { nodeNamed, nodesListed, nodesOf, startsWithNode } from './named';
+import { isNode, nodeNamed, nodesListed, nodesOf, startsWithNode } from './named';
 
 /** `1 and 2 are the ac terminals, 3 is plus`: a sentence for each of the nodes is a list of them. */
 const sentences = (text: string, byName: Names): string =>
@@ -133,8 +133,8 @@ function items(text: string, line: number, byName: Names): Found | undefined {
     const parts = listed.split(separator);
     if (parts.length < 2) continue;
     // Nodes without words of their own may end the list; before words they share them.
-    const lastWorded = parts.findLastIndex((part) => !byName.has(part.trim().toLowerCase()));
-    if (parts.slice(0, lastWorded).some((part) => byName.has(part.trim().toLowerCase()))) continue;
+    const lastWorded = parts.findLastIndex((part) => !isNode(part, byName));
+    if (parts.slice(0, lastWorded).some((part) => isNode(part, byName))) continue;
     const found = [true, false]
       .map((before) => parts.map((part) => itemOf(part, before, byName)))
       .concat([parts.map((part) => wordsFirst(part, byName))])
@@ -148,7 +148,7 @@ function items(text: string, line: number, byName: Names): Found | undefined {
 /** An item's nodes and words; the nodes stand before the words, or as bare numbers behind them. */
 function itemOf(item: string, before: boolean, byName: Names): { nodes: string[]; doc: string } | undefined {
   // `…, vcc, gnd`: nodes whose names say it all.
-  if (before && item.length > 1 && byName.has(item.trim().toLowerCase())) return { nodes: [], doc: '' };
+  if (before && item.length > 1 && isNode(item, byName)) return { nodes: [], doc: '' };
   const shape = before ? /^(?:(?:node|pin|terminal)\s+)?(\S+)\s+(\S.*)$/i : /^(\S.*?)\s+(?:(?:node|pin|terminal)s?\s+)?([\d/&-]+)$/i;
   const [, first = '', last = ''] = shape.exec(item.trim()) ?? [];
   const [name, doc] = before ? [first, last] : [last, first];

@@ -15,7 +15,7 @@ export type { Header, NodeDoc } from './found';
  * one of them is about the package: the one that says so is left, and both are where none does.
  */
 export function mineNodeDocs(header: Header, others: ReadonlySet<string> = new Set()): Map<string, NodeDoc> {
-  const own = ownComments(withoutLongest(header), others);
+  const own = ownComments(asRead(header), others);
   const docs = new Map<string, NodeDoc>();
   const placed = byPlaces(own);
   const [listed, ordered] = placed ? [[], placed] : withoutContradiction(own, lists(own), orderLine(own));
@@ -57,7 +57,8 @@ const drawnPlainly = (c: Comment): Comment => (/[\u2500-\u2570]/.test(c.text) ? 
 /** The right edge of a box of asterisks is no word of its line. */
 const withoutEdge = (c: Comment): Comment => (/\s\*+$/.test(c.text) ? { ...c, text: c.text.replace(/\s+\*+$/, '') } : c);
 
-const withoutLongest = (header: Header): Header => {
+/** The comments as a person reads them: without lines that are too long, without what only frames them. */
+const asRead = (header: Header): Header => {
   const short = (comments: Comment[]) => comments.filter((c) => c.text.length <= LONGEST).map((c) => withoutEdge(drawnPlainly(c)));
   const { above, between, inside, later } = header;
   return { ...header, above: short(above), between: short(between), inside: short(inside), later: short(later) };

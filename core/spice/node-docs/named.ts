@@ -20,6 +20,9 @@ export function calledBesides(nodes: readonly string[]): [string, string][] {
   });
 }
 
+/** True for a node's name and nothing else. */
+export const isNode = (text: string, byName: Names): boolean => byName.has(text.trim().toLowerCase());
+
 /** True for a text that goes on with a node's name. */
 export const startsWithNode = (text: string, byName: Names): boolean =>
   byName.has((/^\S+/.exec(text)?.[0] ?? '').replace(/[,;]$/, '').toLowerCase());

@@ -2,7 +2,7 @@ import type { Comment } from '../cards';
 import { PLACES } from '../plain-words';
 import { rolesOf, shares } from '../roles';
 import { isKnownWord } from '../sense';
-import { isAboutElse, isTitleOfElse } from './about-else';
+import { isListOfElse } from './about-else';
 import { commentsAt, isRemark, LEAD, pieces, tidy, type Found, type Header } from './found';
 
 const USAGE = /^(?:usage|call|syntax|instance|example|use)\b[^:]*:?\s*/i;
@@ -65,7 +65,7 @@ export function byPlaces(header: Header): Found | undefined {
     const block = comments.slice(from, from + count);
     if (block.some((c, k) => c.line !== block[0]!.line + k)) continue;
     const words = wordsByPlace(block, nodes, comments[from - 1], comments[from + count]);
-    if (words && !isAboutElse(words) && !isTitleOfElse(comments[from - 1]?.text ?? ''))
+    if (words && !isListOfElse(words, comments[from - 1]?.text))
       return block.map((c, k) => [nodes[k]!, { doc: ownWords(tidy(words[k]!), nodes[k]!), line: c.line }]);
   }
   return undefined;
