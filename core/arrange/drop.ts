@@ -12,7 +12,7 @@ function pushAway(still: readonly Port[], side: Side, taken: Set<number>): Move[
     let at = port.at;
     while (taken.has(at)) at += step;
     taken.add(at);
-    if (at !== port.at) moves.push({ port: port.id, side, at });
+    if (at !== port.at) moves.push({ port: port.id, side, at, pushed: true });
   }
   return moves;
 }
@@ -112,7 +112,7 @@ export function moveToUnitEdit(
   const edits: Edit[] = [
     ...(height > drawing.body.height ? growBody(drawing, height) : []),
     ...(pushed.length > 0 ? [{ kind: 'movePorts' as const, drawing: drawing.id, moves: pushed }] : []),
-    { kind: 'moveToUnit', unit: unitId, places, length },
+    { kind: 'moveToUnit', unit: unitId, places, length, ...(at === undefined ? {} : { chosen: true }) },
   ];
   return {
     kind: 'batch',

@@ -8,6 +8,7 @@ const drawn = (count: number): Part => {
   const pins = Array.from({ length: count }, (_, i): Pin => ({
     id: `p${i}`,
     name: `S${i}`,
+    group: `Bank ${Math.floor(i / 10)}`,
     type: i % 3 === 0 ? 'output' : 'input',
     pads: {},
     doubts: [],
@@ -60,4 +61,17 @@ it('property: whatever is done by hand, no two pins stand at one place, none is 
     }),
     { numRuns: 200 },
   );
+});
+
+it('marks a pin that is put into another unit as placed there, and none that makes room for it', () => {
+  const part = drawn(30);
+  const [from, unit] = [part.units[0]!, part.units[1]!];
+  const pin = Object.values(from.binding)[0]!;
+  const { side, at } = part.drawings.find((d) => d.id === unit.drawing)!.ports[0]!;
+  const moved = (place: number | undefined) => applyEdit(part, moveToUnitEdit(part, [pin], unit.id, side, place, 2));
+  const byHand = (after: Part) => after.pins.flatMap((p) => (p.byHand ? [[p.id, ...p.byHand]] : []));
+  expect(byHand(moved(at))).toEqual([[pin, 'unit', 'place']]);
+  expect(byHand(moved(undefined))).toEqual([[pin, 'unit']]);
+  const again = applyEdit(moved(at), arrangePart(moved(at), { ...DEFAULT_RULES, maxPinsPerUnit: 12 }));
+  expect(again.units.filter((u) => Object.values(u.binding).includes(pin)).map((u) => u.id)).toEqual([unit.id]);
 });

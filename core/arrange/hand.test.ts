@@ -3,6 +3,7 @@ import {
   compareNatural,
   DEFAULT_RULES,
   emptyPart,
+  placesOf,
   type Drawing,
   type ElectricalType,
   type Part,
@@ -15,10 +16,12 @@ import {
   busName,
   canMirror,
   distribute,
+  dropPorts,
   followEdit,
   isAlike,
   mirror,
   moveEdit,
+  nudge,
   pinsNamed,
   proposeReuse,
   resizeEdit,
@@ -77,6 +80,27 @@ describe('hand work on several pins', () => {
     const reverse = (a: string, b: string) => compareNatural(b, a);
     expect(column(done(sortPorts(part, drawing, ['A', 'C', 'D'].map(port), 'name', reverse)))).toBe('DBCA');
     expect(column(done(sortPorts(part, drawing, ['A', 'B'].map(port), 'number', reverse)))).toBe('BACD');
+  });
+});
+
+describe('a place set by hand', () => {
+  const at = (name: string) => drawing.ports.find((p) => p.id === port(name))!.at;
+  const placed = (after: Part) => after.pins.filter((p) => p.byHand?.includes('place')).map((p) => p.name);
+  it.each<[string, () => Move[], string[], string]>([
+    ['a key moves past another', () => nudge(drawing, [port('A')], -1), ['A'], 'BACD'],
+    ['two are moved past another', () => nudge(drawing, [port('A'), port('B')], -1), ['A', 'B'], 'CABD'],
+    ['one is dropped among others', () => dropPorts(drawing, [port('D')], port('D'), 'left', at('B')), ['D'], 'ADBC'],
+    ['two change places', () => swapPorts(drawing, [port('A'), port('C')]), ['A', 'C'], 'CBAD'],
+  ])('is that of what %s, and of nothing that made room for it', (_, moves, names, order) => {
+    const after = applyEdit(part, moveEdit(drawing, moves(), 'x'));
+    expect(placed(after)).toEqual(names);
+    expect(column(after.drawings[0]!)).toBe(order);
+  });
+  it('is kept when the units are planned anew', () => {
+    const moved = applyEdit(part, moveEdit(drawing, dropPorts(drawing, [port('D')], port('D'), 'left', at('B')), 'x'));
+    const again = applyEdit(moved, arrangePart(moved, DEFAULT_RULES, 'one'));
+    const placeOf = (p: Part) => placesOf(p).get('p3')![0]!.port;
+    expect(placeOf(again)).toMatchObject({ side: 'left', at: placeOf(moved).at });
   });
 });
 

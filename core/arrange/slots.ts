@@ -1,4 +1,4 @@
-import { isFlank, type Drawing, type Part, type Side } from '../part';
+import { isFlank, type Drawing, type Part, type PortMove, type Side } from '../part';
 
 /**
  * Work by hand on a drawing, as pure questions: where is there room, where does a port land. All places are in grid
@@ -32,7 +32,7 @@ export function freeSlots(drawing: Drawing, side: Side, count: number, except?: 
   return free.slice(0, count);
 }
 
-export type Move = { port: string; side: Side; at: number };
+export type Move = PortMove;
 
 /** Sends ports to a side, at the height they had where there is room, else at the first free place. */
 export function sendToSide(drawing: Drawing, ports: readonly string[], side: Side): Move[] {
@@ -79,7 +79,7 @@ export function nudge(drawing: Drawing, ports: readonly string[], by: 1 | -1): M
     for (const other of drawing.ports.filter((p) => p.side === side && !ids.has(p.id) && target.has(p.at))) {
       let at = other.at;
       while (target.has(at)) at -= by;
-      moves.push({ port: other.id, side, at });
+      moves.push({ port: other.id, side, at, pushed: true });
       target.add(at);
     }
   }

@@ -4,6 +4,7 @@ export * from './drawing';
 export * from './electrical-type';
 export { applyEdit, describeEdit, inverseOf, type Edit } from './edits';
 export { EditError, plural } from './edits/edit-rule';
+export type { PortMove } from './edits/move-ports';
 export * from './fresh-id';
 export * from './group-by';
 export * from './listed';

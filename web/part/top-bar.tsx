@@ -136,19 +136,27 @@ const Tail = memo(function Tail({ id }: { id: string }) {
 
 function History() {
   const act = useAct();
-  const { past, future, readOnly } = useStore((s) => s.part);
-  const undoTitle = past.length > 0 ? `Undo: ${past.at(-1)!.title}` : 'Nothing to undo';
-  const redoTitle = future.length > 0 ? `Redo: ${future[0]!.title}` : 'Nothing to redo';
+  const undoes = useStore((s) => s.part.past.at(-1)?.title);
+  const redoes = useStore((s) => s.part.future[0]?.title);
+  const readOnly = useStore((s) => s.part.readOnly);
+  const undoTitle = undoes === undefined ? 'Nothing to undo' : `Undo: ${undoes}`;
+  const redoTitle = redoes === undefined ? 'Nothing to redo' : `Redo: ${redoes}`;
   return (
     <>
-      <Button tone="quiet" aria-label={undoTitle} title={undoTitle} disabled={past.length === 0 || readOnly} onClick={() => act(undone())}>
+      <Button
+        tone="quiet"
+        aria-label={undoTitle}
+        title={undoTitle}
+        disabled={undoes === undefined || readOnly}
+        onClick={() => act(undone())}
+      >
         <Turn />
       </Button>
       <Button
         tone="quiet"
         aria-label={redoTitle}
         title={redoTitle}
-        disabled={future.length === 0 || readOnly}
+        disabled={redoes === undefined || readOnly}
         onClick={() => act(redone())}
       >
         <span className="-scale-x-100">
@@ -173,7 +181,9 @@ const Turn = () => (
 );
 
 function Saved() {
-  const { part, saved, trouble, readOnly } = useStore((s) => s.part);
-  const text = readOnly ? 'looking only' : trouble !== null ? 'not saved' : part === saved ? 'saved' : 'saving…';
-  return <span className={`w-20 text-right text-[13px] ${trouble !== null ? 'text-brick' : 'text-muted'}`}>{text}</span>;
+  const text = useStore(({ part: { part, saved, trouble, readOnly } }) =>
+    readOnly ? 'looking only' : trouble !== null ? 'not saved' : part === saved ? 'saved' : 'saving…',
+  );
+  const trouble = useStore((s) => s.part.trouble !== null);
+  return <span className={`w-20 text-right text-[13px] ${trouble ? 'text-brick' : 'text-muted'}`}>{text}</span>;
 }

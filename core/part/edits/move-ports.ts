@@ -1,12 +1,21 @@
 import type { Side } from '../drawing';
 import type { Part } from '../part';
 import { EditError, plural, replaceById, type EditRule } from './edit-rule';
+import { markPlaced } from './mark-placed';
+
+export interface PortMove {
+  port: string;
+  side: Side;
+  at: number;
+  /** It only makes room for another: no place that a person chose. */
+  pushed?: true;
+}
 
 /** Moves ports along or across sides. `at` is in grid steps from the drawing's centre. */
 export interface MovePorts {
   kind: 'movePorts';
   drawing: string;
-  moves: { port: string; side: Side; at: number }[];
+  moves: PortMove[];
   /** The pins only follow something else, such as the body's edge: no place that a person chose. */
   following?: boolean;
 }
@@ -22,16 +31,15 @@ export const movePorts: EditRule<MovePorts> = {
         return { ...port, side, at };
       }),
     }));
-    return { ...part, drawings, pins: following ? part.pins : markPlaced(part, drawing, byPort) };
+    const chosen = following ? [] : moves.filter((m) => !m.pushed);
+    const placed = pinsAt(part, drawing, new Set(chosen.map((m) => m.port)));
+    return { ...part, drawings, pins: markPlaced(part.pins, placed, 'place') };
   },
   describe: ({ moves }) => `move ${plural(moves.length, 'pin')}`,
 };
 
-/** A place set by hand is kept by later planning. Where all of them were before, the pins stay the same list. */
-function markPlaced(part: Part, drawing: string, moved: ReadonlyMap<string, unknown>): Part['pins'] {
+/** The pins that units draw at some ports of their drawing. */
+function pinsAt(part: Part, drawing: string, ports: ReadonlySet<string>): Set<string> {
   const own = part.units.filter((u) => u.drawing === drawing);
-  const placed = new Set(own.flatMap((u) => Object.entries(u.binding).flatMap(([port, pin]) => (moved.has(port) ? [pin] : []))));
-  const isNew = (p: Part['pins'][number]) => placed.has(p.id) && !p.byHand?.includes('place');
-  if (!part.pins.some(isNew)) return part.pins;
-  return part.pins.map((p) => (isNew(p) ? { ...p, byHand: [...(p.byHand ?? []), 'place' as const] } : p));
+  return new Set(own.flatMap((u) => Object.entries(u.binding).flatMap(([port, pin]) => (ports.has(port) ? [pin] : []))));
 }

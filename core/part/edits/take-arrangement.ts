@@ -1,6 +1,7 @@
 import type { Drawing } from '../drawing';
 import type { Unit } from '../part';
 import { plural, type EditRule } from './edit-rule';
+import { markPlaced } from './mark-placed';
 
 /** Makes planned units and their drawings the part's own, all of them at once. */
 export interface TakeArrangement {
@@ -15,12 +16,9 @@ export interface TakeArrangement {
 
 export const takeArrangement: EditRule<TakeArrangement> = {
   apply(part, { units, drawings, shared = [], placed = [] }) {
-    const [toShare, byHand] = [new Set(shared), new Set(placed)];
-    const pins = part.pins.map((pin) => {
-      const held = toShare.has(pin.id) ? { ...pin, shared: true } : pin;
-      return byHand.has(pin.id) && !pin.byHand?.includes('unit') ? { ...held, byHand: [...(pin.byHand ?? []), 'unit' as const] } : held;
-    });
-    return { ...part, pins: toShare.size + byHand.size === 0 ? part.pins : pins, units, drawings };
+    const toShare = new Set(shared);
+    const pins = toShare.size === 0 ? part.pins : part.pins.map((pin) => (toShare.has(pin.id) ? { ...pin, shared: true } : pin));
+    return { ...part, pins: markPlaced(pins, new Set(placed), 'unit'), units, drawings };
   },
   describe: ({ units }) => `arrange ${plural(units.length, 'unit')}`,
 };

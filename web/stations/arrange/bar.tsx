@@ -1,4 +1,4 @@
-import type { RefObject } from 'react';
+import { memo, type RefObject } from 'react';
 import { pinsNamed, STRATEGIES, type Strategy } from '../../../core/arrange';
 import { useAct, useStore } from '../../store';
 import { selectPins, selectUnits } from '../../store/selectors';
@@ -41,15 +41,9 @@ interface Props {
 export function Bar({ box, mode, onMode, onPlan, onTidy, tidies, onUnit }: Props) {
   const act = useAct();
   const units = useStore(selectUnits);
-  const pins = useStore(selectPins);
   const chosen = useStore((s) => s.view.unit);
   const readOnly = useStore((s) => s.part.readOnly);
   const many = units.length > 6;
-  const choose = (pattern: string) => {
-    const found = pinsNamed(pins, pattern);
-    if (found.length === 0) act(say(`No pin is named ${pattern}.`, 'bad'));
-    else act(selected(found.map((p) => p.id)));
-  };
   return (
     <div
       ref={box}
@@ -123,20 +117,32 @@ export function Bar({ box, mode, onMode, onPlan, onTidy, tidies, onUnit }: Props
             Tidy {tidies}
           </Button>
         ) : null}
-        {mode === 'draw' ? (
-          <input
-            id="select-named"
-            aria-label="Select pins by name"
-            placeholder="select D* …"
-            title="Names with * and ?; several with a blank between"
-            className="w-32 rounded-md border border-line bg-surface px-2 py-1 font-mono text-[13px]"
-            onKeyDown={(e) => {
-              if (e.key === 'Enter' && e.currentTarget.value.trim() !== '') choose(e.currentTarget.value);
-              if (e.key === 'Escape') e.currentTarget.blur();
-            }}
-          />
-        ) : null}
+        {mode === 'draw' ? <SelectNamed /> : null}
       </div>
     </div>
   );
 }
+
+/** Selects pins by their names. Apart, so that it is not drawn again with every pin that is moved. */
+const SelectNamed = memo(function SelectNamed() {
+  const act = useAct();
+  const pins = useStore(selectPins);
+  const choose = (pattern: string) => {
+    const found = pinsNamed(pins, pattern);
+    if (found.length === 0) act(say(`No pin is named ${pattern}.`, 'bad'));
+    else act(selected(found.map((p) => p.id)));
+  };
+  return (
+    <input
+      id="select-named"
+      aria-label="Select pins by name"
+      placeholder="select D* …"
+      title="Names with * and ?; several with a blank between"
+      className="w-32 rounded-md border border-line bg-surface px-2 py-1 font-mono text-[13px]"
+      onKeyDown={(e) => {
+        if (e.key === 'Enter' && e.currentTarget.value.trim() !== '') choose(e.currentTarget.value);
+        if (e.key === 'Escape') e.currentTarget.blur();
+      }}
+    />
+  );
+});
