@@ -92,6 +92,8 @@ const TRIPS: [rule: string, trip: (part: Part) => Part, says: RegExp, mends?: bo
   ['active-low-name', withPin('IN1+', { name: 'CS#' }), /not flagged/, true],
   ['active-low-power', withPin('VDD', { activeLow: true }), /flagged active low/, true],
   ['output-bundled', withEdit({ kind: 'bundlePins', pins: [id('OUT1'), id('OUT2')] }), /joins 2 outputs/, true],
+  ['bundle-types', withEdit({ kind: 'bundlePins', pins: [id('VSS'), id('IN1+')] }), /of different types: IN1\+ input, VSS ground/, true],
+  ['bundle-names', withEdit({ kind: 'bundlePins', pins: [id('IN1+'), id('IN1-')] }), /names apart: IN1-, IN1\+/, true],
   ['no-ground', withPin('VSS', { type: 'input', name: 'X' }), /no pin is a ground/],
   ['no-supply', withPin('VDD', { type: 'input', name: 'X' }), /no pin is a supply/],
   ['pair-types', withPin('IN1-', { type: 'output' }), /IN1\+ is input and IN1- is output/, true],
@@ -291,6 +293,14 @@ describe('a read-back', () => {
     ]));
   it('is done when each pad has its mark', () => expect(find(readBack(joined, 8), 'read-back-missing')).toEqual([]));
 });
+
+it.each<[string, Edit, string[]]>([
+  ['a bus of outputs', { kind: 'bundlePins', pins: [id('OUT1'), id('OUT2')], bus: { name: 'OUT[2:1]' } }, []],
+  ['inputs that are counted', { kind: 'bundlePins', pins: [id('IN1+'), id('IN2+')] }, ['bundle-names']],
+  ['one supply of two pads', { kind: 'joinPads', package: pkg.id, joins: [{ pin: id('VDD'), pads: ['8', '9'] }] }, []],
+])('of bundles, %s has what is wrong with it', (_what, edit, rules) =>
+  expect(checkPart(applyEdit(proven, edit)).findings.flatMap((f) => (/bundle/.test(f.rule) ? [f.rule] : []))).toEqual(rules),
+);
 
 describe('waivers', () => {
   const tripped = withPin('VSS', { name: 'V SS' })(proven);

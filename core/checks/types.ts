@@ -1,6 +1,6 @@
-import { drives, type ElectricalType, type Pin } from '../part';
+import { drives, terminalsOf, type ElectricalType, type Pin } from '../part';
 import { findPairs } from '../intake';
-import { pinText, setType, type Rule } from './rule';
+import { pinText, setType, type RawFinding, type Rule } from './rule';
 
 const SUPPLY_NAME = /^[ADPI]?V(CC|DD|BAT)[A-Z0-9_]*$|^(AVDD|DVDD|IOVDD|PVDD|AVCC|DVCC|VBAT|VPWR)\d*$/i;
 const GROUND_NAME = /^([ADPSR]|RF)?_?GND\d*$|^[ADP]?VSS\d*$|^GROUND$/i;
@@ -8,6 +8,23 @@ const NC_NAME = /^N\.?\/?C\.?\d*$/i;
 const LOW_NAME = /^[/!~\\]\w|\w#$|^n(RESET|CS|IRQ|INT|OE|WE|FAULT)\b|(RESET|CS|OE|WE|INT|IRQ|FAULT)_N$/;
 
 const is = (pin: Pin, ...types: ElectricalType[]): boolean => types.includes(pin.type);
+
+/** A drawn pin whose pads are one net: any but a bus. */
+const isOneNet = (pin: Pin): boolean => pin.bits === undefined;
+const isDriver = (pin: Pin): boolean => drives(pin.type) && pin.type !== 'supply-out';
+const hasOwn = (pin: Pin, field: 'name' | 'type'): boolean => pin.members?.some((m) => m[field] !== undefined) ?? false;
+/** A name without the number that counts it: VSS_2 and VSS7 are VSS. */
+const stem = (name: string): string => name.replace(/[_-]?\d+$/, '').toUpperCase();
+
+function ofBundle(pin: Pin, said: (terminal: Pin) => string, what: string): RawFinding {
+  const names = [...new Set(terminalsOf(pin).map(said))];
+  const list = names.length > 6 ? `${names.slice(0, 6).join(', ')} and ${names.length - 6} more` : names.join(', ');
+  return {
+    where: { pin: pin.id },
+    message: `${pinText(pin)} joins terminals ${what}: ${list}.`,
+    mends: [{ label: 'split it', edit: { kind: 'splitPin', pin: pin.id } }],
+  };
+}
 
 export const typeRules: Rule[] = [
   {
@@ -117,9 +134,9 @@ export const typeRules: Rule[] = [
     title: 'A bundle joins driving outputs',
     why: 'Pads of one drawn pin are one net: outputs in it drive against each other.',
     find: ({ part }) =>
-      part.pins.flatMap((p) =>
+      part.pins.filter(isOneNet).flatMap((p) =>
         Object.entries(p.pads)
-          .filter(([, pads]) => drives(p.type) && p.type !== 'supply-out' && pads.length > 1)
+          .filter(([, pads]) => isDriver(p) && pads.length > 1)
           .slice(0, 1)
           .map(([pkg]) => ({
             where: { pin: p.id, package: pkg },
@@ -127,6 +144,28 @@ export const typeRules: Rule[] = [
             mends: [{ label: 'split it', edit: { kind: 'splitPin' as const, pin: p.id } }],
           })),
       ),
+  },
+  {
+    id: 'bundle-types',
+    family: 'types',
+    severity: 'error',
+    title: 'A bundle joins terminals of different types',
+    why: 'Pads of one drawn pin are one net: what the datasheet keeps apart is shorted on the board.',
+    find: ({ part }) =>
+      part.pins.filter((p) => isOneNet(p) && hasOwn(p, 'type')).map((p) => ofBundle(p, (t) => `${t.name} ${t.type}`, 'of different types')),
+  },
+  {
+    id: 'bundle-names',
+    family: 'types',
+    severity: 'warning',
+    title: 'A bundle joins terminals of different names',
+    why: 'Grounds and supplies that the datasheet names apart are often to be kept apart on the board too.',
+    find: ({ part }) =>
+      part.pins
+        // Of what is an error already nothing more is said.
+        .filter((p) => isOneNet(p) && hasOwn(p, 'name') && !hasOwn(p, 'type') && !isDriver(p))
+        .filter((p) => new Set(terminalsOf(p).map((t) => stem(t.name))).size > 1)
+        .map((p) => ofBundle(p, (t) => t.name, 'that the datasheet names apart')),
   },
   {
     id: 'no-ground',

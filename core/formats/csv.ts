@@ -1,4 +1,4 @@
-import { compareTerminals, placesOf, type Part } from '../part';
+import { compareTerminals, placesOf, terminalsAt, type Part } from '../part';
 
 /** A CSV cell by RFC 4180; a cell that a spreadsheet would take for a formula is given a leading apostrophe. */
 export function csvCell(text: string): string {
@@ -15,8 +15,8 @@ export const csvRow = (cells: readonly string[]): string => `${cells.map(csvCell
 export function writePinCsv(part: Part): string {
   const places = placesOf(part);
   const rows = part.packages.flatMap((pkg) =>
-    part.pins
-      .flatMap((pin) => (pin.pads[pkg.id] ?? []).map((number) => ({ pkg: pkg.name, number, pin })))
+    terminalsAt(part.pins, pkg.id)
+      .map(({ pad, terminal }) => ({ pkg: pkg.name, number: pad, pin: terminal }))
       .sort((a, b) => compareTerminals(a.number, b.number)),
   );
   const unnumbered = part.pins

@@ -12,6 +12,11 @@ describe('the pin list', () => {
     expect(rows.map((r) => r['number'])).toEqual(['1', '2', '3', '4', '5', '6', '7', '8']));
   it('says unit, side and type', () =>
     expect(rows[2]).toMatchObject({ package: 'SO-8', number: '3', name: 'IN1+', type: 'input', unit: 'A', side: 'left' }));
+  it('names the terminals of a bundle apart', () => {
+    const ids = part.pins.filter((p) => /^IN\d\+$/.test(p.name)).map((p) => p.id);
+    const names = (p: typeof part) => writePinCsv(p).split('\r\n').map((line) => line.split(',').slice(0, 3).join()); // prettier-ignore
+    expect(names(applyEdit(part, { kind: 'bundlePins', pins: ids }))).toEqual(names(part));
+  });
   it('ends lines as RFC 4180 has it', () => expect(writePinCsv(part).split('\r\n')).toHaveLength(10));
   it('keeps pins without a number', () => {
     const loose = applyEdit(part, {

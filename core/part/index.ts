@@ -1,9 +1,11 @@
+export * from './bundle';
 export * from './canonical';
 export { copyOf } from './copy';
 export * from './drawing';
 export * from './electrical-type';
 export { applyEdit, describeEdit, inverseOf, type Edit } from './edits';
 export { EditError, plural } from './edits/edit-rule';
+export { padNumbers } from './edits/join-pads';
 export type { PortMove } from './edits/move-ports';
 export * from './fresh-id';
 export * from './group-by';

@@ -1,14 +1,15 @@
+import { terminalsAt } from './bundle';
 import type { Part } from './part';
-import { padsIn, type Pin } from './pin';
+import type { Pin } from './pin';
 
-/** The pins that stand on each pad of a package, by pad number, in the order of the pins. */
+/** The terminals that stand on each pad of a package, by pad number, in the order of the pins; each has its pin's id. */
 export function padOwners(part: Pick<Part, 'pins'>, packageId: string | undefined): Map<string, Pin[]> {
   const owners = new Map<string, Pin[]>();
-  for (const pin of part.pins)
-    for (const pad of padsIn(pin, packageId)) {
-      const own = owners.get(pad);
-      if (own) own.push(pin);
-      else owners.set(pad, [pin]);
-    }
+  if (packageId === undefined) return owners;
+  for (const { pad, terminal } of terminalsAt(part.pins, packageId)) {
+    const own = owners.get(pad);
+    if (own) own.push(terminal);
+    else owners.set(pad, [terminal]);
+  }
   return owners;
 }

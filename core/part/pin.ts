@@ -28,6 +28,27 @@ export type Doubt = z.infer<typeof doubtSchema>;
 
 export const BY_HAND = ['number', 'name', 'type', 'activeLow', 'description', 'group', 'place', 'unit'] as const;
 
+/** What a person's hand, a reading or a table can say of one terminal alone; a bundle keeps it where its terminals differ. */
+const ownShape = {
+  name: z.string(),
+  drawnName: z.string().optional(),
+  activeLow: z.boolean().optional(),
+  type: electricalTypeSchema,
+  description: z.string().optional(),
+  alternates: z.array(z.string()).optional(),
+  lengthMm: z.number().nonnegative().optional(),
+  delayPs: z.number().nonnegative().optional(),
+  origin: originSchema.optional(),
+};
+export const OWN_FIELDS = Object.keys(ownShape) as (keyof typeof ownShape)[];
+
+/** A terminal of a bundle: its pads by package id, and what it has otherwise than the bundle's other terminals. */
+export const memberSchema = z
+  .object(ownShape)
+  .partial()
+  .extend({ pads: sortedRecord(z.array(z.string())) });
+export type Member = z.infer<typeof memberSchema>;
+
 /**
  * A logical terminal. Its number is the pads that it has in the package in view, so one symbol serves
  * several packages. `lengthMm` and `delayPs` are the way inside the package.
@@ -49,6 +70,8 @@ export const pinSchema = z.object({
   delayPs: z.number().nonnegative().optional(),
   /** A bus drawn as one pin: the names of its bits, in the order of its pads. */
   bits: z.array(z.string()).optional(),
+  /** The terminals that a bundle, or a bus, was made of. */
+  members: z.array(memberSchema).optional(),
   /** Pad numbers by package id. */
   pads: sortedRecord(z.array(z.string())),
   origin: originSchema.optional(),

@@ -15,6 +15,13 @@ describe('reading pads back', () => {
     expect(steps(part).map((s) => s.pins.map((p) => p.name).join())).toEqual('OUT1 IN1- IN1+ VSS IN2+ IN2- OUT2 VDD'.split(' '));
   });
   it('keeps a mark for each', () => expect(new Set(states(marked(part)))).toEqual(new Set(['read'])));
+  it('stays where pins are bundled: each pad has the terminal that is printed there', () => {
+    const ids = ['IN1+', 'IN2+'].map((name) => pinNamed(part, name).id);
+    const bundled = applyEdit(marked(part), { kind: 'bundlePins', pins: ids });
+    expect(bundled.pins).toHaveLength(7);
+    expect(steps(bundled).map((s) => s.pins.map((p) => p.name).join())).toEqual('OUT1 IN1- IN1+ VSS IN2+ IN2- OUT2 VDD'.split(' '));
+    expect(new Set(states(bundled))).toEqual(new Set(['read']));
+  });
   it('takes a mark back', () => {
     const all = marked(part);
     expect(states(applyEdit(all, markEdit({ package: pkg.id }, steps(all)[2]!, false)))[2]).toBe('open');

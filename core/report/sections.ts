@@ -4,6 +4,7 @@ import { padSteps } from '../read-back';
 import {
   compareTerminals,
   padOwners,
+  terminalsAt,
   padsIn,
   pinsOnNode,
   placesOf,
@@ -44,8 +45,8 @@ function remarks(pin: Pin): (Markup | string)[] {
 /** Every terminal of a package in the order of its numbers, with a box to tick beside the datasheet. */
 export function pinSection(part: Part, pkg: Package | undefined): (Markup | undefined)[] {
   const places = placesOf(part);
-  const rows = part.pins
-    .flatMap((pin) => (pkg ? padsIn(pin, pkg.id) : ['']).map((number) => ({ number, pin })))
+  const rows = (pkg ? terminalsAt(part.pins, pkg.id) : part.pins.map((pin) => ({ pad: '', terminal: pin })))
+    .map(({ pad, terminal }) => ({ number: pad, pin: terminal }))
     .sort((a, b) => compareTerminals(a.number, b.number));
   return [
     el('h2', {}, pkg ? `Pins in ${pkg.name} (${plural(rows.length, 'terminal')})` : `Pins (${rows.length})`),

@@ -8,13 +8,13 @@ export function StatusLine() {
   const selection = useStore(selectSelection);
   const pins = useStore(selectPinById);
   const { next, note } = useStore((s) => s.view);
-  const first = pins.get(selection[0] ?? '');
+  const chosen = selection.flatMap((id) => pins.get(id) ?? []);
   const said =
-    selection.length === 0
+    chosen.length === 0
       ? 'nothing selected'
-      : selection.length === 1 && first
-        ? `${first.name || '(no name)'} selected`
-        : `${selection.length} pins selected`;
+      : chosen.length === 1
+        ? `${chosen[0]!.name || '(no name)'} selected`
+        : `${chosen.length} pins selected`;
   return (
     <footer className="flex h-7 shrink-0 items-center gap-6 border-t border-line bg-surface px-4 text-[12.5px] text-muted">
       <span id="stage-note" className="font-mono whitespace-pre empty:hidden">

@@ -13,7 +13,7 @@ interface Given {
   /** The column of the cell in focus. */
   column: LedgerColumn | undefined;
   rows: LedgerRow[];
-  put: (column: ColumnId, cells: { pin: Pin; text: string }[]) => void;
+  put: (column: ColumnId, cells: { pin: Pin; text: string }[]) => boolean;
   focusGrid: () => void;
 }
 
@@ -84,7 +84,18 @@ export function useLedgerCommands({ column, rows, put, focusGrid }: Given): { ad
       title: 'Bundle the selected pins into one',
       group: 'Ledger',
       can: () => selection.length > 1 && !readOnly,
-      run: () => act(edited({ kind: 'bundlePins', pins: selection })),
+      run: () => {
+        act(edited({ kind: 'bundlePins', pins: selection }));
+        // The first of them is the bundle; the others are there no more.
+        act(
+          selected(
+            pins
+              .filter((p) => selection.includes(p.id))
+              .slice(0, 1)
+              .map((p) => p.id),
+          ),
+        );
+      },
     },
     {
       id: 'split',

@@ -1,5 +1,5 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { padsIn, pinsOnNode, placesOf, type Part, type Pin } from '../../core/part';
+import { padsIn, pinsOnNode, placesOf, terminalsOf, type Part, type Pin } from '../../core/part';
 import { meetPads } from '../../core/lands';
 import { equalData } from './equal';
 import { stateOf } from './records';
@@ -19,6 +19,9 @@ export const selectPackageId = (s: RootState): string | undefined =>
   s.part.part.packages.find((p) => p.id === s.view.package)?.id ?? s.part.part.packages[0]?.id;
 
 export const selectPinById = createSelector([selectPins], (pins): ReadonlyMap<string, Pin> => new Map(pins.map((p) => [p.id, p])));
+
+/** Every terminal that was read: of a bundle each with its own place in the source, under the bundle's id. */
+export const selectTerminals = createSelector([selectPins], (pins) => pins.flatMap(terminalsOf));
 
 /** Where each pin is drawn, as the ledger shows it: "A left". */
 export const selectPlaces = createSelector([selectUnits, (s: RootState) => s.part.part.drawings], (units, drawings) =>

@@ -78,6 +78,10 @@ describe('what is written', () => {
           type: 'bidirectional',
           pads: { a: ['1', '2'] },
           bits: ['D7', 'D6'],
+          members: [
+            { name: 'D7', description: 'Bit “7”\n(highest)', pads: {} },
+            { name: 'D6', pads: {} },
+          ],
           activeLow: true,
           alternates: ['A "b"', '%'],
         },

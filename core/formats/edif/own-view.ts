@@ -74,9 +74,19 @@ function pinOf(form: Form, packageId: string | undefined): { port: string; pin: 
     swapGroup: said.get('SWAP_GROUP'),
     shared: said.has('SHARED') || undefined,
     bits: linesOf(said, 'BITS'),
+    members: linesOf(said, 'MEMBERS')?.map(jsonOf),
     pads: { ...(designator !== undefined && packageId !== undefined ? { [packageId]: designator.split(',') } : {}), ...pads },
   });
   return pin.success && name ? { port: name.id, pin: pin.data, index: Number(said.get('INDEX') ?? 0) } : undefined;
+}
+
+/** A value that was written as JSON; undefined for any other text. */
+function jsonOf(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
 }
 
 /** A figure of the artwork; undefined for what belongs to the body or a text place. */

@@ -158,6 +158,10 @@ function portOf(part: Part, pin: Pin, id: string): Node {
     ...optional('SWAP_GROUP', pin.swapGroup),
     ...list('ALTERNATES', pin.alternates),
     ...list('BITS', pin.bits),
+    ...list(
+      'MEMBERS',
+      pin.members?.map(({ origin: _origin, ...member }) => JSON.stringify(member)),
+    ),
     ...(elsewhere.length > 0 ? list('PADS', elsewhere) : []),
   );
 }

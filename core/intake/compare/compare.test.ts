@@ -110,6 +110,54 @@ describe('a new revision', () => {
   });
 });
 
+const ROWS = ['1,VSS,G,Ground', '2,D1,I/O,Data bit 1', '3,D0,I/O,Data bit 0', '4,VSS,G,Ground', '5,VSS,G,Ground', '6,CLK,I,Clock input'];
+const six = (change: Record<number, string> = {}): Proposal => of(...ROWS.map((row, i) => change[i + 1] ?? row));
+/** VSS as one pin of three pads, and D1 and D0 as one bus. */
+const bundled = (() => {
+  const plain = partOf(six());
+  const ids = (name: string) => plain.pins.filter((p) => p.name === name).map((p) => p.id);
+  const one = applyEdit(plain, { kind: 'bundlePins', pins: ids('VSS') });
+  return applyEdit(one, { kind: 'bundlePins', pins: [...ids('D1'), ...ids('D0')], bus: { name: 'D[1:0]' } });
+})();
+
+const byNumber = (list: Listed[]) => [...list].sort((a, b) => Number(a.number) - Number(b.number));
+
+describe('a new revision of a part with bundles', () => {
+  it.each<[string, Record<number, string>, string[]]>([
+    ['the same', {}, []],
+    ['a pad of the bundle goes elsewhere', { 5: '7,VSS,G,Ground' }, ['moved 1, 4, 7 1, 4, 5>1, 4, 7']],
+    ['a pad of the bundle is another terminal', { 4: '4,EN,I,Enable' }, ['moved 1, 5 1, 4, 5>1, 5', 'added 4 >EN']],
+    ['the whole bundle is renamed', { 1: '1,GND,G,Ground', 4: '4,GND,G,Ground', 5: '5,GND,G,Ground' }, ['renamed 1 VSS>GND']],
+    ['a bit is renamed', { 3: '3,DX,I/O,Data bit 0' }, ['renamed 3 D0>DX']],
+    ['both bits are retyped', { 2: '2,D1,O,Data bit 1', 3: '3,D0,O,Data bit 0' }, ['retyped 2 bidirectional>output']],
+    ['bits change places', { 2: '2,D0,I/O,Data bit 0', 3: '3,D1,I/O,Data bit 1' }, ['moved 3, 2 2, 3>3, 2']],
+    [
+      'a bit is gone',
+      { 3: '3,NC,NC,No connection' },
+      ['renamed 3 D0>NC', 'retyped 3 bidirectional>no-connect', 'described 3 Data bit 0>No connection'],
+    ],
+    ['one pad is retyped', { 4: '4,VSS,I,Level strap' }, ['retyped 4 ground>input', 'described 4 Ground>Level strap']],
+  ])('%s', (_what, change, found) => {
+    const fresh = six(change);
+    expect(changes(bundled, fresh)).toEqual(found);
+    const taken = take(bundled, fresh);
+    expect(byNumber(listedOfPart(taken))).toEqual(byNumber(listedOf(fresh)));
+    expect(revisionOf(taken, fresh)).toEqual([]);
+  });
+  it('doubts the name of a bus whose bits are called otherwise', () =>
+    expect(pinNamed(take(bundled, six({ 3: '3,DX,I/O,Data bit 0' })), 'D[1:0]')).toMatchObject({
+      bits: ['D1', 'DX'],
+      doubts: [{ field: 'name', reason: 'Its bits are called D1, DX now.' }],
+    }));
+  it('and a second source agrees with it terminal by terminal', () => {
+    expect(compareWithSource(bundled, six(), 'x').disagreed).toBe(0);
+    const other = compareWithSource(bundled, six({ 3: '3,DX,I/O,Data bit 0' }), 'other.csv');
+    expect(pinNamed(applyEdit(bundled, other.edit!), 'D[1:0]').doubts).toEqual([
+      { field: 'name', reason: 'other.csv says “DX” at 3; the part says “D0”. To take that, split D[1:0] first.' },
+    ]);
+  });
+});
+
 describe('a second source', () => {
   const other = of('1,VDD,P,Supply', '2,SCK,I,Clock input', '3,OUT,I/O,Result', '9,EXTRA,I,More');
   const found = compareWithSource(part, other, 'other.csv');

@@ -1,4 +1,4 @@
-import type { ElectricalType, Part } from '../../part';
+import { terminalsAt, type ElectricalType, type Part } from '../../part';
 import { terminalsIn, type Proposal } from '../proposal';
 
 /** A terminal as two sources can be compared by it. */
@@ -32,14 +32,12 @@ export const listedOf = (proposal: Proposal): Listed[] =>
 /** A part's terminals in one package; its first where none is named. */
 export function listedOfPart(part: Part, packageName?: string): Listed[] {
   const found = part.packages.find((p) => p.name === packageName) ?? part.packages[0];
-  return part.pins.flatMap((pin) =>
-    (found ? (pin.pads[found.id] ?? []) : []).map((number) => ({
-      number,
-      name: pin.name,
-      type: pin.type,
-      activeLow: pin.activeLow ?? false,
-    })),
-  );
+  return (found ? terminalsAt(part.pins, found.id) : []).map(({ pad, terminal }) => ({
+    number: pad,
+    name: terminal.name,
+    type: terminal.type,
+    activeLow: terminal.activeLow ?? false,
+  }));
 }
 
 /** What differs between two lists of terminals, number by number in the order of the newer list. */

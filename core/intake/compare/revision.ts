@@ -1,7 +1,7 @@
-import type { Edit, Part, Pin, Source } from '../../part';
-import { freshId } from '../../part';
+import { freshId, rebundled, withPads, type Edit, type Package, type Part, type Pin, type Source } from '../../part';
 import type { Proposal, Terminal } from '../proposal';
 import { packageOf, pinOf } from '../take';
+import { matchTerminals, type Match, type Met } from './match-terminals';
 
 /**
  * One thing that a new revision of the source says otherwise. `id` names it among the others; a change that touches what
@@ -17,76 +17,53 @@ export interface RevisionChange {
   to: string;
   byHand: boolean;
   pin?: string;
+  /** The pad of a bundle's terminal where only that is said otherwise. */
+  pad?: string;
 }
 
-interface Match {
-  pin?: Pin;
-  terminal?: Terminal;
-  number: string;
-  before: string;
-}
-
-/**
- * What a newly read revision changes in a part, pin by pin. A pin is the same where number and name are; else where its
- * name stands once in both, it has moved; else where its number is the same, it was renamed; else where type and description
- * are the same and stand once, it has moved and was renamed.
- */
+/** What a newly read revision changes in a part, pin by pin; of a bundle, terminal by terminal where they are not said alike. */
 export function revisionOf(part: Part, proposal: Proposal): RevisionChange[] {
-  return matches(part, proposal).flatMap(changesOf);
-}
-
-function matches(part: Part, proposal: Proposal): Match[] {
   const pkg = packageOf(part, proposal.package);
-  const numberOf = (pin: Pin) => (pin.pads[pkg.id] ?? []).join(', ');
-  const terminals = proposal.terminals.filter((t) => t.numbers[proposal.package] !== undefined);
-  const pairs = new Map<Terminal, Pin>();
-  const left = new Set(part.pins.filter((p) => (p.pads[pkg.id]?.length ?? 0) > 0));
-  const join = (same: (t: Terminal, p: Pin) => boolean) => {
-    for (const t of terminals) {
-      if (pairs.has(t)) continue;
-      const found = [...left].find((p) => same(t, p));
-      if (!found) continue;
-      pairs.set(t, found);
-      left.delete(found);
-    }
-  };
-  const at = (t: Terminal, p: Pin) => p.pads[pkg.id]!.includes(t.numbers[proposal.package]!);
-  const single = (names: string[]) => new Set(names.filter((n, _, all) => all.indexOf(n) === all.lastIndexOf(n)));
-  const names = single(terminals.map((t) => t.name));
-  const known = single([...left].map((p) => p.name));
-  join((t, p) => p.name === t.name && at(t, p));
-  join((t, p) => p.name === t.name && names.has(t.name) && known.has(t.name));
-  join(at);
-  // Moved and renamed at once: what it does stands once among those that are left on both sides.
-  const said = single(terminals.filter((t) => !pairs.has(t)).map((t) => `${t.type} ${t.description ?? ''}`));
-  const knownAs = single([...left].map((p) => `${p.type} ${p.description ?? ''}`));
-  const does = (x: { type: string; description?: string | undefined }) => `${x.type} ${x.description}`;
-  join((t, p) => t.description !== undefined && does(t) === does(p) && said.has(does(t)) && knownAs.has(does(p)));
-  return [
-    ...terminals.map((terminal): Match => {
-      const pin = pairs.get(terminal);
-      return { terminal, number: terminal.numbers[proposal.package]!, before: pin ? numberOf(pin) : '', ...(pin ? { pin } : {}) };
-    }),
-    ...[...left].map((pin): Match => ({ pin, number: numberOf(pin), before: numberOf(pin) })),
-  ];
+  return matchTerminals(part, pkg.id, proposal).flatMap((match) => changesOf(match, pkg));
 }
 
 const level = (low: boolean | undefined): string => (low ? 'active low' : 'active high');
 
-function changesOf({ pin, terminal, number, before }: Match): RevisionChange[] {
-  if (!pin) return [{ id: `added ${number}`, kind: 'added', number, name: terminal!.name, from: '', to: terminal!.name, byHand: false }];
-  if (!terminal)
-    return [{ id: `removed ${pin.id}`, kind: 'removed', number, name: pin.name, from: pin.name, to: '', byHand: false, pin: pin.id }];
-  const hand = (field: NonNullable<Pin['byHand']>[number]) => pin.byHand?.includes(field) ?? false;
-  const change = (kind: RevisionChange['kind'], from: string, to: string, byHand: boolean): RevisionChange[] =>
-    from === to ? [] : [{ id: `${kind} ${pin.id}`, kind, number, name: pin.name, from, to, byHand, pin: pin.id }];
-  const isThere = before.split(', ').includes(number);
+function changesOf({ pin, met, lost, terminal }: Match, pkg: Package): RevisionChange[] {
+  if (!pin) {
+    const { number, name } = { number: terminal!.number, name: terminal!.said.name };
+    return [{ id: `added ${number}`, kind: 'added', number, name, from: '', to: name, byHand: false }];
+  }
+  const own = { name: pin.name, pin: pin.id };
+  const pads = pin.pads[pkg.id]!;
+  const before = pads.join(', ');
+  if (met.length === 0)
+    return [{ id: `removed ${pin.id}`, kind: 'removed', number: before, from: pin.name, to: '', byHand: false, ...own }];
+  const isBy = (field: NonNullable<Pin['byHand']>[number]) => pin.byHand?.includes(field) ?? false;
+  const number = met.map((m) => m.number).join(', ');
+  const moved: RevisionChange[] =
+    before === number ? [] : [{ id: `moved ${pin.id}`, kind: 'moved', number, from: before, to: number, byHand: isBy('number'), ...own }];
+  const fields: [RevisionChange['kind'], NonNullable<Pin['byHand']>[number], (x: Pin | Terminal) => string][] = [
+    ['renamed', 'name', (x) => x.name],
+    ['retyped', 'type', (x) => x.type],
+    ['level', 'activeLow', (x) => level(x.activeLow)],
+    ['described', 'description', (x) => x.description ?? ''],
+  ];
   return [
-    ...(isThere ? [] : change('moved', before, number, hand('number'))),
-    ...change('renamed', pin.name, terminal.name, hand('name')),
-    ...change('retyped', pin.type, terminal.type, hand('type')),
-    ...change('level', level(pin.activeLow), level(terminal.activeLow), hand('activeLow')),
-    ...change('described', pin.description ?? '', terminal.description ?? '', hand('description')),
+    ...moved,
+    ...fields.flatMap(([kind, field, said]) => {
+      const differing = met.filter((m) => said(m.was) !== said(m.said));
+      if (differing.length === 0) return [];
+      const [first] = differing;
+      const change = (m: Met): RevisionChange => ({
+        ...{ id: `${kind} ${pin.id}`, kind, number: m.number, from: said(m.was), to: said(m.said), byHand: isBy(field), ...own },
+      });
+      // A pin of several pads, none of which can be another than the pin: it follows what is said first.
+      if (!pin.members) return [change(first!)];
+      const alike = differing.length + lost.length === pads.length && differing.every((m) => said(m.was) === said(first!.was) && said(m.said) === said(first!.said)); // prettier-ignore
+      if (alike) return [change(first!)];
+      return differing.map((m) => ({ ...change(m), id: `${kind} ${pin.id} ${m.pad}`, name: m.was.name, pad: m.pad }));
+    }),
   ];
 }
 
@@ -96,48 +73,62 @@ export function reviseEdit(part: Part, proposal: Proposal, chosen: ReadonlySet<s
   const taken = new Set(part.pins.map((p) => p.id));
   const pins: Pin[] = [];
   const seen = new Set<string>();
-  for (const match of matches(part, proposal)) {
-    const { pin, terminal, number } = match;
+  for (const match of matchTerminals(part, pkg.id, proposal)) {
+    const { pin, met, terminal } = match;
     if (pin) seen.add(pin.id);
-    const changes = changesOf(match).filter((c) => chosen.has(c.id));
+    const changes = changesOf(match, pkg).filter((c) => chosen.has(c.id));
     if (!pin) {
       if (changes.length === 0) continue;
       const id = freshId('p', taken);
       taken.add(id);
-      pins.push(pinOf(terminal!, id, { [pkg.id]: [number] }, undefined, source));
-    } else if (!terminal) {
+      pins.push(pinOf(terminal!.said, id, { [pkg.id]: [terminal!.number] }, undefined, source));
+    } else if (met.length === 0) {
       if (changes.length === 0) pins.push(pin);
-    } else pins.push(changes.reduce((p, c) => applyChange(p, c, terminal, pkg.id, source), pin));
+    } else pins.push(withChanges(pin, changes, met, pkg.id, source));
   }
   const others = part.pins.filter((p) => !seen.has(p.id));
   return { kind: 'takePinout', pins: [...pins, ...others], packages: [pkg], ...(source ? { source } : {}) };
 }
 
-function applyChange(pin: Pin, change: RevisionChange, terminal: Terminal, packageId: string, source: Source | undefined): Pin {
-  const origin = terminal.origin ? { ...(source ? { source: source.digest } : {}), ...terminal.origin } : pin.origin;
-  const next: Pin = { ...pin, ...(origin ? { origin } : {}) };
-  switch (change.kind) {
-    case 'moved':
-      return { ...next, pads: { ...pin.pads, [packageId]: [change.number] } };
+function withChanges(pin: Pin, changes: readonly RevisionChange[], met: readonly Met[], packageId: string, source?: Source): Pin {
+  const isMoved = changes.some((c) => c.kind === 'moved');
+  const placed = isMoved ? withPads(pin, packageId, new Map(met.map((m) => [m.pad, m.number]))) : pin;
+  const start = isMoved && !pin.members ? withOrigin(placed, met[0]!.said, source) : placed;
+  return changes.reduce((p, { kind, pad }) => {
+    if (kind === 'moved') return p;
+    const changed = pad === undefined ? met : met.filter((m) => m.pad === pad);
+    const to = (m: Met) => (terminal: Pin) => withChange(terminal, kind, m.said, source);
+    if (!pin.members) return to(changed[0]!)(p);
+    return rebundled(p, packageId, new Map(changed.map((m) => [isMoved ? m.number : m.pad, to(m)])));
+  }, start);
+}
+
+const withOrigin = (pin: Pin, { origin }: Terminal, source: Source | undefined): Pin =>
+  origin ? { ...pin, origin: { ...(source ? { source: source.digest } : {}), ...origin } } : pin;
+
+/** A terminal with one thing as the new revision says it, and with where it says so. */
+function withChange(before: Pin, kind: RevisionChange['kind'], terminal: Terminal, source: Source | undefined): Pin {
+  const pin = withOrigin(before, terminal, source);
+  switch (kind) {
     case 'renamed':
-      return { ...next, name: terminal.name, doubts: doubtsOf(pin, terminal, 'name') };
+      return { ...pin, name: terminal.name, doubts: doubtsOf(pin, terminal, 'name') };
     case 'retyped':
       return {
-        ...next,
+        ...pin,
         type: terminal.type,
         because: { ...pin.because, type: terminal.because['type'] ?? 'the new revision' },
         doubts: doubtsOf(pin, terminal, 'type'),
       };
     case 'level': {
-      const { activeLow: _old, ...rest } = next;
+      const { activeLow: _old, ...rest } = pin;
       return { ...rest, ...(terminal.activeLow ? { activeLow: true } : {}), doubts: doubtsOf(pin, terminal, 'activeLow') };
     }
     case 'described': {
-      const { description: _old, ...rest } = next;
+      const { description: _old, ...rest } = pin;
       return { ...rest, ...(terminal.description ? { description: terminal.description } : {}) };
     }
     default:
-      return next;
+      return pin;
   }
 }
 

@@ -1,4 +1,4 @@
-import { problem, type Doubt, type Edit, type Part, type Pin, type Problem } from '../../part';
+import { problem, terminalAt, type Doubt, type Edit, type Part, type Pin, type Problem } from '../../part';
 import { terminalsIn, type Proposal, type Terminal } from '../proposal';
 import { packageOf } from '../take';
 
@@ -25,7 +25,9 @@ export function compareWithSource(part: Part, proposal: Proposal, name: string):
     const fresh = numbers.flatMap((number): Doubt[] => {
       const other = there.get(number);
       seen.add(number);
-      return other ? doubtsBetween(pin, other, number, name) : [{ field: 'number', reason: `${name} has no terminal ${number}.` }];
+      return other
+        ? inBundle(pin, doubtsBetween(terminalAt(pin, pkg.id, number), other, number, name))
+        : [{ field: 'number', reason: `${name} has no terminal ${number}.` }];
     });
     const known = new Set(pin.doubts.map((d) => `${d.field} ${d.reason}`));
     const doubts = fresh.filter((d) => !known.has(`${d.field} ${d.reason}`));
@@ -39,6 +41,10 @@ export function compareWithSource(part: Part, proposal: Proposal, name: string):
   const isNew = pins.some((p, i) => p !== part.pins[i]);
   return { agreed, disagreed, problems, ...(isNew ? { edit: { kind: 'takePinout', pins, packages: [] } } : {}) };
 }
+
+/** What one terminal of a bundle is said to be is nothing that the whole bundle could take. */
+const inBundle = (pin: Pin, doubts: Doubt[]): Doubt[] =>
+  pin.members ? doubts.map(({ field, reason }) => ({ field, reason: `${reason} To take that, split ${pin.name} first.` })) : doubts;
 
 function doubtsBetween(pin: Pin, other: Terminal, number: string, source: string): Doubt[] {
   const doubts: Doubt[] = [];

@@ -1,3 +1,4 @@
+import { membersOf, terminalsOf } from '../bundle';
 import type { Pin } from '../pin';
 import { EditError, plural, type EditRule } from './edit-rule';
 import { removePins } from './remove-pins';
@@ -15,13 +16,15 @@ export const bundlePins: EditRule<BundlePins> = {
     const members = bus ? pins.flatMap((id) => part.pins.find((p) => p.id === id) ?? []) : part.pins.filter((p) => pins.includes(p.id));
     const [first, ...rest] = members;
     if (!first || rest.length === 0) throw new EditError('a bundle needs at least two pins');
+    const terminals = members.flatMap(terminalsOf);
     const merged: Pin = {
       ...first,
       pads: unitePads(members),
+      members: membersOf(terminals),
       alternates: [...new Set([...(first.alternates ?? []), ...rest.map((p) => p.name)])].filter((n) => n !== first.name),
       doubts: members.flatMap((p) => p.doubts),
     };
-    if (bus) Object.assign(merged, { name: bus.name, bits: members.map((p) => p.name), alternates: first.alternates ?? [] });
+    if (bus) Object.assign(merged, { name: bus.name, bits: terminals.map((p) => p.name), alternates: first.alternates ?? [] });
     if (merged.alternates?.length === 0) delete merged.alternates;
     const without = removePins.apply(part, { kind: 'removePins', pins: rest.map((p) => p.id) });
     return { ...without, pins: without.pins.map((p) => (p.id === first.id ? merged : p)) };

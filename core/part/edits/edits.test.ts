@@ -1,7 +1,19 @@
 import fc from 'fast-check';
 import { arrangePart, nudge, sendToSide } from '../../arrange';
 import { AMP_MODEL, pinNamed, provenPart } from '../../test/samples';
-import { applyEdit, canonicalPart, describeEdit, DEFAULT_RULES, EditError, inverseOf, type Edit, type Part } from '..';
+import {
+  applyEdit,
+  canonicalPart,
+  describeEdit,
+  DEFAULT_RULES,
+  EditError,
+  inverseOf,
+  padOwners,
+  terminalAt,
+  terminalsOf,
+  type Edit,
+  type Part,
+} from '..';
 
 const part = provenPart();
 const id = (name: string) => pinNamed(part, name).id;
@@ -46,6 +58,12 @@ const CASES: [edit: Edit, before: Part, after: (p: Part) => unknown, expected: u
   ],
   [{ kind: 'settleDoubt', pin: id('VDD'), field: 'type', value: 'passive' }, part, (p) => pinNamed(p, 'VDD').type, 'passive'],
   [{ kind: 'settleDoubt', pin: id('VDD'), field: 'number', value: '9' }, part, (p) => pinNamed(p, 'VDD').pads[pkg.id], ['9']],
+  [
+    { kind: 'settleDoubt', pin: id('VDD'), field: 'number', value: '9, 10', package: 'other' },
+    part,
+    (p) => pinNamed(p, 'VDD').pads,
+    { ...pinNamed(part, 'VDD').pads, other: ['9', '10'] },
+  ],
   [{ kind: 'settleDoubt', pin: id('VDD'), field: 'activeLow', value: 'active low' }, part, (p) => pinNamed(p, 'VDD').activeLow, true],
   [
     { kind: 'movePorts', drawing: drawing.id, moves: [{ port: 't1', side: 'top', at: 0 }] },
@@ -107,10 +125,44 @@ it.each(CASES)('$kind does what it says, and its inverse takes it back', (edit, 
   expect(describeEdit(edit)).toMatch(/^[a-z]/);
 });
 
-it('splits a bundle into one pin a pad', () => {
+describe('a bundle', () => {
   const bundled = applyEdit(part, { kind: 'bundlePins', pins: [id('IN1+'), id('IN2+')] });
-  const split = applyEdit(bundled, { kind: 'splitPin', pin: id('IN1+') });
-  expect(split.pins.filter((p) => p.name === 'IN1+').map((p) => p.pads[pkg.id])).toEqual([['3'], ['5']]);
+  const one = pinNamed(bundled, 'IN1+');
+  const split = (p: Part) => applyEdit(p, { kind: 'splitPin', pin: one.id }).pins.filter((x) => /^(IN\d\+|N)$/.test(x.name));
+  it('is split into the terminals that it was made of', () =>
+    expect(split(bundled).map((p) => [p.name, p.pads[pkg.id], p.alternates])).toEqual([
+      ['IN1+', ['3'], undefined],
+      ['IN2+', ['5'], undefined],
+    ]));
+  it('is at each pad the terminal that stands there', () => {
+    expect(terminalAt(one, pkg.id, '5').name).toBe('IN2+');
+    expect(
+      padOwners(bundled, pkg.id)
+        .get('5')!
+        .map((p) => [p.id, p.name]),
+    ).toEqual([[one.id, 'IN2+']]);
+    expect(terminalAt(one, pkg.id, '99')).toBe(one);
+  });
+  it('gives what its terminals have in common to each of them when it is changed', () => {
+    const typed = applyEdit(bundled, { kind: 'changePins', byHand: true, changes: [{ id: one.id, set: { type: 'passive' } }] });
+    expect(split(typed).map((p) => p.type)).toEqual(['passive', 'passive']);
+  });
+  it('makes one pin more of a pad that was put to it since', () => {
+    const more = applyEdit(bundled, { kind: 'joinPads', package: pkg.id, joins: [{ pin: one.id, pads: ['3', '9'] }] });
+    expect(split(more).map((p) => [p.name, p.pads[pkg.id] ?? []])).toEqual([
+      ['IN1+', ['3']],
+      ['IN2+', []],
+      ['IN1+', ['9']],
+    ]);
+  });
+  it('bundles a bundle with more', () => {
+    const all = applyEdit(bundled, { kind: 'bundlePins', pins: [one.id, id('VDD')] });
+    expect(
+      terminalsOf(all.pins.find((p) => p.members)!)
+        .map((p) => p.name)
+        .sort(),
+    ).toEqual(['IN1+', 'IN2+', 'VDD']);
+  });
 });
 
 it.each<[string, Edit]>([

@@ -1,5 +1,6 @@
 import { electricalTypeSchema } from '../electrical-type';
 import type { Doubt, Pin } from '../pin';
+import { padNumbers } from './join-pads';
 import { replaceById, type EditRule } from './edit-rule';
 
 /** Confirms what stands in a doubtful field, or puts another value there. Either way the doubt is over. */
@@ -8,6 +9,8 @@ export interface SettleDoubt {
   pin: string;
   field: Doubt['field'];
   value?: string;
+  /** The package whose numbers the value is for; the pin's first where it is not said. */
+  package?: string;
 }
 
 export const settleDoubt: EditRule<SettleDoubt> = {
@@ -15,7 +18,7 @@ export const settleDoubt: EditRule<SettleDoubt> = {
   describe: ({ field, value }) => (value === undefined ? `confirm the ${field}` : `settle the ${field}`),
 };
 
-function settled(pin: Pin, { field, value }: SettleDoubt): Pin {
+function settled(pin: Pin, { field, value, package: packageId = Object.keys(pin.pads)[0] }: SettleDoubt): Pin {
   const next: Pin = {
     ...pin,
     doubts: pin.doubts.filter((d) => d.field !== field),
@@ -28,10 +31,8 @@ function settled(pin: Pin, { field, value }: SettleDoubt): Pin {
       return { ...next, type: electricalTypeSchema.parse(value) };
     case 'activeLow':
       return { ...next, activeLow: value === 'true' || value === 'active low' };
-    case 'number': {
-      const only = Object.keys(pin.pads)[0];
-      return only === undefined ? next : { ...next, pads: { ...pin.pads, [only]: [value] } };
-    }
+    case 'number':
+      return packageId === undefined ? next : { ...next, pads: { ...pin.pads, [packageId]: padNumbers(value) } };
     default:
       return { ...next, [field]: value };
   }

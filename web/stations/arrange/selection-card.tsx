@@ -4,6 +4,7 @@ import { SIDES, ELECTRICAL_TYPES, MARKS, type Edit, type ElectricalType, type Ma
 import { busName, moveToUnitEdit, SORTS, type Sort } from '../../../core/arrange';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
+import { selected } from '../../store/view-slice';
 import { selectPart, selectPinById, selectPlaces, selectSelection } from '../../store/selectors';
 import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
@@ -177,7 +178,12 @@ const SelectionWork = memo(function SelectionWork({ hand, shown }: { hand: HandW
             turn
           </Button>
           {bus ? (
-            <Button onClick={() => act(edited({ kind: 'bundlePins', pins: bus.pins.map((p) => p.id), bus: { name: bus.name } }))}>
+            <Button
+              onClick={() => {
+                act(edited({ kind: 'bundlePins', pins: bus.pins.map((p) => p.id), bus: { name: bus.name } }));
+                act(selected([bus.pins[0]!.id]));
+              }}
+            >
               one bus pin
             </Button>
           ) : null}

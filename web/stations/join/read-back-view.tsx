@@ -148,7 +148,7 @@ export function ReadBackView({ part, pkg, model, chosen, binding, what, onWhat, 
           </div>
           <div className="flex min-h-0 flex-col overflow-hidden rounded-md border border-line">
             {what === 'pads' ? (
-              <SourceView closeUp onPage={() => {}} />
+              <SourceView closeUp asked={step.pins[0]} onPage={() => {}} />
             ) : (
               <ModelText source={model?.source ?? ''} lines={[chosen?.line, step.docLine]} />
             )}

@@ -1,13 +1,14 @@
 import { useEffect, useRef, useState } from 'react';
 import { ELECTRICAL_TYPES, padsIn, type Doubt, type Pin } from '../../../core/part';
 import { useCommands } from '../../commands/registry';
-import { typeFromText } from '../../part/ledger-columns';
+import { noType, typeFromText } from '../../part/ledger-columns';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectDoubts, selectPackageId, selectSelection } from '../../store/selectors';
 import { selected } from '../../store/view-slice';
 import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
+import { say } from '../../ui/toasts';
 
 const FIELD_WORDS: Record<Doubt['field'], string> = {
   number: 'number',
@@ -48,7 +49,8 @@ export function DoubtCard() {
   const settle = (value?: string) => {
     if (!current) return;
     const { pin, doubt } = current;
-    act(edited({ kind: 'settleDoubt', pin: pin.id, field: doubt.field, ...(value === undefined ? {} : { value }) }));
+    const to = { ...(value === undefined ? {} : { value }), ...(packageId === undefined ? {} : { package: packageId }) };
+    act(edited({ kind: 'settleDoubt', pin: pin.id, field: doubt.field, ...to }));
     const rest = doubts.filter((d) => d !== current);
     const next = rest[Math.min(at, rest.length - 1)];
     setIndex(Math.min(at, Math.max(0, rest.length - 1)));
@@ -126,8 +128,11 @@ export function DoubtCard() {
             if (e.key === 'Escape') e.currentTarget.blur();
             if (e.key !== 'Enter') return;
             const text = e.currentTarget.value.trim();
+            if (text === '') return e.currentTarget.blur();
             const value = doubt.field === 'type' ? typeFromText(text) : text;
-            if (text !== '' && value) settle(value);
+            // What is no answer stays in the field, to be put right.
+            if (value === undefined) return void act(say(noType(text), 'bad'));
+            settle(value);
             e.currentTarget.blur();
           }}
         />

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
+import type { Pin } from '../../../core/part';
 import { useAct, useStore } from '../../store';
-import { selectPart, selectPinById, selectSelection } from '../../store/selectors';
+import { selectPinById, selectSelection, selectTerminals } from '../../store/selectors';
 import { selected } from '../../store/view-slice';
 import { counted } from '../../ui/counted';
 import { VirtualRows } from '../../ui/virtual-rows';
@@ -8,20 +9,21 @@ import { VirtualRows } from '../../ui/virtual-rows';
 const ROW = 22;
 
 /** The source as it came, line by line; the lines of the selected pins are lit, and a line leads to its pins. */
-export function LineView({ text, name, digest }: { text: string; name: string; digest: string }) {
+export function LineView({ text, name, digest, asked }: { text: string; name: string; digest: string; asked: Pin | undefined }) {
   const act = useAct();
-  const part = useStore(selectPart);
+  const terminals = useStore(selectTerminals);
   const pins = useStore(selectPinById);
   const selection = useStore(selectSelection);
   const lines = useMemo(() => text.split(/\r\n?|\n/), [text]);
   const pinsOfLine = useMemo(() => {
     const map = new Map<number, string[]>();
-    for (const p of part.pins)
+    for (const p of terminals)
       if (p.origin?.line && p.origin.source === digest) map.set(p.origin.line, [...(map.get(p.origin.line) ?? []), p.id]);
     return map;
-  }, [part.pins, digest]);
-  const lit = new Set(selection.flatMap((id) => pins.get(id)?.origin?.line ?? []));
-  const focusLine = pins.get(selection.at(-1) ?? '')?.origin?.line;
+  }, [terminals, digest]);
+  const chosen = new Set(selection);
+  const lit = new Set((asked ? [asked] : terminals.filter((p) => chosen.has(p.id))).flatMap((p) => p.origin?.line ?? []));
+  const focusLine = (asked ?? terminals.find((p) => p.id === selection.at(-1)))?.origin?.line;
   return (
     <div className="flex h-full flex-col px-4 pb-3">
       <p className="mb-1 text-[13px] text-muted">

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import type { Box } from '../../../core/intake';
 import type { Pin } from '../../../core/part';
 import { useAct, useStore } from '../../store';
-import { selectPart, selectSelection } from '../../store/selectors';
+import { selectPart, selectSelection, selectTerminals } from '../../store/selectors';
 import { selected } from '../../store/view-slice';
 import type { SourceInfo, SourceSession } from '../../workers/source-session';
 import { DoubtCard } from './doubt-card';
@@ -14,21 +14,25 @@ export function PageEvidence({
   info,
   digest,
   closeUp,
+  asked,
   onPage,
 }: {
   session: SourceSession;
   info: SourceInfo;
   digest: string;
   closeUp: boolean;
+  asked: Pin | undefined;
   onPage: (page: number) => void;
 }) {
   const act = useAct();
   const part = useStore(selectPart);
   const selection = useStore(selectSelection);
-  const cells = useMemo(() => cellsByPage(part.pins, digest), [part.pins, digest]);
+  const terminals = useStore(selectTerminals);
+  const cells = useMemo(() => cellsByPage(terminals, digest), [terminals, digest]);
   const lit = new Set(selection);
   const last = part.pins.find((p) => p.id === selection.at(-1));
-  const place = useMemo(() => last && placeOf(last, digest), [last, digest]);
+  const sought = asked ?? last;
+  const place = useMemo(() => sought && placeOf(sought, digest), [sought, digest]);
   // Until a pin is selected the table is in view, at the first cell that is asked about; once none is any more, the page stays where it was.
   const [before, setBefore] = useState<PagePlace | undefined>(() =>
     [...part.pins.filter((p) => p.doubts.length > 0), ...part.pins].map((p) => placeOf(p, digest)).find((p) => p !== undefined),
@@ -46,10 +50,10 @@ export function PageEvidence({
       onPage={onPage}
       overlay={(page, scale) => (
         <>
-          {(cells.get(page) ?? []).map(({ pin, field, box, doubt }) => {
-            const isLit = lit.has(pin.id);
+          {(cells.get(page) ?? []).map(({ pin, field, box, doubt }, i) => {
+            const isLit = asked ? pin.id === asked.id && pin.origin === asked.origin : lit.has(pin.id);
             return (
-              <Boxed key={`${pin.id} ${field}`} box={box} scale={scale} grow={2} className={isLit ? 'z-10' : ''}>
+              <Boxed key={i} box={box} scale={scale} grow={2} className={isLit ? 'z-10' : ''}>
                 <button
                   type="button"
                   tabIndex={-1}

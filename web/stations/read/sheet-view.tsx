@@ -1,19 +1,20 @@
 import { useEffect, useMemo, useState } from 'react';
 import { cellRef, type Sheet } from '../../../core/intake';
+import type { Pin } from '../../../core/part';
 import { useAct, useStore } from '../../store';
-import { selectPart, selectSelection } from '../../store/selectors';
+import { selectSelection, selectTerminals } from '../../store/selectors';
 import { selected } from '../../store/view-slice';
 import { VirtualRows } from '../../ui/virtual-rows';
 
 const ROW = 24;
 
 /** A workbook's sheets as they are: the selected pins' cells are lit, and a cell leads to its pin. */
-export function SheetView({ sheets, digest }: { sheets: readonly Sheet[]; digest: string }) {
+export function SheetView({ sheets, digest, asked }: { sheets: readonly Sheet[]; digest: string; asked: Pin | undefined }) {
   const act = useAct();
-  const part = useStore(selectPart);
+  const terminals = useStore(selectTerminals);
   const selection = useStore(selectSelection);
-  const own = useMemo(() => part.pins.filter((p) => p.origin?.source === undefined || p.origin.source === digest), [part.pins, digest]);
-  const focus = own.find((p) => p.id === selection.at(-1))?.origin;
+  const own = useMemo(() => terminals.filter((p) => p.origin?.source === undefined || p.origin.source === digest), [terminals, digest]);
+  const focus = (asked ?? own.find((p) => p.id === selection.at(-1)))?.origin;
   const [chosen, setChosen] = useState<string>();
   const name = chosen ?? focus?.sheet ?? own.find((p) => p.origin?.sheet)?.origin?.sheet ?? sheets[0]?.name;
   const sheet = sheets.find((s) => s.name === name) ?? sheets[0];
@@ -21,12 +22,11 @@ export function SheetView({ sheets, digest }: { sheets: readonly Sheet[]; digest
     if (focus?.sheet) setChosen(focus.sheet);
   }, [focus?.sheet]);
   const pinsAt = useMemo(() => {
-    const map = new Map<string, { id: string; doubt: boolean }[]>();
+    const map = new Map<string, { pin: Pin; doubt: boolean }[]>();
     for (const pin of own)
       if (pin.origin?.sheet === sheet?.name)
         for (const [field, ref] of Object.entries(pin.origin?.cells ?? {}))
-          if (typeof ref === 'string')
-            map.set(ref, [...(map.get(ref) ?? []), { id: pin.id, doubt: pin.doubts.some((d) => d.field === field) }]);
+          if (typeof ref === 'string') map.set(ref, [...(map.get(ref) ?? []), { pin, doubt: pin.doubts.some((d) => d.field === field) }]);
     return map;
   }, [own, sheet]);
   const rows = useMemo(() => {
@@ -34,7 +34,7 @@ export function SheetView({ sheets, digest }: { sheets: readonly Sheet[]; digest
     for (const c of sheet?.cells ?? []) (out.get(c.row) ?? out.set(c.row, new Map()).get(c.row)!).set(c.col, c.text);
     return out;
   }, [sheet]);
-  const height = Math.max(0, ...rows.keys()) + 1;
+  const height = sheet?.cells.reduce((n, c) => Math.max(n, c.row + 1), 1) ?? 1;
   const width = sheet?.cells.reduce((n, c) => Math.max(n, c.col + 1), 0) ?? 0;
   const widths = useMemo(() => {
     const most = Array.from({ length: width }, () => 60);
@@ -69,7 +69,7 @@ export function SheetView({ sheets, digest }: { sheets: readonly Sheet[]; digest
             </span>
             {widths.map((w, col) => {
               const pins = pinsAt.get(cellRef(index, col)) ?? [];
-              const isLit = pins.some((p) => lit.has(p.id));
+              const isLit = pins.some(({ pin }) => (asked ? pin.id === asked.id && pin.origin === asked.origin : lit.has(pin.id)));
               const tone = isLit ? 'bg-green-wash outline-2 outline-green' : pins.some((p) => p.doubt) ? 'bg-amber-wash' : '';
               const text = rows.get(index)?.get(col) ?? '';
               // As in a workbook, a text runs on over the empty cells beside it.
@@ -81,7 +81,7 @@ export function SheetView({ sheets, digest }: { sheets: readonly Sheet[]; digest
                   tabIndex={-1}
                   disabled={pins.length === 0}
                   title={text}
-                  onClick={() => act(selected(pins.map((p) => p.id)))}
+                  onClick={() => act(selected(pins.map((p) => p.pin.id)))}
                   style={{ width: w }}
                   className={`shrink-0 border-r border-line px-2 text-left leading-6 whitespace-nowrap ${runsOn ? 'overflow-visible' : 'overflow-hidden text-ellipsis'} ${tone}`}
                 >

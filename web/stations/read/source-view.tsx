@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { sayProblem } from '../../../core/part';
+import { sayProblem, type Pin } from '../../../core/part';
 import { useStore } from '../../store';
 import { loadSource } from '../../store/library';
 import { selectPart, selectSelection } from '../../store/selectors';
@@ -19,13 +19,15 @@ interface Props {
   onPage: (page: number, of: number) => void;
   /** True where every selected pin is to be read on its page, in whatever room there is. */
   closeUp?: boolean;
+  /** The terminal that is asked about where it is not all that is selected: one of a bundle. */
+  asked?: Pin | undefined;
 }
 
 /** The kept source that the selected pin came from, or the latest: pages, sheets or lines with the evidence marked. */
-export function SourceView({ onPage, closeUp = false }: Props) {
+export function SourceView({ onPage, closeUp = false, asked }: Props) {
   const part = useStore(selectPart);
   const selection = useStore(selectSelection);
-  const from = part.pins.find((p) => p.id === selection.at(-1))?.origin?.source;
+  const from = (asked ?? part.pins.find((p) => p.id === selection.at(-1)))?.origin?.source;
   const source = part.sources.find((s) => s.digest === from) ?? part.sources.at(-1);
   const [opened, setOpened] = useState<Opened>({ state: 'fetching' });
   const { digest, name } = source ?? {};
@@ -62,10 +64,11 @@ export function SourceView({ onPage, closeUp = false }: Props) {
           info={info}
           digest={opened.digest}
           closeUp={closeUp}
+          asked={asked}
           onPage={(page) => onPage(page, info.pages.length)}
         />
       </div>
     );
-  if (info.sheets) return <SheetView sheets={info.sheets} digest={opened.digest} />;
-  return <LineView text={info.text ?? ''} name={name!} digest={opened.digest} />;
+  if (info.sheets) return <SheetView sheets={info.sheets} digest={opened.digest} asked={asked} />;
+  return <LineView text={info.text ?? ''} name={name!} digest={opened.digest} asked={asked} />;
 }

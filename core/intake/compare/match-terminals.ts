@@ -1,0 +1,108 @@
+import { terminalsAt, type Part, type Pin } from '../../part';
+import type { Proposal, Terminal } from '../proposal';
+
+/** A pad of a pin, what stood there, and the terminal that a new revision has for it. */
+export interface Met {
+  pad: string;
+  was: Pin;
+  number: string;
+  said: Terminal;
+}
+
+/** A pin with what was met of it, in the order of its pads, and its pads of which nothing was; or a terminal that is new. */
+export interface Match {
+  pin?: Pin;
+  met: Met[];
+  lost: string[];
+  terminal?: { number: string; said: Terminal };
+}
+
+interface Seat {
+  pad: string;
+  pin: Pin;
+  terminal: Pin;
+}
+
+/**
+ * Finds the terminals of a new revision among those of a part's package, those of bundles one by one. A terminal is the same
+ * where number and name are; else where its name stands once in both, it has moved; else where its number is the same, it
+ * was renamed; else where type and description are the same and stand once, it has moved and was renamed.
+ */
+export function matchTerminals(part: Part, packageId: string, proposal: Proposal): Match[] {
+  const terminals = proposal.terminals.flatMap((said) => {
+    const number = said.numbers[proposal.package];
+    return number === undefined ? [] : [{ number, said }];
+  });
+  const left = new Set(terminalsAt(part.pins, packageId));
+  const found = new Map<(typeof terminals)[number], Seat>();
+  const join = (same: (t: (typeof terminals)[number], seat: Seat) => boolean) => {
+    for (const t of terminals) {
+      if (found.has(t)) continue;
+      const seat = [...left].find((s) => same(t, s));
+      if (!seat) continue;
+      found.set(t, seat);
+      left.delete(seat);
+    }
+  };
+  const open = () => terminals.filter((t) => !found.has(t)).map((t) => t.said);
+  const seats = () => [...left].map((s) => s.terminal);
+  const byName = (x: { name: string }) => x.name;
+  const does = (x: { type: string; description?: string | undefined }) => `${x.type} ${x.description ?? ''}`;
+  join((t, s) => s.pad === t.number && s.terminal.name === t.said.name);
+  const names = bothOnce(terminals.map((t) => t.said).map(byName), seats().map(byName));
+  join((t, s) => s.terminal.name === t.said.name && names.has(t.said.name));
+  // A pad of a bundle whose terminals are one is another terminal where not all of them are called otherwise.
+  const renamed = wholeRenamed(part, packageId, new Map(terminals.map((t) => [t.number, t.said.name])));
+  join((t, s) => s.pad === t.number && (!isOfOne(s.pin) || renamed.has(s.pin)));
+  join((t, s) => isOfOne(s.pin) && s.terminal.name === t.said.name);
+  const known = bothOnce(open().map(does), seats().map(does));
+  join((t, s) => t.said.description !== undefined && does(t.said) === does(s.terminal) && known.has(does(t.said)));
+  return inOrder(terminals, found, left);
+}
+
+/** A bundle of terminals of one name. */
+const isOfOne = (pin: Pin): boolean => pin.members !== undefined && pin.members.every((m) => m.name === undefined);
+
+/** The bundles of one name of which every pad that still stands has one and the same other name. */
+function wholeRenamed(part: Part, packageId: string, nameAt: ReadonlyMap<string, string>): Set<Pin> {
+  const bundles = part.pins.filter(isOfOne);
+  return new Set(bundles.filter((pin) => new Set((pin.pads[packageId] ?? []).flatMap((pad) => nameAt.get(pad) ?? [])).size === 1));
+}
+
+/** What stands once in each of two lists. */
+function bothOnce(fresh: readonly string[], old: readonly string[]): Set<string> {
+  const once = (list: readonly string[]) => {
+    const counts = new Map<string, number>();
+    for (const text of list) counts.set(text, (counts.get(text) ?? 0) + 1);
+    return new Set(list.filter((text) => counts.get(text) === 1));
+  };
+  const there = once(old);
+  return new Set([...once(fresh)].filter((text) => there.has(text)));
+}
+
+/** In the new revision's order, a pin where the first of its terminals stands; then what it no longer has. */
+function inOrder(
+  terminals: readonly { number: string; said: Terminal }[],
+  found: ReadonlyMap<{ number: string; said: Terminal }, Seat>,
+  left: ReadonlySet<Seat>,
+): Match[] {
+  const matches: Match[] = [];
+  const ofPin = new Map<Pin, Match>();
+  const matchOf = (pin: Pin): Match => {
+    const made = ofPin.get(pin) ?? { pin, met: [], lost: [] };
+    if (!ofPin.has(pin)) matches.push(made);
+    ofPin.set(pin, made);
+    return made;
+  };
+  for (const terminal of terminals) {
+    const seat = found.get(terminal);
+    if (seat) matchOf(seat.pin).met.push({ pad: seat.pad, was: seat.terminal, ...terminal });
+    else matches.push({ met: [], lost: [], terminal });
+  }
+  for (const { pin, pad } of left) matchOf(pin).lost.push(pad);
+  for (const { pin, met } of matches) {
+    const order = pin ? Object.values(pin.pads).flat() : [];
+    met.sort((a, b) => order.indexOf(a.pad) - order.indexOf(b.pad));
+  }
+  return matches;
+}
