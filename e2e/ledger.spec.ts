@@ -98,3 +98,29 @@ test('the ledger’s edge is moved by the keyboard', async ({ page }) => {
   await page.keyboard.press('ArrowRight');
   await expect(edge).toHaveAttribute('aria-valuenow', String(before + 32));
 });
+
+test('a type that is none stays in its cell to be put right, and a pasted block is one step of undo', async ({ page }) => {
+  await openPart(page, 'TF1502', 'read');
+  const row = page.locator('[role="row"][aria-selected]').first();
+  const type = row.getByRole('gridcell').nth(2);
+  const before = (await row.innerText()).replace(/\s+/g, ' ');
+  await type.dblclick();
+  await page.getByLabel('Edit type').fill('sideways');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('“sideways” is no electrical type.')).toBeVisible();
+  await expect(page.getByLabel('Edit type')).toHaveValue('sideways');
+  await page.getByLabel('Edit type').fill('passive');
+  await page.keyboard.press('Enter');
+  await expect(type).toContainText('passive');
+  await page.keyboard.press('Control+z');
+  await row.getByRole('gridcell').nth(1).click();
+  await page.getByRole('grid').evaluate((grid) => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData('text/plain', 'NEW1\tinput\nNEW2\toutput\n');
+    grid.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
+  });
+  await expect(row).toContainText('NEW1');
+  await expect(type).toContainText('input');
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await row.innerText()).replace(/\s+/g, ' ')).toBe(before);
+});

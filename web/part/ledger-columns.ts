@@ -1,4 +1,4 @@
-import { ELECTRICAL_TYPES, padsIn, type Edit, type ElectricalType, type Pin } from '../../core/part';
+import { ELECTRICAL_TYPES, padNumbers, padsIn, plural, type Edit, type ElectricalType, type Pin } from '../../core/part';
 
 export type ColumnId = 'number' | 'name' | 'type' | 'description' | 'origin' | 'unit' | 'side' | 'pads' | 'node' | 'findings' | 'group';
 
@@ -50,6 +50,9 @@ export function typeFromText(text: string): ElectricalType | undefined {
   return ELECTRICAL_TYPES.find((t) => t === plain) ?? codes[plain] ?? ELECTRICAL_TYPES.find((t) => t.startsWith(plain));
 }
 
+/** Says of a text that it is no type, and what is. */
+export const noType = (text: string): string => `“${text}” is no electrical type. ${ELECTRICAL_TYPES.join(', ')} are known.`;
+
 /** The edits that put texts into a column of pins; texts that the column cannot take are given back. */
 export function cellEdits(
   column: ColumnId,
@@ -59,14 +62,14 @@ export function cellEdits(
   const refused: string[] = [];
   if (column === 'number' || column === 'pads') {
     if (packageId === undefined) return { edits: [], refused: ['There is no package yet. Add one in Join.'] };
-    const joins = cells.map(({ pin, text }) => ({ pin: pin.id, pads: text.split(/[\s,;]+/).filter(Boolean) }));
-    return { edits: [{ kind: 'joinPads', package: packageId, joins }], refused };
+    const joins = cells.map(({ pin, text }) => ({ pin: pin.id, pads: padNumbers(text) }));
+    return { edits: [{ kind: 'joinPads', package: packageId, joins, byHand: true }], refused };
   }
   const changes = cells.flatMap(({ pin, text }): Extract<Edit, { kind: 'changePins' }>['changes'] => {
     const value = text.trim();
     if (column === 'type') {
       const type = typeFromText(value);
-      if (!type) refused.push(`“${value}” is no electrical type. ${ELECTRICAL_TYPES.join(', ')} are known.`);
+      if (!type) refused.push(noType(value));
       return type ? [{ id: pin.id, set: { type } }] : [];
     }
     if (column === 'name') return [{ id: pin.id, set: { name: value } }];
@@ -75,6 +78,26 @@ export function cellEdits(
     return [];
   });
   return { edits: changes.length > 0 ? [{ kind: 'changePins', changes, byHand: true }] : [], refused };
+}
+
+/**
+ * What puts a block of copied cells into pins from a column on, as one step of undo. A row without a cell leaves that one as
+ * it is; so do columns that cannot be written.
+ */
+export function pasteEdit(
+  columns: readonly LedgerColumn[],
+  pins: readonly Pin[],
+  block: readonly string[][],
+  packageId: string | undefined,
+): { edit?: Edit; refused: string[] } {
+  const outcomes = columns.map(({ id, editable }, c) => {
+    const cells = pins.flatMap((pin, i) => (block[i]?.[c] === undefined ? [] : [{ pin, text: block[i][c] }]));
+    return editable && cells.length > 0 ? cellEdits(id, cells, packageId) : { edits: [], refused: [] };
+  });
+  const edits = outcomes.flatMap((o) => o.edits);
+  const refused = outcomes.flatMap((o) => o.refused);
+  if (edits.length < 2) return { ...(edits[0] ? { edit: edits[0] } : {}), refused };
+  return { edit: { kind: 'batch', title: `paste into ${plural(pins.length, 'pin')}`, edits }, refused };
 }
 
 /** What a cell shows as text, for editing, copying and sorting. */

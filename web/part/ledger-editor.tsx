@@ -5,7 +5,8 @@ import type { ColumnId } from './ledger-columns';
 interface Props {
   column: ColumnId;
   start: string;
-  onDone: (text: string, then: 'down' | 'right' | 'stay') => void;
+  /** False where the text is refused, which then stays to be put right. */
+  onDone: (text: string, then: 'down' | 'right' | 'stay') => boolean;
   onCancel: () => void;
 }
 
@@ -16,7 +17,7 @@ export function LedgerCellEditor({ column, start, onDone, onCancel }: Props) {
   const finish = (then: 'down' | 'right' | 'stay') => {
     if (over.current) return;
     over.current = true;
-    onDone(text, then);
+    over.current = onDone(text, then);
   };
   return (
     <>

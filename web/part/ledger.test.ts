@@ -1,6 +1,6 @@
 import { applyEdit, type Pin } from '../../core/part';
 import { pinNamed, provenPart } from '../../core/test/samples';
-import { cellEdits, cellText, COLUMNS, typeFromText, type ColumnId } from './ledger-columns';
+import { cellEdits, cellText, COLUMNS, pasteEdit, typeFromText, type ColumnId } from './ledger-columns';
 import { ledgerRows } from './ledger-rows';
 import { fillSlots, type Slots } from './row-slots';
 
@@ -133,4 +133,32 @@ describe('slots of rows', () => {
     for (let i = 0; i < 2; i++) slots = fillSlots(slots, from(199, 8), 8, 199).slots;
     expect(rowsIn(slots)).toEqual(from(199, 8));
   });
+});
+
+describe('pasting a block', () => {
+  const [a, b] = part.pins.slice(0, 2) as [Pin, Pin];
+  const pasted = (...block: string[][]) => {
+    const { edit, refused } = pasteEdit(COLUMNS['read']!.slice(1), [a, b], block, packageId);
+    const after = edit ? applyEdit(part, edit) : part;
+    return { edit, refused, cells: after.pins.slice(0, 2).map((p) => [p.name, p.type]) };
+  };
+  it('is one step of undo, whatever number of columns it fills', () => {
+    const { edit, refused, cells } = pasted(['X', 'input'], ['Y', 'output']);
+    expect([edit?.kind, refused, cells]).toEqual(['batch', [], [['X', 'input'], ['Y', 'output']]]); // prettier-ignore
+  });
+  it('leaves a cell as it is where the block has none', () =>
+    expect(pasted(['X'], ['Y', 'output']).cells).toEqual([['X', a.type], ['Y', 'output']])); // prettier-ignore
+  it('takes what can be taken and says the rest', () => {
+    const { refused, cells } = pasted(['X', 'sideways'], ['Y', 'output']);
+    expect(cells).toEqual([['X', a.type], ['Y', 'output']]); // prettier-ignore
+    expect(refused).toEqual([expect.stringContaining('“sideways” is no electrical type')]);
+  });
+  it('changes nothing where nothing can be written', () => expect(pasted().edit).toBeUndefined());
+});
+
+it('a number that is typed ends its doubt and is marked by hand', () => {
+  const doubted = { ...part.pins[0]!, doubts: [{ field: 'number' as const, reason: 'It stands twice.' }] };
+  const { edits } = cellEdits('number', [{ pin: doubted, text: '9, 10' }], packageId);
+  const after = applyEdit({ ...part, pins: [doubted, ...part.pins.slice(1)] }, edits[0]!).pins[0]!;
+  expect([after.pads[packageId], after.byHand, after.doubts]).toEqual([['9', '10'], ['number'], []]);
 });

@@ -9,7 +9,7 @@ import { Button } from '../ui/button';
 import { counted } from '../ui/counted';
 import { say } from '../ui/toasts';
 import { LedgerBody } from './ledger-body';
-import { cellEdits, cellText, COLUMNS, type ColumnId } from './ledger-columns';
+import { cellEdits, cellText, COLUMNS, pasteEdit, type ColumnId } from './ledger-columns';
 import { LedgerCellEditor } from './ledger-editor';
 import { Resizer } from './ledger-resizer';
 import { ledgerRows, type Sort } from './ledger-rows';
@@ -82,11 +82,12 @@ export function Ledger() {
   const onOpen = useSteady(open);
   const onFold = useCallback((title: string) => act(groupFolded(title)), [act]);
 
-  /** Puts texts into cells; what a cell does not take is said and left as it was. */
-  const put = (column: ColumnId, cells: { pin: Pin; text: string }[]) => {
+  /** Puts texts into cells; what a cell does not take is said and left as it was. True where all of them were taken. */
+  const put = (column: ColumnId, cells: { pin: Pin; text: string }[]): boolean => {
     const { edits, refused } = cellEdits(column, cells, packageId);
     if (refused.length > 0) act(say(refused[0]!, 'bad'));
     for (const edit of edits) act(edited(edit));
+    return refused.length === 0;
   };
 
   const startEdit = (start?: string) => {
@@ -96,20 +97,19 @@ export function Ledger() {
     setEditing({ pin, column: column.id, start: start ?? cellText(column.id, pin, packageId) });
   };
 
-  const done = (text: string, then: 'down' | 'right' | 'stay') => {
+  const done = (text: string, then: 'down' | 'right' | 'stay'): boolean => {
     const { pin, column } = editing!;
-    setEditing(null);
-    scroller?.focus();
     const others = selectedSet.has(pin.id) && selection.length > 1 ? pins.filter((p) => selectedSet.has(p.id)) : [pin];
     // What is typed into one cell of a selection is typed into all of it, where that makes sense.
     const targets = column === 'number' || column === 'pads' || column === 'name' ? [pin] : others;
-    if (text !== cellText(column, pin, packageId) || targets.length > 1)
-      put(
-        column,
-        targets.map((p) => ({ pin: p, text })),
-      );
+    const cells = text !== cellText(column, pin, packageId) || targets.length > 1 ? targets.map((p) => ({ pin: p, text })) : [];
+    // What is refused stays in its field, to be put right there.
+    if (cells.length > 0 && !put(column, cells) && then !== 'stay') return false;
+    setEditing(null);
+    scroller?.focus();
     if (then === 'down') move(1, false);
     if (then === 'right') setCursor((c) => ({ ...c, column: Math.min(columns.length - 1, c.column + 1) }));
+    return true;
   };
 
   const paste = (text: string) => {
@@ -121,15 +121,14 @@ export function Ledger() {
       .slice(cursor.row)
       .flatMap((r) => (r.kind === 'pin' ? [r.pin] : []))
       .slice(0, block.length);
-    const width = Math.max(...block.map((b) => b.length));
-    for (let c = 0; c < width; c++) {
-      const column = columns[cursor.column + c];
-      if (column?.editable)
-        put(
-          column.id,
-          targets.map((pin, i) => ({ pin, text: block[i]?.[c] ?? '' })),
-        );
-    }
+    const { edit, refused } = pasteEdit(columns.slice(cursor.column), targets, block, packageId);
+    if (edit) act(edited(edit));
+    const over = block.length - targets.length;
+    if (over > 0) act(say(`The ledger ends before ${counted(over, 'pasted line')}. Add pins for them, or paste the table in Read.`, 'bad'));
+    if (refused.length > 0)
+      act(
+        say(`${refused[0]!}${refused.length > 1 ? ` And ${counted(refused.length - 1, 'more cell')} that cannot be taken.` : ''}`, 'bad'),
+      );
   };
 
   const { addPin } = useLedgerCommands({ column: columns[cursor.column], rows, put, focusGrid: () => scroller?.focus() });
