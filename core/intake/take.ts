@@ -32,13 +32,15 @@ function packageFor(part: Part, name: string, index: number): Package {
   return there ?? { id: called, name: called, land: { pads: [] } };
 }
 
+/** A package's name without its dashes and blanks. */
+export const plainPackage = (name: string): string => name.toLowerCase().replace(/[^a-z0-9]/g, '');
+
 /**
  * The package of a part that a source counts in: by its name, written with or without dashes, or its only one. `proposal`
  * helps where a source names its packages in its own way: then the package with the same numbers is meant.
  */
 export function packageOf(part: Part, name: string, proposal?: Proposal): Package {
-  const plain = (s: string) => s.toLowerCase().replace(/[^a-z0-9]/g, '');
-  const named = part.packages.find((p) => plain(p.name) === plain(name));
+  const named = part.packages.find((p) => plainPackage(p.name) === plainPackage(name));
   if (named) return named;
   if (proposal) {
     const numbers = new Set(proposal.terminals.map((t) => t.numbers[name]));

@@ -5,6 +5,7 @@ import {
   differenceOf,
   listedOf,
   listedOfPart,
+  packagesBeside,
   reviseEdit,
   revisionOf,
   takeProposal,
@@ -107,6 +108,47 @@ describe('a new revision', () => {
   it('takes a changed level with its doubt', () => {
     const low = of('1,VDD,P,Supply', '2,CLK,I,"Clock input, active low"', '3,OUT,O,Result output', '4,GND,G,Ground');
     expect(pinNamed(take(part, low), 'CLK').activeLow).toBe(true);
+  });
+});
+
+/** A part in two packages, which have their terminals in other places; EP is only in the second. */
+const PACKED = 'TF2 part\nSO-4,QFN-4,Name,Type,Description\n';
+const PLACES = ['1,2,VDD,P,Supply', '2,1,CLK,I,Clock input', '3,4,OUT,O,Result output', '4,3,GND,G,Ground', '-,5,PAD,G,Exposed pad'];
+const packed = (change: Record<number, string> = {}, ...more: string[]): Proposal =>
+  read(`${PACKED}${PLACES.map((row, i) => change[i + 1] ?? row).concat(more).join('\n')}\n`); // prettier-ignore
+
+describe('a new revision of a part in two packages', () => {
+  const both = partOf(packed());
+  it.each<[string, Proposal, string[]]>([
+    ['the same', packed(), []],
+    [
+      'moved in the second package only',
+      packed({ 2: '2,4,CLK,I,Clock input', 3: '3,1,OUT,O,Result output' }),
+      ['moved 4 QFN-4 1>QFN-4 4', 'moved 1 QFN-4 4>QFN-4 1'],
+    ],
+    ['moved where only the second package has it', packed({ 5: '-,6,PAD,G,Exposed pad' }), ['moved 6 QFN-4 5>QFN-4 6']],
+    ['bonded out in the first package too', packed({ 5: '5,5,PAD,G,Exposed pad' }), ['moved 5 >SO-4 5']],
+    ['no longer bonded out in the first', packed({ 3: '-,4,OUT,O,Result output' }), ['moved 3 SO-4 3>']],
+    ['gone from both', packed({ 3: '' }), ['removed 3 OUT>']],
+    ['renamed', packed({ 2: '2,1,SCK,I,Clock input' }), ['renamed 2 CLK>SCK']],
+    ['one more, in both', packed({}, '5,6,EN,I,Enable'), ['added 5 >EN']],
+  ])('%s', (_what, fresh, found) => {
+    expect(changes(both, fresh)).toEqual(found);
+    const taken = take(both, fresh);
+    expect(revisionOf(taken, fresh)).toEqual([]);
+    for (const { name } of fresh.packages) {
+      const said = fresh.terminals.flatMap((t) => (t.numbers[name] === undefined ? [] : [`${t.numbers[name]} ${t.name}`]));
+      expect(listedOfPart(taken, name).map((t) => `${t.number} ${t.name}`).sort()).toEqual(said.sort()); // prettier-ignore
+    }
+  });
+  it('says which packages only the revision has', () => {
+    expect(packagesBeside(both, packed())).toEqual([]);
+    expect(packagesBeside(part, packed())).toEqual(['QFN-4']);
+  });
+  it('and a second source is compared in both', () => {
+    const other = compareWithSource(both, packed({ 2: '2,4,CLK,I,Clock input', 3: '3,1,OUT,O,Result output' }), 'x.csv');
+    expect([other.agreed, other.disagreed]).toEqual([3, 2]);
+    expect(pinNamed(applyEdit(both, other.edit!), 'CLK').doubts[0]!.reason).toBe('x.csv says “OUT” at QFN-4 1; the part says “CLK”.');
   });
 });
 

@@ -1,5 +1,6 @@
-import { terminalsAt, type Part, type Pin } from '../../part';
-import type { Proposal, Terminal } from '../proposal';
+import { terminalsAt, type Package, type Part, type Pin } from '../../part';
+import { terminalsIn, type Proposal, type Terminal } from '../proposal';
+import { packageOf, plainPackage } from '../take';
 
 /** A pad of a pin, what stood there, and the terminal that a new revision has for it. */
 export interface Met {
@@ -9,12 +10,77 @@ export interface Met {
   said: Terminal;
 }
 
-/** A pin with what was met of it, in the order of its pads, and its pads of which nothing was; or a terminal that is new. */
-export interface Match {
+/** In one package a pin with what was met of it, in the order of its pads, and its pads of which nothing was; or a terminal that is new. */
+interface Match {
   pin?: Pin;
   met: Met[];
   lost: string[];
   terminal?: { number: string; said: Terminal };
+}
+
+/** What a new revision says of a pin in a package that both have. */
+export interface InPackage {
+  pkg: Package;
+  met: Met[];
+  lost: string[];
+  /** Numbers of terminals that another package shows to be this pin, where it had none of them. */
+  gained: string[];
+}
+
+/** A pin in every package that was compared, or a terminal that is in none of them. */
+export type Meeting = { pin: Pin; by: InPackage[] } | { pin?: undefined; terminal: Terminal };
+
+/** The packages that a part and a source both have, with the name that the source gives them; first the one in view. */
+export function comparedPackages(part: Part, proposal: Proposal): { name: string; pkg: Package }[] {
+  const own = (name: string) => part.packages.find((p) => plainPackage(p.name) === plainPackage(name));
+  const main = { name: proposal.package, pkg: packageOf(part, proposal.package, proposal) };
+  const others = proposal.packages.flatMap(({ name }) => {
+    const pkg = name === proposal.package ? undefined : own(name);
+    return pkg && pkg.id !== main.pkg.id ? [{ name, pkg }] : [];
+  });
+  return [main, ...others];
+}
+
+/** The packages that only the source has: nothing is compared in them. */
+export function packagesBeside(part: Part, proposal: Proposal): string[] {
+  const compared = new Set(comparedPackages(part, proposal).map((p) => p.name));
+  return proposal.packages.flatMap(({ name }) => (compared.has(name) ? [] : [name]));
+}
+
+/** Every pin of the compared packages with the terminals that a new revision has for it, in the new one's order. */
+export function meetPins(part: Part, proposal: Proposal): Meeting[] {
+  const packages = comparedPackages(part, proposal).map(({ name, pkg }) => ({
+    pkg,
+    matches: matchTerminals(part, pkg.id, proposal, name),
+  }));
+  const pinOf = new Map<Terminal, Pin>();
+  for (const { matches } of packages)
+    for (const { pin, met } of matches) if (pin) for (const { said } of met) if (!pinOf.has(said)) pinOf.set(said, pin);
+  const meetings: Meeting[] = [];
+  const ofPin = new Map<Pin, InPackage[]>();
+  const isNew = new Set<Terminal>();
+  const inPackage = (pin: Pin, pkg: Package): InPackage => {
+    const by = ofPin.get(pin) ?? [];
+    if (!ofPin.has(pin)) meetings.push({ pin, by });
+    ofPin.set(pin, by);
+    const made = by.find((p) => p.pkg === pkg) ?? { pkg, met: [], lost: [], gained: [] };
+    if (!by.includes(made)) by.push(made);
+    return made;
+  };
+  for (const { pkg, matches } of packages)
+    for (const { pin, met, lost, terminal } of matches) {
+      const known = pin ?? pinOf.get(terminal!.said);
+      if (known) {
+        const into = inPackage(known, pkg);
+        into.met.push(...met);
+        into.lost.push(...lost);
+        if (!pin) into.gained.push(terminal!.number);
+      } else if (!isNew.has(terminal!.said)) {
+        isNew.add(terminal!.said);
+        meetings.push({ terminal: terminal!.said });
+      }
+    }
+  return meetings;
 }
 
 interface Seat {
@@ -28,11 +94,8 @@ interface Seat {
  * where number and name are; else where its name stands once in both, it has moved; else where its number is the same, it
  * was renamed; else where type and description are the same and stand once, it has moved and was renamed.
  */
-export function matchTerminals(part: Part, packageId: string, proposal: Proposal): Match[] {
-  const terminals = proposal.terminals.flatMap((said) => {
-    const number = said.numbers[proposal.package];
-    return number === undefined ? [] : [{ number, said }];
-  });
+function matchTerminals(part: Part, packageId: string, proposal: Proposal, packageName: string): Match[] {
+  const terminals = terminalsIn(proposal, packageName).map((said) => ({ number: said.numbers[packageName]!, said }));
   const left = new Set(terminalsAt(part.pins, packageId));
   const found = new Map<(typeof terminals)[number], Seat>();
   const join = (same: (t: (typeof terminals)[number], seat: Seat) => boolean) => {

@@ -1,6 +1,6 @@
-import { problem, terminalAt, type Doubt, type Edit, type Part, type Pin, type Problem } from '../../part';
+import { padsIn, problem, terminalAt, type Doubt, type Edit, type Package, type Part, type Pin, type Problem } from '../../part';
 import { terminalsIn, type Proposal, type Terminal } from '../proposal';
-import { packageOf } from '../take';
+import { comparedPackages } from './match-terminals';
 
 export interface Comparison {
   /** Adds a doubt to each pin that the two sources disagree on; none where they agree. */
@@ -16,27 +16,33 @@ export interface Comparison {
  * unsaid is none. Names are compared without case, brackets and the signs that some formats cannot write.
  */
 export function compareWithSource(part: Part, proposal: Proposal, name: string): Comparison {
-  const pkg = packageOf(part, proposal.package, proposal);
-  const there = new Map(terminalsIn(proposal).map((t) => [t.numbers[proposal.package]!, t]));
+  const packages = comparedPackages(part, proposal).map((p) => ({
+    ...p,
+    there: new Map(terminalsIn(proposal, p.name).map((t) => [t.numbers[p.name]!, t])),
+    seen: new Set<string>(),
+  }));
+  // Of several packages a number says which one it counts in.
+  const saidAt = (pkg: Package, number: string) => (packages.length > 1 ? `${pkg.name} ${number}` : number);
   let [agreed, disagreed] = [0, 0];
-  const seen = new Set<string>();
   const pins = part.pins.map((pin) => {
-    const numbers = pin.pads[pkg.id] ?? [];
-    const fresh = numbers.flatMap((number): Doubt[] => {
-      const other = there.get(number);
-      seen.add(number);
-      return other
-        ? inBundle(pin, doubtsBetween(terminalAt(pin, pkg.id, number), other, number, name))
-        : [{ field: 'number', reason: `${name} has no terminal ${number}.` }];
-    });
+    const fresh = packages.flatMap(({ pkg, there, seen }) =>
+      padsIn(pin, pkg.id).flatMap((number): Doubt[] => {
+        const other = there.get(number);
+        seen.add(number);
+        if (!other) return [{ field: 'number', reason: `${name} has no terminal ${saidAt(pkg, number)}.` }];
+        return inBundle(pin, doubtsBetween(terminalAt(pin, pkg.id, number), other, saidAt(pkg, number), name));
+      }),
+    );
     const known = new Set(pin.doubts.map((d) => `${d.field} ${d.reason}`));
     const doubts = fresh.filter((d) => !known.has(`${d.field} ${d.reason}`));
     if (fresh.length > 0) disagreed++;
-    else if (numbers.length > 0) agreed++;
+    else if (packages.some(({ pkg }) => padsIn(pin, pkg.id).length > 0)) agreed++;
     return doubts.length > 0 ? { ...pin, doubts: [...pin.doubts, ...doubts] } : pin;
   });
-  const problems = [...there].flatMap(([number, t]) =>
-    seen.has(number) ? [] : [problem('second-only', { source: name, number, name: t.name })],
+  const problems = packages.flatMap(({ pkg, there, seen }) =>
+    [...there].flatMap(([number, t]) =>
+      seen.has(number) ? [] : [problem('second-only', { source: name, number: saidAt(pkg, number), name: t.name })],
+    ),
   );
   const isNew = pins.some((p, i) => p !== part.pins[i]);
   return { agreed, disagreed, problems, ...(isNew ? { edit: { kind: 'takePinout', pins, packages: [] } } : {}) };

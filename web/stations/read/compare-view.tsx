@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { Comparison, Proposal, RevisionChange } from '../../../core/intake';
+import { packagesBeside, type Comparison, type Proposal, type RevisionChange } from '../../../core/intake';
 import { sayProblem, type Part } from '../../../core/part';
 import { PinName } from '../../ui/marks';
 import { Button } from '../../ui/button';
@@ -46,6 +46,7 @@ export function CompareView({ part, proposal, name, onDoubts, onRevise, onLeave 
     };
   }, [part, proposal, name]);
   const chosen = useMemo(() => new Set((changes ?? []).map((c) => c.id).filter((id) => !left.has(id))), [changes, left]);
+  const beside = useMemo(() => packagesBeside(part, proposal), [part, proposal]);
   if (!changes || !comparison) return <p className="p-6 text-muted">Comparing…</p>;
   const toggle = (id: string) => setLeft((was) => (was.has(id) ? new Set([...was].filter((x) => x !== id)) : new Set([...was, id])));
   return (
@@ -72,6 +73,11 @@ export function CompareView({ part, proposal, name, onDoubts, onRevise, onLeave 
         )}
         <Button onClick={onLeave}>Leave it</Button>
       </div>
+      {beside.length > 0 ? (
+        <p className="mb-2 text-[13px] text-amber">
+          {name} also has {beside.join(', ')}, which this part has not: there nothing is compared.
+        </p>
+      ) : null}
       {as === 'revision' ? (
         <Changes changes={changes} left={left} onToggle={toggle} name={name} />
       ) : (
