@@ -319,6 +319,16 @@ describe('diff', () => {
     writeFileSync(at('more.csv'), `${AMP_TABLE}9,EXTRA,I,One more input\n`);
     expect(json('diff', 'good.kite.json', 'more.csv')).toMatchObject({ added: ['9'], removed: [], renamed: [] });
   });
+  it('compares the same package, wherever it stands in either file, and says which it does not compare', () => {
+    writeFileSync(at('two.csv'), 'SO-4,QFN-4,Name,Type\n1,2,VDD,P\n2,1,CLK,I\n3,4,OUT,O\n4,3,GND,G\n');
+    writeFileSync(at('turned.csv'), 'QFN-4,SO-4,Name,Type\n1,1,VDD,P\n2,2,CLK,I\n4,3,OUT,O\n3,4,GND,G\n');
+    const { out, err } = run('diff', 'two.csv', 'turned.csv', '--json');
+    expect(JSON.parse(out)).toMatchObject({ renamed: [], moved: [] });
+    expect(err).toBe('Compared in SO-4 only. For the others: --package QFN-4.\n');
+    expect(json('diff', 'two.csv', 'turned.csv', '--package', 'QFN-4')).toMatchObject({
+      renamed: [{ number: '1', from: 'CLK', to: 'VDD' }, {}],
+    });
+  });
   it('tells it to a person', () => expect(run('diff', 'more.csv', 'amp.csv').out).toMatch(/^removed\s+9  EXTRA$/m));
 });
 

@@ -7,7 +7,7 @@ export { decodeText } from './text/decode';
 export { cleanText } from './text/clean';
 export { alignedGrid, linesOf, toGrid } from './text/layout';
 export { fitToColumns } from './text/aligned';
-export { takeProposal } from './take';
+export { plainPackage, takeProposal } from './take';
 export { terminalsIn, type Column, type ColumnRole, type Proposal, type TableChoice, type Terminal, type ReadOptions } from './proposal';
 export { findPairs } from './understand/pairs';
 export { packageIn } from './table/headings';

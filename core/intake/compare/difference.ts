@@ -26,8 +26,14 @@ interface Change {
   to: string;
 }
 
-export const listedOf = (proposal: Proposal): Listed[] =>
-  terminalsIn(proposal).map((t) => ({ number: t.numbers[proposal.package]!, name: t.name, type: t.type, activeLow: t.activeLow ?? false }));
+/** A source's terminals in one package; in the one in view where none is named. */
+export const listedOf = (proposal: Proposal, packageName = proposal.package): Listed[] =>
+  terminalsIn(proposal, packageName).map((t) => ({
+    number: t.numbers[packageName]!,
+    name: t.name,
+    type: t.type,
+    activeLow: t.activeLow ?? false,
+  }));
 
 /** A part's terminals in one package; its first where none is named. */
 export function listedOfPart(part: Part, packageName?: string): Listed[] {
