@@ -10,6 +10,7 @@ export {
   type FoundModels,
   type TieProposal,
 } from './part-models';
+export { newVersionOf, type NewVersion } from './new-version';
 export { dialectProblems } from './dialect';
 export { rolesOf, withoutChannel } from './roles';
 export type { Construct } from './dialect';

@@ -7,7 +7,7 @@ import { readPads } from '../../core/lands';
 import { emptyPart, safeParsePart, type HouseRules, type Model, type Part, type Release, type Source } from '../../core/part';
 import { writeReport, type Edition } from '../../core/report';
 import { bundleZip, packLibrary, readArchive, sha256, type ArchivedSource } from '../../core/release';
-import { chosenModel, findModels, modelSettings, proposeTies, recordEdit, trialStanding, type Trial } from '../../core/spice';
+import { chosenModel, findModels, modelSettings, newVersionOf, proposeTies, recordEdit, trialStanding, type Trial } from '../../core/spice';
 import { summarize } from '../store/records';
 import { withDelta, type PartDelta } from './part-delta';
 
@@ -35,6 +35,7 @@ const api = {
   report: (part: Part, edition: Edition) => writeReport(part, edition),
   findModels: (source: string, query: string, most: number) => findModels(source, query, most),
   modelSettings: (model: Model) => modelSettings(model),
+  newVersionOf: (current: Model, to: Pick<Model, 'fileName' | 'source' | 'chosen'>) => newVersionOf(current, to),
   /** The matcher's ties for a model; undefined where its source no longer has it. */
   proposeTies: (part: Part, model: Model) => {
     const chosen = chosenModel(model);

@@ -9,6 +9,7 @@ import { Button } from '../../ui/button';
 import { Card } from '../../ui/card';
 import { counted } from '../../ui/counted';
 import { Drop } from '../../ui/drop';
+import { say } from '../../ui/toasts';
 import { chooseFiles, readFileText } from '../../ui/files';
 import { core } from '../../workers/core';
 import { ModelSettingsView } from './model-settings';
@@ -56,23 +57,19 @@ export function ModelForm({ current: given, came, onInView, onDone }: Props) {
     if (came) void fromFiles([came]);
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [came]);
-  const take = (model: SpiceModel) => {
-    const id = current?.id ?? freshId('m', new Set(part.models.map((m) => m.id)));
-    const ties = current?.source === full && current.chosen === model.name ? current.ties : {};
-    act(
-      edited({
-        kind: 'setModel',
-        model: {
-          ...(current?.source === full && current.chosen === model.name ? current : {}),
-          id,
-          fileName: source.name,
-          source: full,
-          chosen: model.name,
-          ties,
-        },
-      }),
-    );
-    onInView(id);
+  const take = async ({ name: chosen }: SpiceModel) => {
+    const to = { fileName: source.name, source: full, chosen };
+    if (current) {
+      const { model, kept, loose } = await core.newVersionOf(current, to);
+      act(edited({ kind: 'setModel', model }));
+      if (kept > 0)
+        act(say(`Kept ${counted(kept, 'tie')} of ${chosen}. ${loose.length > 0 ? `To be tied again: ${loose.join(', ')}.` : ''}`));
+      onInView(model.id);
+    } else {
+      const id = freshId('m', new Set(part.models.map((m) => m.id)));
+      act(edited({ kind: 'setModel', model: { id, ...to, ties: {} } }));
+      onInView(id);
+    }
     onDone();
   };
   const addOther = () => {
@@ -117,7 +114,7 @@ export function ModelForm({ current: given, came, onInView, onDone }: Props) {
             <ul className="flex flex-col gap-1">
               {models.map((m) => (
                 <li key={`${m.name} ${m.line}`}>
-                  <Button className="w-full justify-between" onClick={() => take(m)}>
+                  <Button className="w-full justify-between" onClick={() => void take(m)}>
                     <span className="font-mono font-bold">{m.name}</span>
                     <span className="text-muted">
                       {m.device}, {counted(m.nodes.length, 'node')}
