@@ -84,6 +84,8 @@ const MESSAGES = {
   'land-value': '{what} is {value}; {need}.',
   'land-unit':
     'No unit is named, so that the lengths were read as mm: the smallest pad is {least} mm wide. Write “units: mil” or “units: inch” above the heading if they are not.',
+  'land-headless':
+    'The list has no heading: its columns are taken as number, x, y, width and height in {unit}. Compare them with the drawing.',
   'land-column': 'There is no column for {what}. Name the columns number, x, y, w, h, shape.',
   'land-number': '{what} "{text}" is not a length. Give it in mm, mil or inch.',
   'land-family': '"{text}" is no package name this program can make a land from. {hint}',

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { sayProblem } from '../../part';
 import { good, refused } from '../../test/samples';
 import { readPads } from '../read-pads';
-import { readPadsCsv } from '.';
+import { readPadLists, readPadsCsv } from '.';
 
 describe('pads from CSV', () => {
   it.each<[string, string]>([
@@ -142,4 +142,43 @@ describe('pads from CSV', () => {
     ];
     fc.assert(fc.property(pad, fc.constantFrom(...ways), (given, write) => expect(good(readPadsCsv(write(given)))).toEqual([given])));
   });
+});
+
+describe('a list without a heading', () => {
+  const ROWS = [
+    '1,-2.4,1.27,1.5,0.6',
+    '2,-2.4,0,1.5,0.6',
+    '3,-2.4,-1.27,1.5,0.6',
+    '4,2.4,-1.27,1.5,.6',
+    '5,2.4,0,1.5,0.6',
+    '6,2.4,1.27,1.5,0.6',
+  ];
+  const read = (...lines: string[]) => readPadLists(`${lines.join('\n')}\n`, 'p.csv');
+  const said = (...lines: string[]) => {
+    const result = read(...lines);
+    return result.ok ? [result.value.lists[0]!.pads[0], result.value.problems.map(sayProblem)] : sayProblem(result.problems[0]!);
+  };
+  const first = { number: '1', x: -2.4, y: 1.27, w: 1.5, h: 0.6, shape: 'rect' };
+  const doubt = (line: number, unit = 'mm') =>
+    `p.csv, line ${line}: The list has no heading: its columns are taken as number, x, y, width and height in ${unit}. Compare them with the drawing.`;
+  it.each<[string, string[], unknown]>([
+    ['between commas', ROWS, [first, [doubt(1)]]],
+    ['between blanks', ROWS.map((r) => r.replace(/,/g, ' ')), [first, [doubt(1)]]],
+    ['in columns of blanks', ROWS.map((r) => r.split(',').map((c) => c.padEnd(8)).join('')), [first, [doubt(1)]]], // prettier-ignore
+    ['with shapes', ROWS.map((r) => `${r},oval`), [{ ...first, shape: 'oval' }, [doubt(1)]]],
+    ['under a title', ['Land of SO-6', ...ROWS], [first, [doubt(2)]]],
+    [
+      'under a unit',
+      ['units: mil', '1,-100,50,60,25', '2,-100,0,60,25', '3,100,0,60,25'],
+      [{ ...first, x: -2.54, w: 1.524, h: 0.635 }, [doubt(2, 'mil')]],
+    ],
+  ])('%s is taken as it is usual, and doubted', (_how, lines, found) => expect(said(...lines)).toEqual(found));
+  it.each<[string, string[]]>([
+    ['sizes stand before places', ROWS.map((r) => r.replace(/^(\d),(.*?),(.*?),(.*?),(.*)$/, '$1,$4,$5,$2,$3'))],
+    ['numbers stand twice', [...ROWS, ROWS[0]!]],
+    ['a row has one cell less', [...ROWS, '7,0,0,1']],
+    ['a size is no length', [...ROWS, '7,0,0,1,wide']],
+    ['pads have no number of a pad', ROWS.map((r) => r.replace(/^\d/, 'upper left'))],
+    ['there is one row', ROWS.slice(0, 1)],
+  ])('is refused where %s', (_why, lines) => expect(said(...lines)).toMatch(/There is no column for number/));
 });
