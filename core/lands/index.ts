@@ -4,7 +4,7 @@ export { changePads, mirrorPads, nextNumber, removePads, repeatPads, withPads } 
 export type { Family } from './family';
 export { generateLand } from './generate';
 export { joinExposedPad, meetPads } from './join-by-number';
-export { joinByList, joinByName, joinByNumber, joinByOrder, joinEdit } from './join-pads';
+export { addPadEdit, joinByList, joinByName, joinByNumber, joinByOrder, joinEdit } from './join-pads';
 export { ballsIn } from './numbering';
 export { centred } from './ipc-d-356';
 export { writeIpc2581 } from './ipc-2581';

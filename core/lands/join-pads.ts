@@ -1,4 +1,4 @@
-import { compareTerminals, groupBy, padsIn, type Edit, type Part, type Pin } from '../part';
+import { compareTerminals, groupBy, padsIn, type Edit, type Package, type Part, type Pin } from '../part';
 import { meetPads } from './join-by-number';
 import { walkPads } from './walk';
 
@@ -10,6 +10,13 @@ export interface PadJoin {
 }
 
 export const joinEdit = (packageId: string, { joins }: PadJoin): Edit => ({ kind: 'joinPads', package: packageId, joins });
+
+/** The edit that gives a pin one pad more; what it has that the land has not, such as an EP that now has a number, goes. */
+export function addPadEdit(pin: Pin, pkg: Package, pad: string): Edit {
+  const known = new Set(pkg.land.pads.map((p) => p.number));
+  const pads = padsIn(pin, pkg.id).filter((n) => known.has(n) && n !== pad);
+  return { kind: 'joinPads', package: pkg.id, joins: [{ pin: pin.id, pads: [...pads, pad] }] };
+}
 
 /** Pins that have no pad of the package's land yet. */
 const loosePins = (part: Part, packageId: string): Pin[] => {

@@ -1,6 +1,7 @@
 import { applyEdit, type Land, type Package, type Pad, type Part } from '../part';
 import { good, pinNamed, provenPart, refused } from '../test/samples';
 import {
+  addPadEdit,
   arithmeticOf,
   changePads,
   compareMaps,
@@ -265,4 +266,16 @@ describe('headings of pad lists', () => {
     expect(found).toMatchObject(pad);
     expect(found!.mechanical).toBe(pad.mechanical);
   });
+});
+
+describe('one pad more', () => {
+  const part = provenPart();
+  const pkg = part.packages[0]!;
+  const vdd = (pads: string[]) => ({ ...pinNamed(part, 'VDD'), pads: { [pkg.id]: pads } });
+  it.each<[string, string[], string, string[]]>([
+    ['to none', [], '8', ['8']],
+    ['to those that it has', ['8', '5'], '4', ['8', '5', '4']],
+    ['to one that the land has and one that it has not', ['8', 'EP'], '4', ['8', '4']],
+    ['that it has already', ['8', '4'], '8', ['4', '8']],
+  ])('%s', (_to, pads, pad, after) => expect(addPadEdit(vdd(pads), pkg, pad)).toMatchObject({ joins: [{ pads: after }] }));
 });

@@ -61,7 +61,7 @@ export function rebundled(pin: Pin, packageId: string, changes: ReadonlyMap<stri
 const onceEach = (doubts: Pin['doubts']): Pin['doubts'] => [...new Map(doubts.map((d) => [JSON.stringify(d), d])).values()];
 
 /** A pin in other pads of a package, given one by one for those that it has; its terminals go with them. */
-export function withPads(pin: Pin, packageId: string, to: ReadonlyMap<string, string>): Pin {
+export function renumbered(pin: Pin, packageId: string, to: ReadonlyMap<string, string>): Pin {
   const moved = (pads: Pin['pads']): Pin['pads'] => {
     const there = pads[packageId]?.flatMap((pad) => to.get(pad) ?? []) ?? [];
     const { [packageId]: _before, ...others } = pads;

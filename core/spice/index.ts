@@ -11,6 +11,7 @@ export {
   type TieProposal,
 } from './part-models';
 export { newVersionOf, type NewVersion } from './new-version';
+export { tieByHand } from './tie-by-hand';
 export { dialectProblems } from './dialect';
 export { rolesOf, withoutChannel } from './roles';
 export type { Construct } from './dialect';

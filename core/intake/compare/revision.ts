@@ -1,4 +1,4 @@
-import { freshId, padsIn, rebundled, withPads, type Edit, type Part, type Pin, type Source } from '../../part';
+import { freshId, padsIn, rebundled, renumbered, type Edit, type Part, type Pin, type Source } from '../../part';
 import type { Proposal, Terminal } from '../proposal';
 import { pinOf } from '../take';
 import { comparedPackages, meetPins, type InPackage, type Meeting, type Met } from './match-terminals';
@@ -125,7 +125,7 @@ function withChanges(pin: Pin, changes: readonly RevisionChange[], by: readonly 
   const moved = new Set(changes.flatMap((c) => (c.kind === 'moved' ? [c.package!] : [])));
   const main = by.find((p) => p.met.length > 0);
   const first = main?.met[0]?.said;
-  const placed = by.reduce((p, inPackage) => (moved.has(inPackage.pkg.id) ? renumbered(p, inPackage) : p), pin);
+  const placed = by.reduce((p, inPackage) => (moved.has(inPackage.pkg.id) ? inPackageNow(p, inPackage) : p), pin);
   const start = moved.size > 0 && !pin.members && first ? withOrigin(placed, first, source) : placed;
   if (!main) return start;
   return changes.reduce((p, { kind, pad }) => {
@@ -139,8 +139,8 @@ function withChanges(pin: Pin, changes: readonly RevisionChange[], by: readonly 
 }
 
 /** A pin with the numbers that it now has in a package. */
-function renumbered(pin: Pin, { pkg, met, gained }: InPackage): Pin {
-  const moved = withPads(pin, pkg.id, new Map(met.map((m) => [m.pad, m.number])));
+function inPackageNow(pin: Pin, { pkg, met, gained }: InPackage): Pin {
+  const moved = renumbered(pin, pkg.id, new Map(met.map((m) => [m.pad, m.number])));
   return gained.length === 0 ? moved : { ...moved, pads: { ...moved.pads, [pkg.id]: [...padsIn(moved, pkg.id), ...gained] } };
 }
 

@@ -1,4 +1,6 @@
+import { addPadEdit } from '../../../core/lands';
 import { padsIn, pinsOnNode, type Edit, type Model, type NodeTie, type Package, type Part, type Pin } from '../../../core/part';
+import { tieByHand } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectPinById } from '../../store/selectors';
@@ -30,11 +32,11 @@ export function LooseCard({ part, pkg, model, end, count, padsWithoutPin, looseP
     act(edited(edit));
     onNext();
   };
-  const joinPad = (pin: Pin, pad: string): Edit => ({
-    kind: 'joinPads',
-    package: pkg!.id,
-    joins: [{ pin: pin.id, pads: [...padsIn(pin, pkg!.id).filter((p) => pkg!.land.pads.some((q) => q.number === p)), pad] }],
-  });
+  /** A name, and where several pins have it the number that tells this one from them. */
+  const told = (pin: Pin): string => {
+    const isOne = part.pins.every((p) => p === pin || p.name !== pin.name);
+    return isOne ? pin.name : `${pin.name} ${padsIn(pin, pkg?.id)[0] ?? pin.id}`;
+  };
   const tie = (to: NodeTie): Edit => {
     const { unit, node } = end as Extract<LooseEnd, { kind: 'node' }>;
     return { kind: 'tieNodes', model: model!.id, ties: [{ unit, node, tie: to }] };
@@ -61,7 +63,7 @@ export function LooseCard({ part, pkg, model, end, count, padsWithoutPin, looseP
   if (end.kind === 'pin') {
     const pin = pins.get(end.id);
     if (!pin || !pkg) return null;
-    const choices = padsWithoutPin.map((pad) => ({ label: pad, edit: joinPad(pin, pad) }));
+    const choices = padsWithoutPin.map((pad) => ({ label: pad, edit: addPadEdit(pin, pkg, pad) }));
     const says =
       choices.length > 0 ? 'Choose its pad here or in the drawing:' : 'No pad is free. Give it a number in the ledger, or add a pad.';
     return shell(`${pin.name} has a loose thread`, says, choices);
@@ -69,7 +71,7 @@ export function LooseCard({ part, pkg, model, end, count, padsWithoutPin, looseP
   if (end.kind === 'pad') {
     const choices = loosePins.flatMap((id) => {
       const pin = pins.get(id);
-      return pin ? [{ label: `${pin.name}`, edit: joinPad(pin, end.pad) }] : [];
+      return pin && pkg ? [{ label: told(pin), edit: addPadEdit(pin, pkg, end.pad) }] : [];
     });
     const says =
       choices.length > 0
@@ -85,7 +87,7 @@ export function LooseCard({ part, pkg, model, end, count, padsWithoutPin, looseP
   return shell(
     `Node ${end.node} has no pin`,
     'Choose its pin, or say what it stands on in the simulation:',
-    free.map((p) => ({ label: p.name, edit: tie({ pin: p.id }) })),
+    free.map((p) => ({ label: told(p), edit: tie(tieByHand(free, model?.ties[end.unit] ?? {}, end.node, p)) })),
     <>
       <Button disabled={readOnly} onClick={() => take(tie({ to: 'ground' }))}>
         ground

@@ -1,5 +1,6 @@
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import {
+  anyNumber,
   nameOnDrawing,
   padsIn,
   pinsOnNode,
@@ -10,13 +11,16 @@ import {
   type Part,
   type Pin,
 } from '../../../core/part';
-import type { SpiceModel, TieProposal } from '../../../core/spice';
+import { addPadEdit } from '../../../core/lands';
+import { tieByHand, type SpiceModel, type TieProposal } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectPadJoined, selectSelectedSet, selectSelection } from '../../store/selectors';
 import { selected } from '../../store/view-slice';
+import { counted } from '../../ui/counted';
 import { Field } from '../../ui/field';
 import { PinName } from '../../ui/marks';
+import { say } from '../../ui/toasts';
 import { LandView } from './land-view';
 
 interface Props {
@@ -46,6 +50,7 @@ export function Threads({ part, pkg, model, chosen, binding, group, offers, aske
   const selection = useStore(selectSelection);
   const selectedSet = useStore(selectSelectedSet);
   const padJoined = useStore(selectPadJoined);
+  const readOnly = useStore((s) => s.part.readOnly);
   const ties = useMemo(() => (binding === undefined ? {} : (model?.ties[binding] ?? {})), [model, binding]);
   const shown = useMemo(() => pinsShown(part, binding, group, model !== undefined), [part, binding, group, model]);
   const threads = useMemo((): Thread[] => {
@@ -72,12 +77,16 @@ export function Threads({ part, pkg, model, chosen, binding, group, offers, aske
   const paths = useThreadPaths(frame, threads, `${shown.length} ${selection.join()}`);
   const tie = (node: string, to: NodeTie | null) =>
     model && binding !== undefined && act(edited({ kind: 'tieNodes', model: model.id, ties: [{ unit: binding, node, tie: to }] }));
+  const tiePin = (node: string, to: Pin) => tie(node, tieByHand(pinsBound(part, binding), ties, node, to));
   const pin = part.pins.find((p) => p.id === selection.at(-1));
   const joinPad = (pad: string) => {
     if (!pkg) return;
     const owner = part.pins.filter((p) => padsIn(p, pkg.id).includes(pad));
-    if (owner.length > 0) act(selected(owner.map((p) => p.id)));
-    else if (pin && !padJoined.has(pin.id)) act(edited({ kind: 'joinPads', package: pkg.id, joins: [{ pin: pin.id, pads: [pad] }] }));
+    if (owner.length > 0) return void act(selected(owner.map((p) => p.id)));
+    if (!pin || readOnly) return;
+    act(edited(addPadEdit(pin, pkg, pad)));
+    const has = padsIn(pin, pkg.id).filter((n) => pkg.land.pads.some((p) => p.number === n));
+    if (has.length > 0) act(say(`${pin.name} has ${counted(has.length + 1, 'pad')} now: ${[...has, pad].join(', ')}.`));
   };
 
   return (
@@ -131,7 +140,7 @@ export function Threads({ part, pkg, model, chosen, binding, group, offers, aske
                 <button
                   type="button"
                   className="block w-full text-left"
-                  onClick={() => (tied.length > 0 ? act(selected(tied.map((p) => p.id))) : pin && tie(node.name, { pin: pin.id }))}
+                  onClick={() => (tied.length > 0 ? act(selected(tied.map((p) => p.id))) : pin && !readOnly && tiePin(node.name, pin))}
                 >
                   <span className="font-mono text-[13px] font-bold">
                     {/* Its place in the call, where its name is not just that. */}
@@ -148,6 +157,7 @@ export function Threads({ part, pkg, model, chosen, binding, group, offers, aske
                   tied={tied}
                   part={part}
                   onTie={(t) => tie(node.name, t)}
+                  onPin={(p) => tiePin(node.name, p)}
                   taken={ties}
                   mayBeLeft={node.otherwise !== undefined}
                 />
@@ -202,6 +212,7 @@ function NodeTieRow({
   tied,
   part,
   onTie,
+  onPin,
   taken,
   mayBeLeft,
 }: {
@@ -209,6 +220,7 @@ function NodeTieRow({
   tied: Pin[];
   part: Part;
   onTie: (tie: NodeTie | null) => void;
+  onPin: (pin: Pin) => void;
   taken: Record<string, NodeTie>;
   /** An instance may leave the node out. */
   mayBeLeft: boolean;
@@ -224,24 +236,22 @@ function NodeTieRow({
         aria-label="Tied to"
         disabled={readOnly}
         value={value}
-        onChange={(e) =>
-          onTie(
-            e.target.value === ''
-              ? null
-              : e.target.value === 'ground' || e.target.value === 'open'
-                ? { to: e.target.value }
-                : e.target.value === 'rail'
-                  ? { to: 'rail', rail: 'VBIAS' }
-                  : { pin: e.target.value },
-          )
-        }
+        onChange={({ target: { value: to } }) => {
+          const chosen = free.find((p) => p.id === to);
+          if (chosen) onPin(chosen);
+          else onTie(to === '' ? null : to === 'rail' ? { to, rail: 'VBIAS' } : { to: to as 'ground' | 'open' });
+        }}
         className={`mt-0.5 w-full rounded border px-1 py-px font-mono text-[12px] ${tie === undefined && !mayBeLeft ? 'border-amber-line' : 'border-line'}`}
       >
         <option value="">{mayBeLeft ? 'left out' : 'not tied'}</option>
         {free.map((p) => (
           <option key={p.id} value={p.id}>
             {p.name}
-            {p.id === value && tied.length > 1 ? ` and ${tied.length - 1} more` : ''}
+            {p.id === value && tied.length > 1
+              ? ` and ${tied.length - 1} more`
+              : free.some((q) => q !== p && q.name === p.name)
+                ? ` ${anyNumber(p)}`
+                : ''}
           </option>
         ))}
         <option value="ground">ground</option>
@@ -263,7 +273,12 @@ function NodeTieRow({
 /** The pins in view: a group's, or those that the unit of the model has; supplies belong to every unit. */
 function pinsShown(part: Part, binding: string | undefined, group: string | null, hasModel: boolean): Pin[] {
   if (group !== null) return part.pins.filter((p) => (p.group ?? '') === group);
-  if (!hasModel || binding === undefined || binding === WHOLE_PART) return part.pins.slice(0, 80);
+  return !hasModel || binding === undefined || binding === WHOLE_PART ? part.pins.slice(0, 80) : pinsBound(part, binding);
+}
+
+/** The pins that a model bound in a unit, or in the whole part, can be tied to. */
+function pinsBound(part: Part, binding: string | undefined): Pin[] {
+  if (binding === undefined || binding === WHOLE_PART) return part.pins;
   const own = new Set(Object.values(part.units.find((u) => u.id === binding)?.binding ?? {}));
   return part.pins.filter((p) => own.has(p.id) || p.type === 'supply-in' || p.type === 'ground');
 }

@@ -1,0 +1,12 @@
+import { carriesPower, pinsOnNode, type NodeTie, type Pin } from '../part';
+
+/**
+ * What ties a node to the pin that a person chose for it. Of a supply or a ground that several pins have under one name all
+ * that are on no other node go along: they are one signal. `ties` are those of the unit, by node.
+ */
+export function tieByHand(pins: readonly Pin[], ties: Readonly<Record<string, NodeTie>>, node: string, chosen: Pin): NodeTie {
+  if (!carriesPower(chosen.type)) return { pin: chosen.id };
+  const elsewhere = new Set(Object.entries(ties).flatMap(([name, tie]) => (name === node ? [] : pinsOnNode(tie))));
+  const also = pins.filter((p) => p.id !== chosen.id && p.name === chosen.name && p.type === chosen.type && !elsewhere.has(p.id));
+  return also.length > 0 ? { pin: chosen.id, also: also.map((p) => p.id) } : { pin: chosen.id };
+}
