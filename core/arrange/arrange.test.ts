@@ -166,6 +166,24 @@ describe('planning', () => {
 });
 
 describe('placing', () => {
+  const sideCounts = (groups: Record<string, Pin[]>): string[] => {
+    const pins = Object.entries(groups).flatMap(([group, own]) => own.map((p) => ({ ...p, group })));
+    const part = partOf(pins);
+    const one = applyEdit(part, arrangePart(part, DEFAULT_RULES, 'one'));
+    const counts = new Map<string, number>();
+    for (const p of pins) {
+      const at = `${p.group} ${sideOf(one, p.name).slice(2)}`;
+      counts.set(at, (counts.get(at) ?? 0) + 1);
+    }
+    return [...counts].map(([at, n]) => `${at} ${n}`).sort();
+  };
+  const port = (name: string, count: number) => Array.from({ length: count }, (_, i) => pin(`${name}${i}`, 'bidirectional'));
+  const inputs = ['RUN', 'TEST', 'BOOT', 'WAKE', 'TRIM'].map((n) => pin(n));
+  it.each<[string, Record<string, Pin[]>, string[]]>([
+    ['keeps ports whole where the sides are then even enough', { Straps: inputs, 'Port A': port('PA', 16), 'Port B': port('PB', 16) }, ['Port A left 16', 'Port B right 16', 'Straps left 5']],
+    ['cuts one port into equal halves', { 'Port A': port('PA', 44) }, ['Port A left 22', 'Port A right 22']],
+    ['and between its pairs', { 'Port A': port('L', 22).flatMap((p) => [{ ...p, id: `${p.id}p`, name: `${p.name}P` }, { ...p, id: `${p.id}n`, name: `${p.name}N` }]) }, ['Port A left 22', 'Port A right 22']],
+  ])('%s', (_what, groups, sides) => expect(sideCounts(groups)).toEqual(sides)); // prettier-ignore
   const part = arranged([
     pin('VDD', 'supply-in'),
     pin('IN'),

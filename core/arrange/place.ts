@@ -91,11 +91,14 @@ function blocksOf(group: PinGroup, rules: HouseRules): Omit<Block, 'at'>[] {
 const FREE: SideRole[] = ['bidirectional', 'passive', 'other'];
 const count = (blocks: Block[]): number => blocks.reduce((n, b) => n + b.pins.length + 1, 0);
 
+/** Sides that differ by no more places than these are even: a block is not cut for less. */
+const EVEN = 8;
+
 function even(sides: Record<Side, Block[]>, any: boolean): void {
   for (let turn = 0; turn < 200; turn++) {
     const [heavy, light] = count(sides.left) > count(sides.right) ? [sides.left, sides.right] : [sides.right, sides.left];
     const excess = count(heavy) - count(light);
-    if (excess <= 8) return;
+    if (excess <= EVEN) return;
     // What shares its group with others of the side stays with them.
     const mates = groupBy(heavy, (b) => b.group.title);
     const movable = heavy.filter((b) => any || (FREE.includes(b.role) && mates.get(b.group.title)!.length === 1));
@@ -103,7 +106,7 @@ function even(sides: Record<Side, Block[]>, any: boolean): void {
     const isRight = heavy === sides.right;
     const inTurn = (a: Block, b: Block) => (isRight || !any ? a.at - b.at : b.at - a.at);
     const whole = movable
-      .filter((b) => (b.pins.length + 1) * 2 <= excess + 4)
+      .filter((b) => (b.pins.length + 1) * 2 - excess <= EVEN)
       .sort((a, b) => b.pins.length - a.pins.length || inTurn(a, b))[0];
     if (whole) {
       heavy.splice(heavy.indexOf(whole), 1);
@@ -113,7 +116,8 @@ function even(sides: Record<Side, Block[]>, any: boolean): void {
     const long = movable.sort((a, b) => b.pins.length - a.pins.length)[0];
     // A last step of half a pair would be taken back by the next turn, and so on for ever.
     if (!long || long.pins.length < 8 || excess <= 10) return;
-    const half = Math.min(long.pins.length - 1, Math.ceil(excess / 2));
+    // The block that is cut off stands behind a gap of its own.
+    const half = Math.min(long.pins.length - 1, Math.ceil((excess - 1) / 2));
     const cut = cutBetweenPairs(long.pins, isRight ? half : long.pins.length - half);
     const [first, rest] = [long.pins.slice(0, cut), long.pins.slice(cut)];
     heavy[heavy.indexOf(long)] = { ...long, pins: isRight ? rest : first };
