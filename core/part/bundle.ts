@@ -32,17 +32,28 @@ export function membersOf(terminals: readonly Pin[]): Member[] {
   });
 }
 
+/** What becomes of the terminal that a bundle has at a pad of a package. */
+export interface TerminalChange {
+  packageId: string;
+  pad: string;
+  to: (terminal: Pin) => Pin;
+}
+
 /**
- * A bundle with some of its terminals changed, by their pads in a package. What they then have in common is the bundle's; where
- * the bits of a bus are called otherwise, its name is in doubt.
+ * A bundle with some of its terminals changed. What they then have in common is the bundle's; where the bits of a bus are called
+ * otherwise, its name is in doubt.
  */
-export function rebundled(pin: Pin, packageId: string, changes: ReadonlyMap<string, (terminal: Pin) => Pin>): Pin {
+export function rebundled(pin: Pin, changes: readonly TerminalChange[]): Pin {
+  const { bits: _bits, members: _members, ...bare } = pin;
+  const known = terminalsOf(pin);
+  const isAt = ({ packageId, pad }: TerminalChange, t: Pin) => t.pads[packageId]?.includes(pad) ?? false;
+  // A pad that was put to the bundle by hand is a terminal of its own once something is said of it.
+  const since = changes.filter((c) => !known.some((t) => isAt(c, t))).map((c): Pin => ({ ...bare, pads: { [c.packageId]: [c.pad] } }));
   const changed: Pin[] = [];
-  const terminals = terminalsOf(pin).map((terminal) => {
-    const pad = terminal.pads[packageId]?.find((p) => changes.has(p));
-    if (pad === undefined) return terminal;
-    changed.push(changes.get(pad)!(terminal));
-    return changed.at(-1)!;
+  const terminals = [...known, ...since].map((terminal) => {
+    const change = changes.find((c) => isAt(c, terminal));
+    if (change) changed.push(change.to(terminal));
+    return change ? changed.at(-1)! : terminal;
   });
   const [first] = changed;
   if (!first) return pin;
@@ -60,14 +71,35 @@ export function rebundled(pin: Pin, packageId: string, changes: ReadonlyMap<stri
 
 const onceEach = (doubts: Pin['doubts']): Pin['doubts'] => [...new Map(doubts.map((d) => [JSON.stringify(d), d])).values()];
 
-/** A pin in other pads of a package, given one by one for those that it has; its terminals go with them. */
-export function renumbered(pin: Pin, packageId: string, to: ReadonlyMap<string, string>): Pin {
-  const moved = (pads: Pin['pads']): Pin['pads'] => {
-    const there = pads[packageId]?.flatMap((pad) => to.get(pad) ?? []) ?? [];
+const hasPads = ({ pads }: Member): boolean => Object.values(pads).some((own) => own.length > 0);
+
+/** A pin with other numbers in a package; `memberOf` says of a bundle's which of its terminals has each, by its place among them. */
+export function renumbered(pin: Pin, packageId: string, numbers: readonly string[], memberOf: ReadonlyMap<string, number>): Pin {
+  const withNumbers = (pads: Pin['pads'], own: readonly string[]): Pin['pads'] => {
     const { [packageId]: _before, ...others } = pads;
-    return there.length > 0 ? { ...others, [packageId]: there } : others;
+    return own.length > 0 ? { ...others, [packageId]: [...own] } : others;
   };
-  return { ...pin, pads: moved(pin.pads), ...(pin.members ? { members: pin.members.map((m) => ({ ...m, pads: moved(m.pads) })) } : {}) };
+  if (!pin.members) return { ...pin, pads: withNumbers(pin.pads, numbers) };
+  const members = pin.members.map((m, i) => ({
+    ...m,
+    pads: withNumbers(
+      m.pads,
+      numbers.filter((n) => memberOf.get(n) === i),
+    ),
+  }));
+  const place = (n: string) => {
+    const at = memberOf.get(n) ?? -1;
+    return at < 0 ? members.length : at;
+  };
+  const ordered = [...numbers].sort((a, b) => place(a) - place(b));
+  return { ...pin, pads: withNumbers(pin.pads, ordered), members };
+}
+
+/** A renumbered bundle without the terminals that have no pad any more and had one before. */
+export function withoutGone(pin: Pin, before: Pin): Pin {
+  if (!pin.members) return pin;
+  const members = pin.members.filter((m, i) => hasPads(m) || !hasPads(before.members![i]!));
+  return { ...pin, members, ...(pin.bits ? { bits: members.map((m) => m.name ?? pin.name) } : {}) };
 }
 
 /** Every terminal that pins have in a package, with its pad. */

@@ -1,4 +1,5 @@
 import {
+  memberSchema,
   connectPoint,
   nameOnDrawing,
   padsIn,
@@ -160,7 +161,7 @@ function portOf(part: Part, pin: Pin, id: string): Node {
     ...list('BITS', pin.bits),
     ...list(
       'MEMBERS',
-      pin.members?.map(({ origin: _origin, ...member }) => JSON.stringify(member)),
+      pin.members?.map(({ origin: _origin, ...member }) => JSON.stringify(memberSchema.parse(member))),
     ),
     ...(elsewhere.length > 0 ? list('PADS', elsewhere) : []),
   );

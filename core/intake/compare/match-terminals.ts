@@ -4,6 +4,7 @@ import { packageOf, plainPackage } from '../take';
 
 /** A pad of a pin, what stood there, and the terminal that a new revision has for it. */
 export interface Met {
+  packageId: string;
   pad: string;
   was: Pin;
   number: string;
@@ -23,8 +24,8 @@ export interface InPackage {
   pkg: Package;
   met: Met[];
   lost: string[];
-  /** Numbers of terminals that another package shows to be this pin, where it had none of them. */
-  gained: string[];
+  /** Terminals that another package shows to be this pin, which had no pad for them here. */
+  gained: { number: string; said: Terminal }[];
 }
 
 /** A pin in every package that was compared, or a terminal that is in none of them. */
@@ -49,13 +50,16 @@ export function packagesBeside(part: Part, proposal: Proposal): string[] {
 
 /** Every pin of the compared packages with the terminals that a new revision has for it, in the new one's order. */
 export function meetPins(part: Part, proposal: Proposal): Meeting[] {
-  const packages = comparedPackages(part, proposal).map(({ name, pkg }) => ({
-    pkg,
-    matches: matchTerminals(part, pkg.id, proposal, name),
-  }));
   const pinOf = new Map<Terminal, Pin>();
-  for (const { matches } of packages)
-    for (const { pin, met } of matches) if (pin) for (const { said } of met) if (!pinOf.has(said)) pinOf.set(said, pin);
+  const match = () =>
+    comparedPackages(part, proposal).map(({ name, pkg }) => {
+      const matches = matchTerminals(part, pkg.id, proposal, name, pinOf);
+      for (const { pin, met } of matches) if (pin) for (const { said } of met) pinOf.set(said, pin);
+      return { pkg, matches };
+    });
+  match();
+  // Once more, since a later package can show what a terminal of an earlier one is.
+  const packages = match();
   const meetings: Meeting[] = [];
   const ofPin = new Map<Pin, InPackage[]>();
   const isNew = new Set<Terminal>();
@@ -74,7 +78,7 @@ export function meetPins(part: Part, proposal: Proposal): Meeting[] {
         const into = inPackage(known, pkg);
         into.met.push(...met);
         into.lost.push(...lost);
-        if (!pin) into.gained.push(terminal!.number);
+        if (!pin) into.gained.push(terminal!);
       } else if (!isNew.has(terminal!.said)) {
         isNew.add(terminal!.said);
         meetings.push({ terminal: terminal!.said });
@@ -92,16 +96,26 @@ interface Seat {
 /**
  * Finds the terminals of a new revision among those of a part's package, those of bundles one by one. A terminal is the same
  * where number and name are; else where its name stands once in both, it has moved; else where its number is the same, it
- * was renamed; else where type and description are the same and stand once, it has moved and was renamed.
+ * was renamed; else where type and description are the same and stand once, it has moved and was renamed. What other packages
+ * have shown to be a pin is that pin here too, and no other; `known` says it.
  */
-function matchTerminals(part: Part, packageId: string, proposal: Proposal, packageName: string): Match[] {
+function matchTerminals(
+  part: Part,
+  packageId: string,
+  proposal: Proposal,
+  packageName: string,
+  known: ReadonlyMap<Terminal, Pin>,
+): Match[] {
   const terminals = terminalsIn(proposal, packageName).map((said) => ({ number: said.numbers[packageName]!, said }));
   const left = new Set(terminalsAt(part.pins, packageId));
   const found = new Map<(typeof terminals)[number], Seat>();
+  const settled = new Set(known.values());
+  const may = (said: Terminal, pin: Pin): boolean =>
+    known.has(said) ? known.get(said) === pin : pin.members !== undefined || !settled.has(pin);
   const join = (same: (t: (typeof terminals)[number], seat: Seat) => boolean) => {
     for (const t of terminals) {
       if (found.has(t)) continue;
-      const seat = [...left].find((s) => same(t, s));
+      const seat = [...left].find((s) => may(t.said, s.pin) && same(t, s));
       if (!seat) continue;
       found.set(t, seat);
       left.delete(seat);
@@ -112,15 +126,17 @@ function matchTerminals(part: Part, packageId: string, proposal: Proposal, packa
   const byName = (x: { name: string }) => x.name;
   const does = (x: { type: string; description?: string | undefined }) => `${x.type} ${x.description ?? ''}`;
   join((t, s) => s.pad === t.number && s.terminal.name === t.said.name);
+  join((t, s) => known.has(t.said) && s.terminal.name === t.said.name);
+  join((t, s) => known.has(t.said) && !isOfOne(s.pin));
   const names = bothOnce(terminals.map((t) => t.said).map(byName), seats().map(byName));
   join((t, s) => s.terminal.name === t.said.name && names.has(t.said.name));
   // A pad of a bundle whose terminals are one is another terminal where not all of them are called otherwise.
   const renamed = wholeRenamed(part, packageId, new Map(terminals.map((t) => [t.number, t.said.name])));
   join((t, s) => s.pad === t.number && (!isOfOne(s.pin) || renamed.has(s.pin)));
   join((t, s) => isOfOne(s.pin) && s.terminal.name === t.said.name);
-  const known = bothOnce(open().map(does), seats().map(does));
-  join((t, s) => t.said.description !== undefined && does(t.said) === does(s.terminal) && known.has(does(t.said)));
-  return inOrder(terminals, found, left);
+  const doing = bothOnce(open().map(does), seats().map(does));
+  join((t, s) => t.said.description !== undefined && does(t.said) === does(s.terminal) && doing.has(does(t.said)));
+  return inOrder(packageId, terminals, found, left);
 }
 
 /** A bundle of terminals of one name. */
@@ -145,6 +161,7 @@ function bothOnce(fresh: readonly string[], old: readonly string[]): Set<string>
 
 /** In the new revision's order, a pin where the first of its terminals stands; then what it no longer has. */
 function inOrder(
+  packageId: string,
   terminals: readonly { number: string; said: Terminal }[],
   found: ReadonlyMap<{ number: string; said: Terminal }, Seat>,
   left: ReadonlySet<Seat>,
@@ -159,7 +176,7 @@ function inOrder(
   };
   for (const terminal of terminals) {
     const seat = found.get(terminal);
-    if (seat) matchOf(seat.pin).met.push({ pad: seat.pad, was: seat.terminal, ...terminal });
+    if (seat) matchOf(seat.pin).met.push({ packageId, pad: seat.pad, was: seat.terminal, ...terminal });
     else matches.push({ met: [], lost: [], terminal });
   }
   for (const { pin, pad } of left) matchOf(pin).lost.push(pad);

@@ -34,6 +34,6 @@ export const bundlePins: EditRule<BundlePins> = {
 
 function unitePads(pins: Pin[]): Pin['pads'] {
   const united: Pin['pads'] = {};
-  for (const pin of pins) for (const [pkg, pads] of Object.entries(pin.pads)) united[pkg] = [...(united[pkg] ?? []), ...pads];
+  for (const pin of pins) for (const [pkg, pads] of Object.entries(pin.pads)) united[pkg] = [...new Set([...(united[pkg] ?? []), ...pads])];
   return united;
 }

@@ -14,7 +14,7 @@ export const padNumbers = (text: string): string[] => text.split(/[\s,;]+/).filt
 
 export const joinPads: EditRule<JoinPads> = {
   apply(part, edit) {
-    const byPin = new Map(edit.joins.map((j) => [j.pin, j.pads]));
+    const byPin = new Map(edit.joins.map((j) => [j.pin, [...new Set(j.pads)]]));
     const pins = replaceById(part.pins, [...byPin.keys()], (pin) => {
       const { [edit.package]: _before, ...others } = pin.pads;
       const pads = byPin.get(pin.id)!;
