@@ -10,7 +10,7 @@ export {
   type FoundModels,
   type TieProposal,
 } from './part-models';
-export { newVersionOf, type NewVersion } from './new-version';
+export { newVersionOf } from './new-version';
 export { tieByHand } from './tie-by-hand';
 export { dialectProblems } from './dialect';
 export { rolesOf, withoutChannel } from './roles';
