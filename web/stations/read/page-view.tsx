@@ -96,7 +96,7 @@ export function PageView({ session, info, overlay, focus, near, card, onRegion, 
           return (
             <div key={item.key} className="absolute left-0" style={{ transform: `translateY(${item.start}px)`, marginLeft: MARGIN }}>
               <div
-                className="relative border border-line bg-white shadow-card"
+                className="relative box-content border border-line bg-white shadow-card"
                 style={{ width: size.width * scale, height: size.height * scale }}
               >
                 <PagePicture session={session} page={item.index + 1} scale={scale} />
