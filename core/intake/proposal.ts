@@ -59,8 +59,11 @@ export interface TableView {
   columns: Column[];
   /** A ball map: its cells are names, its columns have no role to choose, and its headings are the labels over them. */
   isMap?: true;
-  /** Rows with the source's line; `taken` is false for rows that were left out and for headings of groups. */
-  rows: { line: number; cells: string[]; taken: boolean; heading?: boolean; place?: RowPlace }[];
+  /**
+   * Rows with the source's line; `taken` is false for rows that were left out, for headings of groups, and for what goes on
+   * with the row above.
+   */
+  rows: { line: number; cells: string[]; taken: boolean; heading?: boolean; goesOn?: boolean; place?: RowPlace }[];
 }
 
 /** Where a row's cells stand: boxes on a page in points, or addresses on a sheet; one for each cell. */

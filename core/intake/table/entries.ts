@@ -20,6 +20,8 @@ export interface Context {
   including?: ReadonlySet<number>;
   /** Gets the rows that are headings of groups. */
   headings?: Set<number>;
+  /** Gets the rows that go on with the one above. */
+  continued?: Set<number>;
 }
 
 /** Where each role stands, so that rows need not search for it. -1 where no column has it. */
@@ -102,6 +104,7 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
     else if (kind === 'odd') skipped(row, 'it has no number that could be read', context);
     if (!goesOn) above = row;
   }
+  for (const { rows: own } of entries) for (const { line } of own.slice(1)) context.continued?.add(line);
   return entries;
 }
 

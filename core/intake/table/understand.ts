@@ -54,13 +54,14 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
     without: new Set(options.without),
     including: new Set(options.including),
     headings: new Set<number>(),
+    continued: new Set<number>(),
   };
   const terminals = readRows(split.rows, context, taken);
   if (terminals.length > MOST_TERMINALS) return refuse(problem('table-large', { limit: MOST_TERMINALS }, { file: options.file }));
   if (terminals.length === 0) return refuse(problem('table-none', {}, { file: options.file }));
   problems.push(...unreadPackages(columns, table, options), ...unreadNames(columns, table, options));
   const names = [...new Set(split.columns.filter((c) => c.role === 'number').map((c) => c.packageName))];
-  const view = { columns, rows: viewRows(table, taken, context.headings) };
+  const view = { columns, rows: viewRows(table, taken, context) };
   doubtFloating(terminals);
   doubtUnlikeSiblings(terminals);
   doubtPlainOutputs(terminals, around.titles);
@@ -220,7 +221,11 @@ function pairNumbers(terminals: Terminal[], packageName: string): [string, strin
   });
 }
 
-const viewRows = (table: FoundTable, taken: ReadonlySet<number>, headings: ReadonlySet<number>): TableView['rows'] =>
+const viewRows = (
+  table: FoundTable,
+  taken: ReadonlySet<number>,
+  { headings, continued }: { headings: ReadonlySet<number>; continued: ReadonlySet<number> },
+): TableView['rows'] =>
   table.rows
     .filter((r) => r.line !== table.headerLine)
     .map((r) => {
@@ -231,6 +236,7 @@ const viewRows = (table: FoundTable, taken: ReadonlySet<number>, headings: Reado
         taken: taken.has(r.line),
       };
       if (headings.has(r.line)) row.heading = true;
+      if (continued.has(r.line)) row.goesOn = true;
       if (r.place) row.place = r.place;
       return row;
     });

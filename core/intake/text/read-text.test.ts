@@ -412,12 +412,11 @@ it('lets a person change what a column is', () => {
 });
 
 it('shows each row with what became of it', () => {
-  const { table } = read('Pin,Name,Type\nInputs\n1,A,I\n2,B,I\n');
-  expect(table!.rows.map((r) => [r.line, r.taken])).toEqual([
-    [2, false],
-    [3, true],
-    [4, true],
-  ]);
+  const { table } = read(
+    'Pin,Name,Type,Description\nInputs\n1,A,I,First input\n,,,of two\n2,B,I,Second input\nNote: both have pull-ups.\n',
+  );
+  const became = table!.rows.map(({ line, taken, heading, goesOn }) => `${line} ${taken ? 'taken' : heading ? 'heading' : goesOn ? 'goes on' : 'left'}`); // prettier-ignore
+  expect(became).toEqual(['2 heading', '3 taken', '4 goes on', '5 taken', '6 left']);
 });
 
 it('reads 1,200 rows in the order of the source', () => {

@@ -4,6 +4,8 @@ import type { Column, ColumnRole, Proposal, Terminal } from '../../../core/intak
 import { PinName, TypeMark } from '../../ui/marks';
 import { RoleSelect, ROLE_WORDS } from './roles';
 
+type Row = NonNullable<Proposal['table']>['rows'][number];
+
 interface Props {
   proposal: Proposal;
   /** What the person chose, before the table has followed. */
@@ -131,7 +133,7 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
                     <Became
                       terminals={became}
                       packageName={proposal.package}
-                      none={isMap && row.heading ? 'columns' : row.taken ? '' : 'heading or note'}
+                      none={isMap && row.heading ? 'columns' : row.taken ? '' : notTaken(row)}
                     />
                   </span>
                 </div>
@@ -144,8 +146,12 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
   );
 }
 
+/** What a row is that became no terminal. */
+const notTaken = ({ heading, goesOn }: Row): string =>
+  heading ? 'heading of a group' : goesOn ? 'goes on with the row above' : 'left out, or a note';
+
 /** The row's line, its page, or its row on the sheet. */
-const whereOf = (row: NonNullable<Proposal['table']>['rows'][number]): string => {
+const whereOf = (row: Row): string => {
   if (row.place?.page !== undefined) return `p.${row.place.page}`;
   return /\d+$/.exec(row.place?.refs?.find((r) => r !== undefined) ?? '')?.[0] ?? String(row.line);
 };
