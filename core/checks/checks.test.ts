@@ -165,6 +165,8 @@ const TRIPS: [rule: string, trip: (part: Part) => Part, says: RegExp, mends?: bo
   ['pad-number-twice', withPads((pads) => [...pads, { ...pads[0]!, x: 20 }]), /2 pads of SO-8 have the number 1/],
   ['pad-unnumbered', withPads((pads) => [...pads, { ...pads[0]!, number: ' ', x: 20 }]), /without a number/],
   ['model-gone', (p) => ({ ...p, models: [{ ...p.models[0]!, chosen: 'GONE' }] }), /has no model GONE/, true],
+  ['unit-unbound', withTies('u9', '1', { pin: id('IN1+') }), /AMP1 is tied in a unit that is gone, and is bound unit by unit/, true],
+  ['unit-unbound', withTies('*', '1', { pin: id('IN1+') }), /AMP1 is tied in the whole part, and is bound unit by unit/, true],
   ['node-untied', withTies('u1', '4', null), /Node 4 \(negative supply\) of AMP1 has no pin in unit A/, true],
   ['node-no-connect', withPin('IN1+', { type: 'no-connect' }), /not connected inside and is joined to node 1/, true],
   ['node-two-signals', withTies('u1', '1', { pin: id('IN1+'), also: [id('IN2+')] }), /not the same signal/],

@@ -25,6 +25,34 @@ function slots({ part, chosen }: Facts): Slot[] {
   });
 }
 
+/** Ties under a unit that is gone, or of a model that is bound in the whole part now, or no longer is. */
+function tiedUnbound({ part, chosen }: Facts): RawFinding[] {
+  return part.models.flatMap((model) => {
+    const spice = chosen.get(model.id);
+    if (!spice) return [];
+    const bound = new Set(bindingUnits(part, spice.nodes.length, model));
+    return Object.entries(model.ties).flatMap(([unit, ties]): RawFinding[] => {
+      const nodes = Object.keys(ties);
+      if (bound.has(unit) || nodes.length === 0) return [];
+      const label = part.units.find((u) => u.id === unit)?.label;
+      const where = unit === WHOLE_PART ? 'in the whole part' : label ? `in unit ${label}` : 'in a unit that is gone';
+      const now = bound.has(WHOLE_PART) ? 'in the whole part' : 'unit by unit';
+      return [
+        {
+          where: { model: model.id },
+          message: `${spice.name} is tied ${where}, and is bound ${now}.`,
+          mends: [
+            {
+              label: 'untie it there',
+              edit: { kind: 'tieNodes', model: model.id, ties: nodes.map((node) => ({ unit, node, tie: null })) },
+            },
+          ],
+        },
+      ];
+    });
+  });
+}
+
 const unitText = ({ part }: Facts, unit: string): string =>
   unit === WHOLE_PART ? '' : ` in unit ${part.units.find((u) => u.id === unit)?.label ?? unit}`;
 
@@ -136,6 +164,14 @@ export const nodeRules: Rule[] = [
           message: `${m.fileName} has no model ${m.chosen || '(none chosen)'}.`,
           mends: [{ label: 'remove the model', edit: { kind: 'removeModel', model: m.id } }],
         })),
+  },
+  {
+    id: 'unit-unbound',
+    family: 'nodes',
+    severity: 'error',
+    title: 'A model is tied where it is not bound',
+    why: 'The library calls it there too, so that signals run through it twice, or through a unit that is no longer there.',
+    find: tiedUnbound,
   },
   {
     id: 'node-untied',

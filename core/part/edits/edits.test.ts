@@ -248,3 +248,25 @@ it('property: any run of edits is undone step by step to where it began', () => 
     { numRuns: 150 },
   );
 });
+
+describe('ties of a part whose units are planned anew', () => {
+  const pin = (name: string) => ({ pin: id(name) });
+  const two = { u1: { in: pin('IN1+'), out: pin('OUT1'), vdd: pin('VDD') }, u2: { in: pin('IN2+'), out: pin('OUT2'), vdd: pin('VDD') } };
+  const joined = applyEdit(part, { kind: 'setModel', model: { ...model, ties: two, readBack: { u1: { in: 'abc' } } } });
+  const unit = (unitId: string, ...names: string[]) => ({
+    ...{ id: unitId, label: unitId, title: '', drawing: drawing.id },
+    binding: Object.fromEntries(names.map((n, i) => [`port${i}`, id(n)])),
+  });
+  it.each<[string, ReturnType<typeof unit>[], Record<string, 'u1' | 'u2'>]>([
+    ['stay', [unit('u1', 'IN1+', 'OUT1'), unit('u2', 'IN2+', 'OUT2')], { u1: 'u1', u2: 'u2' }],
+    ['go with their signals', [unit('u1', 'IN2+', 'OUT2'), unit('u2', 'IN1+', 'OUT1')], { u1: 'u2', u2: 'u1' }],
+    ['go to a unit of another name', [unit('u7', 'VDD'), unit('u8', 'IN2+', 'OUT2'), unit('u9', 'IN1+', 'OUT1')], { u8: 'u2', u9: 'u1' }],
+    ['stay apart where one unit holds both', [unit('u1', 'IN1+', 'OUT1', 'IN2+', 'OUT2')], { u1: 'u1', u2: 'u2' }],
+    ['are no other unit’s where none holds them', [unit('u1', 'VDD'), unit('u2', 'IN1+', 'OUT1')], { 'former B': 'u2', u2: 'u1' }],
+  ])('%s', (_what, units, found) => {
+    const after = applyEdit(joined, { kind: 'takeArrangement', units, drawings: part.drawings }).models[0]!;
+    expect(after.ties).toEqual(Object.fromEntries(Object.entries(found).map(([key, was]) => [key, two[was]])));
+    const first = Object.keys(found).find((key) => found[key] === 'u1')!;
+    expect(after.readBack).toEqual({ [first]: { in: 'abc' } });
+  });
+});

@@ -16,6 +16,8 @@ export const tieNodes: EditRule<TieNodes> = {
       for (const { unit, node, tie } of ties) {
         const { [node]: _before, ...others } = next[unit] ?? {};
         next[unit] = tie === null ? others : { ...others, [node]: tie };
+        // Where nothing is tied any more, nothing is called.
+        if (Object.keys(next[unit]).length === 0) delete next[unit];
       }
       return { ...m, ties: next };
     }),
