@@ -5,6 +5,7 @@ import {
   differenceOf,
   listedOf,
   listedOfPart,
+  lostByTaking,
   packagesBeside,
   reviseEdit,
   revisionOf,
@@ -197,6 +198,34 @@ describe('a new revision of a part with bundles', () => {
     expect(pinNamed(applyEdit(bundled, other.edit!), 'D[1:0]').doubts).toEqual([
       { field: 'name', reason: 'other.csv says “DX” at 3; the part says “D0”. To take that, split D[1:0] first.' },
     ]);
+  });
+});
+
+describe('a source that is taken as a whole', () => {
+  const ids = (p: Part) => Object.fromEntries(p.pins.map((x) => [x.name, x.id]));
+  const was = ids(part);
+  it.each<[string, string[], Record<string, string | undefined>]>([
+    ['that moved', ['1,VDD,P,Supply', '3,CLK,I,Clock input', '2,OUT,O,Result output', '4,GND,G,Ground'], was],
+    [
+      'that was renamed',
+      ['1,VDD,P,Supply', '2,SCK,I,Clock input', '3,OUT,O,Result output', '4,GND,G,Ground'],
+      { VDD: was['VDD'], SCK: was['CLK'], OUT: was['OUT'], GND: was['GND'] },
+    ],
+  ])('keeps a pin %s, with its place', (_how, lines, after) => {
+    const fresh = of(...lines);
+    expect(ids(applyEdit(part, takeProposal(part, fresh)))).toEqual(after);
+  });
+});
+
+describe('what taking a source as a whole would lose', () => {
+  const names = (p: Part, proposal: Proposal) => {
+    const { gone, bundles } = lostByTaking(p, proposal);
+    return [gone.map((x) => x.name), bundles.map((x) => x.name)];
+  };
+  it('is nothing where it says the same', () => expect(names(part, OLD)).toEqual([[], []]));
+  it('is pins that it has not, and bundles', () => {
+    expect(names(part, of('1,VDD,P,Supply', '2,CLK,I,Clock input', '3,OUT,O,Result output'))).toEqual([['GND'], []]);
+    expect(names(bundled, six({ 6: '' }))).toEqual([['CLK'], ['VSS', 'D[1:0]']]);
   });
 });
 

@@ -1,6 +1,6 @@
-import { terminalsAt, type Package, type Part, type Pin } from '../../part';
+import { groupBy, terminalsAt, type Package, type Part, type Pin } from '../../part';
 import { terminalsIn, type Proposal, type Terminal } from '../proposal';
-import { packageOf, plainPackage } from '../take';
+import { packageOf, plainPackage } from '../package-of';
 
 /** A pad of a pin, what stood there, and the terminal that a new revision has for it. */
 export interface Met {
@@ -107,35 +107,51 @@ function matchTerminals(
   known: ReadonlyMap<Terminal, Pin>,
 ): Match[] {
   const terminals = terminalsIn(proposal, packageName).map((said) => ({ number: said.numbers[packageName]!, said }));
-  const left = new Set(terminalsAt(part.pins, packageId));
+  const all: readonly Seat[] = terminalsAt(part.pins, packageId);
+  const left = new Set(all);
   const found = new Map<(typeof terminals)[number], Seat>();
   const settled = new Set(known.values());
   const may = (said: Terminal, pin: Pin): boolean =>
     known.has(said) ? known.get(said) === pin : pin.members !== undefined || !settled.has(pin);
-  const join = (same: (t: (typeof terminals)[number], seat: Seat) => boolean) => {
+  /** Gives each terminal that has none the first seat that is left among those of one key. */
+  const join = <K>(
+    seats: ReadonlyMap<K, readonly Seat[]>,
+    keyOf: (t: (typeof terminals)[number]) => K | undefined,
+    is = (_t: (typeof terminals)[number], _s: Seat): boolean => true,
+  ) => {
     for (const t of terminals) {
-      if (found.has(t)) continue;
-      const seat = [...left].find((s) => may(t.said, s.pin) && same(t, s));
+      const key = found.has(t) ? undefined : keyOf(t);
+      const seat = key === undefined ? undefined : seats.get(key)?.find((s) => left.has(s) && may(t.said, s.pin) && is(t, s));
       if (!seat) continue;
       found.set(t, seat);
       left.delete(seat);
     }
   };
-  const open = () => terminals.filter((t) => !found.has(t)).map((t) => t.said);
-  const seats = () => [...left].map((s) => s.terminal);
-  const byName = (x: { name: string }) => x.name;
   const does = (x: { type: string; description?: string | undefined }) => `${x.type} ${x.description ?? ''}`;
-  join((t, s) => s.pad === t.number && s.terminal.name === t.said.name);
-  join((t, s) => known.has(t.said) && s.terminal.name === t.said.name);
-  join((t, s) => known.has(t.said) && !isOfOne(s.pin));
-  const names = bothOnce(terminals.map((t) => t.said).map(byName), seats().map(byName));
-  join((t, s) => s.terminal.name === t.said.name && names.has(t.said.name));
+  const atPad = groupBy(all, (s) => s.pad);
+  const named = groupBy(all, (s) => s.terminal.name);
+  const ofPin = groupBy(all, (s) => s.pin.id);
+  const doing = groupBy(all, (s) => does(s.terminal));
+  const numberOf = (t: { number: string }) => t.number;
+  const nameOf = (t: { said: Terminal }) => t.said.name;
+  join(atPad, numberOf, (t, s) => s.terminal.name === t.said.name);
+  join(named, (t) => (known.has(t.said) ? t.said.name : undefined));
+  join(ofPin, (t) => known.get(t.said)?.id, (_, s) => !isOfOne(s.pin)); // prettier-ignore
+  const names = bothOnce(
+    terminals.map(nameOf),
+    [...left].map((s) => s.terminal.name),
+  );
+  join(named, (t) => (names.has(t.said.name) ? t.said.name : undefined));
   // A pad of a bundle whose terminals are one is another terminal where not all of them are called otherwise.
   const renamed = wholeRenamed(part, packageId, new Map(terminals.map((t) => [t.number, t.said.name])));
-  join((t, s) => s.pad === t.number && (!isOfOne(s.pin) || renamed.has(s.pin)));
-  join((t, s) => isOfOne(s.pin) && s.terminal.name === t.said.name);
-  const doing = bothOnce(open().map(does), seats().map(does));
-  join((t, s) => t.said.description !== undefined && does(t.said) === does(s.terminal) && doing.has(does(t.said)));
+  join(atPad, numberOf, (_, s) => !isOfOne(s.pin) || renamed.has(s.pin));
+  join(named, nameOf, (_, s) => isOfOne(s.pin));
+  const open = terminals.flatMap((t) => (found.has(t) ? [] : does(t.said)));
+  const once = bothOnce(
+    open,
+    [...left].map((s) => does(s.terminal)),
+  );
+  join(doing, (t) => (t.said.description !== undefined && once.has(does(t.said)) ? does(t.said) : undefined));
   return inOrder(packageId, terminals, found, left);
 }
 
@@ -147,6 +163,16 @@ function wholeRenamed(part: Part, packageId: string, nameAt: ReadonlyMap<string,
   const bundles = part.pins.filter(isOfOne);
   return new Set(bundles.filter((pin) => new Set((pin.pads[packageId] ?? []).flatMap((pad) => nameAt.get(pad) ?? [])).size === 1));
 }
+
+/** The pin that each terminal of a source is, where the part has it already. */
+export const pinsMet = (part: Part, proposal: Proposal): Map<Terminal, Pin> =>
+  new Map(
+    part.pins.length === 0
+      ? []
+      : meetPins(part, proposal).flatMap(({ pin, ...meeting }) =>
+          pin && 'by' in meeting ? meeting.by.flatMap((p) => [...p.met, ...p.gained].map(({ said }) => [said, pin] as const)) : [],
+        ),
+  );
 
 /** What stands once in each of two lists. */
 function bothOnce(fresh: readonly string[], old: readonly string[]): Set<string> {

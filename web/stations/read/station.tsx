@@ -22,6 +22,7 @@ import { DoubtCard } from './doubt-card';
 import { DrawnName } from './drawn-name';
 import { PageProposal } from './page-proposal';
 import { PasteBox } from './paste-box';
+import { Losses } from './losses';
 import { Packages } from './packages';
 import { ProposalView } from './proposal-view';
 import { useReading, withRole, withTable, withTableRole } from './reading';
@@ -259,6 +260,9 @@ export function ReadStation() {
         ) : null}
       </div>
       <Problems problems={reading.problems} />
+      {proposal && isReading && !comparing && part.pins.length > 0 ? (
+        <Losses part={part} proposal={proposal} onCompare={() => setComparing(true)} />
+      ) : null}
       {proposal && proposal.packages.length > 1 && isReading ? <Packages reading={reading} /> : null}
       {proposal && isReading && !comparing ? (
         <Tables
