@@ -296,9 +296,23 @@ describe('a read-back', () => {
   it('is done when each pad has its mark', () => expect(find(readBack(joined, 8), 'read-back-missing')).toEqual([]));
 });
 
+const bundled = (type: Pin['type'], ...names: string[]): Edit => {
+  const ids = ['IN1+', 'IN2+'].map(id);
+  const changes = ids.map((pin, i) => ({ id: pin, set: { name: names[i]!, type } }));
+  return {
+    kind: 'batch',
+    title: '',
+    edits: [
+      { kind: 'changePins', changes },
+      { kind: 'bundlePins', pins: ids },
+    ],
+  };
+};
 it.each<[string, Edit, string[]]>([
   ['a bus of outputs', { kind: 'bundlePins', pins: [id('OUT1'), id('OUT2')], bus: { name: 'OUT[2:1]' } }, []],
   ['inputs that are counted', { kind: 'bundlePins', pins: [id('IN1+'), id('IN2+')] }, ['bundle-names']],
+  ['signals that are counted in brackets', bundled('input', 'VIN[1]', 'VIN[2]'), ['bundle-names']],
+  ['grounds that are counted in brackets', bundled('ground', 'VSS[1]', 'VSS[2]'), []],
   ['one supply of two pads', { kind: 'joinPads', package: pkg.id, joins: [{ pin: id('VDD'), pads: ['8', '9'] }] }, []],
 ])('of bundles, %s has what is wrong with it', (_what, edit, rules) =>
   expect(checkPart(applyEdit(proven, edit)).findings.flatMap((f) => (/bundle/.test(f.rule) ? [f.rule] : []))).toEqual(rules),

@@ -1,4 +1,4 @@
-import { drives, terminalsOf, type ElectricalType, type Pin } from '../part';
+import { drives, netName, terminalsOf, type ElectricalType, type Pin } from '../part';
 import { findPairs } from '../intake';
 import { pinText, setType, type RawFinding, type Rule } from './rule';
 
@@ -13,8 +13,6 @@ const is = (pin: Pin, ...types: ElectricalType[]): boolean => types.includes(pin
 const isOneNet = (pin: Pin): boolean => pin.bits === undefined;
 const isDriver = (pin: Pin): boolean => drives(pin.type) && pin.type !== 'supply-out';
 const hasOwn = (pin: Pin, field: 'name' | 'type'): boolean => pin.members?.some((m) => m[field] !== undefined) ?? false;
-/** A name without the number that counts it: VSS_2 and VSS7 are VSS. */
-const stem = (name: string): string => name.replace(/[_-]?\d+$/, '').toUpperCase();
 
 function ofBundle(pin: Pin, said: (terminal: Pin) => string, what: string): RawFinding {
   const names = [...new Set(terminalsOf(pin).map(said))];
@@ -164,7 +162,7 @@ export const typeRules: Rule[] = [
       part.pins
         // Of what is an error already nothing more is said.
         .filter((p) => isOneNet(p) && hasOwn(p, 'name') && !hasOwn(p, 'type') && !isDriver(p))
-        .filter((p) => new Set(terminalsOf(p).map((t) => stem(t.name))).size > 1)
+        .filter((p) => new Set(terminalsOf(p).map((t) => netName(t).toUpperCase())).size > 1)
         .map((p) => ofBundle(p, (t) => t.name, 'that the datasheet names apart')),
   },
   {

@@ -1,3 +1,4 @@
+import { carriesPower } from './electrical-type';
 import { OWN_FIELDS, padsIn, type Member, type Pin } from './pin';
 
 /** The terminals that a pin was bundled of, each as a pin of its own, with the pads that it has had; the pin itself where it is none. */
@@ -21,6 +22,19 @@ function asTerminal(pin: Pin, member: Member): Pin {
   if (own.has('name')) own.add('alternates');
   const common = Object.fromEntries(Object.entries(bare).filter(([field]) => !own.has(field)));
   return { ...common, ...member } as Pin;
+}
+
+/** The number that counts equal terminals: VSS_2, VSS7 and VSS[3] are VSS. A number alone is a name. */
+const COUNT = /(?<=.)[_-]?(?:\d+|\[\d+\]|\(\d+\)|<\d+>)$/;
+
+/** What a terminal is that others can be too: supplies and grounds are counted, signals of other numbers are others. */
+export const netName = ({ name, type }: Pin): string => (carriesPower(type) ? name.replace(COUNT, '') : name);
+
+/** What a bundle is called: what all of its terminals are, else as its first one. */
+export function bundleName(terminals: readonly Pin[]): string {
+  const [first] = terminals;
+  if (!first || terminals.every((t) => t.name === first.name)) return first?.name ?? '';
+  return terminals.every((t) => netName(t) === netName(first)) ? netName(first) : first.name;
 }
 
 /** Terminals as members of one bundle: of each what they differ in. */

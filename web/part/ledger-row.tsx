@@ -141,10 +141,20 @@ function Doubted({ reason, title, children }: { reason: string | undefined; titl
   );
 }
 
+/** The longest text that a narrow column of numbers has room for. */
+const NARROW = 5;
+
+/** The numbers of a terminal, or how many there are: of a bundle with the first one where both have room. */
+function numbersText(pads: readonly string[]): string {
+  if (pads.length <= 2) return pads.join(',');
+  const text = `${pads[0]} ×${pads.length}`;
+  return text.length > NARROW ? `×${pads.length}` : text;
+}
+
 function NumberCell({ pin, pads }: { pin: Pin; pads: readonly string[] }) {
   return (
     <Doubted reason={doubtful(pin, 'number')} title={pads.join(', ')}>
-      <span className="font-mono text-muted">{pads.length > 2 ? `${pads[0]} ×${pads.length}` : pads.join(',')}</span>
+      <span className="font-mono text-muted">{numbersText(pads)}</span>
     </Doubted>
   );
 }

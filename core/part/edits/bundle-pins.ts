@@ -1,4 +1,4 @@
-import { membersOf, terminalsOf } from '../bundle';
+import { bundleName, membersOf, terminalsOf } from '../bundle';
 import type { Pin } from '../pin';
 import { EditError, plural, type EditRule } from './edit-rule';
 import { removePins } from './remove-pins';
@@ -17,11 +17,13 @@ export const bundlePins: EditRule<BundlePins> = {
     const [first, ...rest] = members;
     if (!first || rest.length === 0) throw new EditError('a bundle needs at least two pins');
     const terminals = members.flatMap(terminalsOf);
+    const name = bundleName(terminals);
     const merged: Pin = {
       ...first,
+      name,
       pads: unitePads(members),
       members: membersOf(terminals),
-      alternates: [...new Set([...(first.alternates ?? []), ...rest.map((p) => p.name)])].filter((n) => n !== first.name),
+      alternates: [...new Set([...(first.alternates ?? []), ...members.map((p) => p.name)])].filter((n) => n !== name),
       doubts: members.flatMap((p) => p.doubts),
     };
     if (bus) Object.assign(merged, { name: bus.name, bits: terminals.map((p) => p.name), alternates: first.alternates ?? [] });

@@ -3,6 +3,7 @@ import { arrangePart, nudge, sendToSide } from '../../arrange';
 import { AMP_MODEL, pinNamed, provenPart } from '../../test/samples';
 import {
   applyEdit,
+  bundleName,
   canonicalPart,
   describeEdit,
   DEFAULT_RULES,
@@ -13,6 +14,7 @@ import {
   terminalsOf,
   type Edit,
   type Part,
+  type Pin,
 } from '..';
 
 const part = provenPart();
@@ -155,6 +157,14 @@ describe('a bundle', () => {
       ['IN1+', ['9']],
     ]);
   });
+  it.each<[string, Pin['type'], string[], string]>([
+    ['what is counted', 'ground', ['VSS_1', 'VSS_12'], 'VSS'],
+    ['what is counted in brackets', 'supply-in', ['VDD[1]', 'VDD[2]'], 'VDD'],
+    ['one name', 'ground', ['VSS', 'VSS'], 'VSS'],
+    ['another word each', 'ground', ['VSS', 'VSSA'], 'VSS'],
+    ['signals of other numbers', 'input', ['IN1', 'IN2'], 'IN1'],
+    ['numbers alone', 'ground', ['1', '2'], '1'],
+  ])('of %s is called so', (_what, type, names, name) => expect(bundleName(names.map((n) => ({ ...one, type, name: n })))).toBe(name));
   it('bundles a bundle with more', () => {
     const all = applyEdit(bundled, { kind: 'bundlePins', pins: [one.id, id('VDD')] });
     expect(
