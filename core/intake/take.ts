@@ -1,4 +1,4 @@
-import { freshId, type Edit, type Part, type Pin, type Source } from '../part';
+import { applyEdit, freshId, type Edit, type Part, type Pin, type Source } from '../part';
 import { pinsMet } from './compare/match-terminals';
 import { packageFor } from './package-of';
 import type { Proposal, Terminal } from './proposal';
@@ -27,8 +27,7 @@ export function takeProposal(part: Part, proposal: Proposal, source?: Source): E
 
 /** What a part would lose by taking a proposal: pins that it has not, and bundles, whose terminals become pins of their own. */
 export function lostByTaking(part: Part, proposal: Proposal): { gone: Pin[]; bundles: Pin[] } {
-  const edit = takeProposal(part, proposal);
-  const kept = new Set(edit.kind === 'takePinout' ? edit.pins.map((p) => p.id) : []);
+  const kept = new Set(applyEdit(part, takeProposal(part, proposal)).pins.map((p) => p.id));
   const isBundle = (pin: Pin) => Object.values(pin.pads).some((pads) => pads.length > 1);
   return { gone: part.pins.filter((p) => !kept.has(p.id)), bundles: part.pins.filter((p) => kept.has(p.id) && isBundle(p)) };
 }

@@ -28,14 +28,18 @@ export type Doubt = z.infer<typeof doubtSchema>;
 
 export const BY_HAND = ['number', 'name', 'type', 'activeLow', 'description', 'group', 'place', 'unit'] as const;
 
-/** What a person's hand, a reading or a table can say of one terminal alone; a bundle keeps it where its terminals differ. */
-const ownShape = {
+/** What a source says of a terminal. */
+const saidShape = {
   name: z.string(),
   drawnName: z.string().optional(),
   activeLow: z.boolean().optional(),
   type: electricalTypeSchema,
   description: z.string().optional(),
   alternates: z.array(z.string()).optional(),
+};
+/** What is of one terminal alone; a bundle keeps it where its terminals differ. */
+const ownShape = {
+  ...saidShape,
   lengthMm: z.number().nonnegative().optional(),
   delayPs: z.number().nonnegative().optional(),
   origin: originSchema.optional(),
@@ -55,12 +59,7 @@ export type Member = z.infer<typeof memberSchema>;
  */
 export const pinSchema = z.object({
   id: z.string().min(1),
-  name: z.string(),
-  drawnName: z.string().optional(),
-  activeLow: z.boolean().optional(),
-  type: electricalTypeSchema,
-  description: z.string().optional(),
-  alternates: z.array(z.string()).optional(),
+  ...saidShape,
   group: z.string().optional(),
   rail: z.string().optional(),
   swapGroup: z.string().optional(),

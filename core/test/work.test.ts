@@ -95,7 +95,7 @@ const withDrawing = (part: Part, n: number, work: (d: Part['drawings'][number]) 
 };
 
 const WORK: Record<string, Work> = {
-  bundle: (part, a, b) => ({ kind: 'bundlePins', pins: some(part, a, b) }),
+  bundle: (part, a, b) => (some(part, a, b).length > 1 ? { kind: 'bundlePins', pins: some(part, a, b) } : undefined),
   bus: (part) => {
     const bus = busName(part.pins.filter((p) => /^D\d$/.test(p.name) && !p.bits));
     return bus && { kind: 'bundlePins', pins: bus.pins.map((p) => p.id), bus: { name: bus.name } };
@@ -165,7 +165,7 @@ const WORK: Record<string, Work> = {
 const KINDS = Object.keys(WORK);
 
 const done = (part: Part, edit: Edit | undefined): Part => {
-  if (!edit || (edit.kind === 'bundlePins' && edit.pins.length < 2)) return part;
+  if (!edit) return part;
   const next = applyEdit(part, edit);
   expect(applyEdit(next, inverseOf(part, next))).toEqual(part);
   return next;

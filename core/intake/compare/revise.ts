@@ -56,8 +56,8 @@ function placesOfMembers(pin: Pin, by: readonly InPackage[]): Map<Terminal, numb
   const places = new Map<Terminal, number>();
   for (const { pkg, met } of by)
     for (const { pad, said } of met) {
-      const place = pin.members?.findIndex((m) => m.pads[pkg.id]?.includes(pad)) ?? -1;
-      if (place >= 0) places.set(said, place);
+      const at = pin.members?.findIndex((m) => m.pads[pkg.id]?.includes(pad)) ?? -1;
+      if (at >= 0) places.set(said, at);
     }
   return places;
 }
