@@ -1,7 +1,9 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import fc from 'fast-check';
-import { connectPoint, drawingSchema, emptyPart, parsePart, partSchema, sayProblem, type Part } from '../../part';
+import { arrangePart } from '../../arrange';
+import { applyEdit, connectPoint, DEFAULT_RULES, drawingSchema, emptyPart, parsePart, partSchema, sayProblem, type Part } from '../../part';
+import { provenPart } from '../../test/samples';
 import { readEdif, writeEdif } from '.';
 import { edifString, Identifiers, plainString } from './names';
 
@@ -175,6 +177,17 @@ describe('names and strings', () => {
     ['50 % "x"', '"50 %37% %34%x%34%"'],
     ['\n→', '"%10 8594%"'],
   ])('%j is written %s', (text, written) => expect(edifString(text)).toBe(written));
+  it.each([
+    ['no JSON', '{'],
+    ['another value', '{"pads":7}'],
+  ])('keeps a bundle whose terminals are %s', (_what, damaged) => {
+    const part = provenPart();
+    const ids = part.pins.filter((p) => /^IN\d\+$/.test(p.name)).map((p) => p.id);
+    const one = applyEdit(part, { kind: 'bundlePins', pins: ids });
+    const text = writeEdif(applyEdit(one, arrangePart(one, DEFAULT_RULES)));
+    const [pin] = read(text.replace(/(property MEMBERS\s+\(string )"[^"]*"/, `$1"${damaged.replace(/"/g, '%34%')}"`)).parts[0]!.pins.filter((p) => p.id === ids[0]); // prettier-ignore
+    expect([Object.values(pin!.pads), pin!.members]).toEqual([[['3', '5']], undefined]);
+  });
   it('property: any text comes back', () =>
     fc.assert(fc.property(fc.string({ unit: 'grapheme' }), (text) => expect(plainString(edifString(text).slice(1, -1))).toBe(text))));
 });

@@ -1,4 +1,4 @@
-import { drawingSchema, pinSchema, type Drawing, type Pin, type Unit } from '../../part';
+import { drawingSchema, memberSchema, pinSchema, type Drawing, type Member, type Pin, type Unit } from '../../part';
 import { formIn, formsIn, isForm, pointsOf, textOf, type Form } from './form';
 import { plainString } from './names';
 import { designatorOf, linesOf, nameOf, propertiesOf } from './properties';
@@ -74,16 +74,17 @@ function pinOf(form: Form, packageId: string | undefined): { port: string; pin: 
     swapGroup: said.get('SWAP_GROUP'),
     shared: said.has('SHARED') || undefined,
     bits: linesOf(said, 'BITS'),
-    members: linesOf(said, 'MEMBERS')?.map(jsonOf),
+    members: membersIn(linesOf(said, 'MEMBERS')),
     pads: { ...(designator !== undefined && packageId !== undefined ? { [packageId]: designator.split(',') } : {}), ...pads },
   });
   return pin.success && name ? { port: name.id, pin: pin.data, index: Number(said.get('INDEX') ?? 0) } : undefined;
 }
 
-/** A value that was written as JSON; undefined for any other text. */
-function jsonOf(text: string): unknown {
+/** The terminals of a bundle as they were written; none where any of them is damaged, so that the pin itself stays. */
+function membersIn(lines: readonly string[] | undefined): Member[] | undefined {
   try {
-    return JSON.parse(text);
+    const read = memberSchema.array().safeParse(lines?.map((line) => JSON.parse(line) as unknown));
+    return read.success ? read.data : undefined;
   } catch {
     return undefined;
   }
