@@ -174,6 +174,20 @@ test('a new revision is taken change by change, and what was set by hand stays',
   await expect(page.getByRole('gridcell', { name: /^PWDN/ })).toBeVisible();
 });
 
+test('a source that is read for a part with pins says what it would replace, and is compared instead', async ({ page }) => {
+  await openPart(page, 'TF7311', 'read');
+  await page.getByRole('gridcell', { name: 'GAIN', exact: true }).click();
+  await page.keyboard.press('Alt+a');
+  await expect(page.getByText('21 pins').first()).toBeVisible();
+  await choose(page, /Read a file/, demo('TF7311-B.pdf'));
+  await expect(taking(page, 20)).toBeVisible();
+  const note = page.getByRole('note', { name: 'What taking it changes' });
+  await expect(note).toContainText('1 pin of the part would go: (no name).');
+  await note.getByRole('button', { name: 'Compare instead' }).click();
+  await expect(page.getByRole('region', { name: 'Changes' })).toContainText('GAIN0');
+  await expect(page.getByRole('button', { name: /Take 4 changes/ })).toBeVisible();
+});
+
 test('a second source raises a doubt where it says otherwise', async ({ page }) => {
   await openPart(page, 'TF6120', 'read');
   const other = readFileSync(demo('TF6120.ibs'), 'utf8').replace('VDD2         POWER', 'VDDB         POWER');

@@ -84,6 +84,17 @@ test('Join: a node is tied by hand, and taken pins are not offered again', async
   await expect(page.getByRole('region', { name: 'Suggested ties' })).toHaveCount(0);
 });
 
+test('Join: a new version of a model keeps what is tied', async ({ page }) => {
+  await openPart(page, 'TF1502', 'join');
+  await page.getByRole('button', { name: /^Model / }).click();
+  const text = page.getByLabel('Text of the model file');
+  const source = await text.inputValue();
+  await text.fill(source.replace('* sw  : half-bridge node', '* sw  : bridge output').replace('Rin in gnd 100k', 'Rin in gnd 99k'));
+  await page.getByRole('button', { name: /TF1502.*8 nodes/ }).click();
+  await expect(page.getByText('Kept 7 ties of TF1502. To be tied again: sw.')).toBeVisible();
+  await expect(page.locator('#stage-note')).toContainText('7 of 8 nodes tied');
+});
+
 test('Join: a part of unlike halves has a model for each, with nodes that may be left out', async ({ page }) => {
   await startPart(page);
   await paste(page, '#paste-box', 'Pin,Name,Type\n1,A,P\n2,K,P\n3,DIN,I\n4,DOUT,O\n5,VCC,P\n6,GND,G\n');
