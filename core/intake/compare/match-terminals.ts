@@ -11,11 +11,10 @@ export interface Met {
   said: Terminal;
 }
 
-/** In one package a pin with what was met of it, in the order of its pads, and its pads of which nothing was; or a terminal that is new. */
+/** In one package a pin with what was met of it, in the order of its pads, or a terminal that is new. */
 interface Match {
   pin?: Pin;
   met: Met[];
-  lost: string[];
   terminal?: { number: string; said: Terminal };
 }
 
@@ -23,7 +22,6 @@ interface Match {
 export interface InPackage {
   pkg: Package;
   met: Met[];
-  lost: string[];
   /** Terminals that another package shows to be this pin, which had no pad for them here. */
   gained: { number: string; said: Terminal }[];
 }
@@ -67,17 +65,16 @@ export function meetPins(part: Part, proposal: Proposal): Meeting[] {
     const by = ofPin.get(pin) ?? [];
     if (!ofPin.has(pin)) meetings.push({ pin, by });
     ofPin.set(pin, by);
-    const made = by.find((p) => p.pkg === pkg) ?? { pkg, met: [], lost: [], gained: [] };
+    const made = by.find((p) => p.pkg === pkg) ?? { pkg, met: [], gained: [] };
     if (!by.includes(made)) by.push(made);
     return made;
   };
   for (const { pkg, matches } of packages)
-    for (const { pin, met, lost, terminal } of matches) {
+    for (const { pin, met, terminal } of matches) {
       const known = pin ?? pinOf.get(terminal!.said);
       if (known) {
         const into = inPackage(known, pkg);
         into.met.push(...met);
-        into.lost.push(...lost);
         if (!pin) into.gained.push(terminal!);
       } else if (!isNew.has(terminal!.said)) {
         isNew.add(terminal!.said);
@@ -195,7 +192,7 @@ function inOrder(
   const matches: Match[] = [];
   const ofPin = new Map<Pin, Match>();
   const matchOf = (pin: Pin): Match => {
-    const made = ofPin.get(pin) ?? { pin, met: [], lost: [] };
+    const made = ofPin.get(pin) ?? { pin, met: [] };
     if (!ofPin.has(pin)) matches.push(made);
     ofPin.set(pin, made);
     return made;
@@ -203,9 +200,9 @@ function inOrder(
   for (const terminal of terminals) {
     const seat = found.get(terminal);
     if (seat) matchOf(seat.pin).met.push({ packageId, pad: seat.pad, was: seat.terminal, ...terminal });
-    else matches.push({ met: [], lost: [], terminal });
+    else matches.push({ met: [], terminal });
   }
-  for (const { pin, pad } of left) matchOf(pin).lost.push(pad);
+  for (const { pin } of left) matchOf(pin);
   for (const { pin, met } of matches) {
     const order = pin ? Object.values(pin.pads).flat() : [];
     met.sort((a, b) => order.indexOf(a.pad) - order.indexOf(b.pad));

@@ -34,8 +34,13 @@ function withChanges(pin: Pin, changes: readonly RevisionChange[], by: readonly 
   const met = metOnce(by);
   const memberOf = placesOfMembers(pin, by);
   const renumber = (p: Pin, { pkg, met: seats, gained }: InPackage): Pin => {
-    const numbers = [...seats, ...gained].map((m) => m.number);
-    return renumbered(p, pkg.id, numbers, new Map([...seats, ...gained].map((m) => [m.number, memberOf.get(m.said) ?? -1])));
+    const now = [...seats, ...gained];
+    return renumbered(
+      p,
+      pkg.id,
+      now.map((m) => m.number),
+      new Map(now.map((m) => [m.number, memberOf.get(m.said) ?? -1])),
+    );
   };
   const placed = by.reduce((p, inPackage) => (moved.has(inPackage.pkg.id) ? renumber(p, inPackage) : p), pin);
   const start = moved.size > 0 && !pin.members && met[0] ? withOrigin(placed, met[0].said, source) : withoutGone(placed, pin);
