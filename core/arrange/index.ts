@@ -8,7 +8,7 @@ export { marksOf } from './place';
 export { STRATEGIES, type Strategy } from './plan';
 export { scorePlan, type PlanScore } from './score';
 export { freeSlots, heightFor, nudge, reorder, sendToSide, slotsOf, unitsWithPin, type Move } from './slots';
-export { mergeUnits, movePins, reorderUnit, splitUnit, SPLITS, type Split } from './split';
+export { mergeUnits, movePins, pinsThatChange, reorderUnit, splitUnit, SPLITS, type Split } from './split';
 export { blockEdit, proposeShape, shapeEdit, suggestShapes, type ShapeProposal } from './take-shape';
 export { alignEdit, busName, canMirror, distribute, mirror, pinsNamed, resizeEdit, sortPorts, SORTS, swapPorts, type Sort } from './hand';
 export { familyOf, followEdit, isAlike, proposeReuse, reuseEdit, reuseSource, unitsOfFamily } from './reuse';

@@ -76,6 +76,12 @@ export function movePins(part: Part, pins: readonly string[], unitId: string | u
   return [...drafts, ...fresh].filter((d) => d.pins.length > 0);
 }
 
+/** The pins that drafts draw in a unit in which they were not: put there by whoever split, merged or moved, and to be left there. */
+export function pinsThatChange(part: Part, drafts: readonly UnitDraft[]): string[] {
+  const before = new Map(draftsOf(part).map((d) => [d.id, new Set(d.pins)]));
+  return [...new Set(drafts.flatMap((d) => d.pins.filter((p) => !before.get(d.id)?.has(p))))];
+}
+
 /** The edit that moves a unit by one place among the others; labels follow the order. */
 export function reorderUnit(part: Part, unitId: string, by: 1 | -1): Edit | undefined {
   const from = part.units.findIndex((u) => u.id === unitId);

@@ -5,6 +5,7 @@ import {
   arrangePart,
   mergeUnits,
   movePins,
+  pinsThatChange,
   reorderUnit,
   restylePart,
   scorePlan,
@@ -238,6 +239,18 @@ describe('the board', () => {
     const bound = done.units.flatMap((u) => Object.values(u.binding)).sort();
     expect(bound).toEqual(part.pins.map((p) => p.id).sort());
     expect(new Set(done.units.map((u) => u.label)).size).toBe(done.units.length);
+  });
+  it.each<[string, (p: Part) => UnitDraft[]]>([
+    ['split', (p) => splitUnit(p, 'u1', 'count', DEFAULT_RULES)],
+    ['merged', (p) => mergeUnits(p, ['u2', 'u3'])],
+    ['moved', (p) => movePins(p, ['p83', 'p84'], 'u2')],
+    ['moved to a unit of its own', (p) => movePins(p, ['p83', 'p84'], undefined)],
+  ])('what was %s stays when the units are planned anew', (_what, change) => {
+    const drafts = change(part);
+    const changed = apply(part, drafts, pinsThatChange(part, drafts));
+    const again = applyEdit(changed, arrangePart(changed, DEFAULT_RULES));
+    const sets = (p: Part) => p.units.map((u) => Object.values(u.binding).sort().join(' ')).sort(); // prettier-ignore
+    expect(sets(again)).toEqual(sets(changed));
   });
   it('reorders, and labels follow', () => {
     expect(titles(applyEdit(part, reorderUnit(part, 'u2', -1)!)).slice(0, 2)).toEqual(['A Bank 1 38', 'B Bank 0 44']);

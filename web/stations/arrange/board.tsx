@@ -3,6 +3,7 @@ import {
   groupPins,
   mergeUnits,
   movePins,
+  pinsThatChange,
   reorderUnit,
   scorePlan,
   splitUnit,
@@ -39,12 +40,12 @@ export function Board() {
   const score = useMemo(() => scorePlan(part, rules), [part, rules]);
   const [over, setOver] = useState<string | null>(null);
 
-  const take = async (drafts: UnitDraft[], moved: string[] = []) => {
+  const take = async (drafts: UnitDraft[]) => {
     const edit = await core.arrangeAs(part, drafts, rules);
-    act(edited({ ...edit, placed: moved }));
+    act(edited({ ...edit, placed: pinsThatChange(part, drafts) }));
   };
   const move = (pins: string[], unitId: string | undefined) => {
-    if (pins.length > 0 && !readOnly) void take(movePins(part, pins, unitId), pins);
+    if (pins.length > 0 && !readOnly) void take(movePins(part, pins, unitId));
   };
   const dropOn = (unitId: string | undefined) => ({
     onDragOver: (e: DragEvent) => {
