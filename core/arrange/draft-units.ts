@@ -13,8 +13,9 @@ export interface UnitDraft {
 }
 
 /**
- * The edit that makes a part's units as drafted. A unit whose pins stay the same keeps its drawing as it is; any other is
- * drawn anew, with pins that were placed by hand at their places. Drafts without pins are left out.
+ * The edit that makes a part's units as drafted. A unit whose pins stay the same keeps its drawing as it is, and one of a shape
+ * that only loses pins keeps that; any other is drawn anew, with pins that were placed by hand at their places. Drafts without
+ * pins are left out.
  */
 export function arrangeAs(part: Part, drafts: readonly UnitDraft[], rules: HouseRules): Edit & { kind: 'takeArrangement' } {
   const old = new Map(part.units.map((u) => [u.id, u]));
@@ -33,6 +34,12 @@ export function arrangeAs(part: Part, drafts: readonly UnitDraft[], rules: House
     }
     const id = was?.id ?? take(freshId('u', unitIds), unitIds);
     const drawingId = take(freshId('d', drawingIds), drawingIds);
+    const drawing = was && oldDrawings.get(was.drawing)!;
+    if (was && drawing && drawing.body.shape !== 'block' && isLess(was, wanted)) {
+      const binding = Object.fromEntries(Object.entries(was.binding).filter(([, pin]) => wanted.has(pin)));
+      drawings.set(drawingId, { ...drawing, id: drawingId, ports: drawing.ports.filter((p) => p.id in binding) });
+      return [{ ...was, title: draft.title, drawing: drawingId, binding }];
+    }
     const drawn = drawPins(
       drawingId,
       groupPins(members, rules.order),
@@ -61,6 +68,11 @@ function freshLabel(taken: ReadonlySet<string>): string {
 const isSame = (unit: Unit, pins: readonly string[]): boolean => {
   const bound = new Set(Object.values(unit.binding));
   return bound.size === new Set(pins).size && pins.every((p) => bound.has(p));
+};
+
+const isLess = (unit: Unit, pins: ReadonlySet<string>): boolean => {
+  const bound = new Set(Object.values(unit.binding));
+  return [...pins].every((p) => bound.has(p));
 };
 
 /** The places in a unit that a person chose. */

@@ -1,6 +1,6 @@
 import { applyEdit, connectPoint, DEFAULT_RULES, emptyPart, type ElectricalType, type Part, type Pin } from '../part';
 import { boundsOf, drawUnit, edgeInset, SHAPES, type ShapeName } from '../shapes';
-import { arrangePart, proposeShape, shapeEdit, suggestShapes } from '.';
+import { arrangeAs, arrangePart, movePins, proposeShape, shapeEdit, suggestShapes } from '.';
 
 const pin = (text: string, i: number): Pin => {
   const [name = '', type = 'passive'] = text.split(':');
@@ -61,6 +61,17 @@ describe('a unit as a shape', () => {
     const points = ports.map((p) => connectPoint(body, p));
     expect(new Set(points.map((p) => `${p.x} ${p.y}`)).size).toBe(7);
     expect(Object.values(done.units[0]!.binding).sort()).toEqual(amp.pins.map((p) => p.id).sort());
+  });
+  it('stays where pins are taken out of the unit, and is drawn as a block where another comes in', () => {
+    const amp = part('amplifier', 'IN+:input', 'IN-:input', 'OUT:output', 'V+:supply-in', 'V-:supply-in');
+    const drawn = applyEdit(amp, shapeEdit(amp, 'u1', proposeShape(amp, 'u1', 'amplifier')!, DEFAULT_RULES));
+    const supplies = drawn.pins.filter((p) => p.type === 'supply-in').map((p) => p.id);
+    const less = applyEdit(drawn, arrangeAs(drawn, movePins(drawn, supplies, undefined), DEFAULT_RULES));
+    const bodyOf = (p: Part, i: number) => p.drawings.find((d) => d.id === p.units[i]!.drawing)!;
+    expect([bodyOf(less, 0).body.shape, bodyOf(less, 0).ports.length, bodyOf(less, 1).ports.length]).toEqual(['amplifier', 3, 2]);
+    expect(Object.values(less.units[0]!.binding).sort()).toEqual(amp.pins.filter((p) => !supplies.includes(p.id)).map((p) => p.id).sort()); // prettier-ignore
+    const more = applyEdit(less, arrangeAs(less, movePins(less, supplies, 'u1'), DEFAULT_RULES));
+    expect([bodyOf(more, 0).body.shape, bodyOf(more, 0).ports.length]).toEqual(['block', 5]);
   });
   it('turns a pin that its outline leaves inside the frame into a longer line', () => {
     expect(edgeInset({ shape: 'amplifier', width: 6, height: 6, strip: 0 }, 'top', 0)).toBe(150);
