@@ -165,6 +165,12 @@ const TRIPS: [rule: string, trip: (part: Part) => Part, says: RegExp, mends?: bo
   ['pad-number-twice', withPads((pads) => [...pads, { ...pads[0]!, x: 20 }]), /2 pads of SO-8 have the number 1/],
   ['pad-unnumbered', withPads((pads) => [...pads, { ...pads[0]!, number: ' ', x: 20 }]), /without a number/],
   ['model-gone', (p) => ({ ...p, models: [{ ...p.models[0]!, chosen: 'GONE' }] }), /has no model GONE/, true],
+  [
+    'bus-on-node',
+    withEdit({ kind: 'bundlePins', pins: [id('IN1+'), id('IN1-')], bus: { name: 'IN[1:0]' } }),
+    /IN\[1:0\].* is 2 nets, and on node 1 of AMP1 in unit A/,
+    true,
+  ],
   ['unit-unbound', withTies('u9', '1', { pin: id('IN1+') }), /AMP1 is tied in a unit that is gone, and is bound unit by unit/, true],
   ['unit-unbound', withTies('*', '1', { pin: id('IN1+') }), /AMP1 is tied in the whole part, and is bound unit by unit/, true],
   ['node-untied', withTies('u1', '4', null), /Node 4 \(negative supply\) of AMP1 has no pin in unit A/, true],

@@ -339,6 +339,33 @@ export const nodeRules: Rule[] = [
       }),
   },
   {
+    id: 'bus-on-node',
+    family: 'nodes',
+    severity: 'error',
+    title: 'A bus is tied to a single node',
+    why: 'It stands for as many nets as it has bits, and a node is one of them.',
+    find: (facts) =>
+      slots(facts).flatMap((s) =>
+        pinsOnNode(s.tie).flatMap((id) => {
+          const pin = facts.pinById.get(id);
+          return pin?.bits
+            ? [
+                {
+                  where: { ...at(s), pin: id },
+                  message: `${pinText(pin)} is ${pin.bits.length} nets, and on node ${s.node.name} of ${s.chosen.name}${unitText(facts, s.unit)}.`,
+                  mends: [
+                    {
+                      label: 'untie it',
+                      edit: { kind: 'tieNodes' as const, model: s.model.id, ties: [{ unit: s.unit, node: s.node.name, tie: null }] },
+                    },
+                  ],
+                },
+              ]
+            : [];
+        }),
+      ),
+  },
+  {
     id: 'pin-without-node',
     family: 'nodes',
     severity: 'note',

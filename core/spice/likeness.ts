@@ -13,6 +13,8 @@ export interface MatchPin {
   type: ElectricalType;
   unit: string | null;
   description?: string;
+  /** How many nets it stands for where it is a bus. */
+  bits?: number;
 }
 
 export const isSupply = (p: MatchPin): boolean => p.type === 'supply-in' || p.type === 'ground';

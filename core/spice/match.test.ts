@@ -341,3 +341,16 @@ it('takes letters in a row for no names', () => {
   expect(matchPins([pin('1', 'IN', 'input'), pin('2', 'OUT', 'output')], nodes).pairs).toEqual([]);
   expect(matchPins([pin('1', 'A', 'input'), pin('2', 'B', 'input'), pin('3', 'C', 'output')], nodes).pairs).toHaveLength(3);
 });
+
+it('leaves a bus out, since it is several nets', () => {
+  const nodes = ['d1', 'd0', 'clk'].map((name) => ({ name, doc: '' }));
+  const pins = [
+    { number: '1', name: 'D[1:0]', type: 'bidirectional' as const, unit: null, bits: 2 },
+    { number: '3', name: 'CLK', type: 'input' as const, unit: null },
+  ];
+  expect(matchPins(pins, nodes)).toMatchObject({
+    pairs: [{ pin: '3', node: 'clk' }],
+    asks: [],
+    left: [{ pin: '1', reason: 'it is a bus of 2: split it to tie its bits' }],
+  });
+});

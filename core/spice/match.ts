@@ -102,6 +102,7 @@ function ofChannels(pins: readonly MatchPin[], units: readonly string[]): readon
 function noNodeReason(pin: MatchPin, nodes: readonly ModelNode[]): string | undefined {
   if (pin.type === 'no-connect') return 'it is not connected inside';
   if (pin.type === 'reserved') return 'it is reserved';
+  if (pin.bits !== undefined) return `it is a bus of ${pin.bits}: split it to tie its bits`;
   if (isPad(pin.name) && pin.name.toLowerCase() !== 'tab' && !nodes.some((n) => isPad(n.name) || isPad(n.doc)))
     return 'a thermal pad carries no signal';
   if (/^mp\d*$|^mounting/i.test(pin.number) || /mechanical|mounting/i.test(pin.name)) return 'a mechanical pad carries no signal';

@@ -83,6 +83,7 @@ export function matchPinsOf(part: Part): MatchPin[] {
       type: pin.type,
       unit: own ? unit.label : null,
       ...(pin.description ? { description: pin.description } : {}),
+      ...(pin.bits ? { bits: pin.bits.length } : {}),
     };
   });
 }

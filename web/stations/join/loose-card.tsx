@@ -82,7 +82,11 @@ export function LooseCard({ part, pkg, model, end, count, padsWithoutPin, looseP
   const used = new Set(Object.values(model?.ties[end.unit] ?? {}).flatMap(pinsOnNode));
   const own = new Set(Object.values(part.units.find((u) => u.id === end.unit)?.binding ?? {}));
   const free = part.pins.filter(
-    (p) => !used.has(p.id) && p.type !== 'no-connect' && (own.size === 0 || own.has(p.id) || p.type === 'supply-in' || p.type === 'ground'),
+    (p) =>
+      !used.has(p.id) &&
+      p.type !== 'no-connect' &&
+      !p.bits &&
+      (own.size === 0 || own.has(p.id) || p.type === 'supply-in' || p.type === 'ground'),
   );
   return shell(
     `Node ${end.node} has no pin`,

@@ -140,7 +140,9 @@ export function Threads({ part, pkg, model, chosen, binding, group, offers, aske
                 <button
                   type="button"
                   className="block w-full text-left"
-                  onClick={() => (tied.length > 0 ? act(selected(tied.map((p) => p.id))) : pin && !readOnly && tiePin(node.name, pin))}
+                  onClick={() =>
+                    tied.length > 0 ? act(selected(tied.map((p) => p.id))) : pin && !pin.bits && !readOnly && tiePin(node.name, pin)
+                  }
                 >
                   <span className="font-mono text-[13px] font-bold">
                     {/* Its place in the call, where its name is not just that. */}
@@ -228,7 +230,7 @@ function NodeTieRow({
   const readOnly = useStore((s) => s.part.readOnly);
   const used = new Set(Object.values(taken).flatMap(pinsOnNode));
   const value = tie === undefined ? '' : 'pin' in tie ? tie.pin : tie.to;
-  const free = part.pins.filter((p) => p.id === value || (!used.has(p.id) && p.type !== 'no-connect'));
+  const free = part.pins.filter((p) => p.id === value || (!used.has(p.id) && p.type !== 'no-connect' && !p.bits));
   const isRail = tie !== undefined && 'to' in tie && tie.to === 'rail';
   return (
     <>
