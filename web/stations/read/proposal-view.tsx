@@ -30,6 +30,7 @@ const columnWidth = (column: Column, cells: string[], isMap: boolean): number =>
 export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
   const roleAt = (i: number, read: ColumnRole) => roles?.[i] ?? read;
   const table = proposal.table!;
+  const whereOf = useMemo(() => placesOf(table.rows), [table.rows]);
   const { isMap = false } = table;
   const scroller = useRef<HTMLDivElement>(null);
   const byLine = useMemo(() => {
@@ -114,7 +115,7 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
                         onChange={() => onRow(row.line, !row.taken)}
                       />
                     )}
-                    {whereOf(row)}
+                    <span title={row.place?.sheet}>{whereOf(row)}</span>
                   </span>
                   {table.columns.map((c, i) => (
                     <span
@@ -150,11 +151,15 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
 const notTaken = ({ heading, goesOn }: Row): string =>
   heading ? 'heading of a group' : goesOn ? 'goes on with the row above' : 'left out, or a note';
 
-/** The row's line, its page, or its row on the sheet. */
-const whereOf = (row: Row): string => {
-  if (row.place?.page !== undefined) return `p.${row.place.page}`;
-  return /\d+$/.exec(row.place?.refs?.find((r) => r !== undefined) ?? '')?.[0] ?? String(row.line);
-};
+/** A row's line, its page, or its row on the sheet; before that, where rows are of several sheets or tables, which one it is of. */
+function placesOf(rows: readonly Row[]): (row: Row) => string {
+  const sheets = [...new Set(rows.flatMap((r) => r.place?.sheet ?? []))];
+  return ({ place, line }) => {
+    if (place?.page !== undefined) return `p.${place.page}`;
+    const row = /\d+$/.exec(place?.refs?.find((r) => r !== undefined) ?? '')?.[0] ?? String(line);
+    return sheets.length > 1 && place?.sheet !== undefined ? `${sheets.indexOf(place.sheet) + 1}: ${row}` : row;
+  };
+}
 
 /** What a row became: its terminals with the type, or why there is none. */
 function Became({ terminals, packageName, none }: { terminals: Terminal[]; packageName: string; none: string }) {
