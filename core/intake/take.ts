@@ -1,11 +1,11 @@
-import { applyEdit, freshId, type Edit, type Part, type Pin, type Source } from '../part';
+import { applyEdit, bundleOf, freshId, groupBy, terminalsOf, type Edit, type Part, type Pin, type Source } from '../part';
 import { pinsMet } from './compare/match-terminals';
 import { packageFor } from './package-of';
 import type { Proposal, Terminal } from './proposal';
 
 /**
  * The edit that makes a proposal the part's pinout. A pin that was there already (see `meetPins`) keeps its id, its place and
- * whatever a person set by hand; the rest of it follows the source.
+ * whatever a person set by hand, a bundle its terminals; the rest of it follows the source.
  */
 export function takeProposal(part: Part, proposal: Proposal, source?: Source): Edit {
   const packages = proposal.packages.map(({ name }, i) => packageFor(part, name, i));
@@ -13,23 +13,40 @@ export function takeProposal(part: Part, proposal: Proposal, source?: Source): E
   const known = pinsMet(part, proposal);
   const taken = new Set(part.pins.map((p) => p.id));
   const used = new Set<string>();
-  const pins = proposal.terminals.map((terminal) => {
-    const pads = Object.fromEntries(Object.entries(terminal.numbers).map(([name, number]) => [idOf.get(name)!, [number]]));
+  const padsOf = (terminal: Terminal) =>
+    Object.fromEntries(Object.entries(terminal.numbers).map(([name, number]) => [idOf.get(name)!, [number]]));
+  const bundles = groupBy(proposal.terminals, (t) => (known.get(t)?.members ? known.get(t)!.id : undefined));
+  const pins = proposal.terminals.flatMap((terminal) => {
     const met = known.get(terminal);
     const before = met && !used.has(met.id) ? met : undefined;
+    const together = met && bundles.get(met.id);
+    if (met && !before && together) return [];
     const id = before?.id ?? freshId('p', taken);
     taken.add(id);
     used.add(id);
-    return pinOf(terminal, id, pads, before, source);
+    const pin = pinOf(terminal, id, padsOf(terminal), before, source);
+    if (!before || !together || together.length < 2) return [pin];
+    return [bundledAgain(pin, before, together.map((t) => pinOf(t, id, padsOf(t), undefined, source)))]; // prettier-ignore
   });
   return { kind: 'takePinout', pins, packages, ...(source ? { source } : {}) };
 }
 
-/** What a part would lose by taking a proposal: pins that it has not, and bundles, whose terminals become pins of their own. */
-export function lostByTaking(part: Part, proposal: Proposal): { gone: Pin[]; bundles: Pin[] } {
+/** A bundle of the terminals that a source has for it now; those of a bus in the order of its bits. */
+function bundledAgain(pin: Pin, before: Pin, terminals: readonly Pin[]): Pin {
+  const was = terminalsOf(before);
+  const placeOf = (t: Pin) => {
+    const at = was.findIndex((w) => w.name === t.name);
+    return at < 0 ? was.length : at;
+  };
+  const ordered = before.bits ? [...terminals].sort((a, b) => placeOf(a) - placeOf(b)) : terminals;
+  const made = bundleOf(pin, ordered, before.bits && { name: before.name });
+  return before.byHand?.includes('name') ? { ...made, name: before.name } : made;
+}
+
+/** The pins that a part would lose by taking a proposal: those that it has not. */
+export function lostByTaking(part: Part, proposal: Proposal): Pin[] {
   const kept = new Set(applyEdit(part, takeProposal(part, proposal)).pins.map((p) => p.id));
-  const isBundle = (pin: Pin) => Object.values(pin.pads).some((pads) => pads.length > 1);
-  return { gone: part.pins.filter((p) => !kept.has(p.id)), bundles: part.pins.filter((p) => kept.has(p.id) && isBundle(p)) };
+  return part.pins.filter((p) => !kept.has(p.id));
 }
 
 export function pinOf(terminal: Terminal, id: string, pads: Pin['pads'], before: Pin | undefined, source: Source | undefined): Pin {

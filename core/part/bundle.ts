@@ -46,6 +46,28 @@ export function membersOf(terminals: readonly Pin[]): Member[] {
   });
 }
 
+/**
+ * A pin that bundles others: all their pads and doubts, and of each terminal what it has otherwise than the others. As a bus
+ * they are its bits, the first one the name's first; what else the pin has is that of `base`.
+ */
+export function bundleOf(base: Pin, pins: readonly Pin[], bus?: { name: string }): Pin {
+  const terminals = pins.flatMap(terminalsOf);
+  const name = bus?.name ?? bundleName(terminals);
+  const pads: Pin['pads'] = {};
+  for (const p of pins) for (const [pkg, own] of Object.entries(p.pads)) pads[pkg] = [...new Set([...(pads[pkg] ?? []), ...own])];
+  const { alternates: known, bits: _bits, ...bare } = base;
+  const alternates = bus ? known : [...new Set([...(known ?? []), ...terminals.map((t) => t.name)])].filter((n) => n !== name);
+  return {
+    ...bare,
+    name,
+    pads,
+    members: membersOf(terminals),
+    doubts: onceEach(pins.flatMap((p) => p.doubts)),
+    ...(alternates && alternates.length > 0 ? { alternates } : {}),
+    ...(bus ? { bits: terminals.map((t) => t.name) } : {}),
+  };
+}
+
 /** What becomes of the terminal that a bundle has at a pad of a package. */
 export interface TerminalChange {
   packageId: string;

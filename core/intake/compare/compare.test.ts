@@ -215,17 +215,34 @@ describe('a source that is taken as a whole', () => {
     const fresh = of(...lines);
     expect(ids(applyEdit(part, takeProposal(part, fresh)))).toEqual(after);
   });
+  const BUS: [string, string[]] = ['D[1:0]', ['2', '3']];
+  it.each<[string, Record<number, string>, [string, string[]][]]>([
+    ['that are the same', {}, [['VSS', ['1', '4', '5']], BUS]],
+    ['of which a pad is elsewhere', { 5: '7,VSS,G,Ground' }, [['VSS', ['1', '4', '7']], BUS]],
+    [
+      'whose bits change places',
+      { 2: '2,D0,I/O,Data bit 0', 3: '3,D1,I/O,Data bit 1' },
+      [
+        ['VSS', ['1', '4', '5']],
+        ['D[1:0]', ['3', '2']],
+      ],
+    ],
+    ['of another name', { 1: '1,GND,G,Ground', 4: '4,GND,G,Ground', 5: '5,GND,G,Ground' }, [['GND', ['1', '4', '5']], BUS]],
+  ])('keeps bundles %s', (_how, change, found) => {
+    const after = applyEdit(bundled, takeProposal(bundled, six(change)));
+    expect(after.pins.filter((p) => p.members).map((p) => [p.name, Object.values(p.pads)[0]])).toEqual(found);
+    expect(pinNamed(after, 'D[1:0]').bits).toEqual(['D1', 'D0']);
+    expect(ids(after)).toEqual(found[0]![0] === 'VSS' ? ids(bundled) : { ...ids(bundled), VSS: undefined, GND: ids(bundled)['VSS'] });
+    expect(revisionOf(after, six(change))).toEqual([]);
+  });
 });
 
 describe('what taking a source as a whole would lose', () => {
-  const names = (p: Part, proposal: Proposal) => {
-    const { gone, bundles } = lostByTaking(p, proposal);
-    return [gone.map((x) => x.name), bundles.map((x) => x.name)];
-  };
-  it('is nothing where it says the same', () => expect(names(part, OLD)).toEqual([[], []]));
-  it('is pins that it has not, and bundles', () => {
-    expect(names(part, of('1,VDD,P,Supply', '2,CLK,I,Clock input', '3,OUT,O,Result output'))).toEqual([['GND'], []]);
-    expect(names(bundled, six({ 6: '' }))).toEqual([['CLK'], ['VSS', 'D[1:0]']]);
+  const names = (p: Part, proposal: Proposal) => lostByTaking(p, proposal).map((x) => x.name);
+  it('is nothing where it says the same', () => expect(names(part, OLD)).toEqual([]));
+  it('is pins that it has not', () => {
+    expect(names(part, of('1,VDD,P,Supply', '2,CLK,I,Clock input', '3,OUT,O,Result output'))).toEqual(['GND']);
+    expect(names(bundled, six({ 6: '' }))).toEqual(['CLK']);
   });
 });
 

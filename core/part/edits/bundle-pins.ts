@@ -1,5 +1,4 @@
-import { bundleName, membersOf, terminalsOf } from '../bundle';
-import type { Pin } from '../pin';
+import { bundleOf } from '../bundle';
 import { EditError, plural, type EditRule } from './edit-rule';
 import { removePins } from './remove-pins';
 
@@ -16,26 +15,9 @@ export const bundlePins: EditRule<BundlePins> = {
     const members = bus ? pins.flatMap((id) => part.pins.find((p) => p.id === id) ?? []) : part.pins.filter((p) => pins.includes(p.id));
     const [first, ...rest] = members;
     if (!first || rest.length === 0) throw new EditError('a bundle needs at least two pins');
-    const terminals = members.flatMap(terminalsOf);
-    const name = bundleName(terminals);
-    const merged: Pin = {
-      ...first,
-      name,
-      pads: unitePads(members),
-      members: membersOf(terminals),
-      alternates: [...new Set([...(first.alternates ?? []), ...members.map((p) => p.name)])].filter((n) => n !== name),
-      doubts: members.flatMap((p) => p.doubts),
-    };
-    if (bus) Object.assign(merged, { name: bus.name, bits: terminals.map((p) => p.name), alternates: first.alternates ?? [] });
-    if (merged.alternates?.length === 0) delete merged.alternates;
+    const merged = bundleOf(first, members, bus);
     const without = removePins.apply(part, { kind: 'removePins', pins: rest.map((p) => p.id) });
     return { ...without, pins: without.pins.map((p) => (p.id === first.id ? merged : p)) };
   },
   describe: ({ pins }) => `bundle ${plural(pins.length, 'pin')}`,
 };
-
-function unitePads(pins: Pin[]): Pin['pads'] {
-  const united: Pin['pads'] = {};
-  for (const pin of pins) for (const [pkg, pads] of Object.entries(pin.pads)) united[pkg] = [...new Set([...(united[pkg] ?? []), ...pads])];
-  return united;
-}

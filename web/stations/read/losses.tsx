@@ -9,20 +9,17 @@ const MOST_NAMED = 6;
 
 /** What the part would lose if a source took the place of its pins, and the way to take changes one by one instead. */
 export function Losses({ part, proposal, onCompare }: { part: Part; proposal: Proposal; onCompare: () => void }) {
-  const { gone, bundles } = useMemo(() => lostByTaking(part, proposal), [part, proposal]);
-  const named = (pins: Part['pins']) => listed(pins.map((p) => p.name || '(no name)'), MOST_NAMED); // prettier-ignore
-  const lines = [
-    ...(gone.length > 0 ? [`${counted(gone.length, 'pin')} of the part would go: ${named(gone)}.`] : []),
-    ...(bundles.length > 0 ? [`${counted(bundles.length, 'bundle')} would be taken apart: ${named(bundles)}.`] : []),
-  ];
+  const gone = useMemo(() => lostByTaking(part, proposal), [part, proposal]);
+  const names = listed(gone.map((p) => p.name || '(no name)'), MOST_NAMED); // prettier-ignore
   return (
     <div
       role="note"
       aria-label="What taking it changes"
-      className={`mx-4 mb-2 flex items-center gap-3 rounded-lg border px-3 py-1.5 text-[13px] ${lines.length > 0 ? 'border-amber-line bg-amber-wash' : 'border-line bg-surface'}`}
+      className={`mx-4 mb-2 flex items-center gap-3 rounded-lg border px-3 py-1.5 text-[13px] ${gone.length > 0 ? 'border-amber-line bg-amber-wash' : 'border-line bg-surface'}`}
     >
       <p className="min-w-0 flex-1">
-        Taken as a whole it replaces the {counted(part.pins.length, 'pin')} of {part.name}. {lines.join(' ')}
+        Taken as a whole it replaces the {counted(part.pins.length, 'pin')} of {part.name}.{' '}
+        {gone.length > 0 ? `${counted(gone.length, 'pin')} of the part would go: ${names}.` : ''}
       </p>
       <Button onClick={onCompare}>Compare instead</Button>
     </div>
