@@ -273,10 +273,16 @@ describe('ties of a part whose units are planned anew', () => {
     ['go to a unit of another name', [unit('u7', 'VDD'), unit('u8', 'IN2+', 'OUT2'), unit('u9', 'IN1+', 'OUT1')], { u8: 'u2', u9: 'u1' }],
     ['stay apart where one unit holds both', [unit('u1', 'IN1+', 'OUT1', 'IN2+', 'OUT2')], { u1: 'u1', u2: 'u2' }],
     ['are no other unit’s where none holds them', [unit('u1', 'VDD'), unit('u2', 'IN1+', 'OUT1')], { 'former B': 'u2', u2: 'u1' }],
+    ['stay where half of them is', [unit('u1', 'IN1+'), unit('u2', 'IN2+', 'OUT2'), unit('u3', 'OUT1')], { u1: 'u1', u2: 'u2' }],
   ])('%s', (_what, units, found) => {
     const after = applyEdit(joined, { kind: 'takeArrangement', units, drawings: part.drawings }).models[0]!;
     expect(after.ties).toEqual(Object.fromEntries(Object.entries(found).map(([key, was]) => [key, two[was]])));
     const first = Object.keys(found).find((key) => found[key] === 'u1')!;
     expect(after.readBack).toEqual({ [first]: { in: 'abc' } });
+  });
+  it('stay where only supplies are tied yet', () => {
+    const begun = applyEdit(part, { kind: 'setModel', model: { ...model, ties: { u1: { vdd: pin('VDD') } } } });
+    const units = [unit('u1', 'IN1+', 'OUT1'), unit('u2', 'VDD')];
+    expect(applyEdit(begun, { kind: 'takeArrangement', units, drawings: part.drawings }).models).toBe(begun.models);
   });
 });

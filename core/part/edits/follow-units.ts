@@ -20,9 +20,13 @@ function followed(part: Part, model: Model, units: readonly Unit[]): Model {
     units.map(({ id }) => ({ key, id, count: signals.get(key)!.filter((pin) => held.get(id)!.has(pin)).length })),
   );
   const to = new Map<string, string>();
+  const isFree = (key: string, id: string) => !to.has(key) && ![...to.values()].includes(id);
   // The surest first; where several are as sure, the unit that it was.
   for (const { key, id, count } of matches.sort((a, b) => b.count - a.count || Number(b.key === b.id) - Number(a.key === a.id)))
-    if (!to.has(key) && ![...to.values()].includes(id) && count * 2 > signals.get(key)!.length) to.set(key, id);
+    if (isFree(key, id) && count * 2 > signals.get(key)!.length) to.set(key, id);
+  // What no unit holds most of stays where it was, while that has any of it, or nothing but supplies is tied yet.
+  for (const { key, id, count } of matches)
+    if (key === id && isFree(key, id) && (count > 0 || signals.get(key)!.length === 0)) to.set(key, id);
   const label = (key: string) => part.units.find((u) => u.id === key)?.label ?? key;
   for (const key of keys) if (!to.has(key)) to.set(key, held.has(key) ? `former ${label(key)}` : key);
   if (keys.every((key) => to.get(key) === key)) return model;
