@@ -34,8 +34,8 @@ export function arrangeAs(part: Part, drafts: readonly UnitDraft[], rules: House
     }
     const id = was?.id ?? take(freshId('u', unitIds), unitIds);
     const drawingId = take(freshId('d', drawingIds), drawingIds);
-    const drawing = was && oldDrawings.get(was.drawing)!;
-    if (was && drawing && drawing.body.shape !== 'block' && isLess(was, wanted)) {
+    const drawing = was && oldDrawings.get(was.drawing);
+    if (drawing && drawing.body.shape !== 'block' && hasAll(was, draft.pins)) {
       const binding = Object.fromEntries(Object.entries(was.binding).filter(([, pin]) => wanted.has(pin)));
       drawings.set(drawingId, { ...drawing, id: drawingId, ports: drawing.ports.filter((p) => p.id in binding) });
       return [{ ...was, title: draft.title, drawing: drawingId, binding }];
@@ -65,15 +65,14 @@ function freshLabel(taken: ReadonlySet<string>): string {
   return unitLabel(n);
 }
 
-const isSame = (unit: Unit, pins: readonly string[]): boolean => {
+/** Whether a unit has all of some pins. */
+function hasAll(unit: Unit, pins: readonly string[]): boolean {
   const bound = new Set(Object.values(unit.binding));
-  return bound.size === new Set(pins).size && pins.every((p) => bound.has(p));
-};
+  return pins.every((p) => bound.has(p));
+}
 
-const isLess = (unit: Unit, pins: ReadonlySet<string>): boolean => {
-  const bound = new Set(Object.values(unit.binding));
-  return [...pins].every((p) => bound.has(p));
-};
+const isSame = (unit: Unit, pins: readonly string[]): boolean =>
+  hasAll(unit, pins) && new Set(Object.values(unit.binding)).size === new Set(pins).size;
 
 /** The places in a unit that a person chose. */
 function placedIn(unit: Unit, drawings: ReadonlyMap<string, Drawing>, members: readonly Pin[]): Fixed {

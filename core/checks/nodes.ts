@@ -1,4 +1,4 @@
-import { carriesPower, groupBy, pinsOnNode, WHOLE_PART, type Model, type NodeTie } from '../part';
+import { carriesPower, groupBy, pinsOnNode, WHOLE_PART, type Model, type NodeTie, type Pin } from '../part';
 import { allRolesOfPin } from '../spice/pin-roles';
 import { rolesOf } from '../spice/roles';
 import type { ModelNode, SpiceModel } from '../spice';
@@ -62,6 +62,22 @@ const tieTo = (s: Slot, to: 'ground' | 'open') => ({
 });
 
 const at = (s: Slot) => ({ model: s.model.id, node: s.node.name, ...(s.unit === WHOLE_PART ? {} : { unit: s.unit }) });
+
+/** Pins on a node that they cannot be on, with the way to untie them. */
+function wronglyTied(facts: Facts, isWrong: (pin: Pin) => boolean, says: (pin: Pin, slot: Slot) => string): RawFinding[] {
+  return slots(facts).flatMap((s) =>
+    pinsOnNode(s.tie)
+      .flatMap((id) => facts.pinById.get(id) ?? [])
+      .filter(isWrong)
+      .map((pin) => ({
+        where: { ...at(s), pin: pin.id },
+        message: says(pin, s),
+        mends: [
+          { label: 'untie it', edit: { kind: 'tieNodes', model: s.model.id, ties: [{ unit: s.unit, node: s.node.name, tie: null }] } },
+        ],
+      })),
+  );
+}
 
 /** A pin that stands on two nodes of one instance joins them, which a model does not expect. */
 function pinsOnTwoNodes(facts: Facts): RawFinding[] {
@@ -195,24 +211,10 @@ export const nodeRules: Rule[] = [
     title: 'A no-connect pin is joined to a node',
     why: 'A pin that ends inside the package cannot drive a model.',
     find: (facts) =>
-      slots(facts).flatMap((s) =>
-        pinsOnNode(s.tie)
-          .map((id) => facts.pinById.get(id))
-          .filter((p) => p?.type === 'no-connect')
-          .map((p) => ({
-            where: { ...at(s), pin: p!.id },
-            message: `${pinText(p!)} is not connected inside and is joined to node ${s.node.name}.`,
-            mends: [
-              {
-                label: 'untie it',
-                edit: {
-                  kind: 'tieNodes' as const,
-                  model: s.model.id,
-                  ties: [{ unit: s.unit, node: s.node.name, tie: null }],
-                },
-              },
-            ],
-          })),
+      wronglyTied(
+        facts,
+        (pin) => pin.type === 'no-connect',
+        (pin, s) => `${pinText(pin)} is not connected inside and is joined to node ${s.node.name}.`,
       ),
   },
   {
@@ -345,24 +347,11 @@ export const nodeRules: Rule[] = [
     title: 'A bus is tied to a single node',
     why: 'It stands for as many nets as it has bits, and a node is one of them.',
     find: (facts) =>
-      slots(facts).flatMap((s) =>
-        pinsOnNode(s.tie).flatMap((id) => {
-          const pin = facts.pinById.get(id);
-          return pin?.bits
-            ? [
-                {
-                  where: { ...at(s), pin: id },
-                  message: `${pinText(pin)} is ${pin.bits.length} nets, and on node ${s.node.name} of ${s.chosen.name}${unitText(facts, s.unit)}.`,
-                  mends: [
-                    {
-                      label: 'untie it',
-                      edit: { kind: 'tieNodes' as const, model: s.model.id, ties: [{ unit: s.unit, node: s.node.name, tie: null }] },
-                    },
-                  ],
-                },
-              ]
-            : [];
-        }),
+      wronglyTied(
+        facts,
+        (pin) => pin.bits !== undefined,
+        (pin, s) =>
+          `${pinText(pin)} is ${pin.bits!.length} nets, and on node ${s.node.name} of ${s.chosen.name}${unitText(facts, s.unit)}.`,
       ),
   },
   {

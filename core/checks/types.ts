@@ -1,4 +1,4 @@
-import { drives, netName, terminalsOf, type ElectricalType, type Pin } from '../part';
+import { drives, listed, netName, terminalsOf, type ElectricalType, type Pin } from '../part';
 import { findPairs } from '../intake';
 import { pinText, setType, type RawFinding, type Rule } from './rule';
 
@@ -15,8 +15,7 @@ const isDriver = (pin: Pin): boolean => drives(pin.type) && pin.type !== 'supply
 const hasOwn = (pin: Pin, field: 'name' | 'type'): boolean => pin.members?.some((m) => m[field] !== undefined) ?? false;
 
 function ofBundle(pin: Pin, said: (terminal: Pin) => string, what: string): RawFinding {
-  const names = [...new Set(terminalsOf(pin).map(said))];
-  const list = names.length > 6 ? `${names.slice(0, 6).join(', ')} and ${names.length - 6} more` : names.join(', ');
+  const list = listed([...new Set(terminalsOf(pin).map(said))], 6);
   return {
     where: { pin: pin.id },
     message: `${pinText(pin)} joins terminals ${what}: ${list}.`,

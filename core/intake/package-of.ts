@@ -12,17 +12,13 @@ export function packageFor(part: Part, name: string, index: number): Package {
 export const plainPackage = (name: string): string => name.toLowerCase().replace(/[^a-z0-9]/g, '');
 
 /**
- * The package of a part that a source counts in: by its name, written with or without dashes, or its only one. `proposal`
- * helps where a source names its packages in its own way: then the package with the same numbers is meant.
+ * The package of a part that a source counts in: by its name, written with or without dashes; else, since a source may name its
+ * packages in its own way, the one with most of the same numbers.
  */
-export function packageOf(part: Part, name: string, proposal?: Proposal): Package {
+export function packageOf(part: Part, { package: name, terminals }: Proposal): Package {
   const named = part.packages.find((p) => plainPackage(p.name) === plainPackage(name));
   if (named) return named;
-  if (proposal) {
-    const numbers = new Set(proposal.terminals.map((t) => t.numbers[name]));
-    const shared = (p: Package) => part.pins.filter((pin) => pin.pads[p.id]?.some((n) => numbers.has(n))).length;
-    const best = [...part.packages].sort((a, b) => shared(b) - shared(a))[0];
-    if (best) return best;
-  }
-  return (part.packages.length === 1 ? part.packages[0] : undefined) ?? packageFor(part, name, 0);
+  const numbers = new Set(terminals.map((t) => t.numbers[name]));
+  const shared = (p: Package) => part.pins.filter((pin) => pin.pads[p.id]?.some((n) => numbers.has(n))).length;
+  return [...part.packages].sort((a, b) => shared(b) - shared(a))[0] ?? packageFor(part, name, 0);
 }

@@ -12,7 +12,7 @@ export interface PadJoin {
 export const joinEdit = (packageId: string, { joins }: PadJoin): Edit => ({ kind: 'joinPads', package: packageId, joins });
 
 /** The edit that gives a pin one pad more; what it has that the land has not, such as an EP that now has a number, goes. */
-export function addPadEdit(pin: Pin, pkg: Package, pad: string): Edit {
+export function addPadEdit(pin: Pin, pkg: Package, pad: string): Edit & { kind: 'joinPads' } {
   const known = new Set(pkg.land.pads.map((p) => p.number));
   const pads = padsIn(pin, pkg.id).filter((n) => known.has(n) && n !== pad);
   return { kind: 'joinPads', package: pkg.id, joins: [{ pin: pin.id, pads: [...pads, pad] }] };

@@ -11,7 +11,7 @@ export {
   type TieProposal,
 } from './part-models';
 export { newVersionOf } from './new-version';
-export { tieByHand } from './tie-by-hand';
+export { canBeTied, pinsBound, tieByHand } from './tie-by-hand';
 export { dialectProblems } from './dialect';
 export { rolesOf, withoutChannel } from './roles';
 export type { Construct } from './dialect';

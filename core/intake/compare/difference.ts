@@ -70,11 +70,18 @@ export function differenceOf(old: readonly Listed[], fresh: readonly Listed[]): 
   };
 }
 
-const levelOf = (t: Listed): string => (t.activeLow ? 'active low' : 'active high');
+/** The active level in words. */
+export const levelOf = (t: { activeLow?: boolean | undefined }): string => (t.activeLow ? 'active low' : 'active high');
+
+/** The texts that stand once in a list. */
+export function standOnce(list: readonly string[]): Set<string> {
+  const counts = new Map<string, number>();
+  for (const text of list) counts.set(text, (counts.get(text) ?? 0) + 1);
+  return new Set(list.filter((text) => counts.get(text) === 1));
+}
 
 /** Number by name, for names that stand once. */
 function once(list: readonly Listed[]): Map<string, string> {
-  const counts = new Map<string, number>();
-  for (const t of list) counts.set(t.name, (counts.get(t.name) ?? 0) + 1);
-  return new Map(list.filter((t) => counts.get(t.name) === 1).map((t) => [t.name, t.number]));
+  const names = standOnce(list.map((t) => t.name));
+  return new Map(list.filter((t) => names.has(t.name)).map((t) => [t.name, t.number]));
 }

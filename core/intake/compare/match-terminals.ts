@@ -1,6 +1,7 @@
 import { groupBy, terminalsAt, type Package, type Part, type Pin } from '../../part';
 import { terminalsIn, type Proposal, type Terminal } from '../proposal';
 import { packageOf, plainPackage } from '../package-of';
+import { standOnce } from './difference';
 
 /** A pad of a pin, what stood there, and the terminal that a new revision has for it. */
 export interface Met {
@@ -32,13 +33,17 @@ export type Meeting = { pin: Pin; by: InPackage[] } | { pin?: undefined; termina
 /** The packages that a part and a source both have, with the name that the source gives them; first the one in view. */
 export function comparedPackages(part: Part, proposal: Proposal): { name: string; pkg: Package }[] {
   const own = (name: string) => part.packages.find((p) => plainPackage(p.name) === plainPackage(name));
-  const main = { name: proposal.package, pkg: packageOf(part, proposal.package, proposal) };
+  const main = { name: proposal.package, pkg: packageOf(part, proposal) };
   const others = proposal.packages.flatMap(({ name }) => {
     const pkg = name === proposal.package ? undefined : own(name);
     return pkg && pkg.id !== main.pkg.id ? [{ name, pkg }] : [];
   });
   return [main, ...others];
 }
+
+/** Numbers of a package as a person reads them: of several packages they say which one they count in. */
+export const numbersIn = (packages: readonly unknown[], pkg: Package, numbers: string): string =>
+  packages.length > 1 && numbers !== '' ? `${pkg.name} ${numbers}` : numbers;
 
 /** The packages that only the source has: nothing is compared in them. */
 export function packagesBeside(part: Part, proposal: Proposal): string[] {
@@ -48,15 +53,16 @@ export function packagesBeside(part: Part, proposal: Proposal): string[] {
 
 /** Every pin of the compared packages with the terminals that a new revision has for it, in the new one's order. */
 export function meetPins(part: Part, proposal: Proposal): Meeting[] {
+  const compared = comparedPackages(part, proposal);
   const pinOf = new Map<Terminal, Pin>();
   const match = () =>
-    comparedPackages(part, proposal).map(({ name, pkg }) => {
+    compared.map(({ name, pkg }) => {
       const matches = matchTerminals(part, pkg.id, proposal, name, pinOf);
       for (const { pin, met } of matches) if (pin) for (const { said } of met) pinOf.set(said, pin);
       return { pkg, matches };
     });
-  match();
-  // Once more, since a later package can show what a terminal of an earlier one is.
+  // Twice where there are several, since a later package can show what a terminal of an earlier one is.
+  if (compared.length > 1) match();
   const packages = match();
   const meetings: Meeting[] = [];
   const ofPin = new Map<Pin, InPackage[]>();
@@ -173,13 +179,8 @@ export const pinsMet = (part: Part, proposal: Proposal): Map<Terminal, Pin> =>
 
 /** What stands once in each of two lists. */
 function bothOnce(fresh: readonly string[], old: readonly string[]): Set<string> {
-  const once = (list: readonly string[]) => {
-    const counts = new Map<string, number>();
-    for (const text of list) counts.set(text, (counts.get(text) ?? 0) + 1);
-    return new Set(list.filter((text) => counts.get(text) === 1));
-  };
-  const there = once(old);
-  return new Set([...once(fresh)].filter((text) => there.has(text)));
+  const there = standOnce(old);
+  return new Set([...standOnce(fresh)].filter((text) => there.has(text)));
 }
 
 /** In the new revision's order, a pin where the first of its terminals stands; then what it no longer has. */

@@ -1,6 +1,7 @@
 import { padsIn, type Part, type Pin } from '../../part';
 import type { Proposal, Terminal } from '../proposal';
-import { comparedPackages, meetPins, type InPackage, type Meeting, type Met } from './match-terminals';
+import { levelOf } from './difference';
+import { comparedPackages, meetPins, numbersIn, type InPackage, type Meeting, type Met } from './match-terminals';
 
 /**
  * One thing that a new revision of the source says otherwise. `id` names it among the others; a change that touches what
@@ -63,19 +64,16 @@ function movesIn(pin: Pin, inPackage: InPackage, packages: Packages): RevisionCh
   const [from, to] = [padsIn(pin, pkg.id).join(', '), numbersOf(inPackage).join(', ')];
   if (from === to) return [];
   const id = pkg === packages[0]!.pkg ? `moved ${pin.id}` : `moved ${pin.id} ${pkg.id}`;
-  // Of several packages a number says which one it counts in.
-  const said = (numbers: string) => (packages.length > 1 && numbers !== '' ? `${pkg.name} ${numbers}` : numbers);
+  const said = (numbers: string) => numbersIn(packages, pkg, numbers);
   const byHand = pin.byHand?.includes('number') ?? false;
   const about = { name: pin.name, pin: pin.id, number: to === '' ? from : to, package: pkg.id };
   return [{ id, kind: 'moved', from: said(from), to: said(to), byHand, ...about }];
 }
 
-const level = (low: boolean | undefined): string => (low ? 'active low' : 'active high');
-
 const FIELDS: [RevisionChange['kind'], NonNullable<Pin['byHand']>[number], (x: Pin | Terminal) => string][] = [
   ['renamed', 'name', (x) => x.name],
   ['retyped', 'type', (x) => x.type],
-  ['level', 'activeLow', (x) => level(x.activeLow)],
+  ['level', 'activeLow', levelOf],
   ['described', 'description', (x) => x.description ?? ''],
 ];
 

@@ -1,6 +1,6 @@
 import { padsIn, problem, terminalAt, type Doubt, type Edit, type Package, type Part, type Pin, type Problem } from '../../part';
 import { terminalsIn, type Proposal, type Terminal } from '../proposal';
-import { comparedPackages } from './match-terminals';
+import { comparedPackages, numbersIn } from './match-terminals';
 
 export interface Comparison {
   /** Adds a doubt to each pin that the two sources disagree on; none where they agree. */
@@ -21,8 +21,7 @@ export function compareWithSource(part: Part, proposal: Proposal, name: string):
     there: new Map(terminalsIn(proposal, p.name).map((t) => [t.numbers[p.name]!, t])),
     seen: new Set<string>(),
   }));
-  // Of several packages a number says which one it counts in.
-  const saidAt = (pkg: Package, number: string) => (packages.length > 1 ? `${pkg.name} ${number}` : number);
+  const saidAt = (pkg: Package, number: string) => numbersIn(packages, pkg, number);
   let [agreed, disagreed] = [0, 0];
   const pins = part.pins.map((pin) => {
     const fresh = packages.flatMap(({ pkg, there, seen }) =>

@@ -1,6 +1,6 @@
 import { addPadEdit } from '../../../core/lands';
 import { padsIn, pinsOnNode, type Edit, type Model, type NodeTie, type Package, type Part, type Pin } from '../../../core/part';
-import { tieByHand } from '../../../core/spice';
+import { canBeTied, pinsBound, tieByHand } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectPinById } from '../../store/selectors';
@@ -80,14 +80,7 @@ export function LooseCard({ part, pkg, model, end, count, padsWithoutPin, looseP
     return shell(`Pad ${end.pad} has no pin`, says, choices);
   }
   const used = new Set(Object.values(model?.ties[end.unit] ?? {}).flatMap(pinsOnNode));
-  const own = new Set(Object.values(part.units.find((u) => u.id === end.unit)?.binding ?? {}));
-  const free = part.pins.filter(
-    (p) =>
-      !used.has(p.id) &&
-      p.type !== 'no-connect' &&
-      !p.bits &&
-      (own.size === 0 || own.has(p.id) || p.type === 'supply-in' || p.type === 'ground'),
-  );
+  const free = pinsBound(part, end.unit).filter((p) => !used.has(p.id) && canBeTied(p));
   return shell(
     `Node ${end.node} has no pin`,
     'Choose its pin, or say what it stands on in the simulation:',

@@ -12,7 +12,7 @@ import {
   type Pin,
 } from '../../../core/part';
 import { addPadEdit } from '../../../core/lands';
-import { tieByHand, type SpiceModel, type TieProposal } from '../../../core/spice';
+import { canBeTied, pinsBound, tieByHand, type SpiceModel, type TieProposal } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectPadJoined, selectSelectedSet, selectSelection } from '../../store/selectors';
@@ -84,9 +84,10 @@ export function Threads({ part, pkg, model, chosen, binding, group, offers, aske
     const owner = part.pins.filter((p) => padsIn(p, pkg.id).includes(pad));
     if (owner.length > 0) return void act(selected(owner.map((p) => p.id)));
     if (!pin || readOnly) return;
-    act(edited(addPadEdit(pin, pkg, pad)));
-    const has = padsIn(pin, pkg.id).filter((n) => pkg.land.pads.some((p) => p.number === n));
-    if (has.length > 0) act(say(`${pin.name} has ${counted(has.length + 1, 'pad')} now: ${[...has, pad].join(', ')}.`));
+    const edit = addPadEdit(pin, pkg, pad);
+    act(edited(edit));
+    const { pads } = edit.joins[0]!;
+    if (pads.length > 1) act(say(`${pin.name} has ${counted(pads.length, 'pad')} now: ${pads.join(', ')}.`));
   };
 
   return (
@@ -230,7 +231,7 @@ function NodeTieRow({
   const readOnly = useStore((s) => s.part.readOnly);
   const used = new Set(Object.values(taken).flatMap(pinsOnNode));
   const value = tie === undefined ? '' : 'pin' in tie ? tie.pin : tie.to;
-  const free = part.pins.filter((p) => p.id === value || (!used.has(p.id) && p.type !== 'no-connect' && !p.bits));
+  const free = part.pins.filter((p) => p.id === value || (!used.has(p.id) && canBeTied(p)));
   const isRail = tie !== undefined && 'to' in tie && tie.to === 'rail';
   return (
     <>
@@ -276,13 +277,6 @@ function NodeTieRow({
 function pinsShown(part: Part, binding: string | undefined, group: string | null, hasModel: boolean): Pin[] {
   if (group !== null) return part.pins.filter((p) => (p.group ?? '') === group);
   return !hasModel || binding === undefined || binding === WHOLE_PART ? part.pins.slice(0, 80) : pinsBound(part, binding);
-}
-
-/** The pins that a model bound in a unit, or in the whole part, can be tied to. */
-function pinsBound(part: Part, binding: string | undefined): Pin[] {
-  if (binding === undefined || binding === WHOLE_PART) return part.pins;
-  const own = new Set(Object.values(part.units.find((u) => u.id === binding)?.binding ?? {}));
-  return part.pins.filter((p) => own.has(p.id) || p.type === 'supply-in' || p.type === 'ground');
 }
 
 /** Measures where threads end and draws them; again when something scrolls or changes its size. */

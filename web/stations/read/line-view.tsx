@@ -5,6 +5,7 @@ import { selectPinById, selectSelection, selectTerminals } from '../../store/sel
 import { selected } from '../../store/view-slice';
 import { counted } from '../../ui/counted';
 import { VirtualRows } from '../../ui/virtual-rows';
+import { litBy } from './lit';
 
 const ROW = 22;
 
@@ -21,8 +22,7 @@ export function LineView({ text, name, digest, asked }: { text: string; name: st
       if (p.origin?.line && p.origin.source === digest) map.set(p.origin.line, [...(map.get(p.origin.line) ?? []), p.id]);
     return map;
   }, [terminals, digest]);
-  const chosen = new Set(selection);
-  const lit = new Set((asked ? [asked] : terminals.filter((p) => chosen.has(p.id))).flatMap((p) => p.origin?.line ?? []));
+  const lit = new Set(terminals.filter(litBy(asked, selection)).flatMap((p) => p.origin?.line ?? []));
   const focusLine = (asked ?? terminals.find((p) => p.id === selection.at(-1)))?.origin?.line;
   return (
     <div className="flex h-full flex-col px-4 pb-3">

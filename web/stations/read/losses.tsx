@@ -10,7 +10,10 @@ const MOST_NAMED = 6;
 /** What the part would lose if a source took the place of its pins, and the way to take changes one by one instead. */
 export function Losses({ part, proposal, onCompare }: { part: Part; proposal: Proposal; onCompare: () => void }) {
   const gone = useMemo(() => lostByTaking(part, proposal), [part, proposal]);
-  const names = listed(gone.map((p) => p.name || '(no name)'), MOST_NAMED); // prettier-ignore
+  const names = listed(
+    gone.map((p) => p.name || '(no name)'),
+    MOST_NAMED,
+  );
   return (
     <div
       role="note"

@@ -6,6 +6,7 @@ import { selectPart, selectSelection, selectTerminals } from '../../store/select
 import { selected } from '../../store/view-slice';
 import type { SourceInfo, SourceSession } from '../../workers/source-session';
 import { DoubtCard } from './doubt-card';
+import { litBy } from './lit';
 import { Boxed, CARD, cardLeft, PageView, type PagePlace } from './page-view';
 
 /** The pages with the cell of every pin: a cell leads to its pin, the selected pins' cells are lit, a doubt is asked beside its cell. */
@@ -29,7 +30,7 @@ export function PageEvidence({
   const selection = useStore(selectSelection);
   const terminals = useStore(selectTerminals);
   const cells = useMemo(() => cellsByPage(terminals, digest), [terminals, digest]);
-  const lit = new Set(selection);
+  const lit = litBy(asked, selection);
   const last = part.pins.find((p) => p.id === selection.at(-1));
   const sought = asked ?? last;
   const place = useMemo(() => sought && placeOf(sought, digest), [sought, digest]);
@@ -51,7 +52,7 @@ export function PageEvidence({
       overlay={(page, scale) => (
         <>
           {(cells.get(page) ?? []).map(({ pin, field, box, doubt }, i) => {
-            const isLit = asked ? pin.id === asked.id && pin.origin === asked.origin : lit.has(pin.id);
+            const isLit = lit(pin);
             return (
               <Boxed key={i} box={box} scale={scale} grow={2} className={isLit ? 'z-10' : ''}>
                 <button

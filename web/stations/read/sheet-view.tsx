@@ -5,6 +5,7 @@ import { useAct, useStore } from '../../store';
 import { selectSelection, selectTerminals } from '../../store/selectors';
 import { selected } from '../../store/view-slice';
 import { VirtualRows } from '../../ui/virtual-rows';
+import { litBy } from './lit';
 
 const ROW = 24;
 
@@ -44,7 +45,7 @@ export function SheetView({ sheets, digest, asked }: { sheets: readonly Sheet[];
     return most;
   }, [sheet, rows, width]);
   const row = focus?.sheet === sheet?.name ? Number(/\d+$/.exec(focus?.cell ?? '')?.[0]) : NaN;
-  const lit = new Set(selection);
+  const lit = litBy(asked, selection);
   if (!sheet) return null;
   return (
     <div className="flex h-full flex-col px-4 pb-3">
@@ -69,7 +70,7 @@ export function SheetView({ sheets, digest, asked }: { sheets: readonly Sheet[];
             </span>
             {widths.map((w, col) => {
               const pins = pinsAt.get(cellRef(index, col)) ?? [];
-              const isLit = pins.some(({ pin }) => (asked ? pin.id === asked.id && pin.origin === asked.origin : lit.has(pin.id)));
+              const isLit = pins.some(({ pin }) => lit(pin));
               const tone = isLit ? 'bg-green-wash outline-2 outline-green' : pins.some((p) => p.doubt) ? 'bg-amber-wash' : '';
               const text = rows.get(index)?.get(col) ?? '';
               // As in a workbook, a text runs on over the empty cells beside it.
