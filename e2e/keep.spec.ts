@@ -137,10 +137,31 @@ test('an archive goes out and comes back', async ({ page }) => {
   const waiting = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export all' }).click();
   const path = await (await waiting).path();
-  const chooser = page.waitForEvent('filechooser');
-  await page.getByRole('button', { name: 'Import…' }).click();
-  await (
-    await chooser
-  ).setFiles({ name: 'library.kite.zip', mimeType: 'application/zip', buffer: (await import('node:fs')).readFileSync(path) });
-  await expect(page.getByText('22 parts')).toBeVisible();
+  const archive = (await import('node:fs')).readFileSync(path);
+  const bring = async () => {
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Import…' }).click();
+    await (await chooser).setFiles({ name: 'library.kite.zip', mimeType: 'application/zip', buffer: archive });
+  };
+  // What is there as it is in the archive is not added again; what was deleted comes back, and what differs stands beside its old one.
+  await bring();
+  await expect(page.getByText('Nothing to add. 11 parts are on the Shelf already, the same in everything.')).toBeVisible();
+  await page.keyboard.press('Control+a');
+  await page.getByRole('button', { name: 'Delete 11' }).click();
+  await expect(page.getByText('The Shelf is empty')).toBeVisible();
+  await bring();
+  await expect(page.getByText('11 parts', { exact: true })).toBeVisible();
+  await page.getByRole('link', { name: /TF5501/ }).click();
+  await page.getByRole('button', { name: 'TF5501', exact: true }).click();
+  await page.getByRole('dialog', { name: 'Particulars' }).getByLabel('Description').fill('Another amplifier');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await bring();
+  await expect(page.getByText('12 parts', { exact: true })).toBeVisible();
+  await expect(page.getByText(/Added TF5501. 10 parts are on the Shelf already/)).toBeVisible();
+  await expect(page.getByRole('link', { name: /TF5501.*of \d{4}-\d\d-\d\d/ })).toHaveCount(2);
+  await page.getByRole('button', { name: 'Remove the old' }).click();
+  await expect(page.getByText('Another amplifier')).toHaveCount(0);
+  await expect(page.getByText('11 parts', { exact: true })).toBeVisible();
 });

@@ -73,16 +73,23 @@ export function keyName(e: KeyboardEvent): string {
   return [e.ctrlKey || e.metaKey ? 'Ctrl+' : '', e.altKey ? 'Alt+' : '', shift ? 'Shift+' : '', base].join('');
 }
 
-const typing = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+/** What the focus is on, for its own keys come first: text has most, a list of choices its letters and arrows, a box only the space. */
+function fieldOf(target: EventTarget | null): 'text' | 'list' | 'box' | undefined {
+  if (!(target instanceof HTMLElement)) return undefined;
+  if (target.tagName === 'SELECT') return 'list';
+  const type = target.tagName === 'INPUT' ? (target as HTMLInputElement).type : '';
+  if (type === 'checkbox') return 'box';
+  if (type === 'radio' || type === 'range') return 'list';
+  return target.isContentEditable || /^(INPUT|TEXTAREA)$/.test(target.tagName) ? 'text' : undefined;
+}
 
-/** Runs the command of a pressed key. In text fields only keys with Ctrl or Alt are commands; the web's own editing keys never. */
+/** Runs the command of a pressed key. In fields only keys with Ctrl or Alt are commands; in text the web's own editing keys never. */
 export function handleKey(e: KeyboardEvent): void {
   if (e.defaultPrevented) return;
   const name = keyName(e);
-  const inText = typing(e.target);
-  if (inText && !/^(Ctrl|Alt)\+/.test(name)) return;
-  if (inText && /^Ctrl\+(Shift\+)?[ZYACVX]$/.test(name)) return;
+  const field = fieldOf(e.target);
+  if (field === 'box' ? name === 'Space' : field && !/^(Ctrl|Alt)\+/.test(name)) return;
+  if (field === 'text' && /^Ctrl\+(Shift\+)?[ZYACVX]$/.test(name)) return;
   const command = [...all].reverse().find((c) => c.key !== undefined && c.key.split(' or ').includes(name) && (c.can?.() ?? true));
   if (!command) return;
   e.preventDefault();

@@ -1,4 +1,3 @@
-import { memo } from 'react';
 import { Link } from 'react-router';
 import { boundsOf } from '../../core/shapes';
 import type { Summary } from '../store/records';
@@ -10,6 +9,8 @@ interface Props {
   summary: Summary;
   /** The file that waits to be read for it, by name. */
   waiting: string | undefined;
+  /** True where another part has the same name: then the time of the last change tells them apart. */
+  twin: boolean;
   picked: boolean;
   onPick: () => void;
   onCopy: () => void;
@@ -17,7 +18,7 @@ interface Props {
 }
 
 /** One part on the Shelf: its drawing in small, what it is, and what is still open. */
-export const ShelfCard = memo(function ShelfCard({ summary: s, waiting, picked, onPick, onCopy, onDelete }: Props) {
+export function ShelfCard({ summary: s, waiting, twin, picked, onPick, onCopy, onDelete }: Props) {
   const open = s.errors + s.warnings;
   return (
     <li
@@ -36,6 +37,7 @@ export const ShelfCard = memo(function ShelfCard({ summary: s, waiting, picked, 
           <span className="flex justify-between text-[12px] text-muted">
             <span>
               {counted(s.pins, 'pin')}, {counted(s.units, 'unit')}
+              {twin ? `, of ${timeOf(s.updated)}` : ''}
             </span>
             <span className={s.errors > 0 ? 'text-brick' : s.warnings > 0 ? 'text-amber' : ''}>
               {open === 0 ? 'nothing open' : counted(open, 'finding')}
@@ -58,7 +60,13 @@ export const ShelfCard = memo(function ShelfCard({ summary: s, waiting, picked, 
       </div>
     </li>
   );
-});
+}
+
+/** The time of a change as `2026-11-30 15:39`, by the clock of this machine. */
+function timeOf(updated: number): string {
+  const here = new Date(updated - new Date(updated).getTimezoneOffset() * 60_000);
+  return here.toISOString().slice(0, 16).replace('T', ' ');
+}
 
 function State({ state }: { state: string }) {
   const tone = state === 'draft' ? 'bg-sunken text-muted' : state === 'proven' ? 'bg-green-wash' : 'bg-green text-on-green';

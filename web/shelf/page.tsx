@@ -1,6 +1,7 @@
 import { liveQuery } from 'dexie';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { compareNatural } from '../../core/part';
 import { useCommands } from '../commands/registry';
 import { useAct, useStore } from '../store';
 import { namesWaiting, SOURCE_FILES } from '../store/brought';
@@ -17,10 +18,23 @@ import { nextTheme } from '../ui/theme';
 import { say } from '../ui/toasts';
 import { core } from '../workers/core';
 import { ShelfCard } from './card';
+import { firstOf, repeated } from './names';
+import { ShelfGrid } from './shelf-grid';
 import { useArrivals } from './use-arrivals';
 
 /** What is taken in here: parts, and the sources that parts are started from. */
 const ARRIVING = `.json,.zip,.edf,.edif,${SOURCE_FILES}`;
+
+/** What the Shelf can be put in order by. */
+const ORDERS = {
+  name: { label: 'by name', compare: () => 0 },
+  changed: { label: 'newest first', compare: (a: Summary, b: Summary) => b.updated - a.updated },
+  open: {
+    label: 'most open',
+    compare: (a: Summary, b: Summary) => b.errors - a.errors || b.warnings - a.warnings || b.notes - a.notes,
+  },
+};
+type ShelfOrder = keyof typeof ORDERS;
 
 /** The library: every part with its state, search, start, import, export. */
 export function ShelfPage() {
@@ -30,13 +44,14 @@ export function ShelfPage() {
   const [summaries, setSummaries] = useState<Summary[] | null>(null);
   const [waiting, setWaiting] = useState<ReadonlyMap<string, string>>(new Map());
   const [query, setQuery] = useState('');
+  const [order, setOrder] = useState<ShelfOrder>('name');
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
 
   // Follows the store by itself: what a part's own tab or another tab saves is shown at once.
   useEffect(() => {
     const watch = liveQuery(() => Promise.all([db.summaries.toArray(), namesWaiting()])).subscribe({
       next: ([list, names]) => {
-        setSummaries(list.sort((a, b) => a.name.localeCompare(b.name)));
+        setSummaries(list);
         setWaiting(names);
       },
       error: (error) => {
@@ -49,10 +64,13 @@ export function ShelfPage() {
 
   const shown = useMemo(() => {
     const words = query.toLowerCase().split(/\s+/).filter(Boolean);
-    return (summaries ?? []).filter((s) => words.every((w) => s.words.includes(w) || s.state.includes(w)));
-  }, [summaries, query]);
+    return (summaries ?? [])
+      .filter((s) => words.every((w) => s.words.includes(w) || s.state.includes(w)))
+      .sort((a, b) => ORDERS[order].compare(a, b) || compareNatural(a.name, b.name) || b.updated - a.updated);
+  }, [summaries, query, order]);
+  const twins = useMemo(() => repeated((summaries ?? []).map((s) => s.name)), [summaries]);
 
-  const { start, take } = useArrivals(summaries ?? []);
+  const { start, take, adding, stop } = useArrivals(summaries ?? [], (ids) => void remove(ids));
 
   const exportParts = async (withSources: boolean) => {
     const ids = picked.size > 0 ? [...picked] : shown.map((s) => s.id);
@@ -66,8 +84,8 @@ export function ShelfPage() {
   const remove = async (ids: string[]) => {
     const removed = await removeParts(ids);
     setPicked(new Set());
-    const names = removed.records.map((r) => r.part.name).join(', ');
-    act(say(`Deleted ${names}.`, 'plain', { label: 'Undo', run: () => void restoreParts(removed) }));
+    const names = removed.records.map((r) => r.part.name);
+    act(say(`Deleted ${firstOf(names)}.`, 'plain', { label: 'Undo', run: () => void restoreParts(removed) }));
   };
 
   const copy = async (id: string) => {
@@ -98,6 +116,20 @@ export function ShelfPage() {
       group: 'Shelf',
       run: () => document.getElementById('shelf-search')?.focus(),
     },
+    {
+      id: 'all',
+      title: 'Select all the parts shown',
+      key: 'Ctrl+A',
+      group: 'Shelf',
+      run: () => setPicked(new Set(shown.map((s) => s.id))),
+    },
+    { id: 'none', title: 'Select no part', key: 'Esc', group: 'Shelf', can: () => picked.size > 0, run: () => setPicked(new Set()) },
+    ...(Object.keys(ORDERS) as ShelfOrder[]).map((o) => ({
+      id: `order ${o}`,
+      title: `Order the Shelf ${ORDERS[o].label}`,
+      group: 'Shelf',
+      run: () => setOrder(o),
+    })),
     { id: 'rules', title: 'House rules', group: 'Shelf', run: () => void navigate('/rules') },
     { id: 'theme', title: 'Change the theme', group: 'Shelf', run: () => void act(say(`Theme: ${nextTheme()}.`)) },
     ...(summaries ?? []).map((s) => ({
@@ -118,6 +150,12 @@ export function ShelfPage() {
         <KiteMark />
         <h1 className="text-base font-bold">Shelf</h1>
         <span className="text-muted">{summaries === null ? '' : counted(summaries.length, 'part')}</span>
+        {adding ? (
+          <span role="status" className="flex items-center gap-2 text-muted">
+            adding {adding.done} of {adding.of}
+            <Button onClick={stop}>Stop</Button>
+          </span>
+        ) : null}
         <label htmlFor="shelf-search" className="sr-only">
           Search parts
         </label>
@@ -126,9 +164,21 @@ export function ShelfPage() {
           type="search"
           value={query}
           onChange={(e) => setQuery(e.target.value)}
-          placeholder="Search names, words, pins, states"
-          className="min-w-32 max-w-80 flex-1 rounded-md border border-line px-3 py-1"
+          placeholder="Search names, words, pins"
+          className="min-w-24 max-w-80 flex-1 rounded-md border border-line px-3 py-1"
         />
+        <select
+          aria-label="Order of the parts"
+          value={order}
+          onChange={(e) => setOrder(e.target.value as ShelfOrder)}
+          className="shrink-0 rounded-md border border-line bg-surface px-1.5 py-1 text-[13px]"
+        >
+          {(Object.keys(ORDERS) as ShelfOrder[]).map((o) => (
+            <option key={o} value={o}>
+              {ORDERS[o].label}
+            </option>
+          ))}
+        </select>
         <div className="ml-auto flex shrink-0 items-center gap-2">
           <Button tone="main" keyName="Alt+P" onClick={() => void start()}>
             Start a part
@@ -145,39 +195,45 @@ export function ShelfPage() {
             House rules
           </Link>
           <Button tone="quiet" onClick={() => window.dispatchEvent(new Event('kite:palette'))}>
-            Find or do <Key name="Ctrl+K" />
+            Find or do{' '}
+            <span className="max-[1100px]:hidden">
+              <Key name="Ctrl+K" />
+            </span>
           </Button>
         </div>
       </header>
-      <main className="min-h-0 flex-1 overflow-y-auto p-5">
-        {summaries !== null && shown.length === 0 ? (
-          <Empty title={query ? `No part has “${query}”` : 'The Shelf is empty'}>
-            {query
-              ? 'Names, makers, descriptions, keywords, pin names and states are searched.'
-              : 'Drop a datasheet here or paste a pin table, and a part is started from it. Part files and archives come in the same way.'}
-            {query ? null : (
-              <p className="mt-4">
-                <Button onClick={() => void loadDemo(rules).catch((error: unknown) => act(say(sayDemoError(error), 'bad')))}>
-                  Bring the demo library
-                </Button>
-              </p>
-            )}
-          </Empty>
-        ) : null}
-        <ul className="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-4">
-          {shown.map((s) => (
-            <ShelfCard
-              key={s.id}
-              summary={s}
-              waiting={waiting.get(s.id)}
-              picked={picked.has(s.id)}
-              onPick={() => toggle(s.id)}
-              onCopy={() => void copy(s.id)}
-              onDelete={() => void remove([s.id])}
-            />
-          ))}
-        </ul>
-      </main>
+      <ShelfGrid
+        items={shown}
+        instead={
+          summaries === null ? null : (
+            <Empty title={query ? `No part has “${query}”` : 'The Shelf is empty'}>
+              {query
+                ? 'Names, makers, descriptions, keywords, pin names and states are searched.'
+                : 'Drop a datasheet here or paste a pin table, and a part is started from it. Part files and archives come in the same way.'}
+              {query ? null : (
+                <p className="mt-4">
+                  <Button onClick={() => void loadDemo(rules).catch((error: unknown) => act(say(sayDemoError(error), 'bad')))}>
+                    Bring the demo library
+                  </Button>
+                </p>
+              )}
+            </Empty>
+          )
+        }
+      >
+        {(s) => (
+          <ShelfCard
+            key={s.id}
+            summary={s}
+            waiting={waiting.get(s.id)}
+            twin={twins.has(s.name)}
+            picked={picked.has(s.id)}
+            onPick={() => toggle(s.id)}
+            onCopy={() => void copy(s.id)}
+            onDelete={() => void remove([s.id])}
+          />
+        )}
+      </ShelfGrid>
     </Drop>
   );
 }

@@ -1,17 +1,28 @@
-import { useEffect } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { emptyPart, sayProblem, type Part, type Problem } from '../../core/part';
 import type { ArchivedSource } from '../../core/release';
 import { useAct, useStore } from '../store';
 import { bringSource, isSourceFile, tooLarge } from '../store/brought';
-import { addParts, keepSource, type SourceFile } from '../store/library';
+import { sayStorageError } from '../store/db';
+import { addParts, comparedWithShelf, keepSource, type SourceFile } from '../store/library';
 import type { Summary } from '../store/records';
+import { counted } from '../ui/counted';
 import { pastedTable, readFileBytes, readFileText } from '../ui/files';
 import { say } from '../ui/toasts';
 import { core } from '../workers/core';
+import { firstOf } from './names';
 
-/** What comes to the Shelf by drop, paste or choice: a source starts a part, and parts are added. */
-export function useArrivals(summaries: readonly Summary[]) {
+/** Parts that are added at a time; the Shelf shows each batch as it comes. */
+const BATCH = 20;
+
+/**
+ * What comes to the Shelf by drop, paste or choice: a source starts a part, and parts are added. A part that is on the
+ * Shelf as it is in the file is not added again; of one that is there otherwise, the older one can be removed.
+ */
+export function useArrivals(summaries: readonly Summary[], remove: (ids: string[]) => void) {
+  const [adding, setAdding] = useState<{ done: number; of: number } | null>(null);
+  const stopped = useRef(false);
   const act = useAct();
   const navigate = useNavigate();
   const rules = useStore((s) => s.view.rules);
@@ -67,17 +78,42 @@ export function useArrivals(summaries: readonly Summary[]) {
         if (problems.length > 0) act(say(`${problems.slice(0, 2).map(sayProblem).join(' ')}${more}`, 'bad'));
       } else parts.push(read.value);
     }
-    if (parts.length === 0) return;
-    await addParts(parts, rules);
+    if (parts.length > 0) await addToShelf(parts);
+  };
+
+  const addToShelf = async (parts: readonly Part[]) => {
+    const { fresh, older } = await comparedWithShelf(parts);
+    const added: string[] = [];
+    stopped.current = false;
+    try {
+      for (let i = 0; i < fresh.length && !stopped.current; i += BATCH) {
+        if (fresh.length > BATCH) setAdding({ done: i, of: fresh.length });
+        const batch = fresh.slice(i, i + BATCH);
+        await addParts(batch, rules);
+        added.push(...batch.map((p) => p.name));
+      }
+    } catch (error) {
+      act(say(sayStorageError(error), 'bad'));
+    }
+    setAdding(null);
+    const twice = added.filter((name) => older.has(name));
+    const ids = twice.flatMap((name) => older.get(name)!);
+    const known = parts.length - fresh.length;
     act(
       say(
-        `Added ${parts
-          .map((p) => p.name)
-          .slice(0, 4)
-          .join(', ')}${parts.length > 4 ? ' and more' : ''}.`,
+        [
+          added.length > 0 ? `Added ${firstOf(added)}.` : 'Nothing to add.',
+          known > 0 ? `${counted(known, 'part is', 'parts are')} on the Shelf already, the same in everything.` : '',
+          twice.length > 0 ? `${firstOf(twice)} ${twice.length === 1 ? 'is' : 'are'} on the Shelf twice now, old and new.` : '',
+          added.length < fresh.length ? `Stopped: ${fresh.length - added.length} of ${fresh.length} were not added.` : '',
+        ]
+          .filter(Boolean)
+          .join(' '),
+        'plain',
+        ids.length > 0 ? { label: 'Remove the old', run: () => remove(ids) } : undefined,
       ),
     );
   };
 
-  return { start, take };
+  return { start, take, adding, stop: () => void (stopped.current = true) };
 }

@@ -1,4 +1,4 @@
-import { copyOf, type HouseRules, type Part } from '../../core/part';
+import { canonicalPart, copyOf, type HouseRules, type Part } from '../../core/part';
 import { core } from '../workers/core';
 import { summarizeOpenPart } from '../workers/open-part';
 import { db, sayStorageError, type WaitingSource } from './db';
@@ -31,6 +31,24 @@ export async function addParts(parts: readonly Part[], rules: HouseRules): Promi
   const recorded = await record(parts, rules);
   await restoreParts(recorded);
   return recorded.records.map((r) => r.id);
+}
+
+/**
+ * Of parts that come in: those that are not on the Shelf as they are, and the ids of other parts there that have the name
+ * of one of them.
+ */
+export async function comparedWithShelf(parts: readonly Part[]): Promise<{ fresh: Part[]; older: ReadonlyMap<string, string[]> }> {
+  const fresh: Part[] = [];
+  const older = new Map<string, string[]>();
+  for (const part of parts) {
+    const ids = await db.summaries.where('name').equals(part.name).primaryKeys();
+    const there = ids.length === 0 ? [] : (await db.parts.bulkGet(ids)).filter((r) => r !== undefined);
+    const written = there.length === 0 ? '' : canonicalPart(part);
+    if (there.some((r) => canonicalPart(r.part) === written)) continue;
+    fresh.push(part);
+    if (there.length > 0) older.set(part.name, ids);
+  }
+  return { fresh, older };
 }
 
 async function record(parts: readonly Part[], rules: HouseRules): Promise<Recorded> {
