@@ -200,7 +200,7 @@ const converter = (revision) => (doc) => {
 
 /** Half-bridge driver: a range of numbers, footnotes, an exposed pad. */
 const driver = (doc) => {
-  furniture(doc, 'TF1502', 1, 1);
+  furniture(doc, 'TF1502', 1, 2);
   let y = heading(doc, 'TF1502 half-bridge heater driver, SO-8-EP', 60, 15);
   y = prose(
     doc,
@@ -230,6 +230,29 @@ const driver = (doc) => {
   doc
     .text('(1) Has a pull-down of 100 kohm.', 50, y + 8, { lineBreak: false })
     .text('(2) Connect 100 nF from BOOT to SW.', 50, y + 20, { lineBreak: false });
+  doc.addPage();
+  furniture(doc, 'TF1502', 2, 2);
+  y = heading(doc, '7 Package outline, SO-8-EP', 60);
+  y = prose(doc, 'All dimensions are in mm. D and E1 do not include mold flash. The exposed pad is D2 along the rows and E2 across.', y);
+  drawTable(
+    doc,
+    {
+      heads: ['Symbol', 'Min', 'Nom', 'Max', 'What'],
+      rows: ROWS([
+        ['A', '-', '-', '1.70', 'Height over the seating plane'],
+        ['A1', '0.00', '-', '0.15', 'Standoff'],
+        ['b', '0.31', '-', '0.51', 'Lead width'],
+        ['D', '4.80', '4.90', '5.00', 'Body length'],
+        ['E', '5.80', '6.00', '6.20', 'Over the leads'],
+        ['E1', '3.80', '3.90', '4.00', 'Body width'],
+        ['e', '', '1.27 BSC', '', 'Lead pitch'],
+        ['L', '0.40', '-', '1.27', 'Foot length'],
+        ['D2', '2.99', '3.10', '3.20', 'Exposed pad, length'],
+        ['E2', '2.29', '2.40', '2.50', 'Exposed pad, width'],
+      ]),
+    },
+    { y, columns: [50, 110, 170, 250, 310], rules: 'rows' },
+  );
 };
 
 /** Mesh radio: three pages, the table over two of them with its heads again. */

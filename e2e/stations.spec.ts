@@ -84,6 +84,36 @@ test('Join: a node is tied by hand, and taken pins are not offered again', async
   await expect(page.getByRole('region', { name: 'Suggested ties' })).toHaveCount(0);
 });
 
+test('Join: a land has the dimensions that it was made of, and what was begun in a form outlasts another station and a reload', async ({
+  page,
+}) => {
+  await openPart(page, 'TF7311', 'join');
+  const land = page.getByRole('region', { name: 'Land', exact: true });
+  await page.keyboard.press('l');
+  await land.getByLabel('Pad width').fill('0.37');
+  await page.keyboard.press('Enter');
+  await land.getByLabel('Pad length').fill('1.61');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Alt+1');
+  await expect(page).toHaveURL(/read$/);
+  await page.keyboard.press('Alt+3');
+  await expect(land.getByLabel('Pad width')).toHaveValue('0.37');
+  await page.reload();
+  await expect(land.getByLabel('Pad length')).toHaveValue('1.61');
+  await land.getByRole('button', { name: /Use for/ }).click();
+  await expect(land).toHaveCount(0);
+  // Another dimension is changed later: those of before are not the name's again.
+  await page.keyboard.press('l');
+  await expect(land.getByLabel('Pad width')).toHaveValue('0.37');
+  await land.getByRole('button', { name: 'Close' }).click();
+  await page.keyboard.press('m');
+  await page.getByLabel('Text of the model file').fill('.subckt TF7311X a b\nR1 a b 1k\n.ends\n');
+  await expect(page.getByRole('button', { name: /TF7311X/ })).toBeVisible();
+  await page.keyboard.press('Alt+1');
+  await page.keyboard.press('Alt+3');
+  await expect(page.getByRole('button', { name: /TF7311X/ })).toBeVisible();
+});
+
 test('Join: a new version of a model keeps what is tied', async ({ page }) => {
   await openPart(page, 'TF1502', 'join');
   await page.getByRole('button', { name: /^Model / }).click();

@@ -2,6 +2,7 @@ export { arithmeticOf } from './arithmetic';
 export { compareMaps } from './compare-maps';
 export { changePads, mirrorPads, nextNumber, removePads, repeatPads, withPads } from './edit-pads';
 export type { Family } from './family';
+export { familyOf } from './family-of';
 export { generateLand } from './generate';
 export { joinExposedPad, meetPads } from './join-by-number';
 export { addPadEdit, joinByList, joinByName, joinByNumber, joinByOrder, joinEdit } from './join-pads';

@@ -18,7 +18,29 @@ export function ballsIn(text: string): Set<string> | undefined {
   return out;
 }
 
-function rowIndex(letters: string): number {
+/** Places of a grid as `ballsIn` reads them, in few pieces: runs of a row, and rectangles where rows below say the same. */
+export function ballsText(rows: number, columns: number, isOne: (row: number, column: number) => boolean): string {
+  const pieces: { from: number; to: number; first: number; last: number }[] = [];
+  for (let row = 0; row < rows; row++)
+    for (let from = 0; from < columns; from++) {
+      if (!isOne(row, from)) continue;
+      let to = from;
+      while (to + 1 < columns && isOne(row, to + 1)) to++;
+      const above = pieces.find((p) => p.from === from && p.to === to && p.last === row - 1);
+      if (above) above.last = row;
+      else pieces.push({ from, to, first: row, last: row });
+      from = to;
+    }
+  return pieces
+    .map(({ from, to, first, last }) => {
+      const [a, b] = [`${rowLetters(first)}${from + 1}`, `${rowLetters(last)}${to + 1}`];
+      return a === b ? a : `${a}-${b}`;
+    })
+    .join(', ');
+}
+
+/** The place of a row's letters, from 0; -1 where they are none. */
+export function rowIndex(letters: string): number {
   for (let i = 0; i < 420; i++) if (rowLetters(i) === letters) return i;
   return -1;
 }

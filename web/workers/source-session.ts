@@ -24,6 +24,10 @@ export class SourceSession {
     return Promise.race([this.api.read(options, proxy(progress)), this.closed]);
   }
 
+  texts(): Promise<string[] | undefined> {
+    return Promise.race([this.api.texts(), this.closed]);
+  }
+
   draw(page: number, scale: number): Promise<{ bitmap: ImageBitmap; width: number; height: number } | undefined> {
     return Promise.race([this.api.draw(page, scale), this.closed]);
   }

@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import { openSource, type OpenSource, type SourceKind } from '../../adapters/source';
-import type { PdfLibrary, Progress } from '../../adapters/pdf';
+import { pageText, type PdfLibrary, type Progress } from '../../adapters/pdf';
 import type { Proposal, ReadOptions, Sheet } from '../../core/intake';
 import type { Result } from '../../core/part';
 
@@ -72,6 +72,16 @@ const api = {
   },
 
   read: async (options: ReadOptions, progress: Progress): Promise<Result<Proposal>> => open!.read(options, progress),
+
+  /** The texts of a document's pages, in their order. */
+  async texts(): Promise<string[]> {
+    const texts: string[] = [];
+    for (let n = 1; open?.document && n <= open.document.numPages; n++) {
+      const { runs } = await pageText(open.document, n);
+      texts.push(runs.map((run) => run.text).join(' '));
+    }
+    return texts;
+  },
 
   /** Draws a page at `scale` pixels a point. */
   async draw(number: number, scale: number): Promise<{ bitmap: ImageBitmap; width: number; height: number } | undefined> {

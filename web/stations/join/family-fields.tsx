@@ -39,8 +39,9 @@ const SIZES: Partial<Record<Family['kind'], { key: string; label: string; parts:
 export function FamilyFields({ family, onChange }: { family: Family; onChange: (family: Family) => void }) {
   const values = family as unknown as Record<string, unknown>;
   const put = (key: string, value: unknown) => {
+    // A field that is changed keeps its place among the others.
     const { [key]: _before, ...rest } = values;
-    onChange((value === undefined ? rest : { ...rest, [key]: value }) as unknown as Family);
+    onChange((value === undefined ? rest : { ...values, [key]: value }) as unknown as Family);
   };
   const keys = [...new Set([...Object.keys(family).filter((key) => key in WORDS), ...(OPTIONAL[family.kind] ?? [])])];
   return (

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { joinByList, joinByName, joinByNumber, joinByOrder, joinEdit, meetPads, walkPads } from '../../../core/lands';
 import { nameOnDrawing, padsIn, type Package } from '../../../core/part';
 import { useAct, useStore } from '../../store';
+import { useDraft } from '../../store/drafts';
 import { edited } from '../../store/part-slice';
 import { selectPart, selectPinById, selectSelection } from '../../store/selectors';
 import { Button } from '../../ui/button';
@@ -19,13 +20,13 @@ export function JoinByCard({ pkg, onClose }: { pkg: Package; onClose: () => void
   const selection = useStore(selectSelection);
   const readOnly = useStore((s) => s.part.readOnly);
   const others = part.packages.filter((p) => p.id !== pkg.id);
-  const [how, setHow] = useState<How>(others.length > 0 ? 'number' : 'list');
+  const [text, setText, dropText] = useDraft(`joins of ${pkg.id}`, () => '');
+  const [how, setHow] = useState<How>(others.length > 0 && text === '' ? 'number' : 'list');
   const [from, setFrom] = useState(others[0]?.id ?? '');
   const free = useMemo(() => new Set(meetPads(part, pkg.id).padsWithoutPin), [part, pkg.id]);
   const starts = useMemo(() => walkPads(pkg.land.pads).filter((n) => free.has(n)), [pkg, free]);
   const [start, setStart] = useState('');
   const [direction, setDirection] = useState<1 | -1>(1);
-  const [text, setText] = useState('');
   const loose = part.pins.filter((p) => padsIn(p, pkg.id).length === 0).map((p) => p.id);
   const chosen = selection.length > 1 ? selection : loose;
   const join =
@@ -127,6 +128,7 @@ export function JoinByCard({ pkg, onClose }: { pkg: Package; onClose: () => void
           disabled={readOnly || join.joins.length === 0}
           onClick={() => {
             act(edited(joinEdit(pkg.id, join)));
+            dropText();
             onClose();
           }}
         >

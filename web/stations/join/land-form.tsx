@@ -1,8 +1,9 @@
-import { useEffect, useState } from 'react';
-import { applyEdit, padsIn, sayProblem, type Edit, type Land, type Package } from '../../../core/part';
-import { familyFromName, generateLand, joinExposedPad, readLandName, writeLandName, type Family } from '../../../core/lands';
+import { useEffect, useMemo, useState } from 'react';
+import { applyEdit, padsIn, sayProblem, UNNAMED_PACKAGE, type Edit, type Land, type Package } from '../../../core/part';
+import { familyFromName, familyOf, generateLand, joinExposedPad, readLandName, writeLandName, type Family } from '../../../core/lands';
 import { useAct, useStore } from '../../store';
 import { PAD_FILES } from '../../store/brought';
+import { useDraft } from '../../store/drafts';
 import { edited } from '../../store/part-slice';
 import { selectPart } from '../../store/selectors';
 import { packageChosen } from '../../store/view-slice';
@@ -54,30 +55,49 @@ const MODES = [
   { value: 'file', label: 'from a file…' },
 ] as const;
 
+/** What stands in the form. */
+interface Draft {
+  mode: (typeof MODES)[number]['value'];
+  name: string;
+  family: Family;
+  padsFile: ReadPadsFile | null;
+}
+
+/** The dimensions that a land has; where it has none of a family, those of its package's name, and its pads one by one. */
+function startOf(pkg: Package | undefined): Draft {
+  const name = pkg && pkg.name !== UNNAMED_PACKAGE ? pkg.name : '';
+  const named = familyFromName(name);
+  const hasPads = (pkg?.land.pads.length ?? 0) > 0;
+  const own = hasPads ? familyOf(pkg!.land) : undefined;
+  const family = own ?? (named.ok ? named.value.family : STARTS.dual);
+  return { mode: hasPads && !own ? 'hand' : 'sizes', name, family, padsFile: null };
+}
+
 interface Props {
   pkg: Package | undefined;
   /** A file of pads that was dropped at the station, to be read at once. */
   came: File | undefined;
+  /** Told of the land that the form would make, or that it makes none. */
+  onLand: (land: Land | undefined) => void;
   onDone: () => void;
 }
 
 /** Makes a land: by its short name, or by the datasheet's dimensions in mm; shows at once what is impossible and why. */
-export function LandForm({ pkg, came, onDone }: Props) {
+export function LandForm({ pkg, came, onLand, onDone }: Props) {
   const act = useAct();
   const part = useStore(selectPart);
   const readOnly = useStore((s) => s.part.readOnly);
-  const [mode, setMode] = useState<(typeof MODES)[number]['value']>('sizes');
-  const [name, setName] = useState(pkg && pkg.name !== 'package' ? pkg.name : '');
-  const start = familyFromName(name);
-  const [family, setFamily] = useState<Family>(start.ok ? start.value.family : STARTS.dual);
+  const [draft, setDraft, dropDraft] = useDraft<Draft>(`land of ${pkg?.id ?? ''}`, () => startOf(pkg));
+  const { mode, name, family, padsFile } = draft;
+  const change = (part: Partial<Draft>) => setDraft({ ...draft, ...part });
   const [message, setMessage] = useState<string | null>(null);
-  const [padsFile, setPadsFile] = useState<ReadPadsFile | null>(null);
-  const made = generateLand(family);
+  const made = useMemo(() => generateLand(family), [family]);
+  const offered = mode === 'sizes' && made.ok ? made.value : undefined;
+  useEffect(() => onLand(offered), [onLand, offered]);
 
   const byName = (text: string) => {
-    setName(text);
     const read = familyFromName(text);
-    if (read.ok) setFamily(read.value.family);
+    change({ name: text, ...(read.ok ? { family: read.value.family } : {}) });
     setMessage(text.trim() === '' || read.ok ? null : sayProblem(read.problems[0]!));
   };
   const put = (id: string, next: Package, added: boolean) => {
@@ -89,6 +109,7 @@ export function LandForm({ pkg, came, onDone }: Props) {
     const exposed = joinExposedPad(edits.reduce(applyEdit, part), id);
     act(edited({ kind: 'batch', title: `land of ${next.name}`, edits: exposed ? [...edits, exposed] : edits }));
     act(packageChosen(id));
+    dropDraft();
     onDone();
   };
   const take = (asNew: boolean) => {
@@ -104,13 +125,17 @@ export function LandForm({ pkg, came, onDone }: Props) {
     const read = await core.readPads(await readFileText(file), file.name.replace(/\.\w+$/, ''), file.name);
     if (!read.ok) return setMessage(read.problems.slice(0, 2).map(sayProblem).join(' '));
     setMessage(null);
-    setMode('file');
-    setPadsFile({ name: file.name, lands: read.value.packages, problems: read.value.problems });
+    change({ mode: 'file', padsFile: { name: file.name, lands: read.value.packages, problems: read.value.problems } });
   };
   const chooseFile = () => void chooseFiles(PAD_FILES).then(([file]) => fromFile(file));
   useEffect(() => {
     void fromFile(came);
+    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [came]);
+  const leave = () => {
+    dropDraft();
+    onDone();
+  };
   const standard = writeLandName(family);
   const isNominal = readLandName(name)?.assumed;
   const handed = (land: Land, title: string) =>
@@ -126,7 +151,7 @@ export function LandForm({ pkg, came, onDone }: Props) {
               key={m.value}
               type="button"
               aria-pressed={mode === m.value}
-              onClick={() => (m.value === 'file' ? chooseFile() : setMode(m.value))}
+              onClick={() => (m.value === 'file' ? chooseFile() : change({ mode: m.value }))}
               className={`rounded px-1.5 text-[12.5px] ${mode === m.value ? 'bg-green-wash font-semibold text-ink' : 'hover:bg-sunken'}`}
             >
               {m.label}
@@ -156,7 +181,7 @@ export function LandForm({ pkg, came, onDone }: Props) {
           onTake={(land, title, asNew) =>
             asNew || !pkg ? put(title, { id: title, name: title, land }, true) : put(pkg.id, { ...pkg, land }, false)
           }
-          onLeave={onDone}
+          onLeave={leave}
         />
       ) : null}
       {mode === 'sizes' ? (
@@ -176,9 +201,14 @@ export function LandForm({ pkg, came, onDone }: Props) {
               />
             </div>
             <div>
-              <Choice label="Family" value={family.kind} options={KINDS} onChange={(k) => setFamily(STARTS[k as Family['kind']])} />
+              <Choice
+                label="Family"
+                value={family.kind}
+                options={KINDS}
+                onChange={(k) => change({ family: STARTS[k as Family['kind']] })}
+              />
             </div>
-            <FamilyFields family={family} onChange={setFamily} />
+            <FamilyFields family={family} onChange={(next) => change({ family: next })} />
           </div>
           <Arithmetic family={family} />
           {isNominal ? (
@@ -205,7 +235,7 @@ export function LandForm({ pkg, came, onDone }: Props) {
           </>
         ) : null}
         {mode === 'file' ? null : (
-          <Button tone="quiet" onClick={onDone}>
+          <Button tone="quiet" onClick={leave}>
             Close
           </Button>
         )}

@@ -3,6 +3,7 @@ import { freshId, sayProblem, type Model } from '../../../core/part';
 import type { FoundModels, SpiceModel } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
 import { MODEL_FILES } from '../../store/brought';
+import { useDraft } from '../../store/drafts';
 import { edited } from '../../store/part-slice';
 import { selectPart } from '../../store/selectors';
 import { Button } from '../../ui/button';
@@ -18,6 +19,14 @@ import { ModelSettingsView } from './model-settings';
 const LONG = 400_000;
 const MOST = 200;
 
+/** What stands in the form: a file or text that was brought, or the text of the part's own model. */
+interface Draft {
+  /** True where it is to be a model beside those that the part has. */
+  isOther: boolean;
+  name: string;
+  text: string;
+}
+
 interface Props {
   /** The model in view; undefined where the part has none. */
   current: Model | undefined;
@@ -32,33 +41,40 @@ export function ModelForm({ current: given, came, onInView, onDone }: Props) {
   const act = useAct();
   const part = useStore(selectPart);
   // A part of unlike halves has a model for each: another one is added beside those that it has.
-  const [isOther, setOther] = useState(false);
+  const [draft, setDraft, dropDraft] = useDraft<Draft>(`model ${given?.id ?? ''}`, () => ({
+    isOther: false,
+    name: given?.fileName ?? 'pasted model',
+    text: given?.source ?? '',
+  }));
+  const { isOther, name, text } = draft;
   const current = isOther ? undefined : given;
-  const [source, setSource] = useState({ text: current?.source ?? '', name: current?.fileName ?? 'pasted model' });
-  const [full, setFull] = useState(current?.source ?? '');
   const [query, setQuery] = useState('');
   const [found, setFound] = useState<FoundModels | null>(null);
   const models = found?.models ?? [];
   const message = found?.problems.slice(0, 2).map(sayProblem).join(' ');
   const asked = useRef(0);
   /** Reads in the worker; an answer that a later question has overtaken is dropped. */
-  const read = async (text: string, name: string, words = '') => {
+  const find = async (source: string, words = '') => {
     const turn = ++asked.current;
-    setSource({ text: text.length > LONG ? '' : text, name });
-    setFull(text);
     setQuery(words);
-    const answer = await core.findModels(text, words, MOST);
+    const answer = await core.findModels(source, words, MOST);
     if (turn === asked.current) setFound(answer);
+  };
+  const read = (source: string, file: string) => {
+    setDraft({ ...draft, text: source, name: file });
+    return find(source);
   };
   const fromFiles = async ([file]: File[]) => {
     if (file) await read(await readFileText(file), file.name);
   };
   useEffect(() => {
+    // What was begun before is listed again.
+    if (!came && text !== '' && text !== current?.source) void find(text);
     if (came) void fromFiles([came]);
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [came]);
   const take = async ({ name: chosen }: SpiceModel) => {
-    const to = { fileName: source.name, source: full, chosen };
+    const to = { fileName: name, source: text, chosen };
     if (current) {
       const { model, kept, loose } = await core.newVersionOf(current, to);
       act(edited({ kind: 'setModel', model }));
@@ -70,12 +86,14 @@ export function ModelForm({ current: given, came, onInView, onDone }: Props) {
       act(edited({ kind: 'setModel', model: { id, ...to, ties: {} } }));
       onInView(id);
     }
+    leave();
+  };
+  const leave = () => {
+    dropDraft();
     onDone();
   };
   const addOther = () => {
-    setOther(true);
-    setSource({ text: '', name: 'pasted model' });
-    setFull('');
+    setDraft({ isOther: true, text: '', name: 'pasted model' });
     setFound(null);
   };
   return (
@@ -94,9 +112,9 @@ export function ModelForm({ current: given, came, onInView, onDone }: Props) {
             <textarea
               id="model-text"
               spellCheck={false}
-              value={source.text}
+              value={text.length > LONG ? '' : text}
               placeholder={'* connections: …\n.subckt NAME in+ in- vcc vee out'}
-              onChange={(e) => void read(e.target.value, source.name)}
+              onChange={(e) => void read(e.target.value, name)}
               className="h-32 w-full resize-none rounded-md border border-line p-2 font-mono text-[12px] whitespace-pre"
             />
           </div>
@@ -106,7 +124,7 @@ export function ModelForm({ current: given, came, onInView, onDone }: Props) {
                 aria-label="Find a model by its name"
                 value={query}
                 placeholder={`find among ${found.total}`}
-                onChange={(e) => void read(full, source.name, e.target.value)}
+                onChange={(e) => void find(text, e.target.value)}
                 className="mb-1 w-full rounded-md border border-line px-2 py-0.5 text-[13px]"
               />
             ) : null}
@@ -140,17 +158,17 @@ export function ModelForm({ current: given, came, onInView, onDone }: Props) {
               tone="bad"
               onClick={() => {
                 act(edited({ kind: 'removeModel', model: current.id }));
-                onDone();
+                leave();
               }}
             >
               Remove the model
             </Button>
           ) : null}
           {current && models.length === 0 ? (
-            <Button onClick={() => void read(current.source, current.fileName)}>Choose another model of {current.fileName}</Button>
+            <Button onClick={() => void find(current.source)}>Choose another model of {current.fileName}</Button>
           ) : null}
           {current ? <Button onClick={addOther}>Add another model</Button> : null}
-          <Button tone="quiet" onClick={onDone}>
+          <Button tone="quiet" onClick={leave}>
             Close
           </Button>
         </div>

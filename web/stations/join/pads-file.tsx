@@ -1,10 +1,11 @@
 import { useMemo, useState } from 'react';
-import { centred, landChange, type LandChange } from '../../../core/lands';
-import { listed, sayProblem, type Land, type Package, type Part, type Problem } from '../../../core/part';
+import { centred, landChange } from '../../../core/lands';
+import { sayProblem, type Land, type Package, type Part, type Problem } from '../../../core/part';
 import { Button } from '../../ui/button';
 import { counted } from '../../ui/counted';
 import { Choice } from '../../ui/field';
 import { LandView } from './land-view';
+import { sayChange } from './say-change';
 
 /** What was read from a file of pads: its lands, and what was wrong in it. */
 export interface ReadPadsFile {
@@ -23,8 +24,6 @@ interface Props {
   onLeave: () => void;
 }
 
-/** So many numbers are named of each kind of change. */
-const MOST_SAID = 12;
 /** Pads of a board netlist stand far from the middle of their part, in mm. */
 const FAR_MM = 60;
 
@@ -87,23 +86,4 @@ export function PadsFile({ file, part, pkg, disabled, onTake, onLeave }: Props) 
       </div>
     </div>
   );
-}
-
-/** The change in words; one line says so where there is none. */
-function sayChange(change: LandChange, pkg: Package | undefined): string[] {
-  const { added, removed, moved, resized, padsWithoutPin, numbersWithoutPad } = change;
-  const hadPads = pkg !== undefined && pkg.land.pads.length > 0;
-  const lines = (
-    [
-      ['New', hadPads ? added : []],
-      ['Gone', removed],
-      ['Elsewhere', moved],
-      ['Of another size or shape', resized],
-    ] as const
-  ).flatMap(([what, numbers]) => (numbers.length > 0 ? [`${what}: ${listed(numbers, MOST_SAID)}`] : []));
-  if (hadPads && lines.length === 0) lines.push(`The pads of ${pkg.name} are the same already.`);
-  if (padsWithoutPin.length > 0)
-    lines.push(`No pin has the ${padsWithoutPin.length === 1 ? 'number' : 'numbers'} ${listed(padsWithoutPin, MOST_SAID)}.`);
-  if (numbersWithoutPad.length > 0) lines.push(`It has no pad for ${listed(numbersWithoutPad, MOST_SAID)}.`);
-  return lines.length > 0 ? lines : ['Each pad has its pin by number.'];
 }

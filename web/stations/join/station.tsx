@@ -1,10 +1,11 @@
 import { useEffect, useMemo, useState } from 'react';
-import { padsIn, type Package, type Part } from '../../../core/part';
+import { padsIn, type Land, type Package, type Part } from '../../../core/part';
 import { joinExposedPad, meetPads } from '../../../core/lands';
 import { padSteps } from '../../../core/read-back';
 import { bindingUnits, tieEdit } from '../../../core/spice';
 import { useCommands } from '../../commands/registry';
 import { useAct, useStore } from '../../store';
+import { useDraft } from '../../store/drafts';
 import { edited } from '../../store/part-slice';
 import { selectNext, selectPackageId, selectPart, selectPinById, selectSelection } from '../../store/selectors';
 import { nextSet, packageChosen, selected } from '../../store/view-slice';
@@ -16,6 +17,7 @@ import { Choice } from '../../ui/field';
 import { CompareCard } from './compare-card';
 import { JoinByCard } from './join-by-card';
 import { LandForm } from './land-form';
+import { LandWork } from './land-work';
 import { LooseCard, sameEnd, type LooseEnd } from './loose-card';
 import { ModelForm } from './model-form';
 import { useChosenModel, useProposal } from './model-in-view';
@@ -38,7 +40,7 @@ export function JoinStation() {
   const onward = useStore(selectNext);
   const selection = useStore(selectSelection);
   const readOnly = useStore((s) => s.part.readOnly);
-  const [open, setOpen] = useState<Opened>(null);
+  const [open, setOpen] = useDraft<Opened>('join', () => null);
   const { came, done } = useCame((kind) => setOpen(kind === 'model' ? 'model' : 'land'));
   const close = () => {
     setOpen(null);
@@ -53,6 +55,7 @@ export function JoinStation() {
   const model = part.models.find((m) => m.id === modelId) ?? part.models[0];
   const chosen = useChosenModel(model);
   const bindings = useMemo(() => (model && chosen ? bindingUnits(part, chosen.nodes.length, model) : []), [part, model, chosen]);
+  const [land, setLand] = useState<Land>();
   const [walked, setWalked] = useState<'pads' | 'nodes'>('pads');
   const [unitKey, setUnitKey] = useState<string | null>(null);
   const binding = bindings.find((b) => b === unitKey) ?? bindings[0];
@@ -277,7 +280,9 @@ export function JoinStation() {
           />
         ) : null}
       </div>
-      {open === 'land' ? <LandForm pkg={pkg} came={came?.kind === 'pads' ? came.file : undefined} onDone={close} /> : null}
+      {open === 'land' ? (
+        <LandForm key={packageId ?? ''} pkg={pkg} came={came?.kind === 'pads' ? came.file : undefined} onLand={setLand} onDone={close} />
+      ) : null}
       {open === 'model' ? (
         <ModelForm
           key={model?.id ?? ''}
@@ -287,7 +292,7 @@ export function JoinStation() {
           onDone={close}
         />
       ) : null}
-      {open === 'many' && pkg ? <JoinByCard pkg={pkg} onClose={() => setOpen(null)} /> : null}
+      {open === 'many' && pkg ? <JoinByCard key={pkg.id} pkg={pkg} onClose={() => setOpen(null)} /> : null}
       {open === 'compare' && packageId !== undefined && part.packages.length > 1 ? (
         <CompareCard left={packageId} onClose={() => setOpen(null)} />
       ) : null}
@@ -305,6 +310,10 @@ export function JoinStation() {
             onWhat={setWalked}
             onLeave={() => setOpen(null)}
           />
+        </div>
+      ) : open === 'land' ? (
+        <div className="min-h-0 flex-1">
+          <LandWork part={part} pkg={pkg} land={land} />
         </div>
       ) : (
         <>

@@ -1,19 +1,11 @@
-import { useEffect, useState } from 'react';
-import { sayProblem, type Pin } from '../../../core/part';
+import type { Pin } from '../../../core/part';
 import { useStore } from '../../store';
-import { loadSource } from '../../store/library';
 import { selectPart, selectSelection } from '../../store/selectors';
 import { Empty } from '../../ui/card';
-import { SourceSession, type SourceInfo } from '../../workers/source-session';
 import { LineView } from './line-view';
 import { PageEvidence } from './page-evidence';
 import { SheetView } from './sheet-view';
-
-type Opened =
-  | { state: 'fetching' }
-  | { state: 'absent' }
-  | { state: 'refused'; why: string }
-  | { state: 'open'; session: SourceSession; info: SourceInfo; digest: string };
+import { useOpenSource } from './use-open-source';
 
 interface Props {
   onPage: (page: number, of: number) => void;
@@ -29,21 +21,8 @@ export function SourceView({ onPage, closeUp = false, asked }: Props) {
   const selection = useStore(selectSelection);
   const from = (asked ?? part.pins.find((p) => p.id === selection.at(-1)))?.origin?.source;
   const source = part.sources.find((s) => s.digest === from) ?? part.sources.at(-1);
-  const [opened, setOpened] = useState<Opened>({ state: 'fetching' });
   const { digest, name } = source ?? {};
-  useEffect(() => {
-    if (digest === undefined) return;
-    const session = new SourceSession();
-    setOpened({ state: 'fetching' });
-    void loadSource(digest).then(async (file) => {
-      if (!file) return setOpened({ state: 'absent' });
-      const result = await session.open(file.bytes, file.name);
-      if (!result) return;
-      if (result.ok) setOpened({ state: 'open', session, info: result.value, digest });
-      else setOpened({ state: 'refused', why: sayProblem(result.problems[0]!) });
-    });
-    return () => session.close();
-  }, [digest]);
+  const opened = useOpenSource(digest);
 
   if (!source)
     return <Empty title="These pins were set by hand">No source is kept with this part. Paste or drop a pin table to read one.</Empty>;

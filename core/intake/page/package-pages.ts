@@ -1,0 +1,45 @@
+/** What the pages that show a package say, and how much each says of it. */
+const SIGNS: readonly [RegExp, number][] = [
+  [/\b(package|mechanical)\s+(outline|drawing|dimensions?|data)\b|\boutline\s+(drawing|dimensions?)\b/i, 4],
+  [/\bdimensions?\s+(are\s+|is\s+)?in\s+(mm|millimet)/i, 4],
+  [/\b(recommended|example)\s+(land|footprint|pad|board)\b|\bland\s+pattern\b|\bfootprint\b/i, 3],
+  [/\bBSC\b/, 3],
+  [/\bseating\s+plane\b|\bcoplanarity\b/i, 3],
+  [/\b(JEDEC|M[OS]-\d{3})\b/, 2],
+  [/\bpin\s*1\s+(index|identifier|corner|mark)/i, 2],
+  [/\b(lead|ball|terminal)?\s*pitch\b/i, 1],
+];
+/** What a page must say at least to be one. */
+const ENOUGH = 5;
+/** So many dotted leaders make a list of contents, which names the page and is not it. */
+const LEADERS = /\.{5,}|(?:\. ){5,}/g;
+const CONTENTS = 3;
+
+/**
+ * Pages of a datasheet that give the dimensions of its package, by their texts: page numbers from 1, the one that says the
+ * most first; those that name the package in view before others that say as much.
+ */
+export function packagePages(texts: readonly string[], packageName = ''): number[] {
+  const name = plain(packageName);
+  const scored = texts.map((text, i) => {
+    if ((text.match(LEADERS)?.length ?? 0) >= CONTENTS) return { page: i + 1, score: 0 };
+    const score = SIGNS.reduce((sum, [sign, worth]) => sum + (sign.test(text) ? worth : 0), 0);
+    return { page: i + 1, score: score >= ENOUGH && name.length > 2 && plain(text).includes(name) ? score + 4 : score };
+  });
+  return scored
+    .filter((s) => s.score >= ENOUGH)
+    .sort((a, b) => b.score - a.score || a.page - b.page)
+    .map((s) => s.page);
+}
+
+/** Pages, from 1, on which all of the words stand, in whatever case and broken however; none for no words. */
+export function pagesWith(texts: readonly string[], words: string): number[] {
+  const wanted = words.split(/\s+/).map(plain).filter(Boolean);
+  if (wanted.length === 0) return [];
+  return texts.flatMap((text, i) => {
+    const said = plain(text);
+    return wanted.every((w) => said.includes(w)) ? [i + 1] : [];
+  });
+}
+
+const plain = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}+/#]/gu, '');
