@@ -114,6 +114,26 @@ test('Join: a land has the dimensions that it was made of, and what was begun in
   await expect(page.getByRole('button', { name: /TF7311X/ })).toBeVisible();
 });
 
+test('Join: a land takes its dimensions from the table of the datasheet, beside it', async ({ page }) => {
+  await openPart(page, 'TF1502', 'join');
+  await page.keyboard.press('l');
+  const land = page.getByRole('region', { name: 'Land', exact: true });
+  const sheet = page.getByRole('region', { name: 'Datasheet' });
+  await expect(sheet.getByText('page 2 of 2')).toBeVisible();
+  await expect(land.getByTitle('E1  3.80  3.90  4.00  Body width')).toContainText('body width 3.9');
+  await land.getByRole('button', { name: 'Fill in from page 2' }).click();
+  await expect(land.getByLabel('Body, w x h')).toHaveValue('3.9 x 4.9');
+  await expect(land.getByLabel('Exposed pad')).toHaveValue('2.4 x 3.1');
+  const work = page.getByRole('region', { name: 'Land as it will be' });
+  await expect(work).toContainText('body 3.9 × 4.9 × 1.7 mm');
+  await expect(work.getByRole('list', { name: 'What it changes' })).toContainText('Of another size or shape: 9');
+  await sheet.getByLabel('Find in the datasheet').fill('bootstrap capacitor');
+  await expect(sheet.getByRole('button', { name: 'Page 1', exact: true })).toBeVisible();
+  await expect(sheet.getByText('page 1 of 2')).toBeVisible();
+  await land.getByRole('button', { name: 'Use for SO-8-EP' }).click();
+  await expect(page.getByText('body 3.9 × 4.9 × 1.7 mm')).toBeVisible();
+});
+
 test('Join: a new version of a model keeps what is tied', async ({ page }) => {
   await openPart(page, 'TF1502', 'join');
   await page.getByRole('button', { name: /^Model / }).click();

@@ -1,4 +1,5 @@
 import type { Family } from './family';
+import { gullWings, padsOfLeads } from './fillets';
 import { betweenCentres } from './generate';
 
 /**
@@ -16,7 +17,6 @@ interface Read {
   assumed: string[];
 }
 
-const TOE = 0.35;
 const hundredths = (text: string): number => Number(text) / 100;
 const round = (mm: number): number => Math.round(mm * 100) / 100;
 
@@ -26,9 +26,7 @@ const footLength = (pitch: number): number => (pitch >= 1 ? 0.85 : 0.65);
 
 /** Pads for gull wings that end `over` apart: from a toe fillet outside to a heel fillet inside. */
 function gullWing(over: number, pitch: number): { span: number; length: number; width: number } {
-  const outer = over + 2 * TOE;
-  const length = round(footLength(pitch) + 2 * TOE);
-  return { span: round(outer - length), length, width: leadWidth(pitch) };
+  return { ...padsOfLeads(over, footLength(pitch), gullWings(pitch)), width: leadWidth(pitch) };
 }
 
 type Reader = (m: RegExpExecArray) => { family: Family; assumed: string[] } | undefined;
@@ -213,7 +211,7 @@ export function writeLandName(given: Family): string | undefined {
   const { body } = family;
   const height = h(family.heightMm);
   /** Over the leads: the pads' outer edges without their toe fillets. */
-  const over = 'span' in family ? family.span + family.length - 2 * TOE : 0;
+  const over = 'span' in family ? family.span + family.length - 2 * gullWings(1).toe : 0;
   const withExposed = 'exposed' in family && family.exposed ? 1 : 0;
   switch (family.kind) {
     case 'dual':

@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink';
 import { openSource, type OpenSource, type SourceKind } from '../../adapters/source';
-import { pageText, type PdfLibrary, type Progress } from '../../adapters/pdf';
-import type { Proposal, ReadOptions, Sheet } from '../../core/intake';
+import { pageText as runsOf, type PdfLibrary, type Progress } from '../../adapters/pdf';
+import { pageText, type Proposal, type ReadOptions, type Sheet } from '../../core/intake';
 import type { Result } from '../../core/part';
 
 /** What is known of a source once it is open. Page sizes are in points. */
@@ -73,12 +73,11 @@ const api = {
 
   read: async (options: ReadOptions, progress: Progress): Promise<Result<Proposal>> => open!.read(options, progress),
 
-  /** The texts of a document's pages, in their order. */
+  /** The texts of a document's pages, in their order: lines with their cells apart. */
   async texts(): Promise<string[]> {
     const texts: string[] = [];
     for (let n = 1; open?.document && n <= open.document.numPages; n++) {
-      const { runs } = await pageText(open.document, n);
-      texts.push(runs.map((run) => run.text).join(' '));
+      texts.push(pageText(await runsOf(open.document, n)));
     }
     return texts;
   },

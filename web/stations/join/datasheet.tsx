@@ -1,27 +1,23 @@
-import { useEffect, useMemo, useState } from 'react';
-import { packagePages, pagesWith } from '../../../core/intake';
+import { useMemo, useState } from 'react';
+import { pagesWith } from '../../../core/intake';
+import { useAllCommands } from '../../commands/registry';
 import { Button } from '../../ui/button';
 import { Empty } from '../../ui/card';
 import { PageView } from '../read/page-view';
-import { useOpenSource } from '../read/use-open-source';
+import type { Datasheet } from './use-datasheet';
 
 /** So many pages are offered of those that were found. */
 const MOST = 8;
+/** A place so far down a page, in points, that the page is shown from its head. */
+const HEAD = 130;
 
 /** The datasheet beside the land: its pages, opened where they give the package's dimensions, with words to find. */
-export function Datasheet({ digest, packageName }: { digest: string; packageName: string }) {
-  const opened = useOpenSource(digest);
-  const session = opened.state === 'open' ? opened.session : undefined;
-  const [texts, setTexts] = useState<string[]>();
+export function DatasheetView({ datasheet: { opened, texts, drawings } }: { datasheet: Datasheet }) {
   const [words, setWords] = useState('');
   const [chosen, setChosen] = useState<number>();
   const [shown, setShown] = useState(1);
-  useEffect(() => {
-    let isStale = false;
-    void session?.texts().then((all) => !isStale && setTexts(all));
-    return () => void (isStale = true);
-  }, [session]);
-  const drawings = useMemo(() => packagePages(texts ?? [], packageName), [texts, packageName]);
+  const commands = useAllCommands();
+  const zoom = (id: string) => commands.find((c) => c.id === id)?.run();
   const found = useMemo(() => (words.trim() === '' ? undefined : pagesWith(texts ?? [], words)), [texts, words]);
   const offered = (found ?? [...drawings].sort((a, b) => a - b)).slice(0, MOST);
   const page = chosen ?? found?.[0] ?? drawings[0];
@@ -37,7 +33,7 @@ export function Datasheet({ digest, packageName }: { digest: string; packageName
         <input
           type="search"
           aria-label="Find in the datasheet"
-          placeholder={texts ? 'find words' : 'reading the pages…'}
+          placeholder={texts ? 'find words' : 'reading it…'}
           value={words}
           onChange={(e) => {
             setWords(e.target.value);
@@ -62,11 +58,19 @@ export function Datasheet({ digest, packageName }: { digest: string; packageName
           </Button>
         ))}
         {found && found.length > MOST ? <span className="text-muted">and {found.length - MOST} more</span> : null}
+        <span className="ml-auto flex">
+          <Button tone="quiet" className="!px-2" aria-label="Show the page larger" onClick={() => zoom('page-larger')}>
+            +
+          </Button>
+          <Button tone="quiet" className="!px-2" aria-label="Show the page smaller" onClick={() => zoom('page-smaller')}>
+            −
+          </Button>
+        </span>
       </div>
       <PageView
         session={opened.session}
         info={opened.info}
-        focus={page === undefined ? undefined : { page, box: [0, 0, 1, 1] }}
+        focus={page === undefined ? undefined : { page, box: [0, HEAD, 1, 1] }}
         overlay={() => null}
         onPage={setShown}
       />

@@ -13,9 +13,11 @@ import { Choice } from '../../ui/field';
 import { chooseFiles, readFileText } from '../../ui/files';
 import { core } from '../../workers/core';
 import { Arithmetic, FamilyFields } from './family-fields';
+import { OutlineRows } from './outline-rows';
 import { OtherLand } from './other-land';
 import { PadHand } from './pad-hand';
 import { PadsFile, type ReadPadsFile } from './pads-file';
+import type { Datasheet } from './use-datasheet';
 
 const STARTS: Record<Family['kind'], Family> = {
   dual: { kind: 'dual', count: 14, pitch: 1.27, span: 5.4, length: 1.55, width: 0.6, body: { w: 3.9, h: 8.65 } },
@@ -77,13 +79,15 @@ interface Props {
   pkg: Package | undefined;
   /** A file of pads that was dropped at the station, to be read at once. */
   came: File | undefined;
+  /** The datasheet that may give the dimensions. */
+  datasheet: Datasheet | undefined;
   /** Told of the land that the form would make, or that it makes none. */
   onLand: (land: Land | undefined) => void;
   onDone: () => void;
 }
 
 /** Makes a land: by its short name, or by the datasheet's dimensions in mm; shows at once what is impossible and why. */
-export function LandForm({ pkg, came, onLand, onDone }: Props) {
+export function LandForm({ pkg, came, datasheet, onLand, onDone }: Props) {
   const act = useAct();
   const part = useStore(selectPart);
   const readOnly = useStore((s) => s.part.readOnly);
@@ -211,6 +215,9 @@ export function LandForm({ pkg, came, onLand, onDone }: Props) {
             <FamilyFields family={family} onChange={(next) => change({ family: next })} />
           </div>
           <Arithmetic family={family} />
+          {datasheet ? (
+            <OutlineRows datasheet={datasheet} family={family} disabled={readOnly} onFill={(next) => change({ family: next })} />
+          ) : null}
           {isNominal ? (
             <p className="mt-1 text-[12.5px] text-amber">The name does not say: {isNominal.join(', ')}. Compare them with the datasheet.</p>
           ) : null}

@@ -1,23 +1,24 @@
 import { useMemo } from 'react';
 import { landChange } from '../../../core/lands';
 import type { Land, Package, Part } from '../../../core/part';
-import { Datasheet } from './datasheet';
+import { DatasheetView } from './datasheet';
 import { LandView } from './land-view';
 import { sayChange } from './say-change';
+import type { Datasheet } from './use-datasheet';
 
 interface Props {
   part: Part;
   pkg: Package | undefined;
   /** The land that the form would make; undefined where it makes none. */
   land: Land | undefined;
+  datasheet: Datasheet | undefined;
 }
 
 /** What a land is made by: how it will look and what it changes, beside the datasheet where the part has one. */
-export function LandWork({ part, pkg, land }: Props) {
+export function LandWork({ part, pkg, land, datasheet }: Props) {
   const id = pkg?.id ?? '';
   const drawn = land ? { id, name: id, ...pkg, land } : pkg;
   const change = useMemo(() => land && landChange(part, id, land), [part, id, land]);
-  const datasheet = part.sources.filter((s) => s.kind === 'pdf').at(-1);
   return (
     <div className={`grid h-full gap-4 px-4 pb-3 ${datasheet ? 'grid-cols-[minmax(200px,1fr)_1.35fr]' : ''}`}>
       <section aria-label="Land as it will be" className="flex min-h-0 flex-col">
@@ -32,7 +33,7 @@ export function LandWork({ part, pkg, land }: Props) {
           </ul>
         ) : null}
       </section>
-      {datasheet ? <Datasheet key={datasheet.digest} digest={datasheet.digest} packageName={pkg?.name ?? ''} /> : null}
+      {datasheet ? <DatasheetView datasheet={datasheet} /> : null}
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { padsIn, type Land, type Package, type Part } from '../../../core/part';
+import { padsIn, type Package, type Part } from '../../../core/part';
 import { joinExposedPad, meetPads } from '../../../core/lands';
 import { padSteps } from '../../../core/read-back';
 import { bindingUnits, tieEdit } from '../../../core/spice';
@@ -16,8 +16,7 @@ import { counted } from '../../ui/counted';
 import { Choice } from '../../ui/field';
 import { CompareCard } from './compare-card';
 import { JoinByCard } from './join-by-card';
-import { LandForm } from './land-form';
-import { LandWork } from './land-work';
+import { LandDesk } from './land-desk';
 import { LooseCard, sameEnd, type LooseEnd } from './loose-card';
 import { ModelForm } from './model-form';
 import { useChosenModel, useProposal } from './model-in-view';
@@ -55,7 +54,6 @@ export function JoinStation() {
   const model = part.models.find((m) => m.id === modelId) ?? part.models[0];
   const chosen = useChosenModel(model);
   const bindings = useMemo(() => (model && chosen ? bindingUnits(part, chosen.nodes.length, model) : []), [part, model, chosen]);
-  const [land, setLand] = useState<Land>();
   const [walked, setWalked] = useState<'pads' | 'nodes'>('pads');
   const [unitKey, setUnitKey] = useState<string | null>(null);
   const binding = bindings.find((b) => b === unitKey) ?? bindings[0];
@@ -281,7 +279,7 @@ export function JoinStation() {
         ) : null}
       </div>
       {open === 'land' ? (
-        <LandForm key={packageId ?? ''} pkg={pkg} came={came?.kind === 'pads' ? came.file : undefined} onLand={setLand} onDone={close} />
+        <LandDesk key={packageId ?? ''} part={part} pkg={pkg} came={came?.kind === 'pads' ? came.file : undefined} onDone={close} />
       ) : null}
       {open === 'model' ? (
         <ModelForm
@@ -311,11 +309,7 @@ export function JoinStation() {
             onLeave={() => setOpen(null)}
           />
         </div>
-      ) : open === 'land' ? (
-        <div className="min-h-0 flex-1">
-          <LandWork part={part} pkg={pkg} land={land} />
-        </div>
-      ) : (
+      ) : open === 'land' ? null : (
         <>
           <div className="relative min-h-0 flex-1">
             <Threads

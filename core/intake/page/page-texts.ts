@@ -1,3 +1,14 @@
+import { linesOf, spacedText } from './lines';
+import type { DocumentPage } from './page';
+import { upright } from './upright';
+import { wordsAndRules } from './words';
+
+/** A page as text: its lines from the top, the cells of each three blanks apart. */
+export function pageText(given: DocumentPage): string {
+  const { words } = wordsAndRules(upright(given).page);
+  return linesOf(words).map(spacedText).join('\n');
+}
+
 /** What the pages that show a package say, and how much each says of it. */
 const SIGNS: readonly [RegExp, number][] = [
   [/\b(package|mechanical)\s+(outline|drawing|dimensions?|data)\b|\boutline\s+(drawing|dimensions?)\b/i, 4],

@@ -1,4 +1,4 @@
-import { packagePages, pagesWith } from './package-pages';
+import { packagePages, pagesWith } from './page-texts';
 
 const TEXT = 'The converter has a serial interface. The pitch of its clock is low.';
 const RATINGS = 'Absolute maximum ratings. Storage temperature, package thermal resistance 45 K/W by JEDEC JESD51.';

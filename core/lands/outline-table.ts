@@ -1,0 +1,129 @@
+/** One dimension of a package's outline, in mm, with the line of the datasheet that gives it. */
+export interface Dimension {
+  min?: number;
+  nom?: number;
+  max?: number;
+  line: string;
+}
+
+/**
+ * The letters of a package outline, as JEDEC Publication 95 uses them: A height, b width of a lead or a ball, D and E the
+ * package along and across its first row of leads (over the leads where there are any), D1 and E1 its body, D2 and E2 its
+ * exposed pad, e the pitch, L the length of a foot, N the count. Older ones have E for the body and H over the leads.
+ */
+const LETTERS = ['A', 'b', 'D', 'E', 'D1', 'E1', 'D2', 'E2', 'H', 'e', 'L', 'N'] as const;
+export type Letter = (typeof LETTERS)[number];
+export type Outline = Partial<Record<Letter, Dimension>>;
+
+const MM_PER_INCH = 25.4;
+/** Cells of a line stand this many blanks apart, at least. */
+const CELLS = / {3,}|\t|\|/;
+const VALUE = /^(\d*\.?\d+)(?:\s*(?:BSC|REF|TYP|NOM|MAX|MIN|mm)\.?)*$/i;
+const BLANK = /^[-–—]+$/;
+const BETWEEN = /^(\d*\.?\d+)\s*(?:to|[-–~])\s*(\d*\.?\d+)$/;
+const ABOUT = /^(\d*\.?\d+)\s*(?:±|\+\/-)\s*(\d*\.?\d+)$/;
+
+/** What a table without letters calls a dimension; the first that fits is it. */
+const CALLED: readonly [RegExp, Letter][] = [
+  [/exposed|thermal pad/i, 'D2'],
+  [/\bpitch\b/i, 'e'],
+  [/\b(number|count) of (leads|pins|terminals|balls)\b/i, 'N'],
+  [/\b(overall|total|package|maximum) height\b|^height\b|seated height/i, 'A'],
+  [/\b(lead span|over the leads|tip to tip|overall width)\b/i, 'E'],
+  [/\b(body|mou?lded package|package) width\b/i, 'E1'],
+  [/\b(body|mou?lded package|package) length\b|\boverall length\b/i, 'D'],
+  [/\b(lead|terminal|contact) width\b|\bball (diameter|width)\b/i, 'b'],
+  [/\b(foot|lead|terminal|contact) length\b/i, 'L'],
+];
+
+/**
+ * The dimensions that a page's table of a package outline gives, in mm, by their letters or else by what they are called.
+ * The page's lines have their cells three blanks apart. A table in millimetres and inches is read in millimetres; one that
+ * says only inches is converted. A letter that stands twice with other values is left out: it belongs to two packages.
+ */
+export function readOutline(page: string): Outline {
+  const lines = page.split('\n');
+  const inInches = /\binch(es)?\b/i.test(page) && !/\bmm\b|millimet/i.test(page);
+  const outline: Outline = {};
+  const twice = new Set<Letter>();
+  for (const line of lines) {
+    const cells = line.split(CELLS).map((c) => c.trim());
+    const starts = [...cells.keys()].filter((i) => letterOf(cells[i]!) !== undefined);
+    const rows = starts.length > 0 ? starts.map((at, i) => cells.slice(at, starts[i + 1])) : [cells];
+    for (const row of rows) {
+      const letter = letterOf(row[0]!) ?? calledIn(row);
+      const values = letter && valuesOf(row.slice(starts.length > 0 ? 1 : 0));
+      if (!letter || !values) continue;
+      const dimension = inMm(values, inInches && letter !== 'N', row.join('  '));
+      const before = outline[letter];
+      if (before && KEYS.some((key) => before[key] !== dimension[key])) twice.add(letter);
+      outline[letter] = before ?? dimension;
+    }
+  }
+  for (const letter of twice) delete outline[letter];
+  return outline;
+}
+
+/** Letters as outlines write them: `e` and `b` are small, the others large. */
+function letterOf(cell: string): Letter | undefined {
+  const plain = cell.replace(/\s*[([].*$/, '').replace(/[\u2080-\u2089]/g, (c) => String(c.charCodeAt(0) - 0x2080));
+  return plain === 'HE' ? 'H' : LETTERS.find((l) => l === plain);
+}
+
+function calledIn(cells: readonly string[]): Letter | undefined {
+  const words = cells.filter((c) => /[a-z]{3}/i.test(c) && !VALUE.test(c)).join(' ');
+  const called = CALLED.find(([form]) => form.test(words))?.[1];
+  return called === 'D2' && /width/i.test(words) ? 'E2' : called;
+}
+
+const KEYS = ['min', 'nom', 'max'] as const;
+type Values = { min?: number; nom?: number; max?: number };
+
+/** One to three values in a row, or twice as many where a second unit stands beside the first. */
+function valuesOf(cells: readonly string[]): Values | undefined {
+  const found: (number | undefined)[] = [];
+  for (const cell of cells) {
+    const range = BETWEEN.exec(cell);
+    const about = ABOUT.exec(cell);
+    const value = VALUE.exec(cell);
+    if (range) found.push(Number(range[1]), undefined, Number(range[2]));
+    else if (about) found.push(Number(about[1]) - Number(about[2]), Number(about[1]), Number(about[1]) + Number(about[2]));
+    else if (value) found.push(Number(value[1]));
+    else if (BLANK.test(cell)) found.push(undefined);
+    else if (found.length > 0) break;
+  }
+  const half = found.length / 2;
+  const [left, right] = [found.slice(0, half), found.slice(half)];
+  const isPair =
+    found.length >= 2 && found.length % 2 === 0 && left.every((v, i) => isTwice(v, right[i])) && left.some((v) => v !== undefined);
+  const own = isPair ? (left.find((v) => v !== undefined)! > right.find((v) => v !== undefined)! ? left : right) : found;
+  if (own.length > 3 || own.every((v) => v === undefined)) return undefined;
+  const numbers = own.filter((v) => v !== undefined);
+  if (own.length === 3) return { ...named('min', own[0]), ...named('nom', own[1]), ...named('max', own[2]) };
+  if (own.length === 2)
+    return numbers.length === 2 ? { min: numbers[0]!, max: numbers[1]! } : own[1] === undefined ? { min: own[0]! } : { max: own[1] };
+  return { nom: numbers[0]! };
+}
+
+const named = (key: keyof Values, value: number | undefined): Values => (value === undefined ? {} : { [key]: value });
+
+/** True where two values say the same length in millimetres and in inches, either way, or both are left out. */
+function isTwice(a: number | undefined, b: number | undefined): boolean {
+  if (a === undefined || b === undefined) return a === b;
+  const [less, more] = [Math.min(a, b), Math.max(a, b)];
+  // Inches are printed to three places: half of the last is this many millimetres.
+  return Math.abs(less * MM_PER_INCH - more) <= 0.0005 * MM_PER_INCH + 0.005;
+}
+
+function inMm(values: Values, isInches: boolean, line: string): Dimension {
+  const mm = (v: number | undefined): number | undefined =>
+    v === undefined ? undefined : Math.round(v * (isInches ? MM_PER_INCH : 1) * 1e3) / 1e3;
+  return { ...named('min', mm(values.min)), ...named('nom', mm(values.nom)), ...named('max', mm(values.max)), line };
+}
+
+/** The value to draw by: the nominal one, else the middle of the limits, else the one limit that is given. */
+export function nominal({ nom, min, max }: Dimension): number {
+  if (nom !== undefined) return nom;
+  if (min !== undefined && max !== undefined) return Math.round(((min + max) / 2) * 1e3) / 1e3;
+  return (max ?? min)!;
+}

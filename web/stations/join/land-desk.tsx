@@ -1,0 +1,27 @@
+import { useState } from 'react';
+import type { Land, Package, Part } from '../../../core/part';
+import { LandForm } from './land-form';
+import { LandWork } from './land-work';
+import { useDatasheet } from './use-datasheet';
+
+interface Props {
+  part: Part;
+  pkg: Package | undefined;
+  /** A file of pads that was dropped at the station, to be read at once. */
+  came: File | undefined;
+  onDone: () => void;
+}
+
+/** Where a land is made: its form, how it will look, and the datasheet that its dimensions come from. */
+export function LandDesk({ part, pkg, came, onDone }: Props) {
+  const [land, setLand] = useState<Land>();
+  const datasheet = useDatasheet(part, pkg?.name ?? '');
+  return (
+    <>
+      <LandForm pkg={pkg} came={came} datasheet={datasheet} onLand={setLand} onDone={onDone} />
+      <div className="min-h-0 flex-1">
+        <LandWork part={part} pkg={pkg} land={land} datasheet={datasheet} />
+      </div>
+    </>
+  );
+}

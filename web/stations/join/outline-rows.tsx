@@ -1,0 +1,51 @@
+import { useMemo } from 'react';
+import { familyOfOutline, readOutline, type Family, type OutlineFamily } from '../../../core/lands';
+import { Button } from '../../ui/button';
+import type { Datasheet } from './use-datasheet';
+
+/** So many pages are offered, and so many dimensions a table of an outline has at least. */
+const [MOST, LEAST] = [3, 4];
+
+interface Props {
+  datasheet: Datasheet;
+  family: Family;
+  disabled: boolean;
+  onFill: (family: Family) => void;
+}
+
+/** The dimensions that the datasheet's tables of the package give, each with its line, to be filled in at once. */
+export function OutlineRows({ datasheet: { texts, drawings }, family, disabled, onFill }: Props) {
+  const outlines = useMemo(() => drawings.map((page) => ({ page, outline: readOutline(texts?.[page - 1] ?? '') })), [texts, drawings]);
+  const offers = outlines
+    .flatMap(({ page, outline }) => {
+      const found = familyOfOutline(outline, family);
+      return found && found.taken.length >= LEAST ? [{ page, ...found }] : [];
+    })
+    .slice(0, MOST);
+  return offers.map((offer) => <OutlineRow key={offer.page} offer={offer} family={family} disabled={disabled} onFill={onFill} />);
+}
+
+function OutlineRow({ offer, family, disabled, onFill }: { offer: OutlineFamily & { page: number } } & Omit<Props, 'datasheet'>) {
+  const isFilled = JSON.stringify(sorted(offer.family)) === JSON.stringify(sorted(family));
+  return (
+    <div role="group" aria-label={`Dimensions of page ${offer.page}`} className="mt-2 flex items-baseline gap-2 text-[12.5px]">
+      <Button className="shrink-0" disabled={disabled || isFilled} onClick={() => onFill(offer.family)}>
+        {isFilled ? `As page ${offer.page} says` : `Fill in from page ${offer.page}`}
+      </Button>
+      <p>
+        {offer.taken.map(({ what, mm, line }, i) => (
+          <span key={what} title={line}>
+            {i > 0 ? '; ' : ''}
+            <span className="text-muted">{what}</span> <span className="font-mono">{mm}</span>
+          </span>
+        ))}
+        {offer.doubts.length > 0 ? <span className="text-amber"> {offer.doubts.join(' ')}</span> : null}
+      </p>
+    </div>
+  );
+}
+
+const sorted = (family: Family) =>
+  Object.entries(family)
+    .filter(([, value]) => value !== undefined)
+    .sort(([a], [b]) => (a < b ? -1 : 1));
