@@ -122,7 +122,15 @@ export function LandView({ part, pkg, onPad, asked, settled, inView }: Props) {
         ))}
         {named
           ? land.pads.map((pad, i) => (
-              <PadName key={i} pad={pad} name={name(pad)} lit={lit.has(pad.number)} thin={thin} outside={outside} />
+              <PadName
+                key={i}
+                pad={pad}
+                name={name(pad)}
+                lit={lit.has(pad.number)}
+                thin={thin}
+                outside={outside}
+                most={outside ? LONGEST : charactersFor(pad, land.pads, thin)}
+              />
             ))
           : null}
         {land.pads.length > MANY_PADS
@@ -287,25 +295,50 @@ function Tick({ pad, thin }: { pad: Pad; thin: number }) {
 }
 
 /** The pin's name inside the body beside its pad, so that the drawing reads like the datasheet's. */
+/** The longest name beside a pad, in characters, and the room between the two, in thin lines. */
+const [LONGEST, GAP] = [12, 5];
+/** The advance of the face that names are set in, in font sizes. */
+const ADVANCE = 0.6;
+
+const nameSize = (pad: Pad, thin: number): number => Math.min(Math.min(pad.w, pad.h) * 0.7, thin * 15);
+
+/** How much of a name has room inside the body: near a corner it must end before the first name of the side around it. */
+function charactersFor(pad: Pad, pads: readonly Pad[], thin: number): number {
+  const [along, across] = pad.w >= pad.h ? (['x', 'y'] as const) : (['y', 'x'] as const);
+  const others = pads.filter((p) => p.w >= p.h !== pad.w >= pad.h);
+  if (others.length === 0) return LONGEST;
+  const character = ADVANCE * nameSize(pad, thin);
+  const far = (axis: 'x' | 'y', p: Pad) => Math.abs(p[axis]);
+  const half = (axis: 'x' | 'y', p: Pad) => (axis === 'x' ? p.w : p.h) / 2;
+  const inner = Math.min(...others.map((p) => far(across, p) - half(across, p)));
+  if (far(across, pad) < inner - (LONGEST + 1) * character) return LONGEST;
+  const first = Math.max(...others.map((p) => far(along, p) + half(along, p)));
+  const room = far(along, pad) - half(along, pad) - thin * GAP - first;
+  return Math.min(LONGEST, Math.max(3, Math.floor(room / character)));
+}
+
 const PadName = memo(function PadName({
   pad,
   name,
   lit,
   thin,
   outside,
+  most,
 }: {
   pad: Pad;
   name: string | undefined;
   lit: boolean;
   thin: number;
   outside: boolean;
+  /** So many characters of the name have room. */
+  most: number;
 }) {
   if (name === undefined || (pad.x === 0 && pad.y === 0)) return null;
   const flat = pad.w >= pad.h;
-  const size = Math.min(Math.min(pad.w, pad.h) * 0.7, thin * 15);
-  const text = name.length > 12 ? `${name.slice(0, 11)}…` : name;
+  const size = nameSize(pad, thin);
+  const text = name.length > most ? `${name.slice(0, most - 1)}…` : name;
   const out = outside ? -1 : 1;
-  const reach = (flat ? pad.w : pad.h) / 2 + thin * 5;
+  const reach = (flat ? pad.w : pad.h) / 2 + thin * GAP;
   const [x, y] = flat ? [pad.x - Math.sign(pad.x) * reach * out, -pad.y] : [pad.x, -pad.y + Math.sign(pad.y) * reach * out];
   // Turned texts read upwards: what stands below the pad ends at it.
   const before = flat ? pad.x * out < 0 : pad.y * out < 0;

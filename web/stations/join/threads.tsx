@@ -93,7 +93,7 @@ export function Threads({ part, pkg, model, chosen, binding, group, offers, aske
   return (
     <div
       ref={frame}
-      className="relative grid h-full grid-cols-[minmax(170px,1.25fr)_minmax(104px,150px)_minmax(140px,0.9fr)] gap-x-8 overflow-hidden px-4 xl:gap-x-14 2xl:grid-cols-[1fr_150px_380px]"
+      className={`relative grid h-full gap-x-8 overflow-hidden px-4 xl:gap-x-14 ${chosen ? 'grid-cols-[minmax(170px,1.25fr)_minmax(104px,150px)_minmax(140px,0.9fr)] 2xl:grid-cols-[1fr_150px_380px]' : 'grid-cols-[minmax(170px,1fr)_minmax(104px,150px)_140px]'}`}
     >
       <svg className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden="true">
         {paths.map(({ thread, d }) => {
