@@ -56,8 +56,10 @@ export function familyOfOutline(outline: Outline, start: Family): OutlineFamily 
   if (pitch === undefined) return undefined;
   const heightMm = from.take('height', ['A'], { most: true }) ?? start.heightMm;
   // On four sides D goes over the leads like E, wherever the body has letters of its own.
-  const h = from.take('body length', start.kind === 'quad' && outline.E1 ? ['D1'] : ['D1', 'D']);
-  const w = from.take('body width', ['E1', 'E']);
+  // Of balls D1 and E1 are the way between the outer ones.
+  const isGrid = start.kind === 'grid';
+  const h = from.take('body length', isGrid ? ['D'] : start.kind === 'quad' && outline.E1 ? ['D1'] : ['D1', 'D']);
+  const w = from.take('body width', isGrid ? ['E'] : ['E1', 'E']);
   const common = { pitch, body: { w: w ?? start.body.w, h: h ?? start.body.h }, ...(heightMm === undefined ? {} : { heightMm }) };
   if (start.kind === 'grid') {
     const ball = from.take('ball', ['b']);
@@ -86,7 +88,7 @@ function leadsOf(from: Taker, outline: Outline, family: Leads, bodyBefore: numbe
   const isWing = family.span > bodyBefore;
   const fillets = isWing ? gullWings(family.pitch) : NO_LEADS;
   const ends = isWing ? from.take('span over the leads', outline.E1 ? ['E'] : ['H']) : family.body.w;
-  if (isWing && !outline.E1 && outline.E) from.doubts.push('E is taken as the body; it may go over the leads.');
+  if (isWing && !outline.E1 && !outline.H && outline.E) from.doubts.push('E is taken as the body; it may go over the leads.');
   const foot = from.take('length of a foot', ['L']) ?? family.length - fillets.toe - fillets.heel;
   const lead = from.take('width of a lead', ['b'], { most: true });
   return {

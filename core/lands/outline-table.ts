@@ -18,7 +18,9 @@ export type Outline = Partial<Record<Letter, Dimension>>;
 const MM_PER_INCH = 25.4;
 /** Cells of a line stand this many blanks apart, at least. */
 const CELLS = / {3,}|\t|\|/;
-const VALUE = /^(\d*\.?\d+)(?:\s*(?:BSC|REF|TYP|NOM|MAX|MIN|mm)\.?)*$/i;
+const VALUE = /^\d*\.?\d+$/;
+/** What stands after a value and says no more than its column does. */
+const REMARK = /^(?:BSC|REF|TYP|NOM|MAX|MIN|mm)\.?$/i;
 const BLANK = /^[-–—]+$/;
 const BETWEEN = /^(\d*\.?\d+)\s*(?:to|[-–~])\s*(\d*\.?\d+)$/;
 const ABOUT = /^(\d*\.?\d+)\s*(?:±|\+\/-)\s*(\d*\.?\d+)$/;
@@ -46,38 +48,93 @@ export function readOutline(page: string): Outline {
   const inInches = /\binch(es)?\b/i.test(page) && !/\bmm\b|millimet/i.test(page);
   const outline: Outline = {};
   const twice = new Set<Letter>();
-  for (const line of lines) {
-    const cells = line.split(CELLS).map((c) => c.trim());
-    const starts = [...cells.keys()].filter((i) => letterOf(cells[i]!) !== undefined);
-    const rows = starts.length > 0 ? starts.map((at, i) => cells.slice(at, starts[i + 1])) : [cells];
-    for (const row of rows) {
-      const letter = letterOf(row[0]!) ?? calledIn(row);
-      const values = letter && valuesOf(row.slice(starts.length > 0 ? 1 : 0));
-      if (!letter || !values) continue;
-      const dimension = inMm(values, inInches && letter !== 'N', row.join('  '));
-      const before = outline[letter];
-      if (before && KEYS.some((key) => before[key] !== dimension[key])) twice.add(letter);
-      outline[letter] = before ?? dimension;
-    }
+  const readings = lines.flatMap((line, i) => lettersAbove(lines, i) ?? lettersBefore(line));
+  for (const { letter, values, line } of readings) {
+    const dimension = inMm(values, inInches && letter !== 'N', line);
+    const before = outline[letter];
+    if (before && KEYS.some((key) => before[key] !== dimension[key])) twice.add(letter);
+    outline[letter] = before ?? dimension;
   }
   for (const letter of twice) delete outline[letter];
   return outline;
 }
 
+const KEYS = ['min', 'nom', 'max'] as const;
+type Values = { min?: number; nom?: number; max?: number };
+
+interface Reading {
+  letter: Letter;
+  values: Values;
+  line: string;
+}
+
+/** A line with one letter before its values, or several. */
+function lettersBefore(line: string): Reading[] {
+  const cells = line.split(CELLS).flatMap((c) => withLetterApart(c.trim()));
+  const starts = [...cells.keys()].filter((i) => letterOf(cells[i]!) !== undefined);
+  const rows = starts.length > 0 ? starts.map((at, i) => cells.slice(at, starts[i + 1])) : [cells];
+  return rows.flatMap((row) => {
+    const letter = letterOf(row[0]!) ?? calledIn(row);
+    const values = letter && valuesOf(row.slice(starts.length > 0 ? 1 : 0));
+    return letter && values ? [{ letter, values, line: row.join('  ') }] : [];
+  });
+}
+
+/** So many letters in a line are the heads of columns. */
+const HEADS = 4;
+/** A line of values under heads may begin with its unit or with which limit it gives. */
+const LABEL = /^(?:unit|mm|min|nom|typ|max)\b\.?:?\s*/i;
+
+/** A line of letters as heads, with their values in the lines under it: one, or the least and the most. */
+function lettersAbove(lines: readonly string[], at: number): Reading[] | undefined {
+  const piecesOf = (line: string | undefined): string[] => {
+    let rest = line?.trim() ?? '';
+    while (LABEL.test(rest)) rest = rest.replace(LABEL, '');
+    const plain = rest.split(/\s+/).map((piece) => piece.replace(/\([^)]*\)$/, ''));
+    return plain.filter((piece) => piece !== '');
+  };
+  const heads = piecesOf(lines[at]);
+  if (!heads.every((h) => /^[A-Za-zθ]{1,2}\d?$/.test(h)) || heads.filter((h) => letterOf(h)).length < HEADS) return undefined;
+  const under: string[][] = [];
+  for (const line of lines.slice(at + 1, at + 4)) {
+    const pieces = piecesOf(line);
+    if (pieces.length !== heads.length || !pieces.every((p) => /^\d*\.?\d+°?$/.test(p))) break;
+    under.push(pieces);
+  }
+  return heads.flatMap((head, i) => {
+    const letter = letterOf(head);
+    const found = [...new Set(under.map((pieces) => Number(pieces[i])))].sort((a, b) => a - b);
+    const values =
+      found.length === 1
+        ? { nom: found[0]! }
+        : found.length === 3
+          ? { min: found[0]!, nom: found[1]!, max: found[2]! }
+          : { min: found[0]!, max: found[1]! };
+    return letter && found.length > 0 ? [{ letter, values, line: `${head}  ${found.join('  ')}` }] : [];
+  });
+}
+
+/** Letters that other outlines have for the same. */
+const ALSO: Readonly<Record<string, Letter>> = { HE: 'H', B: 'b', bp: 'b' };
+
 /** Letters as outlines write them: `e` and `b` are small, the others large. */
 function letterOf(cell: string): Letter | undefined {
-  const plain = cell.replace(/\s*[([].*$/, '').replace(/[\u2080-\u2089]/g, (c) => String(c.charCodeAt(0) - 0x2080));
-  return plain === 'HE' ? 'H' : LETTERS.find((l) => l === plain);
+  const [head = ''] = cell.split(/[([]/);
+  const plain = head.trim().replace(/[\u2080-\u2089]/g, (c) => String(c.charCodeAt(0) - 0x2080));
+  return ALSO[plain] ?? LETTERS.find((l) => l === plain);
+}
+
+/** `D 6.85 7.00`: a letter whose values stand near it. */
+function withLetterApart(cell: string): string[] {
+  const [, letter, values] = /^([A-Za-z]{1,2}\d?)\s+([\d.].*)$/.exec(cell) ?? [];
+  return letter !== undefined && letterOf(letter) ? [letter, values!] : [cell];
 }
 
 function calledIn(cells: readonly string[]): Letter | undefined {
-  const words = cells.filter((c) => /[a-z]{3}/i.test(c) && !VALUE.test(c)).join(' ');
+  const words = cells.filter((c) => /[a-z]{3}/i.test(c)).join(' ');
   const called = CALLED.find(([form]) => form.test(words))?.[1];
   return called === 'D2' && /width/i.test(words) ? 'E2' : called;
 }
-
-const KEYS = ['min', 'nom', 'max'] as const;
-type Values = { min?: number; nom?: number; max?: number };
 
 /** One to three values in a row, or twice as many where a second unit stands beside the first. */
 function valuesOf(cells: readonly string[]): Values | undefined {
@@ -85,11 +142,12 @@ function valuesOf(cells: readonly string[]): Values | undefined {
   for (const cell of cells) {
     const range = BETWEEN.exec(cell);
     const about = ABOUT.exec(cell);
-    const value = VALUE.exec(cell);
+    // Narrow columns stand no farther apart than words do.
+    const pieces = cell.split(/\s+/).filter((piece) => !REMARK.test(piece));
     if (range) found.push(Number(range[1]), undefined, Number(range[2]));
     else if (about) found.push(Number(about[1]) - Number(about[2]), Number(about[1]), Number(about[1]) + Number(about[2]));
-    else if (value) found.push(Number(value[1]));
-    else if (BLANK.test(cell)) found.push(undefined);
+    else if (pieces.every((piece) => VALUE.test(piece) || BLANK.test(piece)))
+      found.push(...pieces.map((piece) => (BLANK.test(piece) ? undefined : Number(piece))));
     else if (found.length > 0) break;
   }
   const half = found.length / 2;
@@ -111,8 +169,8 @@ const named = (key: keyof Values, value: number | undefined): Values => (value =
 function isTwice(a: number | undefined, b: number | undefined): boolean {
   if (a === undefined || b === undefined) return a === b;
   const [less, more] = [Math.min(a, b), Math.max(a, b)];
-  // Inches are printed to three places: half of the last is this many millimetres.
-  return Math.abs(less * MM_PER_INCH - more) <= 0.0005 * MM_PER_INCH + 0.005;
+  // Inches are printed to three places, rounded or cut off: the last is this many millimetres.
+  return Math.abs(less * MM_PER_INCH - more) <= 0.001 * MM_PER_INCH + 0.005;
 }
 
 function inMm(values: Values, isInches: boolean, line: string): Dimension {

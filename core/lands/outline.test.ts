@@ -46,6 +46,20 @@ describe('a table of a package outline', () => {
     ],
     ['inches alone are converted', 'Dimensions in inches\ne   0.050', { e: { nom: 1.27 } }],
     ['over the leads in an older table', 'H   5.80   6.20', { H: { min: 5.8, max: 6.2 } }],
+    ['columns as near as words', 'D   6.85 7.00 7.15', { D: { min: 6.85, nom: 7, max: 7.15 } }],
+    ['a letter as near as a word', 'b 0.35 - 0.45', { b: { min: 0.35, max: 0.45 } }],
+    ['a lead that is called B', 'B   0.35   0.49', { b: { min: 0.35, max: 0.49 } }],
+    ['inches that are cut off', 'D   9.80   10.00   0.385   0.393', { D: { min: 9.8, max: 10 } }],
+    [
+      'letters above their values',
+      'UNIT   A   D(1)   E(1)   e   HE   L   y\nmm   1.75   5.0   4.0   1.27   6.2   1.0   0.1',
+      { A: { nom: 1.75 }, D: { nom: 5 }, e: { nom: 1.27 }, H: { nom: 6.2 } },
+    ],
+    [
+      'letters above the most and the least',
+      'A b D E e\nmax 1.75 0.49 5.0 4.0 1.27\nmin 1.35 0.36 4.8 3.8 1.27',
+      { b: { min: 0.36, max: 0.49 }, e: { nom: 1.27 } },
+    ],
     ['the same value twice', 'e   1.27\ne   1.27', { e: { nom: 1.27 } }],
   ])('%s', (_what, text, expected) => expect(readOutline(text)).toMatchObject(expected));
 
@@ -93,7 +107,7 @@ describe('a land of an outline', () => {
     expect(family).toMatchObject({ kind: 'quad', body: { w: 10, h: 10 }, length: 1.3, span: 11.4, width: 0.23 });
   });
   it('of balls has pads of 0.8 of them, and says so', () => {
-    const { family, doubts } = of('A   1.4\nb   0.5\nD   23\nE   23\ne   1.00', 'BGA-484');
+    const { family, doubts } = of('A   1.4\nb   0.5\nD   23\nD1   21\nE   23\nE1   21\ne   1.00', 'BGA-484');
     expect(family).toMatchObject({ kind: 'grid', rows: 22, pitch: 1, diameter: 0.4, body: { w: 23, h: 23 } });
     expect(doubts).toEqual(['A pad is taken as 0.8 of its ball.']);
   });
