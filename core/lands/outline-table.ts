@@ -71,12 +71,12 @@ interface Reading {
 /** A line with one letter before its values, or several. */
 function lettersBefore(line: string): Reading[] {
   const cells = line.split(CELLS).flatMap((c) => withLetterApart(c.trim()));
-  const starts = [...cells.keys()].filter((i) => letterOf(cells[i]!) !== undefined);
+  const starts = [...cells.keys()].filter((i) => lettersOf(cells[i]!).length > 0);
   const rows = starts.length > 0 ? starts.map((at, i) => cells.slice(at, starts[i + 1])) : [cells];
   return rows.flatMap((row) => {
-    const letter = letterOf(row[0]!) ?? calledIn(row);
-    const values = letter && valuesOf(row.slice(starts.length > 0 ? 1 : 0));
-    return letter && values ? [{ letter, values, line: row.join('  ') }] : [];
+    const called = starts.length > 0 ? lettersOf(row[0]!) : calledIn(row);
+    const values = valuesOf(row.slice(starts.length > 0 ? 1 : 0));
+    return values ? called.map((letter) => ({ letter, values, line: row.join('  ') })) : [];
   });
 }
 
@@ -124,16 +124,23 @@ function letterOf(cell: string): Letter | undefined {
   return ALSO[plain] ?? LETTERS.find((l) => l === plain);
 }
 
-/** `D 6.85 7.00`: a letter whose values stand near it. */
-function withLetterApart(cell: string): string[] {
-  const [, letter, values] = /^([A-Za-z]{1,2}\d?)\s+([\d.].*)$/.exec(cell) ?? [];
-  return letter !== undefined && letterOf(letter) ? [letter, values!] : [cell];
+/** `D/E`: a square package has one line for both. */
+function lettersOf(cell: string): Letter[] {
+  const letters = cell.split(/[/,]/).map(letterOf);
+  return letters.some((l) => l === undefined) ? [] : (letters as Letter[]);
 }
 
-function calledIn(cells: readonly string[]): Letter | undefined {
+/** `D 6.85 7.00`: a letter whose values stand near it. */
+function withLetterApart(cell: string): string[] {
+  const [, letter, values] = /^([A-Za-z]{1,2}\d?(?:[/,] ?[A-Za-z]\d?)?)\s+([\d.].*)$/.exec(cell) ?? [];
+  return letter !== undefined && lettersOf(letter).length > 0 ? [letter, values!] : [cell];
+}
+
+function calledIn(cells: readonly string[]): Letter[] {
   const words = cells.filter((c) => /[a-z]{3}/i.test(c)).join(' ');
   const called = CALLED.find(([form]) => form.test(words))?.[1];
-  return called === 'D2' && /width/i.test(words) ? 'E2' : called;
+  if (called === undefined) return [];
+  return [called === 'D2' && /width/i.test(words) ? 'E2' : called];
 }
 
 /** One to three values in a row, or twice as many where a second unit stands beside the first. */

@@ -60,6 +60,11 @@ describe('a table of a package outline', () => {
       'A b D E e\nmax 1.75 0.49 5.0 4.0 1.27\nmin 1.35 0.36 4.8 3.8 1.27',
       { b: { min: 0.36, max: 0.49 }, e: { nom: 1.27 } },
     ],
+    [
+      'one line for both ways of a square',
+      'D/E   4.9   5.0   5.1\nD2, E2 3.4 3.6',
+      { D: { nom: 5 }, E: { nom: 5 }, D2: { min: 3.4 }, E2: { max: 3.6 } },
+    ],
     ['the same value twice', 'e   1.27\ne   1.27', { e: { nom: 1.27 } }],
   ])('%s', (_what, text, expected) => expect(readOutline(text)).toMatchObject(expected));
 
