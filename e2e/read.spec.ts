@@ -167,6 +167,16 @@ test('a new revision is taken change by change, and what was set by hand stays',
   await expect(list.getByRole('row')).toHaveCount(5);
   await expect(list).toContainText('GAIN0');
   await list.getByLabel('Take: renamed GAIN').uncheck();
+  // The choice stays while a pin is edited, and over a look at another station.
+  await page.getByRole('gridcell', { name: 'SCLK', exact: true }).click();
+  await page.keyboard.type('SCK');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('gridcell', { name: 'SCK', exact: true })).toBeVisible();
+  await page.keyboard.press('Alt+2');
+  await expect(page.getByRole('region', { name: 'Changes' })).toHaveCount(0);
+  await page.keyboard.press('Alt+1');
+  await expect(list.getByLabel('Take: renamed GAIN')).not.toBeChecked();
+  await list.getByLabel('Take: renamed SCK').uncheck();
   await page.getByRole('button', { name: 'Take 3 changes' }).click();
   await expect(page.getByRole('gridcell', { name: /^SLEEP/ })).toBeVisible();
   await expect(page.getByRole('gridcell', { name: 'GAIN', exact: true })).toBeVisible();

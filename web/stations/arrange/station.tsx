@@ -2,6 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { placesChanged, scorePlan } from '../../../core/arrange';
 import { applyEdit, nameOnDrawing, type Edit } from '../../../core/part';
 import { useAct, useStore } from '../../store';
+import { useDraft } from '../../store/drafts';
 import { edited } from '../../store/part-slice';
 import { selectNext, selectPart, selectPlaces, selectSelection } from '../../store/selectors';
 import { nextSet, selected } from '../../store/view-slice';
@@ -41,7 +42,7 @@ export function ArrangeStation() {
   const bar = useRef<HTMLDivElement>(null);
   const view = useView(frame, sheet, bar);
   const hand = useHandWork();
-  const [mode, setMode] = useState<Mode>('draw');
+  const [mode, setMode] = useDraft<Mode>('arrange', () => 'draw');
   const [doing, setDoing] = useState<Doing>(null);
   const [art, setArt] = useState<{ tool: Tool; bend: Bend; chosen: number | null }>({ tool: 'select', bend: 'free', chosen: null });
   const [proposal, setProposal] = useState<Proposal | null>(null);

@@ -46,16 +46,16 @@ export function JoinStation() {
     done();
   };
   const focused = pins.get(selection.at(-1) ?? '');
-  const [groupChosen, setGroup] = useState<string | null | undefined>();
+  const [groupChosen, setGroup] = useDraft<string | null | undefined>('group in view', () => undefined);
   // A large part is looked at group by group: the one of the pin in focus, until another is chosen.
   const group = groupChosen !== undefined ? groupChosen : part.pins.length > MANY ? (focused?.group ?? part.pins[0]?.group ?? null) : null;
   const pkg = part.packages.find((p) => p.id === packageId);
-  const [modelId, setModelId] = useState<string | null>(null);
+  const [modelId, setModelId] = useDraft<string | null>('model in view', () => null);
   const model = part.models.find((m) => m.id === modelId) ?? part.models[0];
   const chosen = useChosenModel(model);
   const bindings = useMemo(() => (model && chosen ? bindingUnits(part, chosen.nodes.length, model) : []), [part, model, chosen]);
   const [walked, setWalked] = useState<'pads' | 'nodes'>('pads');
-  const [unitKey, setUnitKey] = useState<string | null>(null);
+  const [unitKey, setUnitKey] = useDraft<string | null>('unit in view', () => null);
   const binding = bindings.find((b) => b === unitKey) ?? bindings[0];
 
   const met = useMemo(() => (packageId === undefined ? undefined : meetPads(part, packageId)), [part, packageId]);

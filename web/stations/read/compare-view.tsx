@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { packagesBeside, type Comparison, type Proposal, type RevisionChange } from '../../../core/intake';
 import { sayProblem, type Part } from '../../../core/part';
+import { useDraft } from '../../store/drafts';
 import { PinName } from '../../ui/marks';
 import { Button } from '../../ui/button';
 import { counted } from '../../ui/counted';
@@ -26,29 +27,35 @@ const KIND_WORDS: Record<RevisionChange['kind'], string> = {
 };
 const TONES: Partial<Record<RevisionChange['kind'], string>> = { added: 'bg-green-wash', removed: 'bg-brick-wash' };
 
+interface Chosen {
+  as: 'revision' | 'second';
+  /** Changes that a person ticked or unticked. */
+  turned: Record<string, boolean>;
+}
+
 /** Another source for the same part: taken as a new revision, change by change, or as a second witness that raises doubts. */
 export function CompareView({ part, proposal, name, onDoubts, onRevise, onLeave }: Props) {
-  const [as, setAs] = useState<'revision' | 'second'>('revision');
+  // What a person chose stays while the pins change under it, and over a look at another station.
+  const [{ as, turned }, setChosen, dropChosen] = useDraft<Chosen>(`comparison with ${name}`, () => ({ as: 'revision', turned: {} }));
   const [changes, setChanges] = useState<RevisionChange[]>();
   const [comparison, setComparison] = useState<Comparison>();
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   useEffect(() => {
     let stale = false;
-    void core.revisionOf(part, proposal).then((found) => {
-      if (stale) return;
-      setChanges(found);
-      // What a person set by hand is not overwritten unless they ask for it.
-      setLeft(new Set(found.filter((c) => c.byHand).map((c) => c.id)));
-    });
+    void core.revisionOf(part, proposal).then((found) => !stale && setChanges(found));
     void core.compareWithSource(part, proposal, name).then((found) => !stale && setComparison(found));
     return () => {
       stale = true;
     };
   }, [part, proposal, name]);
-  const chosen = useMemo(() => new Set((changes ?? []).map((c) => c.id).filter((id) => !left.has(id))), [changes, left]);
+  // What a person set by hand is not overwritten unless they ask for it.
+  const chosen = useMemo(() => new Set((changes ?? []).filter((c) => turned[c.id] ?? !c.byHand).map((c) => c.id)), [changes, turned]);
   const beside = useMemo(() => packagesBeside(part, proposal), [part, proposal]);
   if (!changes || !comparison) return <p className="p-6 text-muted">Comparing…</p>;
-  const toggle = (id: string) => setLeft((was) => (was.has(id) ? new Set([...was].filter((x) => x !== id)) : new Set([...was, id])));
+  const toggle = (id: string) => setChosen({ as, turned: { ...turned, [id]: !chosen.has(id) } });
+  const done = (end: () => void) => {
+    dropChosen();
+    end();
+  };
   return (
     <div className="flex h-full flex-col px-4 pb-3">
       <div className="mb-2 flex items-center gap-2" role="radiogroup" aria-label="Take it as">
@@ -57,21 +64,21 @@ export function CompareView({ part, proposal, name, onDoubts, onRevise, onLeave 
             key={kind}
             className={`flex cursor-pointer items-center gap-1.5 rounded-md border px-2 py-1 ${as === kind ? 'border-green bg-green-wash' : 'border-line bg-surface'}`}
           >
-            <input type="radio" name="compare-as" checked={as === kind} onChange={() => setAs(kind)} />
+            <input type="radio" name="compare-as" checked={as === kind} onChange={() => setChosen({ as: kind, turned })} />
             {kind === 'revision' ? 'a new revision' : 'a second source'}
           </label>
         ))}
         <span className="grow" />
         {as === 'revision' ? (
-          <Button tone="main" disabled={chosen.size === 0} onClick={() => onRevise(chosen)}>
+          <Button tone="main" disabled={chosen.size === 0} onClick={() => done(() => onRevise(chosen))}>
             Take {counted(chosen.size, 'change')}
           </Button>
         ) : (
-          <Button tone="main" disabled={!comparison.edit} onClick={() => onDoubts(comparison)}>
+          <Button tone="main" disabled={!comparison.edit} onClick={() => done(() => onDoubts(comparison))}>
             Raise {counted(comparison.disagreed, 'doubt')}
           </Button>
         )}
-        <Button onClick={onLeave}>Leave it</Button>
+        <Button onClick={() => done(onLeave)}>Leave it</Button>
       </div>
       {beside.length > 0 ? (
         <p className="mb-2 text-[13px] text-amber">
@@ -79,7 +86,7 @@ export function CompareView({ part, proposal, name, onDoubts, onRevise, onLeave 
         </p>
       ) : null}
       {as === 'revision' ? (
-        <Changes changes={changes} left={left} onToggle={toggle} name={name} />
+        <Changes changes={changes} chosen={chosen} onToggle={toggle} name={name} />
       ) : (
         <div className="rounded-lg border border-line bg-surface p-4">
           <p>
@@ -99,12 +106,12 @@ export function CompareView({ part, proposal, name, onDoubts, onRevise, onLeave 
 
 function Changes({
   changes,
-  left,
+  chosen,
   onToggle,
   name,
 }: {
   changes: RevisionChange[];
-  left: ReadonlySet<string>;
+  chosen: ReadonlySet<string>;
   onToggle: (id: string) => void;
   name: string;
 }) {
@@ -124,12 +131,12 @@ function Changes({
         </thead>
         <tbody>
           {changes.map((c) => (
-            <tr key={c.id} className={`border-b border-line align-top ${left.has(c.id) ? 'text-muted' : ''}`}>
+            <tr key={c.id} className={`border-b border-line align-top ${chosen.has(c.id) ? '' : 'text-muted'}`}>
               <td className="px-3 py-1">
                 <input
                   type="checkbox"
                   aria-label={`Take: ${KIND_WORDS[c.kind]} ${c.name}`}
-                  checked={!left.has(c.id)}
+                  checked={chosen.has(c.id)}
                   onChange={() => onToggle(c.id)}
                 />
               </td>

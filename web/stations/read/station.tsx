@@ -6,6 +6,7 @@ import { useCommands } from '../../commands/registry';
 import { useAct, useStore } from '../../store';
 import { SOURCE_FILES, tooLarge } from '../../store/brought';
 import { keepSource, type SourceFile } from '../../store/library';
+import { useDraft } from '../../store/drafts';
 import { edited } from '../../store/part-slice';
 import { selectDoubts, selectNext, selectPart, selectSelection } from '../../store/selectors';
 import { nextSet, packageChosen } from '../../store/view-slice';
@@ -45,7 +46,7 @@ export function ReadStation() {
   const reading = useReading(id);
   const { file, info, session, proposal, options } = reading;
   const [pasting, setPasting] = useState(false);
-  const [comparing, setComparing] = useState(false);
+  const [comparing, setComparing] = useDraft('comparing', () => false);
   const [drawing, setDrawing] = useState(false);
   const [asRows, setAsRows] = useState(false);
   const [page, setPage] = useState({ page: 0, of: 0 });

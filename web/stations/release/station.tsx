@@ -6,6 +6,7 @@ import { fileName } from '../../../core/formats';
 import { useCommands } from '../../commands/registry';
 import { useAct, useStore } from '../../store';
 import { saveNow } from '../../store/autosave';
+import { useDraft } from '../../store/drafts';
 import { edited } from '../../store/part-slice';
 import { selectDoubts, selectPart } from '../../store/selectors';
 import { nextSet } from '../../store/view-slice';
@@ -25,9 +26,9 @@ export function ReleaseStation() {
   const readOnly = useStore((s) => s.part.readOnly);
   const doubts = useStore(selectDoubts);
   const suggested = useMemo(() => suggestVersion(part), [part]);
-  const [typed, setVersion] = useState<string | null>(null);
+  const [typed, setVersion] = useDraft<string | null>('release version', () => null);
   const version = typed ?? suggested;
-  const [note, setNote] = useState('');
+  const [note, setNote] = useDraft('release note', () => '');
   const [problems, setProblems] = useState<Problem[]>([]);
 
   const errors = checks?.findings.filter((f) => f.severity === 'error') ?? [];
