@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import type { Land, Package, Part } from '../../../core/part';
 import { LandForm } from './land-form';
 import { LandWork } from './land-work';
@@ -15,12 +15,14 @@ interface Props {
 /** Where a land is made: its form, how it will look, and the datasheet that its dimensions come from. */
 export function LandDesk({ part, pkg, came, onDone }: Props) {
   const [land, setLand] = useState<Land>();
+  // A large land is drawn while its fields already answer.
+  const drawn = useDeferredValue(land);
   const datasheet = useDatasheet(part, pkg?.name ?? '');
   return (
     <>
       <LandForm pkg={pkg} came={came} datasheet={datasheet} onLand={setLand} onDone={onDone} />
       <div className="min-h-0 flex-1">
-        <LandWork part={part} pkg={pkg} land={land} datasheet={datasheet} />
+        <LandWork part={part} pkg={pkg} land={drawn} datasheet={datasheet} />
       </div>
     </>
   );

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { landChange } from '../../../core/lands';
 import type { Land, Package, Part } from '../../../core/part';
 import { DatasheetView } from './datasheet';
@@ -15,7 +15,7 @@ interface Props {
 }
 
 /** What a land is made by: how it will look and what it changes, beside the datasheet where the part has one. */
-export function LandWork({ part, pkg, land, datasheet }: Props) {
+export const LandWork = memo(function LandWork({ part, pkg, land, datasheet }: Props) {
   const id = pkg?.id ?? '';
   const drawn = land ? { id, name: id, ...pkg, land } : pkg;
   const change = useMemo(() => land && landChange(part, id, land), [part, id, land]);
@@ -36,4 +36,4 @@ export function LandWork({ part, pkg, land, datasheet }: Props) {
       {datasheet ? <DatasheetView datasheet={datasheet} /> : null}
     </div>
   );
-}
+});

@@ -23,5 +23,5 @@ export function useDatasheet(part: Part, packageName: string): Datasheet | undef
     return () => void (isStale = true);
   }, [session]);
   const drawings = useMemo(() => packagePages(texts ?? [], packageName), [texts, packageName]);
-  return source && { opened, texts, drawings };
+  return useMemo(() => source && { opened, texts, drawings }, [source, opened, texts, drawings]);
 }
