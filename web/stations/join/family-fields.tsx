@@ -89,7 +89,7 @@ export function FamilyFields({ family, onChange }: { family: Family; onChange: (
           label="Numbering"
           value={family.numbering}
           options={[
-            { value: 'zigzag', label: 'zig-zag, odd and even' },
+            { value: 'zigzag', label: 'zig-zag' },
             { value: 'rows', label: 'row by row' },
             { value: 'around', label: 'around' },
           ]}

@@ -43,9 +43,9 @@ const KINDS = [
   { value: 'dual', label: 'two rows' },
   { value: 'quad', label: 'four sides' },
   { value: 'grid', label: 'ball grid' },
-  { value: 'inline', label: 'one row, with a tab' },
-  { value: 'outline', label: 'small outline, 3 to 8 leads' },
-  { value: 'header', label: 'header, n x m' },
+  { value: 'inline', label: 'one row' },
+  { value: 'outline', label: 'small outline' },
+  { value: 'header', label: 'header' },
   { value: 'chip', label: 'two terminals' },
   { value: 'array', label: 'free array' },
 ] as const;
@@ -190,7 +190,7 @@ export function LandForm({ pkg, came, datasheet, onLand, onDone }: Props) {
       ) : null}
       {mode === 'sizes' ? (
         <>
-          <div className="grid grid-cols-6 items-start gap-2">
+          <div className="grid grid-cols-6 items-start gap-2 xl:grid-cols-8">
             <div className="col-span-2">
               <label htmlFor="land-name" className="mb-0.5 block text-[12px] text-muted">
                 Package, or IPC-7351 name
