@@ -26,15 +26,25 @@ export function modelsOf(source: string): ReturnType<typeof readModels> {
 
 /** Models of a source by their names, for a list that a person looks through. */
 export interface FoundModels {
-  /** The first of those whose names have the words asked for; nested ones belong to their subcircuits and are not listed. */
+  /**
+   * The first of those whose names have the words asked for, those of the part's own name before others; nested ones belong
+   * to their subcircuits and are not listed.
+   */
   models: SpiceModel[];
+  /** How many of them have the part's name. */
+  own: number;
   total: number;
   problems: Problem[];
 }
 
-export function findModels(source: string, query: string, most: number): FoundModels {
+export function findModels(
+  source: string,
+  query: string,
+  most: number,
+  part?: Pick<Part, 'name' | 'baseName' | 'orderCodes'>,
+): FoundModels {
   const read = modelsOf(source);
-  if (!read.ok) return { models: [], total: 0, problems: read.problems };
+  if (!read.ok) return { models: [], own: 0, total: 0, problems: read.problems };
   const words = query
     .toLowerCase()
     .split(/\s+/)
@@ -42,7 +52,26 @@ export function findModels(source: string, query: string, most: number): FoundMo
   const found = read.value.models.filter(
     (m) => m.inside.length === 0 && words.every((w) => `${m.name} ${m.device}`.toLowerCase().includes(w)),
   );
-  return { models: found.slice(0, most), total: found.length, problems: read.value.problems };
+  const names = part ? [part.name, part.baseName ?? '', ...part.orderCodes].map(plain).filter((n) => n.length >= SHORTEST) : [];
+  const fits = found.map((model) => ({ model, fit: fitOf(plain(model.name), names) })).sort((a, b) => b.fit - a.fit);
+  const models = fits.slice(0, most).map((f) => f.model);
+  return { models, own: fits.filter((f) => f.fit > 0).length, total: found.length, problems: read.value.problems };
+}
+
+/** Names shorter than this stand in too many others to say anything. */
+const SHORTEST = 4;
+
+const plain = (name: string): string => name.toLowerCase().replace(/[^a-z0-9]/g, '');
+
+/** How well a model's name is one of the part's: 3 the same, 2 one begins with the other, 1 one stands within the other, 0 none. */
+function fitOf(model: string, names: readonly string[]): number {
+  if (model.length < SHORTEST) return 0;
+  const one = (name: string): number => {
+    if (model === name) return 3;
+    if (model.startsWith(name) || name.startsWith(model)) return 2;
+    return model.includes(name) ? 1 : 0;
+  };
+  return Math.max(0, ...names.map(one));
 }
 
 /** What can be set for a part's model, and what stands in the way of other simulators. */

@@ -380,6 +380,17 @@ describe('a list of models', () => {
     const found = findModels(library, query, most);
     expect([found.models.length, found.total, found.models[0]?.name]).toEqual([Math.min(most, total), total, first]);
   });
+  it.each<[string, string[], number, string]>([
+    ['AMP_7', [], 1, 'AMP_7'],
+    ['amp-7', [], 1, 'AMP_7'],
+    ['TF1', ['REG_22-TR'], 2, 'REG_2'],
+    ['REG_12', ['AMP_1'], 7, 'AMP_1'],
+    ['REG', [], 0, 'REG_0'],
+    ['TF9', [], 0, 'REG_0'],
+  ])('for a part %s of orders %j has %i of its name, first %s', (name, orderCodes, own, first) => {
+    const found = findModels(library, '', 200, { name, orderCodes });
+    expect([found.own, found.models[0]?.name, found.models.length]).toEqual([own, first, 30]);
+  });
   it('says what is wrong with a text that has none', () => expect(findModels('R1 1 2 1k', '', 9)).toMatchObject({ total: 0, problems: [{ code: 'spice-none' }] })); // prettier-ignore
 });
 

@@ -33,7 +33,7 @@ const api = {
   packLibrary: (parts: Part[], sources: ArchivedSource[]) => packLibrary(parts, sources),
   bundle: (release: Pick<Release, 'version' | 'note' | 'digest' | 'frozen'>) => bundleZip(release),
   report: (part: Part, edition: Edition) => writeReport(part, edition),
-  findModels: (source: string, query: string, most: number) => findModels(source, query, most),
+  findModels: (...of: Parameters<typeof findModels>) => findModels(...of),
   modelSettings: (model: Model) => modelSettings(model),
   newVersionOf: (current: Model, to: Pick<Model, 'fileName' | 'source' | 'chosen'>) => newVersionOf(current, to),
   /** The matcher's ties for a model; undefined where its source no longer has it. */

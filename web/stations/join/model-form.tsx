@@ -57,7 +57,8 @@ export function ModelForm({ current: given, came, onInView, onDone }: Props) {
   const find = async (source: string, words = '') => {
     const turn = ++asked.current;
     setQuery(words);
-    const answer = await core.findModels(source, words, MOST);
+    const { name: own, baseName, orderCodes } = part;
+    const answer = await core.findModels(source, words, MOST, { name: own, orderCodes, ...(baseName === undefined ? {} : { baseName }) });
     if (turn === asked.current) setFound(answer);
   };
   const read = (source: string, file: string) => {
@@ -130,11 +131,12 @@ export function ModelForm({ current: given, came, onInView, onDone }: Props) {
             ) : null}
             {models.length === 0 ? <p className="text-[13px] text-muted">The models of the file are listed here.</p> : null}
             <ul className="flex flex-col gap-1">
-              {models.map((m) => (
+              {models.map((m, i) => (
                 <li key={`${m.name} ${m.line}`}>
-                  <Button className="w-full justify-between" onClick={() => void take(m)}>
+                  <Button className={`w-full justify-between ${i < (found?.own ?? 0) ? '!border-green' : ''}`} onClick={() => void take(m)}>
                     <span className="font-mono font-bold">{m.name}</span>
                     <span className="text-muted">
+                      {i < (found?.own ?? 0) && models.length > 1 ? 'by the part’s name; ' : ''}
                       {m.device}, {counted(m.nodes.length, 'node')}
                       {m.section === undefined ? '' : `, section ${m.section}`}
                       {m.sealed ? ', encrypted' : ''}
