@@ -1,4 +1,4 @@
-import { problem, safeParsePart } from '../../core/part';
+import { problem, safeParsePart, sayBound } from '../../core/part';
 import { readModels, runTrials, setupsOf, type Setup, type Trial } from '../../core/spice';
 import { nodeEngine } from '../engine';
 import { readTextFile } from '../files';
@@ -39,7 +39,7 @@ export async function trial(file: string, modelFile: string | undefined, options
     ...(rejoin ? { rejoin } : {}),
   }));
   print(options, { trials: document }, () =>
-    document.map((t) => `${t.verdict.padEnd(12)} ${t.unit === null ? '' : `unit ${t.unit}, `}${t.name}: ${t.reason}`),
+    document.map((t) => `${t.verdict.padEnd(12)} ${t.unit === null ? '' : `${sayBound(t.unit)}, `}${t.name}: ${t.reason}`),
   );
 }
 

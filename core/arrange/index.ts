@@ -1,7 +1,6 @@
 export { addUnit, arrangePart, placesChanged, restylePart, tidyUnit } from './arrange';
 export { arrangeAs, type UnitDraft } from './draft-units';
 export { closeUp, dropPorts, moveEdit, moveToUnitEdit, openGap } from './drop';
-export { findChannels } from './channels';
 export { groupPins, inDrawnOrder } from './groups';
 export { labelsFor } from './draw';
 export { marksOf } from './place';

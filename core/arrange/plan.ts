@@ -1,5 +1,15 @@
-import { anyNumber, groupBy, carriesPower, isSignal, type HouseRules, type Pin, nameOnDrawing, compareTerminals } from '../part';
-import { findChannels, type Channels } from './channels';
+import {
+  anyNumber,
+  carriesPower,
+  compareTerminals,
+  findChannels,
+  groupBy,
+  isSignal,
+  nameOnDrawing,
+  type Channels,
+  type HouseRules,
+  type Pin,
+} from '../part';
 import { cutBetweenPairs, groupPins, type PinGroup } from './groups';
 import { isIdle, kindOf, ownRails } from './kinds';
 import { legible, rowsOf, sideBlocks } from './place';

@@ -1,4 +1,4 @@
-import { carriesPower, groupBy, pinsOnNode, WHOLE_PART, type Model, type NodeTie, type Pin } from '../part';
+import { boundLabel, carriesPower, groupBy, pinsOnNode, sayBound, WHOLE_PART, type Model, type NodeTie, type Pin } from '../part';
 import { allRolesOfPin } from '../spice/pin-roles';
 import { rolesOf } from '../spice/roles';
 import type { ModelNode, SpiceModel } from '../spice';
@@ -34,9 +34,13 @@ function tiedUnbound({ part, chosen }: Facts): RawFinding[] {
     return Object.entries(model.ties).flatMap(([unit, ties]): RawFinding[] => {
       const nodes = Object.keys(ties);
       if (bound.has(unit) || nodes.length === 0) return [];
-      const label = part.units.find((u) => u.id === unit)?.label;
-      const where = unit === WHOLE_PART ? 'in the whole part' : label ? `in unit ${label}` : 'in a unit that is gone';
-      const now = bound.has(WHOLE_PART) ? 'in the whole part' : 'unit by unit';
+      const isThere = unit.startsWith(WHOLE_PART) || part.units.some((u) => u.id === unit);
+      const where = isThere ? `in ${sayBound(boundLabel(part, unit)) || 'the whole part'}` : 'in a unit that is gone';
+      const now = bound.has(WHOLE_PART)
+        ? 'in the whole part'
+        : [...bound].some((key) => key.startsWith(WHOLE_PART))
+          ? 'channel by channel'
+          : 'unit by unit';
       return [
         {
           where: { model: model.id },
@@ -53,8 +57,7 @@ function tiedUnbound({ part, chosen }: Facts): RawFinding[] {
   });
 }
 
-const unitText = ({ part }: Facts, unit: string): string =>
-  unit === WHOLE_PART ? '' : ` in unit ${part.units.find((u) => u.id === unit)?.label ?? unit}`;
+const unitText = ({ part }: Facts, unit: string): string => (unit === WHOLE_PART ? '' : ` in ${sayBound(boundLabel(part, unit))}`);
 
 const tieTo = (s: Slot, to: 'ground' | 'open') => ({
   label: to === 'ground' ? 'tie it to ground' : 'leave it open',

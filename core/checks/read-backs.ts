@@ -1,4 +1,4 @@
-import { listed } from '../part';
+import { boundLabel, listed, sayBound } from '../part';
 import { nodeSteps, padSteps, type ReadBackStep } from '../read-back';
 import { bindingUnits } from '../spice';
 import type { Facts, RawFinding, Rule, Where } from './rule';
@@ -20,11 +20,11 @@ function walks({ part, chosen }: Facts): Walk[] {
       const spice = chosen.get(model.id);
       if (!spice) return [];
       return bindingUnits(part, spice.nodes.length, model).map((unit) => {
-        const label = part.units.find((u) => u.id === unit)?.label;
-        const where = { model: model.id, ...(label === undefined ? {} : { unit }) };
+        const place = sayBound(boundLabel(part, unit));
+        const where = { model: model.id, ...(place === '' ? {} : { unit }) };
         return {
           where,
-          what: `nodes of ${model.chosen}${label === undefined ? '' : ` in unit ${label}`}`,
+          what: `nodes of ${model.chosen}${place === '' ? '' : ` in ${place}`}`,
           steps: nodeSteps(part, model, spice, unit),
         };
       });

@@ -1,4 +1,4 @@
-import type { Model } from '../part';
+import { sayBound, type Model } from '../part';
 import { joinedUnits, trialState } from '../spice';
 import type { Facts, RawFinding, Rule } from './rule';
 
@@ -13,7 +13,7 @@ function unitsThat(state: State, { part, chosen }: Facts, say: (model: Model, wh
       const such = units.filter((u) => trialState(part, model, u) === state);
       if (such.length === 0) return [];
       if (such.length === units.length) return [{ where: { model: model.id }, message: say(model, '') }];
-      return such.map((u) => ({ where: { model: model.id, unit: u.id }, message: say(model, ` in unit ${u.label}`) }));
+      return such.map((u) => ({ where: { model: model.id, unit: u.id }, message: say(model, ` in ${sayBound(u.label)}`) }));
     });
 }
 

@@ -9,7 +9,7 @@ import {
   pinsOnNode,
   placesOf,
   plural,
-  WHOLE_PART,
+  sayBound,
   type Model,
   type NodeTie,
   type Origin,
@@ -108,12 +108,11 @@ export function modelSection(part: Part, model: Model): (Markup | undefined)[] {
     return 'to' in tie ? (tie.to === 'rail' ? `rail ${tie.rail}` : tie.to) : names(pinsOnNode(tie).flatMap((id) => byId.get(id) ?? []));
   };
   const units = joinedUnits(part, model);
-  const title = (id: string, label: string) => (id === WHOLE_PART ? 'whole part' : `unit ${label}`);
   return [
     el('h2', {}, `SPICE model ${model.chosen}`),
     el('p', {}, `From ${model.fileName}.`),
     ...units.flatMap((unit) => [
-      el('h3', {}, `Nodes, ${title(unit.id, unit.label)}`),
+      el('h3', {}, `Nodes, ${sayBound(unit.label) || 'whole part'}`),
       table(
         ['', 'Node', 'The file says', 'Tied to'],
         (chosen?.nodes ?? []).map((n) => [

@@ -1,3 +1,4 @@
+import { sayBound } from '../part';
 import { assign } from './assign';
 import { namedOtherwise, otherNamesOf } from './kinds';
 import { alike, contradicts, isPad, isSupply, withoutIndex, type Likeness, type MatchPin } from './likeness';
@@ -85,7 +86,7 @@ function sharedAlike(
       (unit) =>
         !isOfOther(pin, unit, supplies) && !pairs.some((p) => p.unit === unit && (p.pin === pin.number || p.node === told[0]?.node)),
     );
-    return isOne ? open.map((unit) => ({ ...told[0]!, unit, because: `as in unit ${told[0]!.unit}: ${told[0]!.because}` })) : [];
+    return isOne ? open.map((unit) => ({ ...told[0]!, unit, because: `as in ${sayBound(told[0]!.unit!)}: ${told[0]!.because}` })) : [];
   });
 }
 

@@ -1,5 +1,8 @@
 import {
+  boundLabel,
   carriesPower,
+  channelKey,
+  channelsInUnits,
   padsIn,
   pinsOnNode,
   WHOLE_PART,
@@ -99,27 +102,36 @@ export function chosenModel(model: Pick<Model, 'source' | 'chosen'>): SpiceModel
 
 const isSignal = (p: Pin): boolean => !carriesPower(p.type) && p.type !== 'no-connect' && p.type !== 'reserved';
 
-/** A part's pins as matching sees them. Supplies outside the channels belong to every unit. */
-export function matchPinsOf(part: Part): MatchPin[] {
+/** A part's pins as matching sees them. Supplies outside the channels belong to every unit, or to every channel of `bound`. */
+export function matchPinsOf(part: Part, bound: readonly string[] = []): MatchPin[] {
   const packageId = part.packages[0]?.id;
-  const several = part.units.length > 1;
+  const channels = bound.some((key) => key !== WHOLE_PART && key.startsWith(WHOLE_PART)) ? channelsInUnits(part) : undefined;
+  const labels = channels
+    ? new Map(channels.members.flatMap((m, i) => [...m.values()].map((p) => [p.id, boundLabel(part, channelKey(channels.indices[i]!))])))
+    : unitLabels(part);
   return part.pins.map((pin) => {
-    const unit = part.units.find((u) => Object.values(u.binding).includes(pin.id));
-    const own = several && isSignal(pin) && unit !== undefined;
+    const label = isSignal(pin) ? labels.get(pin.id) : undefined;
     return {
       number: padsIn(pin, packageId)[0] ?? pin.id,
       name: pin.name,
       type: pin.type,
-      unit: own ? unit.label : null,
+      unit: label ?? null,
       ...(pin.description ? { description: pin.description } : {}),
       ...(pin.bits ? { bits: pin.bits.length } : {}),
     };
   });
 }
 
+/** The label of the first unit that each pin is drawn in; none where the part has but one unit. */
+function unitLabels(part: Part): Map<string, string> {
+  if (part.units.length < 2) return new Map();
+  return new Map([...part.units].reverse().flatMap((u) => Object.values(u.binding).map((id) => [id, u.label])));
+}
+
 /**
- * Whether a model is bound once for the whole part or once in each unit that has signals. Units that another model of the
- * part is tied in are that one's, unless this one is tied in them too.
+ * Whether a model is bound once for the whole part, once in each unit that has signals, or, where it is of one channel and a
+ * unit has several, in each channel. Units that another model of the part is tied in are that one's, unless this one is tied
+ * in them too.
  */
 export function bindingUnits(part: Part, nodeCount: number, model?: Model): string[] {
   const units = unitsFor(part, nodeCount);
@@ -135,6 +147,8 @@ const isTiedIn = (unit: string, models: readonly Model[]): boolean => models.som
 function unitsFor(part: Part, nodeCount: number): string[] {
   const signals = new Set(part.pins.filter(isSignal).map((p) => p.id));
   const supplies = new Set(part.pins.filter((p) => carriesPower(p.type)).map((p) => p.name));
+  const channels = channelsInUnits(part);
+  if (channels && nodeCount <= channels.members[0]!.size + supplies.size) return channels.indices.map(channelKey);
   const signalUnits = part.units.filter((u) => Object.values(u.binding).some((id) => signals.has(id)));
   return signalUnits.length > 1 && nodeCount < signals.size + supplies.size ? signalUnits.map((u) => u.id) : [WHOLE_PART];
 }
@@ -155,14 +169,14 @@ function signalsOfOthers(part: Part, model: Model): Set<string> {
 /** The matcher's pairs as ties of the part's pins. Nodes that are tied already are not offered again. */
 export function proposeTies(part: Part, model: Model, chosen: SpiceModel): TieProposal {
   const taken = signalsOfOthers(part, model);
+  const units = bindingUnits(part, chosen.nodes.length, model);
   const matching = matchPins(
-    matchPinsOf(taken.size === 0 ? part : { ...part, pins: part.pins.filter((p) => !taken.has(p.id)) }),
+    matchPinsOf(taken.size === 0 ? part : { ...part, pins: part.pins.filter((p) => !taken.has(p.id)) }, units),
     chosen.nodes,
   );
   const packageId = part.packages[0]?.id;
   const byNumber = new Map<string, Pin>(part.pins.map((p) => [padsIn(p, packageId)[0] ?? p.id, p]));
-  const unitOf = new Map(part.units.map((u) => [u.label, u.id]));
-  const units = bindingUnits(part, chosen.nodes.length, model);
+  const unitOf = new Map(units.map((key) => [boundLabel(part, key), key]));
   const ties = matching.pairs.flatMap((pair) => {
     const pin = byNumber.get(pair.pin);
     const unit = units[0] === WHOLE_PART ? WHOLE_PART : pair.unit === null ? undefined : unitOf.get(pair.unit);

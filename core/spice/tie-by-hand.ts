@@ -1,4 +1,4 @@
-import { carriesPower, pinsOnNode, WHOLE_PART, type NodeTie, type Part, type Pin } from '../part';
+import { carriesPower, pinsOfChannel, pinsOnNode, WHOLE_PART, type NodeTie, type Part, type Pin } from '../part';
 
 /**
  * What ties a node to the pin that a person chose for it. Of a supply or a ground that several pins have under one name all
@@ -14,9 +14,11 @@ export function tieByHand(pins: readonly Pin[], ties: Readonly<Record<string, No
 /** Whether a pin can be on a node: it is connected, and one net. */
 export const canBeTied = (pin: Pin): boolean => pin.type !== 'no-connect' && pin.bits === undefined;
 
-/** The pins that a model bound in a unit, or in the whole part, can be tied to. */
+/** The pins that a model bound in a unit, in a channel or in the whole part can be tied to. */
 export function pinsBound(part: Part, unit: string | undefined): Pin[] {
   if (unit === undefined || unit === WHOLE_PART) return part.pins;
+  const ofChannel = pinsOfChannel(part, unit);
+  if (ofChannel) return ofChannel;
   const own = new Set(Object.values(part.units.find((u) => u.id === unit)?.binding ?? {}));
   return part.pins.filter((p) => own.has(p.id) || p.type === 'supply-in' || p.type === 'ground');
 }

@@ -1,4 +1,4 @@
-import { compareTerminals, padsIn, WHOLE_PART, type FrozenPart, type Model, type Pin } from '../part';
+import { boundLabel, compareTerminals, padsIn, shortBound, type FrozenPart, type Model, type Pin } from '../part';
 import { definedNames } from './defined-names';
 import { chosenModel } from './part-models';
 import type { SpiceModel } from './read-models';
@@ -104,8 +104,7 @@ function givenNodes(model: SpiceModel, ties: Readonly<Record<string, unknown>>):
 /** An instance of a model in a unit. `suffix` tells those of a part's several models apart. */
 function call(part: FrozenPart, { model, written: chosen }: Called, unitId: string, names: Map<string, string>, suffix: string): string[] {
   const ties = model.ties[unitId]!;
-  const own = unitId === WHOLE_PART ? '1' : (part.units.find((u) => u.id === unitId)?.label ?? unitId);
-  const label = `${own}${suffix}`;
+  const label = `${shortBound(boundLabel(part, unitId)) || '1'}${suffix}`;
   const extra: string[] = [];
   const nodes = givenNodes(chosen, ties).map(({ name, otherwise }) => {
     const tie = ties[name];

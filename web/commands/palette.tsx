@@ -26,6 +26,8 @@ export function Palette() {
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
         <Dialog.Content
           aria-describedby={undefined}
+          // What is done behind it waits until it is closed.
+          onKeyDown={(e) => e.stopPropagation()}
           className="fixed top-[12vh] left-1/2 z-50 w-[min(620px,92vw)] -translate-x-1/2 rounded-xl border border-line bg-surface shadow-card"
         >
           {open === 'keys' ? <KeySheet /> : <CommandList onDone={() => setOpen(null)} />}

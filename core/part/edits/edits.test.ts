@@ -271,7 +271,7 @@ describe('ties of a part whose units are planned anew', () => {
     ['stay', [unit('u1', 'IN1+', 'OUT1'), unit('u2', 'IN2+', 'OUT2')], { u1: 'u1', u2: 'u2' }],
     ['go with their signals', [unit('u1', 'IN2+', 'OUT2'), unit('u2', 'IN1+', 'OUT1')], { u1: 'u2', u2: 'u1' }],
     ['go to a unit of another name', [unit('u7', 'VDD'), unit('u8', 'IN2+', 'OUT2'), unit('u9', 'IN1+', 'OUT1')], { u8: 'u2', u9: 'u1' }],
-    ['stay apart where one unit holds both', [unit('u1', 'IN1+', 'OUT1', 'IN2+', 'OUT2')], { u1: 'u1', u2: 'u2' }],
+    ['are those of its channels where one unit holds both', [unit('u1', 'IN1+', 'OUT1', 'IN2+', 'OUT2')], { '*1': 'u1', '*2': 'u2' }],
     ['are no other unit’s where none holds them', [unit('u1', 'VDD'), unit('u2', 'IN1+', 'OUT1')], { 'former B': 'u2', u2: 'u1' }],
     ['stay where half of them is', [unit('u1', 'IN1+'), unit('u2', 'IN2+', 'OUT2'), unit('u3', 'OUT1')], { u1: 'u1', u2: 'u2' }],
   ])('%s', (_what, units, found) => {

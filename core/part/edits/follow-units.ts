@@ -1,3 +1,5 @@
+import { channelKey } from '../bound-in';
+import { findChannels } from '../channels';
 import { carriesPower } from '../electrical-type';
 import { pinsOnNode, WHOLE_PART, type Model } from '../model';
 import type { Part, Unit } from '../part';
@@ -11,6 +13,15 @@ export function followUnits(part: Part, units: readonly Unit[]): Part['models'] 
   return models.every((m, i) => m === part.models[i]) ? part.models : models;
 }
 
+/** Ties that come to stand together in a unit are those of its channels, where each is of one. */
+function channelOf(part: Part, signals: ReadonlyMap<string, readonly string[]>): [string, string][] {
+  const { indices = [], members = [] } = findChannels(part.pins) ?? {};
+  return [...signals].flatMap(([key, ids]): [string, string][] => {
+    const at = members.findIndex((m) => ids.length > 0 && ids.every((id) => [...m.values()].some((p) => p.id === id)));
+    return at < 0 ? [] : [[key, channelKey(indices[at]!)]];
+  });
+}
+
 function followed(part: Part, model: Model, units: readonly Unit[]): Model {
   const keys = Object.keys(model.ties).filter((key) => key !== WHOLE_PART);
   const power = new Set(part.pins.filter((p) => carriesPower(p.type)).map((p) => p.id));
@@ -20,6 +31,9 @@ function followed(part: Part, model: Model, units: readonly Unit[]): Model {
     units.map(({ id }) => ({ key, id, count: signals.get(key)!.filter((pin) => held.get(id)!.has(pin)).length })),
   );
   const to = new Map<string, string>();
+  const homes = keys.map((key) => matches.find((m) => m.key === key && m.count * 2 > signals.get(key)!.length)?.id);
+  if (homes.some((id, i) => id !== undefined && homes.indexOf(id) !== i))
+    for (const [key, channel] of channelOf(part, signals)) to.set(key, channel);
   const isFree = (key: string, id: string) => !to.has(key) && ![...to.values()].includes(id);
   // The surest first; where several are as sure, the unit that it was.
   for (const { key, id, count } of matches.sort((a, b) => b.count - a.count || Number(b.key === b.id) - Number(a.key === a.id)))

@@ -1,4 +1,4 @@
-import { padsIn, pinsOnNode, WHOLE_PART, type Model, type Part } from '../../part';
+import { boundLabel, padsIn, pinsOnNode, type Model, type Part } from '../../part';
 import { chosenModel } from '../part-models';
 import type { Setup, TrialPin } from './setup';
 
@@ -16,7 +16,7 @@ export function setupsOf(part: Part, only?: string): Setup[] {
       const chosen = chosenModel(model);
       if (!chosen) return [];
       return Object.entries(model.ties).map(([unitId, ties]): Setup => ({
-        unit: unitId === WHOLE_PART ? null : (part.units.find((u) => u.id === unitId)?.label ?? unitId),
+        unit: boundLabel(part, unitId) || null,
         modelId: model.id,
         device: chosen.device,
         model: chosen,

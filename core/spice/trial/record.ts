@@ -1,4 +1,4 @@
-import { pinsOnNode, WHOLE_PART, type Edit, type Model, type Part, type TrialRecord } from '../../part';
+import { boundLabel, pinsOnNode, type Edit, type Model, type Part, type TrialRecord } from '../../part';
 import { sha256 } from '../../release/digest';
 import { setupsOf } from './of-part';
 import type { Trial } from './run';
@@ -21,14 +21,11 @@ export function joinDigest(part: Part, model: Model, unitId: string): string {
   return sha256(JSON.stringify([sourceDigest(model.source), model.chosen, model.params ?? {}, ties.sort()])).slice(0, 16);
 }
 
-const labelOf = (part: Part, unitId: string): string =>
-  unitId === WHOLE_PART ? '' : (part.units.find((u) => u.id === unitId)?.label ?? unitId);
-
 /** Units of a model that have a pin on a node, with their labels: what a trial has to cover. */
 export const joinedUnits = (part: Part, model: Model): { id: string; label: string }[] =>
   Object.entries(model.ties)
     .filter(([, ties]) => Object.values(ties).some((tie) => pinsOnNode(tie).length > 0))
-    .map(([id]) => ({ id, label: labelOf(part, id) }));
+    .map(([id]) => ({ id, label: boundLabel(part, id) }));
 
 /** The edit that keeps what the trials of a model gave. */
 export function recordEdit(part: Part, model: Model, trials: readonly Trial[]): Edit {

@@ -1,24 +1,13 @@
 import { memo, type RefObject } from 'react';
-import { pinsNamed, STRATEGIES, type Strategy } from '../../../core/arrange';
+import { pinsNamed } from '../../../core/arrange';
 import { useAct, useStore } from '../../store';
 import { selectPins, selectUnits } from '../../store/selectors';
 import { selected, unitChosen } from '../../store/view-slice';
 import { Button } from '../../ui/button';
 import { say } from '../../ui/toasts';
+import { PLAN_WAYS, WAY_WORDS, type PlanWay } from './plan-ways';
 
 export type Mode = 'draw' | 'board' | 'preview';
-
-/** Planning as it is, or from nothing, also where pins were placed by hand. */
-export type PlanWay = Strategy | 'afresh' | 'restyle';
-
-const WAYS: Record<PlanWay, string> = {
-  function: 'by function',
-  bank: 'by group or bank',
-  side: 'by package side',
-  one: 'all in one unit',
-  afresh: 'afresh, also what was placed by hand',
-  restyle: 'units as they are, by the house rules',
-};
 
 /** What stands in the drawing's place when asked for. */
 const MODES: { to: Mode; key: string; label: string }[] = [
@@ -89,9 +78,9 @@ export function Bar({ box, mode, onMode, onPlan, onTidy, tidies, onUnit }: Props
               className="w-6 rounded-r-md border border-l-0 border-line appearance-none bg-surface text-center text-[13px]"
             >
               <option value="">▾</option>
-              {[...STRATEGIES, 'afresh' as const, 'restyle' as const].map((s) => (
+              {PLAN_WAYS.map((s) => (
                 <option key={s} value={s}>
-                  {WAYS[s]}
+                  {WAY_WORDS[s]}
                 </option>
               ))}
             </select>

@@ -8,6 +8,7 @@ import { selected } from '../../store/view-slice';
 import type { HandWork } from './hand';
 import type { ViewControl } from './view';
 import type { PlacedUnit } from './layout';
+import { PLAN_WAYS, WAY_WORDS, type PlanWay } from './plan-ways';
 
 interface Doing {
   hand: HandWork;
@@ -18,9 +19,8 @@ interface Doing {
   still: boolean;
   hasProposal: boolean;
   takeProposal: () => void;
-  plan: () => void;
+  plan: (way: PlanWay) => void;
   tidy: () => void;
-  restyle: () => void;
   toggle: (mode: 'board' | 'preview') => void;
   zoomTo: (ids: string[]) => void;
 }
@@ -29,20 +29,7 @@ const FLAT: Side[] = ['left', 'right'];
 const UPRIGHT: Side[] = ['top', 'base'];
 
 /** Everything that Arrange can do by key or from the palette. */
-export function useArrangeCommands({
-  hand,
-  unit,
-  view,
-  units,
-  still,
-  hasProposal,
-  takeProposal,
-  plan,
-  tidy,
-  restyle,
-  toggle,
-  zoomTo,
-}: Doing): void {
+export function useArrangeCommands({ hand, unit, view, units, still, hasProposal, takeProposal, plan, tidy, toggle, zoomTo }: Doing): void {
   const act = useAct();
   const part = useStore(selectPart);
   const selection = useStore(selectSelection);
@@ -56,7 +43,7 @@ export function useArrangeCommands({
   const sidesOf = (id: string) => (places.get(id) ?? []).map((p) => `${p.unit.id} ${p.port.side}`);
   const sides = new Set(selection.flatMap(sidesOf));
   useCommands([
-    { ...arrange, id: 'plan', title: 'Plan units', key: 'P', can: () => part.pins.length > 0 && !readOnly, run: plan },
+    { ...arrange, id: 'plan', title: 'Plan units', key: 'P', can: () => part.pins.length > 0 && !readOnly, run: () => plan('function') },
     {
       ...arrange,
       id: 'tidy',
@@ -65,7 +52,13 @@ export function useArrangeCommands({
       can: () => unit !== undefined && !readOnly,
       run: tidy,
     },
-    { ...arrange, id: 'restyle', title: 'Draw all units by the house rules', can: () => part.units.length > 0 && !readOnly, run: restyle },
+    ...PLAN_WAYS.filter((way) => way !== 'function').map((way) => ({
+      ...arrange,
+      id: way,
+      title: `Plan ${WAY_WORDS[way]}`,
+      can: () => part.units.length > 0 && !readOnly,
+      run: () => plan(way),
+    })),
     { ...arrange, id: 'board', title: 'The plan as a board', key: 'B', can: () => part.units.length > 0, run: () => toggle('board') },
     {
       ...arrange,

@@ -11,13 +11,14 @@ import { Card, Empty } from '../../ui/card';
 import { core } from '../../workers/core';
 import type { Bend, Tool } from './art';
 import { ArtCard } from './art-card';
-import { Bar, type Mode, type PlanWay } from './bar';
+import { Bar, type Mode } from './bar';
 import { Board } from './board';
 import { Canvas } from './canvas';
 import { useArrangeCommands } from './commands';
 import { useHandWork } from './hand';
 import { layoutUnits } from './layout';
 import { Preview } from './preview';
+import type { PlanWay } from './plan-ways';
 import { ProposalCard, type Proposal } from './proposal-card';
 import { ReuseCard } from './reuse-card';
 import { SelectionCard } from './selection-card';
@@ -109,9 +110,8 @@ export function ArrangeStation() {
     still: proposal?.shown ?? false,
     hasProposal: proposal !== null,
     takeProposal: take,
-    plan: () => void plan('function'),
+    plan: (way) => void plan(way),
     tidy: () => void tidy(),
-    restyle: () => void plan('restyle'),
     toggle: (to) => setMode(mode === to ? 'draw' : to),
     zoomTo,
   });

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { padsIn, type Package, type Part } from '../../../core/part';
+import { boundLabel, padsIn, sayBound, type Package, type Part } from '../../../core/part';
 import { joinExposedPad, meetPads } from '../../../core/lands';
 import { padSteps } from '../../../core/read-back';
 import { bindingUnits, tieEdit } from '../../../core/spice';
@@ -272,7 +272,7 @@ export function JoinStation() {
             value={binding ?? ''}
             options={bindings.map((b) => ({
               value: b,
-              label: `unit ${part.units.find((u) => u.id === b)?.label ?? b}`,
+              label: sayBound(boundLabel(part, b)),
             }))}
             onChange={setUnitKey}
           />

@@ -1,9 +1,11 @@
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import {
   anyNumber,
+  boundLabel,
   nameOnDrawing,
   padsIn,
   pinsOnNode,
+  sayBound,
   WHOLE_PART,
   type Model,
   type NodeTie,
@@ -121,9 +123,7 @@ export function Threads({ part, pkg, model, chosen, binding, group, offers, aske
       </Column>
       <Column
         title={
-          chosen
-            ? `Model ${chosen.name}${binding && binding !== WHOLE_PART ? `, unit ${part.units.find((u) => u.id === binding)?.label}` : ''}`
-            : 'Model'
+          chosen ? `Model ${chosen.name}${binding && binding !== WHOLE_PART ? `, ${sayBound(boundLabel(part, binding))}` : ''}` : 'Model'
         }
         label="Model nodes"
       >

@@ -1,4 +1,5 @@
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { sayBound } from '../../../core/part';
 import { joinedUnits, rejoinEdit, runTrials, type Standing, type Trial } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
@@ -41,7 +42,7 @@ export function TrialCard({ onClose }: { onClose: () => void }) {
     const all: Trial[] = [];
     for (const [i, setup] of setups.entries()) {
       setBusy(
-        `${setup.unit === null ? part.name : `Unit ${setup.unit}`}, ${i + 1} of ${setups.length}${i === 0 ? '; the simulator is being loaded' : ''}`,
+        `${setup.unit === null ? part.name : capital(sayBound(setup.unit))}, ${i + 1} of ${setups.length}${i === 0 ? '; the simulator is being loaded' : ''}`,
       );
       all.push(...(await runTrials(setup, own.simulate)));
       if (engine.current !== own) break;
@@ -73,7 +74,7 @@ export function TrialCard({ onClose }: { onClose: () => void }) {
                   onClick={() => setShown(i)}
                   className={`w-full rounded-md border px-2 py-1 text-left text-[13px] ${i === shown ? 'border-green' : 'border-line'}`}
                 >
-                  <strong className={TONES[t.verdict]}>{t.verdict}</strong> {t.unit === null ? '' : `unit ${t.unit}, `}
+                  <strong className={TONES[t.verdict]}>{t.verdict}</strong> {t.unit === null ? '' : `${sayBound(t.unit)}, `}
                   {t.name}: {t.reason}
                 </button>
               </li>
@@ -125,6 +126,8 @@ const STATE_WORDS = {
   pass: 'passed',
 };
 
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 /** What the part keeps of its last trial, unit by unit. */
 function KeptTrials({ kept }: { kept: Standing['kept'] }) {
   return (
@@ -133,7 +136,7 @@ function KeptTrials({ kept }: { kept: Standing['kept'] }) {
         <li key={`${model} ${unit}`}>
           <strong className={state === 'pass' ? TONES.pass : state === 'fail' || state === 'older' ? TONES.fail : TONES.inconclusive}>
             {new Set(kept.map((k) => k.model)).size > 1 ? `${model}, ` : ''}
-            {unit === '' ? 'The part' : `Unit ${unit}`}: {STATE_WORDS[state]}
+            {unit === '' ? 'The part' : capital(sayBound(unit))}: {STATE_WORDS[state]}
           </strong>{' '}
           <span className="text-muted">{records.map((r) => `${r.bench}: ${r.reason}`).join(' ')}</span>
         </li>

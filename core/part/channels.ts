@@ -1,4 +1,6 @@
-import { compareNatural, goesOut, isSignal, type Pin } from '../part';
+import { goesOut, isSignal } from './electrical-type';
+import { compareNatural } from './natural';
+import type { Pin } from './pin';
 
 /** Equal channels: the same roles (`IN#+`, `IN#-`, `OUT#`) once per index, so that one drawing serves all. */
 export interface Channels {
