@@ -119,6 +119,22 @@ test('a datasheet: the table is outlined on its page, taken, and each cell leads
   expect(faults).toEqual([]);
 });
 
+test('words and pages of a datasheet are found by a key', async ({ page }) => {
+  await openPart(page, 'TF7311', 'read');
+  await expect(page.locator('footer')).toContainText('page 4 of 6');
+  await page.keyboard.press('f');
+  await page.keyboard.type('ordering INFORMATION');
+  await expect(page.locator('footer')).toContainText('page 1 of 6');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('6');
+  await expect(page.locator('footer')).toContainText('page 6 of 6');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('walrus');
+  await expect(page.getByText('on no page')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('on no page')).toHaveCount(0);
+});
+
 test('a box drawn around a table reads that table', async ({ page }) => {
   await startPart(page);
   await choose(page, /Choose a file/, corpus('chromium-two-columns.pdf'));

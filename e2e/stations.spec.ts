@@ -127,9 +127,12 @@ test('Join: a land takes its dimensions from the table of the datasheet, beside 
   const work = page.getByRole('region', { name: 'Land as it will be' });
   await expect(work).toContainText('body 3.9 × 4.9 × 1.7 mm');
   await expect(work.getByRole('list', { name: 'What it changes' })).toContainText('Of another size or shape: 9');
-  await sheet.getByLabel('Find in the datasheet').fill('bootstrap capacitor');
-  await expect(sheet.getByRole('button', { name: 'Page 1', exact: true })).toBeVisible();
+  await sheet.getByLabel('Find in the pages').fill('bootstrap capacitor');
   await expect(sheet.getByText('page 1 of 2')).toBeVisible();
+  await expect(sheet.getByText('1 of 2', { exact: true })).toBeVisible();
+  await sheet.getByLabel('Find in the pages').fill('');
+  await sheet.getByRole('button', { name: 'Page 2', exact: true }).click();
+  await expect(sheet.getByText('page 2 of 2')).toBeVisible();
   await land.getByRole('button', { name: 'Use for SO-8-EP' }).click();
   await expect(page.getByText('body 3.9 × 4.9 × 1.7 mm')).toBeVisible();
 });

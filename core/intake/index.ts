@@ -2,7 +2,18 @@ export { readText } from './text';
 export { inferType } from './understand/infer-type';
 export { readSourceText, textKind, type TextKind } from './read-source-text';
 export { isHtmlTable, sheetsOfHtml } from './html';
-export { packagePages, pagesWith, pageText, readPages, pagesWorthRuling, MOST_PAGES, type DocumentPage, type Rule, type Run } from './page';
+export {
+  findOn,
+  packagePages,
+  pageText,
+  readPages,
+  pagesWorthRuling,
+  MOST_PAGES,
+  type DocumentPage,
+  type Hit,
+  type Rule,
+  type Run,
+} from './page';
 export { decodeText } from './text/decode';
 export { cleanText } from './text/clean';
 export { alignedGrid, linesOf, toGrid } from './text/layout';

@@ -1,5 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { Proposal, ReadOptions } from '../../core/intake';
+import type { Hit, Proposal, ReadOptions } from '../../core/intake';
 import type { Result } from '../../core/part';
 import type { SourceApi, SourceInfo } from './source-worker';
 
@@ -26,6 +26,10 @@ export class SourceSession {
 
   texts(): Promise<string[] | undefined> {
     return Promise.race([this.api.texts(), this.closed]);
+  }
+
+  find(words: string, most: number): Promise<Hit[] | undefined> {
+    return Promise.race([this.api.find(words, most), this.closed]);
   }
 
   draw(page: number, scale: number): Promise<{ bitmap: ImageBitmap; width: number; height: number } | undefined> {

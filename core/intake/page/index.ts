@@ -13,7 +13,7 @@ import { prepare, worthReading, type Ready } from './ready';
 import { legendLines, legendTables, surroundings, titleOf } from './surroundings';
 
 export { pagesWorthRuling } from './candidates';
-export { packagePages, pagesWith, pageText } from './page-texts';
+export { findOn, packagePages, pageText, type Hit } from './page-texts';
 export type { DocumentPage, Rule, Run } from './page';
 
 /** More pages than this are a collection of documents, not one. */

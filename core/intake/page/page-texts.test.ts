@@ -1,4 +1,5 @@
-import { packagePages, pagesWith } from './page-texts';
+import type { DocumentPage } from './page';
+import { findOn, packagePages, pageText } from './page-texts';
 
 const TEXT = 'The converter has a serial interface. The pitch of its clock is low.';
 const RATINGS = 'Absolute maximum ratings. Storage temperature, package thermal resistance 45 K/W by JEDEC JESD51.';
@@ -19,12 +20,29 @@ it.each<[string, string[], string, number[]]>([
   ['there are no pages', [], 'SO-8', []],
 ])('pages with the package: %s', (_what, texts, name, pages) => expect(packagePages(texts, name)).toEqual(pages));
 
-it.each<[string, number[]]>([
+const page: DocumentPage = {
+  number: 3,
+  width: 600,
+  height: 800,
+  runs: [
+    { text: 'The TSSOP-20 package', x: 50, y: 100, width: 120, size: 10, turns: 0 },
+    { text: 'outline in mm', x: 50, y: 120, width: 70, size: 10, turns: 0 },
+    { text: 'Pin', x: 50, y: 140, width: 15, size: 10, turns: 0 },
+    { text: 'functions', x: 70, y: 140, width: 45, size: 10, turns: 0 },
+  ],
+};
+
+it.each<[string, ReturnType<typeof findOn>]>([
   ['', []],
   ['   ', []],
-  ['serial', [1]],
-  ['SERIAL interface', [1]],
-  ['tssop20', [3, 4]],
-  ['tssop-20 outline', [4]],
   ['walrus', []],
-])('pages with the words “%s” are %j', (words, pages) => expect(pagesWith([TEXT, RATINGS, ORDERING, OUTLINE], words)).toEqual(pages));
+  ['tssop20', [{ page: 3, box: [50, 90, 120, 12.5] }]],
+  ['PIN functions', [{ page: 3, box: [50, 130, 65, 12.5] }]],
+  ['outline package', [{ page: 3 }]],
+  ['functions in', [{ page: 3, box: [50, 130, 65, 12.5] }]],
+])('the words “%s” stand at %j', (words, hits) => {
+  const found = findOn(page, words);
+  expect(found.map(({ page: on, box }) => (box ? { page: on, box: box.map((n) => Math.round(n * 10) / 10) } : { page: on }))).toEqual(hits);
+});
+
+it('a page is text with its cells apart', () => expect(pageText(page)).toBe('The TSSOP-20 package\noutline in mm\nPin functions'));

@@ -1,4 +1,5 @@
-import { linesOf, spacedText } from './lines';
+import type { Box } from '../table/box';
+import { linesOf, spacedText, textOf, type Line } from './lines';
 import type { DocumentPage } from './page';
 import { upright } from './upright';
 import { wordsAndRules } from './words';
@@ -43,14 +44,27 @@ export function packagePages(texts: readonly string[], packageName = ''): number
     .map((s) => s.page);
 }
 
-/** Pages, from 1, on which all of the words stand, in whatever case and broken however; none for no words. */
-export function pagesWith(texts: readonly string[], words: string): number[] {
+/** A place in a document where words that were looked for stand: a line, or a page on which they stand apart. */
+export interface Hit {
+  page: number;
+  box?: Box;
+}
+
+/** Where all of the words stand on a page, in whatever case and broken however: the boxes of its lines, or else the page. */
+export function findOn(given: DocumentPage, words: string): Hit[] {
   const wanted = words.split(/\s+/).map(plain).filter(Boolean);
   if (wanted.length === 0) return [];
-  return texts.flatMap((text, i) => {
-    const said = plain(text);
-    return wanted.every((w) => said.includes(w)) ? [i + 1] : [];
-  });
+  const { page, back } = upright(given);
+  const lines = linesOf(wordsAndRules(page).words);
+  const hasAll = (text: string): boolean => wanted.every((w) => text.includes(w));
+  const found = lines.filter((line) => hasAll(plain(textOf(line))));
+  if (found.length > 0) return found.map((line) => ({ page: given.number, box: back(boxOfLine(line)) }));
+  return hasAll(lines.map((line) => plain(textOf(line))).join(' ')) ? [{ page: given.number }] : [];
+}
+
+function boxOfLine({ words, base, size }: Line): Box {
+  const left = words[0]!.x0;
+  return [left, base - size, words.at(-1)!.x1 - left, size * 1.25];
 }
 
 const plain = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}+/#]/gu, '');

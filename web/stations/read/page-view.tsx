@@ -1,8 +1,9 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useLayoutEffect, useRef, useState, type PointerEvent, type ReactNode } from 'react';
-import type { Box } from '../../../core/intake';
+import type { Box, Hit } from '../../../core/intake';
 import { useCommands } from '../../commands/registry';
 import type { SourceInfo, SourceSession } from '../../workers/source-session';
+import { PageBar } from './page-bar';
 
 export interface PagePlace {
   page: number;
@@ -23,6 +24,8 @@ interface Props {
   /** Called with the box that a person drew; drawing is on while this is set. */
   onRegion?: ((place: PagePlace) => void) | undefined;
   onPage?: (page: number) => void;
+  /** Pages that are worth looking at, with what they are. */
+  offered?: { what: string; pages: readonly number[] } | undefined;
 }
 
 const GAP = 14;
@@ -38,10 +41,11 @@ export const cardLeft = (x: number, scale: number, pageWidth = 595): number =>
 const READABLE = 1.35;
 
 /** A document's pages under each other, drawn as they come into view, with what is known of them laid over. */
-export function PageView({ session, info, overlay, focus, near, card, onRegion, onPage }: Props) {
+export function PageView({ session, info, overlay, focus, near, card, onRegion, onPage, offered }: Props) {
   const scroller = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(0);
   const [zoom, setZoom] = useState(1);
+  const [hit, setHit] = useState<Hit>();
   const first = info.pages[0] ?? { width: 595, height: 842 };
   const fit = Math.max(0.3, (width - 2 * MARGIN) / first.width);
   const scale = fit * zoom;
@@ -75,6 +79,15 @@ export function PageView({ session, info, overlay, focus, near, card, onRegion, 
       el.scrollLeft = Math.max(0, Math.min(left - 8, Math.max(right - el.clientWidth, left - el.clientWidth / 3)));
   }, [page, x, y, w, h, near, card, width, scale, fit, info.pages]);
 
+  useEffect(() => {
+    if (!hit || width === 0) return;
+    const top = info.pages.slice(0, hit.page - 1).reduce((sum, p) => sum + p.height * scale + GAP, 0);
+    const within = hit.box ? Math.max(0, hit.box[1] * scale - scroller.current!.clientHeight * 0.38) : 0;
+    scroller.current!.scrollTop = top + within;
+    // Only a new place is gone to, not one whose page was zoomed since.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [hit, width > 0]);
+
   const items = list.getVirtualItems();
   // The page that takes the middle of the stage is the one that is looked at.
   const shown = items.find((i) => i.end > (list.scrollOffset ?? 0) + (list.scrollRect?.height ?? 240) / 2)?.index;
@@ -88,24 +101,31 @@ export function PageView({ session, info, overlay, focus, near, card, onRegion, 
     { id: 'page-smaller', title: 'Show the page smaller', key: '-', group: 'Page', run: () => by(1 / 1.2) },
     { id: 'page-fit', title: 'Fit the page to the stage', key: '=', group: 'Page', run: () => setZoom(1) },
   ]);
+  const pageInView = (shown ?? 0) + 1;
   return (
-    <div ref={scroller} role="region" aria-label="Pages" tabIndex={0} className="min-h-0 flex-1 overflow-auto bg-sunken">
-      <div className="relative" style={{ height: list.getTotalSize(), width: Math.max(width, first.width * scale + 2 * MARGIN) }}>
-        {items.map((item) => {
-          const size = info.pages[item.index]!;
-          return (
-            <div key={item.key} className="absolute left-0" style={{ transform: `translateY(${item.start}px)`, marginLeft: MARGIN }}>
-              <div
-                className="relative box-content border border-line bg-white shadow-card"
-                style={{ width: size.width * scale, height: size.height * scale }}
-              >
-                <PagePicture session={session} page={item.index + 1} scale={scale} />
-                {overlay(item.index + 1, scale)}
-                {onRegion ? <RegionPen scale={scale} onBox={(box) => onRegion({ page: item.index + 1, box })} /> : null}
+    <div className="flex min-h-0 flex-1 flex-col">
+      <PageBar session={session} page={pageInView} of={info.pages.length} offered={offered} onGo={setHit} onZoom={by} />
+      <div ref={scroller} role="region" aria-label="Pages" tabIndex={0} className="min-h-0 flex-1 overflow-auto bg-sunken">
+        <div className="relative" style={{ height: list.getTotalSize(), width: Math.max(width, first.width * scale + 2 * MARGIN) }}>
+          {items.map((item) => {
+            const size = info.pages[item.index]!;
+            return (
+              <div key={item.key} className="absolute left-0" style={{ transform: `translateY(${item.start}px)`, marginLeft: MARGIN }}>
+                <div
+                  className="relative box-content border border-line bg-white shadow-card"
+                  style={{ width: size.width * scale, height: size.height * scale }}
+                >
+                  <PagePicture session={session} page={item.index + 1} scale={scale} />
+                  {overlay(item.index + 1, scale)}
+                  {hit?.box && hit.page === item.index + 1 ? (
+                    <Boxed box={hit.box} scale={scale} grow={3} className="pointer-events-none z-20 rounded-sm ring-3 ring-halo" />
+                  ) : null}
+                  {onRegion ? <RegionPen scale={scale} onBox={(box) => onRegion({ page: item.index + 1, box })} /> : null}
+                </div>
               </div>
-            </div>
-          );
-        })}
+            );
+          })}
+        </div>
       </div>
     </div>
   );

@@ -193,18 +193,7 @@ export function ReadStation() {
           <>
             <span className="rounded-md border border-green bg-surface px-2.5 py-1">
               <SourceName name={file.name} />
-              {isPdf && page.of > 0 ? (
-                <span className="text-muted">
-                  {' '}
-                  page {page.page} of {page.of}
-                </span>
-              ) : null}
-              {proposal ? (
-                <span className="text-muted">
-                  {isPdf ? ', ' : ' '}
-                  {counted(terminals.length, 'terminal')}
-                </span>
-              ) : null}
+              {proposal ? <span className="text-muted"> {counted(terminals.length, 'terminal')}</span> : null}
             </span>
             {isPdf && proposal && !comparing ? (
               <Button keyName="Alt+R" onClick={() => setAsRows(!asRows)}>
@@ -228,12 +217,6 @@ export function ReadStation() {
             {part.sources.at(-1) && !pasting ? (
               <span className="rounded-md border border-green bg-surface px-2.5 py-1">
                 <SourceName name={part.sources.at(-1)!.name} />
-                {page.of > 0 ? (
-                  <span className="text-muted">
-                    {' '}
-                    page {page.page} of {page.of}
-                  </span>
-                ) : null}
               </span>
             ) : null}
             <Button keyName="Alt+V" disabled={readOnly} onClick={() => setPasting(!pasting)}>
