@@ -116,13 +116,15 @@ export function ReadStation() {
         : proposal
           ? 'Next: look it over and take it'
           : part.pins.length === 0
-            ? 'Next: paste or drop a pin table'
+            ? isPdf && !busy
+              ? 'Next: find the table and draw a box around it'
+              : 'Next: paste or drop a pin table'
             : doubts.length > 0
               ? `Next: ${counted(doubts.length, 'doubt')}. Press N`
               : onward;
     const read = proposal ? `${counted(terminals.length, 'terminal')} read${open > 0 ? `, ${open} in doubt` : ''}` : '';
     act(nextSet({ next, note: [page.of > 0 ? `page ${page.page} of ${page.of}` : '', read].filter(Boolean).join(' · ') }));
-  }, [act, proposal, comparing, terminals.length, open, part.pins.length, doubts.length, onward, page]);
+  }, [act, proposal, comparing, isPdf, busy, terminals.length, open, part.pins.length, doubts.length, onward, page]);
   const told = useCallback(
     (number: number, of: number) => setPage((was) => (was.page === number && was.of === of ? was : { page: number, of })),
     [],
