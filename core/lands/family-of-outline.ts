@@ -20,6 +20,9 @@ export interface OutlineFamily {
 /** What a pad is of its ball's width. */
 const BALL_SHARE = 0.8;
 
+/** No package has its leads nearer, in mm: such a pitch is one in inches. */
+const LEAST_PITCH = 0.25;
+
 const round = (mm: number): number => Math.round(mm * 100) / 100;
 
 /** Takes dimensions of an outline and keeps what was taken, and what is missing, in words. */
@@ -54,6 +57,7 @@ export function familyOfOutline(outline: Outline, start: Family): OutlineFamily 
   if (start.kind !== 'dual' && start.kind !== 'quad' && start.kind !== 'outline' && start.kind !== 'grid') return undefined;
   const pitch = from.take('pitch', ['e'], { need: false });
   if (pitch === undefined) return undefined;
+  if (pitch < LEAST_PITCH) doubts.push(`A pitch of ${pitch} mm: the table may be in inches.`);
   const heightMm = from.take('height', ['A'], { most: true }) ?? start.heightMm;
   // On four sides D goes over the leads like E, wherever the body has letters of its own.
   // Of balls D1 and E1 are the way between the outer ones.

@@ -122,6 +122,7 @@ describe('a land of an outline', () => {
     ['no span', DRIVER.replace(/^E .*$/m, ''), 'SO-8-EP', /span over the leads is not given/],
     ['no body width', DRIVER.replace(/^E1.*$/m, ''), 'SO-8-EP', /may go over the leads/],
     ['no exposed pad', DRIVER.replace(/^D2.*$/m, ''), 'SO-8-EP', /exposed pad along is not given/],
+    ['inches that are called mm', DRIVER.replace('1.27 BSC', '0.05 BSC'), 'SO-8-EP', /may be in inches/],
     ['another count', `${DRIVER}\nN   10`, 'SO-8-EP', /of 10 leads/],
     ['D and E the other way round', DRIVER, 'SO-14', /the other way round/],
   ])('says what is doubtful: %s', (_what, text, name, doubt) => expect(of(text, name).doubts.join(' ')).toMatch(doubt));

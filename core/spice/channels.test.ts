@@ -71,5 +71,9 @@ describe('a model of one channel, of a part whose channels are drawn in one unit
     expect(tied(apart)).toEqual({ u1: CHANNELS['*1'], u2: CHANNELS['*2'] });
     expect(tied(replanned(apart, 'one'))).toEqual(CHANNELS);
     expect(tied(replanned(joined(oneUnit), 'one'))).toEqual(CHANNELS);
+    // One channel alone is tied yet.
+    const second = { unit: 'u2', node: '1', tie: { pin: pinNamed(twoUnits, 'IN2+').id } };
+    const begun = applyEdit(applyEdit(twoUnits, { kind: 'setModel', model }), { kind: 'tieNodes', model: 'm1', ties: [second] });
+    expect(tied(replanned(begun, 'one'))).toEqual({ '*2': ['1 IN2+'] });
   });
 });

@@ -1,12 +1,4 @@
-import { firstOf, repeated } from './names';
-
-it.each<[string[], string]>([
-  [[], ''],
-  [['A'], 'A'],
-  [['A', 'B', 'C', 'D'], 'A, B, C, D'],
-  [['A', 'B', 'C', 'D', 'E'], 'A, B, C, D, E'],
-  [['A', 'B', 'C', 'D', 'E', 'F'], 'A, B, C, D and 2 more'],
-])('of %j a message says %s', (names, said) => expect(firstOf(names)).toBe(said));
+import { repeated } from './names';
 
 it.each<[string[], string[]]>([
   [[], []],

@@ -1,7 +1,7 @@
 import { liveQuery } from 'dexie';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { compareNatural } from '../../core/part';
+import { compareNatural, listed } from '../../core/part';
 import { useCommands } from '../commands/registry';
 import { useAct, useStore } from '../store';
 import { namesWaiting, SOURCE_FILES } from '../store/brought';
@@ -18,7 +18,7 @@ import { nextTheme } from '../ui/theme';
 import { say } from '../ui/toasts';
 import { core } from '../workers/core';
 import { ShelfCard } from './card';
-import { firstOf, repeated } from './names';
+import { FEW, repeated } from './names';
 import { ShelfGrid } from './shelf-grid';
 import { useArrivals } from './use-arrivals';
 
@@ -85,7 +85,7 @@ export function ShelfPage() {
     const removed = await removeParts(ids);
     setPicked(new Set());
     const names = removed.records.map((r) => r.part.name);
-    act(say(`Deleted ${firstOf(names)}.`, 'plain', { label: 'Undo', run: () => void restoreParts(removed) }));
+    act(say(`Deleted ${listed(names, FEW)}.`, 'plain', { label: 'Undo', run: () => void restoreParts(removed) }));
   };
 
   const copy = async (id: string) => {

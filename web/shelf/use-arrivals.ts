@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { emptyPart, sayProblem, type Part, type Problem } from '../../core/part';
+import { emptyPart, listed, sayProblem, type Part, type Problem } from '../../core/part';
 import type { ArchivedSource } from '../../core/release';
 import { useAct, useStore } from '../store';
 import { bringSource, isSourceFile, tooLarge } from '../store/brought';
@@ -11,7 +11,7 @@ import { counted } from '../ui/counted';
 import { pastedTable, readFileBytes, readFileText } from '../ui/files';
 import { say } from '../ui/toasts';
 import { core } from '../workers/core';
-import { firstOf } from './names';
+import { FEW } from './names';
 
 /** Parts that are added at a time; the Shelf shows each batch as it comes. */
 const BATCH = 20;
@@ -102,9 +102,9 @@ export function useArrivals(summaries: readonly Summary[], remove: (ids: string[
     act(
       say(
         [
-          added.length > 0 ? `Added ${firstOf(added)}.` : 'Nothing to add.',
+          added.length > 0 ? `Added ${listed(added, FEW)}.` : 'Nothing to add.',
           known > 0 ? `${counted(known, 'part is', 'parts are')} on the Shelf already, the same in everything.` : '',
-          twice.length > 0 ? `${firstOf(twice)} ${twice.length === 1 ? 'is' : 'are'} on the Shelf twice now, old and new.` : '',
+          twice.length > 0 ? `${listed(twice, FEW)} ${twice.length === 1 ? 'is' : 'are'} on the Shelf twice now, old and new.` : '',
           added.length < fresh.length ? `Stopped: ${fresh.length - added.length} of ${fresh.length} were not added.` : '',
         ]
           .filter(Boolean)

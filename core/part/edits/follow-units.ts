@@ -1,5 +1,4 @@
-import { channelKey } from '../bound-in';
-import { findChannels } from '../channels';
+import { channelKey, channelsInUnits } from '../bound-in';
 import { carriesPower } from '../electrical-type';
 import { pinsOnNode, WHOLE_PART, type Model } from '../model';
 import type { Part, Unit } from '../part';
@@ -13,9 +12,9 @@ export function followUnits(part: Part, units: readonly Unit[]): Part['models'] 
   return models.every((m, i) => m === part.models[i]) ? part.models : models;
 }
 
-/** Ties that come to stand together in a unit are those of its channels, where each is of one. */
-function channelOf(part: Part, signals: ReadonlyMap<string, readonly string[]>): [string, string][] {
-  const { indices = [], members = [] } = findChannels(part.pins) ?? {};
+/** Where units hold several channels, ties are those of the channel that has all of their signals. */
+function channelsOf(part: Part, units: readonly Unit[], signals: ReadonlyMap<string, readonly string[]>): [string, string][] {
+  const { indices = [], members = [] } = channelsInUnits({ pins: part.pins, units: [...units] }) ?? {};
   return [...signals].flatMap(([key, ids]): [string, string][] => {
     const at = members.findIndex((m) => ids.length > 0 && ids.every((id) => [...m.values()].some((p) => p.id === id)));
     return at < 0 ? [] : [[key, channelKey(indices[at]!)]];
@@ -30,10 +29,7 @@ function followed(part: Part, model: Model, units: readonly Unit[]): Model {
   const matches = keys.flatMap((key) =>
     units.map(({ id }) => ({ key, id, count: signals.get(key)!.filter((pin) => held.get(id)!.has(pin)).length })),
   );
-  const to = new Map<string, string>();
-  const homes = keys.map((key) => matches.find((m) => m.key === key && m.count * 2 > signals.get(key)!.length)?.id);
-  if (homes.some((id, i) => id !== undefined && homes.indexOf(id) !== i))
-    for (const [key, channel] of channelOf(part, signals)) to.set(key, channel);
+  const to = new Map(channelsOf(part, units, signals));
   const isFree = (key: string, id: string) => !to.has(key) && ![...to.values()].includes(id);
   // The surest first; where several are as sure, the unit that it was.
   for (const { key, id, count } of matches.sort((a, b) => b.count - a.count || Number(b.key === b.id) - Number(a.key === a.id)))
