@@ -151,7 +151,7 @@ export function ShelfPage() {
         <h1 className="text-base font-bold">Shelf</h1>
         <span className="text-muted">{summaries === null ? '' : counted(summaries.length, 'part')}</span>
         {adding ? (
-          <span role="status" className="flex items-center gap-2 text-muted">
+          <span className="flex items-center gap-2 text-muted">
             adding {adding.done} of {adding.of}
             <Button onClick={stop}>Stop</Button>
           </span>

@@ -69,7 +69,7 @@ export function PageBar({ session, page, of, offered, onGo, onZoom }: Props) {
         }}
         className="w-40 min-w-16 rounded-md border border-line px-2 py-px"
       />
-      <span role="status" className="truncate text-muted">
+      <span aria-live="polite" className="truncate text-muted">
         {words.trim() === '' ? '' : hits === undefined ? 'looking…' : hits.length === 0 ? 'on no page' : `${at + 1} of ${hits.length}`}
       </span>
       {hits && hits.length > 1 ? (
