@@ -29,6 +29,21 @@ export const COLUMNS: Record<string, LedgerColumn[]> = {
   release: [NUMBER, NAME, TYPE, column('group', 'Group', 22, true)],
 };
 
+/** The ledger's width at first, in pixels, of which the name column shows so many characters; the advance of one. */
+const [WIDTH, SHOWN, ADVANCE] = [368, 11, 8];
+/** How much wider the ledger becomes for long names at most, in pixels, and what share of the window it takes at most. */
+const [MOST_WIDER, SHARE] = [92, 0.36];
+
+/**
+ * The columns with room for names of so many characters, and the ledger's width with them, in pixels: two names that differ
+ * at their ends are to be told apart. `room` is the window's width.
+ */
+export function fitted(columns: readonly LedgerColumn[], longest: number, room: number): { columns: LedgerColumn[]; width: number } {
+  const wider = Math.max(0, Math.min(MOST_WIDER, (longest - SHOWN) * ADVANCE, Math.floor(room * SHARE) - WIDTH));
+  const share = (wider * 100) / WIDTH;
+  return { columns: columns.map((c) => (c.id === 'name' ? { ...c, grow: c.grow + share } : c)), width: WIDTH + wider };
+}
+
 /** The types that a typed text can mean: the word itself, its start, or a usual code. */
 export function typeFromText(text: string): ElectricalType | undefined {
   const plain = text.trim().toLowerCase();

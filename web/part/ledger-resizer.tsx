@@ -1,10 +1,9 @@
-import { useAct, useStore } from '../store';
+import { useAct } from '../store';
 import { ledgerResized } from '../store/view-slice';
 
 /** The edge between ledger and stage: dragged, or moved by the arrow keys. */
-export function Resizer() {
+export function Resizer({ width }: { width: number }) {
   const act = useAct();
-  const width = useStore((s) => s.view.ledgerWidth);
   return (
     // A separator that can be focused and moved is a control of its own in WAI-ARIA 1.2.
     // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions

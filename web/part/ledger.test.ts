@@ -1,6 +1,6 @@
 import { applyEdit, type Pin } from '../../core/part';
 import { pinNamed, provenPart } from '../../core/test/samples';
-import { cellEdits, cellText, COLUMNS, pasteEdit, typeFromText, type ColumnId } from './ledger-columns';
+import { cellEdits, cellText, COLUMNS, fitted, pasteEdit, typeFromText, type ColumnId } from './ledger-columns';
 import { ledgerRows } from './ledger-rows';
 import { fillSlots, type Slots } from './row-slots';
 
@@ -161,4 +161,20 @@ it('a number that is typed ends its doubt and is marked by hand', () => {
   const { edits } = cellEdits('number', [{ pin: doubted, text: '9, 10' }], packageId);
   const after = applyEdit({ ...part, pins: [doubted, ...part.pins.slice(1)] }, edits[0]!).pins[0]!;
   expect([after.pads[packageId], after.byHand, after.doubts]).toEqual([['9', '10'], ['number'], []]);
+});
+
+it.each<[number, number, number]>([
+  [4, 1280, 368],
+  [11, 1280, 368],
+  [14, 1280, 392],
+  [40, 1280, 460],
+  [40, 1024, 368],
+  [40, 1920, 460],
+])('with names of %i characters in a window of %i pixels the ledger is %i wide at first', (longest, room, width) => {
+  const { columns, width: found } = fitted(COLUMNS['read']!, longest, room);
+  expect(found).toBe(width);
+  const total = columns.reduce((sum, c) => sum + c.grow, 0);
+  const pixels = columns.map((c) => Math.round((c.grow / total) * found));
+  // Only the names have more room.
+  expect(pixels).toEqual([37, 110 + width - 368, 118, 103]);
 });

@@ -9,7 +9,7 @@ import { Button } from '../ui/button';
 import { counted } from '../ui/counted';
 import { say } from '../ui/toasts';
 import { LedgerBody } from './ledger-body';
-import { cellEdits, cellText, COLUMNS, pasteEdit, type ColumnId } from './ledger-columns';
+import { cellEdits, cellText, COLUMNS, fitted, pasteEdit, type ColumnId } from './ledger-columns';
 import { LedgerCellEditor } from './ledger-editor';
 import { Resizer } from './ledger-resizer';
 import { ledgerRows, type Sort } from './ledger-rows';
@@ -23,11 +23,14 @@ export function Ledger() {
   const selection = useStore(selectSelection);
   const selectedSet = useStore(selectSelectedSet);
   const doubts = useStore(selectDoubts);
-  const ledgerWidth = useStore((s) => s.view.ledgerWidth);
+  const chosenWidth = useStore((s) => s.view.ledgerWidth);
   const folded = useStore((s) => s.view.folded);
   const readOnly = useStore((s) => s.part.readOnly);
   const station = useLocation().pathname.split('/').pop() ?? 'read';
-  const columns = COLUMNS[station] ?? COLUMNS['read']!;
+  const longest = useMemo(() => pins.reduce((most, p) => Math.max(most, p.name.length), 0), [pins]);
+  const room = window.innerWidth;
+  const { columns, width } = useMemo(() => fitted(COLUMNS[station] ?? COLUMNS['read']!, longest, room), [station, longest, room]);
+  const ledgerWidth = chosenWidth ?? width;
   const [filter, setFilter] = useState('');
   const [sort, setSort] = useState<Sort | null>(null);
   const [cursor, setCursor] = useState({ row: 0, column: 1 });
@@ -261,7 +264,7 @@ export function Ledger() {
       ) : rows.length === 0 ? (
         <p className="shrink-0 grow-[20] p-4 text-[13px] text-muted">No pin has “{filter}”.</p>
       ) : null}
-      <Resizer />
+      <Resizer width={ledgerWidth} />
     </aside>
   );
 }

@@ -15,7 +15,8 @@ interface ViewState {
   selection: string[];
   package: string | null;
   unit: string | null;
-  ledgerWidth: number;
+  /** In pixels, once a person has set it. */
+  ledgerWidth: number | null;
   folded: string[];
   checks: CheckResult | null;
   rules: HouseRules;
@@ -29,7 +30,7 @@ const initialState: ViewState = {
   selection: [],
   package: null,
   unit: null,
-  ledgerWidth: 368,
+  ledgerWidth: null,
   folded: [],
   checks: null,
   rules: DEFAULT_RULES,
