@@ -368,6 +368,7 @@ export function JoinStation() {
                 <ul className="mb-2 max-h-24 overflow-y-auto text-[13px]">
                   {offers.map((o) => (
                     <li key={`${o.unit} ${o.node}`}>
+                      {bindings.length > 1 ? <span className="text-muted">{sayBound(boundLabel(part, o.unit))}: </span> : null}
                       <span className="font-mono">
                         {'pin' in o.tie ? pins.get(o.tie.pin)?.name : ''} → {o.node}
                       </span>{' '}

@@ -60,7 +60,7 @@ export function PageBar({ session, page, of, offered, onGo, onZoom }: Props) {
         ref={field}
         type="search"
         aria-label="Find in the pages"
-        placeholder="words, or a page"
+        placeholder="words, or a page (F)"
         value={words}
         onChange={(e) => setWords(e.target.value)}
         onKeyDown={(e) => {
