@@ -14,6 +14,6 @@ export { landChange, type LandChange } from './land-change';
 export { readLandName, writeLandName } from './land-name';
 export { readOutline } from './outline-table';
 export { readPads } from './read-pads';
-export { familyFromName } from './short-name';
+export { familyFromName, packageIn } from './short-name';
 export { walkPads } from './walk';
 export { landSvg, writePadsCsv } from './write-land';

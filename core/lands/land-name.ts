@@ -24,6 +24,9 @@ const round = (mm: number): number => Math.round(mm * 100) / 100;
 const leadWidth = (pitch: number): number => round(Math.min(0.6, pitch * 0.55));
 const footLength = (pitch: number): number => (pitch >= 1 ? 0.85 : 0.65);
 
+/** Usual length of a foot of a small outline, in mm. */
+const SMALL_FOOT = 0.45;
+
 /** Pads for gull wings that end `over` apart: from a toe fillet outside to a heel fillet inside. */
 function gullWing(over: number, pitch: number): { span: number; length: number; width: number } {
   return { ...padsOfLeads(over, footLength(pitch), gullWings(pitch)), width: leadWidth(pitch) };
@@ -99,7 +102,15 @@ const FORMS: [RegExp, Reader][] = [
       const [pitch, wide] = [hundredths(p), hundredths(over)];
       const body = { w: round(wide - 1.2), h: round((n === '8' ? 3 : 2) * pitch + 1) };
       return {
-        family: { kind: 'outline', leads: Number(n) as 3, pitch, ...gullWing(wide - 0.4, pitch), body, heightMm: hundredths(height) },
+        family: {
+          kind: 'outline',
+          leads: Number(n) as 3,
+          pitch,
+          ...padsOfLeads(wide, SMALL_FOOT, gullWings(pitch)),
+          width: leadWidth(pitch),
+          body,
+          heightMm: hundredths(height),
+        },
         assumed: FEET,
       };
     },
@@ -223,7 +234,7 @@ export function writeLandName(given: Family): string | undefined {
       if (family.span <= body.w) return `QFN${h(family.pitch)}P${h(body.w)}X${h(body.h)}X${height}-${family.count + withExposed}`;
       return `QFP${h(family.pitch)}P${h(over)}X${h(over + body.h - body.w)}X${height}-${family.count + withExposed}`;
     case 'outline':
-      return `SOT${h(family.pitch)}P${h(over + 0.4)}X${height}-${family.leads}`;
+      return `SOT${h(family.pitch)}P${h(over)}X${height}-${family.leads}`;
     case 'grid':
       if (family.without) return undefined;
       return `${family.square ? 'LGA' : 'BGA'}${family.rows * family.columns}${family.square ? 'N' : 'C'}${h(family.pitch)}P${family.columns}X${family.rows}_${h(body.w)}X${h(body.h)}X${height}`;

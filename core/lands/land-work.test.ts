@@ -98,7 +98,7 @@ describe('names in the form of IPC-7351', () => {
     ['QFP50P1200X1200X160-64', 'quad', 64, { pitch: 0.5, heightMm: 1.6 }],
     ['QFN50P700X700X100-49', 'quad', 49, { pitch: 0.5, heightMm: 1 }],
     ['SON50P300X300X80-9', 'dual', 9, { pitch: 0.5, heightMm: 0.8 }],
-    ['SOT95P280X145-5', 'outline', 5, { pitch: 0.95, heightMm: 1.45 }],
+    ['SOT95P280X145-5', 'outline', 5, { pitch: 0.95, heightMm: 1.45, span: 2.35, length: 1.15, body: { w: 1.6, h: 2.9 } }],
     ['BGA484C100P22X22_2300X2300X200', 'grid', 484, { pitch: 1, heightMm: 2 }],
     ['LGA64N50P8X8_500X500X80', 'grid', 64, { pitch: 0.5, heightMm: 0.8, square: true } as Partial<Family> & { heightMm: number }],
     ['RESC1608X55', 'chip', 2, { heightMm: 0.55 }],

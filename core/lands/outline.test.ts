@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { good } from '../test/samples';
-import { familyFromName, familyOfOutline, generateLand, readOutline, type Family } from '.';
+import { familyFromName, familyOfOutline, generateLand, packageIn, readOutline, type Family } from '.';
 
 const DRIVER = `7 Package outline, SO-8-EP
 All dimensions are in mm.
@@ -137,3 +137,11 @@ describe('a land of an outline', () => {
       length: 1.5,
     }));
 });
+
+it.each<[string, string | undefined]>([
+  ['7 Package outline, SO-8-EP', 'SO-8-EP'],
+  ['JEDEC MS-012. The TSSOP-20 package and the QFN-20', 'TSSOP-20'],
+  ['LQFP64 mechanical data', 'LQFP64'],
+  ['Revision A-12 of document DS-7311', undefined],
+  ['', undefined],
+])('the package that “%s” names is %s', (text, name) => expect(packageIn(text)?.name).toBe(name));

@@ -185,3 +185,15 @@ function headerFamily(rows: number, columns: number): Family {
     numbering: 'zigzag',
   };
 }
+
+/** A package's short name as it stands among other words: `TSSOP-20`, `SO-8-EP`, `LQFP64`. */
+const AMONG_WORDS = /\b[A-Z]{2,7}-?\d{1,3}(?:-[A-Z0-9]{1,3})?\b/g;
+
+/** The first package that a text names and whose dimensions its name says, in mm; undefined where there is none. */
+export function packageIn(text: string): NamedFamily | undefined {
+  for (const [name] of text.matchAll(AMONG_WORDS)) {
+    const read = familyFromName(name);
+    if (read.ok) return { name, family: read.value.family };
+  }
+  return undefined;
+}

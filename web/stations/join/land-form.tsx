@@ -216,7 +216,13 @@ export function LandForm({ pkg, came, datasheet, onLand, onDone }: Props) {
           </div>
           <Arithmetic family={family} />
           {datasheet ? (
-            <OutlineRows datasheet={datasheet} family={family} disabled={readOnly} onFill={(next) => change({ family: next })} />
+            <OutlineRows
+              datasheet={datasheet}
+              family={family}
+              isNamed={familyFromName(name).ok || (pkg?.land.pads.length ?? 0) > 0}
+              disabled={readOnly}
+              onFill={(next, said) => change({ family: next, ...(said === undefined ? {} : { name: said }) })}
+            />
           ) : null}
           {isNominal ? (
             <p className="mt-1 text-[12.5px] text-amber">The name does not say: {isNominal.join(', ')}. Compare them with the datasheet.</p>

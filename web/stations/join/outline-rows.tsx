@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { familyOfOutline, readOutline, type Family, type OutlineFamily } from '../../../core/lands';
+import { familyOfOutline, packageIn, readOutline, type Family, type OutlineFamily } from '../../../core/lands';
 import { Button } from '../../ui/button';
 import type { Datasheet } from './use-datasheet';
 
@@ -9,28 +9,43 @@ const [MOST, LEAST] = [3, 4];
 interface Props {
   datasheet: Datasheet;
   family: Family;
+  /** False where nobody has said yet which package it is: then the page's own name says the family. */
+  isNamed: boolean;
   disabled: boolean;
-  onFill: (family: Family) => void;
+  onFill: (family: Family, name?: string) => void;
 }
 
 /** The dimensions that the datasheet's tables of the package give, each with its line, to be filled in at once. */
-export function OutlineRows({ datasheet: { texts, drawings }, family, disabled, onFill }: Props) {
-  const outlines = useMemo(() => drawings.map((page) => ({ page, outline: readOutline(texts?.[page - 1] ?? '') })), [texts, drawings]);
+export function OutlineRows({ datasheet: { texts, drawings }, family, isNamed, disabled, onFill }: Props) {
+  const outlines = useMemo(
+    () =>
+      drawings.map((page) => {
+        const text = texts?.[page - 1] ?? '';
+        return { page, outline: readOutline(text), said: packageIn(text) };
+      }),
+    [texts, drawings],
+  );
   const offers = outlines
-    .flatMap(({ page, outline }) => {
-      const found = familyOfOutline(outline, family);
-      return found && found.taken.length >= LEAST ? [{ page, ...found }] : [];
+    .flatMap(({ page, outline, said }) => {
+      const own = isNamed ? undefined : said;
+      const found = familyOfOutline(outline, own?.family ?? family);
+      return found && found.taken.length >= LEAST ? [{ page, name: own?.name, ...found }] : [];
     })
     .slice(0, MOST);
   return offers.map((offer) => <OutlineRow key={offer.page} offer={offer} family={family} disabled={disabled} onFill={onFill} />);
 }
 
-function OutlineRow({ offer, family, disabled, onFill }: { offer: OutlineFamily & { page: number } } & Omit<Props, 'datasheet'>) {
+function OutlineRow({
+  offer,
+  family,
+  disabled,
+  onFill,
+}: { offer: OutlineFamily & { page: number; name: string | undefined } } & Pick<Props, 'family' | 'disabled' | 'onFill'>) {
   const isFilled = JSON.stringify(sorted(offer.family)) === JSON.stringify(sorted(family));
   return (
     <div role="group" aria-label={`Dimensions of page ${offer.page}`} className="mt-2 flex items-baseline gap-2 text-[12.5px]">
-      <Button className="shrink-0" disabled={disabled || isFilled} onClick={() => onFill(offer.family)}>
-        {isFilled ? `As page ${offer.page} says` : `Fill in from page ${offer.page}`}
+      <Button className="shrink-0" disabled={disabled || isFilled} onClick={() => onFill(offer.family, offer.name)}>
+        {isFilled ? `As page ${offer.page} says` : `Fill in ${offer.name ? `${offer.name} ` : ''}from page ${offer.page}`}
       </Button>
       <p>
         {offer.taken.map(({ what, mm, line }, i) => (
