@@ -6,8 +6,11 @@ import { NAME_INSET, NAME_SIZE, NUMBER_SIZE, STEP, type Primitive, type TextPrim
 /** What of a drawing its pins are drawn by. */
 export type PortFrame = Pick<Drawing, 'body' | 'hide' | 'names'>;
 
+/** True where a name carries a mark of its own for its low-active sense: `/RD`, `CS#`, `RESET_N`, `nWAIT`. */
+export const saysLow = (name: string): boolean => /^[/!~\\]|[#*]$|_N$|_B$|^n[A-Z]/.test(name);
+
 /** True where a name shows its low-active sense by an overbar; a name that carries a mark of its own shows that. */
-export const hasOverbar = (pin: Pin): boolean => pin.activeLow === true && !/^[/!~\\]|[#*]$|_N$|_B$|^n[A-Z]/.test(nameOnDrawing(pin));
+export const hasOverbar = (pin: Pin): boolean => pin.activeLow === true && !saysLow(nameOnDrawing(pin));
 
 /** The number that stands over a pin's line: its pads in the package in view; a bundle says how many. */
 export function numberText(pads: readonly string[]): string {

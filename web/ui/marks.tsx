@@ -1,4 +1,5 @@
 import type { ElectricalType } from '../../core/part';
+import { saysLow } from '../../core/shapes';
 
 /** The program's sign: a kite on its bridle. */
 export function KiteMark({ size = 26 }: { size?: number }) {
@@ -53,10 +54,9 @@ export function TypeMark({ type }: { type: ElectricalType }) {
 
 /** A pin's name with its overbar, in the face that tells 0 from O. */
 export function PinName({ name, activeLow }: { name: string; activeLow: boolean }) {
-  const marked = /^[/!~\\]|[#*]$|_N$|_B$|^n[A-Z]/.test(name);
   return (
     <span className="font-mono">
-      <span className={activeLow && !marked ? 'overline decoration-1' : ''}>{name || '(no name)'}</span>
+      <span className={activeLow && !saysLow(name) ? 'overline decoration-1' : ''}>{name || '(no name)'}</span>
       {activeLow ? <span className="sr-only"> active low</span> : null}
     </span>
   );

@@ -1,5 +1,6 @@
 import { memo, useMemo, useState } from 'react';
 import { nameOnDrawing, padOwners, type Package, type Pad, type Part, type Pin } from '../../../core/part';
+import { hasOverbar } from '../../../core/shapes';
 import { useStore } from '../../store';
 import { selectSelectedSet } from '../../store/selectors';
 import { Button } from '../../ui/button';
@@ -126,6 +127,7 @@ export function LandView({ part, pkg, onPad, asked, settled, inView }: Props) {
                 key={i}
                 pad={pad}
                 name={name(pad)}
+                isLow={owners.get(pad.number)?.every(hasOverbar) ?? false}
                 lit={lit.has(pad.number)}
                 thin={thin}
                 outside={outside}
@@ -320,6 +322,7 @@ function charactersFor(pad: Pad, pads: readonly Pad[], thin: number): number {
 const PadName = memo(function PadName({
   pad,
   name,
+  isLow,
   lit,
   thin,
   outside,
@@ -327,6 +330,8 @@ const PadName = memo(function PadName({
 }: {
   pad: Pad;
   name: string | undefined;
+  /** Drawn with a bar over it. */
+  isLow: boolean;
   lit: boolean;
   thin: number;
   outside: boolean;
@@ -350,6 +355,7 @@ const PadName = memo(function PadName({
       dy={size * 0.34}
       fontSize={size}
       textAnchor={before ? 'start' : 'end'}
+      textDecoration={isLow ? 'overline' : undefined}
       transform={turn}
       className={`pointer-events-none font-mono ${lit ? 'fill-ink font-bold' : 'fill-muted'}`}
     >
