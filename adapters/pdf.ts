@@ -2,7 +2,7 @@
 // only puts what pdf.js gives into the core's plain shapes, in the same way in the browser's worker and in the terminal.
 import type * as PdfJs from 'pdfjs-dist';
 import type { PDFDocumentProxy, PDFPageProxy } from 'pdfjs-dist';
-import { pagesWorthRuling, type DocumentPage, type Rule, type Run } from '../core/intake';
+import type { DocumentPage, Rule, Run } from '../core/intake';
 
 /** What is needed of the library: the terminal and the worker load it each in their own way. */
 export type PdfLibrary = Pick<typeof PdfJs, 'getDocument' | 'OPS'>;
@@ -38,7 +38,7 @@ export async function openPdf(library: PdfLibrary, bytes: Uint8Array, data: PdfD
 }
 
 /** The text of one page; one that is damaged has none, and says so. */
-export async function pageText(document: PDFDocumentProxy, number: number): Promise<DocumentPage> {
+async function pageText(document: PDFDocumentProxy, number: number): Promise<DocumentPage> {
   try {
     const page = await document.getPage(number);
     const { width, height, transform } = page.getViewport({ scale: 1 });
@@ -183,14 +183,13 @@ function addLine([ax, ay]: Point, [bx, by]: Point, rules: Rule[]): void {
 /** How a long document is told about while it is read: pages done, of how many. */
 export type Progress = (done: number, of: number) => void;
 
-/** The pages as the core wants them: text of all, rules of those that can hold a pin table. */
-export async function pagesOf(library: PdfLibrary, document: PDFDocumentProxy, progress?: Progress): Promise<DocumentPage[]> {
+/** The text of all pages, without their rules. */
+export async function textsOf(document: PDFDocumentProxy, progress?: Progress): Promise<DocumentPage[]> {
   const pages: DocumentPage[] = [];
   for (let number = 1; number <= document.numPages; number++) {
     pages.push(await pageText(document, number));
     progress?.(number, document.numPages);
   }
-  await addRules(library, document, pages, pagesWorthRuling(pages));
   return pages;
 }
 

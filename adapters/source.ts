@@ -5,6 +5,7 @@ import {
   decodeText,
   formatOf,
   MOST_PAGES,
+  pagesWorthRuling,
   readPages,
   readSheets,
   readSourceText,
@@ -17,7 +18,7 @@ import {
   type TextKind,
 } from '../core/intake';
 import { ok, problem, refuse, type Result } from '../core/part';
-import { addRules, openPdf, pagesOf, type PdfData, type PdfLibrary, type Progress } from './pdf';
+import { addRules, openPdf, textsOf, type PdfData, type PdfLibrary, type Progress } from './pdf';
 import { readWorkbook } from './workbook';
 
 export type SourceKind = 'pdf' | 'workbook' | TextKind;
@@ -27,8 +28,9 @@ export interface OpenSource {
   /** The text of a source that is text. */
   text?: string;
   sheets?: Sheet[];
-  /** The document of a PDF, for drawing its pages. */
+  /** The document of a PDF, for drawing its pages, and what stands on them: read once, whoever asks. */
   document?: PDFDocumentProxy;
+  pages?(): Promise<DocumentPage[]>;
   read(options: ReadOptions, progress?: Progress): Promise<Result<Proposal>>;
   close(): Promise<void>;
 }
@@ -75,12 +77,18 @@ async function openPdfSource(bytes: Uint8Array, libraries: Libraries, file: stri
   if (!opened.ok) return refuse(problem(`pdf-${opened.why}`, {}, { file }));
   const { document } = opened;
   if (document.numPages > MOST_PAGES) return refuse(problem('pdf-large', { pages: document.numPages, limit: MOST_PAGES }, { file }));
-  let pages: DocumentPage[] | undefined;
+  let texts: Promise<DocumentPage[]> | undefined;
+  const pagesRead = (progress?: Progress) => (texts ??= textsOf(document, progress));
+  let isRuled = false;
   return ok({
     kind: 'pdf',
     document,
+    pages: () => pagesRead(),
     async read(options, progress) {
-      pages ??= await pagesOf(library, document, progress);
+      const pages = await pagesRead(progress);
+      // The rules of the pages that can hold a pin table are fetched once.
+      if (!isRuled) await addRules(library, document, pages, pagesWorthRuling(pages));
+      isRuled = true;
       const wanted = [options.region?.page, options.page].filter((n) => n !== undefined);
       await addRules(library, document, pages, wanted);
       return readPages(pages, options);

@@ -1,4 +1,15 @@
-import { boundLabel, carriesPower, groupBy, pinsOnNode, sayBound, WHOLE_PART, type Model, type NodeTie, type Pin } from '../part';
+import {
+  boundLabel,
+  carriesPower,
+  groupBy,
+  isChannelKey,
+  pinsOnNode,
+  sayBound,
+  WHOLE_PART,
+  type Model,
+  type NodeTie,
+  type Pin,
+} from '../part';
 import { allRolesOfPin } from '../spice/pin-roles';
 import { rolesOf } from '../spice/roles';
 import type { ModelNode, SpiceModel } from '../spice';
@@ -34,13 +45,9 @@ function tiedUnbound({ part, chosen }: Facts): RawFinding[] {
     return Object.entries(model.ties).flatMap(([unit, ties]): RawFinding[] => {
       const nodes = Object.keys(ties);
       if (bound.has(unit) || nodes.length === 0) return [];
-      const isThere = unit.startsWith(WHOLE_PART) || part.units.some((u) => u.id === unit);
+      const isThere = unit === WHOLE_PART || isChannelKey(unit) || part.units.some((u) => u.id === unit);
       const where = isThere ? `in ${sayBound(boundLabel(part, unit)) || 'the whole part'}` : 'in a unit that is gone';
-      const now = bound.has(WHOLE_PART)
-        ? 'in the whole part'
-        : [...bound].some((key) => key.startsWith(WHOLE_PART))
-          ? 'channel by channel'
-          : 'unit by unit';
+      const now = bound.has(WHOLE_PART) ? 'in the whole part' : [...bound].some(isChannelKey) ? 'channel by channel' : 'unit by unit';
       return [
         {
           where: { model: model.id },

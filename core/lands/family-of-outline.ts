@@ -2,6 +2,7 @@ import type { Family } from './family';
 import { gullWings, NO_LEADS, padsOfLeads } from './fillets';
 import { betweenCentres } from './generate';
 import { nominal, type Dimension, type Letter, type Outline } from './outline-table';
+import { hundredthsOfMm as round } from './round-mm';
 
 /** A dimension that was taken from the datasheet, in mm, with the line that gives it. */
 interface Taken {
@@ -22,8 +23,6 @@ const BALL_SHARE = 0.8;
 
 /** No package has its leads nearer, in mm: such a pitch is one in inches. */
 const LEAST_PITCH = 0.25;
-
-const round = (mm: number): number => Math.round(mm * 100) / 100;
 
 /** Takes dimensions of an outline and keeps what was taken, and what is missing, in words. */
 class Taker {

@@ -2,9 +2,7 @@ import { rowLetters, type Land, type Pad } from '../part';
 import type { Family } from './family';
 import { generateLand } from './generate';
 import { ballsText, rowIndex } from './numbering';
-
-/** Tenths of a micrometre, as lands are written. */
-const mm = (value: number): number => Math.round(value * 1e4) / 1e4 + 0;
+import { landMm as mm } from './round-mm';
 
 /**
  * The dimensions that a land was made of, or could have been: those that give exactly its pads again, in mm. Undefined
@@ -51,22 +49,23 @@ function withoutMiddle(pads: readonly Pad[]): { leads: readonly Pad[]; exposed?:
   return { leads: pads.slice(0, -1), exposed: { w: last.w, h: last.h, ...(isNext ? {} : { number: last.number }) } };
 }
 
-const dual: Kind = (land) => {
+/** What two rows and four sides have alike; a first row has its share of the leads. */
+function inRows(land: Land, rows: 2 | 4) {
   const { leads, exposed } = withoutMiddle(land.pads);
   const first = leads[0]!;
-  const pitch = pitchOf(leads.slice(0, leads.length / 2), 'y', first.h);
+  const pitch = pitchOf(leads.slice(0, leads.length / rows), 'y', first.h);
   const size = { count: leads.length, pitch, span: mm(Math.abs(first.x) * 2), length: first.w, width: first.h };
-  const hole = first.drill === undefined ? {} : { drill: first.drill };
-  return [{ kind: 'dual', ...size, ...common(land), ...(exposed ? { exposed } : {}), ...hole }];
+  return { first, family: { ...size, ...common(land), ...(exposed ? { exposed } : {}) } };
+}
+
+const dual: Kind = (land) => {
+  const { first, family } = inRows(land, 2);
+  return [{ kind: 'dual', ...family, ...(first.drill === undefined ? {} : { drill: first.drill }) }];
 };
 
 const quad: Kind = (land) => {
-  const { leads, exposed } = withoutMiddle(land.pads);
-  const first = leads[0]!;
-  const pitch = pitchOf(leads.slice(0, leads.length / 4), 'y', first.h);
-  const size = { count: leads.length, pitch, span: mm(Math.abs(first.x) * 2), length: first.w, width: first.h };
-  const round = first.shape === 'oval' ? { round: true } : {};
-  return [{ kind: 'quad', ...size, ...common(land), ...(exposed ? { exposed } : {}), ...round }];
+  const { first, family } = inRows(land, 4);
+  return [{ kind: 'quad', ...family, ...(first.shape === 'oval' ? { round: true } : {}) }];
 };
 
 const grid: Kind = (land) => {

@@ -1,6 +1,7 @@
 import { ok, problem, refuse, rowLetters, type Land, type Pad, type Problem, type Result } from '../part';
 import { familySchema, type Family } from './family';
 import { ballsIn } from './numbering';
+import { landMm as round } from './round-mm';
 
 /**
  * Makes a land of a family's dimensions: pads numbered counter-clockwise from the first, seen from the top, in mm with
@@ -35,8 +36,6 @@ export function betweenCentres(family: Family): Family {
   return { ...rest, span: round(family.span - family.length) };
 }
 
-/** Tenths of a micrometre: what remains of binary fractions is cut off, so that the file reads as the datasheet does. */
-const round = (mm: number): number => Math.round(mm * 1e4) / 1e4 + 0;
 const rounded = (pad: Pad): Pad => ({ ...pad, x: round(pad.x), y: round(pad.y), w: round(pad.w), h: round(pad.h) });
 
 function padsOf(family: Family): Pad[] {

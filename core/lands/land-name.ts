@@ -1,6 +1,7 @@
 import type { Family } from './family';
 import { gullWings, padsOfLeads } from './fillets';
 import { betweenCentres } from './generate';
+import { hundredthsOfMm as round } from './round-mm';
 
 /**
  * Names of lands in the form of IPC-7351B, table 3-15: the family's letters, then pitch, span or body, height, each in
@@ -18,8 +19,6 @@ interface Read {
 }
 
 const hundredths = (text: string): number => Number(text) / 100;
-const round = (mm: number): number => Math.round(mm * 100) / 100;
-
 /** Usual width of a lead, by pitch, and the usual length of its foot, in mm. */
 const leadWidth = (pitch: number): number => round(Math.min(0.6, pitch * 0.55));
 const footLength = (pitch: number): number => (pitch >= 1 ? 0.85 : 0.65);

@@ -104,13 +104,7 @@ function lettersAbove(lines: readonly string[], at: number): Reading[] | undefin
   return heads.flatMap((head, i) => {
     const letter = letterOf(head);
     const found = [...new Set(under.map((pieces) => Number(pieces[i])))].sort((a, b) => a - b);
-    const values =
-      found.length === 1
-        ? { nom: found[0]! }
-        : found.length === 3
-          ? { min: found[0]!, nom: found[1]!, max: found[2]! }
-          : { min: found[0]!, max: found[1]! };
-    return letter && found.length > 0 ? [{ letter, values, line: `${head}  ${found.join('  ')}` }] : [];
+    return letter && found.length > 0 ? [{ letter, values: inOrder(found), line: `${head}  ${found.join('  ')}` }] : [];
   });
 }
 
@@ -163,11 +157,13 @@ function valuesOf(cells: readonly string[]): Values | undefined {
     found.length >= 2 && found.length % 2 === 0 && left.every((v, i) => isTwice(v, right[i])) && left.some((v) => v !== undefined);
   const own = isPair ? (left.find((v) => v !== undefined)! > right.find((v) => v !== undefined)! ? left : right) : found;
   if (own.length > 3 || own.every((v) => v === undefined)) return undefined;
-  const numbers = own.filter((v) => v !== undefined);
-  if (own.length === 3) return { ...named('min', own[0]), ...named('nom', own[1]), ...named('max', own[2]) };
-  if (own.length === 2)
-    return numbers.length === 2 ? { min: numbers[0]!, max: numbers[1]! } : own[1] === undefined ? { min: own[0]! } : { max: own[1] };
-  return { nom: numbers[0]! };
+  return inOrder(own);
+}
+
+/** One to three values in their order: the nominal one, the limits, or all. */
+function inOrder(values: readonly (number | undefined)[]): Values {
+  const keys = values.length === 1 ? (['nom'] as const) : values.length === 2 ? (['min', 'max'] as const) : KEYS;
+  return Object.assign({}, ...keys.map((key, i) => named(key, values[i]))) as Values;
 }
 
 const named = (key: keyof Values, value: number | undefined): Values => (value === undefined ? {} : { [key]: value });

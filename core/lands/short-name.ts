@@ -1,6 +1,7 @@
 import { ok, problem, refuse, type Result } from '../part';
 import type { Family } from './family';
 import { readLandName } from './land-name';
+import { hundredthsOfMm as round } from './round-mm';
 
 /** Nominal dimensions in mm of outlines that carry their lead count in the name. Each is a start to compare with the datasheet. */
 type Maker = (count: number, name: string) => Family | undefined;
@@ -130,8 +131,6 @@ const FAMILIES: [RegExp, Maker][] = [
     (count) => ({ ...dual(0.5, 2.9, 0.7, 0.28, 3)(count, ''), exposed: { w: 1.6, h: round((count / 2) * 0.5) } }) as Family,
   ],
 ];
-
-const round = (mm: number): number => Math.round(mm * 100) / 100;
 
 export interface NamedFamily {
   name: string;

@@ -9,6 +9,9 @@ import type { Pin } from './pin';
  */
 export const channelKey = (index: string): string => `${WHOLE_PART}${index}`;
 
+/** True where a key is of a channel. */
+export const isChannelKey = (key: string): boolean => key !== WHOLE_PART && key.startsWith(WHOLE_PART);
+
 const CHANNEL = 'channel ';
 
 /** The equal channels of a part of which a unit has more than one; undefined where each has a unit of its own. */
@@ -23,7 +26,7 @@ export function channelsInUnits(part: Pick<Part, 'pins' | 'units'>): Channels | 
 
 /** The pins of the channel that a key is of, with those that are of none; undefined where the key is of no channel. */
 export function pinsOfChannel(part: Pick<Part, 'pins' | 'units'>, key: string): Pin[] | undefined {
-  const channels = key.startsWith(WHOLE_PART) && key !== WHOLE_PART ? channelsInUnits(part) : undefined;
+  const channels = isChannelKey(key) ? channelsInUnits(part) : undefined;
   const at = channels?.indices.findIndex((index) => channelKey(index) === key) ?? -1;
   if (!channels || at < 0) return undefined;
   const others = new Set(channels.members.flatMap((m, i) => (i === at ? [] : [...m.values()].map((p) => p.id))));
@@ -32,7 +35,8 @@ export function pinsOfChannel(part: Pick<Part, 'pins' | 'units'>, key: string): 
 
 /** What a key is called in lists and records: nothing for the whole part, `A` for a unit, `channel 1`. */
 export function boundLabel(part: Pick<FrozenPart, 'units'>, key: string): string {
-  if (key.startsWith(WHOLE_PART)) return key === WHOLE_PART ? '' : `${CHANNEL}${key.slice(WHOLE_PART.length)}`;
+  if (key === WHOLE_PART) return '';
+  if (isChannelKey(key)) return `${CHANNEL}${key.slice(WHOLE_PART.length)}`;
   return part.units.find((u) => u.id === key)?.label ?? key;
 }
 

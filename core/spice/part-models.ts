@@ -3,6 +3,7 @@ import {
   carriesPower,
   channelKey,
   channelsInUnits,
+  isChannelKey,
   padsIn,
   pinsOnNode,
   WHOLE_PART,
@@ -105,7 +106,7 @@ const isSignal = (p: Pin): boolean => !carriesPower(p.type) && p.type !== 'no-co
 /** A part's pins as matching sees them. Supplies outside the channels belong to every unit, or to every channel of `bound`. */
 export function matchPinsOf(part: Part, bound: readonly string[] = []): MatchPin[] {
   const packageId = part.packages[0]?.id;
-  const channels = bound.some((key) => key !== WHOLE_PART && key.startsWith(WHOLE_PART)) ? channelsInUnits(part) : undefined;
+  const channels = bound.some(isChannelKey) ? channelsInUnits(part) : undefined;
   const labels = channels
     ? new Map(channels.members.flatMap((m, i) => [...m.values()].map((p) => [p.id, boundLabel(part, channelKey(channels.indices[i]!))])))
     : unitLabels(part);

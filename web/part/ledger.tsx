@@ -28,8 +28,8 @@ export function Ledger() {
   const readOnly = useStore((s) => s.part.readOnly);
   const station = useLocation().pathname.split('/').pop() ?? 'read';
   const longest = useMemo(() => pins.reduce((most, p) => Math.max(most, p.name.length), 0), [pins]);
-  const room = window.innerWidth;
-  const { columns, width } = useMemo(() => fitted(COLUMNS[station] ?? COLUMNS['read']!, longest, room), [station, longest, room]);
+  // The window is asked here alone: that can cost a layout, and the ledger is drawn with every selection.
+  const { columns, width } = useMemo(() => fitted(COLUMNS[station] ?? COLUMNS['read']!, longest, window.innerWidth), [station, longest]);
   const ledgerWidth = chosenWidth ?? width;
   const [filter, setFilter] = useState('');
   const [sort, setSort] = useState<Sort | null>(null);

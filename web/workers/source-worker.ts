@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink';
 import { openSource, type OpenSource, type SourceKind } from '../../adapters/source';
-import { pageText as runsOf, type PdfLibrary, type Progress } from '../../adapters/pdf';
-import { findOn, pageText, type DocumentPage, type Hit, type Proposal, type ReadOptions, type Sheet } from '../../core/intake';
+import type { PdfLibrary, Progress } from '../../adapters/pdf';
+import { findOn, pageText, type Hit, type Proposal, type ReadOptions, type Sheet } from '../../core/intake';
 import type { Result } from '../../core/part';
 
 /** What is known of a source once it is open. Page sizes are in points. */
@@ -40,24 +40,11 @@ class NoFilters {
 let open: OpenSource | undefined;
 const at = (path: string) => new URL(path, self.location.origin).href;
 
-/** What stands on each page, once it was asked for. */
-let pagesRead: DocumentPage[] | undefined;
-
-async function allPages(): Promise<DocumentPage[]> {
-  const document = open?.document;
-  if (!document) return [];
-  const pages: DocumentPage[] = pagesRead ?? [];
-  for (let n = pages.length + 1; n <= document.numPages; n++) pages.push(await runsOf(document, n));
-  if (open?.document === document) pagesRead = pages;
-  return pages;
-}
-
 const api = {
   /** Opens a source; what was open before is closed. */
   async open(bytes: Uint8Array, file: string): Promise<Result<SourceInfo>> {
     await open?.close();
     open = undefined;
-    pagesRead = undefined;
     const opened = await openSource(
       bytes,
       {
@@ -87,12 +74,12 @@ const api = {
   read: async (options: ReadOptions, progress: Progress): Promise<Result<Proposal>> => open!.read(options, progress),
 
   /** The texts of a document's pages, in their order: lines with their cells apart. */
-  texts: async (): Promise<string[]> => (await allPages()).map(pageText),
+  texts: async (): Promise<string[]> => ((await open?.pages?.()) ?? []).map(pageText),
 
   /** The first places where all of the words stand. */
   async find(words: string, most: number): Promise<Hit[]> {
     const hits: Hit[] = [];
-    for (const page of await allPages()) {
+    for (const page of (await open?.pages?.()) ?? []) {
       if (hits.length >= most) break;
       hits.push(...findOn(page, words));
     }

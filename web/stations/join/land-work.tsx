@@ -21,7 +21,7 @@ export const LandWork = memo(function LandWork({ part, pkg, land, datasheet }: P
   const change = useMemo(() => land && landChange(part, id, land), [part, id, land]);
   return (
     <div className={`grid h-full gap-4 px-4 pb-3 ${datasheet ? 'grid-cols-[minmax(200px,1fr)_1.35fr]' : ''}`}>
-      <section aria-label="Land as it will be" className="flex min-h-0 flex-col">
+      <section aria-label={land ? 'Land as it will be' : 'Land as it is'} className="flex min-h-0 flex-col">
         <div className="min-h-0 flex-1">
           <LandView part={part} pkg={drawn} onPad={() => undefined} />
         </div>

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { familyOfOutline, packageIn, readOutline, type Family, type OutlineFamily } from '../../../core/lands';
+import { equalData } from '../../store/equal';
 import { Button } from '../../ui/button';
 import type { Datasheet } from './use-datasheet';
 
@@ -41,7 +42,7 @@ function OutlineRow({
   disabled,
   onFill,
 }: { offer: OutlineFamily & { page: number; name: string | undefined } } & Pick<Props, 'family' | 'disabled' | 'onFill'>) {
-  const isFilled = JSON.stringify(sorted(offer.family)) === JSON.stringify(sorted(family));
+  const isFilled = equalData(offer.family, family);
   return (
     <div role="group" aria-label={`Dimensions of page ${offer.page}`} className="mt-2 flex items-baseline gap-2 text-[12.5px]">
       <Button className="shrink-0" disabled={disabled || isFilled} onClick={() => onFill(offer.family, offer.name)}>
@@ -59,8 +60,3 @@ function OutlineRow({
     </div>
   );
 }
-
-const sorted = (family: Family) =>
-  Object.entries(family)
-    .filter(([, value]) => value !== undefined)
-    .sort(([a], [b]) => (a < b ? -1 : 1));
