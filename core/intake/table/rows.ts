@@ -72,7 +72,9 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   if (unsure !== undefined) doubts.push(markDoubt(clean.name, unsure));
   if (clean.name === '' && lists.some((l) => l.numbers.some((n) => n !== 'EP')))
     doubts.push({ field: 'name', reason: 'The name cell is empty.' });
-  if (clean.name !== '' && (!/[\p{L}\d+−–-]/u.test(clean.name) || NO_NAME.test(clean.name)))
+  // Beside a plus, a minus and a wave are the terminals of a bridge.
+  const isSign = names.has('+') && /^[-−–~≈]$/.test(clean.name);
+  if (clean.name !== '' && !isSign && (!/[\p{L}\d+−–-]/u.test(clean.name) || NO_NAME.test(clean.name)))
     doubts.push({ field: 'name', reason: `“${clean.name}” is hardly a name.` });
   // `GPIO0–` over a list of numbers is a range that lost its end; `V–` and `IN1–` alone are names, and so is one beside its plus.
   const isHalfOfPair = names.has(clean.name.replace(/[–-]$/, '+'));

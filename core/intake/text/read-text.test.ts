@@ -316,10 +316,43 @@ it.each<[string, string, string]>([
     'Q = bidirectional, R = input\n\nPin,Name,Type\n1,B,Q\n2,C,Q\n3,E,Q\n',
     'B bidirectional, C bidirectional',
   ],
+  [
+    'a pair of both polarities',
+    'Pin,Name,Description\n1,S1,Source of the N-channel\n2,G1,Gate of the N-channel\n3,D2,Drain of the P-channel\n4,S2,Source of the P-channel\n5,G2,Gate of the P-channel\n6,D1,Drain of the N-channel\n',
+    'G1 input, G2 input, D2 passive',
+  ],
+  [
+    'a lamp of three colours',
+    'Pin,Name,Description\n1,R,Red cathode\n2,A,Common anode\n3,G,Green cathode\n4,B,Blue cathode\n',
+    'R passive, A passive, G passive, B passive',
+  ],
+  [
+    'a transformer',
+    'Pin,Name,Description\n1,P1,Primary start\n2,P2,Primary end\n3,S1,Secondary\n4,CT,Centre tap\n',
+    'P1 passive, CT passive',
+  ],
+  ['a bead', 'Pin,Name,Description\n1,1,Terminal\n2,2,Terminal\n', '1 passive, 2 passive'],
+  [
+    'a bridge',
+    'Pin,Name,Description\n1,+,Positive DC output\n2,~1,AC input\n3,~2,AC input\n4,-,Negative DC output\n',
+    '+ passive, ~1 passive, - passive',
+  ],
+  [
+    'a driver that has a supply',
+    'Pin,Name,Description\n1,VCC,Supply voltage\n2,GND,Ground\n3,HO,Gate of the external transistor\n4,IN,Logic input\n',
+    'HO output, IN input',
+  ],
   ['no transistor', 'Pin,Name\n1,D1\n2,D2\n3,CLK\n4,Q1\n', 'D1 bidirectional, CLK input'],
 ])('tells the leads of %s', (_what, text, says) => {
   const types = read(text).terminals.map((t) => `${t.name} ${t.type}`);
   for (const one of says.split(', ')) expect(types).toContain(one);
+});
+
+it('asks for an output that nothing feeds, and not for the signs of a bridge', () => {
+  const text = 'Pin,Name,Description\n1,A,LED anode\n2,K,LED cathode\n3,S1,Output\n4,S2,Output\n';
+  expect(read(text).terminals.map((t) => t.doubts.length)).toEqual([0, 0, 1, 1]);
+  const bridge = 'Pin,Name,Description\n1,+,Positive DC output\n2,~,AC input\n3,~,AC input\n4,-,Negative DC output\n';
+  expect(read(bridge).terminals.flatMap((t) => t.doubts)).toEqual([]);
 });
 
 it('takes an asterisk off that a note explains', () => {

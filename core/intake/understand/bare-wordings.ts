@@ -34,6 +34,18 @@ export const BARE_WORDINGS: readonly Wording[] = [
     words:
       /^\W*(((top|bottom|upper|lower|high[- ]side|low[- ]side) )?gate driver?( output)?|(load )?current monitor|temperature monitor)\W*$/i,
   },
+  // Of a flip-flop or a counter; nothing tells by `clear` that it is clear.
+  {
+    type: 'input',
+    weight: 6,
+    words: /^\W*((a?synchronous|direct|master|counter|register) )*(clear|preset)( (input|of [^.;,]{1,30}))?(, active[- ](low|high))?\W*$/i,
+    unless: /\boutput\b/i,
+  },
+  {
+    type: 'passive',
+    weight: 7,
+    words: /^\W*((digital )?potentiometer|rheostat|resistor (string|network|ladder)) (terminal|end)( [a-z0-9]{1,2})?\W*$/i,
+  },
   { type: 'bidirectional', weight: 5.5, words: /^\W*bus (pin|line|terminal)( [ab])?\W*$/i },
   { type: 'passive', weight: 7, words: /^\W*(kelvin source|source sense|driver source)\b/i },
   { type: 'passive', weight: 7, words: /^\W*(power-on )?(reset )?delay( (time|capacitor|setting|adjust(ment)?))?\W*$/i },

@@ -1,4 +1,4 @@
-import type { ElectricalType } from '../../part';
+import { carriesPower, type ElectricalType } from '../../part';
 import { isTypeAsked, type Terminal } from '../proposal';
 
 /** Leads of discrete parts by their letters, with what a person calls them. */
@@ -8,15 +8,66 @@ const DEVICES: { leads: Record<string, ElectricalType>; what: string }[] = [
   { leads: { A: 'passive', K: 'passive' }, what: 'anode and cathode of a diode' },
 ];
 
+/** What a lead of a part without supplies is called where words tell it; what controls the others goes in. */
+const LEADS: readonly [RegExp, ElectricalType][] = [
+  [/\b(gate|base|trigger electrode)\b/i, 'input'],
+  [
+    /\b(anode|cathode|drain|source|emitter|collector|kelvin|main terminal|winding|primary|secondary|(centre|center) tap|coil|contacts?|wiper|armature|throw|pole|shell|resistor|capacitor|inductor|choke|thermistor|varistor|track|switch|electrode|conductor|slider|sleeve|tip|ring|thermopile|thermocouple|(row|column|position) ?\d+)\b|^\W*phase [a-e]\W*$|^\W*(terminal|common)( (terminal|lead|end|pin))?( ?[12ab])?\W*$/i,
+    'passive',
+  ],
+];
+/** What only a part that is fed does, whatever its leads are called. */
+const ACTS =
+  /\b(inputs?|outputs?|i\/?o|dri(ve[sn]?|ving|ver of)|supply|supplies|supplied|power(ed)?|ground|data|clock|logic|enable|select|bus|interface)\b/i;
+
 /** A lead's letter: `D` of D, D1 and 1D. */
 const letterOf = (name: string): string | undefined => /^\d?([A-Z])\d?$/.exec(name.toUpperCase())?.[1];
 
+/** The type of a lead by what its description calls it; undefined where that is no lead's name. */
+const describedLead = ({ description }: Terminal): ElectricalType | undefined =>
+  description === undefined || ACTS.test(description) ? undefined : LEADS.find(([words]) => words.test(description))?.[1];
+
+/** A type column or a model says more than what a lead is called. */
+const isTold = (t: Terminal): boolean => /\b(column|model)\b/.test(t.because['type'] ?? '');
+
+/** What the table does not ask for: pins of nothing and pads for the heat. */
+const isApart = (t: Terminal): boolean => t.type === 'no-connect' || t.type === 'reserved' || /^(EP|TAB|PAD)\d?$/i.test(t.name);
+
 /**
- * Where all terminals are leads of transistors or diodes, `S1`, `G1`, `D1`, their letters say what they are: alone D1 reads
- * as a bit of data. Only types that the source itself does not tell are set.
+ * Where all terminals are leads of discrete parts, of transistors, diodes, windings or contacts, that is what they are: alone
+ * D1 reads as a bit of data and `gate of the P-channel` as what drives it. Only types that the source itself does not tell are set.
  */
 export function recogniseLeads(terminals: readonly Terminal[]): void {
-  const own = terminals.filter((t) => t.type !== 'no-connect' && !/^(EP|TAB|PAD)\d?$/i.test(t.name));
+  const own = terminals.filter((t) => !isApart(t));
+  byLetters(own);
+  if (isBridge(own)) return own.forEach((t) => setLead(t, 'passive', 'a terminal of a rectifier bridge'));
+  if (own.length < 2 || own.some((t) => carriesPower(t.type) && !isTypeAsked(t))) return;
+  const types = own.map(describedLead);
+  if (types.some((type) => type === undefined)) return doubtUndriven(own);
+  own.forEach((t, i) => {
+    if (!isTold(t)) setLead(t, types[i]!, 'a lead of a part without supplies');
+  });
+}
+
+/** So many terminals without a supply are a part; more are a table of a part's signals alone. */
+const FEW = 12;
+
+/** Nothing drives an output where nothing feeds the part: of a switch, a bridge or a cell it is a lead too. */
+function doubtUndriven(own: readonly Terminal[]): void {
+  if (own.length > FEW || own.some((t) => carriesPower(t.type))) return;
+  for (const t of own) {
+    if (t.type !== 'output' || isTypeAsked(t) || isTold(t)) continue;
+    t.doubts = [...t.doubts, { field: 'type', reason: 'Taken for output, but nothing feeds the part.', candidates: ['output', 'passive'] }];
+  }
+}
+
+/** `+`, `−` and two or three of `~`, `AC1`: what the words call inputs and outputs is neither, the bridge only leads it. */
+const isBridge = (own: readonly Terminal[]): boolean =>
+  own.length <= 6 &&
+  ['+', '-'].every((sign) => own.some((t) => t.name.replace(/[−–]/, '-') === sign)) &&
+  own.every((t) => /^([+−–-]|(AC ?|[~≈])\d?)$/i.test(t.name));
+
+function byLetters(own: readonly Terminal[]): void {
   const letters = new Set(own.map((t) => letterOf(t.name)));
   const device = DEVICES.find(({ leads }) => letters.size === Object.keys(leads).length && Object.keys(leads).every((l) => letters.has(l)));
   if (!device) return;
@@ -25,8 +76,12 @@ export function recogniseLeads(terminals: readonly Terminal[]): void {
     // Whatever else says it, a column, a legend, words or a model, outweighs a letter.
     const isSaid = t.description !== undefined || !/^(name |nothing )/.test(t.because['type'] ?? 'nothing ');
     if (t.type === type || (isSaid && !isTypeAsked(t))) continue;
-    t.type = type;
-    t.because['type'] = device.what;
-    t.doubts = t.doubts.filter((d) => d.field !== 'type');
+    setLead(t, type, device.what);
   }
+}
+
+function setLead(t: Terminal, type: ElectricalType, what: string): void {
+  if (t.type !== type) t.because['type'] = what;
+  t.type = type;
+  t.doubts = t.doubts.filter((d) => d.field !== 'type');
 }
