@@ -1,4 +1,4 @@
-import { addUnit, arrangePart, proposeShape, shapeEdit } from '../core/arrange';
+import { addUnit, arrangePart } from '../core/arrange';
 import { joinExposedPad, familyFromName, generateLand, type Family } from '../core/lands';
 import { applyEdit, DEFAULT_RULES, type Edit, type Package, type Part } from '../core/part';
 import { chosenModel, proposeTies, tieEdit } from '../core/spice';
@@ -45,12 +45,6 @@ const land =
     return { kind: 'batch', title: `land of ${name}`, edits: exposed ? [made, exposed] : [made] };
   };
 
-/** Draws the first unit, and all that share its drawing, as a body shape, with the pins as they are proposed. */
-const drawnAs =
-  (shape: Parameters<typeof proposeShape>[2]) =>
-  (part: Part): Edit =>
-    shapeEdit(part, 'u1', proposeShape(part, 'u1', shape)!, DEFAULT_RULES);
-
 const landOf =
   (name: string, family: Family) =>
   (part: Part): Edit =>
@@ -89,7 +83,6 @@ export const DEMO: Record<string, DemoPart> = {
         orderCodes: ['TF2204-D', 'TF2204-DR'],
       }),
       land('SO-14'),
-      drawnAs('buffer'),
     ],
     release: { version: '1.0', note: 'First release, for the line sensors.', date: '2026-10-05' },
   },
@@ -164,7 +157,6 @@ export const DEMO: Record<string, DemoPart> = {
         width: 0.7,
         body: { w: 3.4, h: 3.2 },
       }),
-      drawnAs('photodiode'),
     ],
   },
   TF9048: {
@@ -199,7 +191,6 @@ export const DEMO: Record<string, DemoPart> = {
         keywords: ['regulator', 'low noise'],
       }),
       land('SOT-23-5'),
-      drawnAs('regulator'),
     ],
   },
   'OS-TB10': {
@@ -224,7 +215,6 @@ export const DEMO: Record<string, DemoPart> = {
         numbering: 'zigzag',
         tabs: { w: 2, h: 3, distance: 18 },
       }),
-      drawnAs('contacts'),
     ],
     release: { version: '1.0', note: 'First release, for the reel board.', date: '2026-09-28' },
   },

@@ -76,6 +76,36 @@ describe('channels', () => {
       ],
     ],
   ])('are not %s', (_what, pins) => expect(findChannels(pins)).toBeUndefined());
+  const told = (texts: string[]): Pin[] =>
+    texts.map((t, i) => {
+      const [name = '', description = '', type = 'passive'] = t.split(':');
+      return pin(name, type as Pin['type'], { id: `p${i}`, description });
+    });
+  it.each<[string, Pin[], string[] | undefined]>([
+    ['transistors', told(['B1:Base:input', 'C1:Collector', 'E1:Emitter', 'B2:Base:input', 'C2:Collector', 'E2:Emitter']), ['1', '2']],
+    ['transistors with two pins on a drain', told(['S1', 'G1::input', 'D1', 'D1', 'S2', 'G2::input', 'D2', 'D2']), ['1', '2']],
+    ['a gate beside what feeds it', told(['CAP1', 'EN1::input', 'CAP2', 'EN2::input', 'VDD::supply-in']), undefined],
+    ['transistors of both polarities', told(['G1:Gate, N-channel:input', 'D1:Drain', 'G2:Gate, P-channel:input', 'D2:Drain']), undefined],
+    ['windings', told(['1A:Winding 1', '1B:Winding 1', '2A:Winding 2', '2B:Winding 2']), undefined],
+    [
+      'a relay’s contacts',
+      told(['A1:Coil', 'A2:Coil', 'COM1:Contact', 'NO1:Make contact', 'COM2:Contact', 'NO2:Make contact']),
+      ['1', '2'],
+    ],
+    ['two pins on each contact', told(['1A:Contact 1', '1B:Contact 1', '2A:Contact 2', '2B:Contact 2']), undefined],
+  ])('of %s', (_what, pins, indices) => expect(findChannels(pins)?.indices).toEqual(indices));
+  it.each<[string, string[], string[]]>([
+    ['transistors', ['B1:Base:input', 'C1:Collector', 'B2:Base:input', 'C2:Collector'], ['Transistor 1', 'Transistor 2']],
+    ['resistors', ['R1A:Resistor 1', 'R1B:Resistor 1', 'R2A:Resistor 2', 'R2B:Resistor 2'], ['Resistor 1', 'Resistor 2']],
+    ['what is not told', ['A1', 'B1', 'A2', 'B2'], ['Channel 1', 'Channel 2']],
+    [
+      'a relay',
+      ['A1:Coil', 'A2:Coil', 'C1:Contact', 'NO1:Make contact', 'C2:Contact', 'NO2:Make contact'],
+      ['Contact 1', 'Contact 2', 'Coil'],
+    ],
+  ])('name their units by what they are: %s', (_what, texts, titles) =>
+    expect(arranged(told(texts)).units.map((u) => u.title)).toEqual(titles),
+  );
   it('may be passive', () => expect(findChannels(['A1', 'K1', 'A2', 'K2'].map((n) => pin(n, 'passive')))?.indices).toEqual(['1', '2']));
 });
 

@@ -1,4 +1,4 @@
-export { addUnit, arrangePart, placesChanged, restylePart, tidyUnit } from './arrange';
+export { addUnit, arrangePart, placesChanged } from './arrange';
 export { arrangeAs, type UnitDraft } from './draft-units';
 export { closeUp, dropPorts, moveEdit, moveToUnitEdit, openGap } from './drop';
 export { groupPins, inDrawnOrder } from './groups';
@@ -8,6 +8,8 @@ export { STRATEGIES, type Strategy } from './plan';
 export { scorePlan, type PlanScore } from './score';
 export { freeSlots, heightFor, nudge, reorder, sendToSide, slotsOf, unitsWithPin, type Move } from './slots';
 export { mergeUnits, movePins, pinsThatChange, reorderUnit, splitUnit, SPLITS, type Split } from './split';
-export { blockEdit, proposeShape, shapeEdit, suggestShapes, type ShapeProposal } from './take-shape';
+export { proposeShape, suggestShapes, type ShapeProposal } from './propose-shape';
+export { blockEdit, shapeEdit } from './take-shape';
+export { restylePart, tidyUnit } from './tidy';
 export { alignEdit, busName, canMirror, distribute, mirror, pinsNamed, resizeEdit, sortPorts, SORTS, swapPorts, type Sort } from './hand';
 export { familyOf, followEdit, isAlike, proposeReuse, reuseEdit, reuseSource, unitsOfFamily } from './reuse';

@@ -13,7 +13,7 @@ import {
 import { cutBetweenPairs, groupPins, type PinGroup } from './groups';
 import { isIdle, kindOf, ownRails } from './kinds';
 import { legible, rowsOf, sideBlocks } from './place';
-import { titleOf } from './titles';
+import { titleOf, wordOfChannel } from './titles';
 
 /**
  * Planning units.
@@ -65,7 +65,8 @@ function planChannels(pins: readonly Pin[], channels: Channels, rules: HouseRule
   const inChannel = new Set(channels.members.flatMap((m) => [...m.values()]));
   const rest = pins.filter((p) => !inChannel.has(p));
   const power = rest.filter((p) => carriesPower(p.type));
-  const titles = channels.indices.map((i) => `Channel ${i}`);
+  const word = wordOfChannel([...channels.members[0]!.values()]);
+  const titles = channels.indices.map((i) => `${word} ${i}`);
   const wanted = rules.supplies === 'signals' ? 'first' : rules.supplies;
   const supplied = wanted === 'own' || power.length === 0 || power.length > FEW_SUPPLIES ? 'none' : wanted;
   const supplies = supplied === 'none' ? [] : power;

@@ -1,4 +1,4 @@
-import { applyEdit, connectPoint, DEFAULT_RULES, emptyPart, type ElectricalType, type Part, type Pin } from '../part';
+import { applyEdit, connectPoint, DEFAULT_RULES, emptyPart, type ElectricalType, type HouseRules, type Part, type Pin } from '../part';
 import { boundsOf, drawUnit, edgeInset, SHAPES, type ShapeName } from '../shapes';
 import { arrangeAs, arrangePart, movePins, proposeShape, shapeEdit, suggestShapes } from '.';
 
@@ -36,6 +36,23 @@ describe('shapes that pins call for', () => {
     ['Linear regulator', ['IN:supply-in', 'GND:ground', 'EN:input', 'OUT:supply-out'], ['regulator']],
     ['Bridge converter', ['AIN:input', 'DOUT:output', 'CS:input', 'VDD:supply-in'], []],
     ['', ['P1', 'P2'], []],
+    ['Triac', ['MT1', 'MT2', 'G:input'], ['triac']],
+    ['Thyristor', ['A', 'K', 'G:input'], ['thyristor']],
+    ['Dual Schottky diode', ['A1', 'A2', 'K'], ['diodes-cathode']],
+    ['Dual rectifier', ['A', 'K1', 'K2'], ['diodes-anode']],
+    ['Adjustable shunt reference', ['K', 'REF:input', 'A'], ['zener']],
+    ['Power MOSFET, N-channel', ['S', 'S', 'S', 'G:input', 'D', 'D', 'D', 'D'], ['nmos', 'pmos']],
+    ['N-channel MOSFET', ['D', 'S', 'KS', 'G:input'], ['nmos', 'pmos']],
+    ['Common-mode choke', ['1A', '2A', '2B', '1B'], ['choke']],
+    ['Crystal 16 MHz', ['X1', 'GND:ground', 'X2', 'GND:ground'], ['crystal']],
+    ['Optocoupler with triac', ['A', 'K', 'NC:no-connect', 'MT1', 'SUB:reserved', 'MT2'], ['optocoupler-triac']],
+    ['Single NOR gate', ['A:input', 'B:input', 'GND:ground', 'Y:output', 'VCC:supply-in'], ['or', 'or-block']],
+    ['Signal relay', ['A1', 'A2', 'COM', 'NC', 'NO'], ['relay-changeover']],
+    ['Transformer', ['P1', 'P2', 'S1', 'CT', 'S2'], ['transformer']],
+    ['Bridge rectifier', ['+', 'AC1', 'AC2', '-'], ['bridge']],
+    ['Varistor', ['1', '2'], ['varistor']],
+    ['Filament lamp', ['1', '2'], ['lamp']],
+    ['Tactile push-button', ['1A', '1B', '2A', '2B'], []],
   ])('%s of %j', (description, pins, expected) => expect(names(part(description, ...pins)).sort()).toEqual([...expected].sort()));
 
   it('offers the more telling shape first', () => expect(names(part('Sun-sensor photodiode', 'A1', 'K1'))[0]).toBe('photodiode'));
@@ -46,6 +63,22 @@ describe('shapes that pins call for', () => {
   it('never puts the inverting input where the other belongs', () => {
     const bound = proposeShape(part('amplifier', 'INN:input', 'INP:input', 'OUT:output'), 'u1', 'amplifier')!.bound;
     expect(bound.map((b) => `${b.port.role} ${b.pin.name}`)).toEqual(['in- INN', 'in+ INP', 'output OUT']);
+  });
+  it('keeps ends in the order of their numbers, and windings together', () => {
+    const ends = (p: Part, shape: ShapeName) => proposeShape(p, 'u1', shape)!.bound.map((b) => `${b.port.side} ${b.port.at} ${b.pin.name}`);
+    expect(ends(part('Resettable fuse', 'X', 'Y'), 'fuse')).toEqual(['left 0 X', 'right 0 Y']);
+    expect(ends(part('Choke', '1A', '2A', '2B', '1B'), 'choke')).toEqual(['left 1 1A', 'left -1 2A', 'right -1 2B', 'right 1 1B']);
+    expect(proposeShape(part('Choke', 'A', 'B', 'C', 'D'), 'u1', 'choke')!.doubts).toHaveLength(1);
+  });
+  it('puts a coil’s ends and a tap where they belong, by what they are called', () => {
+    const relay = proposeShape(part('Relay', 'COM', 'A1', 'NO', 'NC', 'A2'), 'u1', 'relay-changeover')!;
+    expect(relay.bound.map((b) => `${b.port.role} ${b.pin.name}`)).toEqual(['coil1 A1', 'coil2 A2', 'common COM', 'normally closed NC', 'normally open NO']); // prettier-ignore
+    const core = proposeShape(part('Transformer', 'S1', 'CT', 'S2', 'P1', 'P2'), 'u1', 'transformer')!;
+    expect(core.bound.map((b) => `${b.port.role} ${b.pin.name}`)).toEqual(['p1 P1', 'p2 P2', 's1 S1', 's2 S2', 's tap CT']);
+  });
+  it('asks whether a driver inverts, and not where that is said', () => {
+    const doubts = (what: string) => proposeShape(part(what, 'A:input', 'Y:output'), 'u1', 'buffer')!.doubts.length;
+    expect(['Line driver', 'Inverting line driver', 'Buffer', 'Schmitt-trigger receiver'].map(doubts)).toEqual([1, 0, 0, 0]);
   });
   it('says that a shape lacks a pin', () => expect(proposeShape(part('', 'A', 'K'), 'u1', 'npn')).toBeUndefined());
 });
@@ -76,6 +109,48 @@ describe('a unit as a shape', () => {
   it('turns a pin that its outline leaves inside the frame into a longer line', () => {
     expect(edgeInset({ shape: 'amplifier', width: 6, height: 6, strip: 0 }, 'top', 0)).toBe(150);
     expect(edgeInset({ shape: 'block', width: 6, height: 6, strip: 0 }, 'top', 0)).toBe(0);
+  });
+});
+
+describe('planned units', () => {
+  const NAND = ['1A:input', '1B:input', '1Y:output', '2A:input', '2B:input', '2Y:output', 'GND:ground', 'VCC:supply-in'];
+  const planned = (description: string, pins: string[], bodies: HouseRules['bodies'] = 'distinctive') => {
+    const bare = part(description, ...pins);
+    return applyEdit({ ...bare, units: [], drawings: [] }, arrangePart({ ...bare, units: [], drawings: [] }, { ...DEFAULT_RULES, bodies }));
+  };
+  const shapes = (p: Part) => p.drawings.map((d) => d.body.shape);
+  it.each<[HouseRules['bodies'], string[]]>([
+    ['blocks', ['block', 'block']],
+    ['distinctive', ['and', 'block']],
+    ['rectangular', ['and-block', 'block']],
+  ])('are drawn as the rules have it: %s', (bodies, expected) => expect(shapes(planned('Dual NAND gate', NAND, bodies))).toEqual(expected));
+  it('are as their words say, inverted or not', () => {
+    const marks = (what: string) =>
+      planned(what, NAND)
+        .drawings[0]!.ports.map((p) => p.marks?.join() ?? '')
+        .filter(Boolean);
+    expect([marks('Dual NAND gate'), marks('Dual AND gate')]).toEqual([['negation'], []]);
+    const buffers = ['1A:input', '1Y:output', '2A:input', '2Y:output'];
+    const negated = (what: string) => planned(what, buffers).drawings[0]!.ports.some((p) => p.marks?.includes('negation'));
+    expect(['Dual inverter', 'Dual inverting buffer', 'Dual non-inverting buffer'].map(negated)).toEqual([true, true, false]);
+  });
+  it('stay blocks where anything is in doubt', () => {
+    expect(shapes(planned('', ['B:input', 'C', 'E']))).toEqual(['block']);
+    expect(shapes(planned('Dual line driver', ['1A:input', '1Y:output', '2A:input', '2Y:output']))).toEqual(['block']);
+    expect(shapes(planned('Mixed connector', ['A:input', 'B:output', 'C']))).toEqual(['block']);
+  });
+  it('take the words of their pins where these are named', () => {
+    const told = planned('', ['B:input', 'C', 'E']);
+    const pins = told.pins.map((p) => ({ ...p, description: `${p.name} of the PNP transistor` }));
+    expect(shapes(applyEdit({ ...told, pins, units: [], drawings: [] }, arrangePart({ ...told, pins, units: [], drawings: [] }, DEFAULT_RULES)))).toEqual(['pnp']); // prettier-ignore
+    // The parts that are to be connected there are no words for ends that are only counted.
+    const loose = told.pins.slice(1).map((p) => ({ ...p, description: 'Timing resistor' }));
+    expect(shapes(applyEdit({ ...told, pins: loose, units: [], drawings: [] }, arrangePart({ ...told, pins: loose, units: [], drawings: [] }, DEFAULT_RULES)))).toEqual(['block']); // prettier-ignore
+  });
+  it('have the pins of one electrode beside each other, each on its own place', () => {
+    const [drawing] = planned('Power MOSFET, N-channel', ['S', 'S', 'S', 'G:input', 'D', 'D', 'D', 'D']).drawings;
+    const points = drawing!.ports.map((p) => connectPoint(drawing!.body, p)).map((p) => `${p.x} ${p.y}`);
+    expect([drawing!.body.shape, drawing!.body.width, new Set(points).size]).toEqual(['nmos', 6, 8]);
   });
 });
 

@@ -1,152 +1,47 @@
-import {
-  anyNumber,
-  isFlank,
-  applyEdit,
-  carriesPower,
-  compareTerminals,
-  goesOut,
-  nameOnDrawing,
-  type Drawing,
-  type Edit,
-  type HouseRules,
-  type Part,
-  type Pin,
-  type Side,
-} from '../part';
-import { SHAPES, type BodyDef, type ShapeName, type ShapePort } from '../shapes';
-import { rolesOf, withoutChannel } from '../spice';
-import { tidyUnit } from './arrange';
+import { applyEdit, isFlank, nameOnDrawing, type Drawing, type Edit, type HouseRules, type Part, type Side } from '../part';
+import { SHAPES, type ShapeName } from '../shapes';
 import { labelsFor } from './draw';
+import { suggestShapes, unitPins, wordsFor, type ShapeProposal } from './propose-shape';
+import { tidyUnit } from './tidy';
 
-/** A body shape for a unit, with the pin that each of its ports would be bound to. */
-export interface ShapeProposal {
-  shape: ShapeName;
-  /** In the order of the shape's ports. */
-  bound: { port: ShapePort; pin: Pin }[];
-  /** Pins that the shape has no port for; they are put where there is room. */
-  left: Pin[];
-  /** What could not be known: which polarity, which end. */
-  doubts: string[];
-  /** 0 to 1. */
-  confidence: number;
+/** True where the words say that what a shape gives out is inverted. */
+const inverts = (part: Part, unitId: string, shape: ShapeName): boolean =>
+  SHAPES[shape].inverted?.test(wordsFor(part, unitPins(part, unitId), SHAPES[shape])) ?? false;
+
+/** Shapes that one style has and the other does not. */
+const OF_STYLE: Record<'distinctive' | 'rectangular', readonly ShapeName[]> = {
+  distinctive: ['and', 'or', 'xor', 'buffer', 'resistor-zigzag'],
+  rectangular: ['and-block', 'or-block', 'xor-block', 'buffer-block', 'resistor'],
+};
+/** So sure, and without a doubt, a shape is taken without a question. */
+const SURE = 0.9;
+
+/** The shape that a planned unit is drawn as by the house rules; undefined where it stays a block. */
+function sureShape(part: Part, unitId: string, rules: HouseRules): ShapeProposal | undefined {
+  if (rules.bodies === 'blocks') return undefined;
+  const other = OF_STYLE[rules.bodies === 'distinctive' ? 'rectangular' : 'distinctive'];
+  const [best] = suggestShapes(part, unitId).filter((p) => !other.includes(p.shape));
+  const isOne = best?.shape !== 'contacts' || best.bound.every((b) => b.pin.type === 'passive');
+  return best && isOne && best.confidence >= SURE && best.doubts.length === 0 ? best : undefined;
 }
 
-/** Roles by what is counted, not named: the ends of a resistor, the contacts of a relay. */
-const isCounted = (role: string): boolean => /^([12345]|[ps][12]|coil[12]|contact[12]|~[12])$/.test(role);
+const isEqualEdit = (a: Edit | undefined, b: Edit): boolean =>
+  a?.kind === 'batch' && b.kind === 'batch' && JSON.stringify(a.edits) === JSON.stringify(b.edits);
 
-function canBe(pin: Pin, role: string): boolean {
-  if (isCounted(role)) return pin.type === 'passive' || pin.type === 'unspecified';
-  const name = withoutChannel(nameOnDrawing(pin));
-  if (role === '+' || role === '-') return name.replace('−', '-').endsWith(role) || rolesOf(name).has(role === '+' ? 'anode' : 'cathode');
-  if (['com', 'no', 'nc'].includes(role)) return name.toLowerCase() === role || (role === 'com' && /^(c|common|pole)$/i.test(name));
-  if (role === 'supply-' && pin.type === 'ground') return true;
-  if (role === 'ground' || role.startsWith('supply')) {
-    const named = rolesOf(name);
-    return (
-      carriesPower(pin.type) &&
-      (named.has(role) ||
-        (role === 'ground' ? pin.type === 'ground' : role === 'supply+' && pin.type === 'supply-in' && !named.has('supply-')))
-    );
+/** Units and drawings, those drawn as the shapes that their pins call for without a doubt. */
+export function drawnAsShapes<T extends Pick<Part, 'units' | 'drawings'>>(part: Part, made: T, rules: HouseRules): T {
+  if (rules.bodies === 'blocks') return made;
+  let drawn: Part = { ...part, units: made.units, drawings: made.drawings };
+  for (const { id } of made.drawings) {
+    // All that share a drawing have to call for the same.
+    const edits = made.units.flatMap((u) => {
+      const shape = u.drawing === id ? sureShape(drawn, u.id, rules) : undefined;
+      return u.drawing === id ? [shape && shapeEdit(drawn, u.id, shape, rules)] : [];
+    });
+    const [first] = edits;
+    if (first && edits.every((e) => isEqualEdit(e, first))) drawn = applyEdit(drawn, first);
   }
-  const roles = rolesOf(name);
-  if (roles.has(role)) return role !== 'input' || !goesOut(pin.type);
-  if (role === 'input') return pin.type === 'input' && !['in+', 'in-', 'enable', 'bypass', 'feedback'].some((r) => roles.has(r));
-  if (role === 'output') return goesOut(pin.type);
-  return role === 'input' && pin.type === 'supply-in';
-}
-
-/** The ports that a shape has for so many inputs: gates take any number, one step apart above two. */
-function portsFor(def: BodyDef, pins: readonly Pin[]): ShapePort[] {
-  const inputs = pins.filter((p) => p.type === 'input').length;
-  if (!def.manyInputs || inputs <= 2) return def.ports;
-  const top = Math.floor(inputs / 2);
-  const more = Array.from({ length: inputs }, (_, i): ShapePort => {
-    const at = top - i;
-    return { role: 'input', side: 'left', at: inputs % 2 === 0 && at <= 0 ? at - 1 : at };
-  });
-  return [...more, ...def.ports.filter((p) => p.role !== 'input')];
-}
-
-/** Binds pins to the ports of a shape, each to one; the most ports that can be had, in their order. */
-function bindPorts(ports: readonly ShapePort[], pins: readonly Pin[]): Map<ShapePort, Pin> {
-  const pinOf = new Map<ShapePort, Pin>();
-  const portOf = new Map<string, ShapePort>();
-  const seek = (port: ShapePort, seen: Set<string>): boolean => {
-    for (const pin of pins) {
-      if (seen.has(pin.id) || !canBe(pin, port.role)) continue;
-      seen.add(pin.id);
-      const holder = portOf.get(pin.id);
-      if (holder && !seek(holder, seen)) continue;
-      pinOf.set(port, pin);
-      portOf.set(pin.id, port);
-      return true;
-    }
-    return false;
-  };
-  for (const port of [...ports.filter((p) => !p.optional), ...ports.filter((p) => p.optional)]) seek(port, new Set());
-  return pinOf;
-}
-
-const TWINS: Partial<Record<ShapeName, [ShapeName, string]>> = {
-  npn: ['pnp', 'NPN or PNP'],
-  pnp: ['npn', 'NPN or PNP'],
-  nmos: ['pmos', 'N-channel or P-channel'],
-  pmos: ['nmos', 'N-channel or P-channel'],
-};
-
-const wordsOfPart = (part: Part): string =>
-  [part.category, part.description, ...part.keywords, ...part.models.map((m) => m.chosen)].join(' ');
-
-const unitPins = (part: Part, unitId: string): Pin[] => {
-  const bound = new Set(Object.values(part.units.find((u) => u.id === unitId)?.binding ?? {}));
-  return part.pins.filter((p) => bound.has(p.id)).sort((a, b) => compareTerminals(anyNumber(a), anyNumber(b)));
-};
-
-/** How a shape would take a unit's pins; undefined where it lacks a pin that it cannot be read without. */
-export function proposeShape(part: Part, unitId: string, shape: ShapeName): ShapeProposal | undefined {
-  const def = SHAPES[shape];
-  const pins = unitPins(part, unitId);
-  const ports = shape === 'contacts' ? contactPorts(pins) : portsFor(def, pins);
-  const pinOf = shape === 'contacts' ? new Map(ports.map((p, i) => [p, pins[i]!])) : bindPorts(ports, pins);
-  if (ports.some((p) => !p.optional && !pinOf.has(p))) return undefined;
-  const bound = ports.flatMap((port) => (pinOf.has(port) ? [{ port, pin: pinOf.get(port)! }] : []));
-  const taken = new Set(bound.map((b) => b.pin.id));
-  const said = def.words.test(wordsOfPart(part));
-  const twin = TWINS[shape];
-  const doubts = twin && !said ? [`Nothing says whether it is ${twin[1]}.`] : [];
-  if (bound.some((b) => isCounted(b.port.role)) && bound.length > 2) doubts.push('The ends are taken in the order of their numbers.');
-  const confidence = said ? 0.95 : def.needsWords ? 0.2 : twin ? 0.4 : 0.7;
-  return { shape, bound, left: pins.filter((p) => !taken.has(p.id)), doubts, confidence };
-}
-
-/** A connector's contacts, in two columns where they are many. */
-function contactPorts(pins: readonly Pin[]): ShapePort[] {
-  const rows = pins.length > 6 ? Math.ceil(pins.length / 2) : pins.length;
-  const top = Math.floor(rows / 2);
-  return pins.map((_, i) => {
-    const right = rows < pins.length && i % 2 === 1;
-    const row = rows < pins.length ? Math.floor(i / 2) : i;
-    return { role: String(i + 1), side: right ? 'right' : 'left', at: top - row };
-  });
-}
-
-/**
- * The shapes that a unit's pins call for, the surest first: all of the shape's ports and all of the unit's pins find each
- * other, and where pins alone say too little, the part's words speak for it.
- */
-export function suggestShapes(part: Part, unitId: string): ShapeProposal[] {
-  const words = wordsOfPart(part);
-  return (Object.keys(SHAPES) as ShapeName[])
-    .filter((shape) => !SHAPES[shape].needsWords || SHAPES[shape].words.test(words))
-    .flatMap((shape) => proposeShape(part, unitId, shape) ?? [])
-    .filter((p) => p.left.length === 0 && p.bound.length > 0)
-    .filter((p) => p.shape !== 'buffer' || p.confidence > 0.9)
-    .sort(
-      (a, b) =>
-        b.confidence - a.confidence ||
-        Number(!!SHAPES[b.shape].needsWords) - Number(!!SHAPES[a.shape].needsWords) ||
-        b.bound.length - a.bound.length,
-    );
+  return { ...made, units: drawn.units, drawings: drawn.drawings };
 }
 
 /**
@@ -170,7 +65,8 @@ export function shapeEdit(part: Part, unitId: string, proposal: ShapeProposal, r
   const reach = Math.max(0, ...moves.filter((m) => isFlank(m.side)).map((m) => Math.abs(m.at) * 2 + 2));
   const height = Math.max(def.height, reach + (reach % 2));
   const names = proposal.shape === 'contacts' ? widthForNames(proposal) : 0;
-  const width = Math.max(def.width, names + (names % 2));
+  const across = Math.max(0, ...moves.filter((m) => !isFlank(m.side)).map((m) => Math.abs(m.at) * 2 + 2));
+  const width = Math.max(def.width, names + (names % 2), across);
   const body: Drawing['body'] = { shape: proposal.shape, width, height, strip: 0 };
   const reaches = (side: Side) => (moves.some((m) => m.side === side) ? rules.pinLength + 1 : 0);
   const labels = labelsFor(width, height, { top: reaches('top'), base: reaches('base') }, rules.texts);
@@ -180,8 +76,19 @@ export function shapeEdit(part: Part, unitId: string, proposal: ShapeProposal, r
     edits: [
       { kind: 'changeDrawing', drawing: drawing.id, body, labels },
       { kind: 'movePorts', drawing: drawing.id, moves },
+      ...(inverts(part, unitId, proposal.shape) ? negateOutputs(drawing, proposal, portOf) : []),
     ],
   };
+}
+
+/** The negation of IEC 60617-12 at the outputs of a shape; other marks stay. */
+function negateOutputs(drawing: Drawing, { bound }: ShapeProposal, portOf: ReadonlyMap<string, string>): Edit[] {
+  return bound.flatMap(({ port, pin }): Edit[] => {
+    const drawn = drawing.ports.find((p) => p.id === portOf.get(pin.id))!;
+    const marks = drawn.marks ?? [];
+    if (port.role !== 'output' || marks.includes('negation') || marks.includes('polarity')) return [];
+    return [{ kind: 'changePorts', drawing: drawing.id, ports: [drawn.id], set: { marks: ['negation', ...marks] } }];
+  });
 }
 
 const widthForNames = ({ bound }: ShapeProposal): number => {

@@ -1,9 +1,24 @@
-import { compareNatural } from '../part';
+import { compareNatural, goesOut, type Pin } from '../part';
 import type { PinGroup } from './groups';
 import { kindOf } from './kinds';
 
 /** The most names in a title. */
 const MOST = 3;
+
+/** What one of several equal discrete parts is, by what its leads are called. */
+const DISCRETE: readonly [RegExp, string][] = [
+  [/\bresistors?\b/i, 'Resistor'],
+  [/\bcapacitors?\b/i, 'Capacitor'],
+  [/\b(drain|source|gate|collector|emitter|base)\b/i, 'Transistor'],
+  [/\b(anode|cathode)\b/i, 'Diode'],
+  [/\b(contact|pole|throw)\b/i, 'Contact'],
+];
+
+/** What a channel of these pins is called: `Transistor` of a gate, a drain and a source, `Channel` where signals go in and out. */
+export function wordOfChannel(pins: readonly Pin[]): string {
+  if (pins.some((p) => goesOut(p.type))) return 'Channel';
+  return DISCRETE.find(([words]) => pins.every((p) => words.test(p.description ?? '')))?.[1] ?? 'Channel';
+}
 
 /** Groups that say nothing of what their pins do name no unit that has others. */
 const WORDLESS = /^(signals|inputs|outputs|not used)$/i;
@@ -14,6 +29,8 @@ const WORDLESS = /^(signals|inputs|outputs|not used)$/i;
  * unit names it alone; of more than three names the largest stand, in their order.
  */
 export function titleOf(groups: readonly PinGroup[]): string {
+  if (groups.length === 1 && WORDLESS.test(groups[0]!.title) && groups[0]!.pins.every((p) => /\bcoil\b/i.test(p.description ?? '')))
+    return 'Coil';
   const telling = groups.filter((g) => !WORDLESS.test(g.title));
   const named = families(telling.length > 0 ? inSystems(telling) : groups);
   const all = named.reduce((n, f) => n + f.pins, 0);

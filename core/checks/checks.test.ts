@@ -228,6 +228,19 @@ const TRIPS: [rule: string, trip: (part: Part) => Part, says: RegExp, mends?: bo
   ],
 ];
 
+it('takes a negated output of a gate, and the contact that is closed at rest, for what they are', () => {
+  const gate = withDrawing(0, (d) => ({
+    ...d,
+    body: { ...d.body, shape: 'and-block' as const },
+    ports: d.ports.map((q) => (proven.units[0]!.binding[q.id] === id('OUT1') ? { ...q, marks: ['negation' as const] } : q)),
+  }))(proven);
+  expect(find(gate, 'mark-type')).toEqual([]);
+  const block = { ...gate, drawings: gate.drawings.map((d) => ({ ...d, body: { ...d.body, shape: 'block' as const } })) };
+  expect(find(block, 'mark-type')).not.toEqual([]);
+  const relay = withPin('IN1-', { name: 'NC1', type: 'passive' })(withPin('IN1+', { name: 'NO1', type: 'passive' })(proven));
+  expect(find(relay, 'no-connect-name')).toEqual([]);
+});
+
 it('a part in order has no finding at all', () => {
   expect(checkPart(joined).findings.filter((f) => f.rule !== 'node-role')).toEqual([]);
   expect(checkPart(proven).findings).toEqual([]);

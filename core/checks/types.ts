@@ -1,10 +1,15 @@
-import { drives, listed, netName, terminalsOf, type ElectricalType, type Pin } from '../part';
+import { drives, listed, netName, terminalsOf, type ElectricalType, type Part, type Pin } from '../part';
 import { findPairs } from '../intake';
 import { pinText, setType, type RawFinding, type Rule } from './rule';
 
 const SUPPLY_NAME = /^[ADPI]?V(CC|DD|BAT)[A-Z0-9_]*$|^(AVDD|DVDD|IOVDD|PVDD|AVCC|DVCC|VBAT|VPWR)\d*$/i;
 const GROUND_NAME = /^([ADPSR]|RF)?_?GND\d*$|^[ADP]?VSS\d*$|^GROUND$/i;
 const NC_NAME = /^N\.?\/?C\.?\d*$/i;
+
+/** The contact of a switch that is closed at rest is called NC too, beside its NO. */
+const isBreakContact = ({ name, description }: Pin, { pins }: Part): boolean =>
+  /\bnormally[- ]closed\b|\bbreak contact\b/i.test(description ?? '') ||
+  pins.some((p) => p.name.toUpperCase() === name.toUpperCase().replace('NC', 'NO'));
 const LOW_NAME = /^[/!~\\]\w|\w#$|^n(RESET|CS|IRQ|INT|OE|WE|FAULT)\b|(RESET|CS|OE|WE|INT|IRQ|FAULT)_N$/;
 
 const is = (pin: Pin, ...types: ElectricalType[]): boolean => types.includes(pin.type);
@@ -77,7 +82,7 @@ export const typeRules: Rule[] = [
     why: 'NC is not connected inside or reserved; any other type invites a wire.',
     find: ({ part }) =>
       part.pins
-        .filter((p) => NC_NAME.test(p.name) && !is(p, 'no-connect', 'reserved', 'unspecified'))
+        .filter((p) => NC_NAME.test(p.name) && !is(p, 'no-connect', 'reserved', 'unspecified') && !isBreakContact(p, part))
         .map((p) => ({
           where: { pin: p.id },
           message: `${pinText(p)} is typed ${p.type}.`,

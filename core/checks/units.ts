@@ -1,6 +1,7 @@
-import { groupBy, carriesPower, type Drawing, type Edit, type Pin, type Port, type Unit } from '../part';
+import { groupBy, carriesPower, goesOut, type Drawing, type Edit, type Pin, type Port, type Unit } from '../part';
 import { findPairs } from '../intake';
 import { freeSlots, heightFor, marksOf, moveToUnitEdit, scorePlan, slotsOf } from '../arrange';
+import { shapeOf } from '../shapes';
 import { crossedTexts, overlappingTexts } from './texts';
 import { pinText, type Facts, type Rule } from './rule';
 
@@ -292,11 +293,13 @@ export const unitRules: Rule[] = [
           const marks = port.marks ?? [];
           const negated = marks.includes('negation') || marks.includes('polarity');
           const driven = (['open-drain', 'open-source', 'three-state'] as const).find((m) => marks.includes(m) !== (pin.type === m));
-          if (negated === !!pin.activeLow && driven === undefined) return [];
-          const said =
-            negated !== !!pin.activeLow
-              ? `is ${pin.activeLow ? '' : 'not '}active low and ${negated ? 'has' : 'lacks'} the mark of it`
-              : `is ${pin.type} and its mark says otherwise`;
+          // The output of a NAND is negated, and no level.
+          const isOfGate = negated && goesOut(pin.type) && !!shapeOf(drawing.body)?.inverted;
+          const isOdd = negated !== !!pin.activeLow && !isOfGate;
+          if (!isOdd && driven === undefined) return [];
+          const said = isOdd
+            ? `is ${pin.activeLow ? '' : 'not '}active low and ${negated ? 'has' : 'lacks'} the mark of it`
+            : `is ${pin.type} and its mark says otherwise`;
           const wanted = marksOf(pin);
           return [
             {

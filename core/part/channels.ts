@@ -1,4 +1,4 @@
-import { goesOut, isSignal } from './electrical-type';
+import { carriesPower, goesOut, isSignal } from './electrical-type';
 import { compareNatural } from './natural';
 import type { Pin } from './pin';
 
@@ -29,21 +29,29 @@ function reading(match: RegExpExecArray | null, parts: (m: RegExpExecArray) => [
  * least two of them, and they must be more than a bus: signals go in and out, or all are passive.
  */
 export function findChannels(pins: readonly Pin[]): Channels | undefined {
-  const signals = pins.filter((p) => isSignal(p.type));
-  const found = READINGS.map((read) => byReading(signals, read)).filter((c) => c !== undefined);
+  const signals = pins.filter((p) => isSignal(p.type) && !COUPLED.test(p.description ?? ''));
+  const isFed = pins.some((p) => carriesPower(p.type));
+  const found = READINGS.map((read) => byReading(signals, read, isFed)).filter((c) => c !== undefined);
   const size = (c: Channels) => c.indices.length * c.members[0]!.size;
   const best = found.sort((a, b) => size(b) - size(a))[0];
   return best && size(best) >= signals.length * 0.6 ? best : undefined;
 }
 
-function byReading(signals: readonly Pin[], read: (typeof READINGS)[number]): Channels | undefined {
+/** The ends of windings on one core, and of the coil that moves all contacts, are counted but no channels. */
+const COUPLED = /\b(winding|primary|secondary|coil|choke|core|transformer)s?\b/i;
+
+function byReading(signals: readonly Pin[], read: (typeof READINGS)[number], isFed: boolean): Channels | undefined {
   const roles = new Map<string, Map<string, Pin>>();
   for (const pin of signals) {
     const r = read(pin.name);
     if (!r) continue;
-    const members = roles.get(r.role) ?? new Map<string, Pin>();
-    if (members.has(r.index)) return undefined;
-    roles.set(r.role, members.set(r.index, pin));
+    // A drain on two pins has its role twice.
+    let [role, nth] = [r.role, 1];
+    while (roles.get(role)?.has(r.index)) {
+      if (roles.get(role)!.get(r.index)!.name !== pin.name) return undefined;
+      role = `${r.role} ${++nth}`;
+    }
+    roles.set(role, (roles.get(role) ?? new Map<string, Pin>()).set(r.index, pin));
   }
   // The index set that most roles have; roles with another set are no part of the channels.
   const sets = new Map<string, string[]>();
@@ -59,15 +67,26 @@ function byReading(signals: readonly Pin[], read: (typeof READINGS)[number]): Ch
   const told = names.filter((role) => [...roles.get(role)!].every(([index, pin]) => pin.group?.endsWith(` ${index}`)));
   const own = told.length > 1 ? told : names;
   const members = indices.map((index) => new Map(own.map((role) => [role, roles.get(role)!.get(index)!])));
-  return equal(members) && isMoreThanBus([...members[0]!.values()]) ? { indices, members } : undefined;
+  return equal(members) && isMoreThanBus([...members[0]!.values()], isFed) ? { indices, members } : undefined;
 }
+
+/** The polarity of a transistor that a description tells: N and P are no equal channels. */
+const polarityOf = ({ description }: Pin): string | undefined =>
+  /\b([np])(?:[- ]?ch(?:annel)?\b|mos|np\b)/i.exec(description ?? '')?.[1]?.toUpperCase();
 
 const equal = (members: Map<string, Pin>[]): boolean =>
   members.every((m) =>
-    [...m].every(([role, pin]) => pin.type === members[0]!.get(role)!.type && pin.activeLow === members[0]!.get(role)!.activeLow),
+    [...m].every(([role, pin]) => {
+      const first = members[0]!.get(role)!;
+      return pin.type === first.type && pin.activeLow === first.activeLow && polarityOf(pin) === polarityOf(first);
+    }),
   );
 
-function isMoreThanBus(pins: Pin[]): boolean {
+/** Signals go in and out, or are passive; in a part that nothing feeds what controls them, a gate, may be among them. */
+function isMoreThanBus(pins: Pin[], isFed: boolean): boolean {
   const inOut = pins.some((p) => p.type === 'input') && pins.some((p) => goesOut(p.type));
-  return inOut || pins.every((p) => p.type === 'passive');
+  const arePassive = pins.every((p) => p.type === 'passive' || (!isFed && p.type === 'input')) && pins.some((p) => p.type === 'passive');
+  // Two pins of one contact are the same metal.
+  const isOneContact = pins.every((p) => /\bcontact\b/i.test(p.description ?? '') && p.description === pins[0]!.description);
+  return inOut || (arePassive && !isOneContact);
 }

@@ -17,6 +17,8 @@ const side = z.enum(SIDES);
 export const SUPPLY_PLACES = ['own', 'each', 'first', 'signals'] as const;
 export const PIN_ORDERS = ['natural', 'number', 'datasheet', 'bank'] as const;
 export const WIDTH_RULES = ['names', 'third', 'same'] as const;
+/** What a planned unit is drawn as: always a block, or the body shape that its pins call for; of the gates and resistors the distinctive outline (IEEE 91a, IEEE 315) or the rectangular one (IEC 60617). */
+export const BODY_STYLES = ['blocks', 'distinctive', 'rectangular'] as const;
 export const TEXT_PLACES = ['above', 'below', 'split'] as const;
 
 /** How a house wants its symbols. Lengths are in grid steps, except `stepMm`, the physical size of one step. */
@@ -40,6 +42,7 @@ export const houseRulesSchema = z.preprocess(
     width: z.enum(WIDTH_RULES).default('names'),
     minWidth: z.number().int().min(2).max(100).default(4),
     minHeight: z.number().int().min(2).max(100).default(4),
+    bodies: z.enum(BODY_STYLES).default('distinctive'),
     /** The strip with the unit's title in the body. */
     strip: z.boolean().default(true),
     /** Reference and value both above the body, both below, or one above and one below. */
@@ -103,6 +106,7 @@ export const RULE_PRESETS: { name: string; says: string; rules: HouseRules }[] =
       name: 'Standard module',
       stepMm: 2.5,
       order: 'number',
+      bodies: 'rectangular',
       strip: false,
       texts: 'split',
       supplies: 'first',

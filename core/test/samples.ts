@@ -47,7 +47,10 @@ R3 3 4 10k
 .ends AMP1
 `;
 
-/** A part read, arranged, with a land and all required fields: nothing is open in it. */
+/** The usual rules, with a block for every unit: its names and title stand in it. */
+export const BLOCKS = { ...DEFAULT_RULES, bodies: 'blocks' } as const;
+
+/** A part read, arranged in blocks, with a land and all required fields: nothing is open in it. */
 export function provenPart(table = AMP_TABLE, packageName = 'SO-8'): Part {
   const named: Part = {
     ...emptyPart('TF0002'),
@@ -58,7 +61,7 @@ export function provenPart(table = AMP_TABLE, packageName = 'SO-8'): Part {
     datasheet: { title: 'TF0002 datasheet' },
   };
   const taken = applyEdit(named, takeProposal(named, read(table)));
-  const arranged = applyEdit(taken, arrangePart(taken, DEFAULT_RULES));
+  const arranged = applyEdit(taken, arrangePart(taken, BLOCKS));
   const land = good(generateLand(good(familyFromName(packageName)).family));
   return applyEdit(arranged, { kind: 'setPackage', package: { ...arranged.packages[0]!, name: packageName, land } });
 }

@@ -35,10 +35,19 @@ const NUMBERS = [
 
 /** Rules that are one of a few words. */
 const CHOICES: {
-  key: 'supplies' | 'order' | 'names' | 'width' | 'texts' | 'strip';
+  key: 'bodies' | 'supplies' | 'order' | 'names' | 'width' | 'texts' | 'strip';
   label: string;
   options: { value: string; label: string }[];
 }[] = [
+  {
+    key: 'bodies',
+    label: 'Bodies',
+    options: [
+      { value: 'distinctive', label: 'shapes, gates by outline' },
+      { value: 'rectangular', label: 'shapes, gates as boxes' },
+      { value: 'blocks', label: 'always blocks' },
+    ],
+  },
   {
     key: 'supplies',
     label: 'Supplies',

@@ -1,5 +1,6 @@
 import { isFlank, type Side } from '../../part';
 import type { BodyDef, Frame, ShapePort } from './body-shape';
+import { INVERTER } from './gates';
 import { closed, path, sign } from './pen';
 
 /** How far below the frame's upper edge (or above the lower) the flank of the triangle lies. */
@@ -55,6 +56,7 @@ export const AMPLIFIERS = {
       { role: 'ground', side: 'base', at: 0, optional: true },
     ],
     words: /buffer|receiver|inverter|driver|schmitt/i,
+    inverted: INVERTER,
     draw: (frame) => [triangle(frame)],
     edge: flank,
   },

@@ -8,6 +8,8 @@ export interface ShapePort {
   at: number;
   /** The shape reads without it: the supplies of one amplifier of four. */
   optional?: true;
+  /** Further pins of its name stand beside it: the four drains of a power transistor. */
+  repeats?: true;
 }
 
 /** Half the width and height of the frame, in hundredths of a step. */
@@ -30,12 +32,16 @@ export interface BodyDef {
   width: number;
   height: number;
   ports: ShapePort[];
+  /** Its outline is a box: pins that nothing is connected to can stand at its left. */
+  box?: true;
   /** Gates take any number of further inputs on the left. */
   manyInputs?: true;
   /** Pin names are shown; without it the shape itself says which pin is which. */
   names?: true;
   /** Words in a part's category, description or keywords that speak for it. */
   words: RegExp;
+  /** Words that say that what it gives out is negated: a NAND is an AND with a negation. */
+  inverted?: RegExp;
   /** Without such words its pins alone say too little. */
   needsWords?: true;
   draw(frame: Frame, ports: readonly Port[]): Primitive[];

@@ -1,6 +1,6 @@
 import { isFlank, type Side } from '../../part';
 import type { BodyDef, ShapePort } from './body-shape';
-import { arrow, box, closed, path, sign, thin } from './pen';
+import { arrow, closed, path, thin } from './pen';
 import type { Primitive } from '../picture';
 
 const SEMICONDUCTORS = 'IEC 60617-5; IEEE 315 clause 8.5';
@@ -25,9 +25,32 @@ const diode = (title: string, words: RegExp, more: Primitive[], needsWords = tru
   edge: lead,
 });
 
+/** One of several diodes that point to the right, its triangle and its bar around a point. */
+const oneAt = (x: number, y: number): Primitive[] => [
+  closed([x - 50, y + 50], [x + 50, y], [x - 50, y - 50]),
+  path([x + 50, y + 50], [x + 50, y - 50]),
+];
+const pairAt = (x: number): Primitive[] => [...oneAt(x, 100), ...oneAt(x, -100)];
+const PAIR = {
+  standard: SEMICONDUCTORS,
+  letters: 'D',
+  width: 6,
+  height: 4,
+  words: /diode|rectifier|schottky|\bled\b/i,
+} as const;
+
 export const DIODES = {
   diode: diode('Diode', /diode|rectifier/i, [bar], false),
-  zener: diode('Zener diode', /zener|reference diode|voltage regulator diode/i, [path([60, -70], [60, 70], [28, 70])]),
+  zener: {
+    ...diode('Zener diode', /zener|reference diode|voltage regulator diode|shunt (voltage )?(reference|regulator)/i, []),
+    // What an adjustable shunt reference holds its voltage by.
+    ports: [...TWO, { role: 'reference', side: 'top', at: 0, optional: true }],
+    draw: ({ h }, ports) => [
+      body,
+      path([60, -70], [60, 70], [28, 70]),
+      ...(ports.some((p) => p.side === 'top') ? [thin([0, h], [0, 35])] : []),
+    ],
+  },
   schottky: diode('Schottky diode', /schottky/i, [path([32, 46], [32, 70], [60, 70], [60, -70], [88, -70], [88, -46])]),
   suppressor: {
     ...diode('Transient suppressor', /suppressor|\btvs\b|transient/i, []),
@@ -56,6 +79,55 @@ export const DIODES = {
     ...diode('Thyristor', /thyristor|\bscr\b/i, [bar, thin([60, 0], [100, -60], [100, -200])]),
     ports: [...TWO, { role: 'gate', side: 'base', at: 1 }],
   },
+  triac: {
+    ...diode('Triac', /triac/i, []),
+    ports: [
+      { role: 'main 2', side: 'left', at: 0 },
+      { role: 'main 1', side: 'right', at: 0 },
+      { role: 'gate', side: 'base', at: 1 },
+    ],
+    draw: () => [
+      path([-60, 80], [-60, -80]),
+      path([60, 80], [60, -80]),
+      closed([-60, 80], [60, 42], [-60, 4]),
+      closed([60, -4], [-60, -42], [60, -80]),
+      thin([60, -20], [100, -60], [100, -200]),
+    ],
+  },
+  'diodes-cathode': {
+    ...PAIR,
+    title: 'Two diodes, common cathode',
+    ports: [
+      { role: 'anode', side: 'left', at: 1 },
+      { role: 'anode', side: 'left', at: -1 },
+      { role: 'cathode', side: 'right', at: 0 },
+    ],
+    draw: ({ w }) => [...pairAt(-50), thin([50 - 60, 100], [120, 100], [120, -100], [50 - 60, -100]), thin([120, 0], [w, 0])],
+    edge: (side) => (side === 'left' ? 190 : 0),
+  },
+  'diodes-anode': {
+    ...PAIR,
+    title: 'Two diodes, common anode',
+    ports: [
+      { role: 'anode', side: 'left', at: 0 },
+      { role: 'cathode', side: 'right', at: 1 },
+      { role: 'cathode', side: 'right', at: -1 },
+    ],
+    draw: ({ w }) => [...pairAt(60), thin([10, 100], [-120, 100], [-120, -100], [10, -100]), thin([-w, 0], [-120, 0])],
+    edge: (side) => (side === 'right' ? 190 : 0),
+  },
+  'diodes-series': {
+    ...PAIR,
+    title: 'Two diodes in series',
+    width: 8,
+    ports: [
+      { role: 'anode', side: 'left', at: 0 },
+      { role: 'cathode', side: 'right', at: 0 },
+      { role: 'anode and cathode', side: 'base', at: 0 },
+    ],
+    draw: ({ h }) => [...oneAt(-150, 0), ...oneAt(150, 0), thin([-100, 0], [100, 0]), thin([0, 0], [0, -h])],
+    edge: (side) => (isFlank(side) ? 200 : 0),
+  },
   bridge: {
     title: 'Bridge rectifier',
     standard: SEMICONDUCTORS,
@@ -77,52 +149,5 @@ export const DIODES = {
       thin([-150, 0], [-70, 0]),
       thin([40, 0], [150, 0]),
     ],
-  },
-  optocoupler: {
-    title: 'Optocoupler',
-    standard: 'IEC 60617-5; IEEE 315 clause 8.13',
-    letters: 'U',
-    width: 8,
-    height: 6,
-    ports: [
-      { role: 'anode', side: 'left', at: 1 },
-      { role: 'cathode', side: 'left', at: -1 },
-      { role: 'collector', side: 'right', at: 1 },
-      { role: 'emitter', side: 'right', at: -1 },
-    ],
-    words: /opto-?coupler|opto-?isolator|photocoupler/i,
-    needsWords: true,
-    draw: ({ w, h }) => [
-      box(-w, h, w, -h),
-      thin([-w, 100], [-230, 100], [-230, 50]),
-      closed([-290, 50], [-170, 50], [-230, -40]),
-      path([-290, -40], [-170, -40]),
-      thin([-230, -40], [-230, -100], [-w, -100]),
-      ...arrow([-130, 40], [-30, 40]),
-      ...arrow([-130, -20], [-30, -20]),
-      path([80, 90], [80, -90]),
-      thin([80, 30], [200, 100], [w, 100]),
-      ...arrow([80, -30], [200, -100]),
-      thin([200, -100], [w, -100]),
-    ],
-  },
-  regulator: {
-    title: 'Regulator',
-    standard: 'IEC 60617-6, converter as a block',
-    letters: 'U',
-    width: 8,
-    height: 6,
-    names: true,
-    ports: [
-      { role: 'input', side: 'left', at: 1 },
-      { role: 'output', side: 'right', at: 1 },
-      { role: 'enable', side: 'left', at: -1, optional: true },
-      { role: 'bypass', side: 'right', at: -1, optional: true },
-      { role: 'feedback', side: 'right', at: 0, optional: true },
-      { role: 'ground', side: 'base', at: 0 },
-    ],
-    words: /regulator|\bldo\b/i,
-    needsWords: true,
-    draw: ({ w, h }) => [box(-w, h, w, -h), sign(0, h - 50, 'U', 56), thin([-22, h - 88], [22, h - 88])],
   },
 } satisfies Record<string, BodyDef>;

@@ -1,4 +1,4 @@
-import type { Side } from '../../part';
+import { isFlank, type Side } from '../../part';
 import type { BodyDef, Frame, ShapePort } from './body-shape';
 import { arcPoints } from '../arc';
 import { box, path, sign, type Point } from './pen';
@@ -8,7 +8,14 @@ const TWO_INPUTS: ShapePort[] = [
   { role: 'input', side: 'left', at: 1 },
   { role: 'input', side: 'left', at: -1 },
   { role: 'output', side: 'right', at: 0 },
+  { role: 'supply+', side: 'top', at: 0, optional: true },
+  { role: 'ground', side: 'base', at: 0, optional: true },
 ];
+const NAND = /\bnand\b/i;
+const NOR = /\bnor\b/i;
+const XNOR = /\bxnor\b|exclusive[- ]nor/i;
+export const INVERTER = /(?<!\bnon[- ]?)\binvert(er|ing)s?\b/i;
+
 const gate = { letters: 'U', width: 4, height: 4, ports: TWO_INPUTS, manyInputs: true } as const;
 
 const outline = (points: Point[]): Primitive => ({ kind: 'polygon', points, weight: 'body', filled: true });
@@ -21,17 +28,26 @@ const back = (x: number, h: number, turns = 12): Point[] =>
     return [x + hollow(y, h), y];
   });
 
-function orOutline({ w, h }: Frame, from = -w): Primitive {
-  const upper = arcPoints([
+const orUpper = ({ w, h }: Frame, from = -w): Point[] =>
+  arcPoints([
     [from, h],
     [w * 0.28, h * 0.66],
     [w, 0],
   ]);
+
+function orOutline(frame: Frame, from = -frame.w): Primitive {
+  const { h } = frame;
+  const upper = orUpper(frame, from);
   const lower = upper.map(([x, y]): Point => [x, -y]).reverse();
   return outline([...upper, ...lower, ...back(from, h).reverse().slice(1, -1)]);
 }
 
-const orEdge = (side: Side, at: number, { h }: Frame): number => (side === 'left' ? hollow(at, h) : 0);
+/** On top and base a supply's line goes on to the flank. */
+function orEdge(side: Side, at: number, frame: Frame): number {
+  if (isFlank(side)) return side === 'left' ? hollow(at, frame.h) : 0;
+  const next = orUpper(frame).find(([x]) => x >= at);
+  return next ? frame.h - next[1] : 0;
+}
 const labelled = (text: string) => (frame: Frame) => [box(-frame.w, frame.h, frame.w, -frame.h), sign(0, frame.h - 60, text, 72)];
 const BLOCK = 'IEC 60617-12 and IEEE 91, rectangular outline';
 const SHAPE = 'IEEE 91a, distinctive shape';
@@ -42,6 +58,7 @@ export const GATES = {
     title: 'AND gate',
     standard: SHAPE,
     words: /\bn?and\b/i,
+    inverted: NAND,
     needsWords: true,
     draw: ({ w, h }) => {
       const round = Math.min(w * 2 - 40, h);
@@ -58,6 +75,7 @@ export const GATES = {
     title: 'OR gate',
     standard: SHAPE,
     words: /\bn?or gate|\bnor\b/i,
+    inverted: NOR,
     needsWords: true,
     draw: (frame) => [orOutline(frame)],
     edge: orEdge,
@@ -66,7 +84,8 @@ export const GATES = {
     ...gate,
     title: 'Exclusive OR gate',
     standard: SHAPE,
-    words: /\bxn?or\b|exclusive[- ]or/i,
+    words: /\bxn?or\b|exclusive[- ]n?or/i,
+    inverted: XNOR,
     needsWords: true,
     draw: (frame) => [orOutline(frame, -frame.w + 44), path(...back(-frame.w, frame.h))],
     edge: orEdge,
@@ -80,15 +99,25 @@ export const GATES = {
     title: 'Buffer, rectangular',
     standard: BLOCK,
     words: /buffer|inverter/i,
+    inverted: INVERTER,
     needsWords: true,
     draw: labelled('1'),
   },
-  'and-block': { ...gate, title: 'AND gate, rectangular', standard: BLOCK, words: /\bn?and\b/i, needsWords: true, draw: labelled('&') },
+  'and-block': {
+    ...gate,
+    title: 'AND gate, rectangular',
+    standard: BLOCK,
+    words: /\bn?and\b/i,
+    inverted: NAND,
+    needsWords: true,
+    draw: labelled('&'),
+  },
   'or-block': {
     ...gate,
     title: 'OR gate, rectangular',
     standard: BLOCK,
     words: /\bn?or gate|\bnor\b/i,
+    inverted: NOR,
     needsWords: true,
     draw: labelled('≥1'),
   },
@@ -96,7 +125,8 @@ export const GATES = {
     ...gate,
     title: 'Exclusive OR gate, rectangular',
     standard: BLOCK,
-    words: /\bxn?or\b|exclusive[- ]or/i,
+    words: /\bxn?or\b|exclusive[- ]n?or/i,
+    inverted: XNOR,
     needsWords: true,
     draw: labelled('=1'),
   },

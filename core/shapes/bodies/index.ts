@@ -2,15 +2,29 @@ import type { Body, BodyShape, Port, Side } from '../../part';
 import type { Primitive } from '../picture';
 import { AMPLIFIERS } from './amplifiers';
 import type { BodyDef } from './body-shape';
+import { CONTACT_SHAPES } from './contacts';
+import { COUPLERS } from './couplers';
 import { DIODES } from './diodes';
 import { GATES } from './gates';
+import { LOAD_SHAPES } from './loads';
 import { PASSIVE_SHAPES } from './passives';
+import { REGULATORS } from './regulator';
 import { TRANSISTORS } from './transistors';
 
 export type ShapeName = Exclude<BodyShape, 'block' | 'none'>;
 
 /** All body shapes but the block and the empty frame. */
-export const SHAPES: Record<ShapeName, BodyDef> = { ...AMPLIFIERS, ...GATES, ...TRANSISTORS, ...DIODES, ...PASSIVE_SHAPES };
+export const SHAPES: Record<ShapeName, BodyDef> = {
+  ...AMPLIFIERS,
+  ...REGULATORS,
+  ...GATES,
+  ...TRANSISTORS,
+  ...DIODES,
+  ...COUPLERS,
+  ...PASSIVE_SHAPES,
+  ...CONTACT_SHAPES,
+  ...LOAD_SHAPES,
+};
 
 export const shapeOf = (body: Body): BodyDef | undefined => SHAPES[body.shape as ShapeName];
 

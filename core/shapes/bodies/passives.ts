@@ -1,36 +1,7 @@
-import { isFlank, type Side } from '../../part';
-import type { BodyDef, Frame, ShapePort } from './body-shape';
-import { arc, arrow, box, path, ring, sign, thin } from './pen';
+import type { BodyDef } from './body-shape';
+import { arc, arrow, box, path, sign, thin } from './pen';
+import { around, ENDS, leads, twoEnds } from './two-ends';
 import type { Primitive } from '../picture';
-
-const PASSIVES = 'IEC 60617-4; IEEE 315 clause 2';
-const ENDS: ShapePort[] = [
-  { role: '1', side: 'left', at: 0 },
-  { role: '2', side: 'right', at: 0 },
-];
-const leads = (inset: number) => (side: Side) => (isFlank(side) ? inset : 0);
-
-/** Two ends, the body between them; `inset` is how long the leads are inside the frame. */
-const twoEnds = (
-  title: string,
-  letters: string,
-  words: RegExp,
-  inset: number,
-  picture: Primitive[],
-  more: Partial<BodyDef> = {},
-): BodyDef => ({
-  title,
-  standard: PASSIVES,
-  letters,
-  width: 4,
-  height: 2,
-  ports: ENDS,
-  words,
-  needsWords: true,
-  draw: () => picture,
-  edge: leads(inset),
-  ...more,
-});
 
 const slab = box(-110, 40, 110, -40);
 const plates = [path([-20, 80], [-20, -80]), path([20, 80], [20, -80])];
@@ -56,6 +27,11 @@ export const PASSIVE_SHAPES = {
     thin([-110, -85], [-70, -85], [90, 85]),
     sign(120, -70, 't°', 50),
   ]),
+  varistor: twoEnds('Varistor', 'RV', /varistor|surge absorber/i, 90, [
+    slab,
+    thin([-110, -85], [-70, -85], [90, 85]),
+    sign(120, -70, 'U', 50),
+  ]),
   capacitor: twoEnds('Capacitor', 'C', /capacitor/i, 180, plates),
   'capacitor-polar': twoEnds('Polarised capacitor', 'C', /electrolytic|tantalum|polari[sz]ed/i, 180, [...plates, sign(-60, 60, '+', 60)], {
     ports: [
@@ -66,7 +42,7 @@ export const PASSIVE_SHAPES = {
   inductor: twoEnds(
     'Inductor',
     'L',
-    /inductor|choke|coil/i,
+    /inductor|choke|coil|bead/i,
     80,
     winding(4, (t, out) => [t * 120, out * 34]),
   ),
@@ -81,6 +57,8 @@ export const PASSIVE_SHAPES = {
       { role: 'p2', side: 'left', at: -2 },
       { role: 's1', side: 'right', at: 2 },
       { role: 's2', side: 'right', at: -2 },
+      { role: 's tap', side: 'right', at: 0, optional: true },
+      { role: 'p tap', side: 'left', at: 0, optional: true },
     ],
     words: /transformer/i,
     needsWords: true,
@@ -92,11 +70,38 @@ export const PASSIVE_SHAPES = {
     ],
     edge: leads(200),
   },
-  crystal: twoEnds('Crystal', 'Y', /crystal|resonator/i, 120, [
-    path([-80, 70], [-80, -70]),
-    path([80, 70], [80, -70]),
-    box(-45, 80, 45, -80),
-  ]),
+  choke: {
+    title: 'Coupled windings',
+    standard: 'IEC 60617-4; IEEE 315 clause 6.2',
+    letters: 'L',
+    width: 6,
+    height: 4,
+    ports: [
+      { role: '1', side: 'left', at: 1 },
+      { role: '2', side: 'left', at: -1 },
+      { role: '3', side: 'right', at: -1 },
+      { role: '4', side: 'right', at: 1 },
+    ],
+    words: /common[- ]mode|coupled|choke|line filter/i,
+    needsWords: true,
+    draw: () => [
+      ...winding(4, (t, out) => [t * 160, 100 + out * 44]),
+      ...winding(4, (t, out) => [t * 160, -100 - out * 44]),
+      path([-160, 50], [160, 50]),
+      path([-160, -50], [160, -50]),
+    ],
+    edge: leads(140),
+  },
+  crystal: twoEnds('Crystal', 'Y', /crystal|resonator/i, 120, [], {
+    // The pads of its case.
+    ports: [...ENDS, { role: 'ground', side: 'base', at: -1, optional: true }, { role: 'ground', side: 'base', at: 1, optional: true }],
+    draw: ({ h }, ports) => [
+      path([-80, 70], [-80, -70]),
+      path([80, 70], [80, -70]),
+      box(-45, 80, 45, -80),
+      ...(ports.some((p) => p.side === 'base') ? [around(150, h)] : []),
+    ],
+  }),
   fuse: twoEnds('Fuse', 'F', /\bfuse\b/i, 90, [slab, thin([-110, 0], [110, 0])], { standard: 'IEC 60617-7; IEEE 315 clause 9.1' }),
   battery: twoEnds(
     'Battery',
@@ -122,76 +127,5 @@ export const PASSIVE_SHAPES = {
     words: /antenna|aerial/i,
     needsWords: true,
     draw: ({ h }) => [thin([0, -h], [0, h]), path([-110, h], [0, 20], [110, h])],
-  },
-  switch: twoEnds('Switch', 'S', /\bswitch\b|push-?button/i, 100, [ring(-88, 0, 12), ring(88, 0, 12), path([-78, 6], [80, 76])], {
-    standard: 'IEC 60617-7; IEEE 315 clause 4',
-  }),
-  changeover: {
-    title: 'Changeover switch',
-    standard: 'IEC 60617-7; IEEE 315 clause 4',
-    letters: 'S',
-    width: 4,
-    height: 4,
-    ports: [
-      { role: 'com', side: 'left', at: 0 },
-      { role: 'no', side: 'right', at: 1 },
-      { role: 'nc', side: 'right', at: -1 },
-    ],
-    words: /change-?over|\bspdt\b|two-way switch/i,
-    needsWords: true,
-    draw: () => [ring(-88, 0, 12), ring(88, 100, 12), ring(88, -100, 12), path([-78, -6], [84, -84])],
-    edge: leads(100),
-  },
-  relay: {
-    title: 'Relay',
-    standard: 'IEC 60617-7; IEEE 315 clause 4.30',
-    letters: 'K',
-    width: 8,
-    height: 6,
-    ports: [
-      { role: 'coil1', side: 'top', at: -2 },
-      { role: 'coil2', side: 'base', at: -2 },
-      { role: 'contact1', side: 'top', at: 2 },
-      { role: 'contact2', side: 'base', at: 2 },
-    ],
-    words: /relay/i,
-    needsWords: true,
-    draw: ({ h }) => [
-      thin([-200, h], [-200, 60]),
-      box(-290, 60, -110, -60),
-      thin([-200, -60], [-200, -h]),
-      thin([200, h], [200, 80]),
-      path([200, -80], [130, 90]),
-      thin([200, -80], [200, -h]),
-      {
-        kind: 'polyline',
-        points: [
-          [-110, 0],
-          [150, 0],
-        ],
-        weight: 'rule',
-      },
-    ],
-  },
-  contacts: {
-    title: 'Connector contacts',
-    standard: 'IEC 60617-3; IEEE 315 clause 5',
-    letters: 'J',
-    width: 6,
-    height: 4,
-    names: true,
-    ports: [],
-    words: /connector|header|plug|socket|terminal block/i,
-    needsWords: true,
-    draw: ({ w, h }: Frame, ports) => [
-      box(-w, h, w, -h),
-      ...ports.flatMap((p): Primitive[] =>
-        p.side === 'left'
-          ? [{ kind: 'circle', x: -w + 18, y: p.at * 100, r: 13, weight: 'mark' }]
-          : p.side === 'right'
-            ? [{ kind: 'circle', x: w - 18, y: p.at * 100, r: 13, weight: 'mark' }]
-            : [],
-      ),
-    ],
   },
 } satisfies Record<string, BodyDef>;

@@ -1,3 +1,4 @@
+import type { Side } from '../../part';
 import type { BodyDef, ShapePort } from './body-shape';
 import { arrow, path, thin } from './pen';
 import type { Primitive } from '../picture';
@@ -6,9 +7,18 @@ const SEMICONDUCTORS = 'IEC 60617-5; IEEE 315 clause 8.6';
 const size = { letters: 'Q', width: 4, height: 4 } as const;
 const upright = (control: string, upper: string, lower: string, at = 0): ShapePort[] => [
   { role: control, side: 'left', at },
-  { role: upper, side: 'top', at: 1 },
-  { role: lower, side: 'base', at: 1 },
+  { role: upper, side: 'top', at: 1, repeats: true },
+  { role: lower, side: 'base', at: 1, repeats: true },
 ];
+/** What the driver of a fast transistor returns to. */
+const KELVIN: ShapePort = { role: 'kelvin', side: 'base', at: 0, optional: true };
+
+/** Pins of one electrode beside each other are joined at the frame's edge. */
+function joined(side: Side, y: number, ports: readonly { side: Side; at: number }[]): Primitive[] {
+  const places = ports.filter((p) => p.side === side && !(side === 'base' && p.at === KELVIN.at)).map((p) => p.at * 100);
+  const [first, last] = [Math.min(...places), Math.max(...places)];
+  return places.length > 1 ? [thin([first, y], [last, y])] : [];
+}
 
 /** Base or gate at the left, the main path at the right from top to base. */
 const bipolar = (isN: boolean): Primitive[] => [
@@ -38,13 +48,20 @@ const junction = (isN: boolean): Primitive[] => [
   ...(isN ? arrow([-200, -100], [-32, -100]) : [...arrow([-30, -100], [-110, -100]), thin([-110, -100], [-200, -100])]),
 ];
 
-const transistor = (title: string, words: RegExp, ports: ShapePort[], picture: Primitive[]): BodyDef => ({
+/** `kelvin` is how far below the centre the line of the driver's return meets the lower electrode. */
+const transistor = (title: string, words: RegExp, ports: ShapePort[], picture: Primitive[], kelvin?: number): BodyDef => ({
   ...size,
   title,
   standard: SEMICONDUCTORS,
-  ports,
+  ports: kelvin === undefined ? ports : [...ports, KELVIN],
   words,
-  draw: () => picture,
+  draw: ({ w, h }, drawn) => [
+    ...picture,
+    ...(w > 200 ? [thin([-w, ports[0]!.at * 100], [-200, ports[0]!.at * 100])] : []),
+    ...joined('top', h, drawn),
+    ...joined('base', -h, drawn),
+    ...(kelvin !== undefined && drawn.some((p) => p.side === 'base' && p.at === KELVIN.at) ? [thin([0, -h], [0, -kelvin])] : []),
+  ],
 });
 
 export const TRANSISTORS = {
@@ -55,12 +72,14 @@ export const TRANSISTORS = {
     /\bn-?ch(annel)?\b.*mos|\bnmos|\bn-?ch(annel)?\b/i,
     upright('gate', 'drain', 'source', -1),
     channel(true),
+    90,
   ),
   pmos: transistor(
     'P-channel MOSFET',
     /\bp-?ch(annel)?\b.*mos|\bpmos|\bp-?ch(annel)?\b/i,
     upright('gate', 'drain', 'source', -1),
     channel(false),
+    90,
   ),
   njf: {
     ...transistor('N-channel JFET', /\bn-?ch(annel)?\b.*jfet|\bjfet/i, upright('gate', 'drain', 'source', -1), junction(true)),
@@ -70,12 +89,18 @@ export const TRANSISTORS = {
     ...transistor('P-channel JFET', /\bp-?ch(annel)?\b.*jfet/i, upright('gate', 'drain', 'source', -1), junction(false)),
     needsWords: true,
   },
-  igbt: transistor('IGBT', /\bigbt\b/i, upright('gate', 'collector', 'emitter', -1), [
-    thin([-200, -100], [-80, -100]),
-    path([-80, 90], [-80, -100]),
-    path([-40, 95], [-40, -95]),
-    thin([-40, 40], [100, 120], [100, 200]),
-    ...arrow([-40, -40], [100, -120]),
-    thin([100, -120], [100, -200]),
-  ]),
+  igbt: transistor(
+    'IGBT',
+    /\bigbt\b/i,
+    upright('gate', 'collector', 'emitter', -1),
+    [
+      thin([-200, -100], [-80, -100]),
+      path([-80, 90], [-80, -100]),
+      path([-40, 95], [-40, -95]),
+      thin([-40, 40], [100, 120], [100, 200]),
+      ...arrow([-40, -40], [100, -120]),
+      thin([100, -120], [100, -200]),
+    ],
+    63,
+  ),
 } satisfies Record<string, BodyDef>;

@@ -1,0 +1,157 @@
+import { anyNumber, compareTerminals, groupBy, type ElectricalType, type Part, type Pin } from '../part';
+import { SHAPES, type BodyDef, type ShapeName, type ShapePort } from '../shapes';
+import { canBe, isCounted, isCountedOnly } from './shape-roles';
+
+/** A body shape for a unit, with the pin that each of its ports would be bound to. */
+export interface ShapeProposal {
+  shape: ShapeName;
+  /** In the order of the shape's ports. */
+  bound: { port: ShapePort; pin: Pin }[];
+  /** Pins that the shape has no port for; they are put where there is room. */
+  left: Pin[];
+  /** What could not be known: which polarity, which end. */
+  doubts: string[];
+  /** 0 to 1. */
+  confidence: number;
+}
+
+/** The ports that a shape has for so many inputs: gates take any number, one step apart above two. */
+function portsFor(def: BodyDef, pins: readonly Pin[]): ShapePort[] {
+  const inputs = pins.filter((p) => p.type === 'input').length;
+  if (!def.manyInputs || inputs <= 2) return def.ports;
+  const top = Math.floor(inputs / 2);
+  const more = Array.from({ length: inputs }, (_, i): ShapePort => {
+    const at = top - i;
+    return { role: 'input', side: 'left', at: inputs % 2 === 0 && at <= 0 ? at - 1 : at };
+  });
+  return [...more, ...def.ports.filter((p) => p.role !== 'input')];
+}
+
+/** Binds pins to the ports of a shape, each to one; the most ports that can be had, in their order. */
+function bindPorts(ports: readonly ShapePort[], pins: readonly Pin[]): Map<ShapePort, Pin> {
+  const pinOf = new Map<ShapePort, Pin>();
+  const portOf = new Map<string, ShapePort>();
+  const seek = (port: ShapePort, seen: Set<string>): boolean => {
+    // Those that are free first, so that ends keep the order of their numbers.
+    for (const pin of [...pins.filter((p) => !portOf.has(p.id)), ...pins.filter((p) => portOf.has(p.id))]) {
+      if (seen.has(pin.id) || !canBe(pin, port.role)) continue;
+      seen.add(pin.id);
+      const holder = portOf.get(pin.id);
+      if (holder && !seek(holder, seen)) continue;
+      pinOf.set(port, pin);
+      portOf.set(pin.id, port);
+      return true;
+    }
+    return false;
+  };
+  for (const port of [...ports.filter((p) => !p.optional), ...ports.filter((p) => p.optional)]) seek(port, new Set());
+  return pinOf;
+}
+
+const TWINS: Partial<Record<ShapeName, [ShapeName, string]>> = {
+  npn: ['pnp', 'NPN or PNP'],
+  pnp: ['npn', 'NPN or PNP'],
+  nmos: ['pmos', 'N-channel or P-channel'],
+  pmos: ['nmos', 'N-channel or P-channel'],
+};
+
+const wordsOfPart = (part: Part): string =>
+  [part.category, part.description, ...part.keywords, ...part.models.map((m) => m.chosen)].join(' ');
+
+/** The words that can speak for a shape: those of the part, and of the unit's pins where these are named, not only counted. */
+export const wordsFor = (part: Part, pins: readonly Pin[], { ports }: BodyDef): string =>
+  [wordsOfPart(part), ...(ports.some((p) => isCounted(p.role)) ? [] : pins.map((p) => p.description ?? ''))].join(' ');
+
+/** The pins of a unit in the order of their numbers. */
+export const unitPins = (part: Part, unitId: string): Pin[] => {
+  const bound = new Set(Object.values(part.units.find((u) => u.id === unitId)?.binding ?? {}));
+  return part.pins.filter((p) => bound.has(p.id)).sort((a, b) => compareTerminals(anyNumber(a), anyNumber(b)));
+};
+
+const TELLS_SENSE = /\binvert|\bbuffers?\b|\breceiver|\bschmitt\b/i;
+
+/** How a shape would take a unit's pins; undefined where it lacks a pin that it cannot be read without. */
+export function proposeShape(part: Part, unitId: string, shape: ShapeName): ShapeProposal | undefined {
+  const def = SHAPES[shape];
+  const pins = unitPins(part, unitId);
+  const ports = shape === 'contacts' ? contactPorts(pins) : portsFor(def, pins);
+  const inOrder = shape === 'choke' ? byWinding(pins) : pins;
+  const pinOf = shape === 'contacts' ? new Map(ports.map((p, i) => [p, pins[i]!])) : bindPorts(ports, inOrder);
+  if (ports.some((p) => !p.optional && !pinOf.has(p))) return undefined;
+  const bound = withTwins(
+    ports.flatMap((port) => (pinOf.has(port) ? [{ port, pin: pinOf.get(port)! }] : [])),
+    pins,
+  );
+  const taken = new Set(bound.map((b) => b.pin.id));
+  const words = wordsFor(part, pins, def);
+  const said = def.words.test(words);
+  const twin = TWINS[shape];
+  const doubts = twin && !said ? [`Nothing says whether it is ${twin[1]}.`] : [];
+  if (bound.filter((b) => isCountedOnly(b.pin, b.port.role)).length > 2 && inOrder === pins && !(shape === 'contacts' && said))
+    doubts.push('The ends are taken in the order of their numbers.');
+  // A driver may invert, and what is called so alone does not say whether.
+  if (/^buffer/.test(shape) && /\bdrivers?\b/i.test(words) && !TELLS_SENSE.test(words))
+    doubts.push('Nothing says whether its output is inverted.');
+  const confidence = said ? 0.95 : def.needsWords ? 0.2 : twin ? 0.4 : 0.7;
+  return { shape, bound, left: pins.filter((p) => !taken.has(p.id)), doubts, confidence };
+}
+
+/** Where further pins of one electrode stand, after the first at 1. */
+const BESIDE = [0, -1, 2, -2];
+
+/** With the pins that have the name of a bound one beside it, where the shape lets its port repeat. */
+function withTwins(bound: ShapeProposal['bound'], pins: readonly Pin[]): ShapeProposal['bound'] {
+  const out = [...bound];
+  for (const pin of pins) {
+    if (out.some((b) => b.pin === pin)) continue;
+    const twin = bound.find((b) => b.port.repeats && b.pin.name === pin.name && canBe(pin, b.port.role));
+    const free = twin && BESIDE.find((at) => !out.some((b) => b.port.side === twin.port.side && b.port.at === at));
+    if (twin && free !== undefined) out.push({ port: { role: twin.port.role, side: twin.port.side, at: free }, pin });
+  }
+  return out;
+}
+
+/** The two windings of a choke by what tells them apart, a word or a figure; the pins as they are where nothing does. */
+function byWinding(pins: readonly Pin[]): readonly Pin[] {
+  const [upper, lower, ...more] = groupBy(pins, windingOf).values();
+  const areTwo = upper?.length === 2 && lower?.length === 2 && more.length === 0;
+  return areTwo ? [upper[0]!, lower[0]!, lower[1]!, upper[1]!] : pins;
+}
+const windingOf = ({ name, description }: Pin): string | undefined =>
+  /\bwinding ([a-d1-4])\b/i.exec(description ?? '')?.[1]?.toLowerCase() ?? /^(?:[A-Z]*)(\d)/.exec(name)?.[1];
+
+/** A connector's contacts, in two columns where they are many. */
+function contactPorts(pins: readonly Pin[]): ShapePort[] {
+  const rows = pins.length > 6 ? Math.ceil(pins.length / 2) : pins.length;
+  const top = Math.floor(rows / 2);
+  return pins.map((_, i) => {
+    const right = rows < pins.length && i % 2 === 1;
+    const row = rows < pins.length ? Math.floor(i / 2) : i;
+    return { role: String(i + 1), side: right ? 'right' : 'left', at: top - row };
+  });
+}
+
+/** More pins than any part has that is drawn as a shape: what has more is not looked at. */
+const mostPins = ({ ports, manyInputs, box }: BodyDef): number =>
+  ports.length + (manyInputs ? 12 : 0) + (box ? 4 : 0) + BESIDE.length * ports.filter((p) => p.repeats).length;
+const IDLE: ReadonlySet<ElectricalType> = new Set(['no-connect', 'reserved']);
+
+/**
+ * The shapes that a unit's pins call for, the surest first: all of the shape's ports and all of the unit's pins find each
+ * other, and where pins alone say too little, the part's words speak for it.
+ */
+export function suggestShapes(part: Part, unitId: string): ShapeProposal[] {
+  const pins = unitPins(part, unitId);
+  return (Object.keys(SHAPES) as ShapeName[])
+    .filter((shape) => shape === 'contacts' || pins.length <= mostPins(SHAPES[shape]))
+    .filter((shape) => !SHAPES[shape].needsWords || SHAPES[shape].words.test(wordsFor(part, pins, SHAPES[shape])))
+    .flatMap((shape) => proposeShape(part, unitId, shape) ?? [])
+    .filter((p) => p.bound.length > 0 && p.left.every((pin) => !!SHAPES[p.shape].box && IDLE.has(pin.type)))
+    .filter((p) => p.shape !== 'buffer' || p.confidence > 0.9)
+    .sort(
+      (a, b) =>
+        b.confidence - a.confidence ||
+        Number(!!SHAPES[b.shape].needsWords) - Number(!!SHAPES[a.shape].needsWords) ||
+        b.bound.length - a.bound.length,
+    );
+}
