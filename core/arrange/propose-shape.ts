@@ -1,4 +1,4 @@
-import { anyNumber, compareTerminals, groupBy, type ElectricalType, type Part, type Pin } from '../part';
+import { anyNumber, compareTerminals, groupBy, type ElectricalType, type Part, type Pin, type Side } from '../part';
 import { SHAPES, type BodyDef, type ShapeName, type ShapePort } from '../shapes';
 import { canBe, isCounted, isCountedOnly } from './shape-roles';
 
@@ -75,8 +75,8 @@ export function proposeShape(part: Part, unitId: string, shape: ShapeName): Shap
   const def = SHAPES[shape];
   const pins = unitPins(part, unitId);
   const ports = shape === 'contacts' ? contactPorts(pins) : portsFor(def, pins);
-  const inOrder = shape === 'choke' ? byWinding(pins) : pins;
-  const pinOf = shape === 'contacts' ? new Map(ports.map((p, i) => [p, pins[i]!])) : bindPorts(ports, inOrder);
+  const ends = shape === 'choke' ? byWinding(pins) : pins;
+  const pinOf = shape === 'contacts' ? new Map(ports.map((p, i) => [p, pins[i]!])) : bindPorts(ports, ends);
   if (ports.some((p) => !p.optional && !pinOf.has(p))) return undefined;
   const bound = withTwins(
     ports.flatMap((port) => (pinOf.has(port) ? [{ port, pin: pinOf.get(port)! }] : [])),
@@ -87,7 +87,7 @@ export function proposeShape(part: Part, unitId: string, shape: ShapeName): Shap
   const said = def.words.test(words);
   const twin = TWINS[shape];
   const doubts = twin && !said ? [`Nothing says whether it is ${twin[1]}.`] : [];
-  if (bound.filter((b) => isCountedOnly(b.pin, b.port.role)).length > 2 && inOrder === pins && !(shape === 'contacts' && said))
+  if (bound.filter((b) => isCountedOnly(b.pin, b.port.role)).length > 2 && ends === pins && !(shape === 'contacts' && said))
     doubts.push('The ends are taken in the order of their numbers.');
   // A driver may invert, and what is called so alone does not say whether.
   if (/^buffer/.test(shape) && /\bdrivers?\b/i.test(words) && !TELLS_SENSE.test(words))
@@ -96,8 +96,9 @@ export function proposeShape(part: Part, unitId: string, shape: ShapeName): Shap
   return { shape, bound, left: pins.filter((p) => !taken.has(p.id)), doubts, confidence };
 }
 
-/** Where further pins of one electrode stand, after the first at 1. */
-const BESIDE = [0, -1, 2, -2];
+/** Where further pins of one electrode stand, after the first at 1; the driver's return has its own place at 2 of the base. */
+const BESIDE: Partial<Record<Side, readonly number[]>> = { top: [0, -1, 2, -2], base: [0, -1, -2] };
+const MOST_BESIDE = 7;
 
 /** With the pins that have the name of a bound one beside it, where the shape lets its port repeat. */
 function withTwins(bound: ShapeProposal['bound'], pins: readonly Pin[]): ShapeProposal['bound'] {
@@ -105,10 +106,16 @@ function withTwins(bound: ShapeProposal['bound'], pins: readonly Pin[]): ShapePr
   for (const pin of pins) {
     if (out.some((b) => b.pin === pin)) continue;
     const twin = bound.find((b) => b.port.repeats && b.pin.name === pin.name && canBe(pin, b.port.role));
-    const free = twin && BESIDE.find((at) => !out.some((b) => b.port.side === twin.port.side && b.port.at === at));
-    if (twin && free !== undefined) out.push({ port: { role: twin.port.role, side: twin.port.side, at: free }, pin });
+    const at = twin && BESIDE[twin.port.side]?.find((at) => !out.some((b) => b.port.side === twin.port.side && b.port.at === at));
+    if (twin && at !== undefined) out.push({ port: { ...twin.port, at }, pin });
   }
-  return out;
+  return [...groupBy(out, (b) => b.port.role).values()].flatMap((of) => (of[0]!.port.repeats ? inOrder(of, pins) : of));
+}
+
+/** Pins of one electrode from left to right as they are numbered. */
+function inOrder(of: ShapeProposal['bound'], pins: readonly Pin[]): ShapeProposal['bound'] {
+  const ports = of.map((b) => b.port).sort((a, b) => a.at - b.at);
+  return pins.filter((p) => of.some((b) => b.pin === p)).map((pin, i) => ({ port: ports[i]!, pin }));
 }
 
 /** The two windings of a choke by what tells them apart, a word or a figure; the pins as they are where nothing does. */
@@ -133,7 +140,7 @@ function contactPorts(pins: readonly Pin[]): ShapePort[] {
 
 /** More pins than any part has that is drawn as a shape: what has more is not looked at. */
 const mostPins = ({ ports, manyInputs, box }: BodyDef): number =>
-  ports.length + (manyInputs ? 12 : 0) + (box ? 4 : 0) + BESIDE.length * ports.filter((p) => p.repeats).length;
+  ports.length + (manyInputs ? 12 : 0) + (box ? 4 : 0) + (ports.some((p) => p.repeats) ? MOST_BESIDE : 0);
 const IDLE: ReadonlySet<ElectricalType> = new Set(['no-connect', 'reserved']);
 
 /**

@@ -43,8 +43,8 @@ const CHOICES: {
     key: 'bodies',
     label: 'Bodies',
     options: [
-      { value: 'distinctive', label: 'shapes, gates by outline' },
-      { value: 'rectangular', label: 'shapes, gates as boxes' },
+      { value: 'distinctive', label: 'shapes by outline' },
+      { value: 'rectangular', label: 'shapes as boxes' },
       { value: 'blocks', label: 'always blocks' },
     ],
   },

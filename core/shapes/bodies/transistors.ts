@@ -11,11 +11,13 @@ const upright = (control: string, upper: string, lower: string, at = 0): ShapePo
   { role: lower, side: 'base', at: 1, repeats: true },
 ];
 /** What the driver of a fast transistor returns to. */
-const KELVIN: ShapePort = { role: 'kelvin', side: 'base', at: 0, optional: true };
+const KELVIN: ShapePort = { role: 'kelvin', side: 'base', at: 2, optional: true };
+
+const isKelvin = ({ side, at }: { side: Side; at: number }): boolean => side === KELVIN.side && at === KELVIN.at;
 
 /** Pins of one electrode beside each other are joined at the frame's edge. */
 function joined(side: Side, y: number, ports: readonly { side: Side; at: number }[]): Primitive[] {
-  const places = ports.filter((p) => p.side === side && !(side === 'base' && p.at === KELVIN.at)).map((p) => p.at * 100);
+  const places = ports.filter((p) => p.side === side && !isKelvin(p)).map((p) => p.at * 100);
   const [first, last] = [Math.min(...places), Math.max(...places)];
   return places.length > 1 ? [thin([first, y], [last, y])] : [];
 }
@@ -48,19 +50,18 @@ const junction = (isN: boolean): Primitive[] => [
   ...(isN ? arrow([-200, -100], [-32, -100]) : [...arrow([-30, -100], [-110, -100]), thin([-110, -100], [-200, -100])]),
 ];
 
-/** `kelvin` is how far below the centre the line of the driver's return meets the lower electrode. */
-const transistor = (title: string, words: RegExp, ports: ShapePort[], picture: Primitive[], kelvin?: number): BodyDef => ({
+const transistor = (title: string, words: RegExp, ports: ShapePort[], picture: Primitive[]): BodyDef => ({
   ...size,
   title,
   standard: SEMICONDUCTORS,
-  ports: kelvin === undefined ? ports : [...ports, KELVIN],
+  ports,
   words,
   draw: ({ w, h }, drawn) => [
     ...picture,
     ...(w > 200 ? [thin([-w, ports[0]!.at * 100], [-200, ports[0]!.at * 100])] : []),
     ...joined('top', h, drawn),
     ...joined('base', -h, drawn),
-    ...(kelvin !== undefined && drawn.some((p) => p.side === 'base' && p.at === KELVIN.at) ? [thin([0, -h], [0, -kelvin])] : []),
+    ...(drawn.some(isKelvin) ? [thin([KELVIN.at * 100, -h], [KELVIN.at * 100, -150], [100, -150])] : []),
   ],
 });
 
@@ -70,16 +71,14 @@ export const TRANSISTORS = {
   nmos: transistor(
     'N-channel MOSFET',
     /\bn-?ch(annel)?\b.*mos|\bnmos|\bn-?ch(annel)?\b/i,
-    upright('gate', 'drain', 'source', -1),
+    [...upright('gate', 'drain', 'source', -1), KELVIN],
     channel(true),
-    90,
   ),
   pmos: transistor(
     'P-channel MOSFET',
     /\bp-?ch(annel)?\b.*mos|\bpmos|\bp-?ch(annel)?\b/i,
-    upright('gate', 'drain', 'source', -1),
+    [...upright('gate', 'drain', 'source', -1), KELVIN],
     channel(false),
-    90,
   ),
   njf: {
     ...transistor('N-channel JFET', /\bn-?ch(annel)?\b.*jfet|\bjfet/i, upright('gate', 'drain', 'source', -1), junction(true)),
@@ -92,7 +91,7 @@ export const TRANSISTORS = {
   igbt: transistor(
     'IGBT',
     /\bigbt\b/i,
-    upright('gate', 'collector', 'emitter', -1),
+    [...upright('gate', 'collector', 'emitter', -1), KELVIN],
     [
       thin([-200, -100], [-80, -100]),
       path([-80, 90], [-80, -100]),
@@ -101,6 +100,5 @@ export const TRANSISTORS = {
       ...arrow([-40, -40], [100, -120]),
       thin([100, -120], [100, -200]),
     ],
-    63,
   ),
 } satisfies Record<string, BodyDef>;

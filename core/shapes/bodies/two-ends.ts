@@ -41,5 +41,5 @@ export const around = (w: number, h: number): Primitive => ({
     [-w, -h],
     [-w, h],
   ],
-  weight: 'rule',
+  weight: 'pin',
 });

@@ -10,6 +10,9 @@ import type { ViewControl } from './view';
 import type { PlacedUnit } from './layout';
 import { PLAN_WAYS, WAY_WORDS, type PlanWay } from './plan-ways';
 
+/** What is done to a unit beside its own card. */
+export type UnitWork = 'shape' | 'reuse' | 'art';
+
 interface Doing {
   hand: HandWork;
   unit: Unit | undefined;
@@ -23,13 +26,35 @@ interface Doing {
   tidy: () => void;
   toggle: (mode: 'board' | 'preview') => void;
   zoomTo: (ids: string[]) => void;
+  /** Opens the card of the unit in view, or one for something that is done to it. */
+  begin: (what: UnitWork | null) => void;
 }
+
+const UNIT_WORK: readonly [UnitWork | null, (label: string) => string][] = [
+  ['shape', (label) => `Body shape of unit ${label}…`],
+  ['art', (label) => `Artwork of unit ${label}…`],
+  ['reuse', (label) => `Take a drawing for unit ${label}…`],
+  [null, (label) => `Title, size and texts of unit ${label}…`],
+];
 
 const FLAT: Side[] = ['left', 'right'];
 const UPRIGHT: Side[] = ['top', 'base'];
 
 /** Everything that Arrange can do by key or from the palette. */
-export function useArrangeCommands({ hand, unit, view, units, still, hasProposal, takeProposal, plan, tidy, toggle, zoomTo }: Doing): void {
+export function useArrangeCommands({
+  hand,
+  unit,
+  view,
+  units,
+  still,
+  hasProposal,
+  takeProposal,
+  plan,
+  tidy,
+  toggle,
+  zoomTo,
+  begin,
+}: Doing): void {
   const act = useAct();
   const part = useStore(selectPart);
   const selection = useStore(selectSelection);
@@ -101,6 +126,13 @@ export function useArrangeCommands({ hand, unit, view, units, still, hasProposal
       can: () => !readOnly && !still && part.drawings.some((d) => d.id === unit?.drawing && canMirror(d)),
       run: () => hand.mirror(unit!.id),
     },
+    ...UNIT_WORK.map(([what, title]) => ({
+      ...arrange,
+      id: `unit-${what ?? 'own'}`,
+      title: title(unit?.label ?? ''),
+      can: () => unit !== undefined && !readOnly && !still,
+      run: () => begin(what),
+    })),
     {
       ...arrange,
       id: 'add-unit',

@@ -80,20 +80,22 @@ function Shapes({ title, offers, onPick }: { title: string; offers: readonly Sha
   );
 }
 
-/** A shape with stubs of its pins' lines. */
+/** A shape with stubs of the lines of those pins that it always has. */
 function ShapeThumbnail({ shape }: { shape: ShapeName }) {
   const def = SHAPES[shape];
   const body = { shape, width: def.width, height: def.height, strip: 0 };
   const [w, h] = [def.width * 50, def.height * 50];
-  const stubs = def.ports.map((p) => {
-    const inset = edgeInset(body, p.side, p.at);
-    const [x, y] = { left: [-w, p.at * 100], right: [w, p.at * 100], top: [p.at * 100, h], base: [p.at * 100, -h] }[p.side] as [
-      number,
-      number,
-    ];
-    const [ox, oy] = { left: [-1, 0], right: [1, 0], top: [0, 1], base: [0, -1] }[p.side] as [number, number];
-    return { kind: 'line' as const, x1: x + ox * 60, y1: y + oy * 60, x2: x - ox * inset, y2: y - oy * inset, weight: 'pin' as const };
-  });
+  const stubs = def.ports
+    .filter((p) => !p.optional)
+    .map((p) => {
+      const inset = edgeInset(body, p.side, p.at);
+      const [x, y] = { left: [-w, p.at * 100], right: [w, p.at * 100], top: [p.at * 100, h], base: [p.at * 100, -h] }[p.side] as [
+        number,
+        number,
+      ];
+      const [ox, oy] = { left: [-1, 0], right: [1, 0], top: [0, 1], base: [0, -1] }[p.side] as [number, number];
+      return { kind: 'line' as const, x1: x + ox * 60, y1: y + oy * 60, x2: x - ox * inset, y2: y - oy * inset, weight: 'pin' as const };
+    });
   return (
     <svg viewBox={`${-w - 70} ${-h - 70} ${2 * w + 140} ${2 * h + 140}`} className="drawing h-11 w-full" aria-hidden>
       <Primitives items={[...drawShape(body, []), ...stubs]} />

@@ -5,7 +5,7 @@ import { useAct, useStore } from '../../store';
 import { useDraft } from '../../store/drafts';
 import { edited } from '../../store/part-slice';
 import { selectNext, selectPart, selectPlaces, selectSelection } from '../../store/selectors';
-import { nextSet, selected } from '../../store/view-slice';
+import { nextSet, selected, unitChosen } from '../../store/view-slice';
 import { Button } from '../../ui/button';
 import { Card, Empty } from '../../ui/card';
 import { core } from '../../workers/core';
@@ -14,7 +14,7 @@ import { ArtCard } from './art-card';
 import { Bar, type Mode } from './bar';
 import { Board } from './board';
 import { Canvas } from './canvas';
-import { useArrangeCommands } from './commands';
+import { useArrangeCommands, type UnitWork } from './commands';
 import { useHandWork } from './hand';
 import { layoutUnits } from './layout';
 import { Preview } from './preview';
@@ -25,9 +25,6 @@ import { SelectionCard } from './selection-card';
 import { ShapeCard } from './shape-card';
 import { UnitCard } from './unit-card';
 import { CARD, useView } from './view';
-
-/** What is done to the chosen unit beside its own card. */
-type Doing = 'shape' | 'reuse' | 'art' | null;
 
 /** Arrange: all units on the grid; by hand, by key, or by a proposal that is shown before it is taken. */
 export function ArrangeStation() {
@@ -44,14 +41,24 @@ export function ArrangeStation() {
   const view = useView(frame, sheet, bar);
   const hand = useHandWork();
   const [mode, setMode] = useDraft<Mode>('arrange', () => 'draw');
-  const [doing, setDoing] = useState<Doing>(null);
+  const [begun, setBegun] = useState<{ what: UnitWork; unit: string } | null>(null);
   const [art, setArt] = useState<{ tool: Tool; bend: Bend; chosen: number | null }>({ tool: 'select', bend: 'free', chosen: null });
   const [proposal, setProposal] = useState<Proposal | null>(null);
   const shownPart = useMemo(() => (proposal?.shown ? applyEdit(part, proposal.edit) : part), [part, proposal]);
   const units = useMemo(() => layoutUnits(shownPart), [shownPart]);
   const chosenUnit = part.units.find((u) => u.id === chosen);
   const chosenDrawing = part.drawings.find((d) => d.id === chosenUnit?.drawing);
-  const unit = chosenUnit ?? part.units[0];
+  const unit = chosenUnit ?? part.units.find((u) => u.id === places.get(selection[0] ?? '')?.[0]?.unit.id) ?? part.units[0];
+  // What was begun with a unit ends when another is chosen.
+  const doing = begun && begun.unit === chosen ? begun.what : null;
+  const done = () => setBegun(null);
+  const begin = (what: UnitWork | null) => {
+    if (!unit) return;
+    act(unitChosen(unit.id));
+    act(selected([]));
+    setMode('draw');
+    setBegun(what && { what, unit: unit.id });
+  };
 
   // Everything in view when the station opens, and when units come or go.
   const count = units.length;
@@ -62,7 +69,6 @@ export function ArrangeStation() {
   }, [count, show, mode]);
   // A proposal is about the part as it was; when the part changes under it, it goes.
   useEffect(() => setProposal(null), [part]);
-  useEffect(() => setDoing(null), [chosen]);
 
   const undrawn = part.pins.filter((p) => !places.has(p.id));
   useEffect(() => {
@@ -91,7 +97,7 @@ export function ArrangeStation() {
     if (!proposal) return;
     act(edited(proposal.edit));
     setProposal(null);
-    setDoing(null);
+    done();
   };
   const zoomTo = (ids: string[]) => {
     const wanted = units.filter((u) => Object.values(u.unit.binding).some((pin) => ids.includes(pin)));
@@ -114,6 +120,7 @@ export function ArrangeStation() {
     tidy: () => void tidy(),
     toggle: (to) => setMode(mode === to ? 'draw' : to),
     zoomTo,
+    begin,
   });
 
   if (part.pins.length === 0) return <Empty title="Nothing to arrange yet">Read a pin table first, or add pins in the ledger.</Empty>;
@@ -187,14 +194,14 @@ export function ArrangeStation() {
             onTool={(tool) => setArt({ ...art, tool, chosen: null })}
             onBend={(bend) => setArt({ ...art, bend })}
             onRemove={removeStroke}
-            onClose={() => setDoing(null)}
+            onClose={done}
           />
         ) : doing === 'shape' && chosenUnit ? (
-          <ShapeCard unit={chosenUnit} onPropose={setProposal} onClose={() => setDoing(null)} />
+          <ShapeCard unit={chosenUnit} onPropose={setProposal} onClose={done} />
         ) : doing === 'reuse' && chosenUnit ? (
-          <ReuseCard unit={chosenUnit} onPropose={setProposal} onClose={() => setDoing(null)} />
+          <ReuseCard unit={chosenUnit} onPropose={setProposal} onClose={done} />
         ) : chosenUnit && selection.length === 0 ? (
-          <UnitCard unit={chosenUnit} key={chosenUnit.id} hand={hand} onDo={setDoing} />
+          <UnitCard unit={chosenUnit} key={chosenUnit.id} hand={hand} onDo={begin} />
         ) : null}
         <SelectionCard
           hand={hand}
