@@ -241,6 +241,18 @@ it('takes a negated output of a gate, and the contact that is closed at rest, fo
   expect(find(relay, 'no-connect-name')).toEqual([]);
 });
 
+it.each<[Drawing['body']['shape'], string, string]>([
+  ['npn', 'transistor', 'Q'],
+  ['photodiode', 'diode', 'D'],
+  ['contacts', 'connector', 'J'],
+  ['varistor', 'varistor', 'RV'],
+  ['amplifier', 'integrated circuit', 'U'],
+])('offers for what is drawn as %s the category %s and the letters %s', (shape, category, letters) => {
+  const drawings = proven.drawings.map((d) => ({ ...d, body: { ...d.body, shape } }));
+  const found = find({ ...proven, pins: [], category: '', reference: '', drawings }, 'field-empty');
+  expect(found.flatMap((f) => f.mends.map((m) => m.label)).sort()).toEqual([`use ${category}`, `use ${letters}`].sort());
+});
+
 it('a part in order has no finding at all', () => {
   expect(checkPart(joined).findings.filter((f) => f.rule !== 'node-role')).toEqual([]);
   expect(checkPart(proven).findings).toEqual([]);

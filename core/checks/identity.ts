@@ -1,5 +1,6 @@
 import { carriesPower, type Part } from '../part';
 import { packageIn } from '../intake';
+import { shapeOf } from '../shapes';
 import type { Mend, Rule } from './rule';
 
 /** Class designation letters by category (IEEE 315 clause 22, ASME Y14.44). The first is the usual one. */
@@ -21,6 +22,12 @@ export const REFERENCE_LETTERS: Record<string, string[]> = {
   lamp: ['DS'],
   motor: ['B', 'M'],
   filter: ['FL'],
+  thermistor: ['RT'],
+  varistor: ['RV'],
+  loudspeaker: ['LS'],
+  microphone: ['MK'],
+  antenna: ['E'],
+  'test point': ['TP'],
 };
 
 const value = (part: Part, field: string): string => {
@@ -31,12 +38,14 @@ const value = (part: Part, field: string): string => {
   return part.fields.find((f) => f.name.toLowerCase() === field.toLowerCase())?.value ?? '';
 };
 
-/** What is fed and grounded is an integrated circuit, until a person says another thing. */
-const likelyCategory = (part: Part): string =>
-  part.category.toLowerCase() ||
-  (part.pins.some((p) => p.type === 'ground') && part.pins.some((p) => carriesPower(p.type) && p.type !== 'ground')
-    ? 'integrated circuit'
-    : '');
+/** What is fed and grounded is an integrated circuit, what is drawn as a transistor is one, until a person says another thing. */
+function likelyCategory(part: Part): string {
+  if (part.category) return part.category.toLowerCase();
+  const isFed = part.pins.some((p) => p.type === 'ground') && part.pins.some((p) => carriesPower(p.type) && p.type !== 'ground');
+  if (isFed) return 'integrated circuit';
+  const letters = part.drawings.flatMap((d) => shapeOf(d.body)?.letters ?? [])[0];
+  return Object.entries(REFERENCE_LETTERS).find(([, [usual]]) => usual === letters)?.[0] ?? '';
+}
 
 /** What an empty field of a known kind of part most likely is. */
 function mendOf(part: Part, field: string): { mends?: Mend[] } {

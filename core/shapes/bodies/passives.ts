@@ -22,7 +22,7 @@ export const PASSIVE_SHAPES = {
     height: 4,
     ports: [...ENDS, { role: '3', side: 'top', at: 0 }],
   }),
-  thermistor: twoEnds('Thermistor', 'R', /thermistor|\bntc\b|\bptc\b/i, 90, [
+  thermistor: twoEnds('Thermistor', 'RT', /thermistor|\bntc\b|\bptc\b/i, 90, [
     slab,
     thin([-110, -85], [-70, -85], [90, 85]),
     sign(120, -70, 't°', 50),
@@ -105,7 +105,7 @@ export const PASSIVE_SHAPES = {
   fuse: twoEnds('Fuse', 'F', /\bfuse\b/i, 90, [slab, thin([-110, 0], [110, 0])], { standard: 'IEC 60617-7; IEEE 315 clause 9.1' }),
   battery: twoEnds(
     'Battery',
-    'B',
+    'BT',
     /battery|\bcell\b/i,
     180,
     [path([-20, 90], [-20, -90]), path([20, 50], [20, -50]), sign(-70, 60, '+', 60)],
