@@ -68,7 +68,7 @@ function scoreModel(truth: ModelTruth): void {
   }
   const chosen = found.find((m) => m.name === task.model);
   if (!chosen) return count('pairs', held, 'wrong', `${file}: ${read.ok ? 'no model' : read.problems.map(sayProblem).join(' ')}`);
-  const matching = matchPins(pinsOf(task.pins), chosen.nodes);
+  const matching = matchPins(pinsOf(task.pins), chosen.nodes, chosen.endsAlike);
   const made = matching.pairs.map(
     (p) => `${p.unit === null || !task.pairs.some((t) => t.includes(':')) ? '' : `${p.unit}:`}${p.pin}=${p.node}`,
   );

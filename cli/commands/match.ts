@@ -39,7 +39,7 @@ export function match(pinsFile: string, modelFile: string, options: { model: str
   const pins = readPins(pinsFile);
   const list = must(readModels(readTextFile(modelFile), modelFile));
   const model = findModel(list.models, options.model, modelFile);
-  const { pairs, asks, left } = matchPins(pins, model.nodes);
+  const { pairs, asks, left } = matchPins(pins, model.nodes, model.endsAlike);
   print(options, { pairs, asks, left }, () =>
     table([
       ...pairs.map((p) => [p.pin, '→', p.node, p.unit ?? '', `${Math.round(p.confidence * 100)} %`, p.because]),

@@ -1,5 +1,7 @@
+import { good } from '../test/samples';
 import { withoutIndex } from './likeness';
 import { matchPins, type MatchPin } from './match';
+import { readModels } from './read-models';
 import { letterOf, shortens } from './roles';
 import type { ElectricalType } from '../part';
 
@@ -353,4 +355,17 @@ it('leaves a bus out, since it is several nets', () => {
     asks: [],
     left: [{ pin: '1', reason: 'it is a bus of 2: split it to tie its bits' }],
   });
+});
+
+it.each<[string, string, boolean]>([
+  ['a bead of R, L and C', '.subckt B 1 2\nL1 1 3 1u\nR1 3 2 50m\nC1 1 2 1p\n.ends', true],
+  ['a card of a resistor', '.model B R(R=1)', true],
+  ['what the simulator’s ground is in', '.subckt B 1 2\nR1 1 2 1\nC1 2 0 1p\n.ends', false],
+  ['a diode', '.subckt B 1 2\nD1 1 2 DM\n.model DM D\n.ends', false],
+  ['three ends', '.subckt B 1 2 3\nR1 1 2 1\nR2 2 3 1\n.ends', false],
+])('says of %s whether either end is right', (_what, text, alike) => {
+  const model = good(readModels(text)).models.find((m) => m.name === 'B')!;
+  const pins = ['X', 'Y'].map((name, i) => ({ number: String(i + 1), name, type: 'passive' as const, unit: null }));
+  const { pairs, asks } = matchPins(pins, model.nodes, model.endsAlike);
+  expect([pairs, asks.map((a) => /either is right\. Free: /.test(a.reason))]).toEqual([[], [alike, alike]]);
 });

@@ -33,9 +33,10 @@ const MOST_RIVALS = 48;
 
 /**
  * Proposes which node each pin is, per unit: a one-channel model is matched in every unit, a model of the whole part
- * once. It asks wherever two answers are about as good or none is good; it never fills up by elimination.
+ * once. It asks wherever two answers are about as good or none is good; it never fills up by elimination. `endsAlike` is
+ * true for a model whose two ends may be exchanged: there the question says that either is right.
  */
-export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[]): Matching {
+export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[], endsAlike = false): Matching {
   const out: Matching = { pairs: [], asks: [], left: [] };
   const live = pins.filter((pin) => {
     const reason = noNodeReason(pin, nodes);
@@ -58,8 +59,15 @@ export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[]
       );
     out.pairs.push(...sharedAlike(live, units, supplies, out.pairs));
   }
-  return merged(out);
+  const found = merged(out);
+  return endsAlike ? { ...found, asks: found.asks.map(sayAlike) } : found;
 }
+
+/** Of what is the same from both ends either answer is right; which it was to be only a person can say. */
+const sayAlike = ({ reason, ...ask }: Matching['asks'][number]) => ({
+  ...ask,
+  reason: reason.replace(/^.*?(?=( Free: .*)?$)/, 'The model is the same from both ends: either is right.'),
+});
 
 /** A supply's name without the letter or figure of its channel. */
 const stemOf = (name: string): string => name.replace(/(?<=\w)[A-H\d]$/i, '');

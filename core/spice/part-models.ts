@@ -174,6 +174,7 @@ export function proposeTies(part: Part, model: Model, chosen: SpiceModel): TiePr
   const matching = matchPins(
     matchPinsOf(taken.size === 0 ? part : { ...part, pins: part.pins.filter((p) => !taken.has(p.id)) }, units),
     chosen.nodes,
+    chosen.endsAlike,
   );
   const packageId = part.packages[0]?.id;
   const byNumber = new Map<string, Pin>(part.pins.map((p) => [padsIn(p, packageId)[0] ?? p.id, p]));

@@ -32,6 +32,8 @@ export interface SpiceModel {
   inside: string[];
   /** The `.lib` section that it stands in. */
   section?: string;
+  /** True for resistors, capacitors and inductors between two ends: it is the same from both. */
+  endsAlike?: boolean;
   /** True where its body is encrypted: name and nodes are all that can be read. */
   sealed?: boolean;
 }
@@ -51,6 +53,8 @@ interface Open {
   later: Comment[];
   /** True until the first element of the body. */
   atTop: boolean;
+  /** False once its body has anything but resistors, capacitors and inductors, or the simulator's ground. */
+  isReciprocal: boolean;
   /** Cards of transistors in the body, and the models that it defines for itself. */
   transistors: Card[];
   local: Map<string, Device>;
@@ -125,7 +129,10 @@ class ModelReader {
       this.say('spice-unsafe', card.line, { card: word });
       this.inControl = word === '.control';
     } else if (/^\.(include|inc|lib)$/.test(word)) this.reference(card, word);
-    if (top && /^[a-z]/i.test(word)) top.atTop = false;
+    if (top && /^[a-z]/i.test(word)) {
+      top.atTop = false;
+      top.isReciprocal &&= isReciprocal(card);
+    }
     if (top && /^[mqj]/.test(word) && top.transistors.length < MOST_TRANSISTORS) top.transistors.push(card);
   }
 
@@ -145,7 +152,7 @@ class ModelReader {
     const plain = all.map((n) => n.toLowerCase());
     const twice = all.find((_, i) => plain.indexOf(plain[i]!) !== i);
     if (twice !== undefined) this.say('spice-card', card.line, { text: card.text, why: `node ${twice} stands twice` });
-    this.open.push({ card, header, comments: [], later: [], atTop: true, transistors: [], local: new Map() });
+    this.open.push({ card, header, comments: [], later: [], atTop: true, isReciprocal: true, transistors: [], local: new Map() });
   }
 
   private close(card: Card): void {
@@ -159,7 +166,7 @@ class ModelReader {
     if (top.transistors.length > 0) this.bodies.push({ model, top });
   }
 
-  private subcktOf({ card, header, comments: inside, later }: Open, sealed = this.isSealed(card.line)): SpiceModel {
+  private subcktOf({ card, header, comments: inside, later, atTop, isReciprocal }: Open, sealed = this.isSealed(card.line)): SpiceModel {
     const { name, nodes: names, optional, params } = header;
     const joinable = [...names, ...optional.map((o) => o.name)];
     const own = { name, nodes: joinable, above: card.above, between: card.between ?? [], inside, later, raw: card.raw };
@@ -192,6 +199,7 @@ class ModelReader {
       line: card.line,
       inside: this.open.map((o) => o.header.name),
       ...(this.section === undefined ? {} : { section: this.section }),
+      ...(joinable.length === 2 && isReciprocal && !atTop && !sealed ? { endsAlike: true } : {}),
       ...(sealed ? { sealed } : {}),
     };
   }
@@ -221,6 +229,7 @@ class ModelReader {
       params: full.params,
       line: card.line,
       inside: this.open.map((o) => o.header.name),
+      ...(/^[RCL]$/.test(letter) ? { endsAlike: true } : {}),
       ...(this.section === undefined ? {} : { section: this.section }),
     });
   }
@@ -249,6 +258,9 @@ class ModelReader {
     if (first !== undefined) this.say('spice-sealed', first);
   }
 }
+
+/** An R, C, L or K card that names no ground: a network of these alone is the same from both of its ends (reciprocity of one-ports). */
+const isReciprocal = ({ text }: Card): boolean => /^[rcl]\S*\s+(?!0\s)\S+\s+(?!0\s)\S+\s|^k/i.test(text);
 
 const count = (text: string, sign: string): number => text.split(sign).length - 1;
 /** The first of rising numbers that is over a number, by halving. */
