@@ -1,6 +1,7 @@
 import type { Comment } from '../cards';
 import { rolesOf } from '../roles';
-import { LEAD, tidy, type Found, type Names } from './found';
+import { isKnownWord } from '../sense';
+import { countOf, LEAD, tidy, type Found, type Names } from './found';
 import { isNode, nodeNamed, nodesListed, nodesOf, startsWithNode } from './named';
 
 /** `1 and 2 are the ac terminals, 3 is plus`: a sentence for each of the nodes is a list of them. */
@@ -49,11 +50,37 @@ function parted(text: string, line: number, raw: string, byName: Names): Found |
   return found.every((entries) => entries.length > 0) ? found.flat() : undefined;
 }
 
+/** Sentences that say of several nodes what they are, `drain is node 1 and gate is node 2`, `Pin 1 is the drain. Pin 2 is the gate.`, with the signs of a list. */
+function inSigns(text: string, byName: Names): string {
+  const said = [...text.matchAll(/\bis (?:the )?(?:node|pin|terminal) (\w{1,8})\b/gi)];
+  if (said.length > 1 && said.every((m) => byName.has(m[1]!.toLowerCase())))
+    return text.replace(/,? and (?=[a-z])/gi, ', ').replace(/\s+is (?:the )?(?:node|pin|terminal) (?=\w)/gi, ' = ');
+  const named = [...text.matchAll(/(?:^|[.;,]\s+|\s(?=and\s))(?:and )?(?:node|pin|terminal) (\w{1,8}) is (?:the |an? )?/gi)];
+  if (named.length > 1 && named.every((m) => byName.has(m[1]!.toLowerCase())))
+    return text.replace(/(^\s*|[.;,]\s+|\s(?=and\s))(?:and )?(?:node|pin|terminal) (\w{1,8}) is (?:the |an? )?/gi, (_, lead: string, node: string) => `${lead === '' ? '' : ', '}${node} = `); // prettier-ignore
+  // `drain[1], gate[2]`
+  return text.replace(/(?<=\w)\[(\w{1,8})\](?=[\s,;]|$)/g, (whole, node: string) => (byName.has(node.toLowerCase()) ? `(${node})` : whole));
+}
+
+/** `1 drain 2 gate 3 source` and `1) drain 2) gate 3) source`: all nodes by their numbers, each with its words behind it. */
+function alternating(text: string, line: number, byName: Names): Found | undefined {
+  const items = [...text.matchAll(/(?:^|\s)#?(\d{1,3})[).]?\s+([A-Za-z+-][^\d,;=:()]{0,40}?)(?=\s+#?\d{1,3}[).]?\s|\s*$)/g)];
+  const found = items.flatMap((m): Found => {
+    const node = byName.get(m[1]!);
+    return node === undefined ? [] : [[node, { doc: tidy(m[2]!), line }]];
+  });
+  const isAll = found.length > 1 && found.length === countOf(byName) && new Set(found.map(([node]) => node)).size === found.length;
+  const isWhole = items.map((m) => m[0].trim()).join(' ') === text.trim().replace(/\s+/g, ' ');
+  // Amperes and channels are counted too: most of the words have to say what a terminal is.
+  const told = found.filter(([, { doc }]) => rolesOf(doc).size > 0 || doc.split(/\s+/).every(isKnownWord));
+  return isAll && isWhole && told.length >= Math.max(2, found.length * 0.6) ? found : undefined;
+}
+
 /** What a single comment says of nodes: one entry, several between signs, commas, columns or rules, or items that name theirs. */
 export function entriesOf({ text: unread, line, raw }: Comment, byName: Names): Found {
   const apart = parted(unread, line, raw, byName);
   if (apart) return apart;
-  const given = withRanges(unread, byName)
+  const given = withRanges(inSigns(unread, byName), byName)
     .replace(/^\s*@(?=\w)/, '')
     .replace(/(^|\s)#(?=\d{1,2}\s.*\s#\d)|(?<=\s)#(?=\d{1,2}\s)/g, '$1')
     .replace(/(^|\s)\[(\w{1,8})\](?=\s)/g, (whole, lead: string, name: string) =>
@@ -82,6 +109,7 @@ export function entriesOf({ text: unread, line, raw }: Comment, byName: Names): 
     shared(body, line, byName) ??
     several(body, line, byName) ??
     items(body, line, byName) ??
+    alternating(body, line, byName) ??
     single(body, line, byName) ??
     (row === undefined ? undefined : spacedRow(row, line, byName)) ??
     (afterTitle ? (shared(afterTitle, line, byName) ?? several(afterTitle, line, byName)) : undefined) ??
@@ -213,6 +241,7 @@ const SEVERAL: { shape: RegExp; node: 1 | 2; words?: true }[] = [
   { shape: /(?:^|[\s,;])([^\s,;=:()]+)\s*:\s*([^,;:]+?)(?=\s*[,;]|\s+[^\s,;:]+\s*:|$)/g, node: 1 },
   { shape: /(?:^|[,;])\s*([^,;=:]+?)\s*(?:=|:|->)\s*([^\s,;=]+)(?=\s*(?:[,;]|$))/g, node: 2 },
   { shape: /(?:^|[\s,;=])([^\s,;=()]+)=([^\s,;=]+)(?=[\s,;]|$)/g, node: 2 },
+  { shape: /(?:^|[\s,;])([^\s,;:()]+):([^\s,;:]+)(?=[\s,;]|$)/g, node: 2 },
   { shape: /(?:^|[\s,;])\(\s*([^\s,;()]+)\s*\)\s*([^()]*[^\s,;()])(?=[\s,;]*(?:\(|$))/g, node: 1 },
   { shape: /(?:^|[\s,;])([^\s,;()]+)\s*\(\s*(?:node |pin )?([^\s,;()]+)\s*\)/g, node: 2, words: true },
   { shape: /(?:^|[\s,;])([^\s,;()]+)\s*\(\s*([^,;()]+)\s*\)/g, node: 1 },
@@ -243,7 +272,8 @@ function several(given: string, line: number, byName: Names): Found | undefined 
       return name === undefined ? [] : [[name, { doc: tidy(`${between} ${m[3 - node]!}`), line }]];
     });
     if (all.length > 0 && !isWhole(text, all, byName)) continue;
-    if (own.some(([, { doc }]) => /\s/.test(doc) && startsWithNode(doc, byName))) continue;
+    // `1 and 2 are the inputs` goes on, and says nothing of 1 alone.
+    if (own.some(([, { doc }]) => (/\s/.test(doc) && startsWithNode(doc, byName)) || /^(?:and|or|&) /i.test(doc))) continue;
     if (own.length > 1 && own.length === all.length && new Set(own.map(([n]) => n)).size === own.length) return own;
   }
   return undefined;

@@ -30,7 +30,7 @@ export const commentsAt = ({ above, between, inside }: Header): Comment[] =>
 const CONDITIONS = /^\s*(?:test |bias |typical )?(?:conditions?|settings)\b[^=]*=/i;
 
 /** What is seen on a package from a side, or said of the pins of one by its outline, counts leads, whatever the nodes are called. */
-const isOfPackage = (text: string): boolean => /\b(front|top|bottom|rear) view\b/i.test(text) || (OUTLINE.test(text) && /\b(pins?|pinout|leads?)\b/i.test(text)); // prettier-ignore
+const isOfPackage = (text: string): boolean => /\b(front|top|bottom|rear) view\b/i.test(text) || (OUTLINE.test(text) && /\b(pins?|pinout|pinning|leads?)\b/i.test(text)); // prettier-ignore
 const OUTLINE = /\b(?:SOT|SO|SOIC|SC|TO|P?DIP|[MT]?SS?OP|QFN|DFN|SON|LQFP)-?\d{1,3}\b/;
 /** An order that is told from its end could be meant either way. */
 const RUNS_BACK = /\b(last to (the )?first|revers(e|ed) order|backwards?|right to left)\b/i;
@@ -40,7 +40,7 @@ export type Found = [string, NodeDoc][];
 
 /** Words that lead a list of nodes in. One pin is a lead only at the start: a `ground pin` is a terminal. */
 export const LEAD =
-  /^(?:the )?(?:\.?\w+ )?(?:model terminals?|connections?|pin connections?|node (?:order|assignments?|list|names?)|pin(?:out)? (?:order|out|assignments?|list|names?)|terminal list|order of (?:the )?(?:nodes|pins|terminals)|(?:nodes|pins|terminals|ports),? (?:in order|left to right)(?: in the [\w. ]{1,30})?|(?:external )?(?:nodes?|pins?|terminals?|ports?) (?:in )?order|external nodes?|pinout|pins|nodes|order|terminals|ports|interface|(?<=^(?:the )?)(?:pin|node|terminal|port)(?=\s*[:=]|\s+\d))\b(?: (?:is|are))?(?: \((?:in|by) [\w ]+\))?(?:[\s:=]|-(?!\w))*/i;
+  /^(?:the )?(?:\.?\w+ )?(?:model terminals?|connections?|pin connections?|node (?:order|sequence|assignments?|list|names?)|pin(?:out)? (?:order|sequence|out|assignments?|list|names?)|terminal list|order of (?:the )?(?:nodes|pins|terminals)|(?:nodes|pins|terminals|ports),? (?:in order|left to right)(?: in the [\w. ]{1,30})?|(?:external )?(?:nodes?|pins?|terminals?|ports?) (?:in )?order|external nodes?|pinout|pins|nodes|order|terminals|ports|interface|(?<=^(?:the )?)(?:pin|node|terminal|port)(?=\s*[:=]|\s+\d))\b(?: (?:is|are|follows?))?(?: \((?:(?:in|by|left|from) [\w ]+)\))?(?:[\s:=]|-(?!\w))*/i;
 
 /** Nodes by their names in small letters, and by what comments call them besides. */
 export type Names = ReadonlyMap<string, string>;

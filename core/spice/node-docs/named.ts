@@ -2,7 +2,7 @@ import type { Names } from './found';
 
 /**
  * Nodes by what comments call them besides: EP and EN of a pair by their signs, `E+`, REB by the mark that its letter stands
- * for, `/RE`, and RT_CLK with the slash that a card cannot have.
+ * for, `/RE`, RT_CLK with the slash that a card cannot have, and node 1 as n1.
  */
 export function calledBesides(nodes: readonly string[]): [string, string][] {
   const all = new Set(nodes.map((n) => n.toLowerCase()));
@@ -15,6 +15,7 @@ export function calledBesides(nodes: readonly string[]): [string, string][] {
   };
   return nodes.flatMap((node) => {
     const name = node.toLowerCase();
+    if (/^\d{1,2}$/.test(name)) return all.has(`n${name}`) ? [] : [[`n${name}`, node] as [string, string]];
     const slashed = name.includes('_') ? [name.replaceAll('_', '/')] : [];
     return [...slashed, ...besides(name)].map((other): [string, string] => [other, node]);
   });

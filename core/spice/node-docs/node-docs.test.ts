@@ -7,6 +7,35 @@ const docsOf = (text: string, name?: string) => {
 };
 const card = (comments: string, nodes = '1 2 3') => `${comments}\n.subckt X ${nodes}\n.ends`;
 
+it.each<[string, string[]]>([
+  ['1 drain 2 gate 3 source', ['drain', 'gate', 'source']],
+  ['1) drain 2) gate 3) source', ['drain', 'gate', 'source']],
+  ['#1 drain #2 gate #3 source', ['drain', 'gate', 'source']],
+  ['3 source 1 drain 2 gate', ['drain', 'gate', 'source']],
+  ['1 A converter 2 V output 3 channels', ['', '', '']],
+  ['1 drain 2 gate', ['', '', '']],
+  ['node sequence drain-gate-source', ['drain', 'gate', 'source']],
+  ['external nodes are drain, gate and source', ['drain', 'gate', 'source']],
+  ['model terminals follow: drain, gate, source', ['drain', 'gate', 'source']],
+  ['order as in the symbol: drain, gate, source', ['drain', 'gate', 'source']],
+  ['connections are (left to right) drain, gate, source', ['drain', 'gate', 'source']],
+  ['<drain> <gate> <source>', ['drain', 'gate', 'source']],
+  ['(drain) (gate) (source)', ['drain', 'gate', 'source']],
+  ['(note) (this) (text)', ['', '', '']],
+  ['drain[1], gate[2], source[3]', ['drain', 'gate', 'source']],
+  ['n1 - drain, n2 - gate, n3 - source', ['drain', 'gate', 'source']],
+  ['drain is node 1, gate is node 2 and source is node 3', ['drain', 'gate', 'source']],
+  ['Pin 1 is the drain. Pin 2 is the gate. Pin 3 is the source.', ['drain', 'gate', 'source']],
+  ['pin 1 is the drain, pin 2 is the gate and pin 3 is the source', ['drain', 'gate', 'source']],
+  ['the first node is the drain, the second the gate, the third the source', ['drain', 'gate', 'source']],
+  ['the second is the drain, the first the gate, the third the source', ['', '', '']],
+  ['D:1 G:2 S:3', ['D', 'G', 'S']],
+  ['usage: Xname <drain> <gate> <source> X', ['drain', 'gate', 'source']],
+  ['source = last, gate = middle, drain = first', ['', '', '']],
+  ['nodes 1 and 2 are the inputs (+,-), 3 the output', ['', '', '']],
+  ['pinning: 1 = drain, 2 = gate, 3 = source (SOT-23)', ['', '', '']],
+])('reads a line as a person does: %s', (comment, docs) => expect(docsOf(card(`* library\n\n* ${comment}`))).toEqual(docs));
+
 describe('what comments say of nodes, in the forms that makers write', () => {
   it.each<[string, string, string[]]>([
     ['elbows', card('* +---- in\n* | +-- out\n* | | +- common'), ['in', 'out', 'common']],

@@ -21,7 +21,9 @@ export function orderLine(header: Header): Found {
       afterLead(comments, i, nodes.length) ??
       inCall(comment, name, nodes.length) ??
       behindName(comment, name, nodes.length) ??
-      inThisOrder(comment, nodes.length);
+      inThisOrder(comment, nodes.length) ??
+      byOrdinals(comment, nodes.length) ??
+      inBrackets(comment, nodes.length);
     // Inside the body a title may stand before the line.
     const isNear = comment === lastWorded || inside.slice(0, 2).includes(comment);
     const straight = words || !isNear ? undefined : straightIn(comment, raw[0]!.text, nodes);
@@ -167,6 +169,11 @@ function afterLead(comments: readonly Comment[], at: number, count: number): str
   const listed = /^[^()]*\S(?=\s+\([^()]*\)\s*$)/.exec(found)?.[0];
   const own = listed === undefined ? undefined : pieces(bare(listed), count);
   if (own && !hasTorn(own)) return own;
+  // `drain, gate and source`, `drain-gate-source`
+  const spoken = count > 2 && /,.* and \S/.test(found) && pieces(bare(found), count) === undefined ? pieces(bare(found).replace(/,? and (?:the )?(?=\S+(?: \S+)?$)/, ', '), count) : undefined; // prettier-ignore
+  const dashed = /^[A-Za-z+]\w*(?:-[A-Za-z]\w*)+$/.test(bare(found)) ? bare(found).split('-') : [];
+  if (spoken && !hasTorn(spoken)) return spoken;
+  if (dashed.length === count && dashed.every((w) => rolesOf(w).size > 0)) return dashed;
   let body = bare(found);
   for (let next = at + 1; next <= at + 4; next++) {
     // A list that ends with its separator goes on in the next line.
@@ -185,6 +192,8 @@ const NOUN = /^(inputs?|outputs?|supply|rail|ground|enable|select|terminal)$/i;
 
 /** True where words that belong together were taken for two terminals, more than once; or a place in the order for one. */
 const hasTorn = (words: readonly string[]): boolean =>
+  // `source = last, gate = middle`: the places are told, and not by the order of the words.
+  words.filter((w) => /[=:]\s*(?:the )?(?:first|second|third|middle|last|\d(?:st|nd|rd|th))\b/i.test(w)).length > 1 ||
   words.some((w) => /\S[,;]$/.test(w) || w.replace(/\([^()]*\)/g, '').split(/\s+/).length > 6) ||
   words.some((w) => /^(\d{1,2}(st|nd|rd|th)|node|pin|terminal|\d+:|\([^)]*\))$/i.test(w)) ||
   words.filter((w, k) => ADJECTIVE.test(w) && NOUN.test(words[k + 1] ?? '')).length > 1;
@@ -198,7 +207,14 @@ function leadIn(given: string): string | undefined {
     const lead = LEAD.exec(rest);
     // Behind a comma, `Photodiode, nodes: anode`, only a colon makes it a lead.
     if (lead && text[start - 2] === ',' && !lead[0].trim().endsWith(':')) continue;
-    if (lead && /[\s:=]$|^$/.test(lead[0].slice(-1))) return rest.slice(lead[0].length).replace(/,?\s+in (?:that|this) order\.?$/i, '');
+    if (lead && /[\s:=]$|^$/.test(lead[0].slice(-1)))
+      return (
+        rest
+          .slice(lead[0].length)
+          // `order as in the symbol: IN+, IN-`
+          .replace(/^(?:as|of|for|like) [\w ]{1,30}:\s+/i, '')
+          .replace(/,?\s+in (?:that|this) order\.?$/i, '')
+      );
   }
   return undefined;
 }
@@ -255,6 +271,22 @@ function inThisOrder({ text }: Comment, count: number): string[] | undefined {
   return list === undefined ? undefined : pieces(list.replace(/^.*[:;]\s/, '').replace(/,? and (?:the )?/g, ', '), count);
 }
 
+/** `the first node is the drain, the second the gate, the third the source`: each place is told in words, in their order. */
+function byOrdinals({ text }: Comment, count: number): string[] | undefined {
+  const items = text.split(/[,;]\s*(?:and )?|\s+and\s+/);
+  const shape = /^\s*(?:the )?(\w+)(?: (?:node|pin|terminal))?(?: is| =|:)?(?: the| an?)? ([A-Za-z+-][\w +/-]{0,40}?)\.?\s*$/i;
+  const found = items.map((item) => shape.exec(item));
+  const isCounted = items.length === count && found.every((m, k) => m !== null && PLACES.indexOf(m[1]!.toLowerCase()) === k);
+  return isCounted && count > 1 ? found.map((m) => m![2]!) : undefined;
+}
+
+/** `<drain> <gate> <source>` and `(drain) (gate) (source)`: a line of nothing but terminals in brackets. */
+function inBrackets({ text }: Comment, count: number): string[] | undefined {
+  const words = [...text.matchAll(/[(<[]([A-Za-z+-][\w +/-]{0,30})[)>\]]/g)].map((m) => m[1]!.trim());
+  const isWhole = text.replace(/[(<[][^()<>[\]]*[)>\]]/g, '').trim() === '';
+  return isWhole && count > 1 && words.length === count && words.every((w) => rolesOf(w).size > 0 || isKnownWord(w)) ? words : undefined;
+}
+
 /**
  * `pin 1 DIS, pin 2 -IN, pin 6 OUT`: the package's pins in the order of the nodes, none of which is called by such a number;
  * or, without the word, places that are counted up: `pins: 1 = VIN, 2 = VOUT`.
@@ -299,7 +331,7 @@ function inCall(comment: Comment, name: string, count: number): string[] | undef
   const text = comment.text.replace(USAGE, '').replace(/\s+/g, ' ').trim();
   const words = text.replace(/\s*(params:)?\s*\w+\s*=.*$/i, '').split(/\s+/);
   const isCall = /^x\w*$/i.test(words[0] ?? '') && words.at(-1)?.toLowerCase() === name.toLowerCase();
-  return isCall && words.length === count + 2 ? words.slice(1, -1) : undefined;
+  return isCall && words.length === count + 2 ? words.slice(1, -1).map((w) => w.replace(/^<(.+)>$/, '$1')) : undefined;
 }
 
 /** The ends of a diode, which has no more than two. */
