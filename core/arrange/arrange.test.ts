@@ -62,6 +62,7 @@ describe('channels', () => {
     ['an inner digit', ['IN1+', 'IN1-', 'OUT1', 'IN2+', 'IN2-', 'OUT2'], ['1', '2']],
     ['a trailing digit', ['IN1', 'OUT1', 'IN2', 'OUT2'], ['1', '2']],
     ['a letter', ['INA', 'OUTA', 'INB', 'OUTB'], ['A', 'B']],
+    ['a letter before a digit', ['INA1', 'INA2', 'OUTA1', 'OUTA2', 'INB1', 'INB2', 'OUTB1', 'OUTB2'], ['A', 'B']],
     ['a letter before a sign', ['INA+', 'INA-', 'OUTA', 'INB+', 'INB-', 'OUTB'], ['A', 'B']],
   ])('are known by %s', (_how, names, indices) => expect(findChannels(io(names))?.indices).toEqual(indices));
   it.each<[string, Pin[]]>([
@@ -86,6 +87,9 @@ describe('channels', () => {
     ['transistors with two pins on a drain', told(['S1', 'G1::input', 'D1', 'D1', 'S2', 'G2::input', 'D2', 'D2']), ['1', '2']],
     ['a gate beside what feeds it', told(['CAP1', 'EN1::input', 'CAP2', 'EN2::input', 'VDD::supply-in']), undefined],
     ['transistors of both polarities', told(['G1:Gate, N-channel:input', 'D1:Drain', 'G2:Gate, P-channel:input', 'D2:Drain']), undefined],
+    ['the bits of a latch', told(['D0::input', 'Q0::output', 'D1::input', 'Q1::output', 'D2::input', 'Q2::output', 'D3::input', 'Q3::output', 'LE::input']), undefined], // prettier-ignore
+    ['four gates that nothing controls', told(['A0::input', 'Y0::output', 'A1::input', 'Y1::output', 'A2::input', 'Y2::output', 'A3::input', 'Y3::output']), ['0', '1', '2', '3']], // prettier-ignore
+    ['transceivers, without their pump', told(['T1IN::input', 'T1OUT::output', 'C1+:Charge pump capacitor', 'T2IN::input', 'T2OUT::output', 'C2+:Charge pump capacitor']), ['1', '2']], // prettier-ignore
     ['windings', told(['1A:Winding 1', '1B:Winding 1', '2A:Winding 2', '2B:Winding 2']), undefined],
     [
       'a relay’s contacts',

@@ -49,6 +49,8 @@ const FEW_SUPPLIES = 8;
 
 /** So few signals beside channels are no unit of their own: they stand with the supplies. */
 const FEW_SIGNALS = 2;
+/** The same for what only goes to resistors and capacitors. */
+const FEW_PASSIVE = 6;
 
 /** Plans the units of a part: equal channels first, then supplies apart, then as few units as hold the groups. */
 export function planUnits(pins: readonly Pin[], rules: HouseRules, strategy: Strategy = 'function'): UnitPlan {
@@ -74,10 +76,13 @@ function planChannels(pins: readonly Pin[], channels: Channels, rules: HouseRule
   const signals = left.filter((p) => isSignal(p.type));
   return {
     channels: { titles, channels, supplies, supplied },
-    units: left.length === 0 ? [] : planRest(left, rules, signals.length > FEW_SIGNALS || signals.length === 0),
+    units: left.length === 0 ? [] : planRest(left, rules, !isFewBeside(signals)),
     shared: supplied === 'each' ? supplies.map((p) => p.id) : [],
   };
 }
+
+const isFewBeside = (signals: readonly Pin[]): boolean =>
+  signals.length > 0 && signals.length <= FEW_PASSIVE && (signals.length <= FEW_SIGNALS || signals.every((p) => p.type === 'passive'));
 
 /** Supplies that each unit has, where the rules want it so and they are few. */
 function sharedIn(pins: readonly Pin[], rules: HouseRules, several: boolean): string[] {

@@ -9,12 +9,13 @@ export interface Channels {
   members: Map<string, Pin>[];
 }
 
-/** Ways a name can carry a channel's index: leading, inner or trailing digits, or a letter A to H. */
+/** Ways a name can carry a channel's index: leading, inner or trailing digits, or a letter A to H, which a digit can follow. */
 const READINGS: ((name: string) => { index: string; role: string } | undefined)[] = [
   (n) => reading(/^(\d{1,2})([A-Z].*)$/i.exec(n), (m) => [m[1]!, `#${m[2]}`]),
+  // OUTA1 and OUTA2 are of channel A: what stands first tells more.
+  (n) => reading(/^(.*[A-Z])([A-H])(\d?[+\-−]?)$/.exec(n), (m) => [m[2]!, `${m[1]}#${m[3]}`]),
   (n) => reading(/^(.*?\D)(\d{1,2})([^\d]*)$/.exec(n), (m) => [m[2]!, `${m[1]}#${m[3]}`]),
   (n) => reading(/^(\D+?)(\d{1,2})(\D.*)$/.exec(n), (m) => [m[2]!, `${m[1]}#${m[3]}`]),
-  (n) => reading(/^(.*[A-Z])([A-H])([+\-−]?)$/.exec(n), (m) => [m[2]!, `${m[1]}#${m[3]}`]),
   (n) => reading(/^(.+[+\-−_])([A-H])$/.exec(n), (m) => [m[2]!, `${m[1]}#`]),
 ];
 
@@ -34,11 +35,20 @@ export function findChannels(pins: readonly Pin[]): Channels | undefined {
   const found = READINGS.map((read) => byReading(signals, read, isFed)).filter((c) => c !== undefined);
   const size = (c: Channels) => c.indices.length * c.members[0]!.size;
   const best = found.sort((a, b) => size(b) - size(a))[0];
-  return best && size(best) >= signals.length * 0.6 ? best : undefined;
+  return best && size(best) >= signals.length * 0.6 && !areBits(best, signals) ? best : undefined;
 }
 
-/** The ends of windings on one core, and of the coil that moves all contacts, are counted but no channels. */
-const COUPLED = /\b(winding|primary|secondary|coil|choke|core|transformer)s?\b/i;
+function areBits({ indices, members }: Channels, signals: readonly Pin[]): boolean {
+  if (indices.length < BITS || members[0]!.size > 2) return false;
+  const own = new Set(members.flatMap((m) => [...m.values()]));
+  return signals.some((p) => p.type === 'input' && !own.has(p));
+}
+
+/** The ends of windings on one core, of the coil that moves all contacts, and of a pump's capacitors are counted but no channels. */
+const COUPLED = /\b(winding|primary|secondary|coil|choke|core|transformer)s?\b|\b(pump|flying|doubler|inverter)\b[^.;]{0,30}\bcapacitor\b/i;
+
+/** So many channels of no more than two pins, under one control, are the bits of a register. */
+const BITS = 4;
 
 function byReading(signals: readonly Pin[], read: (typeof READINGS)[number], isFed: boolean): Channels | undefined {
   const roles = new Map<string, Map<string, Pin>>();

@@ -16,6 +16,13 @@ const ONLY_SAID: readonly ElectricalType[] = ['open-drain', 'open-source', 'thre
 /** What so many terminals like it were is taken where the evidence is not sure. */
 const USUALLY = 0.5;
 
+/** What says no more than a type has no words that other terminals could have. */
+const PLAIN: Partial<Record<ElectricalType, RegExp>> = {
+  input: /^\W*(data |logic |clock )?inputs?( [a-h0-9])?(,? \(?active[- ](low|high)\)?)?\W*$/i,
+  output: /^\W*(data |logic |clock )?outputs?( [a-h0-9])?(,? \(?active[- ](low|high)\)?)?\W*$/i,
+  bidirectional: /^\W*(bidirectional )?data (bus|input\/output)( (port )?[a-h])?(,? bit \d{1,2})?\W*$/i,
+};
+
 const VOLTAGE = /^[+]?\d{1,3}(\.\d)?V\d?$/i;
 
 /**
@@ -25,6 +32,7 @@ const VOLTAGE = /^[+]?\d{1,3}(\.\d)?V\d?$/i;
 export function heldAgainstPrecedent(conclusion: TypeConclusion, { name, code, description, told }: Said): TypeConclusion {
   if (description.trim() === '' && !code?.trim()) return conclusion;
   const { type, doubt } = conclusion;
+  if (!doubt && PLAIN[type]?.test(description)) return conclusion;
   const exact = exactOf(told);
   // The column and another witness say the same: nothing is left to ask.
   // Nor is there of +24V in a column that says power.

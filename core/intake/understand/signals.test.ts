@@ -34,6 +34,16 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
     { MODE: 'Control', BOOT: undefined },
   ],
   [
+    'the capacitors of a charge pump, by their words before their letters',
+    [
+      ['C1+', 'A', 'Positive terminal of the voltage doubler capacitor'],
+      ['C1-', 'A', 'Negative terminal of the voltage doubler capacitor'],
+      ['C2+', 'A', 'Positive terminal of the inverting charge pump capacitor'],
+      ['CT', 'A', 'Timing capacitor'],
+    ],
+    { 'C1+': 'Charge pump', 'C2+': 'Charge pump', CT: undefined },
+  ],
+  [
     'a port',
     [
       ['PA0', 'I/O'],

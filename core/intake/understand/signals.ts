@@ -17,6 +17,9 @@ const WORDS = [
   { title: 'Serial port', words: /\bserial (data|clock)\b/i },
 ];
 
+/** The ends of the capacitors that a charge pump moves, whatever they are called. */
+const PUMPED = /\b(charge[- ]?pump|flying|doubler|inverter|inverting)\b[^.;]{0,30}\bcap(acitor)?\b/i;
+
 /** The management of a transceiver: its names are told apart from those of a serial port by it. */
 const MANAGED = [/^MDC$/i, /^MDIO$/i];
 
@@ -132,6 +135,8 @@ function channelsOf(terminals: readonly Terminal[]): ReadonlyMap<Terminal, Chann
 
 function groupByWords(t: Terminal, stems: ReadonlyMap<string, number>, channel: Channel | undefined, together: string | undefined): void {
   if (together !== undefined) return note(t, together, `name ${t.name}, beside others of it`);
+  const pumped = t.type === 'passive' ? PUMPED.exec(t.description ?? '') : null;
+  if (pumped) return note(t, 'Charge pump', `“${pumped[0]}”`);
   const stem = stemsOf(t.name).find((s) => (stems.get(s) ?? 0) >= 3);
   // A stem with the channel's own figure is its name: BUCK1 of BUCK1_SW.
   if (channel && !(stem && /\d|_[A-H]$/.test(stem))) return note(t, channel.title, `“${channel.words}”`);

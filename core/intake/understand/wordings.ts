@@ -91,6 +91,11 @@ export const WORDINGS: readonly Wording[] = [
   },
   { type: 'passive', weight: 6.5, words: /^[^.;,]{0,40}\bswitching node\W*$/i },
   // What goes to and fro between two terminals is on no rail, whatever pumps it.
+  {
+    type: 'passive',
+    weight: 12,
+    words: /\b(positive|negative|top|bottom|[+-]) (terminal|side|end|plate) of (the |a )?([a-z-]{1,12} ){0,4}capacitor\b/i,
+  },
   { type: 'passive', weight: 12, words: /\bflying[- ]cap/i, unless: /\b(output|rail) of (the |a )?(charge[- ]?pump|converter)/i },
   {
     type: 'passive',
@@ -342,7 +347,12 @@ export const WORDINGS: readonly Wording[] = [
   },
   { type: 'ground', weight: 7.5, words: /\b(generally|usually|normally|typically|always) (grounded|(connected|tied) to (the )?ground)\b/i },
   // `1.2 V core, generated inside`
-  { type: 'supply-out', weight: 7, words: /\b\d[\d.]* ?V\b[^.;]{0,24}\bgenerated (inside|internally|on[- ]chip)\b/i },
+  {
+    type: 'supply-out',
+    weight: 7,
+    words:
+      /\b\d[\d.]* ?V\b[^.;]{0,24}\bgenerated (inside|internally|on[- ]chip|by (the|an?) ([a-z-]{1,12} ){0,2}(pump|doubler|regulator|converter))\b/i,
+  },
   { type: 'supply-out', weight: 7, words: /\b\d[\d.]* ?V (of|from|by) (the |an? )?(internal|on-chip) (regulator|ldo)\b/i },
   // A supply's name and no more: `5 V for the prescaler`.
   {
