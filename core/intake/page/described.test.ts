@@ -86,3 +86,11 @@ it('takes no remark on a few pins for a pinout', () => {
   expect(hasDescribed('VIN (Pin 1) and GND (Pin 2) are wired')).toBe(false);
   expect(readPages([of('The input VIN (Pin 1) is', 'wired to GND (Pin 2).', 'It is small and light.')]).ok).toBe(false);
 });
+
+it('reads the leads that a legend counts beside a drawing, with the place of each', () => {
+  const legend = page([...lines(['TF0009 transistor', '', '1. Base', '2. Emitter', '3. Collector']), text(300, 124, 'SOT-23')]);
+  expect(said([legend]).map((t) => t.replace(/: .*/, ''))).toEqual(['1 Base input', '2 Emitter passive', '3 Collector passive']);
+  const boxes = read([legend]).terminals.map((t) => t.origin?.box);
+  expect(new Set(boxes.map((b) => b?.[1])).size).toBe(3);
+  expect(boxes.every((b) => b !== undefined && b[0]! + b[2]! < 200)).toBe(true);
+});

@@ -2,8 +2,9 @@ import { ok, problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions } from '../proposal';
 import { readTables } from '../table/join-tables';
 import { understandTable } from '../table/understand';
-import { describedTable } from './described';
+import { describedTable, type Described } from './described';
 import { choose, tablesOf } from './find-tables';
+import { legendOfLeads } from './lead-legend';
 import { leftBehind } from './left-behind';
 import { textOf } from './lines';
 import { drawnTable, hasDrawing } from './drawing';
@@ -20,6 +21,8 @@ export type { DocumentPage, Rule, Run } from './page';
 export const MOST_PAGES = 2000;
 /** So many pages are looked at for the drawing of a package. */
 const MOST_DRAWINGS = 40;
+/** A small part says what its leads are at the beginning. */
+const MOST_LEGENDS = 8;
 
 /**
  * Reads a pin table from a document's pages. Pages whose rules were not fetched give only text. Refused, each with its
@@ -45,7 +48,8 @@ function readWhole(pages: readonly DocumentPage[], options: ReadOptions): Result
   const ready = prepare(worthReading(pages));
   const found = tablesOf(ready, options);
   const described = options.region ? undefined : readDescribed(ready, options);
-  if (found.length === 0) return described ?? readMaps(ready, [], options) ?? readDrawn(pages, ready, options) ?? none();
+  if (found.length === 0)
+    return described ?? readMaps(ready, [], options) ?? readDrawn(pages, ready, options) ?? readLegend(pages, options) ?? none();
   const { chosen, choices } = choose(found, options);
   const legends = legendTables(ready);
   const read = readTables(
@@ -63,10 +67,23 @@ function readWhole(pages: readonly DocumentPage[], options: ReadOptions): Result
   return ok({ ...read.value, problems, tables: choices, title: titleOf(ready) });
 }
 
-/** The terminals that paragraphs describe, read as a table; undefined where there are none. */
+/** The leads that a legend on one of the first pages counts; undefined where there is none. */
+function readLegend(pages: readonly DocumentPage[], options: ReadOptions): Result<Proposal> | undefined {
+  if (options.region) return undefined;
+  const worth = pages.filter((p) => options.page === undefined || p.number === options.page).slice(0, MOST_LEGENDS);
+  const ready = prepare(worth);
+  const found = legendOfLeads(ready);
+  return found && readFound(found, ready, options);
+}
+
+/** The terminals that paragraphs describe; undefined where there are none. */
 function readDescribed(ready: readonly Ready[], options: ReadOptions): Result<Proposal> | undefined {
   const described = describedTable(ready, options);
-  if (!described) return undefined;
+  return described && readFound(described, ready, options);
+}
+
+/** What is no table, read as one. */
+function readFound(described: Described, ready: readonly Ready[], options: ReadOptions): Result<Proposal> | undefined {
   const lines = ready.flatMap((r) => r.lines.map(textOf));
   const around = { titles: ready[0]!.lines.slice(0, 12).map(textOf), legend: [], notes: lines };
   const read = understandTable(described.table, around, [], options);

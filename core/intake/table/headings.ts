@@ -7,7 +7,7 @@ import { typeUnder } from './forms/ticks';
 const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
   number:
     /^((pin|ball|terminal|lead|pad|contact|package|pkg|device)s? )?(no|nos|nr|num|number|numbers|#|id|location|loc|position|pos|coordinate|designator)$|^#$|^(pin|ball|pad|terminal|lead|contact) (no|number|#|s|ref|reference)?$|^balls?$|^leads?$|^pads?$|^contacts?$|^no name$|^(bank|bga|package|pkg|module|board|chip|mcu|cpu|soc|ic|header|connector|jack|plug|socket|edge) (pin|ball|pad|contact)s?( (no|nos|number|numbers|#))?$|^(row|side) [a-d]$|^(odd|even)( pins?)?$/,
-  name: /^((pin|ball|terminal|signal|pad|lead|port|contact|net|short|pin function) )?(name|names|name s|mnemonic|designation|label)$|^symbol$|^mnemonic$|^abbreviation$|^identifier$|^net$|^signal$|^signals$|^(pin|terminal) symbol$|^(primary|function) name$|^primary function$|^(pin|ball|terminal) signal$|^names? of (the )?(pin|ball|terminal|signal|pad)s?$|^main function$|^(pin|signal) id$|^(pin|ball|terminal|signal) names? and (description|function)s?$|^row [a-e] (signals?|names?|mnemonics?|signal (name|mnemonic)s?)$/,
+  name: /^((pin|ball|terminal|signal|pad|lead|port|contact|net|short|pin function) )?(name|names|name s|mnemonic|designation|label)$|^symbol$|^markings?$|^connections?$|^mnemonic$|^abbreviation$|^identifier$|^net$|^signal$|^signals$|^(pin|terminal) symbol$|^(primary|function) name$|^primary function$|^(pin|ball|terminal) signal$|^names? of (the )?(pin|ball|terminal|signal|pad)s?$|^main function$|^(pin|signal) id$|^(pin|ball|terminal|signal) names? and (description|function)s?$|^row [a-e] (signals?|names?|mnemonics?|signal (name|mnemonic)s?)$/,
   type: /^((pin|signal|buffer|electrical|e|io|i o|port|pad|terminal|lead|input|cell|function) )?(type|types|class|kind|dir|direction)$|^io$|^i o$|^(p )?io( [pgs]{1,2}| pwr| power| gnd)+$|^in out$|^dir$|^(pin|signal) (io|i o)$|^attribute$|^electrical$/,
   description:
     /^((pin|signal|terminal|functional|short|ball|function|lead|contact) )?(description|descriptions|desc|purpose|explanation|details|remarks|remark|comment|comments|parameter|notes|note|meaning|use|usage)$|^function(s)?( and)? description$|^functions?$|^(pin|terminal|signal) function$|^name and function$|^(mode|option) \w{1,8} (pin )?functions?$|^(pin )?functions?( in)? mode \w{1,8}$|^(spi|i2c|uart|serial|parallel|master|slave|normal|program(ming)?|test|boot)( mode)? (pin )?functions?$|^full name$|^what (it|they) (does|do|is for|are for)$|^functions? (in|of|for) /,
@@ -99,9 +99,9 @@ const OTHER_TABLE =
  * What lists of pins have beside their numbers, names and types too: how many there are, and in which unit they are drawn. The
  * second is for those that say no more than that these are terminals, and what they are called.
  */
-const BESIDE_PINS = /^(parameter|qty|quantity|unit|device|status|bit|reset( (value|state))?)$/;
+const BESIDE_PINS = /^(parameter|markings?|qty|quantity|unit|device|status|bit|reset( (value|state))?)$/;
 
-const BESIDE_TERMINALS = /^(qty|quantity|status|reset( (value|state))?)$/;
+const BESIDE_TERMINALS = /^(markings?|qty|quantity|status|reset( (value|state))?)$/;
 const OF_TERMINALS = /^(pin|ball|terminal|lead|contact)s?\b/;
 
 /** True where words stand over limits, registers or orders: the heading of a table that is no pinout. */

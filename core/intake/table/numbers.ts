@@ -6,7 +6,9 @@ export type NumberCell = { kind: 'list'; numbers: string[] } | { kind: 'none' } 
 const NONE = /^(|-+|–|—|−|n\.?\/?a\.?|none|x|×|\.+|…)$/i;
 const EXPOSED =
   /^(ep|epad|e-pad|dap|pad|power pad|thermal pad|exposed (thermal |die |metal )?(pad|paddle)|exposed|die pad|thermal|heat ?slug|center pad|centre pad|paddle)$/i;
-const TOKEN = /^(?:[A-Z]{1,3}\d{1,4}|\d{1,4}|[A-Z]{1,2}\d{1,3}[A-Z]|TAB\d?|EP\d?|[A-Z]{2}|[A-Z]\d?)$/i;
+const TOKEN = /^(?:[A-Z]{1,3}\d{1,4}|\d{1,4}|[A-Z]{1,2}\d{1,3}[A-Z]|TAB\d?|EP\d?|CASE|BASE|FLANGE|[A-Z]{2}|[A-Z]\d?)$/i;
+/** What a transistor stands on, in the place of a number: its tab, its mounting base, its case. */
+const MOUNT = /^(?:tab|mb|case|base|flange)$/i;
 const RANGE = /^([A-Z]{0,3})(\d{1,4})(?:-|–|—|−|\.\.+|…|~|:)([A-Z]{0,3})(\d{1,4})$/i;
 /** Contact 3 of connector X1, `X1-3`, is no range. */
 const CONTACT = /^(?:J|P|X|CN|TB|XS|XP)\d{1,2}-\d{1,3}$/;
@@ -42,8 +44,8 @@ const readOther = remember((text: string): NumberCell => {
     } else if (/^(?:PAD|E-?PAD|DAP|PPAD)$/i.test(token)) numbers.push('EP');
     else if (
       (TOKEN.test(token) || CONTACT.test(token)) &&
-      (/^tab$/i.test(token) || !/^[A-Z]?[a-z]+$/.test(token)) &&
-      (/\d/.test(token) || joined === token || /^(EP|TAB)$/i.test(token))
+      (MOUNT.test(token) || !/^[A-Z]?[a-z]+$/.test(token)) &&
+      (/\d/.test(token) || joined === token || token.toUpperCase() === 'EP' || MOUNT.test(token))
     )
       numbers.push(token);
     else return { kind: 'unread' };

@@ -4,13 +4,14 @@ import { readBallMaps } from '../table/ball-map';
 import { inOrder, readOffered } from '../table/choices';
 import { findLists } from '../table/find-list';
 import type { Grid } from '../table/grid';
+import { listedLeads } from '../table/lead-list';
 import { readSignalLists } from '../table/signal-list';
 import { readLegend } from '../understand/legend';
 import { cleanText } from './clean';
 import { alignedGrid, toGrid } from './layout';
 import { countedGrid, paragraphsAsLines } from './counted';
 import { drawnGrid, lineGrid } from './drawn';
-import { isListOfPins, listedGrid, stackedGrid } from './listed';
+import { gridOfList, isListOfPins, listedGrid, stackedGrid } from './listed';
 import { recordsGrid } from './records';
 
 /**
@@ -40,6 +41,10 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
     const grid = countedGrid(lines) ?? listedGrid(joined) ?? countedGrid(joined);
     return grid && read(grid);
   };
+  const readLeads = () => {
+    const leads = listedLeads(lines);
+    return leads && read(gridOfList(leads.map((l) => ({ line: l.at + 1, cells: [l.number, l.name, ''] }))));
+  };
   const readCells = () => {
     const even = toGrid(lines, problems, options.file);
     // A comma in every description can look like a delimiter: where the cells give no table, the blanks may.
@@ -54,6 +59,7 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
     (isListOfPins(lines) ? readListed() : undefined) ??
     readCells() ??
     readCounted() ??
+    readLeads() ??
     refuse(problem('table-none', {}, { file: options.file }))
   );
 }

@@ -1,9 +1,13 @@
 import type { Wording } from './wording';
 
+/** What a suppressor keeps from harm. */
+export const PROTECTED = /^\W*((esd|surge|transient)[- ])?(protected|protection) (channel|line|i\/?o|node)( \d{1,2})?\W*$/i;
+
 /** Bare words that are said of one kind of terminal only, with nothing else beside them. */
 export const BARE_WORDINGS: readonly Wording[] = [
   // The ends of a part of one transistor, of a thyristor or of a bridge have no direction, whatever stands before the word.
-  { type: 'passive', weight: 8, words: /^\W*main terminal [12]\b|^\W*alternating (input|current|voltage)\b|^\W*protected line\b/i },
+  { type: 'passive', weight: 8, words: /^\W*main terminal [12]\b|^\W*alternating (input|current|voltage)\b/i },
+  { type: 'passive', weight: 8, words: PROTECTED },
   {
     type: 'passive',
     weight: 8,

@@ -1,6 +1,7 @@
 import type { Doubt, ElectricalType } from '../../part';
 import { headlineOf } from './headline';
 import { precedentOf, type Precedent } from './precedents';
+import { PROTECTED } from './bare-wordings';
 import { exactOf, REFINES, UNSURE, USUAL, type Said, type TypeConclusion } from './weigh-type';
 
 /** A sure conclusion that most terminals like it contradict is asked where fewer than this share it. */
@@ -20,6 +21,7 @@ const USUALLY = 0.5;
 const PLAIN: Partial<Record<ElectricalType, RegExp>> = {
   input: /^\W*(data |logic |clock )?inputs?( [a-h0-9])?(,? \(?active[- ](low|high)\)?)?\W*$/i,
   output: /^\W*(data |logic |clock )?outputs?( [a-h0-9])?(,? \(?active[- ](low|high)\)?)?\W*$/i,
+  passive: PROTECTED,
   bidirectional: /^\W*(bidirectional )?data (bus|input\/output)( (port )?[a-h])?(,? bit \d{1,2})?\W*$/i,
 };
 

@@ -10,9 +10,9 @@ const DEVICES: { leads: Record<string, ElectricalType>; what: string }[] = [
 
 /** What a lead of a part without supplies is called where words tell it; what controls the others goes in. */
 const LEADS: readonly [RegExp, ElectricalType][] = [
-  [/\b(gate|base|trigger electrode)\b/i, 'input'],
+  [/\b(gate|(?<!mounting )base|trigger electrode)\b/i, 'input'],
   [
-    /\b(anode|cathode|drain|source|emitter|collector|kelvin|main terminal|winding|primary|secondary|(centre|center) tap|coil|contacts?|wiper|armature|throw|pole|shell|resistor|capacitor|inductor|choke|thermistor|varistor|track|switch|electrode|conductor|slider|sleeve|tip|ring|thermopile|thermocouple|(row|column|position) ?\d+)\b|^\W*phase [a-e]\W*$|^\W*(terminal|common)( (terminal|lead|end|pin))?( ?[12ab])?\W*$/i,
+    /\b(mounting base|case|crystal|anode|cathode|drain|source|emitter|collector|kelvin|main terminal|winding|primary|secondary|(centre|center) tap|coil|contacts?|wiper|armature|throw|pole|shell|resistor|capacitor|inductor|choke|thermistor|varistor|track|switch|electrode|conductor|slider|sleeve|tip|ring|thermopile|thermocouple|(row|column|position) ?\d+)\b|^\W*phase [a-e]\W*$|^\W*(terminal|common)( (terminal|lead|end|pin))?( ?[12ab])?\W*$/i,
     'passive',
   ],
 ];
@@ -23,9 +23,10 @@ const ACTS =
 /** A lead's letter: `D` of D, D1 and 1D. */
 const letterOf = (name: string): string | undefined => /^\d?([A-Z])\d?$/.exec(name.toUpperCase())?.[1];
 
-/** The type of a lead by what its description calls it; undefined where that is no lead's name. */
-const describedLead = ({ description }: Terminal): ElectricalType | undefined =>
-  description === undefined || ACTS.test(description) ? undefined : LEADS.find(([words]) => words.test(description))?.[1];
+/** The type of a lead by what its description calls it, or its name where that is all there is; undefined where that is no lead's. */
+function describedLead({ name, description = name }: Terminal): ElectricalType | undefined {
+  return ACTS.test(description) ? undefined : LEADS.find(([words]) => words.test(description))?.[1];
+}
 
 /** A type column or a model says more than what a lead is called. */
 const isTold = (t: Terminal): boolean => /\b(column|model)\b/.test(t.because['type'] ?? '');
