@@ -8,8 +8,8 @@ export interface ListedLead {
 
 const ADJECTIVE = String.raw`(?:led|photo|input|output|transistor|triac|diode|internal|common|first|second|upper|lower|red|green|blue|driver|kelvin|main|moving|make|break|normally[- ](?:open|closed)|centre|center|mounting)[- ]`;
 const LEAD = String.raw`anodes?|cathodes?|collectors?|emitters?|base|gate|drain|source|main terminal|mt|nc|n\.c\.?|no connection|not connected|no connect|do not connect|substrate|ground|gnd|v(?:cc|dd|ss|ee|o|out|in)|coil|contact|winding|primary|secondary|(?:centre|center) tap|wiper|crystal|shield|case|input|output`;
-const NAME = String.raw`(?:${ADJECTIVE}){0,3}(?:${LEAD})(?: ?[1-4a-d+-])?(?: ?\([^()]{1,24}\))?`;
-const ENTRY = new RegExp(String.raw`(?:^|[\s,;(|])(?:(?:pin|terminal|lead)s? ?(?:no\.? ?)?)?#?(\d{1,2})\s*(?:[.:)=]|[-–—](?=\s)|(?=\s))\s*(${NAME})(?=\s*(?:[,;/|)]|$)|\s+(?:(?:pin|terminal|lead) ?)?#?\d{1,2}\s*[.:)=\s])`, 'gi'); // prettier-ignore
+const NAME = String.raw`(?:${ADJECTIVE}){0,3}(?:${LEAD})(?: ?[1-4a-d+-])?(?: (?:red|green|blue|white|yellow|amber))?(?: ?\([^()]{1,24}\))?`;
+const ENTRY = new RegExp(String.raw`(?:^|[\s,;(|])(?:(?:pin|terminal|lead)s? ?(?:no\.? ?)?)?#?(\d{1,2})\s*(?:[.:)=]|[-–—](?=\s)|(?=\s))\s*(${NAME})(?=\s*(?:[.,;/|)]|$)|\s+(?:(?:pin|terminal|lead) ?)?#?\d{1,2}\s*[.:)=\s])`, 'gi'); // prettier-ignore
 /** What only leads of discrete parts are called: without any of these a list of supplies and outputs can be of anything. */
 const DISCRETE =
   /\b(anodes?|cathodes?|collectors?|emitters?|base|gate|drain|source|main terminal|coil|contact|winding|primary|secondary|wiper|crystal)\b/i;

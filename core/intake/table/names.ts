@@ -85,6 +85,8 @@ function readBar(text: string): { overbar: boolean; partly: boolean; behind?: bo
 const INDEX_RANGE = /^(.*?)\s?[[(<](\d{1,4})\s*(?::|-|–|—|\.\.+|…|to)\s*(\d{1,4})[\])>](.*)$/;
 const NAME_RANGE = /^(.*?)(\d{1,4})([A-Z+\-−_]*)\s*(?:–|—|-|−|to|thru|through|\.\.+|…|~|:)\s*(.*?)(\d{1,4})([A-Z+\-−_]*)$/i;
 
+const IN_WORDS = /^[A-Z]?[a-z]{3,} (?:[A-Z0-9]|[a-z]+)$/;
+
 /**
  * The names in a name cell: a bus range as its elements in the printed direction, a list as its members.
  * `D0–D7` and `D[7:0]` give eight names; anything else is one name.
@@ -102,7 +104,8 @@ export function expandNames(cell: string, numbers: number): string[] {
   if (listed.length > 1 && (listed.length === numbers || listed.every((n) => /^[^\s]+$/.test(n)))) return listed;
   if (numbers > 1) {
     const split = cell.split(/\s*[/\s]\s*/).filter((n) => n !== '');
-    if (split.length === numbers) return split;
+    // `Winding A` of two terminals is one name of words.
+    if (split.length === numbers && !IN_WORDS.test(cell)) return split;
   }
   return [cell];
 }

@@ -47,6 +47,14 @@ function areSmallBalls(rows: readonly GridRow[], i: number): boolean {
   return balls.length > 3 && balls.length > 0.8 * cells.length && letters.size > 1 && new Set(balls).size === balls.length;
 }
 
+const isPhrase = (cell: string): boolean => /[a-z]{2,}[ /-][A-Za-z]/.test(cell);
+/** A name as it stands in a column of names: a word with a capital or a sign, and no sentence. */
+const isToken = (cell: string): boolean => /^[+\-−]?[A-Z][A-Za-z0-9_+\-−/#.]{0,15}$/.test(cell);
+const areUnlike = (rows: readonly GridRow[], i: number): boolean => {
+  const cells = rows.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
+  return cells.length > 2 && new Set(cells).size === cells.length;
+};
+
 /** Settles what each column is: headings first, then the cells where a heading is ambiguous or silent. */
 export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): Column[] {
   const roles = headings.map((h) => roleOfHeading(h) ?? (isOfPackage(h) ? 'number' : undefined));
@@ -105,6 +113,13 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   if (open.length > 1 && !has('name') && !areNames(open[0]!)) {
     const names = open.find(areNames);
     if (names !== undefined) settled[names] = 'name';
+  }
+  // `Pin | Single output | Function`: names stand under a heading that nobody knows, and words under the other.
+  if (open.length === 1 && !has('name') && rows.length > 2 && share(open[0]!, isPhrase) >= 0.6) {
+    const tokens = headings.findIndex(
+      (_, i) => settled[i] === undefined && roles[i] === undefined && share(i, isToken) === 1 && areUnlike(rows, i),
+    );
+    if (tokens >= 0) settled[tokens] = 'name';
   }
   settled.forEach((role, i) => {
     if (role === undefined && roles[i] === 'ambiguous') settled[i] = !has('name') ? 'name' : areFunctions(i) ? 'alternates' : 'description';

@@ -143,7 +143,7 @@ function terminal(
   const level = LOW_TYPE.exec(entry.type ?? '')?.[0] ?? '';
   const said = told + (entry.activeLow && ` ${entry.activeLow}`) + (level && `. ${level}`);
   const low = readActiveLow(name, overbar, inEnglish(said), names);
-  const type = inferType(name, entry.type, told, context.legend);
+  const type = inferType(name, entry.type, told === '' && IN_WORDS.test(name) ? name : told, context.legend);
   if (low.unsure) doubts.push(levelDoubt(`${low.unsure}.`));
   if (type.doubt) doubts.push(type.doubt);
   const because: Terminal['because'] = { type: type.because };
@@ -162,6 +162,9 @@ function terminal(
   out.origin = originOf(entry.rows, entry.line, context.columns, Object.keys(numbers));
   return out;
 }
+
+/** `Output` and `Supply voltage` in place of a name say what a description would. */
+const IN_WORDS = /^[A-Za-z][a-z]{2,20}(?:[ /-][A-Za-z()+-]{1,20}){0,5}(?: \d)?$/;
 
 const LOW_TYPE = /\b(?:active[- ]low|low[- ]active)\b/i;
 

@@ -331,6 +331,25 @@ it.each<[string, string, string]>([
     'Pin,Name,Description\n1,P1,Primary start\n2,P2,Primary end\n3,S1,Secondary\n4,CT,Centre tap\n',
     'P1 passive, CT passive',
   ],
+  ['a coupler by its letters', 'Pin,Name\n1,A\n2,K\n3,E\n4,C\n', 'A passive, K passive, E passive, C passive'],
+  ['a thyristor by its letters', 'Pin,Name\n1,K\n2,A\n3,G\n', 'K passive, A passive, G input'],
+  [
+    'a detector whose case is grounded',
+    'Pin,Name,Description\n1,D,Drain of the JFET\n2,S,Source of the JFET\n3,G,"Ground, case"\n',
+    'D passive, S passive, G ground',
+  ],
+  [
+    'what words stand for',
+    'Pin,Function\n1,Enable input\n2,Ground\n3,Output\n4,Supply voltage\n',
+    'Enable input input, Ground ground, Output output, Supply voltage supply-in',
+  ],
+  [
+    'a transistor with a return of its own',
+    'Pin,Name,Description\n1,D,Drain\n2,S,Power source\n3,KS,Kelvin source for the gate loop\n4,G,Gate\n',
+    'S passive, KS passive, G input',
+  ],
+  ['coupled windings on two pins each', 'Terminals,Winding\n"1, 4",Winding A\n"2, 3",Winding B\n', 'Winding A passive, Winding B passive'],
+  ['a potentiometer', 'Terminal,Description\n1,Counter-clockwise end\n2,Wiper\n3,Clockwise end\n', 'Wiper passive, Clockwise end passive'],
   ['a bead', 'Pin,Name,Description\n1,1,Terminal\n2,2,Terminal\n', '1 passive, 2 passive'],
   [
     'a bridge',
@@ -353,6 +372,12 @@ it('asks for an output that nothing feeds, and not for the signs of a bridge', (
   expect(read(text).terminals.map((t) => t.doubts.length)).toEqual([0, 0, 1, 1]);
   const bridge = 'Pin,Name,Description\n1,+,Positive DC output\n2,~,AC input\n3,~,AC input\n4,-,Negative DC output\n';
   expect(read(bridge).terminals.flatMap((t) => t.doubts)).toEqual([]);
+});
+
+it('takes names from under a heading that nobody knows, beside one of words', () => {
+  const text =
+    'Pin,Single output,Function\n1,-Vin,Negative input\n2,+Vin,Positive input\n3,+Vout,Positive output\n4,Trim,Output adjustment\n';
+  expect(read(text).terminals.map((t) => t.name)).toEqual(['-Vin', '+Vin', '+Vout', 'Trim']);
 });
 
 it('takes an asterisk off that a note explains', () => {

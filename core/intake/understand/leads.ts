@@ -6,26 +6,35 @@ const DEVICES: { leads: Record<string, ElectricalType>; what: string }[] = [
   { leads: { D: 'passive', S: 'passive', G: 'input' }, what: 'drain, gate and source of a transistor' },
   { leads: { C: 'passive', E: 'passive', B: 'input' }, what: 'collector, base and emitter of a transistor' },
   { leads: { A: 'passive', K: 'passive' }, what: 'anode and cathode of a diode' },
+  { leads: { C: 'passive', E: 'passive', G: 'input' }, what: 'collector, gate and emitter of a transistor' },
+  { leads: { A: 'passive', K: 'passive', G: 'input' }, what: 'anode, cathode and gate of a thyristor' },
+  { leads: { A: 'passive', K: 'passive', C: 'passive', E: 'passive' }, what: 'the diode and the transistor of a coupler' },
 ];
 
 /** What a lead of a part without supplies is called where words tell it; what controls the others goes in. */
 const LEADS: readonly [RegExp, ElectricalType][] = [
   [/\b(gate|(?<!mounting )base|trigger electrode)\b/i, 'input'],
   [
-    /\b(mounting base|case|crystal|anode|cathode|drain|source|emitter|collector|kelvin|main terminal|winding|primary|secondary|(centre|center) tap|coil|contacts?|wiper|armature|throw|pole|shell|resistor|capacitor|inductor|choke|thermistor|varistor|track|switch|electrode|conductor|slider|sleeve|tip|ring|thermopile|thermocouple|(row|column|position) ?\d+)\b|^\W*phase [a-e]\W*$|^\W*(terminal|common)( (terminal|lead|end|pin))?( ?[12ab])?\W*$/i,
+    /\b(mounting base|case|crystal|anode|cathode|drain|source|emitter|collector|kelvin|shield|screen|main terminal|winding|primary|secondary|(centre|center) tap|coil|contact|wiper|(counter-?)?clockwise|armature|throw|pole|shell|resistor|capacitor|inductor|choke|thermistor|varistor|track|switch|electrode|conductor|slider|sleeve|tip|ring|thermopile|thermocouple|(row|column|position) ?\d+)s?\b|^\W*phase [a-e]( return)?\W*$|^\W*(terminal|common)( (terminal|lead|end|pin))?( ?[12ab])?\W*$/i,
     'passive',
   ],
 ];
 /** What only a part that is fed does, whatever its leads are called. */
 const ACTS =
-  /\b(inputs?|outputs?|i\/?o|dri(ve[sn]?|ving|ver of)|supply|supplies|supplied|power(ed)?|ground|data|clock|logic|enable|select|bus|interface)\b/i;
+  /\b(inputs?|outputs?|i\/?o|dri(ve[sn]?|ving|ver of)|supply|supplies|supplied|powered|power(?! (source|emitter|drain))|ground|data|clock|logic|enable|select|bus|interface)\b/i;
 
 /** A lead's letter: `D` of D, D1 and 1D. */
 const letterOf = (name: string): string | undefined => /^\d?([A-Z])\d?$/.exec(name.toUpperCase())?.[1];
 
 /** The type of a lead by what its description calls it, or its name where that is all there is; undefined where that is no lead's. */
 function describedLead({ name, description = name }: Terminal): ElectricalType | undefined {
-  return ACTS.test(description) ? undefined : LEADS.find(([words]) => words.test(description))?.[1];
+  if (ACTS.test(description)) return undefined;
+  // What is said first is what it is: `Kelvin source for the gate loop` is no gate.
+  const found = LEADS.flatMap(([words, type]) => {
+    const at = words.exec(description)?.index;
+    return at === undefined ? [] : [{ at, type }];
+  });
+  return found.sort((x, y) => x.at - y.at)[0]?.type;
 }
 
 /** A type column or a model says more than what a lead is called. */
@@ -42,10 +51,12 @@ export function recogniseLeads(terminals: readonly Terminal[]): void {
   const own = terminals.filter((t) => !isApart(t));
   byLetters(own);
   if (isBridge(own)) return own.forEach((t) => setLead(t, 'passive', 'a terminal of a rectifier bridge'));
-  if (own.length < 2 || own.some((t) => carriesPower(t.type) && !isTypeAsked(t))) return;
-  const types = own.map(describedLead);
-  if (types.some((type) => type === undefined)) return doubtUndriven(own);
-  own.forEach((t, i) => {
+  // A case that is grounded feeds nothing.
+  const leads = own.filter((t) => t.type !== 'ground' || isTypeAsked(t));
+  if (leads.length < 2 || leads.some((t) => carriesPower(t.type) && !isTypeAsked(t))) return;
+  const types = leads.map(describedLead);
+  if (types.some((type) => type === undefined)) return doubtUndriven(own, types.filter((type) => type !== undefined).length);
+  leads.forEach((t, i) => {
     if (!isTold(t)) setLead(t, types[i]!, 'a lead of a part without supplies');
   });
 }
@@ -54,8 +65,9 @@ export function recogniseLeads(terminals: readonly Terminal[]): void {
 const FEW = 12;
 
 /** Nothing drives an output where nothing feeds the part: of a switch, a bridge or a cell it is a lead too. */
-function doubtUndriven(own: readonly Terminal[]): void {
-  if (own.length > FEW || own.some((t) => carriesPower(t.type))) return;
+function doubtUndriven(own: readonly Terminal[], leads: number): void {
+  const isFed = own.some((t) => carriesPower(t.type) && !(leads > 1 && isTypeAsked(t)));
+  if (own.length > FEW || isFed) return;
   for (const t of own) {
     if (t.type !== 'output' || isTypeAsked(t) || isTold(t)) continue;
     t.doubts = [...t.doubts, { field: 'type', reason: 'Taken for output, but nothing feeds the part.', candidates: ['output', 'passive'] }];
