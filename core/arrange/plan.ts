@@ -3,6 +3,7 @@ import {
   carriesPower,
   compareTerminals,
   findChannels,
+  findComplements,
   groupBy,
   isSignal,
   nameOnDrawing,
@@ -58,6 +59,8 @@ export function planUnits(pins: readonly Pin[], rules: HouseRules, strategy: Str
   if (strategy === 'side') return { units: bySide(pins, rules), shared: [] };
   const channels = strategy === 'function' && pins.length >= 4 ? findChannels(pins) : undefined;
   if (channels) return planChannels(pins, channels, rules);
+  const complements = strategy === 'function' && pins.length >= 4 ? findComplements(pins) : undefined;
+  if (complements) return planComplements(pins, complements, rules);
   const all = groupPins(pins, rules.order);
   const several = strategy === 'bank' || pins.length > rules.maxPinsPerUnit || heightOf(all, rules) > rules.maxHeight;
   return { units: planRest(pins, rules, several, strategy), shared: sharedIn(pins, rules, several) };
@@ -79,6 +82,14 @@ function planChannels(pins: readonly Pin[], channels: Channels, rules: HouseRule
     units: left.length === 0 ? [] : planRest(left, rules, !isFewBeside(signals)),
     shared: supplied === 'each' ? supplies.map((p) => p.id) : [],
   };
+}
+
+/** The halves of a complementary pair, each with a drawing of its own, and the rest beside them. */
+function planComplements(pins: readonly Pin[], halves: NonNullable<ReturnType<typeof findComplements>>, rules: HouseRules): UnitPlan {
+  const own = new Set(halves.flatMap((h) => h.pins));
+  const rest = pins.filter((p) => !own.has(p));
+  const units = halves.map(({ word, pins: half }) => ({ title: word, groups: [{ title: word, pins: half, power: false }] }));
+  return { units: [...units, ...(rest.length === 0 ? [] : planRest(rest, rules, false))], shared: [] };
 }
 
 const isFewBeside = (signals: readonly Pin[]): boolean =>

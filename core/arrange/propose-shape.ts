@@ -53,6 +53,10 @@ const TWINS: Partial<Record<ShapeName, [ShapeName, string]>> = {
   pnp: ['npn', 'NPN or PNP'],
   nmos: ['pmos', 'N-channel or P-channel'],
   pmos: ['nmos', 'N-channel or P-channel'],
+  njf: ['pjf', 'N-channel or P-channel'],
+  pjf: ['njf', 'N-channel or P-channel'],
+  amplifier: ['comparator', 'an amplifier or a comparator'],
+  comparator: ['amplifier', 'an amplifier or a comparator'],
 };
 
 const wordsOfPart = (part: Part): string =>
@@ -70,6 +74,19 @@ export const unitPins = (part: Part, unitId: string): Pin[] => {
 
 const TELLS_SENSE = /\binvert|\bbuffers?\b|\breceiver|\bschmitt\b/i;
 
+/** Both polarities in one part: which of its units has which, the part's own words do not say. */
+const OF_BOTH = /\bcomplementary\b|\bn\s*[/&+]\s*p\b|\bnpn\s*[/&+]\s*pnp\b/i;
+
+/** True where the words of the unit's own pins, or those of the part where the pins have none, tell this shape and not its twin. */
+function isThis(shape: ShapeName, other: ShapeName, part: Part, pins: readonly Pin[]): boolean {
+  const tells = (text: string) => [SHAPES[shape].words.test(text), SHAPES[other].words.test(text)] as const;
+  const [own, against] = tells(pins.map((p) => p.description ?? '').join(' '));
+  if (own || against) return own && !against;
+  const whole = wordsOfPart(part);
+  const [said, saidToo] = tells(whole);
+  return said && !saidToo && !OF_BOTH.test(whole);
+}
+
 /** How a shape would take a unit's pins; undefined where it lacks a pin that it cannot be read without. */
 export function proposeShape(part: Part, unitId: string, shape: ShapeName): ShapeProposal | undefined {
   const def = SHAPES[shape];
@@ -84,8 +101,8 @@ export function proposeShape(part: Part, unitId: string, shape: ShapeName): Shap
   );
   const taken = new Set(bound.map((b) => b.pin.id));
   const words = wordsFor(part, pins, def);
-  const said = def.words.test(words);
   const twin = TWINS[shape];
+  const said = twin ? isThis(shape, twin[0], part, pins) : def.words.test(words);
   const doubts = twin && !said ? [`Nothing says whether it is ${twin[1]}.`] : [];
   if (bound.filter((b) => isCountedOnly(b.pin, b.port.role)).length > 2 && ends === pins && !(shape === 'contacts' && said))
     doubts.push('The ends are taken in the order of their numbers.');

@@ -147,6 +147,34 @@ describe('planned units', () => {
     const loose = told.pins.slice(1).map((p) => ({ ...p, description: 'Timing resistor' }));
     expect(shapes(applyEdit({ ...told, pins: loose, units: [], drawings: [] }, arrangePart({ ...told, pins: loose, units: [], drawings: [] }, DEFAULT_RULES)))).toEqual(['block']); // prettier-ignore
   });
+  const told = (description: string, pins: [string, ElectricalType, string][]) => {
+    const bare = { ...part(description, 'X'), units: [], drawings: [], pins: pins.map(([name, type, says], i) => ({ ...pin(`${name}:${type}`, i), description: says })) }; // prettier-ignore
+    return applyEdit(bare, arrangePart(bare, DEFAULT_RULES));
+  };
+  it('are both halves of a complementary pair, each as its own', () => {
+    const half = (i: number, way: string): [string, ElectricalType, string][] => [
+      [`S${i}`, 'passive', `Source of the ${way} transistor`],
+      [`G${i}`, 'input', `Gate of the ${way} transistor`],
+      [`D${i}`, 'passive', `Drain of the ${way} transistor`],
+    ];
+    const pair = told('Complementary MOSFET pair, N- and P-channel', [...half(1, 'N-channel'), ...half(2, 'P-channel')]);
+    expect([pair.units.map((u) => u.title), shapes(pair)]).toEqual([
+      ['N-channel', 'P-channel'],
+      ['nmos', 'pmos'],
+    ]);
+  });
+  it('are what their own pins say, and blocks where the part’s words could mean either', () => {
+    const amp = (i: number, what: string): [string, ElectricalType, string][] => [
+      [`IN${i}+`, 'input', `Non-inverting input of the ${what}`],
+      [`IN${i}-`, 'input', `Inverting input of the ${what}`],
+      [`OUT${i}`, what === 'comparator' ? 'open-drain' : 'output', `Output of the ${what}`],
+    ];
+    expect(shapes(told('Amplifier and comparator', amp(1, 'comparator')))).toEqual(['comparator']);
+    expect(shapes(told('Amplifier and comparator', amp(1, 'stage')))).toEqual(['block']);
+    expect(shapes(told('P-channel JFET', [['D', 'passive', 'Drain'], ['G', 'input', 'Gate'], ['S', 'passive', 'Source']]))).toEqual(['pjf']); // prettier-ignore
+    expect(shapes(told('JFET', [['D', 'passive', 'Drain'], ['G', 'input', 'Gate'], ['S', 'passive', 'Source']]))).toEqual(['block']); // prettier-ignore
+    expect(shapes(told('N/P-channel MOSFET', [['D', 'passive', 'Drain'], ['G', 'input', 'Gate'], ['S', 'passive', 'Source']]))).toEqual(['block']); // prettier-ignore
+  });
   it('have the pins of one electrode beside each other, each on its own place', () => {
     const [drawing] = planned('Power MOSFET, N-channel', ['S', 'S', 'S', 'G:input', 'D', 'D', 'D', 'D']).drawings;
     const points = drawing!.ports.map((p) => connectPoint(drawing!.body, p)).map((p) => `${p.x} ${p.y}`);

@@ -29,10 +29,31 @@ function reading(match: RegExpExecArray | null, parts: (m: RegExpExecArray) => [
  * Finds equal channels that make up most of a part. Every channel must have the same roles with the same types, at
  * least two of them, and they must be more than a bus: signals go in and out, or all are passive.
  */
-export function findChannels(pins: readonly Pin[]): Channels | undefined {
+export const findChannels = (pins: readonly Pin[]): Channels | undefined => channelsIn(pins, (members) => equal(members));
+
+/**
+ * Channels that are equal but for their polarity, the N and the P of a complementary pair, with the word for each; they have a
+ * drawing each.
+ */
+export function findComplements(pins: readonly Pin[]): { word: string; pins: Pin[] }[] | undefined {
+  const found = channelsIn(pins, (members) => equal(members, false));
+  const complements = found?.members.map((m) => {
+    const own = [...m.values()];
+    const [polarity, ...others] = new Set(own.flatMap((p) => polarityOf(p) ?? []));
+    const word = own.some((p) => /\b[np][np][np]\b/i.test(p.description ?? ''))
+      ? { N: 'NPN', P: 'PNP' }
+      : { N: 'N-channel', P: 'P-channel' };
+    return { word: others.length === 0 && polarity !== undefined ? word[polarity as 'N' | 'P'] : '', pins: own };
+  });
+  return complements?.every((c) => c.word !== '') && new Set(complements.map((c) => c.word)).size > 1 ? complements : undefined;
+}
+
+type Equal = (members: Map<string, Pin>[]) => boolean;
+
+function channelsIn(pins: readonly Pin[], areEqual: Equal): Channels | undefined {
   const signals = pins.filter((p) => isSignal(p.type) && !COUPLED.test(p.description ?? ''));
   const isFed = pins.some((p) => carriesPower(p.type));
-  const found = READINGS.map((read) => byReading(signals, read, isFed)).filter((c) => c !== undefined);
+  const found = READINGS.map((read) => byReading(signals, read, isFed, areEqual)).filter((c) => c !== undefined);
   const size = (c: Channels) => c.indices.length * c.members[0]!.size;
   const best = found.sort((a, b) => size(b) - size(a))[0];
   return best && size(best) >= signals.length * 0.6 && !areBits(best, signals) ? best : undefined;
@@ -50,7 +71,7 @@ const COUPLED = /\b(winding|primary|secondary|coil|choke|core|transformer)s?\b|\
 /** So many channels of no more than two pins, under one control, are the bits of a register. */
 const BITS = 4;
 
-function byReading(signals: readonly Pin[], read: (typeof READINGS)[number], isFed: boolean): Channels | undefined {
+function byReading(signals: readonly Pin[], read: (typeof READINGS)[number], isFed: boolean, areEqual: Equal): Channels | undefined {
   const roles = new Map<string, Map<string, Pin>>();
   for (const pin of signals) {
     const r = read(pin.name);
@@ -77,18 +98,18 @@ function byReading(signals: readonly Pin[], read: (typeof READINGS)[number], isF
   const told = names.filter((role) => [...roles.get(role)!].every(([index, pin]) => pin.group?.endsWith(` ${index}`)));
   const own = told.length > 1 ? told : names;
   const members = indices.map((index) => new Map(own.map((role) => [role, roles.get(role)!.get(index)!])));
-  return equal(members) && isMoreThanBus([...members[0]!.values()], isFed) ? { indices, members } : undefined;
+  return areEqual(members) && isMoreThanBus([...members[0]!.values()], isFed) ? { indices, members } : undefined;
 }
 
 /** The polarity of a transistor that a description tells: N and P are no equal channels. */
 const polarityOf = ({ description }: Pin): string | undefined =>
   /\b([np])(?:[- ]?ch(?:annel)?\b|mos|np\b)/i.exec(description ?? '')?.[1]?.toUpperCase();
 
-const equal = (members: Map<string, Pin>[]): boolean =>
+const equal = (members: Map<string, Pin>[], inPolarity = true): boolean =>
   members.every((m) =>
     [...m].every(([role, pin]) => {
       const first = members[0]!.get(role)!;
-      return pin.type === first.type && pin.activeLow === first.activeLow && polarityOf(pin) === polarityOf(first);
+      return pin.type === first.type && pin.activeLow === first.activeLow && (!inPolarity || polarityOf(pin) === polarityOf(first));
     }),
   );
 

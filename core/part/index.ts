@@ -1,7 +1,7 @@
 export * from './bound-in';
 export * from './bundle';
 export * from './canonical';
-export { findChannels, type Channels } from './channels';
+export { findChannels, findComplements, type Channels } from './channels';
 export { copyOf } from './copy';
 export * from './drawing';
 export * from './electrical-type';

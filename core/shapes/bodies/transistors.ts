@@ -81,11 +81,16 @@ export const TRANSISTORS = {
     channel(false),
   ),
   njf: {
-    ...transistor('N-channel JFET', /\bn-?ch(annel)?\b.*jfet|\bjfet/i, upright('gate', 'drain', 'source', -1), junction(true)),
+    ...transistor('N-channel JFET', /\bn-?ch(annel)?\b.*\bjfet|\bjfet\b.*\bn-?ch/i, upright('gate', 'drain', 'source', -1), junction(true)),
     needsWords: true,
   },
   pjf: {
-    ...transistor('P-channel JFET', /\bp-?ch(annel)?\b.*jfet/i, upright('gate', 'drain', 'source', -1), junction(false)),
+    ...transistor(
+      'P-channel JFET',
+      /\bp-?ch(annel)?\b.*\bjfet|\bjfet\b.*\bp-?ch/i,
+      upright('gate', 'drain', 'source', -1),
+      junction(false),
+    ),
     needsWords: true,
   },
   igbt: transistor(
