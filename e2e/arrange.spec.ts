@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { openPart } from './app';
+import { openPart, paste, startPart } from './app';
 
 const row = (page: Page, name: RegExp | string) => page.getByRole('row', { name });
 
@@ -46,6 +46,22 @@ test('a body shape is proposed with its doubts, taken, and given up for the bloc
   await page.getByRole('button', { name: 'Body shape…' }).click();
   await page.getByRole('button', { name: 'Back to the block' }).click();
   await expect(page.locator('svg.drawing').first()).toContainText('24-bit bridge converter');
+});
+
+test('a small part is drawn as what it is at once, and given up for the block from the palette', async ({ page }) => {
+  await startPart(page);
+  await paste(page, '#paste-box', 'TF9990 N-channel MOSFET\n\nPin,Name,Description\n"1, 2, 3",S,source\n4,G,gate\n"5, 6",D,drain\n');
+  await page.getByRole('button', { name: /Take 6 terminals/ }).click();
+  await page.getByRole('link', { name: 'Arrange' }).click();
+  await page.getByRole('button', { name: /Plan units/ }).click();
+  await expect(row(page, /^4 G/)).toContainText('A left');
+  await expect(row(page, /^6 D/)).toContainText('A top');
+  await expect(row(page, /^3 S/)).toContainText('A base');
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('body shape');
+  await page.keyboard.press('Enter');
+  await page.getByRole('region', { name: 'Body shapes' }).getByRole('button', { name: 'Back to the block' }).click();
+  await expect(row(page, /^6 D/)).toContainText('A left');
 });
 
 test('artwork is drawn by clicks, put right by numbers, and removed', async ({ page }) => {

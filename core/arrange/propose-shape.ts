@@ -87,6 +87,16 @@ function isThis(shape: ShapeName, other: ShapeName, part: Part, pins: readonly P
   return said && !saidToo && !OF_BOTH.test(whole);
 }
 
+const GATES = ['and', 'or', 'xor'] as const;
+
+/** True where the words name gates of several kinds, `NAND, NOR or XOR`, and the unit's own pins not just this one. */
+function saysOtherGate(shape: ShapeName, part: Part, pins: readonly Pin[]): boolean {
+  const named = (text: string) => GATES.filter((gate) => SHAPES[gate].words.test(text));
+  const own = named(pins.map((p) => p.description ?? '').join(' '));
+  const said = own.length > 0 ? own : named(wordsOfPart(part));
+  return said.some((gate) => !shape.startsWith(gate));
+}
+
 /** How a shape would take a unit's pins; undefined where it lacks a pin that it cannot be read without. */
 export function proposeShape(part: Part, unitId: string, shape: ShapeName): ShapeProposal | undefined {
   const def = SHAPES[shape];
@@ -109,6 +119,7 @@ export function proposeShape(part: Part, unitId: string, shape: ShapeName): Shap
   // A driver may invert, and what is called so alone does not say whether.
   if (/^buffer/.test(shape) && /\bdrivers?\b/i.test(words) && !TELLS_SENSE.test(words))
     doubts.push('Nothing says whether its output is inverted.');
+  if (def.manyInputs && saysOtherGate(shape, part, pins)) doubts.push('Nothing says which of its gates this is.');
   const confidence = said ? 0.95 : def.needsWords ? 0.2 : twin ? 0.4 : 0.7;
   return { shape, bound, left: pins.filter((p) => !taken.has(p.id)), doubts, confidence };
 }

@@ -134,6 +134,20 @@ describe('planned units', () => {
     const negated = (what: string) => planned(what, buffers).drawings[0]!.ports.some((p) => p.marks?.includes('negation'));
     expect(['Dual inverter', 'Dual inverting buffer', 'Dual non-inverting buffer'].map(negated)).toEqual([true, true, false]);
   });
+  it.each<[string, string]>([
+    ['Dual exclusive-OR gate', 'xor'],
+    ['Dual OR gate', 'or'],
+    ['Dual NAND Schmitt trigger', 'and'],
+    ['Dual level shifter and gate driver', 'block'],
+    ['Dual buffer and line driver', 'block'],
+    ['Configurable NAND, NOR or XOR gate', 'block'],
+    ['AND-OR-invert gate', 'block'],
+  ])('are gates by what is called so: %s', (what, shape) => expect(shapes(planned(what, NAND))[0]).toBe(shape));
+  it.each<[string, string[]]>([
+    ['Current-sense amplifier with internal shunt resistor', ['VS:supply-in', 'GND:ground', 'OUT:output', 'RS1', 'RS2']],
+    ['Battery charger', ['VIN:supply-in', 'GND:ground', 'STAT:open-drain', 'C+', 'C-']],
+    ['Transceiver with transient suppressor', ['VCC:supply-in', 'GND:ground', 'D:input', 'R:output', 'A', 'B']],
+  ])('are no passive parts beside supplies: %s', (what, pins) => expect(new Set(shapes(planned(what, pins)))).toEqual(new Set(['block'])));
   it('stay blocks where anything is in doubt', () => {
     expect(shapes(planned('', ['B:input', 'C', 'E']))).toEqual(['block']);
     expect(shapes(planned('Dual line driver', ['1A:input', '1Y:output', '2A:input', '2Y:output']))).toEqual(['block']);

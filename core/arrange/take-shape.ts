@@ -21,8 +21,10 @@ function sureShape(part: Part, unitId: string, rules: HouseRules): ShapeProposal
   if (rules.bodies === 'blocks') return undefined;
   const other = OF_STYLE[rules.bodies === 'distinctive' ? 'rectangular' : 'distinctive'];
   const [best] = suggestShapes(part, unitId).filter((p) => !other.includes(p.shape));
-  const isOne = best?.shape !== 'contacts' || best.bound.every((b) => b.pin.type === 'passive');
-  return best && isOne && best.confidence >= SURE && best.doubts.length === 0 ? best : undefined;
+  if (!best) return undefined;
+  const isWhole = SHAPES[best.shape].active || part.pins.every((p) => p.type !== 'supply-in' && p.type !== 'supply-out');
+  const isOne = best.shape !== 'contacts' || best.bound.every((b) => b.pin.type === 'passive');
+  return isWhole && isOne && best.confidence >= SURE && best.doubts.length === 0 ? best : undefined;
 }
 
 const isEqualEdit = (a: Edit | undefined, b: Edit): boolean =>

@@ -38,7 +38,7 @@ function describedLead({ name, description = name }: Terminal): ElectricalType |
 }
 
 /** A type column or a model says more than what a lead is called. */
-const isTold = (t: Terminal): boolean => /\b(column|model)\b/.test(t.because['type'] ?? '');
+const isTold = (t: Terminal): boolean => /\btype column\b|\bcode \S+ = |^model /.test(t.because['type'] ?? '');
 
 /** What the table does not ask for: pins of nothing and pads for the heat. */
 const isApart = (t: Terminal): boolean => t.type === 'no-connect' || t.type === 'reserved' || /^(EP|TAB|PAD)\d?$/i.test(t.name);

@@ -25,6 +25,7 @@ export const AMPLIFIERS = {
     title: 'Amplifier',
     standard: 'IEC 60617-13, operational amplifier; IEEE 315 clause 6',
     letters: 'U',
+    active: true,
     width: 6,
     height: 6,
     ports: INPUTS,
@@ -36,6 +37,7 @@ export const AMPLIFIERS = {
     title: 'Comparator',
     standard: 'IEC 60617-13, comparator; IEEE 315 clause 6',
     letters: 'U',
+    active: true,
     width: 6,
     height: 6,
     ports: INPUTS,
@@ -47,6 +49,7 @@ export const AMPLIFIERS = {
     title: 'Buffer',
     standard: 'IEEE 91a, distinctive shape; IEEE 315 clause 6',
     letters: 'U',
+    active: true,
     width: 4,
     height: 4,
     ports: [

@@ -34,6 +34,8 @@ export interface BodyDef {
   ports: ShapePort[];
   /** Its outline is a box: pins that nothing is connected to can stand at its left. */
   box?: true;
+  /** What is fed can be drawn so; the others are whole parts, and no pins that are left over beside supplies. */
+  active?: true;
   /** Gates take any number of further inputs on the left. */
   manyInputs?: true;
   /** Pin names are shown; without it the shape itself says which pin is which. */

@@ -11,12 +11,15 @@ const TWO_INPUTS: ShapePort[] = [
   { role: 'supply+', side: 'top', at: 0, optional: true },
   { role: 'ground', side: 'base', at: 0, optional: true },
 ];
+// `Buffer and gate driver` has no AND gate, and an exclusive OR is no OR.
+const AND = /\bnand\b|\band[- ]gates?\b(?!\s*driv)/i;
+const OR = /\bnor\b|(?<!exclusive[- ])\bor[- ]gates?\b(?!\s*driv)/i;
 const NAND = /\bnand\b/i;
 const NOR = /\bnor\b/i;
 const XNOR = /\bxnor\b|exclusive[- ]nor/i;
 export const INVERTER = /(?<!\bnon[- ]?)\binvert(er|ing)s?\b/i;
 
-const gate = { letters: 'U', width: 4, height: 4, ports: TWO_INPUTS, manyInputs: true } as const;
+const gate = { letters: 'U', active: true, width: 4, height: 4, ports: TWO_INPUTS, manyInputs: true } as const;
 
 const outline = (points: Point[]): Primitive => ({ kind: 'polygon', points, weight: 'body', filled: true });
 
@@ -57,7 +60,7 @@ export const GATES = {
     ...gate,
     title: 'AND gate',
     standard: SHAPE,
-    words: /\bn?and\b/i,
+    words: AND,
     inverted: NAND,
     needsWords: true,
     draw: ({ w, h }) => {
@@ -74,7 +77,7 @@ export const GATES = {
     ...gate,
     title: 'OR gate',
     standard: SHAPE,
-    words: /\bn?or gate|\bnor\b/i,
+    words: OR,
     inverted: NOR,
     needsWords: true,
     draw: (frame) => [orOutline(frame)],
@@ -107,7 +110,7 @@ export const GATES = {
     ...gate,
     title: 'AND gate, rectangular',
     standard: BLOCK,
-    words: /\bn?and\b/i,
+    words: AND,
     inverted: NAND,
     needsWords: true,
     draw: labelled('&'),
@@ -116,7 +119,7 @@ export const GATES = {
     ...gate,
     title: 'OR gate, rectangular',
     standard: BLOCK,
-    words: /\bn?or gate|\bnor\b/i,
+    words: OR,
     inverted: NOR,
     needsWords: true,
     draw: labelled('≥1'),

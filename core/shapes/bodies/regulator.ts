@@ -10,6 +10,7 @@ export const REGULATORS = {
     height: 6,
     names: true,
     box: true,
+    active: true,
     ports: [
       { role: 'input', side: 'left', at: 1 },
       { role: 'output', side: 'right', at: 1 },
