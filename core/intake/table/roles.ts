@@ -27,7 +27,8 @@ const OF_MODE = /\bmode\b|^(spi|i2c|i²c|uart|serial|parallel)\b/i;
 /** What a terminal's circuit is, which tells a direction only where no other column does. */
 const OF_CELL = /^\s*(pad|buffer|cell|port|driver)\b/i;
 
-const NET = /^\s*net(?:[ _-]?name)?\s*$/i;
+/** What a terminal is joined to, or marked with: its name only where nothing else is. */
+const NET = /^\s*(?:net(?:[ _-]?name)?|connections?|markings?|windings?)\s*$/i;
 
 /** A name as circuits have it, with nothing in small letters. */
 const isCapitals = (text: string): boolean => /^[A-Z0-9_+\-−–/#~*.[\]]+$/.test(text) && /[A-Z]/.test(text);
@@ -50,6 +51,8 @@ function areSmallBalls(rows: readonly GridRow[], i: number): boolean {
 const isPhrase = (cell: string): boolean => /[a-z]{2,}[ /-][A-Za-z]/.test(cell);
 /** A name as it stands in a column of names: a word with a capital or a sign, and no sentence. */
 const isToken = (cell: string): boolean => /^[+\-−]?[A-Z][A-Za-z0-9_+\-−/#.]{0,15}$/.test(cell);
+/** `+Vin` and `TRIM`; `Red` is a wire's colour. */
+const isSign = (cell: string): boolean => /[+\-−\d]|[A-Z]{2}/.test(cell);
 const areUnlike = (rows: readonly GridRow[], i: number): boolean => {
   const cells = rows.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
   return cells.length > 2 && new Set(cells).size === cells.length;
@@ -117,7 +120,8 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   // `Pin | Single output | Function`: names stand under a heading that nobody knows, and words under the other.
   if (open.length === 1 && !has('name') && rows.length > 2 && share(open[0]!, isPhrase) >= 0.6) {
     const tokens = headings.findIndex(
-      (_, i) => settled[i] === undefined && roles[i] === undefined && share(i, isToken) === 1 && areUnlike(rows, i),
+      (_, i) =>
+        settled[i] === undefined && roles[i] === undefined && share(i, isToken) === 1 && share(i, isSign) >= 0.5 && areUnlike(rows, i),
     );
     if (tokens >= 0) settled[tokens] = 'name';
   }

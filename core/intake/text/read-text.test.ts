@@ -378,7 +378,17 @@ it('takes names from under a heading that nobody knows, beside one of words', ()
   const text =
     'Pin,Single output,Function\n1,-Vin,Negative input\n2,+Vin,Positive input\n3,+Vout,Positive output\n4,Trim,Output adjustment\n';
   expect(read(text).terminals.map((t) => t.name)).toEqual(['-Vin', '+Vin', '+Vout', 'Trim']);
+  const wires = 'Lead,Colour,Function\n1,Red,Phase A\n2,Blue,Phase A return\n3,Green,Phase B\n4,Black,Phase B return\n';
+  expect(read(wires).terminals.map((t) => t.name)).toEqual(['Phase A', 'Phase A return', 'Phase B', 'Phase B return']);
 });
+
+it.each<[string, string, string[]]>([
+  ['before the names', 'Pin,Connection,Name\n1,3.3 V rail,VDD\n2,Ground plane,GND\n3,MCU pin 12,SDA\n', ['VDD', 'GND', 'SDA']],
+  ['behind them', 'Pin,Name,Connection\n1,VDD,3.3 V rail\n2,GND,Ground plane\n3,SDA,MCU pin 12\n', ['VDD', 'GND', 'SDA']],
+  ['alone', 'Pin,Connection\n1,Anode\n2,Cathode\n3,Gate\n', ['Anode', 'Cathode', 'Gate']],
+])('takes what a terminal is connected to for its name only where nothing else is: %s', (_where, text, names) =>
+  expect(read(text).terminals.map((t) => t.name)).toEqual(names),
+);
 
 it('takes an asterisk off that a note explains', () => {
   const text =
