@@ -30,6 +30,10 @@ describe('leads that a legend counts', () => {
       ['2', 'Emitter', 'passive', 0],
       ['3', 'Collector', 'passive', 0],
     ])); // prettier-ignore
+  it('are looked for in long texts in one go', () => {
+    expect(listedLeads(Array.from({ length: 20_000 }, () => '1: Anode'))).toBeUndefined();
+    expect(listedLeads(['1 '.repeat(150), `${'pin '.repeat(70)}1`])).toBeUndefined();
+  });
   it('are no table where there are none', () => expect(refused(readText('1. Scope\n2. Anode currents\n'))[0]).toMatch(/No pin table/));
 });
 

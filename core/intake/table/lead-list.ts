@@ -30,7 +30,8 @@ export function listedLeads(texts: readonly string[]): ListedLead[] | undefined 
   entries.forEach((first, i) => {
     if (first.number !== '1') return;
     const list = [first];
-    for (const next of entries.slice(i + 1)) {
+    for (let k = i + 1; k < entries.length; k++) {
+      const next = entries[k]!;
       if (Number(next.number) !== list.length + 1 || next.at - list.at(-1)!.at > NEAR || list.length === MOST) break;
       list.push(next);
     }
