@@ -9,6 +9,8 @@ export interface ShapeProposal {
   bound: { port: ShapePort; pin: Pin }[];
   /** Pins that the shape has no port for; they are put where there is room. */
   left: Pin[];
+  /** What it gives out is negated, as the words say. */
+  inverted: boolean;
   /** What could not be known: which polarity, which end. */
   doubts: string[];
   /** 0 to 1. */
@@ -33,7 +35,7 @@ function bindPorts(ports: readonly ShapePort[], pins: readonly Pin[]): Map<Shape
   const portOf = new Map<string, ShapePort>();
   const seek = (port: ShapePort, seen: Set<string>): boolean => {
     // Those that are free first, so that ends keep the order of their numbers.
-    for (const pin of [...pins.filter((p) => !portOf.has(p.id)), ...pins.filter((p) => portOf.has(p.id))]) {
+    for (const pin of [...pins].sort((a, b) => Number(portOf.has(a.id)) - Number(portOf.has(b.id)))) {
       if (seen.has(pin.id) || !canBe(pin, port.role)) continue;
       seen.add(pin.id);
       const holder = portOf.get(pin.id);
@@ -62,12 +64,17 @@ const TWINS: Partial<Record<ShapeName, [ShapeName, string]>> = {
 const wordsOfPart = (part: Part): string =>
   [part.category, part.description, ...part.keywords, ...part.models.map((m) => m.chosen)].join(' ');
 
+const wordsOfPins = (pins: readonly Pin[]): string => pins.map((p) => p.description ?? '').join(' ');
+
 /** The words that can speak for a shape: those of the part, and of the unit's pins where these are named, not only counted. */
-export const wordsFor = (part: Part, pins: readonly Pin[], { ports }: BodyDef): string =>
-  [wordsOfPart(part), ...(ports.some((p) => isCounted(p.role)) ? [] : pins.map((p) => p.description ?? ''))].join(' ');
+const wordsFor = (part: Part, pins: readonly Pin[], { ports }: BodyDef): string =>
+  ports.some((p) => isCounted(p.role)) ? wordsOfPart(part) : `${wordsOfPart(part)} ${wordsOfPins(pins)}`;
+
+/** Those of some shapes that words name. */
+const namedBy = (words: string, shapes: readonly ShapeName[]): ShapeName[] => shapes.filter((s) => SHAPES[s].words.test(words));
 
 /** The pins of a unit in the order of their numbers. */
-export const unitPins = (part: Part, unitId: string): Pin[] => {
+const unitPins = (part: Part, unitId: string): Pin[] => {
   const bound = new Set(Object.values(part.units.find((u) => u.id === unitId)?.binding ?? {}));
   return part.pins.filter((p) => bound.has(p.id)).sort((a, b) => compareTerminals(anyNumber(a), anyNumber(b)));
 };
@@ -79,28 +86,27 @@ const OF_BOTH = /\bcomplementary\b|\bn\s*[/&+]\s*p\b|\bnpn\s*[/&+]\s*pnp\b/i;
 
 /** True where the words of the unit's own pins, or those of the part where the pins have none, tell this shape and not its twin. */
 function isThis(shape: ShapeName, other: ShapeName, part: Part, pins: readonly Pin[]): boolean {
-  const tells = (text: string) => [SHAPES[shape].words.test(text), SHAPES[other].words.test(text)] as const;
-  const [own, against] = tells(pins.map((p) => p.description ?? '').join(' '));
-  if (own || against) return own && !against;
+  const own = namedBy(wordsOfPins(pins), [shape, other]);
   const whole = wordsOfPart(part);
-  const [said, saidToo] = tells(whole);
-  return said && !saidToo && !OF_BOTH.test(whole);
+  const named = own.length > 0 || OF_BOTH.test(whole) ? own : namedBy(whole, [shape, other]);
+  return named.length === 1 && named[0] === shape;
 }
 
-const GATES = ['and', 'or', 'xor'] as const;
+const GATES: readonly ShapeName[] = ['and', 'or', 'xor'];
 
 /** True where the words name gates of several kinds, `NAND, NOR or XOR`, and the unit's own pins not just this one. */
 function saysOtherGate(shape: ShapeName, part: Part, pins: readonly Pin[]): boolean {
-  const named = (text: string) => GATES.filter((gate) => SHAPES[gate].words.test(text));
-  const own = named(pins.map((p) => p.description ?? '').join(' '));
-  const said = own.length > 0 ? own : named(wordsOfPart(part));
-  return said.some((gate) => !shape.startsWith(gate));
+  const own = namedBy(wordsOfPins(pins), GATES);
+  const named = own.length > 0 ? own : namedBy(wordsOfPart(part), GATES);
+  return named.some((gate) => !shape.startsWith(gate));
 }
 
 /** How a shape would take a unit's pins; undefined where it lacks a pin that it cannot be read without. */
-export function proposeShape(part: Part, unitId: string, shape: ShapeName): ShapeProposal | undefined {
+export const proposeShape = (part: Part, unitId: string, shape: ShapeName): ShapeProposal | undefined =>
+  proposeFor(part, unitPins(part, unitId), shape);
+
+function proposeFor(part: Part, pins: readonly Pin[], shape: ShapeName): ShapeProposal | undefined {
   const def = SHAPES[shape];
-  const pins = unitPins(part, unitId);
   const ports = shape === 'contacts' ? contactPorts(pins) : portsFor(def, pins);
   const ends = shape === 'choke' ? byWinding(pins) : pins;
   const pinOf = shape === 'contacts' ? new Map(ports.map((p, i) => [p, pins[i]!])) : bindPorts(ports, ends);
@@ -121,7 +127,7 @@ export function proposeShape(part: Part, unitId: string, shape: ShapeName): Shap
     doubts.push('Nothing says whether its output is inverted.');
   if (def.manyInputs && saysOtherGate(shape, part, pins)) doubts.push('Nothing says which of its gates this is.');
   const confidence = said ? 0.95 : def.needsWords ? 0.2 : twin ? 0.4 : 0.7;
-  return { shape, bound, left: pins.filter((p) => !taken.has(p.id)), doubts, confidence };
+  return { shape, bound, left: pins.filter((p) => !taken.has(p.id)), inverted: def.inverted?.test(words) ?? false, doubts, confidence };
 }
 
 /** Where further pins of one electrode stand, after the first at 1; the driver's return has its own place at 2 of the base. */
@@ -180,7 +186,7 @@ export function suggestShapes(part: Part, unitId: string): ShapeProposal[] {
   return (Object.keys(SHAPES) as ShapeName[])
     .filter((shape) => shape === 'contacts' || pins.length <= mostPins(SHAPES[shape]))
     .filter((shape) => !SHAPES[shape].needsWords || SHAPES[shape].words.test(wordsFor(part, pins, SHAPES[shape])))
-    .flatMap((shape) => proposeShape(part, unitId, shape) ?? [])
+    .flatMap((shape) => proposeFor(part, pins, shape) ?? [])
     .filter((p) => p.bound.length > 0 && p.left.every((pin) => !!SHAPES[p.shape].box && IDLE.has(pin.type)))
     .filter((p) => p.shape !== 'buffer' || p.confidence > 0.9)
     .sort(

@@ -1,12 +1,8 @@
 import { applyEdit, isFlank, nameOnDrawing, type Drawing, type Edit, type HouseRules, type Part, type Side } from '../part';
 import { SHAPES, type ShapeName } from '../shapes';
 import { labelsFor } from './draw';
-import { suggestShapes, unitPins, wordsFor, type ShapeProposal } from './propose-shape';
+import { suggestShapes, type ShapeProposal } from './propose-shape';
 import { tidyUnit } from './tidy';
-
-/** True where the words say that what a shape gives out is inverted. */
-const inverts = (part: Part, unitId: string, shape: ShapeName): boolean =>
-  SHAPES[shape].inverted?.test(wordsFor(part, unitPins(part, unitId), SHAPES[shape])) ?? false;
 
 /** Shapes that one style has and the other does not. */
 const OF_STYLE: Record<'distinctive' | 'rectangular', readonly ShapeName[]> = {
@@ -16,11 +12,9 @@ const OF_STYLE: Record<'distinctive' | 'rectangular', readonly ShapeName[]> = {
 /** So sure, and without a doubt, a shape is taken without a question. */
 const SURE = 0.9;
 
-/** The shape that a planned unit is drawn as by the house rules; undefined where it stays a block. */
-function sureShape(part: Part, unitId: string, rules: HouseRules): ShapeProposal | undefined {
-  if (rules.bodies === 'blocks') return undefined;
-  const other = OF_STYLE[rules.bodies === 'distinctive' ? 'rectangular' : 'distinctive'];
-  const [best] = suggestShapes(part, unitId).filter((p) => !other.includes(p.shape));
+/** The shape that a planned unit is drawn as, of those that the house has; undefined where it stays a block. */
+function sureShape(part: Part, unitId: string, without: readonly ShapeName[]): ShapeProposal | undefined {
+  const [best] = suggestShapes(part, unitId).filter((p) => !without.includes(p.shape));
   if (!best) return undefined;
   const isWhole = SHAPES[best.shape].active || part.pins.every((p) => p.type !== 'supply-in' && p.type !== 'supply-out');
   const isOne = best.shape !== 'contacts' || best.bound.every((b) => b.pin.type === 'passive');
@@ -33,13 +27,16 @@ const isEqualEdit = (a: Edit | undefined, b: Edit): boolean =>
 /** Units and drawings, those drawn as the shapes that their pins call for without a doubt. */
 export function drawnAsShapes<T extends Pick<Part, 'units' | 'drawings'>>(part: Part, made: T, rules: HouseRules): T {
   if (rules.bodies === 'blocks') return made;
+  const without = OF_STYLE[rules.bodies === 'distinctive' ? 'rectangular' : 'distinctive'];
   let drawn: Part = { ...part, units: made.units, drawings: made.drawings };
   for (const { id } of made.drawings) {
     // All that share a drawing have to call for the same.
-    const edits = made.units.flatMap((u) => {
-      const shape = u.drawing === id ? sureShape(drawn, u.id, rules) : undefined;
-      return u.drawing === id ? [shape && shapeEdit(drawn, u.id, shape, rules)] : [];
-    });
+    const edits = made.units
+      .filter((u) => u.drawing === id)
+      .map((u) => {
+        const shape = sureShape(drawn, u.id, without);
+        return shape && shapeEdit(drawn, u.id, shape, rules);
+      });
     const [first] = edits;
     if (first && edits.every((e) => isEqualEdit(e, first))) drawn = applyEdit(drawn, first);
   }
@@ -78,7 +75,7 @@ export function shapeEdit(part: Part, unitId: string, proposal: ShapeProposal, r
     edits: [
       { kind: 'changeDrawing', drawing: drawing.id, body, labels },
       { kind: 'movePorts', drawing: drawing.id, moves },
-      ...(inverts(part, unitId, proposal.shape) ? negateOutputs(drawing, proposal, portOf) : []),
+      ...(proposal.inverted ? negateOutputs(drawing, proposal, portOf) : []),
     ],
   };
 }

@@ -36,6 +36,7 @@ export const findChannels = (pins: readonly Pin[]): Channels | undefined => chan
  * drawing each.
  */
 export function findComplements(pins: readonly Pin[]): { word: string; pins: Pin[] }[] | undefined {
+  if (!pins.some(polarityOf)) return undefined;
   const found = channelsIn(pins, (members) => equal(members, false));
   const complements = found?.members.map((m) => {
     const own = [...m.values()];

@@ -49,7 +49,7 @@ function readWhole(pages: readonly DocumentPage[], options: ReadOptions): Result
   const found = tablesOf(ready, options);
   const described = options.region ? undefined : readDescribed(ready, options);
   if (found.length === 0)
-    return described ?? readMaps(ready, [], options) ?? readDrawn(pages, ready, options) ?? readLegend(pages, options) ?? none();
+    return described ?? readMaps(ready, [], options) ?? readDrawn(pages, ready, options) ?? readLegend(pages, ready, options) ?? none();
   const { chosen, choices } = choose(found, options);
   const legends = legendTables(ready);
   const read = readTables(
@@ -68,12 +68,19 @@ function readWhole(pages: readonly DocumentPage[], options: ReadOptions): Result
 }
 
 /** The leads that a legend on one of the first pages counts; undefined where there is none. */
-function readLegend(pages: readonly DocumentPage[], options: ReadOptions): Result<Proposal> | undefined {
+function readLegend(pages: readonly DocumentPage[], ready: readonly Ready[], options: ReadOptions): Result<Proposal> | undefined {
   if (options.region) return undefined;
   const worth = pages.filter((p) => options.page === undefined || p.number === options.page).slice(0, MOST_LEGENDS);
-  const ready = prepare(worth);
-  const found = legendOfLeads(ready);
-  return found && readFound(found, ready, options);
+  const first = madeReady(worth, ready);
+  const found = legendOfLeads(first);
+  return found && readFound(found, first, options);
+}
+
+/** Pages made ready; those that are already are taken as they are. */
+function madeReady(pages: readonly DocumentPage[], ready: readonly Ready[]): Ready[] {
+  const known = new Map(ready.map((r) => [r.page.number, r]));
+  for (const r of prepare(pages.filter((p) => !known.has(p.number)))) known.set(r.page.number, r);
+  return pages.map((p) => known.get(p.number)!);
 }
 
 /** The terminals that paragraphs describe; undefined where there are none. */
@@ -92,15 +99,8 @@ function readFound(described: Described, ready: readonly Ready[], options: ReadO
 
 /** The terminals of a package that is only drawn. A person has to hold the names against the drawing. */
 function readDrawn(pages: readonly DocumentPage[], ready: readonly Ready[], options: ReadOptions): Result<Proposal> | undefined {
-  const known = new Map(ready.map((r) => [r.page.number, r]));
   const worth = pages.filter((p) => hasDrawing(p.runs.map((r) => r.text))).slice(0, MOST_DRAWINGS);
-  const others = prepare(worth.filter((p) => !known.has(p.number)));
-  for (const r of others) known.set(r.page.number, r);
-  const drawn = drawnTable(
-    worth.map((p) => known.get(p.number)!),
-    options,
-    besideMap(ready).signals,
-  );
+  const drawn = drawnTable(madeReady(worth, ready), options, besideMap(ready).signals);
   if (!drawn) return undefined;
   const page = drawn.choice.page!;
   const said = [

@@ -85,6 +85,7 @@ function readBar(text: string): { overbar: boolean; partly: boolean; behind?: bo
 const INDEX_RANGE = /^(.*?)\s?[[(<](\d{1,4})\s*(?::|-|–|—|\.\.+|…|to)\s*(\d{1,4})[\])>](.*)$/;
 const NAME_RANGE = /^(.*?)(\d{1,4})([A-Z+\-−_]*)\s*(?:–|—|-|−|to|thru|through|\.\.+|…|~|:)\s*(.*?)(\d{1,4})([A-Z+\-−_]*)$/i;
 
+/** A word in small letters and one thing more. */
 const IN_WORDS = /^[A-Z]?[a-z]{3,} (?:[A-Z0-9]|[a-z]+)$/;
 
 /**

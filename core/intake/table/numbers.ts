@@ -6,7 +6,7 @@ export type NumberCell = { kind: 'list'; numbers: string[] } | { kind: 'none' } 
 const NONE = /^(|-+|–|—|−|n\.?\/?a\.?|none|x|×|\.+|…)$/i;
 const EXPOSED =
   /^(ep|epad|e-pad|dap|pad|power pad|thermal pad|exposed (thermal |die |metal )?(pad|paddle)|exposed|die pad|thermal|heat ?slug|center pad|centre pad|paddle)$/i;
-const TOKEN = /^(?:[A-Z]{1,3}\d{1,4}|\d{1,4}|[A-Z]{1,2}\d{1,3}[A-Z]|TAB\d?|EP\d?|CASE|BASE|FLANGE|[A-Z]{2}|[A-Z]\d?)$/i;
+const TOKEN = /^(?:[A-Z]{1,3}\d{1,4}|\d{1,4}|[A-Z]{1,2}\d{1,3}[A-Z]|TAB\d?|EP\d?|[A-Z]{2}|[A-Z]\d?)$/i;
 /** What a transistor stands on, in the place of a number: its tab, its mounting base, its case. */
 const MOUNT = /^(?:tab|mb|case|base|flange)$/i;
 const RANGE = /^([A-Z]{0,3})(\d{1,4})(?:-|–|—|−|\.\.+|…|~|:)([A-Z]{0,3})(\d{1,4})$/i;
@@ -43,9 +43,10 @@ const readOther = remember((text: string): NumberCell => {
       numbers.push(...run);
     } else if (/^(?:PAD|E-?PAD|DAP|PPAD)$/i.test(token)) numbers.push('EP');
     else if (
-      (TOKEN.test(token) || CONTACT.test(token)) &&
-      (MOUNT.test(token) || !/^[A-Z]?[a-z]+$/.test(token)) &&
-      (/\d/.test(token) || joined === token || token.toUpperCase() === 'EP' || MOUNT.test(token))
+      MOUNT.test(token) ||
+      ((TOKEN.test(token) || CONTACT.test(token)) &&
+        !/^[A-Z]?[a-z]+$/.test(token) &&
+        (/\d/.test(token) || joined === token || token.toUpperCase() === 'EP'))
     )
       numbers.push(token);
     else return { kind: 'unread' };

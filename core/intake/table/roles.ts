@@ -40,9 +40,11 @@ const IN_WORDS = /^[A-Za-z]{3,}(?:[\s/&-]+[A-Za-z\d]+){0,4}$/;
 const countsRows = (rows: readonly GridRow[], i: number): boolean =>
   rows.length > 2 && rows.every((r, k) => r.cells[i]?.trim() === String(k + 1));
 
+const filledCells = (rows: readonly GridRow[], i: number): string[] => rows.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
+
 /** `a1`, `c12`: balls in small letters, in several rows of the grid, where no figure is 0 as names have it. */
 function areSmallBalls(rows: readonly GridRow[], i: number): boolean {
-  const cells = rows.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
+  const cells = filledCells(rows, i);
   const balls = cells.filter(isSmallBall);
   const letters = new Set(balls.map((c) => c.replace(/\d+/, '')));
   return balls.length > 3 && balls.length > 0.8 * cells.length && letters.size > 1 && new Set(balls).size === balls.length;
@@ -54,7 +56,7 @@ const isToken = (cell: string): boolean => /^[+\-−]?[A-Z][A-Za-z0-9_+\-−/#.]
 /** `+Vin` and `TRIM`; `Red` is a wire's colour. */
 const isSign = (cell: string): boolean => /[+\-−\d]|[A-Z]{2}/.test(cell);
 const areUnlike = (rows: readonly GridRow[], i: number): boolean => {
-  const cells = rows.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
+  const cells = filledCells(rows, i);
   return cells.length > 2 && new Set(cells).size === cells.length;
 };
 
@@ -65,7 +67,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   const share = (i: number, test: (cell: string) => boolean) => {
     // Headings of groups stand alone in their row and say nothing of the column that they begin in.
     const body = (known ??= spread(rows.filter(hasTwo)));
-    const cells = body.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
+    const cells = filledCells(body, i);
     return cells.length === 0 ? 0 : cells.filter(test).length / cells.length;
   };
   const isNumbers = (i: number) =>

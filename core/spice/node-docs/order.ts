@@ -160,6 +160,19 @@ function afterLeadByLines(comments: readonly Comment[], count: number): Comment[
   return isBlock && (next === undefined || !/^\s{2,}\S+\s{2,}\S/.test(next.text)) ? block : undefined;
 }
 
+/** `drain, gate and source`: the last of a list behind its `and`. */
+function spoken(text: string, count: number): string[] | undefined {
+  if (count < 3 || pieces(text, count)) return undefined;
+  const words = pieces(text.replace(/,? and (?:the )?(?=\S+(?: \S+)?$)/, ', '), count);
+  return words && !hasTorn(words) ? words : undefined;
+}
+
+/** `drain-gate-source` */
+function dashed(text: string, count: number): string[] | undefined {
+  const words = /^[A-Za-z+]\w*(?:-[A-Za-z]\w*)+$/.test(text) ? text.split('-') : [];
+  return words.length === count && words.every((w) => rolesOf(w).size > 0) ? words : undefined;
+}
+
 /** `* Node order: in, ground, out`, over several lines where the list goes on. */
 function afterLead(comments: readonly Comment[], at: number, count: number): string[] | undefined {
   const comment = comments[at]!;
@@ -169,12 +182,9 @@ function afterLead(comments: readonly Comment[], at: number, count: number): str
   const listed = /^[^()]*\S(?=\s+\([^()]*\)\s*$)/.exec(found)?.[0];
   const own = listed === undefined ? undefined : pieces(bare(listed), count);
   if (own && !hasTorn(own)) return own;
-  // `drain, gate and source`, `drain-gate-source`
-  const spoken = count > 2 && /,.* and \S/.test(found) && pieces(bare(found), count) === undefined ? pieces(bare(found).replace(/,? and (?:the )?(?=\S+(?: \S+)?$)/, ', '), count) : undefined; // prettier-ignore
-  const dashed = /^[A-Za-z+]\w*(?:-[A-Za-z]\w*)+$/.test(bare(found)) ? bare(found).split('-') : [];
-  if (spoken && !hasTorn(spoken)) return spoken;
-  if (dashed.length === count && dashed.every((w) => rolesOf(w).size > 0)) return dashed;
   let body = bare(found);
+  const whole = (/,.* and \S/.test(found) ? spoken(body, count) : undefined) ?? dashed(body, count);
+  if (whole) return whole;
   for (let next = at + 1; next <= at + 4; next++) {
     // A list that ends with its separator goes on in the next line.
     const words = body === '' || /[,;|/]$/.test(body) ? undefined : pieces(body, count);

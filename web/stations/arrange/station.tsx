@@ -48,7 +48,7 @@ export function ArrangeStation() {
   const units = useMemo(() => layoutUnits(shownPart), [shownPart]);
   const chosenUnit = part.units.find((u) => u.id === chosen);
   const chosenDrawing = part.drawings.find((d) => d.id === chosenUnit?.drawing);
-  const unit = chosenUnit ?? part.units.find((u) => u.id === places.get(selection[0] ?? '')?.[0]?.unit.id) ?? part.units[0];
+  const unit = chosenUnit ?? places.get(selection[0] ?? '')?.[0]?.unit ?? part.units[0];
   // What was begun with a unit ends when another is chosen.
   const doing = begun && begun.unit === chosen ? begun.what : null;
   const done = () => setBegun(null);
