@@ -43,16 +43,8 @@ const byDirection = ({ type }: Pin): string => (type === 'input' ? 'Inputs' : go
 
 /** The cut nearest to `at` that leaves no pair in two. */
 export function cutBetweenPairs(pins: readonly Pin[], at: number): number {
-  const partner = new Map(
-    findPairs(pins.map((p) => p.name)).flatMap(
-      ([p, n]) =>
-        [
-          [p, n],
-          [n, p],
-        ] as const,
-    ),
-  );
-  const cuts = (i: number) => i > 0 && i < pins.length && partner.get(pins[i - 1]!.name) === pins[i]!.name;
+  const partner = new Map(findPairs(pins).flatMap(([p, n]) => [[p, n] as const, [n, p] as const]));
+  const cuts = (i: number) => i > 0 && i < pins.length && partner.get(pins[i - 1]!) === pins[i];
   return cuts(at) ? at + (at + 1 < pins.length ? 1 : -1) : at;
 }
 
@@ -64,9 +56,11 @@ const letters = (name: string): string => name.replace(/[\d+\-−]+.*$/, '');
  * stay in the order of the source, in which an interface reads best.
  */
 export function inDrawnOrder(pins: readonly Pin[]): Pin[] {
-  const partner = new Map(findPairs(pins.map((p) => p.name)).map(([p, n]) => [n, p]));
-  const key = (p: Pin) => partner.get(p.name) ?? p.name;
-  const half = (p: Pin) => (partner.has(p.name) ? 1 : 0);
+  // By name, since a half may have several pins.
+  const called = (p: Pin) => (p.activeLow ? `${p.name} low` : p.name);
+  const partner = new Map(findPairs(pins).map(([p, n]) => [called(n), p.name]));
+  const key = (p: Pin) => partner.get(called(p)) ?? p.name;
+  const half = (p: Pin) => (partner.has(called(p)) ? 1 : 0);
   const first = new Map<string, number>();
   pins.forEach((p, i) => first.has(letters(key(p))) || first.set(letters(key(p)), i));
   const stem = (p: Pin) => first.get(letters(key(p)))!;

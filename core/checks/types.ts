@@ -206,15 +206,13 @@ export const typeRules: Rule[] = [
     title: 'The halves of a pair have different types',
     why: 'Both halves of a differential pair go the same way.',
     find: ({ part }) => {
-      const byName = new Map(part.pins.map((p) => [p.name, p]));
-      return findPairs([...byName.keys()]).flatMap(([a, b]) => {
-        const [p, n] = [byName.get(a)!, byName.get(b)!];
+      return findPairs(part.pins).flatMap(([p, n]) => {
         const power = is(p, 'supply-in', 'ground', 'supply-out') || is(n, 'supply-in', 'ground', 'supply-out');
         if (p.type === n.type || power) return [];
         return [
           {
             where: { pin: n.id },
-            message: `${a} is ${p.type} and ${b} is ${n.type}.`,
+            message: `${p.name} is ${p.type} and ${n.name} is ${n.type}.`,
             mends: [setType([p, n], p.type), setType([p, n], n.type)].map((m, i) => ({
               ...m,
               label: `make both ${i === 0 ? p.type : n.type}`,

@@ -323,13 +323,11 @@ export const unitRules: Rule[] = [
     title: 'The halves of a pair stand in different units',
     why: 'Pairs are routed together and should be wired together.',
     find: (facts) => {
-      const byName = new Map(facts.part.pins.map((p) => [p.name, p]));
-      return findPairs([...byName.keys()]).flatMap(([a, b]) => {
-        const [p, n] = [byName.get(a)!, byName.get(b)!];
+      return findPairs(facts.part.pins).flatMap(([p, n]) => {
         const [u, v] = [p, n].map((x) => facts.placesOf.get(x.id)?.[0]?.unit);
         return !u || !v || u === v || carriesPower(p.type)
           ? []
-          : [{ where: { pin: n.id, unit: v.id }, message: `${a} is in unit ${u.label} and ${b} in unit ${v.label}.` }];
+          : [{ where: { pin: n.id, unit: v.id }, message: `${p.name} is in unit ${u.label} and ${n.name} in unit ${v.label}.` }];
       });
     },
   },

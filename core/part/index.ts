@@ -23,4 +23,5 @@ export * from './places';
 export * from './problem';
 export { remember } from './remember';
 export { rowLetters } from './row-letters';
+export { saysLow } from './says-low';
 export { padOwners } from './pad-owners';

@@ -1,13 +1,10 @@
-import { isFlank, bodyPoint, connectPoint, nameOnDrawing, type Drawing, type Pin, type Port } from '../part';
+import { isFlank, bodyPoint, connectPoint, nameOnDrawing, saysLow, type Drawing, type Pin, type Port } from '../part';
 import { edgeInset, shapeOf } from './bodies';
 import { drawMarks, insideWidth, outsideWidth } from './marks';
 import { NAME_INSET, NAME_SIZE, NUMBER_SIZE, STEP, type Primitive, type TextPrimitive } from './picture';
 
 /** What of a drawing its pins are drawn by. */
 export type PortFrame = Pick<Drawing, 'body' | 'hide' | 'names'>;
-
-/** True where a name carries a mark of its own for its low-active sense: `/RD`, `CS#`, `RESET_N`, `nWAIT`. */
-export const saysLow = (name: string): boolean => /^[/!~\\]|[#*]$|_N$|_B$|^n[A-Z]/.test(name);
 
 /** True where a name shows its low-active sense by an overbar; a name that carries a mark of its own shows that. */
 export const hasOverbar = (pin: Pin): boolean => pin.activeLow === true && !saysLow(nameOnDrawing(pin));

@@ -1,5 +1,5 @@
 import type { ElectricalType } from '../../core/part';
-import { saysLow } from '../../core/shapes';
+import { saysLow } from '../../core/part';
 
 /** The program's sign: a kite on its bridle. */
 export function KiteMark({ size = 26 }: { size?: number }) {

@@ -213,10 +213,8 @@ function footnoteMarks(lines: readonly string[]): Set<string> {
 }
 
 function pairNumbers(terminals: Terminal[], packageName: string): [string, string][] {
-  const number = new Map<string, string | undefined>();
-  for (const t of terminals) if (!carriesPower(t.type)) number.set(t.name, t.numbers[packageName]);
-  return findPairs([...number.keys()]).flatMap(([p, n]): [string, string][] => {
-    const [a, b] = [number.get(p), number.get(n)];
+  return findPairs(terminals.filter((t) => !carriesPower(t.type))).flatMap(([p, n]): [string, string][] => {
+    const [a, b] = [p.numbers[packageName], n.numbers[packageName]];
     return a !== undefined && b !== undefined ? [[a, b]] : [];
   });
 }

@@ -1,33 +1,66 @@
-/** What the positive half of a pair ends with, by a sign that it must have, and the name of the other half. */
-const HALVES: [sign: string, shape: RegExp, other: (stem: RegExpExecArray) => string][] = [
-  ['+', /^(.+)([+])$/, (m) => `${m[1]}-`],
-  ['_P', /^(.+)_P(\d*)$/, (m) => `${m[1]}_N${m[2]}`],
-  ['P', /^(.+)P(\d*)$/, (m) => `${m[1]}N${m[2]}`],
-  ['_D', /^(.*[a-z0-9])_DP$/i, (m) => `${m[1]}_DM`],
-  ['_d', /^(.*[a-z0-9])_DP$/i, (m) => `${m[1]}_DM`],
-  ['+', /^(.+?)\+(_?\w+)$/, (m) => `${m[1]}-${m[2]}`],
-];
+import { saysLow } from '../../part';
+
+/** The words that tell the halves of a pair apart, the positive half's first. Either case, alike in both halves. */
+const SIGNS: ReadonlyMap<string, string> = new Map([
+  ['+', '-'],
+  ['P', 'N'],
+  ['DP', 'DM'],
+  ['POS', 'NEG'],
+  ['PLUS', 'MINUS'],
+]);
+
+/** A sign of the positive half: behind a stem, before nothing but digits and what is set off (`TXP0_A`, `RX+[3]`). */
+const POSITIVE = /(?<=.)(?:\+|PLUS|POS|D?P)(?=\d*(?:$|[_/[(.]))|(?<=.)\+(?=[A-Za-z]+$)/gi;
+
+/** Memories and clocks write true and complement: `DQS0_t`, `CKT`. Elsewhere a T is too much of a letter to say it. */
+const TRUE = /(?<=_)T(?=\d*$)|(?<=CK|CLK|DQS)T(?=\d*$)/i;
+
+/** A clock or a strobe whose true half bears no sign: its other half is the one with a sign of negation. */
+const CLOCK = /^(?:.*_)?[LUW]?(?:\w*CLK|CK|DQS[LU]?)(?:IN|OUT)?\d*$/i;
+const NEGATED = [(n: string) => `${n}#`, (n: string) => `${n}*`, (n: string) => `${n}_N`, (n: string) => `${n}_B`, (n: string) => `${n}N`, (n: string) => `${n}B`, (n: string) => `/${n}`, (n: string) => `n${n}`]; // prettier-ignore
 
 const plain = (name: string): string => (/[−–]/.test(name) ? name.replace(/[−–]/g, '-') : name);
 
+const inCaseOf = (sign: string, other: string): string => (sign === sign.toLowerCase() ? other.toLowerCase() : other);
+
+/** What the other half of a pair would be called, were `name` the positive one; the likeliest first. */
+function* otherHalves(name: string, names: ReadonlyMap<string, unknown>): Generator<string> {
+  for (const { 0: sign, index } of name.matchAll(POSITIVE)) {
+    const [before, after] = [name.slice(0, index), name.slice(index + sign.length)];
+    yield before + inCaseOf(sign, SIGNS.get(sign.toUpperCase())!) + after;
+    if (sign.length === 2) yield before + sign[0] + inCaseOf(sign[1]!, 'N') + after;
+  }
+  const said = TRUE.exec(name);
+  if (said) yield name.slice(0, said.index) + inCaseOf(said[0], 'C') + name.slice(said.index + 1);
+  // Clocks A, B and C are three; so B is a complement only where no clock is called A.
+  if (CLOCK.test(name)) for (const negated of NEGATED) if (!negated(name).endsWith('B') || !names.has(`${name}A`)) yield negated(name);
+}
+
+/** A name as a pair is told by: one under an overbar as if it bore a sign of negation, in the drawing it does. */
+const signed = ({ name, activeLow }: Named): string => plain(activeLow && !saysLow(name) ? `${name}#` : name);
+
+interface Named {
+  name: string;
+  activeLow?: boolean | undefined;
+}
+
 /**
- * Differential pairs by name: `AIN1+`/`AIN1−`, `TX_P`/`TX_N`, `INP`/`INN`. Supplies such as `V+`/`V−` are none;
- * the caller leaves them out by type. Gives the names with the positive half first.
+ * Differential pairs by name: `AIN1+`/`AIN1−`, `TX_P`/`TX_N`, `D0p`/`D0n`, `USB_DP`/`USB_DM`, `DQS_t`/`DQS_c`, `CK`/`CK#`.
+ * Supplies such as `V+`/`V−` are none; the caller leaves them out by type. Gives the terminals with the positive half
+ * first; of several with one name the first.
  */
-export function findPairs(names: readonly string[]): [string, string][] {
-  const byPlain = new Map<string, string>();
-  for (const n of names) byPlain.set(plain(n), n);
-  const paired = new Set<string>();
-  const pairs: [string, string][] = [];
-  for (const name of names) {
-    if (paired.has(name) || !/[+Pp]/.test(name)) continue;
-    const own = plain(name);
-    for (const [sign, shape, other] of HALVES) {
-      const match = own.includes(sign) ? shape.exec(own) : null;
-      const partner = match ? byPlain.get(other(match)) : undefined;
-      if (partner === undefined || paired.has(partner) || partner === name) continue;
-      pairs.push([name, partner]);
-      paired.add(name).add(partner);
+export function findPairs<T extends Named>(terminals: readonly T[]): [T, T][] {
+  const bySigned = new Map<string, T>();
+  for (const t of terminals) if (!bySigned.has(signed(t))) bySigned.set(signed(t), t);
+  const paired = new Set<T>();
+  const pairs: [T, T][] = [];
+  for (const [name, terminal] of bySigned) {
+    if (paired.has(terminal) || !/[+PTCD]/i.test(name)) continue;
+    for (const other of otherHalves(name, bySigned)) {
+      const partner = bySigned.get(other);
+      if (partner === undefined || paired.has(partner) || partner === terminal) continue;
+      pairs.push([terminal, partner]);
+      paired.add(terminal).add(partner);
       break;
     }
   }

@@ -485,6 +485,30 @@ describe('pairs', () => {
     ],
     [['TXP0', 'TXN0'], [['TXP0', 'TXN0']]],
     [['USB_DP', 'USB_DM'], [['USB_DP', 'USB_DM']]],
+    [['IN_D0n', 'IN_D0p'], [['IN_D0p', 'IN_D0n']]],
+    [
+      ['USBDP_DN1', 'USBDM_DN1', 'USBDP_UP', 'USBDM_UP'],
+      [
+        ['USBDP_DN1', 'USBDM_DN1'],
+        ['USBDP_UP', 'USBDM_UP'],
+      ],
+    ],
+    [['DPLUS', 'DMINUS'], [['DPLUS', 'DMINUS']]],
+    [['OUTpos1', 'OUTneg1'], [['OUTpos1', 'OUTneg1']]],
+    [['IO_L1P_0', 'IO_L1N_0'], [['IO_L1P_0', 'IO_L1N_0']]],
+    [['RX+[3]', 'RX−[3]'], [['RX+[3]', 'RX−[3]']]],
+    [['DQS0_t', 'DQS0_c'], [['DQS0_t', 'DQS0_c']]],
+    [['CLKC', 'CLKT'], [['CLKT', 'CLKC']]],
+    [['CK', 'CK#', 'CKE'], [['CK', 'CK#']]],
+    [['REFCLK', 'nREFCLK'], [['REFCLK', 'nREFCLK']]],
+    [['SYSCLKIN', 'SYSCLKINB'], [['SYSCLKIN', 'SYSCLKINB']]],
+    [['CLK', 'CLKA', 'CLKB'], []],
     [['CLK', 'CLR'], []],
-  ])('of %j', (names, pairs) => expect(findPairs(names)).toEqual(pairs));
+    [['CS', 'CS#', 'STOP', 'STON', 'CAT', 'CAC'], [['STOP', 'STON']]],
+    [['P0', 'N0', 'PA', 'NA'], []],
+  ])('of %j', (names, pairs) => expect(findPairs(names.map((name) => ({ name }))).map((pair) => pair.map((t) => t.name))).toEqual(pairs));
+  it('has a clock under an overbar as the other half', () => {
+    const [bar, clock] = [{ name: 'CK', activeLow: true }, { name: 'CK' }];
+    expect(findPairs([bar, clock])).toEqual([[clock, bar]]);
+  });
 });
