@@ -19,8 +19,20 @@ test('a datasheet dropped on the Shelf, or a table pasted there, starts a part a
   await openShelf(page);
   await dropFile(page, 'main', 'TF7311.pdf', [...readFileSync(demo('TF7311.pdf'))]);
   await expect(taking(page, 20)).toBeVisible();
+  // What its cover says of the part comes with the pins, but for what is left out.
+  const ofPart = page.getByRole('group', { name: 'Of the part' });
+  await expect(ofPart).toContainText('Tarnfield Devices');
+  await expect(ofPart).toContainText('TF7311 datasheet, revision A');
+  await ofPart.getByRole('button', { name: 'Show the order codes on page 1' }).click();
+  await ofPart.getByLabel(/Order codes/).uncheck();
   await page.keyboard.press('Alt+Enter');
   await expect(ledgerPins(page)).toContainText('20 pins');
+  await page.getByRole('button', { name: 'TF7311' }).click();
+  const form = page.getByRole('dialog', { name: 'Particulars' });
+  await expect(form.getByLabel('Maker')).toHaveValue('Tarnfield Devices');
+  await expect(form.getByLabel('Description')).toHaveValue('24-bit bridge converter');
+  await expect(form.getByLabel(/Order codes/)).toHaveValue('');
+  await page.keyboard.press('Escape');
 
   await page.keyboard.press('Alt+0');
   await expect(page.getByRole('link', { name: /TF8484/ })).toBeVisible();
@@ -195,6 +207,7 @@ test('a new revision is taken change by change, and what was set by hand stays',
   await list.getByLabel('Take: renamed SCK').uncheck();
   await page.getByRole('button', { name: 'Take 3 changes' }).click();
   await expect(page.getByRole('gridcell', { name: /^SLEEP/ })).toBeVisible();
+  await expect(page.getByText('the datasheet is now “TF7311 datasheet, revision B”')).toBeVisible();
   await expect(page.getByRole('gridcell', { name: 'GAIN', exact: true })).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('gridcell', { name: /^PWDN/ })).toBeVisible();

@@ -1,5 +1,5 @@
 import { checkPart } from '../../core/checks';
-import { draftFrom, nameOfFile } from '../../core/draft';
+import { draftFrom, nameOfSource } from '../../core/draft';
 import { readEdif } from '../../core/formats';
 import { canonicalPart, DEFAULT_RULES, safeParseRules, type HouseRules, type Part, type Problem } from '../../core/part';
 import { sha256 } from '../../core/release';
@@ -25,7 +25,7 @@ export async function draft(source: string, options: Options): Promise<void> {
   const asked = options.package === undefined ? {} : { package: options.package };
   const { proposal, kind, bytes } = must(await readSource(source, asked));
   const origin = { digest: sha256(bytes), name: source.split(/[\\/]/).pop()!, kind };
-  const part = draftFrom(proposal, nameOfFile(stem(source), proposal.title ?? ''), origin, rules);
+  const part = draftFrom(proposal, nameOfSource(stem(source), proposal), origin, rules);
   finish(part, proposal.problems, options, rules);
 }
 

@@ -14,6 +14,7 @@ import { arrangeAs, keepPlaced } from './draft-units';
 import { drawPins, type DrawnUnit } from './draw';
 import type { PinGroup } from './groups';
 import { drawnAsShapes } from './take-shape';
+import { shortTitle } from './titles';
 import { sameWidth } from './tidy';
 import { planUnits, type Strategy, type UnitPlan } from './plan';
 
@@ -35,13 +36,11 @@ export function arrangePart(part: Part, rules: HouseRules, strategy: Strategy = 
   if (plan.channels) addChannels(made, plan.channels, rules);
   for (const { title, groups } of plan.units) {
     const single = plan.units.length === 1 && !plan.channels;
-    addUnitOf(made, single ? shortTitle(part) : title, groups, rules);
+    addUnitOf(made, single ? (shortTitle(part.description) ?? part.name) : title, groups, rules);
   }
   const drawn = drawnAsShapes(part, sameWidth(made, rules), rules);
   return { kind: 'takeArrangement', ...drawn, ...(plan.shared.length > 0 ? { shared: plan.shared } : {}) };
 }
-
-const shortTitle = (part: Part): string => (part.description && part.description.length <= 28 ? part.description : part.name);
 
 function addUnitOf(made: Making, title: string, groups: readonly PinGroup[], rules: HouseRules): void {
   const drawn = drawPins(`d${made.drawings.length + 1}`, groups, title, rules);

@@ -20,6 +20,28 @@ export function wordOfChannel(pins: readonly Pin[]): string {
   return DISCRETE.find(([words]) => pins.every((p) => words.test(p.description ?? '')))?.[1] ?? 'Channel';
 }
 
+/** Letters that a title has room for over a body of usual width. */
+const LONGEST = 28;
+
+/**
+ * What a part is in few words, for the title of its only unit: `Low-power, 24-bit bridge converter with SPI` is a 24-bit
+ * bridge converter. Where that is still too long, the last words of it, which name the thing. Undefined where none fit.
+ */
+export function shortTitle(description: string): string | undefined {
+  if (description !== '' && description.length <= LONGEST && !description.includes(',')) return description;
+  const what = description
+    .split(/ (?:with|for|using|having|featuring|including|in an?|and its) /i)[0]!
+    .split(/[,;:] /)
+    .map((part) => part.trim())
+    .find((part) => /\s/.test(part) && /(?:^|[\s-])(?!bit$)[A-Za-z]{3,}$/i.test(part));
+  const words = what?.split(/\s+/) ?? [];
+  while (words.length > 1 && words.join(' ').length > LONGEST) words.shift();
+  // A single adjective or a hyphen's half says too little.
+  if (words.length < 2) return undefined;
+  const title = words.join(' ');
+  return title.charAt(0).toUpperCase() + title.slice(1);
+}
+
 /** Groups that say nothing of what their pins do name no unit that has others. */
 const WORDLESS = /^(signals|inputs|outputs|not used)$/i;
 

@@ -14,7 +14,7 @@ import {
   type Split,
   type UnitDraft,
 } from '.';
-import { titleOf } from './titles';
+import { shortTitle, titleOf } from './titles';
 
 /** Pins `NAME:type:group`, numbered from 1. */
 const pinsOf = (...texts: string[]): Pin[] =>
@@ -119,6 +119,18 @@ describe('planning', () => {
 });
 
 describe('titles', () => {
+  it.each<[string, string | undefined]>([
+    ['Amplifier', 'Amplifier'],
+    ['24-bit bridge converter', '24-bit bridge converter'],
+    ['Line receiver, hurried', 'Line receiver'],
+    ['Tether reel connector, 2 x 5 with two tabs', 'Tether reel connector'],
+    ['Low-Power, 24-Bit Bridge Converter with SPI Interface', '24-Bit Bridge Converter'],
+    ['3 A synchronous step-down regulator', 'Step-down regulator'],
+    ['8-, 10- and 12-Bit, Quad Voltage-Output Digital-to-Analog Converters', 'Digital-to-Analog Converters'],
+    ['Electroencephalographicalamplifier', undefined],
+    ['', undefined],
+  ])('“%s” is short “%s”', (description, title) => expect(shortTitle(description)).toBe(title));
+
   const groups = (...names: [string, number][]) =>
     names.map(([title, n]) => ({ title, pins: pinsOf(...run(n, 'X', 'input', title)), power: false }));
   it.each<[[string, number][], string]>([

@@ -1,7 +1,7 @@
 import { applyEdit, canonicalPart, DEFAULT_RULES, emptyPart, type Part } from '../part';
-import { decodeText, takeProposal } from '../intake';
+import { decodeText, takeProposal, type Proposal } from '../intake';
 import { AMP_TABLE, good, pinNamed, read, refused } from '../test/samples';
-import { draftPart, fromTitle, named, nameOfFile, withDatasheet } from '.';
+import { draftPart, nameOfSource, particularsOf } from '.';
 
 const SOURCE = { digest: 'abc', name: 'amp.csv', kind: 'text' };
 
@@ -22,28 +22,43 @@ describe('a draft', () => {
   it('says the file of what it refuses', () => expect(refused(draftPart('nothing', 'X', 'x.csv'))[0]).toMatch(/^x\.csv: /));
 });
 
+const PDF = { digest: 'd1', name: 'TF1.pdf', kind: 'pdf' };
+const TEXT = { digest: 'd2', name: 'pasted text', kind: 'text' };
+const proposed = (more: Partial<Proposal>): Proposal => ({ packages: [], package: '', terminals: [], pairs: [], problems: [], ...more });
+/** What a part is called and described by after its source gave it its particulars. */
+const given = (start: Partial<Part>, more: Partial<Proposal>, source = TEXT): Part => {
+  const part = { ...emptyPart('NEW-1'), ...start };
+  return particularsOf(part, proposed(more), source).reduce((p, { set }) => ({ ...p, ...set }), part);
+};
+
 describe('the first line of a source', () => {
   it.each<[string, string, string, string]>([
     ['TF2204 quad line receiver, SO-14', 'tf2204', 'TF2204', 'Quad line receiver'],
     ['# TF8484 vision array, BGA-484', 'TF8484', 'TF8484', 'Vision array'],
     ['TF2204-X: hurried receiver', 'TF2204-X', 'TF2204-X', 'Hurried receiver'],
     ['TF2204 quad line receiver', 'NEW-3', 'TF2204', 'Quad line receiver'],
+    ['TF3100 low-power, 24-bit converter, 20-lead', 'NEW-3', 'TF3100', 'Low-power, 24-bit converter'],
     ['TF9999 something else', 'TF2204', 'TF2204', ''],
     ['Pin,Name,Type', 'TF2204', 'TF2204', ''],
     ['', 'TF2204', 'TF2204', ''],
-  ])('“%s” makes of %s the part %s, “%s”', (line, start, name, description) =>
-    expect(fromTitle(emptyPart(start), `${line}\n`)).toMatchObject({ name, description }),
+  ])('“%s” makes of %s the part %s, “%s”', (line, name, called, description) =>
+    expect(given({ name }, { title: `${line}\n` })).toMatchObject({ name: called, description }),
   );
   it('does not overwrite a description', () =>
-    expect(fromTitle({ ...emptyPart('TF1'), description: 'Mine' }, 'TF1 other').description).toBe('Mine'));
+    expect(given({ name: 'TF1', description: 'Mine' }, { title: 'TF1 other' }).description).toBe('Mine'));
 });
 
+const COVER = { number: { value: 'TF2204' }, orderCodes: [] };
+
 it.each([
-  ['tf2204', 'TF9999 something else', 'TF2204'],
-  ['datasheet', 'TF2204 quad line receiver', 'TF2204'],
-  ['datasheet', 'Product brief', 'DATASHEET'],
-  ['pinout', '', 'PINOUT'],
-])('a part of the file “%s” with the title “%s” is called %s', (stem, title, name) => expect(nameOfFile(stem, title)).toBe(name));
+  ['tf2204', 'TF9999 something else', undefined, 'TF2204'],
+  ['datasheet', 'TF2204 quad line receiver', undefined, 'TF2204'],
+  ['datasheet', 'RS485 receiver', COVER, 'TF2204'],
+  ['datasheet', 'Product brief', undefined, 'DATASHEET'],
+  ['pinout', '', undefined, 'PINOUT'],
+])('a part of the file “%s” with the title “%s” is called %s', (stem, title, cover, name) =>
+  expect(nameOfSource(stem, proposed({ title, ...(cover ? { cover } : {}) }))).toBe(name),
+);
 
 it.each([
   ['NEW-1', 'x.csv', 'TF2204 quad line receiver', 'TF2204'],
@@ -54,17 +69,51 @@ it.each([
   ['NEW-1', 'pasted text', '', 'NEW-1'],
   ['Mine', 'TF8800.csv', '', 'Mine'],
 ])('the part %s that reads %s with the title “%s” is called %s', (name, file, title, called) =>
-  expect(named(emptyPart(name), file, title).name).toBe(called),
+  expect(given({ name }, { title }, { ...TEXT, name: file }).name).toBe(called),
 );
 
+describe('the particulars that a document prints', () => {
+  const cover = {
+    number: { value: 'TF7311' },
+    description: { value: '24-bit bridge converter', page: 1 },
+    maker: { value: 'Tarnfield Devices', page: 2 },
+    revision: { value: 'C' },
+    orderCodes: [{ value: 'TF7311-T' }, { value: 'TF7311-TR' }],
+  };
+  it.each<[string, Partial<Part>, object]>([
+    [
+      'fill what is empty',
+      {},
+      {
+        name: 'TF7311',
+        description: '24-bit bridge converter',
+        maker: 'Tarnfield Devices',
+        datasheet: { title: 'TF7311 datasheet, revision C', source: 'd1' },
+        orderCodes: ['TF7311-T', 'TF7311-TR'],
+      },
+    ],
+    [
+      'leave what a person wrote',
+      { name: 'TF7311-T', maker: 'Mine', orderCodes: ['X'] },
+      { name: 'TF7311-T', maker: 'Mine', orderCodes: ['X'] },
+    ],
+    ['are no other part’s', { name: 'TF7312' }, { name: 'TF7312', description: '', maker: '', orderCodes: [] }],
+  ])('%s', (_what, start, after) => expect(given(start, { cover }, PDF)).toMatchObject(after));
+  it('say where they stand', () =>
+    expect(particularsOf(emptyPart('TF7311'), proposed({ cover }), PDF).map((p) => [p.field, p.said?.page])).toEqual([
+      ['description', 1],
+      ['maker', 2],
+      ['datasheet', undefined],
+      ['orderCodes', undefined],
+    ]));
+});
+
 describe('the datasheet of a part', () => {
-  const pdf = { digest: 'd1', name: 'TF1.pdf', kind: 'pdf' };
-  const own = { ...emptyPart('TF1'), datasheet: { title: 'Mine' } };
-  it.each<[string, Part, typeof pdf, string | undefined]>([
-    ['is the document that was read', emptyPart('TF1'), pdf, 'TF1.pdf'],
-    ['is no list', emptyPart('TF1'), { ...pdf, kind: 'text' }, undefined],
-    ['stays the one that a person named', own, pdf, 'Mine'],
-  ])('%s', (_what, part, source, title) => expect(withDatasheet(part, source).datasheet?.title).toBe(title));
+  it.each<[string, Partial<Part>, typeof PDF, string | undefined]>([
+    ['is the document that was read', { name: 'TF1' }, PDF, 'TF1.pdf'],
+    ['is no list', { name: 'TF1' }, TEXT, undefined],
+    ['stays the one that a person named', { name: 'TF1', datasheet: { title: 'Mine' } }, PDF, 'Mine'],
+  ])('%s', (_what, start, source, title) => expect(given(start, {}, source).datasheet?.title).toBe(title));
 });
 
 describe('taking a pinout again', () => {

@@ -21,6 +21,8 @@ export { fitToColumns } from './text/aligned';
 export { plainPackage } from './package-of';
 export { lostByTaking, takeProposal } from './take';
 export { terminalsIn, type Column, type ColumnRole, type Proposal, type TableChoice, type Terminal, type ReadOptions } from './proposal';
+export type { Cover, Said } from './cover/cover';
+export { tidied } from './cover/title-block';
 export { findPairs } from './understand/pairs';
 export { packageIn } from './table/headings';
 export { readSheets, cellRef, type Sheet } from './sheet';

@@ -1,3 +1,4 @@
+import type { Cover } from './cover/cover';
 import type { Doubt, ElectricalType, Origin, Problem } from '../part';
 
 /** x, y, width, height in points. */
@@ -39,6 +40,8 @@ export interface Proposal {
   table?: TableView;
   /** The source's first words, which often name the part: `TF2204 quad line receiver`. */
   title?: string;
+  /** The particulars of the part that the source prints. */
+  cover?: Cover;
   /** All tables that look like a pinout, where the source has several. */
   tables?: TableChoice[];
 }

@@ -1,4 +1,4 @@
-import { problem, refuse, type Doubt, type ElectricalType, type Problem, type Result } from '../../part';
+import { ok, problem, refuse, type Doubt, type ElectricalType, type Problem, type Result } from '../../part';
 import type { Proposal, ReadOptions, Terminal } from '../proposal';
 import { levelDoubt, readActiveLow } from '../table/active-low';
 import { propose } from '../table/understand';
@@ -38,12 +38,14 @@ export function readIbis(text: string, options: ReadOptions = {}): Result<Propos
   const terminals = components.flatMap((c) => c.pins.map((pin) => terminalOf(pin, c, ibis, problems, file)));
   const view = components.find((c) => c.name.toLowerCase() === (options.package ?? names[0]!).toLowerCase()) ?? components[0]!;
   const known = new Set(view.pins.map((p) => p.number));
-  return propose(
+  const read = propose(
     terminals,
     names,
     { problems, title: titleOf(text, names[0]!), pairs: view.pairs.filter((pair) => pair.every((n) => known.has(n))) },
     options,
   );
+  const { maker } = ibis;
+  return read.ok && maker ? ok({ ...read.value, cover: { maker: { value: maker }, orderCodes: [] } }) : read;
 }
 
 /** The first comment where it speaks of the component, or else the component's name. */

@@ -20,6 +20,8 @@ export interface IbisComponent {
 
 export interface Ibis {
   components: IbisComponent[];
+  /** The first component's. */
+  maker?: string;
   /** Model_type by model name, both in lower case. */
   types: Map<string, { type: string; line: number }>;
   /** [Model Selector]: the models that a name stands for, the default first. */
@@ -51,6 +53,7 @@ export function parseIbis(text: string, file?: string): Result<Ibis> {
       if (section === 'comment char') comment = /^(\S)_char$/i.exec(value)?.[1] ?? comment;
       else if (section === 'component')
         ibis.components.push({ name: value || `component ${ibis.components.length + 1}`, line, pins: [], pairs: [], rails: new Map() });
+      else if (section === 'manufacturer') ibis.maker ??= value;
       else if (section === 'model') model = value.toLowerCase();
       else if (section === 'model selector') ibis.selectors.set(value.toLowerCase(), (selector = []));
       else if (section === 'end') break;

@@ -6,6 +6,7 @@ import { describedTable, type Described } from './described';
 import { choose, tablesOf } from './find-tables';
 import { legendOfLeads } from './lead-legend';
 import { leftBehind } from './left-behind';
+import { coverOf } from './cover-texts';
 import { textOf } from './lines';
 import { drawnTable, hasDrawing } from './drawing';
 import { besideMap, readMaps } from './maps';
@@ -31,9 +32,10 @@ const MOST_LEGENDS = 8;
 export function readPages(given: readonly DocumentPage[], options: ReadOptions = {}): Result<Proposal> {
   const damaged = given.filter((p) => p.isDamaged).map((p) => problem('page-damaged', { page: p.number }, { file: options.file }));
   if (damaged.length > 0 && damaged.length === given.length) return refuse(problem('pdf-broken', {}, { file: options.file }));
-  const read = readWhole(given.map(onPaper), options);
-  if (damaged.length === 0) return read;
-  return read.ok ? ok({ ...read.value, problems: [...damaged, ...read.value.problems] }) : refuse(...read.problems, ...damaged);
+  const pages = given.map(onPaper);
+  const read = readWhole(pages, options);
+  if (!read.ok) return damaged.length === 0 ? read : refuse(...read.problems, ...damaged);
+  return ok({ ...read.value, cover: coverOf(pages, options.file), problems: [...damaged, ...read.value.problems] });
 }
 
 function readWhole(pages: readonly DocumentPage[], options: ReadOptions): Result<Proposal> {

@@ -9,6 +9,8 @@ interface Props {
   info: SourceInfo;
   proposal: Proposal | undefined;
   drawing: boolean;
+  /** A place that a person asked for. */
+  place: PagePlace | undefined;
   /** A role chosen at a table, by its place among the tables. */
   onRole: (table: number, column: number, role: ColumnRole) => void;
   onTake: (table: number, take: boolean) => void;
@@ -19,7 +21,7 @@ interface Props {
 }
 
 /** The pages with what was understood: tables outlined, columns in the colour of their role, rows taken or left out. */
-export function PageProposal({ session, info, proposal, drawing, onRole, onTake, onOnly, onRow, onRegion, onPage }: Props) {
+export function PageProposal({ session, info, proposal, drawing, place, onRole, onTake, onOnly, onRow, onRegion, onPage }: Props) {
   const tables = proposal?.tables ?? [];
   const taken = tables.filter((t) => t.taken).length;
   const rows = useMemo(() => rowsByPage(proposal), [proposal]);
@@ -29,7 +31,7 @@ export function PageProposal({ session, info, proposal, drawing, onRole, onTake,
     <PageView
       session={session}
       info={info}
-      focus={start && { page: start.page, box: [start.box[0], start.box[1], start.box[2], Math.min(60, start.box[3])] }}
+      focus={place ?? (start && { page: start.page, box: [start.box[0], start.box[1], start.box[2], Math.min(60, start.box[3])] })}
       onRegion={drawing ? onRegion : undefined}
       onPage={onPage}
       overlay={(page, scale) => (
@@ -71,6 +73,9 @@ export function PageProposal({ session, info, proposal, drawing, onRole, onTake,
               />
             </Boxed>
           ))}
+          {place?.page === page ? (
+            <Boxed box={place.box} scale={scale} grow={3} className="pointer-events-none rounded-sm border-2 border-green bg-green/15" />
+          ) : null}
           {(doubtful.get(page) ?? []).map((box, i) => (
             <Boxed key={i} box={box} scale={scale} grow={2} className="pointer-events-none rounded-sm border-2 border-amber-line" />
           ))}

@@ -1,5 +1,5 @@
-import { startTransition, useCallback, useEffect, useState } from 'react';
-import { named, withDatasheet } from '../../../core/draft';
+import { startTransition, useCallback, useEffect, useMemo, useState } from 'react';
+import { particularsOf, titleOfDocument, type Particular } from '../../../core/draft';
 import { takeProposal, terminalsIn, type Comparison } from '../../../core/intake';
 import { sayProblem, type Problem } from '../../../core/part';
 import { useCommands } from '../../commands/registry';
@@ -21,7 +21,9 @@ import { core } from '../../workers/core';
 import { CompareView } from './compare-view';
 import { DoubtCard } from './doubt-card';
 import { DrawnName } from './drawn-name';
+import { OfPart } from './of-part';
 import { PageProposal } from './page-proposal';
+import type { PagePlace } from './page-view';
 import { PasteBox } from './paste-box';
 import { Losses } from './losses';
 import { Packages } from './packages';
@@ -50,6 +52,8 @@ export function ReadStation() {
   const [drawing, setDrawing] = useState(false);
   const [asRows, setAsRows] = useState(false);
   const [page, setPage] = useState({ page: 0, of: 0 });
+  const [without, setWithout] = useState<ReadonlySet<Particular['field']>>(new Set());
+  const [place, setPlace] = useState<PagePlace>();
   const busy = reading.progress !== undefined;
   const isPdf = info?.kind === 'pdf';
 
@@ -57,6 +61,8 @@ export function ReadStation() {
     setComparing(compare && next !== undefined);
     setDrawing(false);
     setAsRows(false);
+    setWithout(new Set());
+    setPlace(undefined);
     reading.bring(next);
   };
   const keep = async (own: SourceFile) => ({ digest: await keepSource(own.name, own.bytes), name: own.name, kind: info?.kind ?? 'text' });
@@ -67,12 +73,8 @@ export function ReadStation() {
     const source = await keep(file);
     // Storing, taking and putting the source away are three tasks: none of them holds the screen up.
     await nextTask();
-    const titled = withDatasheet(named(part, file.name, proposal.title ?? ''), source);
-    const { name, description, datasheet } = titled;
-    const edits = [
-      ...(titled === part ? [] : [{ kind: 'setFields' as const, set: { name, description, ...(datasheet ? { datasheet } : {}) } }]),
-      takeProposal(part, proposal, source),
-    ];
+    const said = particularsOf(part, proposal, source).filter((p) => !without.has(p.field));
+    const edits = [...said.map(({ set }) => ({ kind: 'setFields' as const, set })), takeProposal(part, proposal, source)];
     act(edited({ kind: 'batch', title: `take ${counted(proposal.terminals.length, 'pin')}`, edits }));
     act(packageChosen(null));
     const open = proposal.terminals.reduce((n, t) => n + t.doubts.length, 0);
@@ -86,8 +88,11 @@ export function ReadStation() {
     if (!proposal || !file) return;
     const source = await keep(file);
     const edit = await core.reviseEdit(part, proposal, chosen, source);
-    act(edited({ kind: 'batch', title: `take ${chosen.size} changes of ${file.name}`, edits: [edit] }));
-    act(say(`Took ${counted(chosen.size, 'change')} from ${file.name}.`));
+    // Its changes make a document the part's datasheet.
+    const title = isPdf ? titleOfDocument(proposal.cover, source) : undefined;
+    const datasheet = title === undefined ? [] : [{ kind: 'setFields' as const, set: { datasheet: { title, source: source.digest } } }];
+    act(edited({ kind: 'batch', title: `take ${chosen.size} changes of ${file.name}`, edits: [edit, ...datasheet] }));
+    act(say(`Took ${counted(chosen.size, 'change')} from ${file.name}${title === undefined ? '' : `; the datasheet is now “${title}”`}.`));
     bring(undefined);
   };
   const raise = async ({ edit, disagreed }: Comparison) => {
@@ -108,6 +113,12 @@ export function ReadStation() {
   const takeText = (text: string, name = 'pasted text') => bring({ name, bytes: new TextEncoder().encode(text) });
 
   const terminals = proposal ? terminalsIn(proposal) : [];
+  // What is offered does not hang on the digest, which is known when it is taken.
+  const offered = useMemo(
+    () =>
+      proposal && file && !comparing ? particularsOf(part, proposal, { digest: '', name: file.name, kind: info?.kind ?? 'text' }) : [],
+    [part, proposal, file, comparing, info?.kind],
+  );
   const open = terminals.reduce((n, t) => n + (t.doubts.length > 0 ? 1 : 0), 0);
   useEffect(() => {
     const next =
@@ -249,6 +260,14 @@ export function ReadStation() {
       {proposal && isReading && !comparing && part.pins.length > 0 ? (
         <Losses part={part} proposal={proposal} onCompare={() => setComparing(true)} />
       ) : null}
+      {isReading ? (
+        <OfPart
+          offered={offered}
+          without={without}
+          onTake={(field, take) => setWithout(new Set(take ? [...without].filter((f) => f !== field) : [...without, field]))}
+          onShow={onPages ? ({ page, box }) => page && box && setPlace({ page, box }) : undefined}
+        />
+      ) : null}
       {proposal && proposal.packages.length > 1 && isReading ? <Packages reading={reading} /> : null}
       {proposal && isReading && !comparing ? (
         <Tables
@@ -273,6 +292,7 @@ export function ReadStation() {
             info={info}
             proposal={proposal}
             drawing={drawing}
+            place={place}
             onPage={toldHere}
             onRole={(table, i, role) => proposal && reading.change(withTableRole(proposal, options, table, i, role))}
             onTake={(table, take) => proposal && reading.change(withTable(proposal, table, take))}
