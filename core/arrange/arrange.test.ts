@@ -218,6 +218,18 @@ describe('placing', () => {
     ['cuts one port into equal halves', { 'Port A': port('PA', 44) }, ['Port A left 22', 'Port A right 22']],
     ['and between its pairs', { 'Port A': port('L', 22).flatMap((p) => [{ ...p, id: `${p.id}p`, name: `${p.name}P` }, { ...p, id: `${p.id}n`, name: `${p.name}N` }]) }, ['Port A left 22', 'Port A right 22']],
   ])('%s', (_what, groups, sides) => expect(sideCounts(groups)).toEqual(sides)); // prettier-ignore
+  it.each<[string, string[], string[]]>([
+    ['a chain through', ['DIN', 'DOUT'], ['A left', 'A right']],
+    ['a serial port on one side', ['DIN', 'DOUT', 'SCLK'], ['A right', 'A right', 'A right']],
+    ['a line to a host on one side', ['TXD', 'RXD'], ['A right', 'A right']],
+  ])('leads %s', (_what, names, places) => {
+    const led = arranged([
+      ...names.map((n) => pin(n, /OUT|RXD/.test(n) ? 'output' : 'input')),
+      pin('VDD', 'supply-in'),
+      pin('VSS', 'ground'),
+    ]);
+    expect(names.map((n) => sideOf(led, n))).toEqual(places);
+  });
   const part = arranged([
     pin('VDD', 'supply-in'),
     pin('IN'),

@@ -64,10 +64,18 @@ const INTERFACE =
 
 /** An interface by its title, or by its signals: HOST_SCK and HOST_MISO are of a serial port, whatever it is called. */
 function isInterface({ title, pins }: PinGroup): boolean {
+  if (isChain(pins)) return false;
   if (INTERFACE.test(title)) return true;
   const signals = pins.map((p) => interfaceOf(p.name.startsWith(`${title}_`) ? p.name.slice(title.length + 1) : p.name));
   return signals.filter((s) => s === 'Serial port' || s === 'Debug').length > 1;
 }
+
+/** Data in and data out without a clock, of a chain of equal parts: it goes through, from left to right. */
+const isChain = (pins: readonly Pin[]): boolean =>
+  pins.length > 1 &&
+  pins.some((p) => p.type === 'input') &&
+  pins.some((p) => goesOut(p.type)) &&
+  pins.every((p) => /^(?:[A-Z]{0,2}D(?:ATA)?_?(?:IN|I)|SDI|[A-Z]{0,2}D(?:ATA)?_?(?:OUT|O)|SDO)\d*$/i.test(p.name));
 
 /** A group as blocks of one role each, unless it is an interface, which reads better in one piece. */
 function blocksOf(group: PinGroup, rules: HouseRules): Omit<Block, 'at'>[] {
