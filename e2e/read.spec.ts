@@ -227,6 +227,24 @@ test('a source that is read for a part with pins says what it would replace, and
   await expect(page.getByRole('button', { name: /Take 4 changes/ })).toBeVisible();
 });
 
+test('doubts of one bus are answered by one key, and taken back by one', async ({ page }) => {
+  await startPart(page);
+  await paste(page, 'body', `Pin\tName\n${[0, 1, 2, 3].map((i) => `${i + 1}\tLANE${i}\n`).join('')}5\tGND\n6\tVDD\n`);
+  await expect(taking(page, 6)).toBeVisible();
+  await page.keyboard.press('Alt+Enter');
+  await expect(page.locator('footer')).toContainText('4 doubts');
+  await page.keyboard.press('n');
+  await expect(page.getByLabel('and 3 more of LANE with the same doubt')).toBeVisible();
+  await page.keyboard.press('a');
+  await page.keyboard.press('0');
+  await page.keyboard.type('output');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('gridcell', { name: 'output' })).toHaveCount(4);
+  await expect(page.locator('footer')).not.toContainText('doubt');
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('footer')).toContainText('4 doubts');
+});
+
 test('a second source raises a doubt where it says otherwise', async ({ page }) => {
   await openPart(page, 'TF6120', 'read');
   const other = readFileSync(demo('TF6120.ibs'), 'utf8').replace('VDD2         POWER', 'VDDB         POWER');

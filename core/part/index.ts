@@ -1,3 +1,4 @@
+export { alikeTo, stemOf } from './alike';
 export * from './bound-in';
 export * from './bundle';
 export * from './canonical';

@@ -1,12 +1,12 @@
-import { useEffect, useRef, useState } from 'react';
-import { ELECTRICAL_TYPES, padsIn, type Doubt, type Pin } from '../../../core/part';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { alikeTo, ELECTRICAL_TYPES, listed, padsIn, stemOf, type Doubt, type Pin } from '../../../core/part';
 import { useCommands } from '../../commands/registry';
 import { noType, typeFromText } from '../../part/ledger-columns';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
 import { selectDoubts, selectPackageId, selectSelection } from '../../store/selectors';
 import { selected } from '../../store/view-slice';
-import { Button } from '../../ui/button';
+import { Button, Key } from '../../ui/button';
 import { Card } from '../../ui/card';
 import { say } from '../../ui/toasts';
 
@@ -39,6 +39,8 @@ export function DoubtCard() {
   const own = doubts.findIndex((d) => d.pin.id === selection.at(-1));
   const at = own >= 0 && doubts[index]?.pin.id !== selection.at(-1) ? own : Math.min(index, doubts.length - 1);
   const current = doubts[at];
+  const [together, setTogether] = useState(false);
+  const alike = useMemo(() => (current ? alikeTo(current, doubts) : []), [current, doubts]);
 
   const go = (to: number) => {
     const next = ((to % doubts.length) + doubts.length) % doubts.length;
@@ -48,12 +50,16 @@ export function DoubtCard() {
   };
   const settle = (value?: string) => {
     if (!current) return;
-    const { pin, doubt } = current;
+    const { pin } = current;
+    const answered = together ? alike : [current];
     const to = { ...(value === undefined ? {} : { value }), ...(packageId === undefined ? {} : { package: packageId }) };
-    act(edited({ kind: 'settleDoubt', pin: pin.id, field: doubt.field, ...to }));
-    const rest = doubts.filter((d) => d !== current);
-    const next = rest[Math.min(at, rest.length - 1)];
-    setIndex(Math.min(at, Math.max(0, rest.length - 1)));
+    const edits = answered.map((d) => ({ kind: 'settleDoubt' as const, pin: d.pin.id, field: d.doubt.field, ...to }));
+    act(edited(edits.length === 1 ? edits[0]! : { kind: 'batch', title: `settle ${edits.length} doubts of ${stemOf(pin.name)}`, edits }));
+    const gone = new Set(answered);
+    const rest = doubts.filter((d) => !gone.has(d));
+    const before = doubts.slice(0, at).filter((d) => !gone.has(d)).length;
+    const next = rest[Math.min(before, rest.length - 1)];
+    setIndex(Math.min(before, Math.max(0, rest.length - 1)));
     act(selected(next ? [next.pin.id] : [pin.id]));
   };
   const stands = current ? valueOf(current.pin, current.doubt.field, padsIn(current.pin, packageId).join(', ')) : '';
@@ -84,6 +90,14 @@ export function DoubtCard() {
       can: () => current !== undefined,
       run: () => settle(i === 0 ? undefined : c),
     })),
+    {
+      id: 'doubts-alike',
+      title: together ? 'Answer one doubt at a time' : 'Answer doubts of one bus together',
+      key: 'A',
+      group: 'Doubts',
+      can: () => doubts.length > 0,
+      run: () => setTogether(!together),
+    },
     {
       id: 'type-doubt',
       title: 'Type another value',
@@ -145,6 +159,21 @@ export function DoubtCard() {
           Next
         </Button>
       </div>
+      {alike.length > 1 ? (
+        <label
+          className="mt-2 flex cursor-pointer items-center gap-1.5 text-[13px]"
+          title={listed(
+            alike.map((d) => d.pin.name),
+            40,
+          )}
+        >
+          <input type="checkbox" checked={together} onChange={() => setTogether(!together)} />
+          <span>
+            and {alike.length - 1} more of <span className="font-mono">{stemOf(pin.name)}</span> with the same doubt
+          </span>
+          <Key name="A" />
+        </label>
+      ) : null}
     </Card>
   );
 }

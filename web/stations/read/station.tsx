@@ -14,7 +14,7 @@ import { Below } from '../../ui/below';
 import { Button } from '../../ui/button';
 import { counted } from '../../ui/counted';
 import { Drop } from '../../ui/drop';
-import { chooseFiles, readFileBytes } from '../../ui/files';
+import { chooseFiles, pastedTable, readFileBytes } from '../../ui/files';
 import { nextTask } from '../../ui/next-task';
 import { say } from '../../ui/toasts';
 import { core } from '../../workers/core';
@@ -111,6 +111,19 @@ export function ReadStation() {
   };
   const choose = (compare = false) => void chooseFiles(SOURCE_FILES).then((files) => takeFiles(files, compare));
   const takeText = (text: string, name = 'pasted text') => bring({ name, bytes: new TextEncoder().encode(text) });
+
+  // A table is pasted wherever the focus is, but for fields and the ledger, which take it themselves.
+  useEffect(() => {
+    const onPaste = (e: ClipboardEvent) => {
+      const field = e.target instanceof Element && e.target.closest('input, textarea, [aria-label="Ledger"]');
+      const pasted = field || e.defaultPrevented || readOnly || !e.clipboardData ? undefined : pastedTable(e.clipboardData);
+      if (!pasted) return;
+      e.preventDefault();
+      takeText(pasted.text, pasted.name);
+    };
+    window.addEventListener('paste', onPaste);
+    return () => window.removeEventListener('paste', onPaste);
+  });
 
   const terminals = proposal ? terminalsIn(proposal) : [];
   // What is offered does not hang on the digest, which is known when it is taken.
