@@ -2,6 +2,7 @@ import { carriesPower, ok, problem, refuse, type Problem, type Result } from '..
 import type { Column, Proposal, ReadOptions, TableView, Terminal } from '../proposal';
 import { checkCompleteness } from '../understand/completeness';
 import { readLegend } from '../understand/legend';
+import { recogniseInterfaces } from '../understand/interfaces';
 import { recogniseLeads } from '../understand/leads';
 import { doubtFloating, doubtPlainOutputs } from '../understand/output-enable';
 import { doubtUnlikeSiblings } from '../understand/siblings';
@@ -143,6 +144,7 @@ interface Understood {
 /** Makes a proposal of terminals: the packages with their counts, the one in view, pairs, and what is incomplete. */
 export function propose(terminals: Terminal[], names: readonly string[], known: Understood, options: ReadOptions): Result<Proposal> {
   recogniseLeads(terminals);
+  recogniseInterfaces(terminals);
   doubtUnfed(terminals);
   recogniseSignals(terminals);
   const counts = new Map<string, number>();
