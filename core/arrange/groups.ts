@@ -1,5 +1,5 @@
 import { anyNumber, groupBy, carriesPower, compareNatural, compareTerminals, goesOut, type HouseRules, type Pin } from '../part';
-import { findPairs } from '../intake/understand/pairs';
+import { findPairs, pairNames } from '../intake/understand/pairs';
 import { countStems, interfaceOf, stemsOf } from '../intake/understand/signals';
 
 /** Pins that belong together in a drawing, in their drawn order. */
@@ -14,8 +14,9 @@ export interface PinGroup {
  * with others. What is left goes by direction. Groups stand in the order of their first pin.
  */
 export function groupPins(pins: readonly Pin[], order: HouseRules['order'] = 'natural'): PinGroup[] {
-  const stems = countStems(pins.map((p) => p.name));
-  return [...groupBy(pins, (pin) => titleOf(pin, stems))].map(([title, members]) => ({
+  const nameOf = pairNames(pins);
+  const stems = countStems(pins.map(nameOf));
+  return [...groupBy(pins, (pin) => titleOf(pin, nameOf(pin), stems))].map(([title, members]) => ({
     title,
     pins: inOrder(members, order),
     power: members.every((p) => carriesPower(p.type)),
@@ -30,11 +31,11 @@ function inOrder(pins: readonly Pin[], order: HouseRules['order']): Pin[] {
   return order === 'bank' ? natural.sort((a, b) => compareNatural(a.rail ?? '', b.rail ?? '')) : natural;
 }
 
-function titleOf(pin: Pin, stems: ReadonlyMap<string, number>): string {
+function titleOf(pin: Pin, name: string, stems: ReadonlyMap<string, number>): string {
   if (pin.group) return pin.group;
   if (carriesPower(pin.type)) return 'Supplies';
   if (pin.type === 'no-connect' || pin.type === 'reserved') return 'Not used';
-  const stem = stemsOf(pin.name).find((s) => (stems.get(s) ?? 0) >= 3);
+  const stem = stemsOf(name).find((s) => (stems.get(s) ?? 0) >= 3);
   if (stem) return stem;
   return interfaceOf(pin.name) ?? byDirection(pin);
 }

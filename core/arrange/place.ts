@@ -77,6 +77,10 @@ const isChain = (pins: readonly Pin[]): boolean =>
   pins.some((p) => goesOut(p.type)) &&
   pins.every((p) => /^(?:[A-Z]{0,2}D(?:ATA)?_?(?:IN|I)|SDI|[A-Z]{0,2}D(?:ATA)?_?(?:OUT|O)|SDO)\d*$/i.test(p.name));
 
+/** A port that is called by its direction is on that side with all that belongs to it: the data channel of a video input. */
+const wayOf = ({ title }: PinGroup): SideRole | undefined =>
+  /^(IN|INPUT|SINK|RX|UP)_?\d*$/i.test(title) ? 'input' : /^(OUT|OUTPUT|SOURCE|TX)_?\d*$/i.test(title) ? 'output' : undefined;
+
 /** A group as blocks of one role each, unless it is an interface, which reads better in one piece. */
 function blocksOf(group: PinGroup, rules: HouseRules): Omit<Block, 'at'>[] {
   // Controls are a block of their own only where the house has another side for them than for inputs.
@@ -89,7 +93,9 @@ function blocksOf(group: PinGroup, rules: HouseRules): Omit<Block, 'at'>[] {
   const signals: SideRole[] = roles.filter((r) => !isPower(r));
   if (signals.length > 1 && (isInterface(group) || signals.includes('bidirectional'))) {
     const whole = group.pins.filter((p) => signals.includes(sided(p)));
-    const role: SideRole = whole.every((p) => ['input', 'control', 'passive'].includes(roleOf(p))) ? 'input' : 'bidirectional';
+    const role: SideRole = whole.every((p) => ['input', 'control', 'passive'].includes(roleOf(p)))
+      ? 'input'
+      : (wayOf(group) ?? 'bidirectional');
     const power = roles.filter((r) => !signals.includes(r)).map((r) => ({ group, pins: byRole.get(r)!, role: r }));
     return [{ group, pins: whole, role }, ...power];
   }

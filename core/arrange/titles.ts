@@ -66,11 +66,17 @@ export function titleOf(groups: readonly PinGroup[]): string {
     .join(', ')} and ${named.length - MOST + 1} more`;
 }
 
+/** Three or more groups of one thing are called by it. */
 function inSystems(groups: readonly PinGroup[]): PinGroup[] {
-  const system = groups.filter((g) => kindOf(g) === 'system');
-  if (system.length < 3) return [...groups];
-  const whole: PinGroup = { title: 'System', pins: system.flatMap((g) => g.pins), power: false };
-  return groups.flatMap((g) => (g === system[0] ? [whole] : system.includes(g) ? [] : [g]));
+  const memory = asOne(groups, 'Memory', (g) => /^(Data|Address|Command)$/.test(g.title));
+  return asOne(memory, 'System', (g) => kindOf(g) === 'system');
+}
+
+function asOne(groups: readonly PinGroup[], title: string, isOf: (group: PinGroup) => boolean): PinGroup[] {
+  const of = groups.filter(isOf);
+  if (of.length < 3) return [...groups];
+  const whole: PinGroup = { title, pins: of.flatMap((g) => g.pins), power: false };
+  return groups.flatMap((g) => (g === of[0] ? [whole] : of.includes(g) ? [] : [g]));
 }
 
 const inWords = (names: readonly string[]): string =>

@@ -19,6 +19,8 @@ it.each([
   'NRST',
   'OEB',
   'CSB2',
+  'RAS_n/A16',
+  'A16/RAS#',
 ])('%s says that it is low-active', (name) => expect(saysLow(name)).toBe(true));
 
 it.each(['CS', 'EN', 'SHDN', 'RUN', 'IN', 'PIN3', 'DB', 'BUSY', 'CLEAR', 'OPEN', 'n', 'DOWN', 'SCAN'])('%s does not', (name) =>

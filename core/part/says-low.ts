@@ -7,6 +7,7 @@ const SMALL = /_[bln]\d*$/;
 
 /**
  * True where the name of a terminal that is low-active carries a mark for it of its own: `/RD`, `CS#`, `RESET_N`, `CS_n`,
- * `nWAIT`, `RSTN`, `OEB`. An overbar over it would say it twice, and is not what the datasheet prints.
+ * `nWAIT`, `RSTN`, `OEB`, or of one of its functions: `RAS_n/A16`. An overbar over it would say it twice, and is not what the datasheet prints.
  */
-export const saysLow = (name: string): boolean => MARK.test(name) || SMALL.test(name);
+export const saysLow = (name: string): boolean =>
+  [name, ...name.split('/').filter((part) => part !== '')].some((part) => MARK.test(part) || SMALL.test(part));

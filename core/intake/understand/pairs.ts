@@ -66,3 +66,16 @@ export function findPairs<T extends Named>(terminals: readonly T[]): [T, T][] {
   }
   return pairs;
 }
+
+/** What the names of a pair's halves have in common, for each half: `TX_0` of `TXP_0` and `TXN_0`. Others have their own. */
+export function pairNames<T extends Named>(terminals: readonly T[]): (terminal: T) => string {
+  const shared = new Map<string, string>();
+  for (const [{ name: p }, { name: n }] of findPairs(terminals)) {
+    let before = 0;
+    while (before < p.length && p[before] === n[before]) before++;
+    let behind = 0;
+    while (behind < Math.min(p.length, n.length) - before && p.at(-1 - behind) === n.at(-1 - behind)) behind++;
+    for (const name of [p, n]) shared.set(name, p.slice(0, before) + p.slice(p.length - behind));
+  }
+  return ({ name }) => shared.get(name) ?? name;
+}

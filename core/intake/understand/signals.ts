@@ -1,6 +1,7 @@
 import { carriesPower, groupBy, isSignal, type ElectricalType } from '../../part';
 import type { Terminal } from '../proposal';
 import { firstName } from '../table/names';
+import { pairNames } from './pairs';
 
 /** Interfaces by the names that their signals have everywhere. */
 const WORK = [
@@ -23,6 +24,9 @@ const PUMPED = /\b(charge[- ]?pump|flying|doubler|inverter|inverting)\b[^.;]{0,3
 /** The management of a transceiver: its names are told apart from those of a serial port by it. */
 const MANAGED = [/^MDC$/i, /^MDIO$/i];
 
+/** A memory that is clocked. */
+const MEMORY = [/^CKE/i, /^DQ[LU]?0(_|$)/i];
+
 /** Interfaces whose signals are told by each other: the names that have to be there, and those that then belong to it. */
 const TOGETHER: { title: string; has: RegExp[]; name: RegExp }[] = [
   {
@@ -31,6 +35,9 @@ const TOGETHER: { title: string; has: RegExp[]; name: RegExp }[] = [
     name: /^(MDC|MDIO|[TR]XD\d|[TR]X_?(C|CLK|CTL|ER)|TX_?EN|RX_?DV|CRS(_?DV)?|COL|G?TX_?CLK|REF_?CLK)$/i,
   },
   { title: 'Line', has: MANAGED, name: /^([TR]X|[TR]D|MDI\d?|TRX?D?\d?)_?[PMN+\-−]\d?$/i },
+  { title: 'Data', has: MEMORY, name: /^[LU]?(DQ|DQS|DM|DQM|DMI|DBI)[LU]?\d*(_?[TCNP]|#)?(_[AB])?$/i },
+  { title: 'Address', has: MEMORY, name: /^(A|BA|BG|CA)\d+(_[AB])?$/i },
+  { title: 'Command', has: MEMORY, name: /^[~/n]?(RAS|CAS|WE|CS|CKE|ODT|ACT|PAR|ALERT|CK|CLK)\d?(_?[TCN]|#)*(_[AB])?$/i },
   { title: 'Command', has: [/^[~/n]?RAS\b/i, /^[~/n]?CAS\b/i], name: /^[~/n]?(RAS|CAS|WE|CS|CKE|ODT|ACT)\d?(#|_?N)?$/i },
   {
     title: 'Audio port',
@@ -91,7 +98,9 @@ export function recogniseSignals(terminals: readonly Terminal[]): void {
   const together = interfacesOf(printed ? [] : terminals.map((t) => t.name));
   const signals = printed ? [] : terminals.filter((t) => isSignal(t.type));
   const channels = channelsOf(signals);
-  const stems = countStems(signals.map((t) => t.name));
+  // The halves of a pair are of one stem.
+  const nameOf = pairNames(signals);
+  const stems = countStems(signals.map(nameOf));
   for (const t of terminals) {
     const bank = banks.size > 0 ? BANKED.exec(t.name)?.[1] : undefined;
     const own = bank === undefined ? undefined : banks.get(bank);
@@ -106,13 +115,13 @@ export function recogniseSignals(terminals: readonly Terminal[]): void {
       note(t, `Bank ${supplied}`, 'supply of the bank');
     else if (carriesPower(t.type)) note(t, 'Supplies', `type ${t.type}`);
     else if (!isSignal(t.type)) note(t, 'Not used', `type ${t.type}`);
-    else groupByWords(t, stems, channels.get(t), together(t.name));
+    else groupByWords(t, nameOf(t), stems, channels.get(t), together(t.name));
   }
 }
 
 /** One of several equal channels, as words name it: `Buck 1 feedback`, `output of channel A`. */
 const OF_CHANNEL =
-  /\b(buck|boost|channel|phase|lane|motor|half-bridge|bridge|amplifier|comparator|driver|converter|regulator|switch) ?#?(\d{1,2}|[A-H])\b/i;
+  /\b(buck|boost|channel|port(?= ?#?\d)|phase|lane|motor|half-bridge|bridge|amplifier|comparator|driver|converter|regulator|switch) ?#?(\d{1,2}|[A-H])\b/i;
 
 interface Channel {
   title: string;
@@ -133,11 +142,17 @@ function channelsOf(terminals: readonly Terminal[]): ReadonlyMap<Terminal, Chann
   return new Map(kinds.flat(2).map((s) => [s.t, s]));
 }
 
-function groupByWords(t: Terminal, stems: ReadonlyMap<string, number>, channel: Channel | undefined, together: string | undefined): void {
+function groupByWords(
+  t: Terminal,
+  name: string,
+  stems: ReadonlyMap<string, number>,
+  channel: Channel | undefined,
+  together: string | undefined,
+): void {
   if (together !== undefined) return note(t, together, `name ${t.name}, beside others of it`);
   const pumped = t.type === 'passive' ? PUMPED.exec(t.description ?? '') : null;
   if (pumped) return note(t, 'Charge pump', `“${pumped[0]}”`);
-  const stem = stemsOf(t.name).find((s) => (stems.get(s) ?? 0) >= 3);
+  const stem = stemsOf(name).find((s) => (stems.get(s) ?? 0) >= 3);
   // A stem with the channel's own figure is its name: BUCK1 of BUCK1_SW.
   if (channel && !(stem && /\d|_[A-H]$/.test(stem))) return note(t, channel.title, `“${channel.words}”`);
   if (stem !== undefined) return note(t, stem, `${stems.get(stem)} names share “${stem}”`);
