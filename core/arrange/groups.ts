@@ -1,4 +1,5 @@
-import { anyNumber, groupBy, carriesPower, compareNatural, compareTerminals, goesOut, type HouseRules, type Pin } from '../part';
+import { anyNumber, groupBy, carriesPower, compareNatural, compareTerminals, goesOut, type HouseRules, type Pin, stemOf } from '../part';
+import { firstName } from '../intake/table/names';
 import { findPairs, pairNames } from '../intake/understand/pairs';
 import { countStems, interfaceOf, stemsOf } from '../intake/understand/signals';
 
@@ -47,6 +48,15 @@ export function cutBetweenPairs(pins: readonly Pin[], at: number): number {
   const partner = new Map(findPairs(pins).flatMap(([p, n]) => [[p, n] as const, [n, p] as const]));
   const cuts = (i: number) => i > 0 && i < pins.length && partner.get(pins[i - 1]!) === pins[i];
   return cuts(at) ? at + (at + 1 < pins.length ? 1 : -1) : at;
+}
+
+/** The cut nearest to `at`, within a fifth of all, that leaves buses whole; else the nearest that leaves no pair in two. */
+export function cutBetweenStems(pins: readonly Pin[], at: number): number {
+  const reach = Math.floor(pins.length / 5);
+  for (let off = 0; off <= reach; off++)
+    for (const cut of [at - off, at + off])
+      if (cut > 0 && cut < pins.length && stemOf(firstName(pins[cut - 1]!.name)) !== stemOf(firstName(pins[cut]!.name))) return cut;
+  return cutBetweenPairs(pins, at);
 }
 
 /** The letters that a name shares with its bus: DIN of DIN, D of D7, AIN of AIN2+. */

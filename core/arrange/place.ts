@@ -1,6 +1,6 @@
-import { goesOut, groupBy, type HouseRules, type Mark, type Pin, type Side, type SideRole } from '../part';
+import { carriesPower, goesOut, groupBy, type HouseRules, type Mark, type Pin, type Side, type SideRole } from '../part';
 import { interfaceOf } from '../intake/understand/signals';
-import { cutBetweenPairs, type PinGroup } from './groups';
+import { cutBetweenStems, type PinGroup } from './groups';
 
 /** A place that a person chose: it stays. */
 export type Fixed = ReadonlyMap<string, { side: Side; at: number }>;
@@ -92,14 +92,24 @@ function blocksOf(group: PinGroup, rules: HouseRules): Omit<Block, 'at'>[] {
   const roles = [...byRole.keys()];
   const signals: SideRole[] = roles.filter((r) => !isPower(r));
   if (signals.length > 1 && (isInterface(group) || signals.includes('bidirectional'))) {
-    const whole = group.pins.filter((p) => signals.includes(sided(p)));
+    // What controls two buses goes in beside the first of them.
+    const isApart = (p: Pin) => isBusAndControl(group) && p.type === 'input';
+    const whole = group.pins.filter((p) => signals.includes(sided(p)) && !isApart(p));
     const role: SideRole = whole.every((p) => ['input', 'control', 'passive'].includes(roleOf(p)))
       ? 'input'
       : (wayOf(group) ?? 'bidirectional');
     const power = roles.filter((r) => !signals.includes(r)).map((r) => ({ group, pins: byRole.get(r)!, role: r }));
-    return [{ group, pins: whole, role }, ...power];
+    const controls = group.pins.filter(isApart);
+    return [{ group, pins: whole, role }, ...(controls.length > 0 ? [{ group, pins: controls, role: 'input' as const }] : []), ...power];
   }
   return roles.map((role) => ({ group, pins: byRole.get(role)!, role }));
+}
+
+/** Two buses, as of a transceiver, with a few inputs that say which way they go. */
+function isBusAndControl({ title, pins }: PinGroup): boolean {
+  const both = pins.filter((p) => p.type === 'bidirectional').length;
+  const inputs = pins.filter((p) => p.type === 'input').length;
+  return !INTERFACE.test(title) && both >= 8 && inputs * 3 <= both && both + inputs === pins.filter((p) => !carriesPower(p.type)).length;
 }
 
 const FREE: SideRole[] = ['bidirectional', 'passive', 'other'];
@@ -132,7 +142,7 @@ function even(sides: Record<Side, Block[]>, any: boolean): void {
     if (!long || long.pins.length < 8 || excess <= 10) return;
     // The block that is cut off stands behind a gap of its own.
     const half = Math.min(long.pins.length - 1, Math.ceil((excess - 1) / 2));
-    const cut = cutBetweenPairs(long.pins, isRight ? half : long.pins.length - half);
+    const cut = cutBetweenStems(long.pins, isRight ? half : long.pins.length - half);
     const [first, rest] = [long.pins.slice(0, cut), long.pins.slice(cut)];
     heavy[heavy.indexOf(long)] = { ...long, pins: isRight ? rest : first };
     light.push({ ...long, pins: isRight ? first : rest });

@@ -6,7 +6,7 @@ import { recogniseInterfaces } from '../understand/interfaces';
 import { recogniseLeads } from '../understand/leads';
 import { doubtFloating, doubtPlainOutputs } from '../understand/output-enable';
 import { doubtUnlikeSiblings } from '../understand/siblings';
-import { findPairs } from '../understand/pairs';
+import { agreeInPairs, findPairs } from '../understand/pairs';
 import { recogniseSignals } from '../understand/signals';
 import { doubtUnfed } from '../understand/unfed';
 import { evidenceOfCode } from '../understand/type-codes';
@@ -145,6 +145,7 @@ interface Understood {
 export function propose(terminals: Terminal[], names: readonly string[], known: Understood, options: ReadOptions): Result<Proposal> {
   recogniseLeads(terminals);
   recogniseInterfaces(terminals);
+  agreeInPairs(terminals);
   doubtUnfed(terminals);
   recogniseSignals(terminals);
   const counts = new Map<string, number>();

@@ -1,4 +1,5 @@
-import { saysLow } from '../../part';
+import { isSignal, saysLow } from '../../part';
+import { isTypeAsked, type Terminal } from '../proposal';
 
 /** The words that tell the halves of a pair apart, the positive half's first. Either case, alike in both halves. */
 const SIGNS: ReadonlyMap<string, string> = new Map([
@@ -78,4 +79,17 @@ export function pairNames<T extends Named>(terminals: readonly T[]): (terminal: 
     for (const name of [p, n]) shared.set(name, p.slice(0, before) + p.slice(p.length - behind));
   }
   return ({ name }) => shared.get(name) ?? name;
+}
+
+/** Both halves of a pair go the same way: a half that is asked is taken for what the other is, and asked all the same. */
+export function agreeInPairs(terminals: readonly Terminal[]): void {
+  for (const pair of findPairs(terminals.filter((t) => isSignal(t.type)))) {
+    const [sure, asked] = isTypeAsked(pair[0]) && !isTypeAsked(pair[1]) ? [pair[1], pair[0]] : pair;
+    if (sure.type === asked.type || sure.type === 'unspecified' || !isTypeAsked(asked)) continue;
+    const reason = `Taken for ${sure.type}, as its other half ${sure.name} is.`;
+    const candidates = [...new Set([sure.type, asked.type])].filter((type) => type !== 'unspecified');
+    asked.doubts = [...asked.doubts.filter((d) => d.field !== 'type'), { field: 'type', reason, candidates }];
+    asked.because['type'] = `its other half ${sure.name}`;
+    asked.type = sure.type;
+  }
 }

@@ -42,7 +42,7 @@ const TOGETHER: { title: string; has: RegExp[]; name: RegExp }[] = [
   {
     title: 'Audio port',
     has: [/^(I2S_)?(BCLK|BCK|BICK|SCLK|SCK)\d?$/i, /^(I2S_)?(LRC?LK|LRCK|WCLK|FSYNC|WS)\d?$/i],
-    name: /^(I2S_)?(BCLK|BCK|BICK|SCLK|SCK|LRC?LK|LRCK|WCLK|FSYNC|WS|SDATA|SDAT[AI]|SDT[IO]|SDIN|SDOUT|SDI|SDO|DIN|DOUT|(DAC|ADC)DAT)\d?$/i,
+    name: /^I2S_MCLK$|^(I2S_)?(BCLK|BCK|BICK|SCLK|SCK|LRC?LK|LRCK|WCLK|FSYNC|WS|SDATA|SDAT[AI]|SDT[IO]|SDIN|SDOUT|SDI|SDO|DIN|DOUT|(DAC|ADC)DAT)\d?$/i,
   },
   { title: 'CAN', has: [/^CAN_?H$/i, /^CAN_?L$/i], name: /^([TR]XD?|CAN_?[HL]|SPLIT|STBY?|S)$/i },
   { title: 'USB', has: [/^(USB_?)?D[P+]$/i, /^(USB_?)?D[MN\-−]$/i], name: /^(USB_?)?(D[PMN+\-−]|ID|CC[12]|SBU[12])$/i },
