@@ -5,6 +5,7 @@ import { readLegend } from '../understand/legend';
 import { recogniseInterfaces } from '../understand/interfaces';
 import { recogniseLeads } from '../understand/leads';
 import { doubtFloating, doubtPlainOutputs } from '../understand/output-enable';
+import { doubtOfAnother } from '../understand/others';
 import { doubtUnlikeSiblings } from '../understand/siblings';
 import { agreeInPairs, findPairs } from '../understand/pairs';
 import { recogniseSignals } from '../understand/signals';
@@ -66,6 +67,7 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   doubtFloating(terminals);
   doubtUnlikeSiblings(terminals);
   doubtPlainOutputs(terminals, around.titles);
+  doubtOfAnother(terminals, around.titles);
   return propose(terminals, names, { problems, declared: countDeclared(around.titles), table: view }, options);
 }
 

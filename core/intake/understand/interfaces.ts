@@ -82,6 +82,14 @@ const CARD: Members = [
   [/^(CLK|RST_?N?|RESET_?N?|PWR_?EN)$/i, 'output', 'asked'],
   [/^(CD|DET|CDN?|WP|DS|STRB)(_?N)?$/i, 'input', 'asked'],
 ];
+/** Of a card with a subscriber's identity (ISO/IEC 7816-3), seen from what reads it. */
+const SUBSCRIBER: Members = [
+  [/^(IO|I\/O|DATA?)$/i, 'bidirectional'],
+  [/^(CLK|RST_?N?|RESET_?N?)$/i, 'output', 'asked'],
+  [/^(VDD|VCC|PWR)$/i, 'supply-out', 'asked'],
+  [/^(DET(ECT)?|PRES(ENCE)?|CD)_?N?$/i, 'input', 'asked'],
+];
+const SIM = /^U?(SIM|IM)\d?$/i;
 const HOST: Members = [
   [/^(UART|CAN|LIN)_?\d_?(TXD?|RTS)(_?N)?$|^TXD\d$/i, 'output'],
   [/^(UART|CAN|LIN)_?\d_?(RXD?|CTS)(_?N)?$|^RXD\d$/i, 'input'],
@@ -163,7 +171,7 @@ const MOST = 0.75;
  * direction, are not overruled.
  */
 export function recogniseInterfaces(terminals: readonly Terminal[]): void {
-  const groups = byPrefix(terminals.filter((t) => isSignal(t.type) || isTypeAsked(t)));
+  const groups = byPrefix(terminals.filter((t) => isSignal(t.type) || isTypeAsked(t) || SIM.test(apart(t.name)[0])));
   const all = groups.get('')!;
   const share = (members: Members) => all.filter(({ rest }) => members.some(([name]) => name.test(rest))).length / all.length;
   const controllers = [...groups].filter(([prefix, own]) => prefix !== '' && isMemory(own) && all.length - own.length >= OTHERS);
@@ -183,6 +191,7 @@ export function recogniseInterfaces(terminals: readonly Terminal[]): void {
   for (const [prefix, own] of groups) {
     // A part of such a name may have its own pins called by it.
     if (BESIDE.test(prefix) && all.length - own.length >= OTHERS) settle(own, BESIDES, `the bus ${prefix}_ of a part that has others`);
+    if (SIM.test(prefix)) settle(own, SUBSCRIBER, 'the interface of a subscriber card');
     if (SHOWN.test(prefix)) settle(own, SHOWS, 'the interface of a display');
     if (SEEN.test(prefix)) settle(own, SEES, 'the interface of a camera');
     if (isHost && /^(R?G?MII|GMAC|MAC|ENET|ETH|EMAC)\d?$/i.test(prefix))
