@@ -9,6 +9,7 @@ import { doubtOfAnother } from '../understand/others';
 import { doubtUnlikeSiblings } from '../understand/siblings';
 import { agreeInPairs, findPairs } from '../understand/pairs';
 import { recogniseSignals } from '../understand/signals';
+import { suggestByFewWords } from '../understand/terse';
 import { doubtUnfed } from '../understand/unfed';
 import { evidenceOfCode } from '../understand/type-codes';
 import type { FoundTable } from './found-table';
@@ -68,6 +69,7 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   doubtUnlikeSiblings(terminals);
   doubtPlainOutputs(terminals, around.titles);
   doubtOfAnother(terminals, around.titles);
+  suggestByFewWords(terminals);
   return propose(terminals, names, { problems, declared: countDeclared(around.titles), table: view }, options);
 }
 
