@@ -37,9 +37,9 @@ async function bring(page, button, name) {
 const wanted = process.argv.slice(2);
 const VIEWS = {
   shelf: async ({ shot }) => shot('shelf'),
-  'read-pages': async ({ page, open, shot }) => {
-    await open('TF7311', 'read');
-    await bring(page, /Read a file/, 'TF7311.pdf');
+  'read-pages': async ({ page, shot }) => {
+    await page.getByRole('button', { name: /Start a part/ }).click();
+    await bring(page, /Choose a file/, 'TF7311.pdf');
     await page.getByRole('button', { name: /Take 20 terminals/ }).waitFor();
     await page.waitForTimeout(1200);
     await shot('read-pages');
