@@ -94,6 +94,24 @@ export interface TableChoice {
 /** True where a terminal's type has a doubt. */
 export const isTypeAsked = (t: Terminal): boolean => t.doubts.some((d) => d.field === 'type');
 
+/** True where a type column or a model told a terminal's type: that says more than what such terminals have in common. */
+export const isTypeTold = (t: Terminal): boolean => /\btype column\b|\bcode \S+ = |^model /.test(t.because['type'] ?? '');
+
+/** Gives a terminal a type, with what it comes from; asked with a reason and the type it had, or sure without one. */
+export function giveType(
+  t: Terminal,
+  type: ElectricalType,
+  because: string,
+  reason?: string,
+  others: readonly ElectricalType[] = [],
+): void {
+  const candidates = [...new Set([type, t.type, ...others])].filter((c) => c !== 'unspecified');
+  const asked: Doubt[] = reason === undefined ? [] : [{ field: 'type', reason, candidates }];
+  t.doubts = [...t.doubts.filter((d) => d.field !== 'type'), ...asked];
+  t.because['type'] = because;
+  t.type = type;
+}
+
 /** The terminals that a package has, in the source's order. */
 export const terminalsIn = (proposal: Proposal, packageName = proposal.package): Terminal[] =>
   proposal.terminals.filter((t) => t.numbers[packageName] !== undefined);

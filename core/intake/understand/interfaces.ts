@@ -1,5 +1,5 @@
 import { isSignal, type ElectricalType } from '../../part';
-import { isTypeAsked, type Terminal } from '../proposal';
+import { giveType, isTypeAsked, isTypeTold, type Terminal } from '../proposal';
 
 /** What signals of an interface are, by the name behind the interface's own; `asked` where parts differ in it. */
 type Members = readonly [name: RegExp, type: ElectricalType, asked?: 'asked'][];
@@ -124,9 +124,6 @@ const DIRECTION =
 /** `Data in, data out` */
 const BOTH = /\bin(put)?\b.*\bout(put)?\b|\bout(put)?\b.*\bin(put)?\b/i;
 
-/** A type column or a model says more than what interfaces have in common. */
-const isTold = (t: Terminal): boolean => /\btype column\b|\bcode \S+ = |^model /.test(t.because['type'] ?? '');
-
 /** The name of a signal's interface, DDR of DDR_DQ7, and its own behind it; of a bare name the interface is empty. */
 function apart(name: string): [prefix: string, rest: string] {
   const at = name.indexOf('_');
@@ -205,7 +202,7 @@ export function recogniseInterfaces(terminals: readonly Terminal[]): void {
 
 function settle(signals: Signals, members: Members, what: string): void {
   for (const { rest, terminal: t } of signals) {
-    if (isTold(t) || t.alternates?.length || (t.name.includes('/') && !/^I\/O\d+$/i.test(t.name))) continue;
+    if (isTypeTold(t) || t.alternates?.length || (t.name.includes('/') && !/^I\/O\d+$/i.test(t.name))) continue;
     const member = members.find(([name]) => name.test(rest));
     if (!member) continue;
     const [, type, isAsked] = member;
@@ -213,10 +210,7 @@ function settle(signals: Signals, members: Members, what: string): void {
     if (t.type !== type ? speaks : !isTypeAsked(t)) continue;
     // Where parts differ, what its words come to and what the interface tells are enough together.
     const stays = isAsked !== undefined && t.type !== type;
-    const candidates = [...new Set<ElectricalType>([type, t.type, 'input', 'output', 'bidirectional'])].filter((c) => c !== 'unspecified');
-    const reason = `Taken for ${type}, as in ${what}; the source does not say it.`;
-    t.doubts = [...t.doubts.filter((d) => d.field !== 'type'), ...(stays ? [{ field: 'type' as const, reason, candidates }] : [])];
-    t.because['type'] = what;
-    t.type = type;
+    const reason = stays ? `Taken for ${type}, as in ${what}; the source does not say it.` : undefined;
+    giveType(t, type, what, reason, ['input', 'output', 'bidirectional']);
   }
 }

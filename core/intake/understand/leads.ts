@@ -1,5 +1,5 @@
 import { carriesPower, type ElectricalType } from '../../part';
-import { isTypeAsked, type Terminal } from '../proposal';
+import { giveType, isTypeAsked, isTypeTold, type Terminal } from '../proposal';
 
 /** Leads of discrete parts by their letters, with what a person calls them. */
 const DEVICES: { leads: Record<string, ElectricalType>; what: string }[] = [
@@ -37,9 +37,6 @@ function describedLead({ name, description = name }: Terminal): ElectricalType |
   return found.sort((x, y) => x.at - y.at)[0]?.type;
 }
 
-/** A type column or a model says more than what a lead is called. */
-const isTold = (t: Terminal): boolean => /\btype column\b|\bcode \S+ = |^model /.test(t.because['type'] ?? '');
-
 /** What the table does not ask for: pins of nothing and pads for the heat. */
 const isApart = (t: Terminal): boolean => t.type === 'no-connect' || t.type === 'reserved' || /^(EP|TAB|PAD)\d?$/i.test(t.name);
 
@@ -57,7 +54,7 @@ export function recogniseLeads(terminals: readonly Terminal[]): void {
   const types = leads.map(describedLead);
   if (types.some((type) => type === undefined)) return doubtUndriven(own, types.filter((type) => type !== undefined).length);
   leads.forEach((t, i) => {
-    if (!isTold(t)) setLead(t, types[i]!, 'a lead of a part without supplies');
+    if (!isTypeTold(t)) setLead(t, types[i]!, 'a lead of a part without supplies');
   });
 }
 
@@ -69,7 +66,7 @@ function doubtUndriven(own: readonly Terminal[], leads: number): void {
   const isFed = own.some((t) => carriesPower(t.type) && !(leads > 1 && isTypeAsked(t)));
   if (own.length > FEW || isFed) return;
   for (const t of own) {
-    if (t.type !== 'output' || isTypeAsked(t) || isTold(t)) continue;
+    if (t.type !== 'output' || isTypeAsked(t) || isTypeTold(t)) continue;
     t.doubts = [...t.doubts, { field: 'type', reason: 'Taken for output, but nothing feeds the part.', candidates: ['output', 'passive'] }];
   }
 }
@@ -93,8 +90,5 @@ function byLetters(own: readonly Terminal[]): void {
   }
 }
 
-function setLead(t: Terminal, type: ElectricalType, what: string): void {
-  if (t.type !== type) t.because['type'] = what;
-  t.type = type;
-  t.doubts = t.doubts.filter((d) => d.field !== 'type');
-}
+const setLead = (t: Terminal, type: ElectricalType, what: string): void =>
+  giveType(t, type, t.type === type ? (t.because['type'] ?? what) : what);

@@ -1,5 +1,5 @@
 import type { ElectricalType } from '../../part';
-import type { Terminal } from '../proposal';
+import { giveType, isTypeTold, type Terminal } from '../proposal';
 
 /** What a part can have beside it, and is seldom itself; of a part that is one its title says so. */
 const THING =
@@ -23,8 +23,6 @@ const ITS =
 /** Words for the direction of the terminal itself. */
 const DIRECTION = /\b(inputs?|outputs?|i\/o|from|when|while|if|(?<!active )(?:low|high)(?!-)|by)\b/i;
 
-const isTold = (t: Terminal): boolean => /\btype column\b|\bcode \S+ = |^model /.test(t.because['type'] ?? '');
-
 const OTHER_WAY: Partial<Record<ElectricalType, ElectricalType>> = { input: 'output', unspecified: 'output', 'supply-in': 'supply-out' };
 
 /**
@@ -35,13 +33,10 @@ export function doubtOfAnother(terminals: readonly Terminal[], titles: readonly 
   const title = titles.join(' ').toLowerCase();
   for (const t of terminals) {
     const other = OTHER_WAY[t.type];
-    if (!other || isTold(t) || t.description === undefined || DIRECTION.test(t.description)) continue;
+    if (!other || isTypeTold(t) || t.description === undefined || DIRECTION.test(t.description)) continue;
     const said = OF_ANOTHER.exec(t.description) ?? ACTS_ON.exec(t.description) ?? ITS.exec(t.description);
     if (!said || (said[1] !== undefined && title.includes(said[1].toLowerCase().replace(/s$/, '')))) continue;
     const reason = `Taken for ${other}: “${said[0].trim()}” may speak of another part, which this one drives.`;
-    const candidates = [other, t.type].filter((type) => type !== 'unspecified');
-    t.doubts = [...t.doubts.filter((d) => d.field !== 'type'), { field: 'type', reason, candidates }];
-    t.because['type'] = `“${said[0].trim()}”`;
-    t.type = other;
+    giveType(t, other, `“${said[0].trim()}”`, reason);
   }
 }

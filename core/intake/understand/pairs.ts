@@ -1,5 +1,5 @@
 import { isSignal, saysLow } from '../../part';
-import { isTypeAsked, type Terminal } from '../proposal';
+import { giveType, isTypeAsked, type Terminal } from '../proposal';
 
 /** The words that tell the halves of a pair apart, the positive half's first. Either case, alike in both halves. */
 const SIGNS: ReadonlyMap<string, string> = new Map([
@@ -86,10 +86,6 @@ export function agreeInPairs(terminals: readonly Terminal[]): void {
   for (const pair of findPairs(terminals.filter((t) => isSignal(t.type)))) {
     const [sure, asked] = isTypeAsked(pair[0]) && !isTypeAsked(pair[1]) ? [pair[1], pair[0]] : pair;
     if (sure.type === asked.type || sure.type === 'unspecified' || !isTypeAsked(asked)) continue;
-    const reason = `Taken for ${sure.type}, as its other half ${sure.name} is.`;
-    const candidates = [...new Set([sure.type, asked.type])].filter((type) => type !== 'unspecified');
-    asked.doubts = [...asked.doubts.filter((d) => d.field !== 'type'), { field: 'type', reason, candidates }];
-    asked.because['type'] = `its other half ${sure.name}`;
-    asked.type = sure.type;
+    giveType(asked, sure.type, `its other half ${sure.name}`, `Taken for ${sure.type}, as its other half ${sure.name} is.`);
   }
 }

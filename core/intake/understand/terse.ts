@@ -1,5 +1,5 @@
 import type { ElectricalType } from '../../part';
-import { isTypeAsked, type Terminal } from '../proposal';
+import { giveType, isTypeAsked, type Terminal } from '../proposal';
 
 const DEVICE =
   '(?:host|chipset|processor|microcontroller|computer|controller|sensor|codec|flash|memory|card|panel|display|modem|next [\\w-]+)';
@@ -27,10 +27,7 @@ export function suggestByFewWords(terminals: readonly Terminal[]): void {
     const found = LIKELY.find(([words]) => words.test(t.description!));
     if (!found || found[1] === t.type) continue;
     const [words, type] = found;
-    const reason = `Taken for ${type}, since it is called “${words.exec(t.description)![0].trim()}”; nothing else says so.`;
-    const candidates = [type, t.type].filter((c) => c !== 'unspecified');
-    t.doubts = [...t.doubts.filter((d) => d.field !== 'type'), { field: 'type', reason, candidates }];
-    t.because['type'] = `“${words.exec(t.description)![0].trim()}”`;
-    t.type = type;
+    const said = words.exec(t.description)![0].trim();
+    giveType(t, type, `“${said}”`, `Taken for ${type}, since it is called “${said}”; nothing else says so.`);
   }
 }
