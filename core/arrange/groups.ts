@@ -15,7 +15,7 @@ export interface PinGroup {
  * with others. What is left goes by direction. Groups stand in the order of their first pin.
  */
 export function groupPins(pins: readonly Pin[], order: HouseRules['order'] = 'natural'): PinGroup[] {
-  const nameOf = pairNames(pins);
+  const nameOf = pairNames(findPairs(pins));
   const stems = countStems(pins.map(nameOf));
   return [...groupBy(pins, (pin) => titleOf(pin, nameOf(pin), stems))].map(([title, members]) => ({
     title,

@@ -149,9 +149,10 @@ interface Understood {
 export function propose(terminals: Terminal[], names: readonly string[], known: Understood, options: ReadOptions): Result<Proposal> {
   recogniseLeads(terminals);
   recogniseInterfaces(terminals);
-  agreeInPairs(terminals);
+  const pairs = findPairs(terminals.filter((t) => !carriesPower(t.type)));
+  agreeInPairs(pairs);
   doubtUnfed(terminals);
-  recogniseSignals(terminals);
+  recogniseSignals(terminals, pairs);
   const counts = new Map<string, number>();
   for (const t of terminals) for (const name in t.numbers) counts.set(name, (counts.get(name) ?? 0) + 1);
   const packages = names.flatMap((name) => (counts.has(name) ? [{ name, pinCount: counts.get(name)! }] : []));
@@ -173,7 +174,7 @@ export function propose(terminals: Terminal[], names: readonly string[], known: 
     ...(known.table ? { table: known.table } : {}),
     ...(known.title ? { title: known.title } : {}),
   };
-  proposal.pairs = known.pairs ?? pairNumbers(terminals, chosen);
+  proposal.pairs = known.pairs ?? pairNumbers(pairs, chosen);
   problems.push(...checkCompleteness(proposal, known.declared).map((p) => ({ ...p, at: { file: options.file, ...p.at } })));
   return ok(proposal);
 }
@@ -219,8 +220,8 @@ function footnoteMarks(lines: readonly string[]): Set<string> {
   return marks;
 }
 
-function pairNumbers(terminals: Terminal[], packageName: string): [string, string][] {
-  return findPairs(terminals.filter((t) => !carriesPower(t.type))).flatMap(([p, n]): [string, string][] => {
+function pairNumbers(pairs: readonly [Terminal, Terminal][], packageName: string): [string, string][] {
+  return pairs.flatMap(([p, n]): [string, string][] => {
     const [a, b] = [p.numbers[packageName], n.numbers[packageName]];
     return a !== undefined && b !== undefined ? [[a, b]] : [];
   });

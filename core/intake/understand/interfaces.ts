@@ -168,6 +168,7 @@ const MOST = 0.75;
  * direction, are not overruled.
  */
 export function recogniseInterfaces(terminals: readonly Terminal[]): void {
+  if (terminals.every(isTypeTold)) return;
   const groups = byPrefix(terminals.filter((t) => isSignal(t.type) || isTypeAsked(t) || SIM.test(apart(t.name)[0])));
   const all = groups.get('')!;
   const share = (members: Members) => all.filter(({ rest }) => members.some(([name]) => name.test(rest))).length / all.length;

@@ -20,6 +20,9 @@ const TRUE = /(?<=_)T(?=\d*$)|(?<=CK|CLK|DQS)T(?=\d*$)/i;
 const CLOCK = /^(?:.*_)?[LUW]?(?:\w*CLK|CK|DQS[LU]?)(?:IN|OUT)?\d*$/i;
 const NEGATED = [(n: string) => `${n}#`, (n: string) => `${n}*`, (n: string) => `${n}_N`, (n: string) => `${n}_B`, (n: string) => `${n}N`, (n: string) => `${n}B`, (n: string) => `/${n}`, (n: string) => `n${n}`]; // prettier-ignore
 
+/** Most names are no half of any pair, and need no closer look. */
+const MAY_BE_HALF = /\+|P(?:LUS|OS)?\d*(?:$|[_/[(.])|T\d*$|CK|CLK|DQS/i;
+
 const plain = (name: string): string => (/[−–]/.test(name) ? name.replace(/[−–]/g, '-') : name);
 
 const inCaseOf = (sign: string, other: string): string => (sign === sign.toLowerCase() ? other.toLowerCase() : other);
@@ -56,7 +59,7 @@ export function findPairs<T extends Named>(terminals: readonly T[]): [T, T][] {
   const paired = new Set<T>();
   const pairs: [T, T][] = [];
   for (const [name, terminal] of bySigned) {
-    if (paired.has(terminal) || !/[+PTCD]/i.test(name)) continue;
+    if (!MAY_BE_HALF.test(name) || paired.has(terminal)) continue;
     for (const other of otherHalves(name, bySigned)) {
       const partner = bySigned.get(other);
       if (partner === undefined || paired.has(partner) || partner === terminal) continue;
@@ -69,9 +72,9 @@ export function findPairs<T extends Named>(terminals: readonly T[]): [T, T][] {
 }
 
 /** What the names of a pair's halves have in common, for each half: `TX_0` of `TXP_0` and `TXN_0`. Others have their own. */
-export function pairNames<T extends Named>(terminals: readonly T[]): (terminal: T) => string {
+export function pairNames(pairs: readonly (readonly [Named, Named])[]): (terminal: Named) => string {
   const shared = new Map<string, string>();
-  for (const [{ name: p }, { name: n }] of findPairs(terminals)) {
+  for (const [{ name: p }, { name: n }] of pairs) {
     let before = 0;
     while (before < p.length && p[before] === n[before]) before++;
     let behind = 0;
@@ -82,8 +85,9 @@ export function pairNames<T extends Named>(terminals: readonly T[]): (terminal: 
 }
 
 /** Both halves of a pair go the same way: a half that is asked is taken for what the other is, and asked all the same. */
-export function agreeInPairs(terminals: readonly Terminal[]): void {
-  for (const pair of findPairs(terminals.filter((t) => isSignal(t.type)))) {
+export function agreeInPairs(pairs: readonly (readonly [Terminal, Terminal])[]): void {
+  for (const pair of pairs) {
+    if (!pair.every((t) => isSignal(t.type))) continue;
     const [sure, asked] = isTypeAsked(pair[0]) && !isTypeAsked(pair[1]) ? [pair[1], pair[0]] : pair;
     if (sure.type === asked.type || sure.type === 'unspecified' || !isTypeAsked(asked)) continue;
     giveType(asked, sure.type, `its other half ${sure.name}`, `Taken for ${sure.type}, as its other half ${sure.name} is.`);

@@ -88,7 +88,7 @@ const BANK_SUPPLY = /^V(?:CC|DD)_?(?:IO|O)_?B?(?:ANK)?_?(\d{1,3})(?:\[\d+\])?$/i
  * What names and words say of signals that belong together: banks with their supplies, interfaces, buses, rails. A group
  * that the source prints always stands; where the source prints any, no other is made up.
  */
-export function recogniseSignals(terminals: readonly Terminal[]): void {
+export function recogniseSignals(terminals: readonly Terminal[], pairs: readonly (readonly [Terminal, Terminal])[]): void {
   const banks = new Map<string, string>();
   for (const t of terminals) {
     const bank = carriesPower(t.type) ? BANK_SUPPLY.exec(t.name)?.[1] : undefined;
@@ -99,7 +99,7 @@ export function recogniseSignals(terminals: readonly Terminal[]): void {
   const signals = printed ? [] : terminals.filter((t) => isSignal(t.type));
   const channels = channelsOf(signals);
   // The halves of a pair are of one stem.
-  const nameOf = pairNames(signals);
+  const nameOf = pairNames(pairs);
   const stems = countStems(signals.map(nameOf));
   for (const t of terminals) {
     const bank = banks.size > 0 ? BANKED.exec(t.name)?.[1] : undefined;
