@@ -190,6 +190,9 @@ test('of several tables each is taken or left, on the page and in a list, and it
 test('a new revision is taken change by change, and what was set by hand stays', async ({ page }) => {
   await openPart(page, 'TF7311', 'read');
   await page.getByRole('gridcell', { name: 'REFOUT', exact: true }).click();
+  await choose(page, /Compare with/, demo('TF2204.pdf'));
+  await expect(page.getByText('By its title the document is of TF2204, and this part is called TF7311.')).toBeVisible();
+  await page.getByRole('button', { name: /^Leave/ }).click();
   await choose(page, /Compare with/, demo('TF7311-B.pdf'));
   const list = page.getByRole('region', { name: 'Changes' });
   await expect(list.getByRole('row')).toHaveCount(5);

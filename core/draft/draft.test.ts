@@ -1,7 +1,7 @@
 import { applyEdit, canonicalPart, DEFAULT_RULES, emptyPart, type Part } from '../part';
 import { decodeText, takeProposal, type Proposal } from '../intake';
 import { AMP_TABLE, good, pinNamed, read, refused } from '../test/samples';
-import { draftPart, nameOfSource, particularsOf } from '.';
+import { draftPart, nameOfSource, ofAnother, particularsOf } from '.';
 
 const SOURCE = { digest: 'abc', name: 'amp.csv', kind: 'text' };
 
@@ -99,6 +99,19 @@ describe('the particulars that a document prints', () => {
     ],
     ['are no other part’s', { name: 'TF7312' }, { name: 'TF7312', description: '', maker: '', orderCodes: [] }],
   ])('%s', (_what, start, after) => expect(given(start, { cover }, PDF)).toMatchObject(after));
+  it.each<[string, string, Partial<Proposal>, string | undefined]>([
+    ['TF7312', 'another part', { cover }, 'TF7311'],
+    ['TF7311-B', 'its family', { cover }, undefined],
+    ['TF7312', 'a family that its title lists', { cover: { ...cover, others: ['TF7312'] } }, undefined],
+    ['NEW-1', 'whatever it is', { cover }, undefined],
+    ['TF7312', 'another part by its first line', { title: 'TF7311 converter' }, 'TF7311'],
+    ['TF7312', 'nothing', {}, undefined],
+  ])('of %s may be of %s', (name, _what, more, number) => expect(ofAnother({ ...emptyPart(name) }, proposed(more))).toBe(number));
+  it('are a family’s, but for the order codes', () =>
+    expect(given({ name: 'TF7312' }, { cover: { ...cover, others: ['TF7312'] } }, PDF)).toMatchObject({
+      description: '24-bit bridge converter',
+      orderCodes: [],
+    }));
   it('say where they stand', () =>
     expect(particularsOf(emptyPart('TF7311'), proposed({ cover }), PDF).map((p) => [p.field, p.said?.page])).toEqual([
       ['description', 1],

@@ -5,7 +5,7 @@ import { sha256 } from '../release';
 import { particularsOf, withParticulars } from './particulars';
 import { nameOfFile } from './title';
 
-export { particularsOf, titleOfDocument, type Particular } from './particulars';
+export { ofAnother, particularsOf, titleOfDocument, type Particular } from './particulars';
 
 export interface Draft {
   part: Part;

@@ -31,15 +31,24 @@ export function particularsOf(part: Part, proposal: Proposal, source: Source): P
       ? number.value
       : undefined;
   if (name !== undefined && name !== part.name) offer('name', name, { name }, cover.number);
-  if (!isUnnamed && number && !isRelated(number.value, part.name)) return [...offered, ...datasheetOf(part, cover, source)];
+  if (ofAnother(part, proposal) !== undefined) return [...offered, ...datasheetOf(part, cover, source)];
 
   const description = cover.description ?? (titled && titled.rest !== '' ? { value: titled.rest } : undefined);
   if (description && part.description === '') offer('description', description.value, { description: description.value }, description);
   if (cover.maker && part.maker === '') offer('maker', cover.maker.value, { maker: cover.maker.value }, cover.maker);
   offered.push(...datasheetOf(part, cover, source));
   const codes = cover.orderCodes.map((c) => c.value);
-  if (codes.length > 0 && part.orderCodes.length === 0) offer('orderCodes', codes.join(', '), { orderCodes: codes }, cover.orderCodes[0]);
+  const areOwn = isUnnamed || (number !== undefined && isRelated(number.value, part.name));
+  if (areOwn && codes.length > 0 && part.orderCodes.length === 0)
+    offer('orderCodes', codes.join(', '), { orderCodes: codes }, cover.orderCodes[0]);
   return offered;
+}
+
+/** The number of the part that a document is of, where it names neither this part nor one of its family. */
+export function ofAnother(part: Part, { cover, title }: Proposal): string | undefined {
+  const number = cover?.number?.value ?? numberIn(title ?? '')?.number;
+  if (number === undefined || isPlaceholder(part.name)) return undefined;
+  return [number, ...(cover?.others ?? [])].some((n) => isRelated(n, part.name)) ? undefined : number;
 }
 
 /** A part with what its source gives it. */

@@ -147,6 +147,7 @@ describe('a cover', () => {
 
   it('is of the part that its file names', () =>
     expect(told([[20, 'TF6405, TF6406'], [16, 'Quad converters']], [], '/some/where/tf6406.pdf')[0]).toBe('TF6406')); // prettier-ignore
+  it('names its family', () => expect(readCover(page(1, [18, 'TF6405, TF6406, TF6407']), page(2)).others).toEqual(['TF6406', 'TF6407']));
   it('says where each stands', () => {
     const { number, maker } = readCover(page(1, [20, 'TF6402 converter']), page(4, [9, 'Copyright 2026 Tarnfield Devices']));
     expect([number, maker?.page]).toEqual([{ value: 'TF6402', page: 1, box: [50, 40, 160, 20] }, 4]);

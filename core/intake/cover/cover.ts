@@ -21,6 +21,8 @@ export interface Said {
 /** The particulars of a part as its document prints them. */
 export interface Cover {
   number?: Said;
+  /** Other numbers that the title names: of a family that the document is of. */
+  others?: string[];
   description?: Said;
   maker?: Said;
   revision?: Said;

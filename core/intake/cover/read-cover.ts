@@ -1,7 +1,7 @@
 import { saidAt, type Cover, type CoverText, type Said } from './cover';
 import { findMaker } from './makers';
 import { findOrderCodes } from './order-codes';
-import { findDescription, findNumber, titleBlock, usualSize } from './title-block';
+import { findDescription, findNumbers, titleBlock, usualSize } from './title-block';
 
 /**
  * The particulars that a document prints of its part: number, what it is, maker, revision and order codes, each with its
@@ -10,7 +10,11 @@ import { findDescription, findNumber, titleBlock, usualSize } from './title-bloc
  */
 export function readCover(first: readonly CoverText[], later: readonly CoverText[], file = ''): Cover {
   const block = titleBlock(first);
-  const number = findNumber(block, [...first, ...later].map((t) => t.text), file); // prettier-ignore
+  const [number, ...others] = findNumbers(
+    block,
+    [...first, ...later].map((t) => t.text),
+    file,
+  );
   const maker = findMaker([...first, ...later]);
   const description = findDescription(
     block.map((t) => (maker ? { ...t, text: t.text.replace(maker.value, ' ').trim() } : t)),
@@ -20,6 +24,7 @@ export function readCover(first: readonly CoverText[], later: readonly CoverText
   const revision = findRevision(first) ?? findRevision(later);
   return {
     ...(number ? { number } : {}),
+    ...(others.length > 0 ? { others: others.map((n) => n.value) } : {}),
     ...(description ? { description } : {}),
     ...(maker ? { maker } : {}),
     ...(revision ? { revision } : {}),

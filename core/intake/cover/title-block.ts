@@ -32,8 +32,8 @@ const isSentence = (text: string): boolean =>
   (/[.:]$/.test(text.trim()) && words(text).length > 5) ||
   /[a-z]{2}\. [A-Z][a-z]* [a-z]/.test(text);
 
-/** The part's number: of those in the title block the one that the document names most often, then the largest, then the first. */
-export function findNumber(block: readonly CoverText[], later: readonly string[], file: string): Said | undefined {
+/** The part's numbers in the title block: the one first that the document names most often, then the largest, then the first. */
+export function findNumbers(block: readonly CoverText[], later: readonly string[], file: string): Said[] {
   const known = new Map<string, { said: Said; size: number; score: number }>();
   const text = later.join('\n');
   for (const t of block)
@@ -46,7 +46,7 @@ export function findNumber(block: readonly CoverText[], later: readonly string[]
         score: named + (file.toUpperCase().split(/[\\/]/).at(-1)!.includes(number) ? 10 : 0),
       });
     }
-  return [...known.values()].sort((a, b) => b.score - a.score || b.size - a.size)[0]?.said;
+  return [...known.values()].sort((a, b) => b.score - a.score || b.size - a.size).map(({ said }) => said);
 }
 
 /** What the part is, in the words of its title: behind its number, or the line that stands nearest to it. */

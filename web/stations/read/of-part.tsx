@@ -10,6 +10,8 @@ const FIELD: Record<Particular['field'], string> = {
 };
 
 interface Props {
+  /** What the part is called, and the number of the other part that the document is of. */
+  mistaken: { part: string; document: string } | undefined;
   offered: readonly Particular[];
   without: ReadonlySet<Particular['field']>;
   onTake: (field: Particular['field'], take: boolean) => void;
@@ -18,11 +20,16 @@ interface Props {
 }
 
 /** What the source says of the part itself, to be taken with its pins or left. */
-export function OfPart({ offered, without, onTake, onShow }: Props) {
-  if (offered.length === 0) return null;
+export function OfPart({ mistaken, offered, without, onTake, onShow }: Props) {
+  if (offered.length === 0 && !mistaken) return null;
   return (
     <div className="mb-2 flex shrink-0 flex-wrap items-center gap-2 px-4" role="group" aria-label="Of the part">
-      <span className="text-muted">Of the part:</span>
+      {mistaken ? (
+        <p role="note" className="w-full rounded-md border border-amber-line bg-amber-wash px-3 py-1 text-[13px]">
+          By its title the document is of {mistaken.document}, and this part is called {mistaken.part}.
+        </p>
+      ) : null}
+      {offered.length > 0 ? <span className="text-muted">Of the part:</span> : null}
       {offered.map(({ field, text, said }) => (
         <span
           key={field}

@@ -1,5 +1,5 @@
 import { startTransition, useCallback, useEffect, useMemo, useState } from 'react';
-import { particularsOf, titleOfDocument, type Particular } from '../../../core/draft';
+import { ofAnother, particularsOf, titleOfDocument, type Particular } from '../../../core/draft';
 import { takeProposal, terminalsIn, type Comparison } from '../../../core/intake';
 import { sayProblem, type Problem } from '../../../core/part';
 import { useCommands } from '../../commands/registry';
@@ -126,6 +126,7 @@ export function ReadStation() {
   });
 
   const terminals = proposal ? terminalsIn(proposal) : [];
+  const another = useMemo(() => proposal && ofAnother(part, proposal), [part, proposal]);
   // What is offered does not hang on the digest, which is known when it is taken.
   const offered = useMemo(
     () =>
@@ -275,6 +276,7 @@ export function ReadStation() {
       ) : null}
       {isReading ? (
         <OfPart
+          mistaken={another === undefined ? undefined : { part: part.name, document: another }}
           offered={offered}
           without={without}
           onTake={(field, take) => setWithout(new Set(take ? [...without].filter((f) => f !== field) : [...without, field]))}
