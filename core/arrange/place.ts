@@ -93,7 +93,8 @@ function blocksOf(group: PinGroup, rules: HouseRules): Omit<Block, 'at'>[] {
   const signals: SideRole[] = roles.filter((r) => !isPower(r));
   if (signals.length > 1 && (isInterface(group) || signals.includes('bidirectional'))) {
     // What controls two buses goes in beside the first of them.
-    const isApart = (p: Pin) => isBusAndControl(group) && p.type === 'input';
+    const areApart = isBusAndControl(group);
+    const isApart = (p: Pin) => areApart && p.type === 'input';
     const whole = group.pins.filter((p) => signals.includes(sided(p)) && !isApart(p));
     const role: SideRole = whole.every((p) => ['input', 'control', 'passive'].includes(roleOf(p)))
       ? 'input'

@@ -17,9 +17,7 @@ export interface Particular {
  * are filled; what a person wrote stays. A document that is of another part gives nothing but itself.
  */
 export function particularsOf(part: Part, proposal: Proposal, source: Source): Particular[] {
-  const cover = proposal.cover ?? { orderCodes: [] };
-  const titled = cover.number ? undefined : numberIn(proposal.title ?? '');
-  const number = cover.number ?? (titled && { value: titled.number });
+  const { number, description, ...cover } = saidBy(proposal);
   const offered: Particular[] = [];
   const offer = (field: Particular['field'], text: string, set: Particular['set'], said?: Said) =>
     void offered.push({ field, text, set, ...(said?.page === undefined ? {} : { said }) });
@@ -30,13 +28,12 @@ export function particularsOf(part: Part, proposal: Proposal, source: Source): P
     : number && isSame(number.value, part.name)
       ? number.value
       : undefined;
-  if (name !== undefined && name !== part.name) offer('name', name, { name }, cover.number);
-  if (ofAnother(part, proposal) !== undefined) return [...offered, ...datasheetOf(part, cover, source)];
+  if (name !== undefined && name !== part.name) offer('name', name, { name }, number);
+  if (ofAnother(part, proposal) !== undefined) return [...offered, ...datasheetOf(part, proposal.cover, source)];
 
-  const description = cover.description ?? (titled && titled.rest !== '' ? { value: titled.rest } : undefined);
   if (description && part.description === '') offer('description', description.value, { description: description.value }, description);
   if (cover.maker && part.maker === '') offer('maker', cover.maker.value, { maker: cover.maker.value }, cover.maker);
-  offered.push(...datasheetOf(part, cover, source));
+  offered.push(...datasheetOf(part, proposal.cover, source));
   const codes = cover.orderCodes.map((c) => c.value);
   const areOwn = isUnnamed || (number !== undefined && isRelated(number.value, part.name));
   if (areOwn && codes.length > 0 && part.orderCodes.length === 0)
@@ -44,11 +41,19 @@ export function particularsOf(part: Part, proposal: Proposal, source: Source): P
   return offered;
 }
 
+/** What a source says of its part: its cover, and its first line where the cover names no number. */
+function saidBy({ cover = { orderCodes: [] }, title = '' }: Proposal): Cover {
+  const titled = cover.number ? undefined : numberIn(title);
+  if (!titled) return cover;
+  const description = cover.description ?? (titled.rest === '' ? undefined : { value: titled.rest });
+  return { ...cover, number: { value: titled.number }, ...(description ? { description } : {}) };
+}
+
 /** The number of the part that a document is of, where it names neither this part nor one of its family. */
-export function ofAnother(part: Part, { cover, title }: Proposal): string | undefined {
-  const number = cover?.number?.value ?? numberIn(title ?? '')?.number;
-  if (number === undefined || isPlaceholder(part.name)) return undefined;
-  return [number, ...(cover?.others ?? [])].some((n) => isRelated(n, part.name)) ? undefined : number;
+export function ofAnother(part: Part, proposal: Proposal): string | undefined {
+  const { number, others = [] } = saidBy(proposal);
+  if (!number || isPlaceholder(part.name)) return undefined;
+  return [number.value, ...others].some((n) => isRelated(n, part.name)) ? undefined : number.value;
 }
 
 /** A part with what its source gives it. */
@@ -56,11 +61,11 @@ export const withParticulars = (part: Part, particulars: readonly Particular[]):
   particulars.reduce((p, { set }) => ({ ...p, ...set }), part);
 
 /** A document that pins are read from is the part's datasheet until a person names another; a list or a model file is none. */
-function datasheetOf(part: Part, cover: Cover, source: Source): Particular[] {
+function datasheetOf(part: Part, cover: Cover | undefined, source: Source): Particular[] {
   if (part.datasheet?.title || source.kind !== 'pdf') return [];
   const title = titleOfDocument(cover, source);
   const set = { datasheet: { ...part.datasheet, title, source: source.digest } };
-  return [{ field: 'datasheet', text: title, set, ...(cover.revision?.page === undefined ? {} : { said: cover.revision }) }];
+  return [{ field: 'datasheet', text: title, set, ...(cover?.revision?.page === undefined ? {} : { said: cover.revision }) }];
 }
 
 /** `TF7311 datasheet, revision C`; the file's name where the document does not say what it is of. */

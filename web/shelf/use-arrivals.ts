@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { emptyPart, listed, sayProblem, type Part, type Problem } from '../../core/part';
 import type { ArchivedSource } from '../../core/release';
@@ -8,8 +8,9 @@ import { sayStorageError } from '../store/db';
 import { addParts, comparedWithShelf, keepSource, type SourceFile } from '../store/library';
 import type { Summary } from '../store/records';
 import { counted } from '../ui/counted';
-import { pastedTable, readFileBytes, readFileText } from '../ui/files';
+import { readFileBytes, readFileText } from '../ui/files';
 import { say } from '../ui/toasts';
+import { usePastedTable } from '../ui/use-pasted-table';
 import { core } from '../workers/core';
 import { FEW } from './names';
 
@@ -50,16 +51,7 @@ export function useArrivals(summaries: readonly Summary[], remove: (ids: string[
     await start(...(await Promise.all(sources.map(async (f) => ({ name: f.name, bytes: await readFileBytes(f) })))));
   };
 
-  useEffect(() => {
-    const onPaste = (e: ClipboardEvent) => {
-      const pasted = e.target instanceof HTMLInputElement || !e.clipboardData ? undefined : pastedTable(e.clipboardData);
-      if (!pasted) return;
-      e.preventDefault();
-      void start({ name: pasted.name, bytes: new TextEncoder().encode(pasted.text) });
-    };
-    window.addEventListener('paste', onPaste);
-    return () => window.removeEventListener('paste', onPaste);
-  });
+  usePastedTable(({ name, text }) => void start({ name, bytes: new TextEncoder().encode(text) }));
 
   const takeParts = async (files: File[]) => {
     const parts: Part[] = [];

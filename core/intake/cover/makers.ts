@@ -47,8 +47,9 @@ const piecesOf = (text: string): string[] => {
   return parted.split(/[|·•]/).map((piece) => piece.trim()).filter(Boolean); // prettier-ignore
 };
 
+const FORMS_BEHIND = new RegExp(`(?:,? (?:${FORM})\\.?)+$`, 'i');
 const bare = (name: string): string =>
   name
     .toLowerCase()
-    .replace(new RegExp(`(?:,? (?:${FORM})\\.?)+$`, 'i'), '')
+    .replace(FORMS_BEHIND, '')
     .replace(/[^a-z0-9]/g, '');

@@ -10,12 +10,13 @@ import { findDescription, findNumbers, titleBlock, usualSize } from './title-blo
  */
 export function readCover(first: readonly CoverText[], later: readonly CoverText[], file = ''): Cover {
   const block = titleBlock(first);
+  const all = [...first, ...later];
   const [number, ...others] = findNumbers(
     block,
-    [...first, ...later].map((t) => t.text),
+    all.map((t) => t.text),
     file,
   );
-  const maker = findMaker([...first, ...later]);
+  const maker = findMaker(all);
   const description = findDescription(
     block.map((t) => (maker ? { ...t, text: t.text.replace(maker.value, ' ').trim() } : t)),
     number?.value,
@@ -28,7 +29,7 @@ export function readCover(first: readonly CoverText[], later: readonly CoverText
     ...(description ? { description } : {}),
     ...(maker ? { maker } : {}),
     ...(revision ? { revision } : {}),
-    orderCodes: number ? findOrderCodes([...first, ...later], number.value) : [],
+    orderCodes: number ? findOrderCodes(all, number.value) : [],
   };
 }
 

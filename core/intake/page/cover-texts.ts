@@ -1,10 +1,10 @@
 import { readCover } from '../cover/read-cover';
 import type { Cover, CoverText } from '../cover/cover';
-import { linesOf, segmentsOf } from './lines';
-import type { DocumentPage } from './page';
-import { upright } from './upright';
+import { segmentsOf } from './lines';
+import { onPaper, type DocumentPage } from './page';
+import { linesOn } from './page-texts';
 import { unite } from '../table/box';
-import { boxOf, wordsAndRules } from './words';
+import { boxOf } from './words';
 
 /** Gaps of so many font sizes part the texts of a title block. */
 const WIDE = 1.5;
@@ -13,8 +13,17 @@ const NEXT = 2;
 const ORDERING = /\border(?:ing|able)\b/i;
 const MOST_ORDERING = 6;
 
+/** A document is read anew with every role that a person chooses; its cover stays what it is. */
+const covers = new WeakMap<readonly DocumentPage[], Cover>();
+
 /** The particulars that a document's pages print of its part. */
-export function coverOf(pages: readonly DocumentPage[], file: string | undefined): Cover {
+export function coverOf(given: readonly DocumentPage[], file: string | undefined): Cover {
+  const known = covers.get(given) ?? coverIn(given.map(onPaper), file);
+  covers.set(given, known);
+  return known;
+}
+
+function coverIn(pages: readonly DocumentPage[], file: string | undefined): Cover {
   const at = Math.max(
     0,
     pages.findIndex((p) => p.runs.some((r) => r.text.trim() !== '')),
@@ -26,8 +35,8 @@ export function coverOf(pages: readonly DocumentPage[], file: string | undefined
 }
 
 function textsOf(given: DocumentPage): CoverText[] {
-  const { page, back } = upright(given);
-  return linesOf(wordsAndRules(page).words).flatMap((line) =>
+  const { lines, back } = linesOn(given);
+  return lines.flatMap((line) =>
     segmentsOf(line, WIDE).map(({ text, words, x0, x1 }) => ({
       text,
       size: words[0]!.size,

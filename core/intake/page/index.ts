@@ -32,10 +32,9 @@ const MOST_LEGENDS = 8;
 export function readPages(given: readonly DocumentPage[], options: ReadOptions = {}): Result<Proposal> {
   const damaged = given.filter((p) => p.isDamaged).map((p) => problem('page-damaged', { page: p.number }, { file: options.file }));
   if (damaged.length > 0 && damaged.length === given.length) return refuse(problem('pdf-broken', {}, { file: options.file }));
-  const pages = given.map(onPaper);
-  const read = readWhole(pages, options);
+  const read = readWhole(given.map(onPaper), options);
   if (!read.ok) return damaged.length === 0 ? read : refuse(...read.problems, ...damaged);
-  return ok({ ...read.value, cover: coverOf(pages, options.file), problems: [...damaged, ...read.value.problems] });
+  return ok({ ...read.value, cover: coverOf(given, options.file), problems: [...damaged, ...read.value.problems] });
 }
 
 function readWhole(pages: readonly DocumentPage[], options: ReadOptions): Result<Proposal> {

@@ -5,9 +5,12 @@ import { upright } from './upright';
 import { wordsAndRules } from './words';
 
 /** A page as text: its lines from the top, the cells of each three blanks apart. */
-export function pageText(given: DocumentPage): string {
-  const { words } = wordsAndRules(upright(given).page);
-  return linesOf(words).map(spacedText).join('\n');
+export const pageText = (given: DocumentPage): string => linesOn(given).lines.map(spacedText).join('\n');
+
+/** A page's lines as it is read, upright, with its running heads; `back` maps their boxes to the displayed page. */
+export function linesOn(given: DocumentPage): { lines: Line[]; back: (box: Box) => Box } {
+  const { page, back } = upright(given);
+  return { lines: linesOf(wordsAndRules(page).words), back };
 }
 
 /** What the pages that show a package say, and how much each says of it. */
@@ -54,8 +57,7 @@ export interface Hit {
 export function findOn(given: DocumentPage, words: string): Hit[] {
   const wanted = words.split(/\s+/).map(plain).filter(Boolean);
   if (wanted.length === 0) return [];
-  const { page, back } = upright(given);
-  const lines = linesOf(wordsAndRules(page).words);
+  const { lines, back } = linesOn(given);
   const hasAll = (text: string): boolean => wanted.every((w) => text.includes(w));
   const found = lines.filter((line) => hasAll(plain(textOf(line))));
   if (found.length > 0) return found.map((line) => ({ page: given.number, box: back(boxOfLine(line)) }));

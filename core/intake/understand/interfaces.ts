@@ -15,6 +15,10 @@ const COMMAND = /^n?\/?(?:S?D?CKE|S?D?WE|S?D?ODT|CS|RAS|CAS|ACT|RESET|RST|PAR|PA
 const MASK = /^(?:[LU]?S?DQM|[LU]?DM)[LU]?_?\d{0,2}(?:_?N|#)?$/i;
 const CALIBRATION = /^(?:R?ZQ(?:PAD|CAL)?\d?|CAL|COMP)_?\d?$/i;
 
+/** The same signals seen from the other end: what goes in there goes out here. */
+const fromOtherEnd = (members: Members): Members =>
+  members.map(([name, type]) => [name, type === 'input' ? 'output' : type === 'output' ? 'input' : type]);
+
 /** Seen from the part that holds the data, and from the one that asks for them. */
 const MEMORY: Members = [
   [DATA, 'bidirectional'],
@@ -26,17 +30,7 @@ const MEMORY: Members = [
   [MASK, 'input'],
   [CALIBRATION, 'passive'],
 ];
-const CONTROLLER: Members = [
-  [DATA, 'bidirectional'],
-  [STROBE, 'bidirectional'],
-  [INVERSION, 'bidirectional'],
-  [ADDRESS, 'output'],
-  [MEMORY_CLOCK, 'output'],
-  [/^(?:ALERT)_?(?:N|#)?$/i, 'input'],
-  [COMMAND, 'output'],
-  [MASK, 'output'],
-  [CALIBRATION, 'passive'],
-];
+const CONTROLLER: Members = [...fromOtherEnd(MEMORY), [/^ALERT_?(?:N|#)?$/i, 'input']];
 const PARALLEL: Members = [
   [DATA, 'bidirectional'],
   [ADDRESS, 'input'],
@@ -52,28 +46,21 @@ const BESIDES: Members = [
   [/^n?(RB|R_?B|RY_?BY|RDY|READY|BUSY|WAIT|TE)_?\d?(?:_?[NB]|#)?$/i, 'input'],
 ];
 /** Pixels go to a display and come from a camera; a display with a memory of its own is read as well. */
-const SHOWN = /^(LCD|LCDC|DISP|TFT|VOUT|VO)\d?$/i;
 const SHOWS: Members = [
   [/^(D(ATA)?|[RGB])_?\d{1,2}$|^(P|D|DOT)?CLK$|^[HV]_?SYNC$|^DE$|^DEN$|^(BL|BACKLIGHT)_?(EN|PWM)?$/i, 'output', 'asked'],
 ];
-const SEEN = /^(CAM|CIF|DVP|ISI|DCMI|VIN|VI)\d?$/i;
 const SEES: Members = [
   [/^D(ATA)?_?\d{1,2}$|^P(IX)?_?CLK$|^[HV]_?(SYNC|REF)$|^FIELD$/i, 'input', 'asked'],
   [/^(MCLK|XCLK|PWDN|RST_?N?|RESET_?N?)$/i, 'output', 'asked'],
 ];
-const MAC: Members = [
-  [/^TXD_?\d$|^TX_?(EN|CTL|ER)$|^GTX_?CLK$|^MDC$/i, 'output'],
-  [/^RXD_?\d$|^RX_?(DV|CTL|ER|C|CLK)$|^CRS(_?DV)?$|^COL$/i, 'input'],
-  [/^MDIO$/i, 'bidirectional'],
-  [/^TX_?C(LK)?$/i, 'output', 'asked'],
-  [/^REF_?CLK$/i, 'input', 'asked'],
-];
-const PHY: Members = [
+/** The media interface as the transceiver has it. */
+const MEDIA: Members = [
   [/^TXD_?\d$|^TX_?(EN|CTL|ER)$|^GTX_?CLK$|^MDC$/i, 'input'],
   [/^RXD_?\d$|^RX_?(DV|CTL|ER|C|CLK)$|^CRS(_?DV)?$|^COL$/i, 'output'],
   [/^MDIO$/i, 'bidirectional'],
-  [/^(MDI|TRX?D?)_?\d_?[PMN+−-]$/i, 'bidirectional'],
 ];
+const PHY: Members = [...MEDIA, [/^(MDI|TRX?D?)_?\d_?[PMN+−-]$/i, 'bidirectional']];
+const MAC: Members = [...fromOtherEnd(MEDIA), [/^TX_?C(LK)?$/i, 'output', 'asked'], [/^REF_?CLK$/i, 'input', 'asked']];
 /** With data at both edges the transmit clock comes with them; else the transceiver gives it. */
 const CLOCK_WITH_DATA: Members = [[/^TX_?C(LK)?$/i, 'input']];
 const CLOCK_GIVEN: Members = [[/^TX_?C(LK)?$/i, 'output', 'asked']];
@@ -101,6 +88,20 @@ const HOST: Members = [
   [/^(MIPI_?)?CSI_?\d?_?(CLK|CK|D|DATA|LANE)_?\d?_?[PN]$/i, 'input'],
   [/^(MIPI_?)?DSI_?\d?_?(CLK|CK|D|DATA|LANE)_?\d?_?[PN]$/i, 'output', 'asked'],
 ];
+/** Interfaces by what the names of their signals begin with; `has` is a signal that has to be there. */
+const PREFIXED: readonly { prefix: RegExp; members: Members; what: string; has?: RegExp; ofHost?: true }[] = [
+  { prefix: SIM, members: SUBSCRIBER, what: 'the interface of a subscriber card' },
+  { prefix: /^(LCD|LCDC|DISP|TFT|VOUT|VO)\d?$/i, members: SHOWS, what: 'the interface of a display' },
+  { prefix: /^(CAM|CIF|DVP|ISI|DCMI|VIN|VI)\d?$/i, members: SEES, what: 'the interface of a camera' },
+  {
+    prefix: /^(R?G?MII|GMAC|MAC|ENET|ETH|EMAC)\d?$/i,
+    members: MAC,
+    what: 'the media interface of a part that has a memory bus',
+    ofHost: true,
+  },
+  { prefix: /^(SD|SDIO|SDC|SDMMC|MMC|EMMC|USDHC)\d?$/i, members: CARD, what: 'the interface of a card', has: /^CMD$/i },
+];
+const ACCESS = [/^TCK$/i, /^TDI$/i, /^TDO$/i, /^TMS$/i];
 const SCAN: Members = [[/^n?(TCK|TDI|TMS|TRST)(_?N|_?B|#)?$/i, 'input']];
 /** The enable of another part stands for its supply's switch; of a part of that name it is its own. */
 const ANOTHER: Members = [
@@ -155,7 +156,7 @@ const has = (signals: Signals, name: RegExp, least = 1): boolean => {
 const isMemory = (s: Signals): boolean =>
   has(s, DATA, 8) && has(s, ADDRESS, 5) && has(s, MEMORY_CLOCK) && has(s, /^n?\/?(S?D?CKE|CS|RAS|CAS)/i);
 const isParallel = (s: Signals): boolean =>
-  has(s, DATA, 8) && has(s, ADDRESS, 8) && ['WE', 'OE'].every((c) => has(s, new RegExp(`^n?/?${c}`, 'i'))) && has(s, /^n?\/?C[ES]/i);
+  has(s, DATA, 8) && has(s, ADDRESS, 8) && [/^n?\/?WE/i, /^n?\/?OE/i, /^n?\/?C[ES]/i].every((name) => has(s, name));
 
 /** So many other signals has a part whose bus of a memory is one of several things. */
 const OTHERS = 12;
@@ -189,13 +190,9 @@ export function recogniseInterfaces(terminals: readonly Terminal[]): void {
   for (const [prefix, own] of groups) {
     // A part of such a name may have its own pins called by it.
     if (BESIDE.test(prefix) && all.length - own.length >= OTHERS) settle(own, BESIDES, `the bus ${prefix}_ of a part that has others`);
-    if (SIM.test(prefix)) settle(own, SUBSCRIBER, 'the interface of a subscriber card');
-    if (SHOWN.test(prefix)) settle(own, SHOWS, 'the interface of a display');
-    if (SEEN.test(prefix)) settle(own, SEES, 'the interface of a camera');
-    if (isHost && /^(R?G?MII|GMAC|MAC|ENET|ETH|EMAC)\d?$/i.test(prefix))
-      settle(own, MAC, 'the media interface of a part that has a memory bus');
-    if (/^(SD|SDIO|SDC|SDMMC|MMC|EMMC|USDHC)\d?$/i.test(prefix) && has(own, /^CMD$/i)) settle(own, CARD, 'the interface of a card');
-    if (['TCK', 'TDI', 'TDO', 'TMS'].every((name) => has(own, new RegExp(`^${name}$`, 'i')))) settle(own, SCAN, 'a test access port');
+    for (const { prefix: begins, members, what, has: least, ofHost } of PREFIXED)
+      if (begins.test(prefix) && (isHost || !ofHost) && (!least || has(own, least))) settle(own, members, what);
+    if (ACCESS.every((name) => has(own, name))) settle(own, SCAN, 'a test access port');
   }
   settle(all, ANOTHER, 'a part that turns another on');
   settle(all, OWN, 'a link whose ends each call what they send TX');

@@ -18,7 +18,8 @@ const TRUE = /(?<=_)T(?=\d*$)|(?<=CK|CLK|DQS)T(?=\d*$)/i;
 
 /** A clock or a strobe whose true half bears no sign: its other half is the one with a sign of negation. */
 const CLOCK = /^(?:.*_)?[LUW]?(?:\w*CLK|CK|DQS[LU]?)(?:IN|OUT)?\d*$/i;
-const NEGATED = [(n: string) => `${n}#`, (n: string) => `${n}*`, (n: string) => `${n}_N`, (n: string) => `${n}_B`, (n: string) => `${n}N`, (n: string) => `${n}B`, (n: string) => `/${n}`, (n: string) => `n${n}`]; // prettier-ignore
+/** Signs of negation, by what stands before and behind the name. */
+const NEGATED = [['', '#'], ['', '*'], ['', '_N'], ['', '_B'], ['', 'N'], ['', 'B'], ['/', ''], ['n', '']] as const; // prettier-ignore
 
 /** Most names are no half of any pair, and need no closer look. */
 const MAY_BE_HALF = /\+|P(?:LUS|OS)?\d*(?:$|[_/[(.])|T\d*$|CK|CLK|DQS/i;
@@ -37,7 +38,7 @@ function* otherHalves(name: string, names: ReadonlyMap<string, unknown>): Genera
   const said = TRUE.exec(name);
   if (said) yield name.slice(0, said.index) + inCaseOf(said[0], 'C') + name.slice(said.index + 1);
   // Clocks A, B and C are three; so B is a complement only where no clock is called A.
-  if (CLOCK.test(name)) for (const negated of NEGATED) if (!negated(name).endsWith('B') || !names.has(`${name}A`)) yield negated(name);
+  if (CLOCK.test(name)) for (const [before, behind] of NEGATED) if (!behind.endsWith('B') || !names.has(`${name}A`)) yield before + name + behind; // prettier-ignore
 }
 
 /** A name as a pair is told by: one under an overbar as if it bore a sign of negation, in the drawing it does. */

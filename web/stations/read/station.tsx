@@ -14,9 +14,10 @@ import { Below } from '../../ui/below';
 import { Button } from '../../ui/button';
 import { counted } from '../../ui/counted';
 import { Drop } from '../../ui/drop';
-import { chooseFiles, pastedTable, readFileBytes } from '../../ui/files';
+import { chooseFiles, readFileBytes } from '../../ui/files';
 import { nextTask } from '../../ui/next-task';
 import { say } from '../../ui/toasts';
+import { usePastedTable } from '../../ui/use-pasted-table';
 import { core } from '../../workers/core';
 import { CompareView } from './compare-view';
 import { DoubtCard } from './doubt-card';
@@ -112,18 +113,7 @@ export function ReadStation() {
   const choose = (compare = false) => void chooseFiles(SOURCE_FILES).then((files) => takeFiles(files, compare));
   const takeText = (text: string, name = 'pasted text') => bring({ name, bytes: new TextEncoder().encode(text) });
 
-  // A table is pasted wherever the focus is, but for fields and the ledger, which take it themselves.
-  useEffect(() => {
-    const onPaste = (e: ClipboardEvent) => {
-      const field = e.target instanceof Element && e.target.closest('input, textarea, [aria-label="Ledger"]');
-      const pasted = field || e.defaultPrevented || readOnly || !e.clipboardData ? undefined : pastedTable(e.clipboardData);
-      if (!pasted) return;
-      e.preventDefault();
-      takeText(pasted.text, pasted.name);
-    };
-    window.addEventListener('paste', onPaste);
-    return () => window.removeEventListener('paste', onPaste);
-  });
+  usePastedTable(({ text, name }) => !readOnly && takeText(text, name));
 
   const terminals = proposal ? terminalsIn(proposal) : [];
   const another = useMemo(() => proposal && ofAnother(part, proposal), [part, proposal]);
