@@ -1,5 +1,5 @@
 import { isSignal, saysLow } from '../../part';
-import { giveType, isTypeAsked, type Terminal } from '../proposal';
+import { giveType, isTypeAsked, isTypeTold, type Terminal } from '../proposal';
 
 /** The words that tell the halves of a pair apart, the positive half's first. Either case, alike in both halves. */
 const SIGNS: ReadonlyMap<string, string> = new Map([
@@ -90,7 +90,7 @@ export function agreeInPairs(pairs: readonly (readonly [Terminal, Terminal])[]):
   for (const pair of pairs) {
     if (!pair.every((t) => isSignal(t.type))) continue;
     const [sure, asked] = isTypeAsked(pair[0]) && !isTypeAsked(pair[1]) ? [pair[1], pair[0]] : pair;
-    if (sure.type === asked.type || sure.type === 'unspecified' || !isTypeAsked(asked)) continue;
+    if (sure.type === asked.type || sure.type === 'unspecified' || !isTypeAsked(asked) || isTypeTold(asked)) continue;
     giveType(asked, sure.type, `its other half ${sure.name}`, `Taken for ${sure.type}, as its other half ${sure.name} is.`);
   }
 }

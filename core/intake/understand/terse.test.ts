@@ -1,4 +1,5 @@
 import { read } from '../../test/samples';
+import { suggestByFewWords } from './terse';
 
 const first = (words: string) => read(`Pin,Name,Description\n1,QZ,"${words}"\n2,GND,Ground\n3,VDD,Supply\n`).terminals[0]!;
 
@@ -17,6 +18,13 @@ it.each<[string, string]>([
 ])('“%s” is most likely an %s, and asked', (words, type) => {
   const t = first(words);
   expect([t.type, t.doubts.some((d) => d.field === 'type')]).toEqual([type, true]);
+});
+
+it('what a type column told is asked as it was', () => {
+  const told = { ...first('Number lamp'), type: 'input' as const, because: { type: 'type column “I”' } };
+  const { doubts } = told;
+  suggestByFewWords([told]);
+  expect([told.type, told.doubts]).toEqual(['input', doubts]);
 });
 
 it('what is sure is not asked', () => expect(first('Clock input from the host').doubts).toEqual([]));

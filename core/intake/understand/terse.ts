@@ -1,5 +1,5 @@
 import type { ElectricalType } from '../../part';
-import { giveType, isTypeAsked, type Terminal } from '../proposal';
+import { giveType, isTypeAsked, isTypeTold, type Terminal } from '../proposal';
 
 const DEVICE =
   '(?:host|chipset|processor|microcontroller|computer|controller|sensor|codec|flash|memory|card|panel|display|modem|next [\\w-]+)';
@@ -23,7 +23,7 @@ const LIKELY: readonly [words: RegExp, type: ElectricalType][] = [
 /** Types that are asked are asked by what the terminal's few words most likely say. */
 export function suggestByFewWords(terminals: readonly Terminal[]): void {
   for (const t of terminals) {
-    if (t.description === undefined || !isTypeAsked(t)) continue;
+    if (t.description === undefined || !isTypeAsked(t) || isTypeTold(t)) continue;
     const found = LIKELY.find(([words]) => words.test(t.description!));
     if (!found || found[1] === t.type) continue;
     const [words, type] = found;

@@ -1,7 +1,8 @@
 import type { ElectricalType } from '../../part';
 import { inferType } from './infer-type';
 import { readLegend } from './legend';
-import { findPairs } from './pairs';
+import type { Terminal } from '../proposal';
+import { agreeInPairs, findPairs } from './pairs';
 import { evidenceOfCode } from './type-codes';
 
 const none = new Map<string, string>();
@@ -507,6 +508,24 @@ describe('pairs', () => {
     [['CS', 'CS#', 'STOP', 'STON', 'CAT', 'CAC'], [['STOP', 'STON']]],
     [['P0', 'N0', 'PA', 'NA'], []],
   ])('of %j', (names, pairs) => expect(findPairs(names.map((name) => ({ name }))).map((pair) => pair.map((t) => t.name))).toEqual(pairs));
+  it('asks a half as the other is, but not where a column told it', () => {
+    const half = (name: string, type: ElectricalType, because: string, asked: boolean): Terminal => ({
+      name,
+      type,
+      numbers: {},
+      because: { type: because },
+      doubts: asked ? [{ field: 'type', reason: 'It is not sure.' }] : [],
+    });
+    const typed = (because: string) => {
+      const pair = [half('D0P', 'output', '“output”', false), half('D0N', 'input', because, true)] as const;
+      agreeInPairs([pair]);
+      return [pair[1].type, pair[1].doubts.length];
+    };
+    expect([typed('name D0N'), typed('type column “I”')]).toEqual([
+      ['output', 1],
+      ['input', 1],
+    ]);
+  });
   it('has a clock under an overbar as the other half', () => {
     const [bar, clock] = [{ name: 'CK', activeLow: true }, { name: 'CK' }];
     expect(findPairs([bar, clock])).toEqual([[clock, bar]]);
