@@ -195,6 +195,7 @@ describe('makers', () => {
 
 it.each([
   ['quad line receiver, SO-14', 'Quad line receiver'],
+  ['dual digital isolator, SO-16W', 'Dual digital isolator'],
   ['Low-power, 24-bit converter, 20-lead', 'Low-power, 24-bit converter'],
   ['Amplifier. For small signals', 'Amplifier'],
 ])('“%s” is tidied to “%s”', (text, tidy) => expect(tidied(text)).toBe(tidy));

@@ -138,10 +138,14 @@ function describing(whole: string): string | undefined {
   return telling.length >= 2 || telling.some((w) => /^[A-Za-z-]{8,}$/.test(w)) ? whole : undefined;
 }
 
+/** `SO-14`, `20-lead`, and a wide body's `SO-16W`. */
+const isPackage = (text: string): boolean =>
+  packageIn(text.replace(/(?<=\d)[A-Z]$/, '')) !== undefined || /^\d+[- ](?:pin|lead|ball)s?$/i.test(text);
+
 /** Without the package that stands behind it, and what follows a full stop; with a capital. */
 export function tidied(text: string): string {
   const parts = text.split(/,\s+/);
-  while (parts.length > 1 && (packageIn(parts.at(-1)!) !== undefined || /^\d+[- ](?:pin|lead|ball)s?$/i.test(parts.at(-1)!))) parts.pop();
+  while (parts.length > 1 && isPackage(parts.at(-1)!)) parts.pop();
   const kept = parts
     .join(', ')
     .split(/[;]|\.\s/)[0]!
