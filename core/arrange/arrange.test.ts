@@ -218,6 +218,21 @@ describe('placing', () => {
     ['cuts one port into equal halves', { 'Port A': port('PA', 44) }, ['Port A left 22', 'Port A right 22']],
     ['and between its pairs', { 'Port A': port('L', 22).flatMap((p) => [{ ...p, id: `${p.id}p`, name: `${p.name}P` }, { ...p, id: `${p.id}n`, name: `${p.name}N` }]) }, ['Port A left 22', 'Port A right 22']],
   ])('%s', (_what, groups, sides) => expect(sideCounts(groups)).toEqual(sides)); // prettier-ignore
+  it.each<[string, string[]]>([
+    ['what directs them', ['1DIR', '1OE']],
+    ['the masks of data', ['DML', 'DMU']],
+  ])('parts two buses where the second begins, with %s behind it', (_what, names) => {
+    const bus = [...port('1A', 8), ...port('1B', 8), ...names.map((n) => pin(n))].map((p) => ({ ...p, group: 'Data' }));
+    const one = arranged([...bus, pin('VCC', 'supply-in'), pin('GND', 'ground')]);
+    expect(['1A0', '1A7', '1B0', '1B7', ...names].map((n) => sideOf(one, n).slice(2))).toEqual([
+      'left',
+      'left',
+      'right',
+      'right',
+      'right',
+      'right',
+    ]);
+  });
   it.each<[string, string[], string[]]>([
     ['a chain through', ['DIN', 'DOUT'], ['A left', 'A right']],
     ['a serial port on one side', ['DIN', 'DOUT', 'SCLK'], ['A right', 'A right', 'A right']],

@@ -1,4 +1,4 @@
-import { carriesPower, goesOut, groupBy, type HouseRules, type Mark, type Pin, type Side, type SideRole } from '../part';
+import { goesOut, groupBy, type HouseRules, type Mark, type Pin, type Side, type SideRole } from '../part';
 import { interfaceOf } from '../intake/understand/signals';
 import { cutBetweenStems, type PinGroup } from './groups';
 
@@ -92,25 +92,14 @@ function blocksOf(group: PinGroup, rules: HouseRules): Omit<Block, 'at'>[] {
   const roles = [...byRole.keys()];
   const signals: SideRole[] = roles.filter((r) => !isPower(r));
   if (signals.length > 1 && (isInterface(group) || signals.includes('bidirectional'))) {
-    // What controls two buses goes in beside the first of them.
-    const areApart = isBusAndControl(group);
-    const isApart = (p: Pin) => areApart && p.type === 'input';
-    const whole = group.pins.filter((p) => signals.includes(sided(p)) && !isApart(p));
+    const whole = group.pins.filter((p) => signals.includes(sided(p)));
     const role: SideRole = whole.every((p) => ['input', 'control', 'passive'].includes(roleOf(p)))
       ? 'input'
       : (wayOf(group) ?? 'bidirectional');
     const power = roles.filter((r) => !signals.includes(r)).map((r) => ({ group, pins: byRole.get(r)!, role: r }));
-    const controls = group.pins.filter(isApart);
-    return [{ group, pins: whole, role }, ...(controls.length > 0 ? [{ group, pins: controls, role: 'input' as const }] : []), ...power];
+    return [{ group, pins: whole, role }, ...power];
   }
   return roles.map((role) => ({ group, pins: byRole.get(role)!, role }));
-}
-
-/** Two buses, as of a transceiver, with a few inputs that say which way they go. */
-function isBusAndControl({ title, pins }: PinGroup): boolean {
-  const both = pins.filter((p) => p.type === 'bidirectional').length;
-  const inputs = pins.filter((p) => p.type === 'input').length;
-  return !INTERFACE.test(title) && both >= 8 && inputs * 3 <= both && both + inputs === pins.filter((p) => !carriesPower(p.type)).length;
 }
 
 const FREE: SideRole[] = ['bidirectional', 'passive', 'other'];
