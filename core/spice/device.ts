@@ -79,7 +79,7 @@ const WORDS: [Device, RegExp][] = [
   ['switch', /\b(analog(ue)? switch|load switch|switch(?! (?:node|output|current|pin|voltage)\b))\b/i],
   ['transformer', /\btransformer\b/i],
   ['zener', /\bzener\b/i],
-  ['diode', /\b(photodiode|(?<!body[- ]|clamp[- ]|wheeling[- ])diode|led|rectifier)\b/i],
+  ['diode', /\b(photodiode|(?<!body[- ]|clamp[- ]|wheeling[- ])diode(?! controller)|led|rectifier)\b/i],
   ['nmos', /\bn-?(channel|mos)\b/i],
   ['pmos', /\bp-?(channel|mos)\b/i],
 ];

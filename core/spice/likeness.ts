@@ -44,7 +44,9 @@ export function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: Ot
   if (contradicts(pin, node)) return { score: 0, because: '' };
   const isOtherSense = isLowMarked(pin.name) !== isLowMarked(node.name);
   // A node's bare number is no name: pin 1 is node 1 as often as not.
-  if (plain.includes(plainName(node.name)) && !/^\d+$/.test(node.name) && !isUnsaid(pin, node))
+  // The contacts of a relay are called by two figures (EN 50005).
+  const isContact = /^[1-9][1-8]$/.test(node.name) && pin.name === node.name && pin.number !== node.name;
+  if (plain.includes(plainName(node.name)) && (isContact || !/^\d+$/.test(node.name)) && !isUnsaid(pin, node))
     return isOtherSense
       ? { score: 0.8, because: `node ${node.name} has its name without the mark` }
       : { score: 1, because: hasItsName(plain.slice(0, names.length - also.all.length), node, pin) };
@@ -77,6 +79,9 @@ export function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: Ot
     // Bare letters can be other words for one thing: K and C are both a cathode.
     if (lettered.trim().length > 1 || !shares(rolesOf(pin.name), rolesOf(lettered))) return { score: 0.1, because: '' };
   }
+  // Terminals by figures alone.
+  const [, figure = ''] = /^(?:terminal|end|lead|side|pin) (\d{1,2})$/i.exec(first.trim()) ?? [];
+  if (figure !== '' && names.includes(figure)) return { score: 0.86, because: asSaid(node) };
   // `X input 1` is X1.
   const [, spelt = '', count = ''] = /^([a-z]) (?:input|output) (\d)$/i.exec(first.trim()) ?? [];
   if (count !== '' && plain.includes(plainName(spelt + count))) return { score: 0.9, because: asSaid(node) };
@@ -150,6 +155,8 @@ function likeSense(pin: MatchPin, names: readonly string[], node: ModelNode, fir
     ...(first.trim() === '' ? [] : [{ text: first, because: because.comment }]),
   ];
   for (const { text, because: why } of texts) {
+    // The sign of a signal makes no supply of it.
+    if (isSupply(pin) && /\bsignal\b/i.test(text)) continue;
     const said = senseOf(text);
     for (const name of [...names, ...names.flatMap((n) => (/\w\/\w/.test(n) ? n.split('/') : []))]) {
       const own = senseOf(name) ?? ofGate(pin, name);
@@ -165,6 +172,14 @@ function likeSense(pin: MatchPin, names: readonly string[], node: ModelNode, fir
     if (pin.description && said && said.words.length > 2 && senseOf(pin.description.split(/[,;.(]/)[0]!)?.words === said.words)
       return { score: 0.83, because: why };
   }
+  // T1 that is a “thermistor” is the first end of it; N1 is only a number.
+  const counted = indexed(node.name);
+  const isSaid = indexed(first) === undefined && first.trim()[0]?.toLowerCase() === counted?.stem[0]?.toLowerCase();
+  const isItsEnd = (name: string) => {
+    const part = indexed(name);
+    return part !== undefined && part.index === counted?.index && shares(rolesOf(part.stem), rolesOf(first));
+  };
+  if (counted && isSaid && names.some(isItsEnd)) return { score: 0.84, because: because.comment };
   if (names.some((n) => isBarred(n, node.name))) return { score: 0.81, because: `node ${node.name} is its active-low name` };
   // OUTB is the second of two, and OUT no shorter word for it.
   const isCounted = (text: string) => withoutIndex(text) !== text && withoutIndex(text).toLowerCase() === names.at(-1)!.toLowerCase();
@@ -212,8 +227,12 @@ function isUnsaid(pin: MatchPin, node: ModelNode): boolean {
   const [own, said] = [rolesOf(pin.name), new Set(rolesOf(node.doc))];
   // The sign of a line of a bus is none of an input.
   if (pin.type === 'bidirectional') for (const role of ['in+', 'in-', 'out+', 'out-']) said.delete(role);
-  return node.name.length < 3 && own.size > 0 && !said.has('common') && said.size > 0 && !shares(own, said);
+  // G that is one of the “cathodes of red, green, blue” is the green one.
+  const isItsColour = wordsIn(node.doc).some((word) => isColour(word) && word[0] === node.name.toLowerCase());
+  return node.name.length < 3 && !isItsColour && own.size > 0 && !said.has('common') && said.size > 0 && !shares(own, said);
 }
+
+const wordsIn = (text: string): string[] => text.toLowerCase().match(/[a-z]+/g) ?? [];
 
 const isPowerRole = (role: string): boolean => ['supply+', 'supply-', 'ground'].includes(role);
 

@@ -49,6 +49,8 @@ const rolesByName = remember((typed: string): { own: ReadonlySet<string>; beside
   const marked = new Set([name, ...(/\w\/\w/.test(name) ? name.split('/') : [])].flatMap((text) => [...rolesOf(text)]));
   const own = marked.size > 0 ? marked : new Set([...rolesOf(withoutMark(name))].filter((role) => role !== 'enable'));
   const besides = BESIDES.filter(([of, role]) => of === type && own.has(role) && (type !== 'supply-in' || own.size === 1));
+  // VBB of what runs from a battery, or drives a motor, is its supply.
+  if (type === 'supply-in' && own.has('battery')) besides.push(['supply-in', 'battery', 'supply+']);
   return { own: new Set([...own].filter((role) => !NEVER[type]?.includes(role))), besides: new Set(besides.map(([, , is]) => is)) };
 });
 

@@ -26,11 +26,11 @@ const named = (names: string, words: string): RegExp => new RegExp(`^(${names})$
 export const ROLES: readonly [role: string, words: RegExp][] = [
   [
     'in-',
-    /^(-|in-|inn|-in|vin-|v-in|inm|in_n|in_neg|inneg|inminus|ain-|minus|vinn|vn_in|vim)$|^in(\d*)-$|(?<!non[- ]?)\binverting\b|\bnegative (signal |analog |differential )?input\b|^(?:analog )?input ?-$|^- ?input\b/,
+    /^(-|in-|inn|-in|vin-|v-in|inm|in_n|in_neg|inneg|inminus|ain-|minus|vinn|vn_in|vim)$|^in(\d*)-$|(?<!non[- ]?)\binverting\b|\bnegative (signal |analog |differential )?input\b|^(?:analog )?input ?-$|^- ?input\b|^signal ?-$/,
   ],
   [
     'in+',
-    /^(\+|in\+|inp|\+in|vin\+|in_p|in_pos|inpos|inplus|ain\+|plus|ni|vinp|vp_in|vip)$|^in(\d*)\+$|\bnon-?\s?inverting\b|\bpositive (signal |analog |differential )?input\b|^(?:analog )?input ?\+$|^\+ ?input\b/,
+    /^(\+|in\+|inp|\+in|vin\+|in_p|in_pos|inpos|inplus|ain\+|plus|ni|vinp|vp_in|vip)$|^in(\d*)\+$|\bnon-?\s?inverting\b|\bpositive (signal |analog |differential )?input\b|^(?:analog )?input ?\+$|^\+ ?input\b|^signal ?\+$/,
   ],
   [
     'out-',
@@ -42,7 +42,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ],
   [
     'supply+',
-    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vplus|v_plus|v_?pos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|vddp|pvdd|pvcc|vps|vsp|[ad]?pwr|vpwr)$|\b(positive|plus) (power )?supply\b|^positive power$|^power supply voltage$|\bpositive rail\b|^((power|main|device|chip|logic|battery|upper|clamp) )?supply( (voltage|pin|rail|terminal|node))?$|\b(vcc|vdd)\b(?!-)|^(supply|power)( voltage)? input$|^v?\+ supply|^\+v( supply)?$|^battery (voltage|input)$|^supply from the battery$|^\+\d{1,2}(\.\d+)? ?v( supply)?$|^input (supply|power)$|^power supply$|^power$/,
+    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vplus|v_plus|v_?pos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|vddp|pvdd|pvcc|vps|vsp|[ad]?pwr|vpwr)$|\b(positive|plus) (power )?supply\b|^positive power$|^power supply voltage$|\bpositive rail\b|^((power|main|device|chip|logic|battery|upper|clamp|driver) )?supply( (voltage|pin|rail|terminal|node))?$|\b(vcc|vdd)\b(?!-)|^(supply|power)( voltage)? input$|^v?\+ supply|^\+v( supply)?$|^battery (voltage|input)$|^supply from the battery$|^\+\d{1,2}(\.\d+)? ?v( supply)?$|^\d{1,2}(\.\d+)? ?v supply$|^(upper|clamp) rail$|^input (supply|power)$|^power supply$|^power$/,
   ],
   [
     'supply-',
@@ -70,13 +70,13 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['cathode', /^(k|c|ca|ka|cat|cath|cathode|kat|led ?-)$|\bcathodes?\b/],
   ['drain', /^(d|drain)$|\bdrains?\b/],
   ['gate', /^(g|gate)$|\bgate\b(?! driv)/],
-  ['source', /^(s|source|src)$|^source\b/],
+  ['source', /^(s|source|src)$|^(power )?source\b/],
   ['collector', /^(c|coll?|collector)$|\bcollector\b/],
   ['base', /^(b|ba|base)$|\bbase\b/],
   ['emitter', /^(e|em|emi|emitter|emit)$|\bemitters?\b/],
   [
     'kelvin emitter',
-    /^(ek|ke|es|se|ks_?e|e_?(kelvin|sense))$|\b(kelvin|sens(e|ing)|auxiliary|signal)[- ]emitter\b|\bemitter[- ](kelvin|sens(e|ing))\b/,
+    /^(ek|ke|es|se|ks_?e|ks|sk|e_?(kelvin|sense))$|\b(kelvin|sens(e|ing)|auxiliary|signal)[- ]emitter\b|\bemitter[- ](kelvin|sens(e|ing))\b|\b(kelvin|driver|auxiliary)[- ]source\b/,
   ],
   ['bulk', /^(bulk|sub|substrate|body)$|\b(bulk|substrate)\b/],
   [
@@ -129,7 +129,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['reference', /^(ref|vref|refin|reference)$|^ref in(put)?$|\breference (voltage )?input\b|^output reference$/],
   [
     'input',
-    /^(in|\+?vin|vi|pvin|vddin|v(dd|cc)_in|input|i|a|din|inp?ut|ain)$|^(signal |line |logic |data |voltage |regulator |unregulated |control |raw |(power |load )?switch )?input\b|\binput (terminal|pin|voltage|of)\b/,
+    /^(in|\+?vin|vi|pvin|vddin|v(dd|cc)_in|input|i|a|din|inp?ut|ain)$|^(signal |line |logic |data |voltage |regulator |unregulated |adapter |control |raw |(power |load )?switch )?input\b|\binput (terminal|pin|voltage|of)\b/,
   ],
   [
     'output',
@@ -212,11 +212,11 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['multiplier', /^mult?$|\bmultiplier input\b|\binput of the multiplier\b/],
   [
     'current sense +',
-    /^(i?sense\+|i?sensep|cs\+|csp|isp|sns\+)$|\bcurrent[- ]sense,? (\+|positive)|\bpositive current[- ]sense\b|\bsense resistor,? (\+|positive)/,
+    /^(i?sense\+|i?sensep|cs\+|csp|isp|i?sns\+)$|^inductor current ?\+$|\bcurrent[- ]sense,? (\+|positive)|\bpositive current[- ]sense\b|\bsense resistor,? (\+|positive)/,
   ],
   [
     'current sense -',
-    /^(i?sense-|i?sensen|cs-|csn|isn|sns-)$|\bcurrent[- ]sense,? (-|negative)|\bnegative current[- ]sense\b|\bsense resistor,? (-|negative)/,
+    /^(i?sense-|i?sensen|cs-|csn|isn|i?sns-)$|^inductor current ?-$|\bcurrent[- ]sense,? (-|negative)|\bnegative current[- ]sense\b|\bsense resistor,? (-|negative)/,
   ],
   ['internal supply', /^(intvcc|vreg|v(cc|dd)5)$|\binternal (\d+(\.\d+)? ?v )?(supply|regulator)\b/],
   [
@@ -252,6 +252,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ],
   ['crystal output', /^(x_?out|xo|osc_?out|osco|xtal_?out)$|^(crystal|oscillator|crystal oscillator) out(put)?$/],
   // Radio, and windings, contacts and bridges.
+  ['rf common', /^(rfc|rf_?com(mon)?|ant(enna)?)$|^antenna( (port|terminal))?$|\brf common\b/],
   ['rf input', /^(rf(_?in|i)?|rf port)$|^(rf|radio[- ]frequency) in(put)?\b/],
   ['rf output', /^(rf_?out|rfo)$|^(rf|radio[- ]frequency) out(put)?\b/],
   ...PORTS.flatMap(ofSigns),

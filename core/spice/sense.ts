@@ -12,6 +12,8 @@ const FORMS: Record<string, string> = {
   'in +': 'inp ainp vinp rinp rsp',
   'in -': 'inn inm ainn ainm vinn vinm rinn rinm rsm rsn',
   out: 'out output',
+  'out sense': 'outs vouts',
+  'force out': 'outf voutf',
   '+ out': 'outp voutp vop',
   '- out': 'outn outm voutn von',
   'data out': 'dout sdo do',
@@ -180,6 +182,8 @@ export const senseOf = remember((text: string): { readonly words: string; readon
     .replace(/\bnon[- ]?inverting\b/g, ' + ')
     .replace(/(?<=[a-z]{2})-(?=[a-z]{2})/g, ' ')
     .replace(/^rg-(?=\d$)/, 'rg ')
+    // The two sides of a shunt are the inputs of what measures it.
+    .replace(/^rs(?=[+-]$)/, 'in')
     .replace(/\b([np])[- ]?(?:channel|ch\b|mos\b)/g, '$1chan')
     .replace(/^([ak])_([rgb])$/, '$1$2')
     .replace(/\bprotected /, '')
@@ -201,6 +205,7 @@ export const senseOf = remember((text: string): { readonly words: string; readon
       !(token === 'b' && /^(\d|v?(in|out)[pnm]?|input|output|channel|section|half|side|port|line)$/.test(tokens[i - 1] ?? ''))
     )
       continue;
+    else if (/^[sf]$/.test(token) && words.has('out')) words.add(token === 's' ? 'sense' : 'force');
     else if (/^(\d+|[a-h])$/.test(token)) words.add(`#${token}`);
     else for (const word of cut(token) ?? [token]) words.add(word);
   }

@@ -3,7 +3,7 @@ import { isRemark, type Found } from './found';
 
 /** What a part is good for: `input bias current`, `output swing`. */
 const QUANTITY =
-  /\b(current|range|swing|slew rate|bandwidth|drift|noise|rejection|ratio|cmrr|psrr|(?:loop |voltage )gain|impedance|effects?|protection|margin|recovery|times?|capacitance|inductance|resistance|accuracy|dissipation)(?: (?:under|over|at|with|and|of) [^,;]{1,30})?$|^offset voltage\b/i;
+  /\b(current|range|swing|slew rate|bandwidth|drift|noise|rejection|ratio|cmrr|psrr|(?:loop |voltage )gain|impedance|effects?|protection|margin|recovery|times?|capacitance|inductance|resistance|accuracy|dissipation|charge|dropout|ripple|loop)(?: (?:under|over|at|with|and|of) [^,;]{1,30})?$|^offset voltage\b/i;
 /** What somebody is to do with the file. */
 const STEP =
   /^(copy|include|draw|place|add|click|import|paste|rename|save|edit|choose|simulate|make|download|unzip|(run|use|open|select|set|connect|start|load) (the|a|an|it|your|this))\b/i;
@@ -21,7 +21,7 @@ const isAboutElse = (docs: readonly string[]): boolean => {
 
 /** What stands over a list, or before it, that counts something else than nodes. */
 const TITLE_OF_ELSE =
-  /\b(?:notes|levels|positions|stages|limits|limitations|accuracy|corners?|cases|versions|values|features|options|steps|history|changes|figures|settings|conditions|tolerances|what the model (?:has|does)|how to)\b/i;
+  /\b(?:notes|levels|positions|stages|limits|limitations|accuracy|corners?|cases|versions|values|features|options|steps|history|changes|figures|settings|conditions|tolerances|path|blocks|protections?|marking|ratings?|test circuit|what the model (?:has|does)|how to)\b/i;
 
 /** `Pin functions and features` is over terminals all the same. */
 const OF_NODES = /\b(?:pins?|nodes?|terminals?|connections?|ports?|order)\b/i;

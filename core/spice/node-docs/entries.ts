@@ -25,27 +25,38 @@ const withoutRules = (text: string): string =>
           .replace(/\s*\|\s*/g, '   ')
       : text;
 
-/** `I1..I4` and `I1 to I4` as the names that they stand for, where each is a node. */
+/** `I1..I4` and `QA to QH` as the names that they stand for, where each is a node; `1 to 5 V` and `1 to 5.5` are how much. */
 const withRanges = (text: string, byName: Names): string =>
+  withFigures(text, byName).replace(
+    /\b([A-Za-z]{0,3})([A-H])\s?(?:\.{2,3}|to|thru|through)\s?([A-Za-z]{0,3})([A-H])\b/g,
+    (whole, a: string, from: string, b: string, to: string) =>
+      rangeOf(a, b, from.charCodeAt(0), to.charCodeAt(0), byName, (at) => String.fromCharCode(at)) ?? whole,
+  );
+
+const withFigures = (text: string, byName: Names): string =>
   !/\d\s?(?:\.\.|-|–|to|thru|through)\s?[A-Za-z]{0,8}\d/i.test(text)
     ? text
     : text.replace(
-        /\b([A-Za-z]{0,8})(\d{1,3})\s?(?:\.{2,3}|-|–|to|thru|through)\s?([A-Za-z]{0,8})(\d{1,3})\b/gi,
-        (whole, a: string, from: string, b: string, to: string) => {
-          const count = Number(to) - Number(from) + 1;
-          if ((b !== '' && b.toLowerCase() !== a.toLowerCase()) || count < 3 || count > 64) return whole;
-          const names = Array.from({ length: count }, (_, k) => `${a}${Number(from) + k}`);
-          return names.every((n) => byName.has(n.toLowerCase())) ? names.join('/') : whole;
-        },
+        /\b([A-Za-z]{0,8})(\d{1,3})\s?(?:\.{2,3}|-|–|to|thru|through)\s?([A-Za-z]{0,8})(\d{1,3})\b(?!\.\d)(?! ?(?:[mkµu]?[VAWΩ]|[kMG]?Hz|ohms?|dB|%|degC|°)(?![a-z]))/gi,
+        (whole, a: string, from: string, b: string, to: string) => rangeOf(a, b, Number(from), Number(to), byName, String) ?? whole,
       );
 
+/** The nodes from one to another of a stem, as `I1/I2/I3`; undefined where one of them is none. */
+function rangeOf(a: string, b: string, from: number, to: number, byName: Names, say: (at: number) => string): string | undefined {
+  const count = to - from + 1;
+  if ((b !== '' && b.toLowerCase() !== a.toLowerCase()) || count < 3 || count > 64) return undefined;
+  const names = Array.from({ length: count }, (_, k) => `${a}${say(from + k)}`);
+  return names.every((n) => byName.has(n.toLowerCase())) ? names.join('/') : undefined;
+}
+
 /** `P: + bus | N: - bus` between rules, and `1 = input, low side; 2 = output` between semicolons: there a comma parts no entries. */
-function parted(text: string, line: number, raw: string, byName: Names): Found | undefined {
+function parted(unled: string, line: number, raw: string, byName: Names): Found | undefined {
+  const text = unled.replace(/^\s*(?:nodes?|pins?|terminals?|ports?):\s+(?=\S+ [-–=:] )/i, '');
   const cut = [/\s\|\s/, /;\s+/].map((separator) => text.split(separator)).find((pieces) => pieces.length > 1);
   if (!cut) return undefined;
   // What has no words of its own only has its place in the list.
   const worded = cut.filter((piece) => nodesListed(piece.trim(), byName).length === 0);
-  if (worded.length < 2 || !worded.every((piece) => /^\s*\w[^|:=]*\s?[:=]\s*[^\s:=][^:=]*$/.test(piece))) return undefined;
+  if (worded.length < 2 || !worded.every((piece) => /^\s*\w[^|:=]*(?:\s?[:=]|\s[-–])\s*[^\s:=][^:=]*$/.test(piece))) return undefined;
   const found = worded.map((piece) => single(piece.trim(), line, byName) ?? entriesOf({ text: piece, line, raw }, byName));
   return found.every((entries) => entries.length > 0) ? found.flat() : undefined;
 }
@@ -173,20 +184,34 @@ function items(text: string, line: number, byName: Names): Found | undefined {
   return undefined;
 }
 
+const COUNTED = /^(?:\w+ )?(?:inputs|outputs|channels|supplies|switches|gates|amplifiers|transistors|diodes|stages|poles|units|bits)$/i;
+
 /** An item's nodes and words; the nodes stand before the words, or as bare numbers behind them. */
 function itemOf(item: string, before: boolean, byName: Names): { nodes: string[]; doc: string } | undefined {
   // `…, vcc, gnd`: nodes whose names say it all.
   if (before && item.length > 1 && isNode(item, byName)) return { nodes: [], doc: '' };
   const shape = before ? /^(?:(?:node|pin|terminal)\s+)?(\S+)\s+(\S.*)$/i : /^(\S.*?)\s+(?:(?:node|pin|terminal)s?\s+)?([\d/&-]+)$/i;
   const [, first = '', last = ''] = shape.exec(item.trim()) ?? [];
-  const [name, doc] = before ? [first, last] : [last, first];
+  const several = before ? severalFirst(item.trim(), byName) : undefined;
+  const [name, doc] = several ?? (before ? [first, last] : [last, first]);
+  // `2 inputs, 1 output` counts what the part has.
+  if (before && /^\d+$/.test(name) && COUNTED.test(doc)) return undefined;
   const nodes = nodesOf(name, byName);
-  // What names other nodes, goes on about a wiring or belongs to a bracket is a sentence.
+  // What names other nodes than its own, goes on about a wiring or belongs to a bracket is a sentence.
   const isSentence =
-    /[:=()]/.test(doc.replace(/ \([a-z ]{1,20}\)$/, '')) ||
+    /[:=()]/.test(doc.replace(/ \([^():=]{1,40}\)$/, '')) ||
     /^(to|of|for|and|or|is|are|with|in|on|at|from)\b(?![+\-/])/.test(doc) ||
-    doc.split(/[\s/]+/).some((w) => byName.has(w.toLowerCase()));
+    doc.split(/[\s/]+/).some((w) => byName.has(w.toLowerCase()) && !nodes.includes(byName.get(w.toLowerCase())!));
   return nodes.length === 0 || !/[A-Za-z]/.test(doc) || isSentence ? undefined : { nodes, doc };
+}
+
+/** `A+ A- B+ B- coil ends` as the nodes, between slashes, and the words that are of them all. */
+function severalFirst(item: string, byName: Names): [names: string, words: string] | undefined {
+  const words = item.split(/\s+/);
+  const count = words.findIndex((word) => byName.get(word.toLowerCase()) !== word);
+  // `C1 B1 E1 first transistor` says of none what it is; `coil ends` are what each of them is.
+  const isOfEach = count > 1 && /[a-z]{3}s$/.test(words.at(-1)!);
+  return isOfEach ? [words.slice(0, count).join('/'), words.slice(count).join(' ')] : undefined;
 }
 
 /** `inputs A B`: words in small letters, and behind them nodes as the card writes them. */
@@ -216,6 +241,19 @@ function gatheredNodes(text: string, line: number, byName: Names): Found | undef
   return isShared && waiting.length === 0 ? found : undefined;
 }
 
+/** `A1 A2 = coil, 11 12 14 = contact (common, open)`: each item has its nodes before the sign, and some of them several. */
+function severalTimes(text: string, line: number, byName: Names): Found | undefined {
+  // What has no sign is more words of the one before: `B: cathodes of red, blue`.
+  const pieces = text.split(/\s*[,;](?![^()]*\))\s*/).reduce<string[]>((all, piece) => {
+    if (all.length === 0 || /[=:]/.test(piece) || nodesListed(piece, byName).length > 0) return [...all, piece];
+    return [...all.slice(0, -1), `${all.at(-1)}, ${piece}`];
+  }, []);
+  const items = pieces.map((item) => /^(\S+(?: \S+)*?)\s*[=:]\s*([^=:]+)$/.exec(item));
+  const lists = items.map((item) => (item ? nodesListed(item[1]!, byName) : []));
+  if (items.length < 2 || lists.some((nodes) => nodes.length === 0) || lists.every((nodes) => nodes.length === 1)) return undefined;
+  return lists.flatMap((nodes, i) => nodes.map((node): Found[number] => [node, { doc: tidy(items[i]![2]!), line }]));
+}
+
 /** Some words for several nodes: `S1=1, D1=7 8`, and `5, 6 = drain`. */
 function shared(text: string, line: number, byName: Names): Found | undefined {
   const left = /^(?:nodes?|pins?)?\s*((?:[\w+.-]+(?:\s*[,/&]\s*|\s+and\s+|\s+))+[\w+.-]+)\s*(?:=|:|->|\s-+\s|\.{2,})\s*([^=:]+)$/i.exec(
@@ -223,7 +261,7 @@ function shared(text: string, line: number, byName: Names): Found | undefined {
   );
   const many = left ? nodesListed(left[1]!.replace(/[\s.]+$/, ''), byName) : [];
   if (left && many.length > 1) return many.map((n) => [n, { doc: tidy(left[2]!), line }]);
-  const gathered = gatheredNodes(text, line, byName);
+  const gathered = gatheredNodes(text, line, byName) ?? severalTimes(text, line, byName);
   if (gathered) return gathered;
   const entries = withCommas(text)
     .split(/\s*[,;]\s*/)
@@ -261,7 +299,20 @@ function withCommas(given: string): string {
   return columns ? given.replace(columns.gap, ', ').replace(/^, /, '') : given;
 }
 
+/** `SRC=source, tab  IN=logic input`: between entries in columns, a comma is of the words. */
+function inColumns(text: string, line: number, byName: Names): Found | undefined {
+  const columns = text.trim().split(/\s{2,}/);
+  const found = columns.flatMap((column): Found => {
+    const [, name = '', doc = ''] = /^([^\s=:]+)\s?[=:]\s?(\S.*)$/.exec(column) ?? [];
+    const node = nodeNamed(name, byName);
+    return node === undefined || /[=:]/.test(doc) ? [] : [[node, { doc: tidy(doc), line }]];
+  });
+  return found.length > 1 && found.length === columns.length && found.some(([, { doc }]) => doc.includes(',')) ? found : undefined;
+}
+
 function several(given: string, line: number, byName: Names): Found | undefined {
+  const columns = inColumns(given, line, byName);
+  if (columns) return columns;
   const text = withCommas(given);
   for (const { shape, node, words } of SEVERAL) {
     const all = [...text.matchAll(shape)];
@@ -273,7 +324,8 @@ function several(given: string, line: number, byName: Names): Found | undefined 
     });
     if (all.length > 0 && !isWhole(text, all, byName)) continue;
     // `1 and 2 are the inputs` goes on, and says nothing of 1 alone.
-    if (own.some(([, { doc }]) => (/\s/.test(doc) && startsWithNode(doc, byName)) || /^(?:and|or|&) /i.test(doc))) continue;
+    if (own.some(([name, { doc }]) => /^\d+$/.test(name) && COUNTED.test(doc))) continue;
+    if (own.some(([, { doc }]) => (/\s/.test(doc) && startsWithNode(doc, byName)) || /^(?:and|or|&|to(?= \d)) /i.test(doc))) continue;
     if (own.length > 1 && own.length === all.length && new Set(own.map(([n]) => n)).size === own.length) return own;
   }
   return undefined;
@@ -294,7 +346,7 @@ function isWhole(text: string, all: readonly RegExpExecArray[], byName: Names): 
 function single(text: string, line: number, byName: Names): Found | undefined {
   const body = text.replace(/^[-*•#\s]+/, '').trim();
   const entry =
-    /^(?:node|pin|terminal)?\s*["'(<[]?([^\s"'()=:<>[\]]+)["')>\]]?\s*(?:=+>?|:|->|-{1,2}(?=\s)|–|—|\.{2,}|\s{2,}|\t|\s(?:is|are)\s(?:the\s|an?\s)?)\s*(.+)$/i.exec(
+    /^(?:(?:node|pin|terminal)\b)?\s*["'(<[]?([^\s"'()=:<>[\]]+)["')>\]]?\s*(?:=+>?|:|->|-{1,2}(?=\s)|–|—|\.{2,}|\s{2,}|\t|\s(?:is|are)\s(?:the\s|an?\s)?)\s*(.+)$/i.exec(
       body,
     );
   const node = entry ? byName.get(entry[1]!.toLowerCase()) : undefined;

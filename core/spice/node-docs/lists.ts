@@ -150,7 +150,8 @@ function spaced(comments: readonly Comment[], byName: Names, known: ReadonlySet<
     const pair = words === '' ? [] : allNodes([word, second], byName);
     if (pair.length > 1 && !pair.some((n) => known.has(n)) && !startsWithNode(words, byName) && !isRemark(words))
       return pair.map((n) => [n, { doc: tidy(words), line }]);
-    const node = byName.get(word.toLowerCase());
+    // `IN. signal` ends its name as a sentence.
+    const node = byName.get(word.toLowerCase()) ?? byName.get(word.toLowerCase().replace(/\.$/, ''));
     return node === undefined || known.has(node) || startsWithNode(rest, byName) || isRemark(rest) || rest.startsWith('(')
       ? []
       : [[node, { doc: tidy(rest), line }]];
@@ -181,14 +182,18 @@ function inBrackets({ text, line }: Comment, byName: Names): Found {
   return new Set(found.map(([node]) => node)).size >= Math.max(2, countOf(byName) * 0.6) ? found : [];
 }
 
+/** Commas and semicolons that stand in no brackets. */
+const OUTSIDE_BRACKETS = /[,;](?![^()]*\))/;
+
 /** `Q1: 1 2 3 = C B E; Q2: 6 5 4 = C B E`: several nodes and as many words. */
 function sideBySide({ text, line }: Comment, byName: Names): Found {
   if (!text.includes('=')) return [];
-  return text.split(/[,;]/).flatMap((item): Found => {
+  return text.split(OUTSIDE_BRACKETS).flatMap((item): Found => {
     const [left = '', right = '', ...more] = item.split('=').map((side) => side.replace(/^.*:\s/, '').trim());
     const [names, words] = [left.split(/\s+/), right.split(/\s+/)];
     const nodes = names.flatMap((name) => byName.get(name.toLowerCase()) ?? []);
-    const isSaid = words.length === names.length && !words.some((w) => /^(the|an?|of|for|to|and|or|its?)$/i.test(w));
+    const isSaid =
+      words.length === names.length && !words.some((w) => /^(the|an?|of|for|to|and|or|its?|first|second|[^(]*\)|\([^)]*)$/i.test(w));
     const isList = more.length === 0 && names.length > 1 && nodes.length === names.length && isSaid;
     return isList ? nodes.map((node, k) => [node, { doc: words[k]!, line }]) : [];
   });

@@ -10,6 +10,8 @@ export function calledBesides(nodes: readonly string[]): [string, string][] {
     const [, stem = '', letter = ''] = /^(\w+)([pnm])$/.exec(name) ?? [];
     if (letter === 'p' && (all.has(`${stem}n`) || all.has(`${stem}m`))) return [`${stem}+`];
     if (letter !== '' && letter !== 'p' && all.has(`${stem}p`)) return [`${stem}-`];
+    // QH' that goes on to the next register.
+    if (/^q\w?s$/.test(name) && all.has(name.slice(0, -1))) return [`${name.slice(0, -1)}'`];
     const low = /^(\w{2,}?)_?[bn]$/.exec(name)?.[1];
     return low === undefined || all.has(low) ? [] : [`/${low}`, `~${low}`, `${low}#`];
   };

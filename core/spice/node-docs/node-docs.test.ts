@@ -277,6 +277,52 @@ describe('what comments say of nodes, in the forms that makers write', () => {
       card('* 1 CAP  : capacitor\n* 2 GND  : 0 V\n* 3 V+   : supply', 'cap gnd vp'),
       ['capacitor', '0 V', 'supply'],
     ],
+    [
+      'ranges of letters, and nodes that end the list',
+      card("* nodes: CK clock, CLR_ clear\n* QA..QC outputs, QC' cascade, GND", 'CK CLR_ QA QB QC QCS GND'),
+      ['clock', 'clear', 'outputs', 'outputs', 'outputs', 'cascade', ''],
+    ],
+    [
+      'volts that are as many as the nodes',
+      card('* 1 = VOUT  output\n* 2 = VIN  input, 1 to 3.5 V\n* 3 = ON'),
+      ['VOUT output', 'VIN input, 1 to 3.5 V', 'ON'],
+    ],
+    ['names that end as sentences', card('* IN. signal, ac or dc\n* OUT. its average', 'IN OUT'), ['signal, ac or dc', 'its average']],
+    [
+      'names in a comment on the card',
+      '.subckt X A K G ; diode controller: A anode side (input), K cathode side, G\n.ends',
+      ['anode side (input)', 'cathode side', ''],
+    ],
+    [
+      'entries in columns that have commas',
+      card('* SW=drain  SRC=source, tab  IN=logic input', 'SW SRC IN'),
+      ['drain', 'source, tab', 'logic input'],
+    ],
+    [
+      'several nodes before their words',
+      card('* nodes: A+ A- coil ends, CA centre tap', 'A+ CA A-'),
+      ['coil ends', 'centre tap', 'coil ends'],
+    ],
+    [
+      'several nodes before each sign',
+      card('* A1 A2 = coil, 11 12 14 = contact (common, closed, open)', 'A1 A2 11 12 14'),
+      ['coil', 'coil', ...Array<string>(3).fill('contact (common, closed, open)')],
+    ],
+    [
+      'words that go on behind a comma',
+      card('* COM: common anode, R/G: cathodes of red, green', 'COM R G'),
+      ['common anode', 'cathodes of red, green', 'cathodes of red, green'],
+    ],
+    [
+      'dashes between semicolons, and a node S',
+      card('* Terminals: D - drain, 700 V; S - source, also ground', 'D S'),
+      ['drain, 700 V', 'source, also ground'],
+    ],
+    [
+      'an order whose last two are counted',
+      card('* connections: input / output / offset null 1 / offset null 2', '1 2 3 4'),
+      ['input', 'output', 'offset null 1', 'offset null 2'],
+    ],
     ['a range of volts', card('* vs  supply 3..36 V\n* out  signal', 'vs out'), ['supply 3..36 V', 'signal']],
     [
       'lines that are drawn with box characters',
@@ -409,6 +455,16 @@ describe('what comments say of nodes, in the forms that makers write', () => {
     ['values of parts', card('* filter: 1 = 10k, 2 = 22n, 3 = 47k')],
     ['limits', card('* limits:\n* VCC 18 V max\n* IN  -0.3 to VCC\n* OUT 2 A peak', 'IN VCC OUT')],
     ['how far it agrees', card('* 1 offset   within 5 %\n* 2 gain     within 2 %\n* 3 supply   within 9 %')],
+    ['a title of as many words', card('* RGB LED common anode', 'COM R G B')],
+    ['what the names deny', card('* control input output', 'D G S')],
+    ['a supply that is said of a ground', card('* enable, soft start, power good', 'IN OUT GND')],
+    ['the elements of a circuit', card('* D1 input clamp, D2 output clamp, D3 supply clamp')],
+    ['elements beside their words', card('* R1 input R2 output R3 supply', '1 2 3 4 5 6')],
+    ['a test at certain volts', card('* VCC = 5 V, VEE = -5 V', '1 2')],
+    ['what it has, counted', card('* 2 inputs, 1 output')],
+    ['a path', card('* signal path: input, gain, output')],
+    ['a package from a side', card('* leads seen from the front: gate drain source')],
+    ['quantities', card('* drain gate charge, source inductance, gate resistance')],
     ['a call of another model', card('* Usage: X1 IN OUT GND OTHER')],
   ])('takes nothing from %s', (_what, text) => expect(docsOf(text).every((d) => d === '')).toBe(true));
 

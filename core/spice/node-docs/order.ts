@@ -27,7 +27,7 @@ export function orderLine(header: Header): Found {
     // Inside the body a title may stand before the line.
     const isNear = comment === lastWorded || inside.slice(0, 2).includes(comment);
     const straight = words || !isNear ? undefined : straightIn(comment, raw[0]!.text, nodes);
-    const named = words ?? (straight && isAstray(straight, nodes) ? undefined : straight);
+    const named = words ?? (straight && isOfElse(straight, comment.text, nodes) ? undefined : straight);
     if (
       named &&
       !isEntry(named, nodes) &&
@@ -108,11 +108,34 @@ const isElsewhere = (word: string, place: number, nodes: readonly string[]): boo
   return (at >= 0 && at !== place) || isAgainst(word, nodes[place]!);
 };
 
-/** True where a bare line says of two nodes what the names of others say: it lists something else. */
+/** True where a bare line lists something else: figures, elements, what stands behind a title that says so, or what the nodes' names deny. */
+function isOfElse(words: readonly string[], text: string, nodes: readonly string[]): boolean {
+  const title = /^[^:]*:(?=\s)/.exec(text.trim())?.[0];
+  const elements = words.filter((w) => /^[RCLQEGVDM]\d+\b/.test(w)).length;
+  const areElements = elements >= words.length / 2 && words.some((w) => /^[A-Z]\d+ [a-z]|^[a-z]{3}/.test(w));
+  return (
+    isListOfElse(words, title) ||
+    /\b(?:seen|viewed) from\b/i.test(title ?? '') ||
+    areElements ||
+    words.some((w) => /=\s*[-+]?\d/.test(w)) ||
+    isAstray(words, nodes) ||
+    isDenied(words, nodes)
+  );
+}
+
+/** True where the names of more nodes say another thing than the words in their places than say the same. Letters in a row say nothing. */
+function isDenied(words: readonly string[], nodes: readonly string[]): boolean {
+  if (nodes.every((n, k) => n.toLowerCase() === String.fromCharCode(97 + k))) return false;
+  const against = words.filter((w, k) => isAgainst(w, nodes[k]!)).length;
+  const same = words.filter((w, k) => shares(rolesOf(w), rolesOf(nodes[k]!))).length;
+  return against > 1 && against > same;
+}
+
+/** True where a bare line says of a node what the name of another says: it lists something else. */
 function isAstray(words: readonly string[], nodes: readonly string[]): boolean {
   const own = nodes.map((n) => rolesOf(/^\d+$/.test(n) ? '' : n));
   const isOfOther = (word: string, k: number) => !shares(rolesOf(word), own[k]!) && own.some((roles) => shares(rolesOf(word), roles));
-  return words.filter(isOfOther).length > 1;
+  return words.some(isOfOther);
 }
 
 /** What an item of the list says behind its own node's name: `A = input`, `A - input` or `B1 (select low)` in a list that has bare names too. */
@@ -138,8 +161,13 @@ function isEntry(words: readonly string[], nodes: readonly string[]): boolean {
   const bareWords = words.map((w) => w.replace(/[:=.,)]+$/, ''));
   // `Node 4 -> Drain` line by line is a list, wherever its arrows cut it.
   const isList = words.some((w) => /\b(?:node|pin|terminal)\s+[\w+-]+$/i.test(w) && nodes.includes(/\S+$/.exec(w)![0]));
+  // `offset null 1` and `offset null 2` are two of a kind.
+  const isOfKind = (w: string) => /^[a-z ]{3,}\d$/i.test(w) && words.some((o) => o !== w && o.slice(0, -1) === w.slice(0, -1));
   const holdsNode = (w: string, k: number) =>
-    /\W/.test(w) && ownWords(w, nodes[k] ?? '') === w && w.split(/[^\w+.-]+/).some((t) => /\d/.test(t) && nodes.includes(t));
+    /\W/.test(w) &&
+    !isOfKind(w) &&
+    ownWords(w, nodes[k] ?? '') === w &&
+    w.split(/[^\w+.-]+/).some((t) => /\d/.test(t) && nodes.includes(t));
   return (
     isList ||
     words.filter(holdsNode).length > 1 ||
@@ -234,6 +262,8 @@ function straightIn(comment: Comment, card: string, nodes: readonly string[]): s
   const text = comment.text.trim();
   // `K common cathode` begins with a node: it is an entry of a list.
   if (nodes.some((n) => text.toLowerCase().startsWith(`${n.toLowerCase()} `))) return undefined;
+  // `RGB LED common anode` is a title: its last words belong together.
+  if (TOGETHER.test(text)) return undefined;
   const inWhole = pieces(bare(text), nodes.length);
   // `Shunt reference: cathode, anode`: what stands before a colon in the first of them is a title.
   const whole = inWhole && (/^[^:]+(?::| -)\s/.test(inWhole[0]!) || inWhole.some(isRemark)) ? undefined : inWhole;
@@ -244,6 +274,8 @@ function straightIn(comment: Comment, card: string, nodes: readonly string[]): s
     .flatMap((tail) => (tail === undefined ? [] : [pieces(bare(tail), nodes.length)]))
     .find((words) => words !== undefined && (areTerminals(words, text) || agree(words, nodes)));
 }
+
+const TOGETHER = /\bcommon[- ](?:anode|cathode|source|drain|gate|emitter|collector|base|mode)\b/i;
 
 /** `dual NPN, transistor 1: C1 B1 E1, transistor 2: C2 B2 E2`: the terminals of one after those of the other. */
 function withoutCounts(text: string): string | undefined {
