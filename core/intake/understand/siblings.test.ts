@@ -146,9 +146,13 @@ describe('an output that floats, told at another terminal', () => {
     ['Chip select; high makes SDO high impedance', ['SDO']],
     ['Receiver enable. SDO is in the high-impedance state when it is high', ['SDO']],
     ['Chip select; SDO is valid while it is low', []],
+    ['SDO floats while it is high', ['SDO']],
+    ['Q1 to Q3 float while high', ['Q2']],
+    ['Q3 to Q7 float while high', []],
+    ['Q0 to R3 float while high', []],
     ['High puts CLK into three-state', []],
   ])('%s', (words, names) => {
-    const terminals = [terminal('CS', 'input', 'x', words), terminal('SDO', 'output'), terminal('CLK', 'input')];
+    const terminals = [terminal('CS', 'input', 'x', words), terminal('SDO', 'output'), terminal('CLK', 'input'), terminal('Q2', 'output')];
     doubtFloating(terminals);
     expect(asked(terminals)).toEqual(names);
   });

@@ -14,7 +14,6 @@ it.each<[string, string]>([
   ['Fan speed control', 'output'],
   ['Backlight on', 'output'],
   ['Data to the code flash', 'output'],
-  ['Sleep state from the chipset', 'input'],
 ])('“%s” is most likely an %s, and asked', (words, type) => {
   const t = first(words);
   expect([t.type, t.doubts.some((d) => d.field === 'type')]).toEqual([type, true]);
