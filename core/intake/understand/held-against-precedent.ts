@@ -16,6 +16,8 @@ const RARE_WHEN_HINTED = 0.9;
 const ONLY_SAID: readonly ElectricalType[] = ['open-drain', 'open-source', 'three-state'];
 /** What so many terminals like it were is taken where the evidence is not sure. */
 const USUALLY = 0.5;
+/** What so many were is proposed instead of what the words say. */
+const MOSTLY = 0.9;
 /** What so many were is not asked where nothing at all tells: no less sure than what few words say. */
 const NEARLY_ALWAYS = 0.95;
 
@@ -52,7 +54,9 @@ export function heldAgainstPrecedent(conclusion: TypeConclusion, { name, code, d
   const untold = conclusion.isHinted ? RARE_WHEN_HINTED : RARE_UNTOLD;
   const contradicted = isOutright ? RARE_WHEN_SAID : RARE;
   if (precedent.share(type) >= (isBorneOut ? untold : contradicted)) return conclusion;
-  return askedFor(conclusion, isBorneOut ? precedent.next() : precedent.type, precedent);
+  const asked = askedFor(conclusion, isBorneOut ? precedent.next() : precedent.type, precedent);
+  // Where nearly all were another, that is the likelier one of the two.
+  return told.length === 0 && precedent.share(precedent.type) >= MOSTLY ? usualInstead(conclusion, asked.doubt!, exact, precedent) : asked;
 }
 
 /** What is asked anyway becomes what most terminals like it were, if the type column allows that. */

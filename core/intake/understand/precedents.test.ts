@@ -37,6 +37,8 @@ describe('where nothing else tells', () => {
     ['ADCIN1', 'Divider that sets the address.', 'input', false],
     ['C1', 'Timing element of the integrator, capacitor', 'passive', false],
     ['CS5', 'Column 5, sink.', 'output', true],
+    // Its words read as passive, and nearly all terminals of its name go in.
+    ['SIN', 'Sine winding.', 'input', true],
     ['ZZ', 'Nothing that anybody has said before', 'unspecified', true],
   ])('%s, “%s” is %s; asked: %s', (name, description, type, isAsked) => {
     const { type: found, doubt } = inferType(name, undefined, description, none);
