@@ -331,6 +331,12 @@ test('Join: pads are joined by a list, changed by hand, and compared between pac
   await page.keyboard.press('l');
   const land = page.getByRole('region', { name: 'Land', exact: true });
   await land.getByRole('button', { name: 'pads one by one' }).click();
+  // A pad is chosen in the drawing too, and its pin is lit.
+  await page.getByRole('img', { name: 'Pad 3:' }).click();
+  await page.getByRole('img', { name: 'Pad 5:' }).click({ modifiers: ['Shift'] });
+  await expect(land.getByRole('button', { name: 'Remove 2' })).toBeVisible();
+  await expect(land.getByRole('button', { pressed: true })).toContainText(['pads one by one', '3', '5']);
+  await page.getByRole('img', { name: 'Pad 1:' }).click();
   await land.getByLabel('Number', { exact: true }).fill('T1');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('img', { name: 'Pad T1: no pin' })).toBeVisible();

@@ -107,6 +107,15 @@ describe('the particulars that a document prints', () => {
     ['TF7312', 'another part by its first line', { title: 'TF7311 converter' }, 'TF7311'],
     ['TF7312', 'nothing', {}, undefined],
   ])('of %s may be of %s', (name, _what, more, number) => expect(ofAnother({ ...emptyPart(name) }, proposed(more))).toBe(number));
+  it.each<[string, Partial<Part>, string | undefined]>([
+    ['nothing', {}, 'TF7311'],
+    ['its order codes', { orderCodes: ['TF7311-TR'] }, undefined],
+    ['its base name', { baseName: 'TF7311' }, undefined],
+    ['the datasheet that it has', { datasheet: { title: 'TF7311 datasheet, revision C' } }, undefined],
+    ['another datasheet', { datasheet: { title: 'TF9900 datasheet' } }, 'TF7311'],
+  ])('of a part that the house named, its maker’s number is told by %s', (_by, has, number) =>
+    expect(ofAnother({ ...emptyPart('IC-00123'), ...has }, proposed({ cover }))).toBe(number),
+  );
   it('are a family’s, but for the order codes', () =>
     expect(given({ name: 'TF7312' }, { cover: { ...cover, others: ['TF7312'] } }, PDF)).toMatchObject({
       description: '24-bit bridge converter',

@@ -53,7 +53,10 @@ function saidBy({ cover = { orderCodes: [] }, title = '' }: Proposal): Cover {
 export function ofAnother(part: Part, proposal: Proposal): string | undefined {
   const { number, others = [] } = saidBy(proposal);
   if (!number || isPlaceholder(part.name)) return undefined;
-  return [number.value, ...others].some((n) => isRelated(n, part.name)) ? undefined : number.value;
+  // A house may call it by a name of its own: then its order codes or the datasheet that it has name the maker's part.
+  const titled = numberIn(part.datasheet?.title ?? '')?.number;
+  const own = [part.name, part.baseName, ...part.orderCodes, titled].filter((n) => n);
+  return [number.value, ...others].some((n) => own.some((o) => isRelated(n, o!))) ? undefined : number.value;
 }
 
 /** A part with what its source gives it. */

@@ -2,7 +2,10 @@ import { useDeferredValue, useState } from 'react';
 import type { Land, Package, Part } from '../../../core/part';
 import { LandForm } from './land-form';
 import { LandWork } from './land-work';
+import type { ChosenPads } from './pad-hand';
 import { useDatasheet } from './use-datasheet';
+
+const NONE: readonly number[] = [];
 
 interface Props {
   part: Part;
@@ -18,11 +21,12 @@ export function LandDesk({ part, pkg, came, onDone }: Props) {
   // A large land is drawn while its fields already answer.
   const drawn = useDeferredValue(land);
   const datasheet = useDatasheet(part, pkg?.name ?? '');
+  const [chosen, setChosen] = useState<ChosenPads>();
   return (
     <>
-      <LandForm pkg={pkg} came={came} datasheet={datasheet} onLand={setLand} onDone={onDone} />
+      <LandForm pkg={pkg} came={came} datasheet={datasheet} chosen={chosen ?? NONE} onChosen={setChosen} onLand={setLand} onDone={onDone} />
       <div className="min-h-0 flex-1">
-        <LandWork part={part} pkg={pkg} land={drawn} datasheet={datasheet} />
+        <LandWork part={part} pkg={pkg} land={drawn} datasheet={datasheet} chosen={chosen} onChosen={setChosen} />
       </div>
     </>
   );

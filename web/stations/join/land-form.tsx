@@ -15,7 +15,7 @@ import { core } from '../../workers/core';
 import { Arithmetic, FamilyFields } from './family-fields';
 import { OutlineRows } from './outline-rows';
 import { OtherLand } from './other-land';
-import { PadHand } from './pad-hand';
+import { PadHand, type ChosenPads } from './pad-hand';
 import { PadsFile, type ReadPadsFile } from './pads-file';
 import type { Datasheet } from './use-datasheet';
 
@@ -81,13 +81,16 @@ interface Props {
   came: File | undefined;
   /** The datasheet that may give the dimensions. */
   datasheet: Datasheet | undefined;
+  /** The pads that are changed one by one. */
+  chosen: readonly number[];
+  onChosen: (chosen: ChosenPads) => void;
   /** Told of the land that the form would make, or that it makes none. */
   onLand: (land: Land | undefined) => void;
   onDone: () => void;
 }
 
 /** Makes a land: by its short name, or by the datasheet's dimensions in mm; shows at once what is impossible and why. */
-export function LandForm({ pkg, came, datasheet, onLand, onDone }: Props) {
+export function LandForm({ pkg, came, datasheet, chosen, onChosen, onLand, onDone }: Props) {
   const act = useAct();
   const part = useStore(selectPart);
   const readOnly = useStore((s) => s.part.readOnly);
@@ -165,7 +168,9 @@ export function LandForm({ pkg, came, datasheet, onLand, onDone }: Props) {
       }
       className="mx-4 mb-2 max-h-[58%] shrink-0 overflow-y-auto"
     >
-      {mode === 'hand' && pkg ? <PadHand key={pkg.id} land={pkg.land} onLand={handed} disabled={readOnly} /> : null}
+      {mode === 'hand' && pkg ? (
+        <PadHand key={pkg.id} land={pkg.land} chosen={chosen} onChosen={onChosen} onLand={handed} disabled={readOnly} />
+      ) : null}
       {mode === 'other' ? (
         <OtherLand
           disabled={readOnly}

@@ -10,7 +10,10 @@ import { useLandView } from './land-turn';
 interface Props {
   part: Part;
   pkg: Package | undefined;
-  onPad: (pad: string) => void;
+  /** `more` with Shift, Ctrl or Command: besides those that are chosen. */
+  onPad: (pad: string, more: boolean) => void;
+  /** The places in the land of pads that are ringed. */
+  ringed?: readonly number[] | undefined;
   /** A pad that is asked about: it is ringed, and the view follows it. */
   asked?: string | undefined;
   /** Pads that a read-back has settled. */
@@ -26,7 +29,7 @@ const MANY_PADS = 130;
 const TINTS = ['fill-green-wash', 'fill-amber-wash', 'fill-slate-wash', 'fill-brick-wash', 'fill-halo/50', 'fill-sunken'];
 
 /** The package, each pad with its number; a pad with no pin is dashed, the selected pins' pads are lit. */
-export function LandView({ part, pkg, onPad, asked, settled, inView }: Props) {
+export function LandView({ part, pkg, onPad, ringed, asked, settled, inView }: Props) {
   const selected = useStore(selectSelectedSet);
   const view = useLandView();
   const [byGroup, setByGroup] = useState(false);
@@ -87,7 +90,7 @@ export function LandView({ part, pkg, onPad, asked, settled, inView }: Props) {
       </div>
       <svg
         viewBox={box.map((v) => v.toFixed(4)).join(' ')}
-        className="min-h-0 flex-1"
+        className="min-h-0 flex-1 select-none"
         role="group"
         aria-label={`Land of ${pkg.name}, seen from the ${view.isBottom ? 'bottom' : 'top'}`}
       >
@@ -113,7 +116,7 @@ export function LandView({ part, pkg, onPad, asked, settled, inView }: Props) {
             pad={pad}
             owner={name(pad)}
             lit={lit.has(pad.number)}
-            asked={asked === pad.number}
+            asked={asked === pad.number || (ringed?.includes(i) ?? false)}
             settled={settled?.has(pad.number) ?? false}
             tint={tint(owners.get(pad.number))}
             faint={inView !== undefined && !inView.has(pad.number) && !lit.has(pad.number)}
@@ -200,7 +203,7 @@ const PadView = memo(function PadView({
   tint: string | undefined;
   faint: boolean;
   thin: number;
-  onPad: (pad: string) => void;
+  onPad: (pad: string, more: boolean) => void;
 }) {
   const x = pad.x - pad.w / 2;
   const y = -pad.y - pad.h / 2;
@@ -231,7 +234,7 @@ const PadView = memo(function PadView({
       aria-label={`Pad ${pad.number}: ${state}`}
       className="cursor-pointer"
       opacity={faint ? 0.35 : undefined}
-      onClick={() => onPad(pad.number)}
+      onClick={(e) => onPad(pad.number, e.shiftKey || e.ctrlKey || e.metaKey)}
     >
       <title>{`${pad.number}: ${state}`}</title>
       <rect

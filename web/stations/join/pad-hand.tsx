@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { changePads, mirrorPads, nextNumber, removePads, repeatPads, withPads } from '../../../core/lands';
 import type { Land, Pad } from '../../../core/part';
 import { Button } from '../../ui/button';
@@ -10,9 +10,25 @@ const NUMBERS = ['x', 'y', 'w', 'h', 'drill', 'slot'] as const;
 const isOptional = (key: (typeof NUMBERS)[number]): boolean => key === 'drill' || key === 'slot';
 const NEW: Pad = { number: '1', x: 0, y: 0, w: 1, h: 1, shape: 'roundrect' };
 
+/** The places in the land of the pads that are changed by hand; undefined while none are. */
+export type ChosenPads = readonly number[] | undefined;
+
+interface Props {
+  land: Land;
+  /** The places of the chosen pads in the land. */
+  chosen: readonly number[];
+  onChosen: (chosen: ChosenPads) => void;
+  onLand: (land: Land, title: string) => void;
+  disabled: boolean;
+}
+
 /** Pads one by one, by numbers in mm: changed, added, copied in a row, mirrored, removed; several at once. */
-export function PadHand({ land, onLand, disabled }: { land: Land; onLand: (land: Land, title: string) => void; disabled: boolean }) {
-  const [chosen, setChosen] = useState<number[]>([0]);
+export function PadHand({ land, chosen, onChosen, onLand, disabled }: Props) {
+  // The pads in the drawing can be chosen while their list is open.
+  useEffect(() => {
+    onChosen([0]);
+    return () => onChosen(undefined);
+  }, [onChosen]);
   const [repeat, setRepeat] = useState({ count: 1, dx: 1.27, dy: 0, step: 1 });
   const at = chosen.filter((i) => i < land.pads.length);
   const pads = at.map((i) => land.pads[i]!);
@@ -23,15 +39,21 @@ export function PadHand({ land, onLand, disabled }: { land: Land; onLand: (land:
   const set = (key: keyof Pad, value: unknown) =>
     onLand(changePads(land, at, { [key]: value } as Partial<Pad>), `change ${at.length} pads`);
   const choose = (index: number, more: boolean) =>
-    setChosen(more ? (at.includes(index) ? at.filter((i) => i !== index) : [...at, index]) : [index]);
+    onChosen(more ? (at.includes(index) ? at.filter((i) => i !== index) : [...at, index]) : [index]);
   const add = () => {
     const last = land.pads.at(-1);
     onLand(withPads(land, [...land.pads, last ? { ...last, number: nextNumber(last.number), x: last.x + last.w * 2 } : NEW]), 'add a pad');
-    setChosen([land.pads.length]);
+    onChosen([land.pads.length]);
   };
   return (
     <div className="grid grid-cols-[210px_1fr] gap-4">
-      <VirtualRows label="Pads of the land" count={land.pads.length} height={24} className="h-40 rounded-md border border-line">
+      <VirtualRows
+        label="Pads of the land"
+        count={land.pads.length}
+        height={24}
+        focus={at.at(-1)}
+        className="h-40 rounded-md border border-line"
+      >
         {(i) => {
           const pad = land.pads[i]!;
           return (
@@ -99,7 +121,7 @@ export function PadHand({ land, onLand, disabled }: { land: Land; onLand: (land:
             disabled={disabled || at.length === 0}
             onClick={() => {
               onLand(removePads(land, at), `remove ${at.length} pads`);
-              setChosen([]);
+              onChosen([]);
             }}
           >
             Remove {at.length > 1 ? at.length : ''}

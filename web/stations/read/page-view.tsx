@@ -8,6 +8,8 @@ import { PageBar } from './page-bar';
 export interface PagePlace {
   page: number;
   box: Box;
+  /** How often it was asked for: the view goes there anew. */
+  times?: number;
 }
 
 interface Props {
@@ -77,7 +79,7 @@ export function PageView({ session, info, overlay, focus, near, card, onRegion, 
     const right = card ? MARGIN + cardLeft(x!, scale, info.pages[page - 1]?.width) + CARD + 8 : MARGIN + (x! + w!) * scale;
     if (left < el.scrollLeft || right > el.scrollLeft + el.clientWidth)
       el.scrollLeft = Math.max(0, Math.min(left - 8, Math.max(right - el.clientWidth, left - el.clientWidth / 3)));
-  }, [page, x, y, w, h, near, card, width, scale, fit, info.pages]);
+  }, [page, x, y, w, h, focus?.times, near, card, width, scale, fit, info.pages]);
 
   useEffect(() => {
     if (!hit || width === 0) return;

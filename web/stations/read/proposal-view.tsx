@@ -161,6 +161,15 @@ function placesOf(rows: readonly Row[]): (row: Row) => string {
   };
 }
 
+/** What tells one doubt from another, in the few words that a row has room for: not what the row says anyway. */
+const tellingOf = (reason: string): string =>
+  reason
+    .replace(/^(?:Neither column nor wording tells; |(?:Taken for|It reads as) [\w-]+, (?:but |since ))/, '')
+    .replace(/^most terminals (?:with )?(.*?) are ([\w-]+)\.$/, '$1: mostly $2')
+    .replace(/^(.*?) (?:is|are) (?:more )?often said of ([\w-]+) terminals\.$/, '$1: often $2')
+    .replace(/“(name [^”]+)”/, '$1')
+    .replace(/^The type is empty, and neither name nor description tells\.$/, 'nothing tells');
+
 /** What a row became: its terminals with the type, or why there is none. */
 function Became({ terminals, packageName, none }: { terminals: Terminal[]; packageName: string; none: string }) {
   const [first] = terminals;
@@ -186,9 +195,14 @@ function Became({ terminals, packageName, none }: { terminals: Terminal[]; packa
         </span>
       )}
       {doubts.length > 0 ? (
-        <span className="shrink-0 border-b-2 border-amber-line bg-amber-wash px-1 text-[12px]" title={doubts[0]!.reason}>
-          {doubts.length === 1 ? 'in doubt' : `${doubts.length} doubts`}
-        </span>
+        <>
+          <span className="shrink-0 border-b-2 border-amber-line bg-amber-wash px-1 text-[12px]" title={doubts[0]!.reason}>
+            {doubts.length === 1 ? 'in doubt' : `${doubts.length} doubts`}
+          </span>
+          <span className="truncate text-[12px] text-muted" title={doubts[0]!.reason}>
+            {tellingOf(doubts[0]!.reason)}
+          </span>
+        </>
       ) : (
         isOfOneType && (
           <span className="truncate text-[12px] text-muted" title={first.because['type']}>

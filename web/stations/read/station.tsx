@@ -270,7 +270,9 @@ export function ReadStation() {
           offered={offered}
           without={without}
           onTake={(field, take) => setWithout(new Set(take ? [...without].filter((f) => f !== field) : [...without, field]))}
-          onShow={onPages ? ({ page, box }) => page && box && setPlace({ page, box }) : undefined}
+          onShow={
+            onPages ? ({ page, box }) => page && box && setPlace((last) => ({ page, box, times: (last?.times ?? 0) + 1 })) : undefined
+          }
         />
       ) : null}
       {proposal && proposal.packages.length > 1 && isReading ? <Packages reading={reading} /> : null}
