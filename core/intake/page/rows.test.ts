@@ -49,6 +49,22 @@ describe('titles of groups in the middle of a table', () => {
     ];
     expect(groups(lines([HEAD, ...body, ...list])).slice(-3)).toEqual(['5 Data interface', '6 Data interface', '7 Data interface']);
   });
+  it.each([
+    ['Synchronous port 1', 'Synchronous port 1'],
+    ['Synchronous 2', 'Synchronous 2'],
+    ['2. Serial port', '2. Serial port'],
+    ['Serial port:', 'Serial port'],
+    ['Inputs, 0 V to 2.5 V', 'Inputs, 0 V to 2.5 V'],
+    ['ADC inputs', 'ADC inputs'],
+  ])('are whole wherever their words stand over the columns: %s', (title, group) => {
+    for (const put of [title, `{${title}}`]) {
+      const rows = body.map(([y, cells], i): [number, string[]] => [
+        y,
+        i % 3 === 0 ? [i === 0 ? put : put.replace(title, 'Control')] : cells,
+      ]);
+      expect(groups(lines([HEAD, ...rows]))).toEqual([`1 ${group}`, `2 ${group}`, '3 Control', '4 Control']);
+    }
+  });
   it('right below the heading are no part of it', () =>
     expect(list([page(lines([HEAD, [112, ['{Analog section}']], ...body.slice(1, 3), ...body.slice(4)]))])).toEqual(['1 VDD', '2 VSS', '3 EN', '4 CLK'])); // prettier-ignore
 });

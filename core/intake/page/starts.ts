@@ -43,9 +43,10 @@ export const OFF = 0.75;
 export function settled(body: readonly Line[]): Line[] {
   const starts = cellStarts(body);
   if (starts.length === 0) return [...body];
+  const areApart = areRunsApart(body);
   return body.map((line) => ({
     ...line,
-    words: isTitle(line)
+    words: isTitle(line, starts.length, areApart)
       ? line.words
       : line.words.flatMap((w, i) => {
           const [before, behind] = [line.words[i - 1], line.words[i + 1]];
@@ -82,15 +83,31 @@ export function partedWhereTouched(w: Word, starts: readonly number[]): Word[] {
 
 const wide = (text: string): number => [...text].reduce((sum, c) => sum + widthOf(c), 0);
 
-/** A line in capitals, or one run of words, without a terminal's number: the title of a group, which runs over the columns. */
-const isTitle = ({ words }: Line): boolean =>
+/**
+ * A line in capitals, or one run of words, without a terminal's number: the title of a group, which runs over the columns.
+ * `Serial port 1` counts its kind; so does `Power 2` where a row has more cells than two. Where each cell of a row is a run of
+ * its own (`areApart`), one run that begins with a word is a title whatever it holds: `Inputs, 0 V to 2.5 V`.
+ */
+const isTitle = ({ words }: Line, columns: number, areApart: boolean): boolean =>
   words.length > 1 &&
-  !words.some((w) => looksLikeNumbers(w.text)) &&
-  (words.every((w) => !/[a-z]/.test(w.text)) ? words.some((w) => /[A-Z]{4}/.test(w.text)) : isRunOfWords(words));
+  ((areApart && isOneRun(words) && BEGINS.test(words.map((w) => w.text).join(' '))) ||
+    (!words.some((w, i) => looksLikeNumbers(w.text) && !(i > (columns > 2 ? 0 : 1) && i === words.length - 1 && isRunOfWords(words))) &&
+      (words.every((w) => !/[a-z]/.test(w.text)) ? words.some((w) => /[A-Z]{4}/.test(w.text)) : isRunOfWords(words))));
+
+/** `Serial`, `I/O`, or `2. Serial`; no number of a terminal. */
+const BEGINS = /^(?:\d{1,2}(?:\.\d{1,2})*[.)] )?[A-Z](?:[a-z/]|[A-Z/]{2})/;
+
+const isOneRun = (words: readonly Word[]): boolean => words.every((w, i) => i === 0 || (w.estimated && !w.first));
+
+/** True where nearly every line with a terminal's number is set in several runs. */
+function areRunsApart(body: readonly Line[]): boolean {
+  const rows = body.filter(({ words }) => words.length > 1 && words.some((w) => looksLikeNumbers(w.text)));
+  return rows.length > 3 && rows.filter(({ words }) => !isOneRun(words)).length >= 0.7 * rows.length;
+}
 
 /** `Power and ground`, set in one go: it begins with a word, and goes on as no sentence does. */
-const isRunOfWords = ([first, ...more]: readonly Word[]): boolean =>
-  /^[A-Z][a-z]/.test(first!.text) && more.length < 7 && more.every((w) => w.estimated && !w.first && !/[.,;:]$/.test(w.text));
+const isRunOfWords = (words: readonly Word[]): boolean =>
+  /^[A-Z][a-z]/.test(words[0]!.text) && words.length < 8 && isOneRun(words) && words.slice(1).every((w) => !/[.,;:]$/.test(w.text));
 
 /** Where cells begin in many lines, by places that are no estimates, from left to right. */
 export function cellStarts(body: readonly Line[]): number[] {

@@ -1,8 +1,8 @@
 import type { Box } from '../table/box';
 import { filledIn, type CellLine } from './cells';
 
-/** Begins like a title and does not end like a sentence. */
-const TITLE = /^[A-Z][^.;,:]{2,47}$/;
+/** Begins like a title, counted or not, and does not end like a sentence: `2. Inputs, 0 V to 2.5 V:`. */
+const TITLE = /^(?:\d{1,2}(?:\.\d{1,2}){0,2}[.)] )?[A-Z](?:[^.;,:]|[.,](?=\d)|, (?=\d)){2,47}:?$/;
 /** A word of a name, which is no title: `GPIO_1`, `D7`. */
 export const NAME = /^[A-Z0-9_/[\]:–-]*[\d_][A-Z0-9_/[\]:–-]*$/;
 /** Words that stand in a column of numbers. */
