@@ -61,6 +61,8 @@ export interface Entry {
   name: string;
   /** The two parts of a name whose line may have ended within a word. */
   broken: [string, string] | undefined;
+  /** The name without what a row below, that has a name alone, was taken to add to it though no sign tells. */
+  shortName?: string;
   /** The lines of a name's cell that are names each; the first counts. */
   stacked: string[] | undefined;
   type: string | undefined;
@@ -82,12 +84,14 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
   // A dash is a level where others have a plus, and else no word.
   const hasSigns = index.at.activeLow >= 0 && rows.some((r) => r.cells[index.at.activeLow]?.trim() === '+');
   const room = roomForNames(rows, index.at.name);
+  const areTitles = areNamesTitles(rows, index);
   const isOfBanks = index.at.group >= 0 && isBankHeading(context.columns[index.at.group]!.heading);
   for (const own of rows) {
     if (context.without?.has(own.line)) continue;
     const goesOn = above !== undefined && sharesNumbers(own, above, index);
     const row = goesOn ? own : withWholeList(withShared(own, above), index.numbers);
-    const kind = goesOn ? 'continuation' : context.including?.has(row.line) ? 'row' : kindOf(row, context.columns, index);
+    const read = goesOn ? 'continuation' : context.including?.has(row.line) ? 'row' : kindOf(row, context.columns, index);
+    const kind = read === 'continuation' && isLoneName(row, index) && isTitleAt(row, index, areTitles, entries.at(-1)) ? 'heading' : read;
     if (kind === 'heading') {
       title = group = cleanHeading(filled(row)[0]!);
       context.headings?.add(row.line);
@@ -106,6 +110,27 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
   }
   for (const { rows: own } of entries) for (const { line } of own.slice(1)) context.continued?.add(line);
   return entries;
+}
+
+/** True for a row that has a name and nothing else. */
+const isLoneName = (row: GridRow, { at }: RoleIndex): boolean => at.name > 0 && filled(row).length === 1 && !!row.cells[at.name]?.trim();
+
+/** True where a name alone stands before the first row, and so do others before other rows: they are the titles of groups. */
+function areNamesTitles(rows: readonly GridRow[], index: RoleIndex): boolean {
+  const first = rows.findIndex((row) => index.numbers.some((i) => readCountedCell(row.cells[i]?.trim() ?? '').kind === 'list'));
+  return first > 0 && isLoneName(rows[first - 1]!, index) && rows.slice(first).some((row) => isLoneName(row, index));
+}
+
+/** Ends a name that goes on in the next row, or begins what goes on with it. */
+const [GOES_ON, WENT_ON] = [/[/,(_–-]$/, /^[/,()_–-]/];
+/** `Serial port (SPI)`: words, as no name has them. */
+const IN_SEVERAL_WORDS = /^(?:\d{1,2}[.)] )?[A-Z]\S* .*\b[a-z]{3,}/;
+
+/** Whether a name alone is the title of the rows below, and not the rest of the name above. */
+function isTitleAt(row: GridRow, { at }: RoleIndex, areTitles: boolean, above: Entry | undefined): boolean {
+  const text = inWords(row.cells[at.name]);
+  const goesOn = above !== undefined && (GOES_ON.test(above.name) || WENT_ON.test(text));
+  return !goesOn && (areTitles || (IN_SEVERAL_WORDS.test(text) && !/[a-z]{3}/.test(above?.name ?? '')));
 }
 
 /** True where a cell goes on from a row above: ruled pages have its text in each row, sheets in the first. */
@@ -255,13 +280,14 @@ function continueRow(entry: Entry | undefined, row: GridRow, context: Context): 
     const text = inWords(row.cells[i]);
     if (text === '') return;
     if (column.role === 'description') entry.description = `${entry.description} ${text}`.trim();
-    else if (column.role === 'name')
+    else if (column.role === 'name') {
+      if (filled(row).length === 1 && !GOES_ON.test(entry.name) && !WENT_ON.test(text)) entry.shortName ??= entry.name;
       entry.name = joinName(
         /[/–-]$/.test(entry.name) && !text.startsWith('/')
           ? `${entry.name}${text}`
           : `${entry.name}${text.startsWith('/') ? '' : ' '}${text}`,
       );
-    else if (column.role === 'alternates') entry.alternates = `${entry.alternates}, ${text}`;
+    } else if (column.role === 'alternates') entry.alternates = `${entry.alternates}, ${text}`;
     else if (column.role === 'type') entry.type = `${entry.type ?? ''} ${text}`.trim();
   });
 }

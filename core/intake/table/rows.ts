@@ -90,6 +90,12 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   if (entry.broken) doubts.push({ field: 'name', reason: `Its lines break between “${entry.broken.join('” and “')}”.` });
   const [, own] = TITLED.exec(clean.name) ?? [];
   if (own !== undefined) doubts.push({ field: 'name', reason: `“${clean.name}” may begin with the title of a group.`, candidates: [own, clean.name] }); // prettier-ignore
+  if (entry.shortName !== undefined)
+    doubts.push({
+      field: 'name',
+      reason: 'The next row has a name alone: nothing tells whether it is the rest of this one.',
+      candidates: [clean.name, entry.shortName],
+    });
   if (entry.crossed) doubts.push({ field: 'name', reason: 'Text runs over the edge of a column in its row.' });
   if (single && most > 1 && /\w\s*[-–—]\s*\w/.test(printed))
     doubts.push({ field: 'name', reason: `“${printed}” stands for ${most} numbers and could be a range.` });

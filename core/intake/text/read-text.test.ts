@@ -282,6 +282,19 @@ Note: pins 4 to 8 are not shown.
   const pins = byNumber(proposal);
   it('gives rows the heading that they stand under', () =>
     expect([pins['1']!.group, pins['2']!.group, pins['3']!.group]).toEqual(['Analog inputs', 'Supplies', 'Supplies']));
+  it.each<[string, string, string[]]>([
+    ['before the first row', 'Supply|1,VDD|SPI|2,EN', ['VDD of Supply', 'EN of SPI']],
+    ['in words', '1,VDD|Serial port (SPI)|2,EN', ['VDD', 'EN of Serial port (SPI)']],
+    ['and yet the rest of it', '1,PA0/|ADC0|2,EN', ['PA0/ADC0', 'EN']],
+    ['and perhaps the rest of it', '1,VDD|SPI|2,EN', ['VDD SPI?', 'EN']],
+  ])('has a name alone %s', (_where, rows, found) => {
+    const cells = rows.split('|').map((r) => (r.includes(',') ? `${r},I,In` : `,${r},,`));
+    const { terminals } = read(`Pin,Name,Type,Description\n${cells.join('\n')}\n3,CK,I,Clock\n`);
+    const said = terminals
+      .slice(0, 2)
+      .map((t) => `${t.name}${t.doubts.some((d) => d.field === 'name') ? '?' : ''}${t.group ? ` of ${t.group}` : ''}`);
+    expect(said).toEqual(found);
+  });
   it('joins a line that goes on with the row above', () =>
     expect(pins['1']!.description).toBe('Analog input of the converter, with a range of 0 V to 2.5 V'));
   it('takes footnote marks off', () => expect(pins['2']!.name).toBe('VDD'));
