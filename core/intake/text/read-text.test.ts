@@ -283,10 +283,10 @@ Note: pins 4 to 8 are not shown.
   it('gives rows the heading that they stand under', () =>
     expect([pins['1']!.group, pins['2']!.group, pins['3']!.group]).toEqual(['Analog inputs', 'Supplies', 'Supplies']));
   it.each<[string, string, string[]]>([
-    ['before the first row', 'Supply|1,VDD|SPI|2,EN', ['VDD of Supply', 'EN of SPI']],
-    ['in words', '1,VDD|Serial port (SPI)|2,EN', ['VDD', 'EN of Serial port (SPI)']],
-    ['and yet the rest of it', '1,PA0/|ADC0|2,EN', ['PA0/ADC0', 'EN']],
-    ['and perhaps the rest of it', '1,VDD|SPI|2,EN', ['VDD SPI?', 'EN']],
+    ['before the first row', 'Supply|1,VDD|SPI|2,FOO', ['VDD of Supply', 'FOO of SPI']],
+    ['in words', '1,VDD|Serial port (SPI)|2,FOO', ['VDD', 'FOO of Serial port (SPI)']],
+    ['and yet the rest of it', '1,PA0/|ADC0|2,FOO', ['PA0/ADC0', 'FOO']],
+    ['and perhaps the rest of it', '1,VDD|SPI|2,FOO', ['VDD SPI?', 'FOO']],
   ])('has a name alone %s', (_where, rows, found) => {
     const cells = rows.split('|').map((r) => (r.includes(',') ? `${r},I,In` : `,${r},,`));
     const { terminals } = read(`Pin,Name,Type,Description\n${cells.join('\n')}\n3,CK,I,Clock\n`);
