@@ -50,7 +50,8 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
       table.columns.map((c, i) =>
         columnWidth(
           c,
-          table.rows.slice(0, 200).map((r) => r.cells[i] ?? ''),
+          // The title of a group runs over the columns.
+          table.rows.slice(0, 200).flatMap((r) => (!isMap && isTitle(r) ? [] : (r.cells[i] ?? ''))),
           isMap,
         ),
       ),
@@ -117,7 +118,12 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
                     )}
                     <span title={row.place?.sheet}>{whereOf(row)}</span>
                   </span>
-                  {table.columns.map((c, i) => (
+                  {!isMap && isTitle(row) ? (
+                    <span role="cell" className="truncate px-2" style={{ gridColumn: `span ${table.columns.length}` }}>
+                      {row.cells.find((c) => c !== '')}
+                    </span>
+                  ) : null}
+                  {(!isMap && isTitle(row) ? [] : table.columns).map((c, i) => (
                     <span
                       key={i}
                       role="cell"
@@ -146,6 +152,9 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
     </div>
   );
 }
+
+/** The title of a group, which is all that its row has. */
+const isTitle = ({ heading, cells }: Row): boolean => heading === true && cells.filter((c) => c !== '').length === 1;
 
 /** What a row is that became no terminal. */
 const notTaken = ({ heading, goesOn }: Row): string =>
