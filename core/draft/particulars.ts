@@ -55,8 +55,8 @@ export function ofAnother(part: Part, proposal: Proposal): string | undefined {
   if (!number || isPlaceholder(part.name)) return undefined;
   // A house may call it by a name of its own: then its order codes or the datasheet that it has name the maker's part.
   const titled = numberIn(part.datasheet?.title ?? '')?.number;
-  const own = [part.name, part.baseName, ...part.orderCodes, titled].filter((n) => n);
-  return [number.value, ...others].some((n) => own.some((o) => isRelated(n, o!))) ? undefined : number.value;
+  const own = [part.name, part.baseName, ...part.orderCodes, titled].flatMap((n) => n || []);
+  return [number.value, ...others].some((n) => own.some((o) => isRelated(n, o))) ? undefined : number.value;
 }
 
 /** A part with what its source gives it. */

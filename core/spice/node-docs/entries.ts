@@ -243,6 +243,7 @@ function gatheredNodes(text: string, line: number, byName: Names): Found | undef
 
 /** `A1 A2 = coil, 11 12 14 = contact (common, open)`: each item has its nodes before the sign, and some of them several. */
 function severalTimes(text: string, line: number, byName: Names): Found | undefined {
+  if (!/[=:]/.test(text)) return undefined;
   // What has no sign is more words of the one before: `B: cathodes of red, blue`.
   const pieces = text.split(/\s*[,;](?![^()]*\))\s*/).reduce<string[]>((all, piece) => {
     if (all.length === 0 || /[=:]/.test(piece) || nodesListed(piece, byName).length > 0) return [...all, piece];
