@@ -84,14 +84,14 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
   // A dash is a level where others have a plus, and else no word.
   const hasSigns = index.at.activeLow >= 0 && rows.some((r) => r.cells[index.at.activeLow]?.trim() === '+');
   const room = roomForNames(rows, index.at.name);
-  const areTitles = areNamesTitles(rows, index);
+  const titles = columnOfTitles(rows, index);
   const isOfBanks = index.at.group >= 0 && isBankHeading(context.columns[index.at.group]!.heading);
   for (const own of rows) {
     if (context.without?.has(own.line)) continue;
     const goesOn = above !== undefined && sharesNumbers(own, above, index);
     const row = goesOn ? own : withWholeList(withShared(own, above), index.numbers);
     const read = goesOn ? 'continuation' : context.including?.has(row.line) ? 'row' : kindOf(row, context.columns, index);
-    const kind = read === 'continuation' && isLoneName(row, index) && isTitleAt(row, index, areTitles, entries.at(-1)) ? 'heading' : read;
+    const kind = read === 'continuation' && !goesOn && isTitleAt(row, index, titles, entries.at(-1)) ? 'heading' : read;
     if (kind === 'heading') {
       title = group = cleanHeading(filled(row)[0]!);
       context.headings?.add(row.line);
@@ -112,13 +112,19 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
   return entries;
 }
 
-/** True for a row that has a name and nothing else. */
-const isLoneName = (row: GridRow, { at }: RoleIndex): boolean => at.name > 0 && filled(row).length === 1 && !!row.cells[at.name]?.trim();
+/** Where the only cell of a row stands, if that is the column of names, or of descriptions where no line of them can be a row by itself. */
+function aloneIn(row: GridRow, { at }: RoleIndex): 'name' | 'description' | undefined {
+  if (filled(row).length !== 1) return undefined;
+  if (at.name > 0 && row.cells[at.name]?.trim()) return 'name';
+  const isOfLines = row.starts !== undefined || row.place?.boxes !== undefined;
+  return !isOfLines && row.cells[at.description]?.trim() ? 'description' : undefined;
+}
 
-/** True where a name alone stands before the first row, and so do others before other rows: they are the titles of groups. */
-function areNamesTitles(rows: readonly GridRow[], index: RoleIndex): boolean {
+/** The column in which a cell alone stands before the first row, and others before other rows: they are the titles of groups. */
+function columnOfTitles(rows: readonly GridRow[], index: RoleIndex): 'name' | 'description' | undefined {
   const first = rows.findIndex((row) => index.numbers.some((i) => readCountedCell(row.cells[i]?.trim() ?? '').kind === 'list'));
-  return first > 0 && isLoneName(rows[first - 1]!, index) && rows.slice(first).some((row) => isLoneName(row, index));
+  const column = first > 0 ? aloneIn(rows[first - 1]!, index) : undefined;
+  return column !== undefined && rows.slice(first).some((row) => aloneIn(row, index) === column) ? column : undefined;
 }
 
 /** Ends a name that goes on in the next row, or begins what goes on with it. */
@@ -126,11 +132,14 @@ const [GOES_ON, WENT_ON] = [/[/,(_–-]$/, /^[/,()_–-]/];
 /** `Serial port (SPI)`: words, as no name has them. */
 const IN_SEVERAL_WORDS = /^(?:\d{1,2}[.)] )?[A-Z]\S* .*\b[a-z]{3,}/;
 
-/** Whether a name alone is the title of the rows below, and not the rest of the name above. */
-function isTitleAt(row: GridRow, { at }: RoleIndex, areTitles: boolean, above: Entry | undefined): boolean {
-  const text = inWords(row.cells[at.name]);
-  const goesOn = above !== undefined && (GOES_ON.test(above.name) || WENT_ON.test(text));
-  return !goesOn && (areTitles || (IN_SEVERAL_WORDS.test(text) && !/[a-z]{3}/.test(above?.name ?? '')));
+/** Whether a cell alone is the title of the rows below, and not the rest of the name or the description above. */
+function isTitleAt(row: GridRow, index: RoleIndex, titles: 'name' | 'description' | undefined, above: Entry | undefined): boolean {
+  const column = aloneIn(row, index);
+  if (column === undefined) return false;
+  const text = inWords(row.cells[index.at[column]]);
+  if (above !== undefined && (GOES_ON.test(above[column]) || WENT_ON.test(text))) return false;
+  if (column === titles) return column === 'name' || /^[A-Z\d]/.test(text);
+  return column === 'name' && IN_SEVERAL_WORDS.test(text) && !/[a-z]{3}/.test(above?.name ?? '');
 }
 
 /** True where a cell goes on from a row above: ruled pages have its text in each row, sheets in the first. */

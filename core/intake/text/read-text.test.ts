@@ -295,6 +295,14 @@ Note: pins 4 to 8 are not shown.
       .map((t) => `${t.name}${t.doubts.some((d) => d.field === 'name') ? '?' : ''}${t.group ? ` of ${t.group}` : ''}`);
     expect(said).toEqual(found);
   });
+  it('has titles in the column of descriptions where one stands before the first row', () => {
+    const { terminals } = read('Pin,Name,Type,Description\n,,,Supplies\n1,VDD,P,Supply\n,,,2. Rest\n2,FOO,I,In\n,,,goes on\n3,BAR,I,In\n');
+    expect(terminals.map((t) => `${t.name} of ${t.group}: ${t.description}`)).toEqual([
+      'VDD of Supplies: Supply',
+      'FOO of 2. Rest: In goes on',
+      'BAR of 2. Rest: In',
+    ]);
+  });
   it('joins a line that goes on with the row above', () =>
     expect(pins['1']!.description).toBe('Analog input of the converter, with a range of 0 V to 2.5 V'));
   it('takes footnote marks off', () => expect(pins['2']!.name).toBe('VDD'));

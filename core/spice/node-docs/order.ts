@@ -3,6 +3,7 @@ import { PLACES } from '../plain-words';
 import { rolesOf, shares } from '../roles';
 import { isKnownWord } from '../sense';
 import { isListOfElse } from './about-else';
+import { isAgainst, isOfElse } from './against';
 import { commentsAt, isRemark, LEAD, pieces, tidy, type Found, type Header } from './found';
 
 const USAGE = /^(?:usage|call|syntax|instance|example|use)\b[^:]*:?\s*/i;
@@ -107,36 +108,6 @@ const isElsewhere = (word: string, place: number, nodes: readonly string[]): boo
   const at = nodes.findIndex((n) => n.toLowerCase() === /^\S+/.exec(word)![0].toLowerCase());
   return (at >= 0 && at !== place) || isAgainst(word, nodes[place]!);
 };
-
-/** True where a bare line lists something else: figures, elements, what stands behind a title that says so, or what the nodes' names deny. */
-function isOfElse(words: readonly string[], text: string, nodes: readonly string[]): boolean {
-  const title = /^[^:]*:(?=\s)/.exec(text.trim())?.[0];
-  const elements = words.filter((w) => /^[RCLQEGVDM]\d+\b/.test(w)).length;
-  const areElements = elements >= words.length / 2 && words.some((w) => /^[A-Z]\d+ [a-z]|^[a-z]{3}/.test(w));
-  return (
-    isListOfElse(words, title) ||
-    /\b(?:seen|viewed) from\b/i.test(title ?? '') ||
-    areElements ||
-    words.some((w) => /=\s*[-+]?\d/.test(w)) ||
-    isAstray(words, nodes) ||
-    isDenied(words, nodes)
-  );
-}
-
-/** True where the names of more nodes say another thing than the words in their places than say the same. Letters in a row say nothing. */
-function isDenied(words: readonly string[], nodes: readonly string[]): boolean {
-  if (nodes.every((n, k) => n.toLowerCase() === String.fromCharCode(97 + k))) return false;
-  const against = words.filter((w, k) => isAgainst(w, nodes[k]!)).length;
-  const same = words.filter((w, k) => shares(rolesOf(w), rolesOf(nodes[k]!))).length;
-  return against > 1 && against > same;
-}
-
-/** True where a bare line says of a node what the name of another says: it lists something else. */
-function isAstray(words: readonly string[], nodes: readonly string[]): boolean {
-  const own = nodes.map((n) => rolesOf(/^\d+$/.test(n) ? '' : n));
-  const isOfOther = (word: string, k: number) => !shares(rolesOf(word), own[k]!) && own.some((roles) => shares(rolesOf(word), roles));
-  return words.some(isOfOther);
-}
 
 /** What an item of the list says behind its own node's name: `A = input`, `A - input` or `B1 (select low)` in a list that has bare names too. */
 function ownWords(doc: string, node: string): string {
@@ -352,12 +323,6 @@ function byPins({ text }: Comment, nodes: readonly string[]): string[] | undefin
 function isCountedOtherwise(words: readonly string[], nodes: readonly string[]): boolean {
   const behind = words.map((w) => /^(?:pin )?\d{1,2}\s*[:=]?\s+(\S.*)$/i.exec(w)?.[1]);
   return behind.some((word, k) => word !== undefined && isAgainst(word, nodes[k]!));
-}
-
-/** True where a node's own name says that it is something else: `GND` in the place of a node VIN. */
-function isAgainst(word: string, node: string): boolean {
-  const [said, own] = [rolesOf(word), rolesOf(/^\d+$/.test(node) ? '' : node)];
-  return said.size > 0 && own.size > 0 && !shares(said, own);
 }
 
 const bare = (text: string): string =>
