@@ -9,6 +9,8 @@ test('Read: a column that was taken for another is put right, and the table foll
   await page.getByLabel('Role of column Alias').selectOption('name');
   await page.getByRole('button', { name: /Take 3 terminals/ }).click();
   await expect(page.getByRole('gridcell', { name: 'ALPHA', exact: true })).toBeVisible();
+  // The button that stands in the place of the pressed one is not the next to be pressed.
+  await expect(page.getByRole('button', { name: 'Compare with…' })).not.toBeFocused();
 });
 
 test('Read: the package in view is chosen before the table is taken', async ({ page }) => {

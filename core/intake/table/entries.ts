@@ -112,12 +112,15 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
   return entries;
 }
 
+/** Begins as a title and does not end as a sentence. */
+const AS_TITLE = /^(?:\d{1,2}[.)] )?[A-Z](?:[^.;]|\.(?=\d)){1,58}$/;
+
 /** Where the only cell of a row stands, if that is the column of names, or of descriptions where no line of them can be a row by itself. */
 function aloneIn(row: GridRow, { at }: RoleIndex): 'name' | 'description' | undefined {
   if (filled(row).length !== 1) return undefined;
   if (at.name > 0 && row.cells[at.name]?.trim()) return 'name';
   const isOfLines = row.starts !== undefined || row.place?.boxes !== undefined;
-  return !isOfLines && row.cells[at.description]?.trim() ? 'description' : undefined;
+  return !isOfLines && AS_TITLE.test(inWords(row.cells[at.description])) ? 'description' : undefined;
 }
 
 /** The column in which a cell alone stands before the first row, and others before other rows: they are the titles of groups. */
@@ -138,7 +141,7 @@ function isTitleAt(row: GridRow, index: RoleIndex, titles: 'name' | 'description
   if (column === undefined) return false;
   const text = inWords(row.cells[index.at[column]]);
   if (above !== undefined && (GOES_ON.test(above[column]) || WENT_ON.test(text))) return false;
-  if (column === titles) return column === 'name' || /^[A-Z\d]/.test(text);
+  if (column === titles) return true;
   return column === 'name' && IN_SEVERAL_WORDS.test(text) && !/[a-z]{3}/.test(above?.name ?? '');
 }
 

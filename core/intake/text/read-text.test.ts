@@ -296,10 +296,10 @@ Note: pins 4 to 8 are not shown.
     expect(said).toEqual(found);
   });
   it('has titles in the column of descriptions where one stands before the first row', () => {
-    const { terminals } = read('Pin,Name,Type,Description\n,,,Supplies\n1,VDD,P,Supply\n,,,2. Rest\n2,FOO,I,In\n,,,goes on\n3,BAR,I,In\n');
+    const { terminals } = read('Pin,Name,Type,Description\n,,,Supplies\n1,VDD,P,Supply\n,,,2. Rest\n2,FOO,I,In\n,,,Goes on.\n3,BAR,I,In\n');
     expect(terminals.map((t) => `${t.name} of ${t.group}: ${t.description}`)).toEqual([
       'VDD of Supplies: Supply',
-      'FOO of 2. Rest: In goes on',
+      'FOO of 2. Rest: In Goes on.',
       'BAR of 2. Rest: In',
     ]);
   });

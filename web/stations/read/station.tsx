@@ -1,4 +1,4 @@
-import { startTransition, useCallback, useEffect, useMemo, useState } from 'react';
+import { Fragment, startTransition, useCallback, useEffect, useMemo, useState } from 'react';
 import { ofAnother, particularsOf, titleOfDocument, type Particular } from '../../../core/draft';
 import { takeProposal, terminalsIn, type Comparison } from '../../../core/intake';
 import { sayProblem, type Problem } from '../../../core/part';
@@ -206,8 +206,9 @@ export function ReadStation() {
   return (
     <Drop label="Drop a datasheet or a pin table to read it" onFiles={(f) => void takeFiles(f)} className="flex h-full flex-col">
       <div className="flex shrink-0 flex-wrap items-center gap-2 px-4 py-2.5">
+        {/* Each with a key: a button that was pressed must not become another one that has its place, and its focus. */}
         {isReading && file ? (
-          <>
+          <Fragment key="reading">
             <span className="rounded-md border border-green bg-surface px-2.5 py-1">
               <SourceName name={file.name} />
               {proposal ? <span className="text-muted"> {counted(terminals.length, 'terminal')}</span> : null}
@@ -228,9 +229,9 @@ export function ReadStation() {
               </Button>
             ) : null}
             {comparing ? null : <Button onClick={() => bring(undefined)}>Leave it</Button>}
-          </>
+          </Fragment>
         ) : part.pins.length > 0 ? (
-          <>
+          <Fragment key="read">
             {part.sources.at(-1) && !pasting ? (
               <span className="rounded-md border border-green bg-surface px-2.5 py-1">
                 <SourceName name={part.sources.at(-1)!.name} />
@@ -246,7 +247,7 @@ export function ReadStation() {
               Compare with…
             </Button>
             {pasting ? null : <DrawnName />}
-          </>
+          </Fragment>
         ) : null}
         {reading.progress ? (
           <span className="flex items-center gap-2" role="status">
