@@ -338,6 +338,15 @@ test('Join: pads are joined by a list, changed by hand, and compared between pac
   await page.getByRole('img', { name: 'Pad 5:' }).click({ modifiers: ['Shift'] });
   await expect(land.getByRole('button', { name: 'Remove 2' })).toBeVisible();
   await expect(land.getByRole('button', { pressed: true })).toContainText(['pads one by one', '3', '5']);
+  await expect(page.getByText('2 pins selected')).toBeVisible();
+  // One that an undo takes away is not chosen any more.
+  await land.getByRole('button', { name: 'Add a pad' }).click();
+  await expect(page.getByRole('img', { name: 'Pad 65:' })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('img', { name: 'Pad 65:' })).toBeHidden();
+  await page.getByRole('img', { name: 'Pad 5:' }).click({ modifiers: ['Shift'] });
+  await expect(land.getByRole('button', { pressed: true })).toContainText(['pads one by one', '5']);
+  await expect(page.getByText('2 pins selected')).toBeHidden();
   await page.getByRole('img', { name: 'Pad 1:' }).click();
   await land.getByLabel('Number', { exact: true }).fill('T1');
   await page.keyboard.press('Enter');

@@ -1,11 +1,9 @@
-import { useDeferredValue, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import type { Land, Package, Part } from '../../../core/part';
+import type { ChosenPads } from './chosen-pads';
 import { LandForm } from './land-form';
 import { LandWork } from './land-work';
-import type { ChosenPads } from './pad-hand';
 import { useDatasheet } from './use-datasheet';
-
-const NONE: readonly number[] = [];
 
 interface Props {
   part: Part;
@@ -21,12 +19,15 @@ export function LandDesk({ part, pkg, came, onDone }: Props) {
   // A large land is drawn while its fields already answer.
   const drawn = useDeferredValue(land);
   const datasheet = useDatasheet(part, pkg?.name ?? '');
-  const [chosen, setChosen] = useState<ChosenPads>();
+  const [places, setPlaces] = useState<ChosenPads>();
+  // A pad that was chosen may be gone by an undo.
+  const count = pkg?.land.pads.length ?? 0;
+  const chosen = useMemo(() => places?.filter((i) => i < count), [places, count]);
   return (
     <>
-      <LandForm pkg={pkg} came={came} datasheet={datasheet} chosen={chosen ?? NONE} onChosen={setChosen} onLand={setLand} onDone={onDone} />
+      <LandForm pkg={pkg} came={came} datasheet={datasheet} chosen={chosen} onChosen={setPlaces} onLand={setLand} onDone={onDone} />
       <div className="min-h-0 flex-1">
-        <LandWork part={part} pkg={pkg} land={drawn} datasheet={datasheet} chosen={chosen} onChosen={setChosen} />
+        <LandWork part={part} pkg={pkg} land={drawn} datasheet={datasheet} chosen={chosen} onChosen={setPlaces} />
       </div>
     </>
   );

@@ -12,10 +12,11 @@ import { Card } from '../../ui/card';
 import { Choice } from '../../ui/field';
 import { chooseFiles, readFileText } from '../../ui/files';
 import { core } from '../../workers/core';
+import type { ChosenPads } from './chosen-pads';
 import { Arithmetic, FamilyFields } from './family-fields';
 import { OutlineRows } from './outline-rows';
 import { OtherLand } from './other-land';
-import { PadHand, type ChosenPads } from './pad-hand';
+import { PadHand } from './pad-hand';
 import { PadsFile, type ReadPadsFile } from './pads-file';
 import type { Datasheet } from './use-datasheet';
 
@@ -81,8 +82,7 @@ interface Props {
   came: File | undefined;
   /** The datasheet that may give the dimensions. */
   datasheet: Datasheet | undefined;
-  /** The pads that are changed one by one. */
-  chosen: readonly number[];
+  chosen: ChosenPads;
   onChosen: (chosen: ChosenPads) => void;
   /** Told of the land that the form would make, or that it makes none. */
   onLand: (land: Land | undefined) => void;

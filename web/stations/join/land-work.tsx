@@ -3,9 +3,9 @@ import { landChange } from '../../../core/lands';
 import { padOwners, type Land, type Package, type Part } from '../../../core/part';
 import { useAct } from '../../store';
 import { selected } from '../../store/view-slice';
+import { toggled, type ChosenPads } from './chosen-pads';
 import { DatasheetView } from './datasheet';
 import { LandView } from './land-view';
-import type { ChosenPads } from './pad-hand';
 import { sayChange } from './say-change';
 import type { Datasheet } from './use-datasheet';
 
@@ -53,6 +53,3 @@ export const LandWork = memo(function LandWork({ part, pkg, land, datasheet, cho
     </div>
   );
 });
-
-const toggled = (chosen: readonly number[], at: readonly number[]): number[] =>
-  at.every((i) => chosen.includes(i)) ? chosen.filter((i) => !at.includes(i)) : [...chosen, ...at];

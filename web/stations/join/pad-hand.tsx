@@ -5,32 +5,28 @@ import { Button } from '../../ui/button';
 import { Choice, Field } from '../../ui/field';
 import { NumberField } from '../../ui/number-field';
 import { VirtualRows } from '../../ui/virtual-rows';
+import { toggled, type ChosenPads } from './chosen-pads';
 
 const NUMBERS = ['x', 'y', 'w', 'h', 'drill', 'slot'] as const;
 const isOptional = (key: (typeof NUMBERS)[number]): boolean => key === 'drill' || key === 'slot';
 const NEW: Pad = { number: '1', x: 0, y: 0, w: 1, h: 1, shape: 'roundrect' };
 
-/** The places in the land of the pads that are changed by hand; undefined while none are. */
-export type ChosenPads = readonly number[] | undefined;
-
 interface Props {
   land: Land;
-  /** The places of the chosen pads in the land. */
-  chosen: readonly number[];
+  chosen: ChosenPads;
   onChosen: (chosen: ChosenPads) => void;
   onLand: (land: Land, title: string) => void;
   disabled: boolean;
 }
 
 /** Pads one by one, by numbers in mm: changed, added, copied in a row, mirrored, removed; several at once. */
-export function PadHand({ land, chosen, onChosen, onLand, disabled }: Props) {
+export function PadHand({ land, chosen: at = [], onChosen, onLand, disabled }: Props) {
   // The pads in the drawing can be chosen while their list is open.
   useEffect(() => {
     onChosen([0]);
     return () => onChosen(undefined);
   }, [onChosen]);
   const [repeat, setRepeat] = useState({ count: 1, dx: 1.27, dy: 0, step: 1 });
-  const at = chosen.filter((i) => i < land.pads.length);
   const pads = at.map((i) => land.pads[i]!);
   const first = pads[0];
   /** The value that all chosen pads have, or nothing where they differ. */
@@ -38,8 +34,7 @@ export function PadHand({ land, chosen, onChosen, onLand, disabled }: Props) {
     first && pads.every((p) => p[key] === first[key]) ? first[key] : undefined;
   const set = (key: keyof Pad, value: unknown) =>
     onLand(changePads(land, at, { [key]: value } as Partial<Pad>), `change ${at.length} pads`);
-  const choose = (index: number, more: boolean) =>
-    onChosen(more ? (at.includes(index) ? at.filter((i) => i !== index) : [...at, index]) : [index]);
+  const choose = (index: number, more: boolean) => onChosen(more ? toggled(at, [index]) : [index]);
   const add = () => {
     const last = land.pads.at(-1);
     onLand(withPads(land, [...land.pads, last ? { ...last, number: nextNumber(last.number), x: last.x + last.w * 2 } : NEW]), 'add a pad');
