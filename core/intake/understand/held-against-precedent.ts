@@ -56,7 +56,7 @@ export function heldAgainstPrecedent(conclusion: TypeConclusion, { name, code, d
   if (precedent.share(type) >= (isBorneOut ? untold : contradicted)) return conclusion;
   const asked = askedFor(conclusion, isBorneOut ? precedent.next() : precedent.type, precedent);
   // Where nearly all were another, that is the likelier one of the two.
-  return told.length === 0 && precedent.share(precedent.type) >= MOSTLY ? usualInstead(conclusion, asked.doubt!, exact, precedent) : asked;
+  return told.length === 0 && precedent.share(precedent.type) >= MOSTLY ? usualInstead(asked, asked.doubt!, exact, precedent) : asked;
 }
 
 /** What is asked anyway becomes what most terminals like it were, if the type column allows that. */
