@@ -228,11 +228,9 @@ function isUnsaid(pin: MatchPin, node: ModelNode): boolean {
   // The sign of a line of a bus is none of an input.
   if (pin.type === 'bidirectional') for (const role of ['in+', 'in-', 'out+', 'out-']) said.delete(role);
   // G that is one of the “cathodes of red, green, blue” is the green one.
-  const isItsColour = wordsIn(node.doc).some((word) => isColour(word) && word[0] === node.name.toLowerCase());
+  const isItsColour = [...wordsOf(node.doc)].some((word) => isColour(word) && word[0] === node.name.toLowerCase());
   return node.name.length < 3 && !isItsColour && own.size > 0 && !said.has('common') && said.size > 0 && !shares(own, said);
 }
-
-const wordsIn = (text: string): string[] => text.toLowerCase().match(/[a-z]+/g) ?? [];
 
 const isPowerRole = (role: string): boolean => ['supply+', 'supply-', 'ground'].includes(role);
 

@@ -15,6 +15,7 @@ const OTHERWISE: Record<string, { role: string; types: readonly ElectricalType[]
 /** What a pin of a role is besides by its type: VIN and IN that are a supply are the power input too. */
 const BESIDES: readonly [type: ElectricalType, role: string, is: string][] = [
   ['supply-in', 'input', 'supply+'],
+  ['supply-in', 'battery', 'supply+'],
   ['supply-out', 'output', 'reference output'],
   // What a converter makes for itself is its VCC.
   ['supply-out', 'internal supply', 'supply+'],
@@ -48,9 +49,9 @@ const rolesByName = remember((typed: string): { own: ReadonlySet<string>; beside
   if (other?.types.includes(type)) return { own: new Set([other.role]), besides: new Set() };
   const marked = new Set([name, ...(/\w\/\w/.test(name) ? name.split('/') : [])].flatMap((text) => [...rolesOf(text)]));
   const own = marked.size > 0 ? marked : new Set([...rolesOf(withoutMark(name))].filter((role) => role !== 'enable'));
-  const besides = BESIDES.filter(([of, role]) => of === type && own.has(role) && (type !== 'supply-in' || own.size === 1));
-  // VBB of what runs from a battery, or drives a motor, is its supply.
-  if (type === 'supply-in' && own.has('battery')) besides.push(['supply-in', 'battery', 'supply+']);
+  // VBB may be a battery's or a motor's, and is the supply either way.
+  const isAlone = type !== 'supply-in' || own.size === 1 || own.has('battery');
+  const besides = BESIDES.filter(([of, role]) => of === type && own.has(role) && isAlone);
   return { own: new Set([...own].filter((role) => !NEVER[type]?.includes(role))), besides: new Set(besides.map(([, , is]) => is)) };
 });
 

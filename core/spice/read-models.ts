@@ -183,12 +183,12 @@ class ModelReader {
     const isOfNode = ({ text }: Pick<Comment, 'text'>) => told.has(/^\W{0,16}([^\s=]{1,60})\s{0,24}=/.exec(text)?.[1]?.toLowerCase() ?? '');
     // Nor do the words of a list of all nodes.
     const toldAt = groupBy(nodes, (n) => n.docLine);
+    const plain = new Set(joinable.map((n) => n.toLowerCase()));
     const beside = ({ line, text }: Pick<Comment, 'line' | 'text'>) => {
       const listed = toldAt.get(line) ?? [];
       const withoutDocs = listed.reduce((rest, n) => rest.replace(n.doc, ''), text);
       return listed.length < 3 ? text : withoutDocs.replace(/\S+/g, (word) => (plain.has(word.toLowerCase()) ? '' : word));
     };
-    const plain = new Set(joinable.map((n) => n.toLowerCase()));
     const isOfOne = (line: number) => toldAt.has(line) && toldAt.get(line)!.length < 3;
     const onCard = card.raw.flatMap(({ comment, line }) => (comment === '' || isOfOne(line) ? [] : [{ line, text: comment }]));
     const said = [...card.above, ...(card.between ?? []), ...onCard, ...inside].filter((c) => !isOfNode(c)).map(beside);

@@ -88,11 +88,14 @@ const wide = (text: string): number => [...text].reduce((sum, c) => sum + widthO
  * `Serial port 1` counts its kind; so does `Power 2` where a row has more cells than two. Where each cell of a row is a run of
  * its own (`areApart`), one run that begins with a word is a title whatever it holds: `Inputs, 0 V to 2.5 V`.
  */
-const isTitle = ({ words }: Line, columns: number, areApart: boolean): boolean =>
-  words.length > 1 &&
-  ((areApart && isOneRun(words) && BEGINS.test(words.map((w) => w.text).join(' '))) ||
-    (!words.some((w, i) => looksLikeNumbers(w.text) && !(i > (columns > 2 ? 0 : 1) && i === words.length - 1 && isRunOfWords(words))) &&
-      (words.every((w) => !/[a-z]/.test(w.text)) ? words.some((w) => /[A-Z]{4}/.test(w.text)) : isRunOfWords(words))));
+function isTitle({ words }: Line, columns: number, areApart: boolean): boolean {
+  if (words.length < 2) return false;
+  if (areApart && isOneRun(words) && BEGINS.test(words.map((w) => w.text).join(' '))) return true;
+  const isRun = isRunOfWords(words);
+  const mayCount = isRun && words.length > (columns > 2 ? 1 : 2);
+  if ((mayCount ? words.slice(0, -1) : words).some((w) => looksLikeNumbers(w.text))) return false;
+  return words.every((w) => !/[a-z]/.test(w.text)) ? words.some((w) => /[A-Z]{4}/.test(w.text)) : isRun;
+}
 
 /** `Serial`, `I/O`, or `2. Serial`; no number of a terminal. */
 const BEGINS = /^(?:\d{1,2}(?:\.\d{1,2})*[.)] )?[A-Z](?:[a-z/]|[A-Z/]{2})/;

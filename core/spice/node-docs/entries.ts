@@ -1,7 +1,7 @@
 import type { Comment } from '../cards';
 import { rolesOf } from '../roles';
 import { isKnownWord } from '../sense';
-import { countOf, LEAD, tidy, type Found, type Names } from './found';
+import { countOf, LEAD, OUTSIDE_BRACKETS, tidy, type Found, type Names } from './found';
 import { isNode, nodeNamed, nodesListed, nodesOf, startsWithNode } from './named';
 
 /** `1 and 2 are the ac terminals, 3 is plus`: a sentence for each of the nodes is a list of them. */
@@ -185,6 +185,8 @@ function items(text: string, line: number, byName: Names): Found | undefined {
 }
 
 const COUNTED = /^(?:\w+ )?(?:inputs|outputs|channels|supplies|switches|gates|amplifiers|transistors|diodes|stages|poles|units|bits)$/i;
+/** `2 inputs` counts what the part has, and says nothing of a node 2. */
+const isCount = (name: string, words: string): boolean => /^\d+$/.test(name) && COUNTED.test(words);
 
 /** An item's nodes and words; the nodes stand before the words, or as bare numbers behind them. */
 function itemOf(item: string, before: boolean, byName: Names): { nodes: string[]; doc: string } | undefined {
@@ -194,8 +196,7 @@ function itemOf(item: string, before: boolean, byName: Names): { nodes: string[]
   const [, first = '', last = ''] = shape.exec(item.trim()) ?? [];
   const several = before ? severalFirst(item.trim(), byName) : undefined;
   const [name, doc] = several ?? (before ? [first, last] : [last, first]);
-  // `2 inputs, 1 output` counts what the part has.
-  if (before && /^\d+$/.test(name) && COUNTED.test(doc)) return undefined;
+  if (before && isCount(name, doc)) return undefined;
   const nodes = nodesOf(name, byName);
   // What names other nodes than its own, goes on about a wiring or belongs to a bracket is a sentence.
   const isSentence =
@@ -245,10 +246,13 @@ function gatheredNodes(text: string, line: number, byName: Names): Found | undef
 function severalTimes(text: string, line: number, byName: Names): Found | undefined {
   if (!/[=:]/.test(text)) return undefined;
   // What has no sign is more words of the one before: `B: cathodes of red, blue`.
-  const pieces = text.split(/\s*[,;](?![^()]*\))\s*/).reduce<string[]>((all, piece) => {
-    if (all.length === 0 || /[=:]/.test(piece) || nodesListed(piece, byName).length > 0) return [...all, piece];
-    return [...all.slice(0, -1), `${all.at(-1)}, ${piece}`];
-  }, []);
+  const pieces = text
+    .split(OUTSIDE_BRACKETS)
+    .map((piece) => piece.trim())
+    .reduce<string[]>((all, piece) => {
+      if (all.length === 0 || /[=:]/.test(piece) || nodesListed(piece, byName).length > 0) return [...all, piece];
+      return [...all.slice(0, -1), `${all.at(-1)}, ${piece}`];
+    }, []);
   const items = pieces.map((item) => /^(\S+(?: \S+)*?)\s*[=:]\s*([^=:]+)$/.exec(item));
   const lists = items.map((item) => (item ? nodesListed(item[1]!, byName) : []));
   if (items.length < 2 || lists.some((nodes) => nodes.length === 0) || lists.every((nodes) => nodes.length === 1)) return undefined;
@@ -325,7 +329,7 @@ function several(given: string, line: number, byName: Names): Found | undefined 
     });
     if (all.length > 0 && !isWhole(text, all, byName)) continue;
     // `1 and 2 are the inputs` goes on, and says nothing of 1 alone.
-    if (own.some(([name, { doc }]) => /^\d+$/.test(name) && COUNTED.test(doc))) continue;
+    if (own.some(([name, { doc }]) => isCount(name, doc))) continue;
     if (own.some(([, { doc }]) => (/\s/.test(doc) && startsWithNode(doc, byName)) || /^(?:and|or|&|to(?= \d)) /i.test(doc))) continue;
     if (own.length > 1 && own.length === all.length && new Set(own.map(([n]) => n)).size === own.length) return own;
   }

@@ -42,6 +42,9 @@ export type Found = [string, NodeDoc][];
 export const LEAD =
   /^(?:the )?(?:\.?\w+ )?(?:model terminals?|connections?|pin connections?|node (?:order|sequence|assignments?|list|names?)|pin(?:out)? (?:order|sequence|out|assignments?|list|names?)|terminal list|order of (?:the )?(?:nodes|pins|terminals)|(?:nodes|pins|terminals|ports),? (?:in order|left to right)(?: in the [\w. ]{1,30})?|(?:external )?(?:nodes?|pins?|terminals?|ports?) (?:in )?order|external nodes?|pinout|pins|nodes|order|terminals|ports|interface|(?<=^(?:the )?)(?:pin|node|terminal|port)(?=\s*[:=]|\s+\d))\b(?: (?:is|are|follows?))?(?: \((?:(?:in|by|left|from) [\w ]+)\))?(?:[\s:=]|-(?!\w))*/i;
 
+/** Commas and semicolons that stand in no brackets. */
+export const OUTSIDE_BRACKETS = /[,;](?![^()]*\))/;
+
 /** Nodes by their names in small letters, and by what comments call them besides. */
 export type Names = ReadonlyMap<string, string>;
 

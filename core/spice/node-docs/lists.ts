@@ -1,7 +1,19 @@
 import type { Comment } from '../cards';
 import { linesOfElse } from './about-else';
 import { entriesOf } from './entries';
-import { commentsAt, contradict, countOf, isRemark, LEAD, tellsOf, tidy, type Found, type Header, type Names } from './found';
+import {
+  commentsAt,
+  contradict,
+  countOf,
+  isRemark,
+  LEAD,
+  OUTSIDE_BRACKETS,
+  tellsOf,
+  tidy,
+  type Found,
+  type Header,
+  type Names,
+} from './found';
 import { allNodes, calledBesides, nodesListed, startsWithNode } from './named';
 import { packageDrawing } from './package-drawing';
 
@@ -181,9 +193,6 @@ function inBrackets({ text, line }: Comment, byName: Names): Found {
   });
   return new Set(found.map(([node]) => node)).size >= Math.max(2, countOf(byName) * 0.6) ? found : [];
 }
-
-/** Commas and semicolons that stand in no brackets. */
-const OUTSIDE_BRACKETS = /[,;](?![^()]*\))/;
 
 /** `Q1: 1 2 3 = C B E; Q2: 6 5 4 = C B E`: several nodes and as many words. */
 function sideBySide({ text, line }: Comment, byName: Names): Found {

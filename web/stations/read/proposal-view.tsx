@@ -1,6 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef } from 'react';
-import type { Column, ColumnRole, Proposal, Terminal } from '../../../core/intake';
+import { inFewWords, type Column, type ColumnRole, type Proposal, type Terminal } from '../../../core/intake';
 import { PinName, TypeMark } from '../../ui/marks';
 import { RoleSelect, ROLE_WORDS } from './roles';
 
@@ -51,7 +51,7 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
         columnWidth(
           c,
           // The title of a group runs over the columns.
-          table.rows.slice(0, 200).flatMap((r) => (!isMap && isTitle(r) ? [] : (r.cells[i] ?? ''))),
+          table.rows.slice(0, 200).flatMap((r) => (titleOf(r, isMap) === undefined ? (r.cells[i] ?? '') : [])),
           isMap,
         ),
       ),
@@ -98,6 +98,7 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
             {list.getVirtualItems().map((item) => {
               const row = table.rows[item.index]!;
               const became = byLine.get(row.line) ?? [];
+              const title = titleOf(row, isMap);
               return (
                 <div
                   key={item.key}
@@ -118,21 +119,22 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
                     )}
                     <span title={row.place?.sheet}>{whereOf(row)}</span>
                   </span>
-                  {!isMap && isTitle(row) ? (
+                  {title === undefined ? (
+                    table.columns.map((c, i) => (
+                      <span
+                        key={i}
+                        role="cell"
+                        title={row.cells[i]}
+                        className={`truncate px-2 ${c.role === 'number' || c.role === 'name' ? 'font-mono' : ''} ${isMap ? 'font-mono' : c.role === 'ignore' ? 'opacity-50' : ''}`}
+                      >
+                        {row.cells[i]}
+                      </span>
+                    ))
+                  ) : (
                     <span role="cell" className="truncate px-2" style={{ gridColumn: `span ${table.columns.length}` }}>
-                      {row.cells.find((c) => c !== '')}
+                      {title}
                     </span>
-                  ) : null}
-                  {(!isMap && isTitle(row) ? [] : table.columns).map((c, i) => (
-                    <span
-                      key={i}
-                      role="cell"
-                      title={row.cells[i]}
-                      className={`truncate px-2 ${c.role === 'number' || c.role === 'name' ? 'font-mono' : ''} ${isMap ? 'font-mono' : c.role === 'ignore' ? 'opacity-50' : ''}`}
-                    >
-                      {row.cells[i]}
-                    </span>
-                  ))}
+                  )}
                   <span
                     role="cell"
                     className={`sticky right-0 flex h-full items-center gap-2 truncate border-l border-line px-3 ${row.taken ? 'bg-surface' : 'bg-sunken'}`}
@@ -153,8 +155,11 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
   );
 }
 
-/** The title of a group, which is all that its row has. */
-const isTitle = ({ heading, cells }: Row): boolean => heading === true && cells.filter((c) => c !== '').length === 1;
+/** The title of a group, which is all that its row has; the headings of a ball map stand over its columns. */
+function titleOf({ heading, cells }: Row, isMap: boolean): string | undefined {
+  const [title, ...more] = heading && !isMap ? cells.filter((c) => c !== '') : [];
+  return more.length === 0 ? title : undefined;
+}
 
 /** What a row is that became no terminal. */
 const notTaken = ({ heading, goesOn }: Row): string =>
@@ -169,15 +174,6 @@ function placesOf(rows: readonly Row[]): (row: Row) => string {
     return sheets.length > 1 && place?.sheet !== undefined ? `${sheets.indexOf(place.sheet) + 1}: ${row}` : row;
   };
 }
-
-/** What tells one doubt from another, in the few words that a row has room for: not what the row says anyway. */
-const tellingOf = (reason: string): string =>
-  reason
-    .replace(/^(?:Neither column nor wording tells; |(?:Taken for|It reads as) [\w-]+, (?:but |since ))/, '')
-    .replace(/^most terminals (?:with )?(.*?) are ([\w-]+)\.$/, '$1: mostly $2')
-    .replace(/^(.*?) (?:is|are) (?:more )?often said of ([\w-]+) terminals\.$/, '$1: often $2')
-    .replace(/“(name [^”]+)”/, '$1')
-    .replace(/^The type is empty, and neither name nor description tells\.$/, 'nothing tells');
 
 /** What a row became: its terminals with the type, or why there is none. */
 function Became({ terminals, packageName, none }: { terminals: Terminal[]; packageName: string; none: string }) {
@@ -209,7 +205,7 @@ function Became({ terminals, packageName, none }: { terminals: Terminal[]; packa
             {doubts.length === 1 ? 'in doubt' : `${doubts.length} doubts`}
           </span>
           <span className="truncate text-[12px] text-muted" title={doubts[0]!.reason}>
-            {tellingOf(doubts[0]!.reason)}
+            {inFewWords(doubts[0]!.reason)}
           </span>
         </>
       ) : (
