@@ -71,8 +71,8 @@ export function useView(
   const move = useCallback(() => {
     const [to, from] = [live.current, drawn.current];
     const k = to.scale / from.scale;
-    const still = k === 1 && to.x === from.x && to.y === from.y;
-    mover.current?.style.setProperty('transform', still ? 'none' : `translate(${to.x - from.x * k}px, ${to.y - from.y * k}px) scale(${k})`);
+    // Never `none`: with a transform that comes or goes, the browser lays out every text of the layer again.
+    mover.current?.style.setProperty('transform', `translate(${to.x - from.x * k}px, ${to.y - from.y * k}px) scale(${k})`);
   }, [mover]);
   useLayoutEffect(() => {
     drawn.current = settled;
