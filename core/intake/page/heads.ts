@@ -71,8 +71,8 @@ export function weighed(heads: Head[]): Heads {
   const texts = heads.map((h) => h.text);
   return {
     heads,
-    // `PIN A1, A2,`: a list of terminals below a heading belongs to the first row.
-    worth: texts.some((t) => /\b[A-Z]{0,2}\d+,/.test(t) && !packageIn(t)) ? 0 : headingWorth(texts),
+    // `PIN A1, A2,`: a list of terminals below a heading belongs to the first row. Words before a semicolon are of a sentence.
+    worth: texts.some((t) => /;$/.test(t) || (/\b[A-Z]{0,2}\d+,/.test(t) && !packageIn(t))) ? 0 : headingWorth(texts),
     sure: new Set(texts.map(roleOf).filter((role) => role !== undefined && role !== 'ambiguous')).size,
     unclosed: texts.filter((t) => /\([^)]*$|[A-Z]-$/.test(t)).length,
   };

@@ -47,14 +47,23 @@ export function labelsIn(lines: readonly CellLine[], column: number, anchors: Re
 
 /**
  * The rows with each label in the first of those that it stands for; undefined where the labels are neither in the middle of
- * rows that follow each other without a gap, nor all beside the last of them.
+ * rows that follow each other without a gap, nor all beside the last of them, nor, with `onTop`, all on the first one's line.
  */
-export function labelled(rows: readonly PageRow[], labels: readonly Label[], column: number, size: number): PageRow[] | undefined {
+export function labelled(
+  rows: readonly PageRow[],
+  labels: readonly Label[],
+  column: number,
+  size: number,
+  onTop = false,
+): PageRow[] | undefined {
   const numbered = rows.flatMap((row, at) =>
     row.cells.some(looksLikeNumbers) ? [{ at, box: unite(row.boxes.flatMap((b) => (b ? [b] : [])))! }] : [],
   );
   const boxes = numbered.map((r) => r.box);
-  const starts = startsOf(boxes, labels, size, 'middle') ?? startsOf(boxes, labels, size, 'bottom');
+  const starts =
+    startsOf(boxes, labels, size, 'middle') ??
+    startsOf(boxes, labels, size, 'bottom') ??
+    (onTop ? startsOnTop(boxes, labels, size) : undefined);
   if (!starts) return undefined;
   const of = new Map(starts.map((start, i) => [numbered[start]!.at, labels[i]!]));
   return rows.map((row, at) => {
@@ -81,4 +90,13 @@ function startsOf(rows: readonly Box[], labels: readonly Label[], size: number, 
     from = last + 1;
   }
   return from === rows.length ? starts : undefined;
+}
+
+/** How far the upper edges of words in one line may be apart, in font sizes. */
+const SAME_TOP = 0.35;
+
+/** The first row of each label where all begin on their first row's line, and the first row has one. */
+function startsOnTop(rows: readonly Box[], labels: readonly Label[], size: number): number[] | undefined {
+  const starts = labels.map(({ box }) => rows.findIndex(([, y]) => Math.abs(y - box[1]) < SAME_TOP * size));
+  return starts[0] === 0 && starts.every((start, i) => i === 0 || start > starts[i - 1]!) ? starts : undefined;
 }

@@ -155,6 +155,34 @@ describe('labels beside several rows', () => {
     const rows = [['Serial', '1', 'TXD', 'O', 'Data out'], ['port', '2', 'RXD', 'I', 'Data in'], ['', '3', 'CTS', 'I', 'Clear'], ['Power', '4', 'VDD', 'P', 'Supply'], ['', '5', 'GND', 'G', 'Ground']]; // prettier-ignore
     expect(terminalsIn(read(at([head, ...rows]))).map((t) => t.group)).toEqual(['Serial port', 'Serial port', 'Serial port', 'Power', 'Power']); // prettier-ignore
   });
+  it('go on over three rows, and in a figure', () => {
+    const labels = ['Power', 'and', 'ground', '', '', 'Port', '1', '', ''];
+    const names = ['VDD', 'VIO', 'GND', 'GND', 'GND', 'TXD', 'RXD', 'CTS', 'RTS'];
+    const rows = names.map((name, i) => [labels[i]!, String(i + 1), name, 'I', 'Of the part']);
+    expect(terminalsIn(read(at([head, ...rows]))).map((t) => t.group)).toEqual(
+      names.map((_, i) => (i < 5 ? 'Power and ground' : 'Port 1')),
+    );
+  });
+  it('of two lines begin on their first row’s line, beside a list that goes on too', () => {
+    const cells: [number, string[]][] = [
+      [100, head],
+      [118, ['Address', '1, 2,', 'A0–', 'I', 'Address']],
+      [129, ['bus', '3, 4', 'A3']],
+      [147, ['Power and', '5', 'VDD', 'P', 'Supply']],
+      [158, ['ground']],
+      [165, ['', '6', 'GND', 'G', 'Ground']],
+      [183, ['', '7', 'GND', 'G', 'Ground']],
+      [201, ['Clocks', '8', 'XIN', 'I', 'Clock']],
+    ];
+    const runs = cells.flatMap(([y, row]) => row.flatMap((c, k) => (c === '' ? [] : [text([53, 130, 180, 250, 300][k]!, y, c)])));
+    const { terminals } = read([page(runs)]);
+    expect(terminals.map((t) => `${t.numbers['']} ${t.name} ${t.group}`)).toEqual([
+      ...[0, 1, 2, 3].map((i) => `${i + 1} A${i} Address bus`),
+      ...['5 VDD', '6 GND', '7 GND'].map((t) => `${t} Power and ground`),
+      '8 XIN Clocks',
+    ]);
+    expect(terminals.flatMap((t) => t.doubts.filter((d) => d.field === 'group'))).toEqual([]);
+  });
   it('are asked about where they do not come out even', () => {
     const rows = [['', '1', 'TXD', 'O', 'Data out'], ['Serial', '2', 'RXD', 'I', 'Data in'], ['', '3', 'CTS', 'I', 'Clear'], ['', '4', 'VDD', 'P', 'Supply'], ['Power', '5', 'GND', 'G', 'Ground'], ['', '6', 'VIO', 'P', 'Supply'], ['', '7', 'NC', '-', 'None']]; // prettier-ignore
     const asked = terminalsIn(read(at([head, ...rows]))).map((t) => t.doubts.some((d) => d.field === 'group'));
@@ -180,3 +208,12 @@ it('goes on below a name whose note stands in a line of its own', () => {
   const runs = lines([[100, ['Signal', 'No.', 'Type', 'Description']], ...rows, [190, ['(2) Leave it open where it is not used.']]]);
   expect(list([page(runs)])).toEqual(['1 VDD', '2 RST#', '3 GND']);
 });
+
+it.each<[string, [number, string[]][]]>([
+  ['a sentence that begins as a heading', [[154, ['4,']], [159, ['', 'NC', 'NC', 'No internal connection; leave open']], [164, ['5']]]],
+  ['the end of the table, above a legend', [[154, ['4', 'NC', 'NC', 'Leave it open']], [172, ['5', 'NC', 'NC', 'Leave it open']], [198, ['Code Meaning']], [216, ['I', 'input']], [234, ['G', 'ground']]]],
+])('reads on to %s', (_case, more) => {
+  const rows: [number, string[]][] = [[118, ['1', 'VDD', 'P', 'Supply']], [136, ['2, 3', 'GND', 'G', 'Ground']], ...more, [182, ['6', 'EN', 'I', 'Enable']]]; // prettier-ignore
+  const kept = more.length > 3 ? rows.slice(0, -1) : rows;
+  expect(list([page(lines([HEAD, ...kept]))])).toEqual(['1 VDD', '2 GND', '3 GND', '4 NC', '5 NC', ...(more.length > 3 ? [] : ['6 EN'])]);
+}); // prettier-ignore

@@ -42,7 +42,7 @@ export function rowsFrom(lines: readonly CellLine[], layout: Layout): PageRow[] 
   const labels = labelsIn(lines, column, anchors);
   // Where labels do not come out even, their rows are those that they stand beside, or not.
   const isUneven = (row: PageRow): PageRow => ({ ...row, isUneven: true });
-  return labelled(rows, labels, column, lines[0]!.size) ?? bandsOf(lines, layout).map(isUneven);
+  return labelled(rows, labels, column, lines[0]!.size, true) ?? bandsOf(lines, layout).map(isUneven);
 }
 
 function bandsOf(lines: readonly CellLine[], layout: Layout): PageRow[] {

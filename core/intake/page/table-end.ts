@@ -56,9 +56,9 @@ export const isOver = (line: Line, text: string, bodySize: number, second: numbe
   (isNoteLine(line, text) && line.words[0]!.x0 < second && !isNumberedRow(line) && !isMarkedRow(line)) ||
   (line.words[0]!.x0 < second && headsOther(line));
 
-/** The titles of what stands beside pin tables, and over no group of pins. */
+/** The titles of what stands beside pin tables, and over no group of pins; and what stands over a legend. */
 const OTHER_SECTION =
-  /^(?:\d+(?:\.\d+)*\s+)?(?:(?:function(?:al)?|truth|state|logic) table|absolute maximum ratings?|recommended (?:operating|external)|electrical (?:characteristics|specifications)|ordering information|revision history|register map|package (?:outline|dimensions)|typical (?:application|characteristics))\b/i;
+  /^(?:\d+(?:\.\d+)*\s+)?(?:(?:function(?:al)?|truth|state|logic) table|absolute maximum ratings?|recommended (?:operating|external)|electrical (?:characteristics|specifications)|ordering information|revision history|register map|package (?:outline|dimensions)|typical (?:application|characteristics)|(?:code|letter|abbreviation|abbr\.?|acronym) (?:meaning|explanation|description|definition)|(?:symbol|type) (?:meaning|explanation))\b/i;
 
 /** The heading of a table that is no pinout. A terminal's number stands in none. */
 function headsOther(line: Line): boolean {

@@ -15,17 +15,24 @@ export function standsOnce(rows: readonly GridRow[], at: number): boolean {
   return groups.length > 1 && groups.length < 0.7 * rows.length && new Set(own).size >= 0.8 * own.length;
 }
 
-/** The rest of a group's label that has no room in one line, `port` below `Serial`, beside the next row. */
-const REST = /^[a-z][a-z ]*$/;
+/** The rest of a group's label that has no room in one line, `port` below `Serial`, `2` below `Port`, beside the next row. */
+const REST = /^(?:[a-z][a-z ]*|\d{1,2}|I\/Os?)$/;
+/** `Power and`: more has to follow. */
+const OPEN = /(?:[&/,–-]|\b(?:and|or|of|for|to|with))$/;
 
 /** Rows with such labels put together in the first row of their group. */
 export function withWholeGroups(rows: readonly GridRow[], at: number): readonly GridRow[] {
-  const cellOf = (row: GridRow | undefined) => row?.cells[at]?.trim() ?? '';
-  const isRest = (i: number) => REST.test(cellOf(rows[i])) && /^[A-Z][A-Za-z]+/.test(cellOf(rows[i - 1]));
-  if (!rows.some((_, i) => isRest(i))) return rows;
-  const put = (row: GridRow, text: string) => ({ ...row, cells: row.cells.map((c, k) => (k === at ? text : c)) });
+  const cells = rows.map((row) => row.cells[at]?.trim() ?? '');
+  const isRest: boolean[] = [];
+  cells.forEach((own, i) => {
+    const before = cells[i - 1] ?? '';
+    isRest.push(own !== '' && (isRest[i - 1] || /^[A-Z][A-Za-z]+/.test(before)) && (REST.test(own) || OPEN.test(before)));
+  });
+  if (!isRest.includes(true)) return rows;
+  const whole = [...cells];
+  for (let i = cells.length - 1; i > 0; i--) if (isRest[i]) whole[i - 1] += ` ${whole[i]!}`;
   return rows.map((row, i) => {
-    if (isRest(i)) return put(row, '');
-    return isRest(i + 1) ? put(row, `${cellOf(row)} ${cellOf(rows[i + 1])}`) : row;
+    const text = isRest[i] ? '' : whole[i]!;
+    return text === cells[i] ? row : { ...row, cells: row.cells.with(at, text) };
   });
 }

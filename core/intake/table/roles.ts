@@ -75,6 +75,8 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
       share(i, (c) => looksLikeNumbers(c) || isCounted(c) || labelled(c) !== undefined) >= 0.3) ||
     areSmallBalls(rows.filter(hasTwo), i);
   const areFigures = (i: number) => share(i, (c) => /^\d{1,4}$/.test(c)) === 1;
+  // `Signal | LQFP48`: what else could be the name, where numbers have their own heading?
+  const isOnlyName = roles.includes('number') && !roles.includes('name') && roles.filter((r) => r === 'ambiguous').length === 1;
   const settled: (ColumnRole | undefined)[] = roles.map((role, i) => {
     // `U7` in every row is the part on its board.
     if (role === 'number' && rows.length > 2 && roles.includes('ambiguous') && share(i, (c) => c === rows[0]!.cells[i]?.trim()) === 1)
@@ -83,7 +85,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     if (role === 'number' && /^row [a-e]$/i.test(headings[i]!.trim()) && !isNumbers(i)) return 'name';
     if (role !== 'ambiguous') return role;
     // Beside plain figures D0 and A1 are names.
-    const isBeside = !areFigures(i) && roles.some((other, k) => other === 'ambiguous' && k !== i && areFigures(k));
+    const isBeside = !areFigures(i) && (isOnlyName || roles.some((other, k) => other === 'ambiguous' && k !== i && areFigures(k)));
     return isNumbers(i) && !isBeside ? 'number' : undefined;
   });
   // `Input | Output`, a tick in each row.

@@ -165,9 +165,12 @@ const isReference = (e: Evidence, told: readonly Evidence[]): boolean =>
 const isSaidGround = (type: ElectricalType, words: readonly Evidence[], named: readonly Evidence[]): boolean =>
   type === 'ground' && [words[0], named[0]].every((e) => e?.type === 'ground' && e.weight >= 5);
 
-/** TEST that is to be tied or left open is no input for the user, whatever its buffer is; nor is RSVD what is not connected. */
+/**
+ * TEST that is to be tied or left open is no input for the user, whatever its buffer is; nor is RSVD what is not connected. TMS is
+ * the test mode select of IEEE 1149.1, whatever is said of its trace.
+ */
 const testTerminal = (name: string, description: string): Evidence[] =>
-  /^n?(TEST|TST|TM|TMODE|SCAN_?(EN|MODE)|RSVD?|RESERVED|RFU)[A-Z_]{0,4}\d*[#*]?$/i.test(name) &&
+  /^(?!n?TMS)n?(TEST|TST|TM|TMODE|SCAN_?(EN|MODE)|RSVD?|RESERVED|RFU)[A-Z_]{0,4}\d*[#*]?$/i.test(name) &&
   /(^|[.;,] *)(this (pin|input|terminal) )?(tie|connect|leave|keep|must be|should be|strap|short|wire)\b(?!.*\b(resistor|capacitor)\b)(?!.{0,40}\b(not used|unused)\b)/i.test(
     description.trim(),
   )
