@@ -19,13 +19,16 @@ export const OFF = 0.75;
  */
 export function labelColumn(lines: readonly CellLine[], columns: readonly number[], anchors: ReadonlySet<CellLine>): number | undefined {
   const first = lines.find((l) => anchors.has(l));
-  if (!first || anchors.size < 4) return undefined;
+  if (!first) return undefined;
+  // Of few rows a label is one only where it stands less than a line's height from a number: its row has centred cells.
+  const isInRow = (l: CellLine) => [...anchors].some((a) => Math.abs(a.base - l.base) < 0.8 * l.size);
+  const isAlone = (l: CellLine) => !anchors.has(l) && filledIn(l) === 1 && (anchors.size > 3 || isInRow(l));
   return columns.find((k) => {
     const own = lines.filter((l) => l.cells[k] !== '');
     const beside = own.filter((l) => anchors.has(l)).length;
     const isShort = own.every((l) => l.cells[k]!.length <= LONGEST && !looksLikeNumbers(l.cells[k]!));
-    const isAlone = own.some((l) => !anchors.has(l) && filledIn(l) === 1);
-    return own.length > 0 && isShort && beside < MOST * anchors.size && (isAlone || first.cells[k] === '');
+    const isMerged = own.some(isAlone) || (anchors.size > 3 && first.cells[k] === '');
+    return own.length > 0 && isShort && beside < MOST * anchors.size && isMerged;
   });
 }
 

@@ -140,13 +140,12 @@ function splitBand(
   const found = keyColumns(lines, xs.length - 1);
   // Two rows alone do not show which column has the numbers.
   const keys = found.length === 0 ? keysOfAll() : found;
-  const anchors = lines.filter((l) => isRow(l, keys));
   // `13,` over `14`: the list goes on, and no other row begins; nor does it with a number alone right under or over another.
+  const isOpenAbove = (i: number, k: number) => /[,;&]$/.test(lines.slice(0, i).findLast((l) => l.cells[k] !== '')?.cells[k] ?? '');
+  const anchors = lines.filter((l, i) => keys.some((k) => isRow(l, k) && !isOpenAbove(i, k)));
   const isNear = (l: CellLine, other: CellLine | undefined) => other !== undefined && Math.abs(other.base - l.base) < LEAD * l.size;
   const isOfList = (l: CellLine, i: number) => filledIn(l) === 1 && (isNear(l, lines[i - 1]) || isNear(l, lines[i + 1]));
-  const numbered = lines.filter(
-    (l, i) => keys.some((k) => looksLikeNumbers(l.cells[k]!) && !/[,;&]$/.test(lines[i - 1]?.cells[k] ?? '')) && !isOfList(l, i),
-  );
+  const numbered = lines.filter((l, i) => keys.some((k) => looksLikeNumbers(l.cells[k]!) && !isOpenAbove(i, k)) && !isOfList(l, i));
   const tall = ys[row + 1]! - ys[row]!;
   if (anchors.length < 2 || anchors.length < numbered.length || tall < 1.5 * lines[0]!.size) return undefined;
   const labels = own.flatMap((cell, k) =>
@@ -159,7 +158,7 @@ function splitBand(
 }
 
 /** A number with a name beside it; names such as A0 and NO1 read as balls too. */
-const isRow = (l: CellLine, keys: readonly number[]): boolean =>
-  keys.some((k) => looksLikeNumbers(l.cells[k]!) && l.cells.some((c, i) => i !== k && c !== '' && isToken(c)));
+const isRow = (l: CellLine, k: number): boolean =>
+  looksLikeNumbers(l.cells[k]!) && l.cells.some((c, i) => i !== k && c !== '' && isToken(c));
 
 const isToken = (text: string): boolean => /^\S{1,40}$/.test(text) || /^[A-Z][^\s.]{0,9}( \(?[A-Z][^\s.]{0,9}){1,2}$/.test(text);

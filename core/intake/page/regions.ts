@@ -1,6 +1,7 @@
 import { roleOfHeading } from '../table/headings';
 import { looksLikeNumbers } from '../table/numbers';
 import { headerAt } from './headers';
+import { roleOf } from './heads';
 import type { DocumentPage } from './page';
 import { linesOf, segmentsOf, type Line } from './lines';
 import { looksLikeName, type Word } from './words';
@@ -18,7 +19,8 @@ export function regionsOf(page: DocumentPage, lines: readonly Line[]): Region[] 
   const words = lines.flatMap((l) => l.words);
   if (words.length === 0) return [];
   const gutter = gutterOf(page, lines);
-  const parts = gutter === undefined || (!gutter.isSure && hasHeadingOver(lines, gutter.at)) ? [[...lines]] : gutter.halves;
+  const isWhole = gutter === undefined || (!gutter.isSure && hasHeadingOver(lines, gutter.at)) || cutsHalf(lines, gutter.at);
+  const parts = isWhole ? [[...lines]] : gutter.halves;
   return parts.map((part) => ({ page: page.number, ...spanOf(part.flatMap((l) => l.words)), lines: part }));
 }
 
@@ -68,6 +70,15 @@ const hasHeadingOver = (lines: readonly Line[], gutter: number): boolean =>
       !right.includes('number') &&
       right.at(-1) !== undefined
     );
+  });
+
+/** True where a heading stands twice in a line and the gutter is not between the two: it is white within the columns of one. */
+const cutsHalf = (lines: readonly Line[], gutter: number): boolean =>
+  lines.some((_, i) => {
+    const heads = headerAt(lines, i)?.heads ?? [];
+    const count = heads.length / 2;
+    const isTwice = count > 1 && heads.slice(count).every((h, k) => h.text === heads[k]!.text);
+    return isTwice && (gutter < heads[count - 1]!.x1 || gutter > heads[count]!.x0);
   });
 
 const spanOf = (words: readonly Word[]) => ({
@@ -152,7 +163,12 @@ function hasRowsBeside([left, right]: Halves): boolean {
   const rows = rowsIn(right);
   const isLevel = (l: Line) => left.some((other) => Math.abs(other.base - l.base) < LEVEL);
   const areApart = (own: readonly Line[]) => own.filter(isLevel).length < 0.5 * own.length;
-  // A whole table on the right has its heading there.
-  const hasHeading = () => right.some((_, i) => (headerAt(right, i)?.sure ?? 0) >= 3);
+  // A whole table on the right has its heading there, over numbers too.
+  const isOverNumbers = ({ text }: { text: string }) => NUMBERS.test(text) || roleOf(text) === 'number' || roleOf(text) === 'ambiguous';
+  const hasHeading = () =>
+    right.some((_, i) => {
+      const header = headerAt(right, i);
+      return header !== undefined && header.sure >= 3 && header.heads.some(isOverNumbers);
+    });
   return (rows.length >= 3 && rows.length > 0.2 * right.length && areApart(rows)) || (areApart(right) && hasHeading());
 }

@@ -183,6 +183,13 @@ describe('labels beside several rows', () => {
     ]);
     expect(terminals.flatMap((t) => t.doubts.filter((d) => d.field === 'group'))).toEqual([]);
   });
+  it('around the only row of a page are its label, and no titles', () => {
+    const cells: [number, string[]][] = [[100, head], [118, ['Analog']], [123, ['', '1', 'RB', 'I', 'Bias']], [128, ['support']]]; // prettier-ignore
+    const runs = cells.flatMap(([y, row]) => row.flatMap((c, k) => (c === '' ? [] : [text([53, 130, 180, 250, 300][k]!, y, c)])));
+    const first = at([head, ['Serial', '2', 'TXD', 'O', 'Data out'], ['', '3', 'RXD', 'I', 'Data in'], ['', '4', 'CTS', 'I', 'Clear']]);
+    const { terminals } = read([...first, page(runs, [], 2)]);
+    expect(terminals.find((t) => t.name === 'RB')?.group).toBe('Analog support');
+  });
   it('are asked about where they do not come out even', () => {
     const rows = [['', '1', 'TXD', 'O', 'Data out'], ['Serial', '2', 'RXD', 'I', 'Data in'], ['', '3', 'CTS', 'I', 'Clear'], ['', '4', 'VDD', 'P', 'Supply'], ['Power', '5', 'GND', 'G', 'Ground'], ['', '6', 'VIO', 'P', 'Supply'], ['', '7', 'NC', '-', 'None']]; // prettier-ignore
     const asked = terminalsIn(read(at([head, ...rows]))).map((t) => t.doubts.some((d) => d.field === 'group'));
@@ -217,3 +224,53 @@ it.each<[string, [number, string[]][]]>([
   const kept = more.length > 3 ? rows.slice(0, -1) : rows;
   expect(list([page(lines([HEAD, ...kept]))])).toEqual(['1 VDD', '2 GND', '3 GND', '4 NC', '5 NC', ...(more.length > 3 ? [] : ['6 EN'])]);
 }); // prettier-ignore
+
+it('takes a list of numbers whole around the name in its middle, with the mark of a note behind it', () => {
+  const rows: [number, string[]][] = [
+    [118, ['1', 'VDD', 'P', 'Supply of the core']],
+    [132, ['2, 3,']],
+    [146, ['4, 5,', 'D0–D5', 'I/O', 'Data']],
+    [160, ['6, 7']],
+    [174, ['8', 'GND', 'G', 'Ground']],
+    [188, ['9', 'EN', 'I', 'Enables the part']],
+  ];
+  const marked = [...lines([HEAD, ...rows]), text(71, 157, '(1)', 5)];
+  expect(list([page(marked)])).toEqual(['1 VDD', ...[0, 1, 2, 3, 4, 5].map((i) => `${i + 2} D${i}`), '8 GND', '9 EN']);
+});
+
+it('takes what stands between two lines for a title, where it begins as descriptions do too', () => {
+  const rows = [['1', 'VDD', 'P', 'Supply of all inputs'], ['2', 'GND', 'G', 'Ground of all inputs'], ['', '', '', 'Control'], ['3', 'EN', 'I', 'Enables all inputs']]; // prettier-ignore
+  const t = table([HEAD[1], ...rows], { x: X, rules: 'rows', y: 100, pitch: 12 });
+  const { terminals } = read([page(t.runs, t.rules)]);
+  expect(terminals.map((p) => `${p.name} ${p.group ?? '-'} ${p.description}`)).toEqual(['VDD - Supply of all inputs', 'GND - Ground of all inputs', 'EN Control Enables all inputs']); // prettier-ignore
+});
+
+describe('white down a page', () => {
+  const names = ['VDD', 'VSS', 'SDA', 'SCL', 'UP', 'DOWN', 'OUT', 'IN', 'REF', 'FB'];
+  it('between numbers and what stands beside them in centred cells parts no table', () => {
+    const heads = ['QFN10', 'QFN12', 'type', 'Name', 'Description'].map((h, i) => text([60, 110, 330, 370, 430][i]!, 100, h));
+    heads.push(text(85, 88, 'No.'), text(330, 88, 'Pin'));
+    const cells = names.flatMap((name, i) => [
+      text(60, 124 + 22 * i, String(i + 1)),
+      text(110, 124 + 22 * i, String(i + 2)),
+      text(330, 124 + 22 * i, 'I'),
+      text(370, 124 + 22 * i, name),
+      text(430, 118 + 22 * i, 'Of the input stage,'),
+      text(430, 129 + 22 * i, 'to be left open'),
+    ]);
+    expect(list([page([...heads, ...cells])])).toEqual(names.map((n, i) => `${i + 1} ${n}`));
+  });
+  it('within the second of two headings parts none either', () => {
+    const x = [60, 110, 150, 320, 400, 440];
+    const heads = ['Signal', 'No.', 'Function', 'Signal', 'No.', 'Function'].map((h, i) => text(x[i]!, 100, h));
+    const half = (from: number, by: number) =>
+      names
+        .slice(from, from + 5)
+        .flatMap((name, i) => [
+          text(x[by]!, 118 + (18 + by) * i, name),
+          text(x[by + 1]!, 118 + (18 + by) * i, String(from + i + 1)),
+          text(x[by + 2]!, 118 + (18 + by) * i, by === 0 ? 'Of the long input stage that is wide' : 'Of the stage'),
+        ]);
+    expect(list([page([...heads, ...half(0, 0), ...half(5, 3)])])).toEqual(names.map((n, i) => `${i + 1} ${n}`));
+  });
+});

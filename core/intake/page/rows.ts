@@ -1,8 +1,9 @@
 import { unite, type Box } from '../table/box';
 import { sectionsOf } from './anchors';
 import { alignOf, followed, ruledBands, spacedBands, type Align } from './bands';
-import type { CellLine, PageRow } from './cells';
+import { filledIn, type CellLine, type PageRow } from './cells';
 import { labelColumn, labelled, labelsIn } from './labels';
+import { looksLikeNumbers } from '../table/numbers';
 import { usualGap } from './lines';
 import { NAME } from './titles';
 
@@ -29,6 +30,10 @@ export interface Layout {
  * that is known: the rest of the row before may be above the first anchor.
  */
 export function rowsFrom(lines: readonly CellLine[], layout: Layout): PageRow[] {
+  return withWholeLists(partedRows(lines, layout), layout.keys);
+}
+
+function partedRows(lines: readonly CellLine[], layout: Layout): PageRow[] {
   const { groups = [] } = layout;
   if (groups.length === 0) return bandsOf(lines, layout);
   const { anchors } = sectionsOf(lines, layout);
@@ -43,6 +48,43 @@ export function rowsFrom(lines: readonly CellLine[], layout: Layout): PageRow[] 
   // Where labels do not come out even, their rows are those that they stand beside, or not.
   const isUneven = (row: PageRow): PageRow => ({ ...row, isUneven: true });
   return labelled(rows, labels, column, lines[0]!.size, true) ?? bandsOf(lines, layout).map(isUneven);
+}
+
+/** `A1, A2,` above `A3 | GND`: a list of numbers that is left open goes on in the next row, and so does all of its row. */
+function withWholeLists(rows: readonly PageRow[], keys: readonly number[]): PageRow[] {
+  const whole: PageRow[] = [];
+  for (const row of rows) {
+    const last = whole.at(-1);
+    if (last && keys.some((k) => goesOnIn(last, row, k)) && !areBothFull(last, row, keys))
+      whole[whole.length - 1] = { ...last, ...joined(last, row) };
+    else whole.push(row);
+  }
+  return whole;
+}
+
+function goesOnIn(above: PageRow, below: PageRow, k: number): boolean {
+  const [list, more] = [above.cells[k]!, withoutNotes(below.cells[k]!)];
+  const [from, to] = [above.boxes[k], below.boxes[k]];
+  if (!from || !to || !list.endsWith(',')) return false;
+  const line = to[3] / more.split('\n').length;
+  return to[1] - from[1] - from[3] < line && looksLikeNumbers(list.slice(0, -1)) && looksLikeNumbers(more.replace(/,$/, ''));
+}
+
+/** `14⁽¹⁾`: a number, and the mark of a note. */
+const withoutNotes = (text: string): string => text.replace(/[⁰¹²³⁴-⁹⁽⁾]+$/, '');
+
+/** A row with all that the one above it has, three cells and more beside its numbers, is one of its own. */
+function areBothFull(a: PageRow, b: PageRow, keys: readonly number[]): boolean {
+  const filledIn = a.cells.flatMap((c, k) => (c !== '' && !keys.includes(k) ? [k] : []));
+  return filledIn.length > 2 && filledIn.every((k) => b.cells[k] !== '');
+}
+
+function joined(a: PageRow, b: PageRow): Pick<PageRow, 'cells' | 'boxes' | 'crossed'> {
+  return {
+    cells: a.cells.map((c, k) => [c, b.cells[k]!].filter((text) => text !== '').join('\n')),
+    boxes: a.boxes.map((box, k) => unite([box, b.boxes[k]].flatMap((own) => (own ? [own] : [])))),
+    crossed: a.crossed || b.crossed,
+  };
 }
 
 function bandsOf(lines: readonly CellLine[], layout: Layout): PageRow[] {
@@ -69,25 +111,47 @@ function bandsOf(lines: readonly CellLine[], layout: Layout): PageRow[] {
     if (isAlone && row.crossed && lone.length === 1 && /^[A-Z][^.;,]{2,40}$/.test(lone[0]!))
       return [{ ...overColumns(row, lone[0]!), apart }];
     if (whole !== undefined && whole.length <= 60) return [{ ...overColumns(row, whole), apart }];
-    return [{ ...(isOwn && !isOfText(lines, first) ? asHeading(row) : row), apart }];
+    const isHeading = isOwn && (isRuledOff(lines, first, layout.rules ?? []) || !isOfText(lines, first, bands));
+    return [{ ...(isHeading ? asHeading(row) : row), apart }];
   });
 }
 
 /** Set in capitals, as titles of groups are. */
 const isCapital = (text = ''): boolean => /[A-Z]{3}/.test(text) && !/[a-z]/.test(text);
 
-/** A line of a text that goes on above or below it: it begins with a small letter, or where a line of several words right beside it does. */
-function isOfText(lines: readonly CellLine[], at: number): boolean {
+/**
+ * A line of a text that goes on above or below it: it begins with a small letter, or where a line of several words right beside it
+ * does, or one alone that begins with a small letter.
+ */
+function isOfText(lines: readonly CellLine[], at: number, bands: readonly CellLine[][]): boolean {
   const line = lines[at]!;
   if (/^[a-z]/.test(line.text)) return true;
   const k = line.cells.findIndex((c) => c !== '');
+  const near = Math.min(1.35 * line.size, gapOfLines(bands, k) + SAME);
   return [lines[at - 1], lines[at + 1]].some(
     (l) =>
       l !== undefined &&
-      Math.abs(l.base - line.base) < 1.35 * line.size &&
-      l.cells[k]!.split(' ').length > 2 &&
+      Math.abs(l.base - line.base) < near &&
+      (l.cells[k]!.split(' ').length > 2 || (filledIn(l) === 1 && /^[a-z]/.test(l.cells[k]!))) &&
       Math.abs((l.boxes[k]?.[0] ?? 0) - line.x0) < 1.5,
   );
+}
+
+/** Heights nearer than this are one, in points. */
+const SAME = 0.4;
+
+/** How far apart lines of one cell of a column stand at the most. */
+function gapOfLines(bands: readonly CellLine[][], column: number): number {
+  const own = bands.map((band) => band.filter((l) => l.cells[column] !== ''));
+  const gaps = own.flatMap((cell) => cell.slice(1).map((line, i) => line.base - cell[i]!.base));
+  return gaps.length === 0 ? Infinity : gaps.reduce((most, gap) => Math.max(most, gap), 0);
+}
+
+/** A line with a ruled one above it and another below, and no text between them. */
+function isRuledOff(lines: readonly CellLine[], at: number, rules: readonly number[]): boolean {
+  const { base, size } = lines[at]!;
+  const [above, below] = [lines[at - 1]?.base ?? base - 2 * size, lines[at + 1]?.base ?? base + 2 * size];
+  return rules.some((y) => y > above && y < base - 0.3 * size) && rules.some((y) => y > base && y < below);
 }
 
 /** A lone text in a row of its own is a group's heading wherever it stands: centred ones are over an inner column. */
@@ -100,6 +164,7 @@ function asHeading(row: Omit<PageRow, 'apart'>): Omit<PageRow, 'apart'> {
     at === 0 ||
     row.cells[at]!.length > 48 ||
     /[.;:,]$/.test(row.cells[at]!) ||
+    looksLikeNumbers(withoutNotes(row.cells[at]!)) ||
     NAME.test(row.cells[at]!)
   )
     return row;
