@@ -29,14 +29,15 @@ export interface PageRow {
   isUneven?: true;
 }
 
-/** Cuts a line at column edges. A word belongs where its middle is. */
+/** Cuts a line at column edges. A word belongs where its middle is, and numbers of one list where the list's is. */
 export function cutLine(line: Line, edges: readonly number[]): CellLine {
   const count = edges.length - 1;
   const words: Word[][] = Array.from({ length: count }, () => []);
   let crossed = false;
-  for (const word of line.words) {
-    const at = columnAt((word.x0 + word.x1) / 2, edges);
-    words[at]!.push(word);
+  const columns = line.words.map((w) => columnAt((w.x0 + w.x1) / 2, edges));
+  withWholeLists(line, columns, edges);
+  for (const [i, word] of line.words.entries()) {
+    words[columns[i]!]!.push(word);
     const slack = word.estimated ? 0.6 * word.size : 1.5;
     const over = (edge: number) => word.x0 < edge - slack && word.x1 > edge + slack;
     if (edges.slice(1, -1).some(over)) crossed = true;
@@ -54,6 +55,21 @@ export function cutLine(line: Line, edges: readonly number[]): CellLine {
     isOne,
     ...(isOne && words.filter((w) => w.length > 0).length > 1 ? { whole: text } : {}),
   };
+}
+
+/** `C6, C5, C4, C3,` with no more than a blank between its numbers stands in one column, even where it is wider than the others there. */
+function withWholeLists({ words, size }: Line, columns: number[], edges: readonly number[]): void {
+  const goesOn = (i: number) =>
+    words[i]!.text.endsWith(',') &&
+    words[i + 1] !== undefined &&
+    words[i + 1]!.x0 - words[i]!.x1 < 0.5 * size &&
+    [words[i]!, words[i + 1]!].every((w) => looksLikeNumbers(w.text.replace(/,$/, '')));
+  for (let from = 0; from < words.length; from++) {
+    let to = from;
+    while (goesOn(to)) to++;
+    if (columns[from] !== columns[to]) columns.fill(columnAt((words[from]!.x0 + words[to]!.x1) / 2, edges), from, to + 1);
+    from = to;
+  }
 }
 
 function hasNoGap({ words, size }: Line): boolean {

@@ -97,6 +97,8 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
       candidates: [clean.name, entry.shortName],
     });
   if (entry.crossed) doubts.push({ field: 'name', reason: 'Text runs over the edge of a column in its row.' });
+  const unlike = entry.numbers.map(({ text }) => unlikeOneList(text, entry.name)).find((u) => u !== undefined);
+  if (unlike !== undefined) doubts.push({ field: 'name', reason: unlike });
   if (single && most > 1 && /\w\s*[-–—]\s*\w/.test(printed))
     doubts.push({ field: 'name', reason: `“${printed}” stands for ${most} numbers and could be a range.` });
   if (!fits && !single) {
@@ -113,6 +115,15 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
     const name = single ? printed : (expanded[i] ?? printed);
     return terminal(entry, name, clean.overbar, description, pick(lists, i), [...doubts], names, context);
   });
+}
+
+/** Why numbers may not be those of one row: their list is left open at its end, or at the end of a line beside a name of several words. */
+function unlikeOneList(text: string, name: string): string | undefined {
+  const lines = text.split('\n').map((line) => line.trim());
+  if (lines.at(-1)!.endsWith(',')) return 'Its list of numbers ends as if it went on.';
+  const closed = lines.findIndex((line, i) => i < lines.length - 1 && !/[,;&–-]$/.test(line));
+  if (closed < 0 || !/\s/.test(name) || !lines.some((line) => line.endsWith(','))) return undefined;
+  return `Two rows may be one here: the list of numbers ends at “${lines[closed]!}” and goes on.`;
 }
 
 /** The dash of an empty cell, and a resistance. */
