@@ -4,6 +4,7 @@ import { looksLikeNumbers } from '../table/numbers';
 import type { Grid, GridRow } from '../table/grid';
 import { unfold } from '../table/forms/unfold';
 import { unite, type Box } from '../table/box';
+import { groupOfTitle } from '../table/group-titles';
 import type { Block } from './block';
 
 /** Blocks that are one table, page after page. */
@@ -47,11 +48,20 @@ function follows(block: Block, chain: Chain): boolean {
   const isNext = block.page === before.page + 1 || (block.page === before.page && block.box[0] > before.box[0] + before.box[2]);
   if (!isNext || block.edges.length !== before.edges.length) return false;
   const heads = headOf(block);
-  // The same heading over as many columns goes on, even where the columns became wider.
-  if (heads !== undefined) return heads === headOf(chain[0]!);
+  // The same heading over as many columns goes on, even where the columns became wider, but not under the title of another group.
+  if (heads !== undefined) return heads === headOf(chain[0]!) && !isOfOtherGroup(block, chain);
   const shift = block.edges[0]! - before.edges[0]!;
   if (!block.edges.every((e, i) => Math.abs(e - before.edges[i]! - shift) < 6)) return false;
   return block.rows.slice(0, 3).some((r) => r.cells.some((c) => looksLikeNumbers(c)));
+}
+
+/** The line right over a table, or the caption over that. */
+export const titleOver = ({ captions }: Block): string | undefined =>
+  captions.slice(0, 2).find((c) => /^table\s*\S*\d/i.test(c)) ?? captions[0];
+
+function isOfOtherGroup(block: Block, chain: Chain): boolean {
+  const [own, first] = [groupOfTitle(titleOver(block)), groupOfTitle(titleOver(chain[0]!))];
+  return own !== undefined && first !== undefined && own !== first;
 }
 
 const headOf = (block: Block): string | undefined => {

@@ -3,6 +3,7 @@ import type { Proposal, ReadOptions } from '../proposal';
 import { readTables } from '../table/join-tables';
 import { understandTable } from '../table/understand';
 import { describedTable, type Described } from './described';
+import { titleOver } from './chains';
 import { choose, tablesOf } from './find-tables';
 import { legendOfLeads } from './lead-legend';
 import { leftBehind } from './left-behind';
@@ -58,6 +59,7 @@ function readWhole(pages: readonly DocumentPage[], options: ReadOptions): Result
     ({ chain }) => ({ ...surroundings(ready, chain, found, legends), signals: () => besideMap(ready).signals }),
     options,
     (f) => found.indexOf(f),
+    ({ chain }) => titleOver(chain[0]!),
   );
   if (!read) return none();
   // Where paragraphs describe many more terminals than the best table has, that table is of something else.

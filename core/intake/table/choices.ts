@@ -30,7 +30,8 @@ export function readOffered<T extends Offered>(
   const best = [...all].sort((a, b) => b.score - a.score)[0]!;
   const isOfBest = goesWith(best);
   const chosen = takenOf(all, options, (f) => isOfBest(f) || (f.score >= LEAST_SCORE && alsoWith(f, best)));
-  const read = readTables(chosen, aroundOf, options, (f) => all.indexOf(f)) ?? refuse(problem('table-none', {}, { file }));
+  const title = (f: T) => titles[found.indexOf(f)];
+  const read = readTables(chosen, aroundOf, options, (f) => all.indexOf(f), title) ?? refuse(problem('table-none', {}, { file }));
   if (!read.ok) return read;
   const problems = [...read.value.problems, ...leftBeside(best, options.tables ? [] : all, chosen, file)];
   return ok({ ...read.value, problems, tables: choicesOf(all, titles, chosen, options) });

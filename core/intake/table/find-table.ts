@@ -2,6 +2,7 @@ import type { Column } from '../proposal';
 import { fitToColumns, splitWords } from '../text/aligned';
 import type { FoundTable, Scored } from './found-table';
 import { filled, isBlank, mapCells, padded, type Grid, type GridRow } from './grid';
+import { groupOfTitle } from './group-titles';
 import { headingWorth, isHeading, packageIn, roleOfHeading } from './headings';
 import { labelled, looksCounted, looksLikeNumbers, readCountedCell } from './numbers';
 import { rolesOf } from './roles';
@@ -51,7 +52,10 @@ function findUpright(grid: Grid): Scored[] {
     // A header that is repeated on each page continues the same table.
     const key = keyOf(best.table);
     const parts = open.map((o) => (keyOf(o.table) === key ? o.table.rows : inOtherOrder(best.table, o)));
-    const rows = parts.flatMap((part) => part ?? []);
+    const rows = [
+      ...firstTitle(grid, open[parts.findIndex((part) => part !== undefined)]!.header, parts),
+      ...parts.flatMap((part) => part ?? []),
+    ];
     for (const row of rows) taken.add(row.line);
     for (const { header } of open.filter((_, i) => parts[i] !== undefined))
       for (const row of grid.rows.slice(header.at, header.at + header.depth)) taken.add(row.line);
@@ -61,6 +65,18 @@ function findUpright(grid: Grid): Scored[] {
   }
   const around = grid.rows.filter((r) => !taken.has(r.line));
   return found.map((f) => ({ ...f, table: { ...f.table, around } }));
+}
+
+/**
+ * Where each part of a table has its heading again under the title of its group, the title of the first part, which stands
+ * over the table. Those of the others are the last rows of the part before.
+ */
+function firstTitle(grid: Grid, { at }: Header, parts: readonly (readonly GridRow[] | undefined)[]): GridRow[] {
+  const isTitle = (row: GridRow | undefined) => row !== undefined && filled(row).length === 1 && groupOfTitle(filled(row)[0]) !== undefined;
+  const own = parts.filter((part) => part !== undefined && part.length > 0);
+  const above = grid.rows.slice(Math.max(0, at - 2), at).findLast((row) => !isBlank(row));
+  const areTitled = own.length > 1 && own.slice(0, -1).every((part) => isTitle(part!.at(-1)));
+  return areTitled && isTitle(above) ? [{ ...above!, cells: padded(above!.cells, grid.rows[at]!.cells.length) }] : [];
 }
 
 /** What tells that two headings are one: a page's number beside them does not. */

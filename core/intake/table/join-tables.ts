@@ -2,6 +2,7 @@ import { ok, problem, type Problem, type Result } from '../../part';
 import type { Column, ColumnRole, Proposal, ReadOptions, TableView, Terminal } from '../proposal';
 import type { Box } from './box';
 import type { FoundTable } from './found-table';
+import { groupByTitles } from './group-titles';
 import { propose, understandTable, type Surroundings } from './understand';
 
 /** True for tables with the same columns: what a person says of one holds for the other. */
@@ -24,13 +25,14 @@ export const asSet = (options: ReadOptions, columns: readonly Column[], first: r
 
 /**
  * Reads the tables that were chosen and puts them together. What cannot be read is left out where another can; undefined
- * where no table was chosen. `indexOf` is a table's place among all that were found.
+ * where no table was chosen. `indexOf` is a table's place among all that were found, `titleOf` what stands right over it.
  */
 export function readTables<T extends { table: FoundTable }>(
   chosen: readonly T[],
   around: (found: T) => Surroundings,
   options: ReadOptions,
   indexOf: (found: T) => number = () => -1,
+  titleOf: (found: T) => string | undefined = () => undefined,
 ): Result<Proposal> | undefined {
   // With several tables the package that is asked for is chosen when they are together.
   const { package: _asked, ...others } = options;
@@ -40,7 +42,12 @@ export function readTables<T extends { table: FoundTable }>(
     const { roles: _first, ...rest } = each;
     return understandTable(found.table, around(found), [], roles ? { ...rest, roles } : rest);
   });
-  const [first, ...rest] = read.flatMap((r) => (r.ok ? [r.value] : []));
+  const good = read.flatMap((r, i) => (r.ok ? [{ proposal: r.value, title: titleOf(chosen[i]!) }] : []));
+  groupByTitles(
+    good.map((g) => g.proposal),
+    good.map((g) => g.title),
+  );
+  const [first, ...rest] = good.map((g) => g.proposal);
   return first ? joinTables(first, rest, options) : read[0];
 }
 

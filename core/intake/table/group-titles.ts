@@ -1,0 +1,50 @@
+import type { Proposal, Terminal } from '../proposal';
+import { countedIn, packageIn } from './headings';
+
+/** `Table 5.`, `4.2`, `##` before a title, and `(continued)` behind it. */
+const BEFORE = /^[#*=\s]*(?:(?:table|tab\.)\s*[A-Z]?\d[\d.–-]*\s*[.:–—-]?\s*|\d{1,2}(?:\.\d{1,2})*[.)]?\s+)?/i;
+const BEHIND = /[\s:,*=#]*(?:\(?(?:continued|cont'?d\.?)\)?)?[\s:*=#]*$/i;
+/** What every table of a pinout is called: `Pin functions`, `Signal names and descriptions`. */
+const OF_ANY =
+  /(?:^|\s+)(?:pin|signal|terminal|ball|lead|contact)?s?(?:\s+(?:and\s+)?(?:function|description|assignment|definition|name|number)s?)*$/i;
+/** A part's name: `KX1042`. */
+const OF_PART = /^[A-Z]{1,5}\d{3,}\S*$/;
+const LONGEST = 48;
+
+/**
+ * The group that the title over one of several tables names, as printed: `Serial port pins` of `Table 5. Serial port pins`.
+ * Undefined for a title that could stand over any pinout, names a package or a part, or is a sentence.
+ */
+export function groupOfTitle(title: string | undefined): string | undefined {
+  const bare = (title ?? '').replace(BEFORE, '').replace(BEHIND, '').trim();
+  const of = bare.replace(OF_ANY, '').trim();
+  const isTitle = /^[A-Z\d][^;]*[^.,;]$/.test(of) && /[A-Za-z]{2}/.test(of) && bare.length <= LONGEST && bare.split(/\s+/).length <= 7;
+  return isTitle && packageIn(of) === undefined && countedIn(of) === undefined && !OF_PART.test(of) ? bare : undefined;
+}
+
+/**
+ * Gives the terminals of each of several tables the group that its title names, where the tables are parts of one pinout: no
+ * number stands in two of them, and at least two are called differently. Groups that stand in a table itself stay.
+ */
+export function groupByTitles(read: readonly Proposal[], titles: readonly (string | undefined)[]): void {
+  const groups = titles.map(groupOfTitle);
+  if (new Set(groups.filter((g) => g !== undefined)).size < 2) return;
+  const numbers = read.flatMap((p) => p.terminals.map((t) => t.numbers[p.package] ?? ''));
+  const packages = new Set(read.map((p) => p.packages.map((q) => q.name).join('|')));
+  if (packages.size > 1 || new Set(numbers).size < numbers.length) return;
+  for (const [i, { terminals }] of read.entries()) {
+    const group = groups[i];
+    // What a table says itself has no reason beside it.
+    const isPrinted = terminals.some((t) => t.group !== undefined && t.because['group'] === undefined);
+    if (group === undefined || isPrinted) continue;
+    give(terminals, group);
+  }
+}
+
+/** A group that the source says, in place of one that names or words suggested. */
+function give(terminals: readonly Terminal[], group: string): void {
+  for (const t of terminals) {
+    t.group = group;
+    delete t.because['group'];
+  }
+}
