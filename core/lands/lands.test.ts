@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { applyEdit, rowLetters, type Pad } from '../part';
+import { applyEdit, rowLetters, rowNumber, type Pad } from '../part';
 import { good, pinNamed, provenPart, refused } from '../test/samples';
 import { ballsIn, familyFromName, generateLand, joinExposedPad, meetPads, type Family } from '.';
 
@@ -77,6 +77,10 @@ describe('numbering, counter-clockwise from the first pad, seen from the top', (
     ],
   ])('%s', (_what, family, number, place) => expect(at(pads(family), number)).toEqual(place));
 
+  it('counts rows by their letters', () => {
+    expect(Array.from({ length: 430 }, (_, i) => rowNumber(rowLetters(i)))).toEqual(Array.from({ length: 430 }, (_, i) => i));
+    expect(rowNumber('I')).toBe(-1);
+  });
   it('leaves I, O, Q, S, X and Z out of the rows', () =>
     expect(Array.from({ length: 24 }, (_, i) => rowLetters(i)).join(' ')).toBe('A B C D E F G H J K L M N P R T U V W Y AA AB AC AD'));
   it.each<[string, string[] | undefined]>([

@@ -23,6 +23,6 @@ export * from './pin';
 export * from './places';
 export * from './problem';
 export { remember } from './remember';
-export { rowLetters } from './row-letters';
+export { rowLetters, rowNumber } from './row-letters';
 export { saysLow } from './says-low';
 export { padOwners } from './pad-owners';

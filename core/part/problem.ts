@@ -77,6 +77,7 @@ const MESSAGES = {
   'rows-left': 'The line "{text}" goes on with the numbers and was not taken. Draw a box around the rest of the table, or add its pins.',
   'number-twice': 'Number {number} stands twice: {names}.',
   'number-gap': '{of} numbers {jump}; {missing} missing.',
+  'rows-first': '{of} balls begin in row {row}; {missing} missing. Take the table that lists them too.',
   'number-unread': 'The number cell "{text}" could not be read.',
   'count-mismatch': '"{name}" has {names} names and {numbers} numbers.',
   'count-package': '{package} should have {expected} terminals; {found} were read.',

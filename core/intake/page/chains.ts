@@ -55,9 +55,14 @@ function follows(block: Block, chain: Chain): boolean {
   return block.rows.slice(0, 3).some((r) => r.cells.some((c) => looksLikeNumbers(c)));
 }
 
+/** The upper words of a heading in two lines, `Pin Pin` over `name` and `number`. */
+const OF_HEADING = /^(?:(?:pin|ball|terminal|lead|signal|no\.?|number|package|i\/o|alternate|other|alt\.)s?\s*)+$/i;
+
 /** The line right over a table, or the caption over that. */
-export const titleOver = ({ captions }: Block): string | undefined =>
-  captions.slice(0, 2).find((c) => /^table\s*\S*\d/i.test(c)) ?? captions[0];
+export function titleOver({ captions }: Block): string | undefined {
+  const near = captions.slice(0, 2);
+  return near.find((c) => /^table\s*\S*\d/i.test(c)) ?? near.find((c) => !OF_HEADING.test(c));
+}
 
 function isOfOtherGroup(block: Block, chain: Chain): boolean {
   const [own, first] = [groupOfTitle(titleOver(block)), groupOfTitle(titleOver(chain[0]!))];

@@ -1,6 +1,7 @@
 import type { ReadOptions, TableChoice } from '../proposal';
 import { hasBallMap } from '../table/find-map';
 import { tenths, type Box } from '../table/box';
+import { groupOfTitle } from '../table/group-titles';
 import { asSet } from '../table/join-tables';
 import { takenOf } from '../table/choices';
 import { goesWith } from '../table/goes-with';
@@ -9,8 +10,8 @@ import { withoutElse } from '../table/of-something-else';
 import type { Scored } from '../table/found-table';
 import type { Block } from './block';
 import { blocksIn, type OpenTable } from './borderless';
-import { chainsOf, gridOf, type Chain } from './chains';
-import { linesOf } from './lines';
+import { chainsOf, gridOf, titleOver, type Chain } from './chains';
+import { linesOf, textOf } from './lines';
 import { inBox, ruledBlocks, type Ready } from './ready';
 import { regionsOf } from './regions';
 import { withSideLabels } from './side-labels';
@@ -27,7 +28,7 @@ export interface Found extends Scored {
 /** All tables in reading order that have rows with a number and a name. */
 export function tablesOf(ready: readonly Ready[], options: ReadOptions): Found[] {
   const blocks = options.region ? regionBlocks(ready, options.region) : ready.flatMap((r) => r.blocks);
-  const chains = chainsOf(blocks);
+  const chains = chainsOf(withTitlesBefore(blocks, ready));
   const ruled = found(chains, ready);
   const isTaken = (page: number, word: Word) => ruled.some((f) => f.chain.some((b) => b.page === page && inBox(word, b.box)));
   const plain: Block[] = [];
@@ -57,12 +58,24 @@ export function tablesOf(ready: readonly Ready[], options: ReadOptions): Found[]
   }
   // Ruled tables that went on are read anew.
   const turned = turnedOn(ready);
-  const unruled = chainsOf(plain).map((chain) => withSideLabels(chain, turned));
+  const unruled = chainsOf(withTitlesBefore(plain, ready)).map((chain) => withSideLabels(chain, turned));
   const all = [...(isLonger ? found(chains, ready) : ruled), ...found(unruled, ready, chains.length)];
   const page = options.page;
   return withoutElse(all, ({ chain }) => chain[0]!.captions, options)
     .filter((f) => page === undefined || f.chain.some((b) => b.page === page))
     .sort((a, b) => a.chain[0]!.page - b.chain[0]!.page || a.chain[0]!.box[1] - b.chain[0]!.box[1]);
+}
+
+/** Blocks at the top of a page with the title that the page before ends with, below all of its tables. */
+function withTitlesBefore(blocks: readonly Block[], ready: readonly Ready[]): Block[] {
+  return blocks.map((block) => {
+    const at = titleOver(block) !== undefined || block.goesOn ? 0 : ready.findIndex((r) => r.page.number === block.page);
+    const before = ready[at - 1];
+    const last = before?.lines.at(-1);
+    if (!last || before!.page.number !== block.page - 1 || groupOfTitle(textOf(last)) === undefined) return block;
+    const isIn = blocks.some((b) => b.page === before!.page.number && last.words.some((w) => inBox(w, b.box)));
+    return isIn ? block : { ...block, captions: [textOf(last)] };
+  });
 }
 
 /** The words of a page that are set sideways, without those that stand at the same place of another page, as notes in a margin do. */

@@ -109,7 +109,8 @@ function numbersApart(lines: Segment[][]): Segment[][] {
       const [first, second, ...more] = s.words;
       const role = roleOfHeading(s.text);
       const isPair = first && second && more.length === 0 && line.length > 1 && PAIRED.has(role);
-      if (!isPair || roleOfHeading(first.text) !== 'ambiguous' || roleOfHeading(second.text) !== role) return [s];
+      const isRest = isPair && (roleOfHeading(second.text) === role || (role === 'name' && /^signals?$/i.test(second.text)));
+      if (!isRest || roleOfHeading(first.text) !== 'ambiguous') return [s];
       return [first, second].map((w) => segmentFrom([w]));
     }),
   );

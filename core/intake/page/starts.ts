@@ -14,7 +14,7 @@ export const LEAST_GAP = 0.3;
  * them from words.
  */
 export function sharedStarts(body: readonly Line[]): ReadonlySet<number> {
-  const counts = countStarts(body, (w, before, size) => before !== undefined && w.x0 - before.x1 > LEAST_GAP * size);
+  const counts = countStarts(body, (w, before, size) => before === undefined || w.x0 - before.x1 > LEAST_GAP * size);
   const least = Math.max(4, 0.6 * body.length);
   const around = (x: number) => NEAR.map((by) => x + by);
   const shared = [...counts.keys()].filter((x) => around(x).reduce((sum, n) => sum + (counts.get(n) ?? 0), 0) >= least);
@@ -112,12 +112,17 @@ function areRunsApart(body: readonly Line[]): boolean {
 const isRunOfWords = (words: readonly Word[]): boolean =>
   /^[A-Z][a-z]/.test(words[0]!.text) && words.length < 8 && isOneRun(words) && words.slice(1).every((w) => !/[.,;:]$/.test(w.text));
 
-/** Where cells begin in many lines, by places that are no estimates, from left to right. */
+/**
+ * Where cells begin in many lines, from left to right: by places that are no estimates, or by a few such lines beside many where
+ * a word is estimated to begin there.
+ */
 export function cellStarts(body: readonly Line[]): number[] {
   const counts = countStarts(body, (w) => !w.estimated || w.first === true);
   const least = Math.max(3, 0.4 * body.length);
+  const isNear = (w: Word, x: number) => w.estimated === true && !w.first && Math.abs(w.x0 - x) < OFF * w.size;
+  const estimatedAt = (x: number) => body.filter(({ words }) => words.some((w, i) => i > 0 && isNear(w, x))).length;
   return [...counts]
-    .filter(([, count]) => count >= least)
+    .filter(([x, count]) => count >= least || (count >= 3 && count >= 0.1 * body.length && count + estimatedAt(x / 2) >= 2 * least))
     .map(([x]) => x / 2)
     .sort((a, b) => a - b);
 }

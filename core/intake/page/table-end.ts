@@ -19,6 +19,7 @@ export function endOf(lines: readonly Line[], from: number, header: PageHeader, 
     const gap = at > 0 ? line.base - lines[at - 1]!.base : 0;
     const above = () => lines.slice(from, at);
     const ends = (second: number) => isOver(line, text, bodySize, second);
+    if (at > from && isMarkOfNote(lines, at)) return at;
     // Under a centred heading cells begin left of it.
     if (ends(header.heads[1]?.x0 ?? region.right) && !isFullRow(line, above()) && (!isInColumn(line, above(), header) || ends(0)))
       return at;
@@ -73,6 +74,16 @@ function headsOther(line: Line): boolean {
 const isNoteLine = (line: Line, text: string): boolean =>
   (text.length > 24 || line.words.length > 3) && (isMarkedNote(text) || (isNote(text) && segmentsOf(line).length === 1));
 
+/** `(1)` set small and high before the words of a note under the table. */
+function isMarkOfNote(lines: readonly Line[], at: number): boolean {
+  const [{ words, base }, next] = [lines[at]!, lines[at + 1]];
+  const [mark] = words;
+  if (words.length > 1 || !next || !/^(?:\(\w\)|\[\d\]|[*†‡])$/.test(mark!.text) || mark!.size > 0.9 * next.size) return false;
+  const [first, ...more] = next.words;
+  const isBeside = next.base - base < 0.7 * next.size && first!.x0 > mark!.x1 - 1 && first!.x0 < mark!.x1 + next.size;
+  return isBeside && more.length > 1 && segmentsOf(next).length === 1 && !next.words.some((w) => looksLikeNumbers(w.text));
+}
+
 /** Full lines of words without a wide gap, ending like a sentence or going on for long. */
 function isProse(line: Line, region: Region): boolean {
   const segments = segmentsOf(line, 0.8);
@@ -81,9 +92,11 @@ function isProse(line: Line, region: Region): boolean {
   return only.x0 < region.left + 0.12 * (region.right - region.left) && only.x1 - only.x0 > 0.42 * (region.right - region.left);
 }
 
-/** `5 VLOGIC Digital supply. Its range is`, with hardly a gap between its cells: a number, and a name in capitals. */
+/** `5 VLOGIC Digital supply. Its range is`, with hardly a gap between its cells: a number and a name in capitals, either of them first. */
 const isNumberedRow = ({ words: [first, second] }: Line): boolean =>
-  first !== undefined && second !== undefined && looksLikeNumbers(first.text) && isLongName(second.text);
+  first !== undefined &&
+  second !== undefined &&
+  ((looksLikeNumbers(first.text) && isLongName(second.text)) || (isLongName(first.text) && looksLikeNumbers(second.text)));
 
 /** `(2) | 8 | Output`: the mark of a note that had no room beside its name, and the row's other cells. */
 const isMarkedRow = (line: Line): boolean => {

@@ -131,6 +131,13 @@ describe('several tables of one pinout', () => {
     ]);
   });
 
+  it('says that the first rows of a ball grid are missing', () => {
+    const of = (balls: string[]) => read(`Ball,Name\n${balls.map((b, i) => `${b},N${i}`).join('\n')}`).problems.map((p) => p.code);
+    expect(of(['C1', 'C2', 'D1', 'E1'])).toEqual(['rows-first']);
+    expect(of(['A1', 'A2', 'D1', 'E1'])).toEqual([]);
+    expect(of(['C1', 'C2', 'D1'])).toEqual([]);
+  });
+
   it('says what is missing between them', () => {
     const { problems } = read(text(SIGNALS, ['Pin,Name,Description', '5,VDD,Supply', '6,GND,Ground']));
     expect(problems.map((p) => p.code)).toEqual(['number-gap']);

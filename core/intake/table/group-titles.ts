@@ -32,13 +32,9 @@ export function groupByTitles(read: readonly Proposal[], titles: readonly (strin
   const numbers = read.flatMap((p) => p.terminals.map((t) => t.numbers[p.package] ?? ''));
   const packages = new Set(read.map((p) => p.packages.map((q) => q.name).join('|')));
   if (packages.size > 1 || new Set(numbers).size < numbers.length) return;
-  for (const [i, { terminals }] of read.entries()) {
-    const group = groups[i];
-    // What a table says itself has no reason beside it.
-    const isPrinted = terminals.some((t) => t.group !== undefined && t.because['group'] === undefined);
-    if (group === undefined || isPrinted) continue;
-    give(terminals, group);
-  }
+  // A title within a table holds from its own row on.
+  const isOpen = (t: Terminal) => t.group === undefined || t.because['group'] !== undefined;
+  for (const [i, { terminals }] of read.entries()) if (groups[i] !== undefined) give(terminals.filter(isOpen), groups[i]);
 }
 
 /** A group that the source says, in place of one that names or words suggested. */

@@ -76,7 +76,7 @@ export function joinTables(first: Proposal, others: readonly Proposal[], options
   }
   if (others.length === 0) return ok(first);
   const names = joined.packages.map((p) => p.name);
-  const problems = joined.problems.filter((p) => !['number-gap', 'count-package', 'number-twice'].includes(p.code));
+  const problems = joined.problems.filter((p) => !['number-gap', 'rows-first', 'count-package', 'number-twice'].includes(p.code));
   for (const t of joined.terminals) t.doubts = t.doubts.filter((d) => !/^Number \S+ stands \d+ times\.$/.test(d.reason));
   return propose(joined.terminals, names, { problems, ...(joined.table ? { table: joined.table } : {}) }, options);
 }

@@ -76,7 +76,10 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     areSmallBalls(rows.filter(hasTwo), i);
   const areFigures = (i: number) => share(i, (c) => /^\d{1,4}$/.test(c)) === 1;
   // `Signal | LQFP48`: what else could be the name, where numbers have their own heading?
-  const isOnlyName = roles.includes('number') && !roles.includes('name') && roles.filter((r) => r === 'ambiguous').length === 1;
+  const isOnlyName =
+    roles.includes('number') &&
+    !roles.includes('name') &&
+    roles.filter((r, i) => r === 'ambiguous' && !/^\W*functions?\W*$/i.test(headings[i]!)).length === 1;
   const settled: (ColumnRole | undefined)[] = roles.map((role, i) => {
     // `U7` in every row is the part on its board.
     if (role === 'number' && rows.length > 2 && roles.includes('ambiguous') && share(i, (c) => c === rows[0]!.cells[i]?.trim()) === 1)

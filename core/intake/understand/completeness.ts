@@ -1,4 +1,4 @@
-import { problem, type Problem } from '../../part';
+import { problem, rowLetters, rowNumber, type Problem } from '../../part';
 import { countedIn, packageIn } from '../table/headings';
 import { terminalsIn, type Proposal, type Terminal } from '../proposal';
 
@@ -13,6 +13,7 @@ export function checkCompleteness(proposal: Proposal, declared?: number): Proble
     return [
       ...twice(terminals, name),
       ...gaps(numbers, proposal.packages.length > 1 ? `${name}: the` : 'The'),
+      ...firstRows(numbers, proposal.packages.length > 1 ? `${name}: the` : 'The'),
       ...count(numbers, name, declared),
     ];
   });
@@ -52,6 +53,23 @@ function gaps(numbers: string[], of: string): Problem[] {
       );
   });
   return found.slice(0, 20);
+}
+
+/** So many rows show that a grid is one, and no few contacts of several connectors. */
+const ROWS_OF_GRID = 3;
+
+/**
+ * The rows that a ball grid lacks before its first one: single balls and inner rows may be depopulated, the first row hardly is.
+ * Rows are counted by their letters as JEDEC JEP95 has them; `of` says the package.
+ */
+function firstRows(numbers: readonly string[], of: string): Problem[] {
+  const balls = numbers.flatMap((n) => /^([A-Z]{1,2})\d{1,2}$/.exec(n)?.[1] ?? []);
+  const rows = [...new Set(balls)].map(rowNumber);
+  if (balls.length < 0.8 * numbers.length || rows.length < ROWS_OF_GRID || rows.includes(-1)) return [];
+  const first = rows.reduce((least, row) => Math.min(least, row));
+  if (first === 0) return [];
+  const missing = first === 1 ? 'row A is' : `rows A to ${rowLetters(first - 1)} are`;
+  return [problem('rows-first', { of, row: rowLetters(first), missing })];
 }
 
 /** The exposed pad and mechanical pads are not counted in a package's name, so one or a few more are right. */

@@ -1,0 +1,75 @@
+import { good, read } from '../../test/samples';
+import { terminalsIn } from '..';
+import { list, page, read as readPages, table, text } from '../page/page.samples';
+import { readHtml } from '../html';
+import { groupOfTitle } from './group-titles';
+
+it.each<[string, string | undefined]>([
+  ['Table 5. Serial port pins', 'Serial port pins'],
+  ['Table 2-1: Clocks', 'Clocks'],
+  ['4.2 Power and ground', 'Power and ground'],
+  ['## Serial bus', 'Serial bus'],
+  ['Serial bus (continued)', 'Serial bus'],
+  ['Serial bus:', 'Serial bus'],
+  ['Pin functions', undefined],
+  ['Table 3. Pin names and descriptions', undefined],
+  ['Signal descriptions (continued)', undefined],
+  ['LQFP48 pin assignment', undefined],
+  ['KX1042 pin functions', undefined],
+  ['All pins are listed below.', undefined],
+  ['Pins 1 to 24 of the part, in the order of their numbers, with their functions', undefined],
+  ['', undefined],
+])('over a table “%s” names the group %s', (title, group) => expect(groupOfTitle(title)).toBe(group));
+
+const POWER = [['1', 'VDD', 'P', 'Supply'], ['2', 'GND', 'G', 'Ground']]; // prettier-ignore
+const SERIAL = [['3', 'SDA', 'I/O', 'Data'], ['4', 'SCL', 'I', 'Clock']]; // prettier-ignore
+const HEAD = ['Pin', 'Name', 'Type', 'Description'];
+const WANT = ['VDD Power', 'GND Power', 'SDA Serial bus', 'SCL Serial bus'];
+const told = (p: ReturnType<typeof read>): string[] => terminalsIn(p).map((t) => `${t.name} ${t.group ?? '-'}`);
+
+describe('titles over several tables are the groups of their terminals', () => {
+  const lines = (sign: string, rows: string[][]) => rows.map((r) => r.join(sign)).join('\n');
+  it('in a text', () => {
+    const text = `Power\n${lines('\t', [HEAD, ...POWER])}\n\nSerial bus\n${lines('\t', [HEAD, ...SERIAL])}\n`;
+    expect(told(read(text))).toEqual(WANT);
+  });
+  it('in Markdown', () => {
+    const of = (rows: string[][]) => [HEAD, HEAD.map(() => '---'), ...rows].map((r) => `| ${r.join(' | ')} |`).join('\n');
+    expect(told(read(`# KX1042\n\n## Power\n\n${of(POWER)}\n\n## Serial bus\n\n${of(SERIAL)}\n`))).toEqual(WANT);
+  });
+  it('in HTML', () => {
+    const row = (cells: string[], tag: string) => `<tr>${cells.map((c) => `<${tag}>${c}</${tag}>`).join('')}</tr>`;
+    const of = (title: string, rows: string[][]) => `<h2>${title}</h2><table>${row(HEAD, 'th')}${rows.map((r) => row(r, 'td')).join('')}</table>`; // prettier-ignore
+    expect(told(good(readHtml(of('Power', POWER) + of('Serial bus', SERIAL))))).toEqual(WANT);
+  });
+  it.each(['none', 'all'] as const)('on a page, with rules: %s', (rules) => {
+    const first = table([HEAD, ...POWER], { y: 100, rules });
+    const second = table([HEAD, ...SERIAL], { y: 230, rules });
+    const titles = [text(50, 92, 'Table 3. Power'), text(50, 222, 'Table 4. Serial bus')];
+    expect(told(readPages([page([...first.runs, ...second.runs, ...titles], [...first.rules, ...second.rules])]))).toEqual(WANT);
+  });
+  it('where the title is the last line of the page before', () => {
+    const first = table([HEAD, ...POWER], { y: 100, rules: 'all' });
+    const second = table([HEAD, ...SERIAL], { y: 60, rules: 'all' });
+    const pages = [page([...first.runs, text(50, 92, '4.1 Power'), text(50, 190, '4.2 Serial bus')], first.rules), page(second.runs, second.rules, 2)]; // prettier-ignore
+    expect(told(readPages(pages))).toEqual(WANT);
+  });
+  it('but not where a number stands in both', () => {
+    const rows = [['1', 'SDA', 'I/O', 'Data'], ['2', 'SCL', 'I', 'Clock']]; // prettier-ignore
+    const first = table([HEAD, ...POWER], { y: 100 });
+    const second = table([HEAD, ...rows], { y: 230 });
+    const p = readPages([page([...first.runs, ...second.runs, text(50, 92, 'Power'), text(50, 222, 'Serial bus')])]);
+    expect(told(p).map((t) => t.split(' ')[1])).not.toContain('Power');
+  });
+});
+
+it('reads two headings of one line that are set as near as words, and names before numbers as near', () => {
+  const heads = [text(50, 100, 'Terminal'), text(88, 100, 'Signal'), text(150, 100, 'I/O'), text(200, 100, 'Description')];
+  const cells = ['VDD', 'GND', 'SDA', 'SCL', 'EN'].flatMap((name, i) => [
+    text(60, 118 + 18 * i, String(i + 1)),
+    text(92, 118 + 18 * i, name),
+    text(152, 118 + 18 * i, 'I'),
+    text(200, 118 + 18 * i, 'Of the part'),
+  ]);
+  expect(list([page([...heads, ...cells])])).toEqual(['1 VDD', '2 GND', '3 SDA', '4 SCL', '5 EN']);
+});
