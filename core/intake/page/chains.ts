@@ -60,8 +60,8 @@ const OF_HEADING = /^(?:(?:pin|ball|terminal|lead|signal|no\.?|number|package|i\
 
 /** The line right over a table, or the caption over that. */
 export function titleOver({ captions }: Block): string | undefined {
-  const near = captions.slice(0, 2);
-  return near.find((c) => /^table\s*\S*\d/i.test(c)) ?? near.find((c) => !OF_HEADING.test(c));
+  const near = captions.slice(0, 3).filter((c) => !OF_HEADING.test(c));
+  return near.slice(0, 2).find((c) => /^table\s*\S*\d/i.test(c)) ?? near[0];
 }
 
 function isOfOtherGroup(block: Block, chain: Chain): boolean {

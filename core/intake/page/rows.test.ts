@@ -1,5 +1,5 @@
 import { terminalsIn } from '..';
-import { list, page, read, table, text } from './page.samples';
+import { across, list, page, read, table, text } from './page.samples';
 import type { Run } from './page';
 
 const X = [50, 100, 180, 230];
@@ -236,6 +236,16 @@ it('takes a list of numbers whole around the name in its middle, with the mark o
   ];
   const marked = [...lines([HEAD, ...rows]), text(71, 157, '(1)', 5)];
   expect(list([page(marked)])).toEqual(['1 VDD', ...[0, 1, 2, 3, 4, 5].map((i) => `${i + 2} D${i}`), '8 GND', '9 EN']);
+});
+
+it('takes the upper line of a centred cell for no title, though every row has one', () => {
+  const rows = ['VDD', 'VSS', 'SDA', 'SCL'].flatMap((name, i): [number, string[]][] => [
+    [118 + 22 * i, ['', '', '', 'Input of channel']],
+    [124 + 22 * i, [String(i + 1), name, 'I']],
+    [130 + 22 * i, ['', '', '', String(i)]],
+  ]);
+  const { terminals } = read([page(lines([HEAD, ...rows]), [across(50, 540, 104)])]);
+  expect(terminals.map((t) => `${t.name} ${t.description}`)).toEqual(['VDD', 'VSS', 'SDA', 'SCL'].map((n, i) => `${n} Input of channel ${i}`)); // prettier-ignore
 });
 
 it('takes what stands between two lines for a title, where it begins as descriptions do too', () => {

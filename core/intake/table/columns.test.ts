@@ -28,6 +28,25 @@ it.each<[string, string, string[]]>([
   ['cells in quotes between bars', '"Pin"|"Name"|"Use"\n"1"|"TXD"|"Data | clock"\n"2"|"RXD"|"Data in"', ['1 TXD', '2 RXD']],
 ])('%s', (_case, text, want) => expect(told(text, want[0]!.split(' ').length > 2)).toEqual(want)); // prettier-ignore
 
+it('takes names apart from the types behind them where the heading is of both', () => {
+  const { terminals } = read('Pin|Signal Dir.|Use\n1|TXD Output|Data out\n2|RXD Input|Data in\n3|VDD Power|Supply');
+  expect(terminals.map((t) => `${t.name} ${t.type}`)).toEqual(['TXD output', 'RXD input', 'VDD supply-in']);
+});
+
+it('calls a group by its title, not by the number before it', () => {
+  const { terminals } = read('Pin,Name,Type,Use\n4.2 Serial port\n1,TXD,O,out\n2,RXD,I,in\nTable 7. Power\n3,VDD,P,supply');
+  expect(terminals.map((t) => t.group)).toEqual(['Serial port', 'Serial port', 'Power']);
+});
+
+it.each([
+  ['a name with words that go on in the next column', 'GPIO0 General', 'purpose input', 'may hold a cell of the next column'],
+  ['a list that goes on nowhere', 'GPIO0', 'Port', 'ends as if it went on'],
+])('asks %s', (_case, name, words, reason) => {
+  const { terminals } = read(`Pin|Name|Use\n1|VDD|Supply\n2${reason.startsWith('ends') ? ',' : ''}|${name}|${words}\n3|GND|Ground`);
+  expect(terminals[1]!.doubts.map((d) => d.reason).join()).toContain(reason);
+  expect(terminals[0]!.doubts).toEqual([]);
+});
+
 it('takes a category of codes for the type where nothing else is one', () => {
   const { terminals } = read('Pin,Name,Pin category,Block\n1,TXD,Output,Serial\n2,RXD,Input,Serial\n3,VDD,Power,Supply');
   expect(terminals.map((t) => `${t.type} ${t.group}`)).toEqual(['output Serial', 'input Serial', 'supply-in Supply']);

@@ -10,6 +10,8 @@ const OF_ANY =
 /** A part's name: `KX1042`. */
 const OF_PART = /^[A-Z]{1,5}\d{3,}\S*$/;
 const LONGEST = 48;
+/** So many numbers stand twice by mistake, and no more. */
+const FEW_TWICE = 0.05;
 
 /**
  * The group that the title over one of several tables names, as printed: `Serial port pins` of `Table 5. Serial port pins`.
@@ -23,15 +25,17 @@ export function groupOfTitle(title: string | undefined): string | undefined {
 }
 
 /**
- * Gives the terminals of each of several tables the group that its title names, where the tables are parts of one pinout: no
+ * Gives the terminals of each of several tables the group that its title names, where the tables are parts of one pinout: hardly a
  * number stands in two of them, and at least two are called differently. Groups that stand in a table itself stay.
  */
 export function groupByTitles(read: readonly Proposal[], titles: readonly (string | undefined)[]): void {
   const groups = titles.map(groupOfTitle);
   if (new Set(groups.filter((g) => g !== undefined)).size < 2) return;
-  const numbers = read.flatMap((p) => p.terminals.map((t) => t.numbers[p.package] ?? ''));
-  const packages = new Set(read.map((p) => p.packages.map((q) => q.name).join('|')));
-  if (packages.size > 1 || new Set(numbers).size < numbers.length) return;
+  // A package in which a table has nothing is none of it.
+  const shared = read[0]!.packages.find(({ name }) => read.every((p) => p.packages.some((q) => q.name === name)));
+  if (!shared) return;
+  const numbers = read.flatMap((p) => p.terminals.flatMap((t) => t.numbers[shared.name] ?? []));
+  if (numbers.length - new Set(numbers).size > FEW_TWICE * numbers.length) return;
   // A title within a table holds from its own row on.
   const isOpen = (t: Terminal) => t.group === undefined || t.because['group'] !== undefined;
   for (const [i, { terminals }] of read.entries()) if (groups[i] !== undefined) give(terminals.filter(isOpen), groups[i]);

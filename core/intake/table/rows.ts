@@ -41,6 +41,7 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   if (
     only?.cell.kind === 'list' &&
     only.cell.numbers.length === 1 &&
+    !only.text.endsWith(',') &&
     others.length === 0 &&
     !entry.crossed &&
     !entry.broken &&
@@ -84,7 +85,8 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   if (clean.behind && /\blow\b/i.test(description)) doubts.push(levelDoubt('A bar stands over another of its names.'));
   if (clean.partly) doubts.push(levelDoubt('A bar stands over a part of the name.'));
   // The dash of an empty column beside it, or the number where others have the dash.
-  if (DASH_BEHIND.test(clean.name) || (notes.haveDashes && /\S \d{1,3}$/.test(clean.name)))
+  const isBeforeRest = /^[a-z]/.test(description) && WITH_WORD.test(clean.name);
+  if (isBeforeRest || DASH_BEHIND.test(clean.name) || (notes.haveDashes && /\S \d{1,3}$/.test(clean.name)))
     doubts.push({ field: 'name', reason: `“${clean.name}” may hold a cell of the next column too.` });
   if (entry.stacked) doubts.push({ field: 'name', reason: `${entry.stacked.join(', ')} stand under each other in its cell; the first is taken.`, candidates: [entry.stacked[0]!, entry.stacked.join('/')] }); // prettier-ignore
   if (entry.broken) doubts.push({ field: 'name', reason: `Its lines break between “${entry.broken.join('” and “')}”.` });
@@ -125,6 +127,9 @@ function unlikeOneList(text: string, name: string): string | undefined {
   if (closed < 0 || !/\s/.test(name) || !lines.some((line) => line.endsWith(','))) return undefined;
   return `Two rows may be one here: the list of numbers ends at “${lines[closed]!}” and goes on.`;
 }
+
+/** `GPIO0 General` before `purpose input`: a name with the first words of what is said of it. */
+const WITH_WORD = /^[A-Z][A-Z\d_/#-]+ (?!(?:to|and|or|through)\b)[A-Z]?[a-z]{2,}/;
 
 /** The dash of an empty cell, and a resistance. */
 const NO_NAME = /^([-–—]|\d[\d.]* ?[kM]?Ω)$/;

@@ -1,5 +1,5 @@
 import type { Column } from '../../proposal';
-import { isTypeCode } from '../../understand/type-codes';
+import { isTypeCode, isTypePhrase } from '../../understand/type-codes';
 import { mapCells, type GridRow, type RowsInColumns } from '../grid';
 import { looksLikeNumbers } from '../numbers';
 
@@ -7,6 +7,9 @@ import { looksLikeNumbers } from '../numbers';
 const MOST_NAMES = 0.8;
 /** `VDD (P)`: the name with its type behind it. */
 const WITH_TYPE = /^(\S+)\s*[([]([A-Z/]{1,5})[)\]]$/i;
+/** `VDD Power` under `Signal Dir.`: the same without brackets, where the heading is of both. */
+const BEFORE_TYPE = /^(\S+)\s+(\S+(?: \S+){0,2})$/;
+const OF_BOTH = /\s(?:dir(?:ection|\.)?|(?:(?:pin|signal|i\/o) )?type|i\/o)\W*$/i;
 /** `VIN: input supply`, `GND – ground`: the name, and what it is. */
 const WITH_WORDS = /^([A-Z~/+-][\w+\-/#*~.]{0,15})\s*(?::|\s[-–—])\s+(\S[^]*)$/;
 
@@ -40,6 +43,9 @@ export function splitNames({ columns, rows }: RowsInColumns): RowsInColumns {
   const codes = new Set(names.flatMap((name) => typeOf(name) ?? []));
   if (!has('type') && codes.size > 1 && most(names, (name) => isTypeCode(typeOf(name) ?? '')))
     return apart({ columns, rows }, at, 'type', WITH_TYPE);
+  const areTyped = !has('type') && OF_BOTH.test(columns[at]!.heading);
+  const isType = (text = '') => isTypeCode(text) || isTypePhrase(text);
+  if (areTyped && most(names, (name) => isType(BEFORE_TYPE.exec(name)?.[2]))) return apart({ columns, rows }, at, 'type', BEFORE_TYPE);
   const isWhole = !has('description') && most(names, (name) => WITH_WORDS.test(name));
   return isWhole ? apart({ columns, rows }, at, 'description', WITH_WORDS) : { columns, rows };
 }
