@@ -63,6 +63,8 @@ export function labelled(
     row.cells.some(looksLikeNumbers) ? [{ at, box: unite(row.boxes.flatMap((b) => (b ? [b] : [])))! }] : [],
   );
   const boxes = numbered.map((r) => r.box);
+  // Labels of every row, in two lines each, run into one.
+  if (labels.some((l) => l.text.length > 2 * LONGEST)) return undefined;
   const starts =
     startsOf(boxes, labels, size, 'middle') ??
     startsOf(boxes, labels, size, 'bottom') ??

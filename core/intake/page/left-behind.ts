@@ -46,8 +46,17 @@ function ballRow(known: ReadonlySet<string>, column: ColumnOfNumbers): Find {
   const isOther = (t: string) => BALL.test(t) && !known.has(t);
   return (lines) => {
     const rows = lines.filter((l) => hasRow(l, isOther, column));
-    return rows.length > 1 ? rows[0] : undefined;
+    return rows.length > 1 ? rows[0] : alignedRows(lines, isOther);
   };
+}
+
+/** How many names with a ball behind each, the balls under each other, are rows wherever they stand. */
+const ALIGNED = 3;
+
+/** Rows of another table of the same pinout, whose columns are as wide as its own cells need. */
+function alignedRows(lines: readonly Line[], isOther: (text: string) => boolean): Line | undefined {
+  const rows = lines.filter(({ words: [name, ball] }) => name && ball && isLongName(name.text) && isOther(ball.text));
+  return rows.find((l) => rows.filter((r) => Math.abs(r.words[1]!.x0 - l.words[1]!.x0) < BESIDE).length >= ALIGNED);
 }
 
 /** The page of a table's last part, and from where to where its numbers stand. */

@@ -16,7 +16,7 @@ export function standsOnce(rows: readonly GridRow[], at: number): boolean {
 }
 
 /** The rest of a group's label that has no room in one line, `port` below `Serial`, `2` below `Port`, beside the next row. */
-const REST = /^(?:[a-z][A-Za-z/&, -]*|\d{1,2}|I\/Os?)$/;
+const REST = /^(?:[a-z][a-z ]*(?: I\/Os?)?|\d{1,2}|I\/Os?)$/;
 /** `Power and`: more has to follow. */
 const OPEN = /(?:[&/,–-]|\b(?:and|or|of|for|to|with))$/;
 
