@@ -35,7 +35,7 @@ export function cutLine(line: Line, edges: readonly number[]): CellLine {
   const words: Word[][] = Array.from({ length: count }, () => []);
   let crossed = false;
   const columns = line.words.map((w) => columnAt((w.x0 + w.x1) / 2, edges));
-  withWholeLists(line, columns, edges);
+  keepListsWhole(line, columns, edges);
   for (const [i, word] of line.words.entries()) {
     words[columns[i]!]!.push(word);
     const slack = word.estimated ? 0.6 * word.size : 1.5;
@@ -58,7 +58,7 @@ export function cutLine(line: Line, edges: readonly number[]): CellLine {
 }
 
 /** `C6, C5, C4, C3,` with no more than a blank between its numbers stands in one column, even where it is wider than the others there. */
-function withWholeLists({ words, size }: Line, columns: number[], edges: readonly number[]): void {
+function keepListsWhole({ words, size }: Line, columns: number[], edges: readonly number[]): void {
   const goesOn = (i: number) =>
     words[i]!.text.endsWith(',') &&
     words[i + 1] !== undefined &&

@@ -1,6 +1,7 @@
 import { looksLikeNumbers } from '../table/numbers';
 import { unite, type Box } from '../table/box';
 import { filledIn, type CellLine, type PageRow } from './cells';
+import { areInOneRow } from './lines';
 
 /** A text that stands once for several rows beside it, in the middle of them or on the last one's line. */
 export interface Label {
@@ -21,7 +22,7 @@ export function labelColumn(lines: readonly CellLine[], columns: readonly number
   const first = lines.find((l) => anchors.has(l));
   if (!first) return undefined;
   // Of few rows a label is one only where it stands less than a line's height from a number: its row has centred cells.
-  const isInRow = (l: CellLine) => [...anchors].some((a) => Math.abs(a.base - l.base) < 0.8 * l.size);
+  const isInRow = (l: CellLine) => [...anchors].some((a) => areInOneRow(a, l));
   const isAlone = (l: CellLine) => !anchors.has(l) && filledIn(l) === 1 && (anchors.size > 3 || isInRow(l));
   return columns.find((k) => {
     const own = lines.filter((l) => l.cells[k] !== '');

@@ -7,6 +7,12 @@ export interface Line {
   size: number;
 }
 
+/** How near, in font sizes, lines stand that are less than a line's height apart: their cells are centred in one row. */
+const IN_ROW = 0.8;
+
+export const areInOneRow = (a: { base: number }, { base, size }: { base: number; size: number }): boolean =>
+  Math.abs(a.base - base) < IN_ROW * size;
+
 /** A stretch of a line without a wide gap. */
 export interface Segment {
   text: string;

@@ -164,7 +164,7 @@ function hasRowsBeside([left, right]: Halves): boolean {
   const isLevel = (l: Line) => left.some((other) => Math.abs(other.base - l.base) < LEVEL);
   const areApart = (own: readonly Line[]) => own.filter(isLevel).length < 0.5 * own.length;
   // A whole table on the right has its heading there, over numbers too.
-  const isOverNumbers = ({ text }: { text: string }) => NUMBERS.test(text) || roleOf(text) === 'number' || roleOf(text) === 'ambiguous';
+  const isOverNumbers = ({ text }: { text: string }) => NUMBERS.test(text) || roleOf(text) === 'number';
   const hasHeading = () =>
     right.some((_, i) => {
       const header = headerAt(right, i);

@@ -56,7 +56,7 @@ function withWholeLists(rows: readonly PageRow[], keys: readonly number[]): Page
   for (const row of rows) {
     const last = whole.at(-1);
     if (last && keys.some((k) => goesOnIn(last, row, k)) && !areBothFull(last, row, keys))
-      whole[whole.length - 1] = { ...last, ...joined(last, row) };
+      whole[whole.length - 1] = { ...last, ...merge([last, row]) };
     else whole.push(row);
   }
   return whole;
@@ -77,14 +77,6 @@ const withoutNotes = (text: string): string => text.replace(/[⁰¹²³⁴-⁹�
 function areBothFull(a: PageRow, b: PageRow, keys: readonly number[]): boolean {
   const filledIn = a.cells.flatMap((c, k) => (c !== '' && !keys.includes(k) ? [k] : []));
   return filledIn.length > 2 && filledIn.every((k) => b.cells[k] !== '');
-}
-
-function joined(a: PageRow, b: PageRow): Pick<PageRow, 'cells' | 'boxes' | 'crossed'> {
-  return {
-    cells: a.cells.map((c, k) => [c, b.cells[k]!].filter((text) => text !== '').join('\n')),
-    boxes: a.boxes.map((box, k) => unite([box, b.boxes[k]].flatMap((own) => (own ? [own] : [])))),
-    crossed: a.crossed || b.crossed,
-  };
 }
 
 function bandsOf(lines: readonly CellLine[], layout: Layout): PageRow[] {
@@ -185,7 +177,7 @@ export function alignIn(lines: readonly CellLine[], keys: readonly number[]): Al
   return alignOf(sections, anchors);
 }
 
-function merge(band: readonly CellLine[]): Omit<PageRow, 'apart'> {
+function merge(band: readonly Pick<CellLine, 'cells' | 'boxes' | 'crossed'>[]): Omit<PageRow, 'apart'> {
   const count = band[0]!.cells.length;
   const columns = Array.from({ length: count }, (_, i) => i);
   return {

@@ -3,7 +3,7 @@ import { isMarkedNote, isNote } from '../table/notes';
 import { looksLikeNumbers } from '../table/numbers';
 import { cutLine } from './cells';
 import { headerAt, type PageHeader } from './headers';
-import { segmentsOf, textOf, type Line } from './lines';
+import { areInOneRow, segmentsOf, textOf, type Line } from './lines';
 import type { Region } from './regions';
 import { cellStarts, OFF } from './starts';
 import { isLongName, type Word } from './words';
@@ -121,7 +121,7 @@ export function isTitleOver(lines: readonly Line[], at: number): boolean {
 
 /** A line of a cell that stands less than a line's height from its row's number: the row has centred cells. */
 const isInRow = (lines: readonly Line[], at: number): boolean =>
-  [lines[at - 1], lines[at + 1]].some((l) => l !== undefined && Math.abs(l.base - lines[at]!.base) < 0.8 * l.size && isNamedNumber(l));
+  [lines[at - 1], lines[at + 1]].some((l) => l !== undefined && areInOneRow(lines[at]!, l) && isNamedNumber(l));
 
 /** A number and a name, and nothing else. */
 const isNamedNumber = (line: Line): boolean => {

@@ -1,5 +1,6 @@
 import type { Box } from '../table/box';
 import { filledIn, type CellLine } from './cells';
+import { areInOneRow } from './lines';
 
 /** Begins like a title, counted or not, and does not end like a sentence: `2. Inputs, 0 V to 2.5 V:`. */
 const TITLE = /^(?:\d{1,2}(?:\.\d{1,2}){0,2}[.)] )?[A-Z](?:[^.;,:]|[.,](?=\d)|, (?=\d)){2,47}:?$/;
@@ -7,8 +8,6 @@ const TITLE = /^(?:\d{1,2}(?:\.\d{1,2}){0,2}[.)] )?[A-Z](?:[^.;,:]|[.,](?=\d)|, 
 export const NAME = /^[A-Z0-9_/[\]:–-]*[\d_][A-Z0-9_/[\]:–-]*$/;
 /** Words that stand in a column of numbers. */
 const PAD = /\b(?:pad|paddle|exposed|thermal|none)\b/i;
-/** How near to a number's line another of its row may stand, in font sizes. */
-const IN_ROW = 0.75;
 /** Places nearer than this are one, in points; and how far a text may stand from where its column's cells do. */
 const [SAME, NEAR] = [1.5, 2.5];
 /** How far a centred title may stand from the table's middle, as a share of its width. */
@@ -32,8 +31,7 @@ export function titlesIn(
   const last = anchors.lastIndexOf(true);
   // Behind the last number only one that stands as the others do is a title: its rows follow on the next page.
   // A line that stands less than its height from a number is of that row, whose cells are centred.
-  const isInRow = (i: number) =>
-    [i - 1, i + 1].some((k) => anchors[k] === true && Math.abs(lines[k]!.base - lines[i]!.base) < IN_ROW * lines[i]!.size);
+  const isInRow = (i: number) => [i - 1, i + 1].some((k) => anchors[k] === true && areInOneRow(lines[k]!, lines[i]!));
   const isFree = lines.map((l, i) => !anchors[i] && l.isOne && isTitle(l.text) && !isInRow(i));
   if (!isFree.includes(true)) return new Set();
   const places = lines[0]!.cells.map((_, i) => placesOf(rows.flatMap((l) => (l.boxes[i] ? [l.boxes[i]] : []))));

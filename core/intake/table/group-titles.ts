@@ -18,7 +18,8 @@ const FEW_TWICE = 0.05;
  * Undefined for a title that could stand over any pinout, names a package or a part, or is a sentence.
  */
 export function groupOfTitle(title: string | undefined): string | undefined {
-  const bare = (title ?? '').replace(BEFORE, '').replace(BEHIND, '').trim();
+  if (title === undefined || title.length > 2 * LONGEST) return undefined;
+  const bare = title.replace(BEFORE, '').replace(BEHIND, '').trim();
   const of = bare.replace(OF_ANY, '').trim();
   const isTitle = /^[A-Z\d][^;]*[^.,;]$/.test(of) && /[A-Za-z]{2}/.test(of) && bare.length <= LONGEST && bare.split(/\s+/).length <= 7;
   return isTitle && packageIn(of) === undefined && countedIn(of) === undefined && !OF_PART.test(of) ? bare : undefined;
