@@ -148,11 +148,11 @@ function hasAbove(lines: readonly CellLine[], anchors: ReadonlySet<CellLine>): b
 function continues(line: CellLine, filled: readonly number[], row: readonly CellLine[]): boolean {
   if (line.crossed) return false;
   const first = filled[0] ?? 0;
-  const aboveIn = (k: number) => row.findLast((l) => (l.cells[k] ?? '') !== '')?.cells[k] ?? '';
-  // What the list of numbers goes on beside is of its row, a label of two lines too.
-  const isOpenList = (text: string) => OPEN.test(text) && looksLikeNumbers(text.replace(OPEN, ''));
-  if (filled.some((k) => k > 0 && looksLikeNumbers(line.cells[k]!) && isOpenList(aboveIn(k)))) return true;
-  const above = aboveIn(first);
+  const above =
+    row
+      .map((l) => l.cells[first] ?? '')
+      .filter((c) => c !== '')
+      .at(-1) ?? '';
   const text = line.cells[first] ?? '';
   // `DOUT-` over a title of two words ends in a sign; a word that is broken goes on with one.
   const isSigned = first === 0 && filled.length === 1 && /\w[–-]$/.test(above) && /\s/.test(text);

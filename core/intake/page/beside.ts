@@ -2,6 +2,7 @@ import { looksLikeNumbers } from '../table/numbers';
 import { cutLine, keyColumns, type CellLine } from './cells';
 import { edgesUnder } from './columns';
 import type { PageHeader } from './headers';
+import { halfOfTwice } from './heads';
 import { linesOf, type Line } from './lines';
 import type { Region } from './regions';
 import { settled } from './starts';
@@ -16,8 +17,8 @@ export function besideEachOther(
   first: number,
 ): { halves: Region[]; end: number } | undefined {
   const { heads } = header;
-  const count = heads.length / 2;
-  if (count < 2 || heads.some((h, i) => i < count && h.text !== heads[i + count]?.text)) return undefined;
+  const count = halfOfTwice(heads);
+  if (count === undefined) return undefined;
   const { lines } = region;
   const end = endOf(lines, first, header, region);
   const body = settled(lines.slice(first, end));

@@ -69,11 +69,11 @@ export function tablesOf(ready: readonly Ready[], options: ReadOptions): Found[]
 /** Blocks at the top of a page with the title that the page before ends with, below all of its tables. */
 function withTitlesBefore(blocks: readonly Block[], ready: readonly Ready[]): Block[] {
   return blocks.map((block) => {
-    const at = titleOver(block) !== undefined || block.goesOn ? 0 : ready.findIndex((r) => r.page.number === block.page);
-    const before = ready[at - 1];
-    const last = before?.lines.at(-1);
-    if (!last || before!.page.number !== block.page - 1 || groupOfTitle(textOf(last)) === undefined) return block;
-    const isIn = blocks.some((b) => b.page === before!.page.number && last.words.some((w) => inBox(w, b.box)));
+    if (block.goesOn || titleOver(block) !== undefined) return block;
+    const before = block.page - 1;
+    const last = ready.find((r) => r.page.number === before)?.lines.at(-1);
+    if (!last || groupOfTitle(textOf(last)) === undefined) return block;
+    const isIn = blocks.some((b) => b.page === before && last.words.some((w) => inBox(w, b.box)));
     return isIn ? block : { ...block, captions: [textOf(last)] };
   });
 }

@@ -26,6 +26,13 @@ export const USUAL_GAP = 0.55;
 /** How far, in points, a heading may stand from the left end of its cells. */
 export const EXACT = 2;
 
+/** How many headings each half has of a line that holds the same ones twice; undefined where it holds them once. */
+export function halfOfTwice(heads: readonly { text: string }[]): number | undefined {
+  const count = heads.length / 2;
+  const isTwice = count >= 2 && Number.isInteger(count) && heads.slice(count).every((h, i) => h.text === heads[i]!.text);
+  return isTwice ? count : undefined;
+}
+
 /** A line of headings parted where cells begin. */
 export function partedOver(line: Line, starts: readonly number[]): Segment[] {
   const { words, size } = line;

@@ -1,7 +1,7 @@
 import { roleOfHeading } from '../table/headings';
 import { looksLikeNumbers } from '../table/numbers';
 import { headerAt } from './headers';
-import { roleOf } from './heads';
+import { halfOfTwice, roleOf } from './heads';
 import type { DocumentPage } from './page';
 import { linesOf, segmentsOf, type Line } from './lines';
 import { looksLikeName, type Word } from './words';
@@ -76,9 +76,8 @@ const hasHeadingOver = (lines: readonly Line[], gutter: number): boolean =>
 const cutsHalf = (lines: readonly Line[], gutter: number): boolean =>
   lines.some((_, i) => {
     const heads = headerAt(lines, i)?.heads ?? [];
-    const count = heads.length / 2;
-    const isTwice = count > 1 && heads.slice(count).every((h, k) => h.text === heads[k]!.text);
-    return isTwice && (gutter < heads[count - 1]!.x1 || gutter > heads[count]!.x0);
+    const count = halfOfTwice(heads);
+    return count !== undefined && (gutter < heads[count - 1]!.x1 || gutter > heads[count]!.x0);
   });
 
 const spanOf = (words: readonly Word[]) => ({

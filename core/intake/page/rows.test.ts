@@ -1,4 +1,4 @@
-import { terminalsIn } from '..';
+import { readPages, terminalsIn } from '..';
 import { across, list, page, read, table, text } from './page.samples';
 import type { Run } from './page';
 
@@ -269,6 +269,15 @@ describe('white down a page', () => {
       text(430, 129 + 22 * i, 'to be left open'),
     ]);
     expect(list([page([...heads, ...cells])])).toEqual(names.map((n, i) => `${i + 1} ${n}`));
+  });
+  it('is looked at where one heading stands three times in a line', () => {
+    const heads = ['Pin', 'Pin', 'Pin'].map((h, i) => text([60, 250, 430][i]!, 100, h));
+    const cells = names.flatMap((name, i) => [
+      text(60, 118 + 18 * i, 'Of the left side'),
+      text(420, 126 + 18 * i, String(i + 1)),
+      text(440, 126 + 18 * i, name),
+    ]);
+    expect(() => readPages([page([...heads, ...cells])])).not.toThrow();
   });
   it('within the second of two headings parts none either', () => {
     const x = [60, 110, 150, 320, 400, 440];

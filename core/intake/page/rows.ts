@@ -75,8 +75,8 @@ const withoutNotes = (text: string): string => text.replace(/[⁰¹²³⁴-⁹�
 
 /** A row with all that the one above it has, three cells and more beside its numbers, is one of its own. */
 function areBothFull(a: PageRow, b: PageRow, keys: readonly number[]): boolean {
-  const filledIn = a.cells.flatMap((c, k) => (c !== '' && !keys.includes(k) ? [k] : []));
-  return filledIn.length > 2 && filledIn.every((k) => b.cells[k] !== '');
+  const filledAt = a.cells.flatMap((c, k) => (c !== '' && !keys.includes(k) ? [k] : []));
+  return filledAt.length > 2 && filledAt.every((k) => b.cells[k] !== '');
 }
 
 function bandsOf(lines: readonly CellLine[], layout: Layout): PageRow[] {

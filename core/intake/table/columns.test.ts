@@ -36,6 +36,8 @@ it('takes names apart from the types behind them where the heading is of both', 
 it('calls a group by its title, not by the number before it', () => {
   const { terminals } = read('Pin,Name,Type,Use\n4.2 Serial port\n1,TXD,O,out\n2,RXD,I,in\nTable 7. Power\n3,VDD,P,supply');
   expect(terminals.map((t) => t.group)).toEqual(['Serial port', 'Serial port', 'Power']);
+  const supplies = read('Pin,Name,Type,Use\n3.3 V supplies\n1,VDD,P,supply\n2,VIO,P,supply\n1.8 V core\n3,VC,P,supply').terminals;
+  expect(supplies.map((t) => t.group)).toEqual(['3.3 V supplies', '3.3 V supplies', '1.8 V core']);
 });
 
 it.each([

@@ -4,6 +4,7 @@ import { typeInOneLine } from '../understand/type-codes';
 import { brokenName, joinName, roomForNames, stackedNames, withWholeList } from './broken-names';
 import { filled, type GridRow } from './grid';
 import { isBankHeading, isHeading } from './headings';
+import { withoutNumber } from './group-titles';
 import { standsOnce, withWholeGroups } from './groups';
 import { isNote } from './notes';
 import { readCountedCell, type NumberCell } from './numbers';
@@ -212,13 +213,8 @@ function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): Row
 /** The dash of a terminal that belongs to no bank, or has no level. */
 const NONE = /^[-–—]+$/;
 
-/** `Table 5.` and `4.2` before a title between the rows: the group is called by what follows. */
-const COUNTED = /^(?:table [A-Z]?\d[\d.–-]*\s*[.:–—-]?\s*|\d{1,2}(?:\.\d{1,2})+\.?\s+)(?=[A-Z])/i;
-
 const cleanHeading = (text: string): string =>
-  text
-    .replace(/\s+/g, ' ')
-    .replace(COUNTED, '')
+  withoutNumber(text.replace(/\s+/g, ' '))
     .replace(/[:–—-]+\s*$/, '')
     .replace(/^[-–—=#*\s]+|[=#*\s]+$/g, '')
     .trim();

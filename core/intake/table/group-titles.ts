@@ -1,8 +1,12 @@
 import type { Proposal, Terminal } from '../proposal';
 import { countedIn, packageIn } from './headings';
 
-/** `Table 5.`, `4.2`, `##` before a title, and `(continued)` behind it. */
-const BEFORE = /^[#*=\s]*(?:(?:table|tab\.)\s*[A-Z]?\d[\d.–-]*\s*[.:–—-]?\s*|\d{1,2}(?:\.\d{1,2})*[.)]?\s+)?/i;
+/** `Table 5.` and `4.2` before a title; in `3.3 V supplies` the figure is of the title. */
+const NUMBER =
+  /^(?:(?:table|tab\.)\s*[A-Z]?\d[\d.–-]*\s*[.:–—-]?\s*(?=\S)|\d{1,2}(?:\.\d{1,2})+[.)]?\s+(?=[A-Z])(?!(?:[munkgµ]?(?:V|A|W|Hz|m|bit|bps|b)|VDC|VAC)\b))/i;
+/** `2.` before a title, and the signs of a heading. */
+const [COUNT, SIGNS] = [/^\d{1,2}(?:[.)]\s+|\s+(?=[A-Z][a-z]))/, /^[#*=\s]+/];
+/** `(continued)` behind a title. */
 const BEHIND = /[\s:,*=#]*(?:\(?(?:continued|cont'?d\.?)\)?)?[\s:*=#]*$/i;
 /** What every table of a pinout is called: `Pin functions`, `Signal names and descriptions`. */
 const OF_ANY =
@@ -13,13 +17,18 @@ const LONGEST = 48;
 /** So many numbers stand twice by mistake, and no more. */
 const FEW_TWICE = 0.05;
 
+/** A title without the number of its table or section. */
+export const withoutNumber = (title: string): string => title.replace(NUMBER, '');
+
 /**
  * The group that the title over one of several tables names, as printed: `Serial port pins` of `Table 5. Serial port pins`.
  * Undefined for a title that could stand over any pinout, names a package or a part, or is a sentence.
  */
 export function groupOfTitle(title: string | undefined): string | undefined {
   if (title === undefined || title.length > 2 * LONGEST) return undefined;
-  const bare = title.replace(BEFORE, '').replace(BEHIND, '').trim();
+  const whole = title.replace(SIGNS, '');
+  const counted = withoutNumber(whole);
+  const bare = (counted === whole ? whole.replace(COUNT, '') : counted).replace(BEHIND, '').trim();
   const of = bare.replace(OF_ANY, '').trim();
   const isTitle = /^[A-Z\d][^;]*[^.,;]$/.test(of) && /[A-Za-z]{2}/.test(of) && bare.length <= LONGEST && bare.split(/\s+/).length <= 7;
   return isTitle && packageIn(of) === undefined && countedIn(of) === undefined && !OF_PART.test(of) ? bare : undefined;
@@ -29,8 +38,9 @@ export function groupOfTitle(title: string | undefined): string | undefined {
  * Gives the terminals of each of several tables the group that its title names, where the tables are parts of one pinout: hardly a
  * number stands in two of them, and at least two are called differently. Groups that stand in a table itself stay.
  */
-export function groupByTitles(read: readonly Proposal[], titles: readonly (string | undefined)[]): void {
-  const groups = titles.map(groupOfTitle);
+export function groupByTitles(tables: readonly { proposal: Proposal; title: string | undefined }[]): void {
+  const read = tables.map((t) => t.proposal);
+  const groups = tables.map((t) => groupOfTitle(t.title));
   if (new Set(groups.filter((g) => g !== undefined)).size < 2) return;
   // A package in which a table has nothing is none of it.
   const shared = read[0]!.packages.find(({ name }) => read.every((p) => p.packages.some((q) => q.name === name)));

@@ -43,10 +43,7 @@ export function readTables<T extends { table: FoundTable }>(
     return understandTable(found.table, around(found), [], roles ? { ...rest, roles } : rest);
   });
   const good = read.flatMap((r, i) => (r.ok ? [{ proposal: r.value, title: titleOf(chosen[i]!) }] : []));
-  groupByTitles(
-    good.map((g) => g.proposal),
-    good.map((g) => g.title),
-  );
+  groupByTitles(good);
   const [first, ...rest] = good.map((g) => g.proposal);
   return first ? joinTables(first, rest, options) : read[0];
 }
