@@ -6,8 +6,9 @@ interface Kind {
   /** Names that a part of this kind has among its pins, and such that its model has among its nodes. */
   pins: RegExp[];
   nodes?: RegExp[];
-  /** A name that none of the model's nodes has. */
+  /** A name that none of the model's nodes has, and one that none of the part's pins has. */
   without?: RegExp;
+  unlike?: RegExp;
   /** Pairs of names that mean the same there. */
   alike: string;
 }
@@ -33,6 +34,10 @@ const KINDS: Kind[] = [
     nodes: GATES,
     alike: among('HO UGATE HGATE TGATE GATEH DRVH HDRV TG GH', 'LO LGATE BGATE GATEL DRVL LDRV BG GL', 'HI HIN INH PWMH', 'LI LIN INL PWML', 'HB VB BOOT BST', 'HS PHASE PH SW LX'),
   },
+  // One letter for a part's ground, where nothing is a gate.
+  { pins: [/^GND$/i], nodes: [/^G$/i], without: /^(GND|VSS|0|COM|[ADPS]GND|[DSAKCE]|T1|MT1|CATHODE|ANODE|DRAIN|SOURCE)$/i, unlike: /GATE|^G\d?$|^DRV$/i, alike: 'GND G' },
+  // The only capacitor of a pump is its first.
+  { pins: [/^C\+$/i, /^C[-−–]$/i], nodes: [/^C1P$/i, /^C1[NM]$/i], without: /^C(2[PNM]|P|N)$/i, alike: 'C+ C1P, C- C1N, C- C1M' },
   // A controller's current is sensed; elsewhere CS selects a chip.
   { pins: [/^COMP$/i, /^V?FB$|^INV$/i, /^(OUT(PUT)?|GD|DRV|GATE)$/i], alike: 'CS ISENSE, CS ISEN' },
   { pins: [/^THR(ES(H(OLD)?)?)?$/i, /^TR(IG(GER)?)?$/i], alike: 'R RESET, Q OUT, CV CONT' },
@@ -41,7 +46,7 @@ const KINDS: Kind[] = [
   // A converter senses its output where a controller's feedback comes in.
   { pins: [/^(BST|C?BOOT)$/i, /^(SW|PH|LX|PHASE)$/i, /^V?FB$|^VSENSE$/i], alike: 'FB VSENSE, VFB VSENSE' },
   // The third terminal of a shunt reference is adjusted by.
-  { pins: [/^(REF|ADJ|R)$/i, /^(A|ANODE)$/i, /^(K|C|CATHODE)$/i], alike: 'REF ADJ, R ADJ, REF R' },
+  { pins: [/^(REF|ADJ|R)$/i, /^(A|ANODE)$/i, /^(K|C|CATHODE)$/i], alike: 'REF REF, REF ADJ, REF R, R REF, R ADJ, ADJ REF, ADJ ADJ' },
   { pins: [/^(G(ATE)?|K|CATHODE)$/i, /^M?T1$/i, /^M?T2$/i], alike: 'T1 MT1, T2 MT2' },
   { pins: [/^NO\d?$/i, /^NC\d?$/i, /^(C|COM)$/i], alike: 'C COM' },
   { pins: [/^S1$/i, /^S2$/i, /^D$/i], nodes: [/^NO$/i, /^NC$/i, /^COM$/i], alike: 'D COM' },
@@ -54,7 +59,7 @@ const KINDS: Kind[] = [
   // A coupler's light gate is enabled.
   { pins: [/^VE$/i, /^V?O(UT)?$/i, /^A(NODE)?$/i], alike: 'VE EN, VE ENABLE' },
   // What a switch of two throws is set by.
-  { pins: [/^(NO|S1|S1?A|B1)$/i, /^(NC|S2|S1?B|B0)$/i, /^(COM|D|D1|A)$/i, /^(IN|SEL)$/i], alike: 'IN SEL, IN CTRL, SEL IN, SEL CTRL' },
+  { pins: [/^(NO|S1|S1?A|B1)$/i, /^(NC|S2|S1?B|B0)$/i, /^(COM|D|D1|A)$/i, /^(IN|SEL)$/i], alike: 'IN SEL, IN CTRL, SEL SEL, SEL IN, SEL CTRL' },
   { pins: [/^N[OC]$/i, /^COM$/i, /^IN$/i], alike: 'IN SEL, IN CTRL' },
   { pins: [/^(NO|B1)$/i, /^(NC|B0)$/i, /^(COM|A)$/i, /^S$/i], alike: 'S SEL, S IN, S CTRL' },
   { pins: [/^RFB[A-D]?$/i, /^I?OUT1?[A-D]?$/i, /^V?REF[A-D]?$/i], alike: 'IOUT1 OUT1, IOUT2 OUT2, IOUT OUT' },
@@ -73,6 +78,8 @@ const KINDS: Kind[] = [
     pins: [/^(DS|SER|SI)$/i, /^(SHCP|SH_CP|SRCLK|SCK|SCLK)$/i],
     alike: 'DS SER, SHCP SRCLK, SH_CP SRCLK, STCP RCLK, ST_CP RCLK, MR SRCLR, Q7S QHS, Q7S QH\', QH\' QHS, QH\' QH_S, QH\' QHP, SCK SRCLK, RCK RCLK, SCLR SRCLR, MR SRCLRN, SRCLR SRCLRN',
   },
+  { pins: [/^(CP|CLK|CK)$/i, /^Q$/i], nodes: [/^RN$/i], alike: 'RST RN, RESET RN, CLR RN' },
+  { pins: [/^(CP|CLK|CK)$/i, /^Q$/i], nodes: [/^SN$/i], alike: 'SET SN, PRE SN' },
   { pins: [/^D$/i, /^(CP|CLK|CK)$/i, /^Q$/i], alike: 'SD PRE, RD CLR, CD CLR, S PRE, R CLR, D DIN' },
   { pins: [/^(CP|CLK)$/i, /^(TC|RCO)$/i], alike: 'MR CLR, MR CLRN, CP CLK, CEP ENP, CET ENT, PE LOAD, PE LOADN, TC RCO' },
   {
@@ -125,8 +132,17 @@ export function otherNamesOf(
 ): ReadonlyMap<string, OtherNames> {
   const isCalled = ({ name }: { name: string }, as: RegExp) => as.test(name) || as.test(withoutMark(name));
   const has = (list: readonly { name: string }[], names: readonly RegExp[]) => names.every((name) => list.some((x) => isCalled(x, name)));
-  const isOf = (kind: Kind) => has(pins, kind.pins) && has(nodes, kind.nodes ?? []) && !nodes.some(({ name }) => kind.without?.test(name));
-  const pairs = KINDS.filter(isOf).flatMap(({ alike }) => alike.split(', ').map((pair) => pair.split(' ') as [string, string]));
+  const isOf = (kind: Kind) =>
+    has(pins, kind.pins) &&
+    has(nodes, kind.nodes ?? []) &&
+    ![...nodes.filter(({ name }) => kind.without?.test(name)), ...pins.filter(({ name }) => kind.unlike?.test(name))].length;
+  const own = new Set(pins.map(keyOf));
+  const pairs = KINDS.filter(isOf)
+    .flatMap(({ alike }) => alike.split(', ').map((pair) => pair.split(' ') as [string, string]))
+    // A part that has both of them calls two things so.
+    .filter(([a, b]) => a === b || !own.has(a) || !own.has(b))
+    // A supply of a driver is none of its switches' sources, whatever its name.
+    .filter(([a, b]) => b !== 'HS' || !pins.some((p) => p.type === 'supply-in' && keyOf(p) === a));
   const there = capitalsOf(nodes);
   const told = [
     ...pairs,
@@ -144,7 +160,7 @@ export function otherNamesOf(
   return new Map(
     [...groupBy([...told, ...back], ([name]) => name)].map(([name, of]) => [
       name,
-      { all: others(of), plain: others(plain.get(name) ?? []) },
+      { all: others(of).filter((other) => other !== name), plain: others(plain.get(name) ?? []) },
     ]),
   );
 }
@@ -156,7 +172,7 @@ const LETTERS = { '+': ['P'], '-': ['N', 'M'] } as const;
 function bySigns(pins: readonly { name: string }[], there: ReadonlySet<string>): [string, string][] {
   return pins.flatMap(({ name }): [string, string][] => {
     const plain = name.toUpperCase().replace(/[−–]/g, '-');
-    const [, before, stem = '', behind, channel = ''] = /^([+-])?([A-Z][A-Z\d]+?)([+-])?[ _]?([A-H\d])?$/.exec(plain) ?? [];
+    const [, before, stem = '', behind, channel = ''] = /^([+-])?(C|[A-Z][A-Z\d]+?)([+-])?[ _]?([A-H\d])?$/.exec(plain) ?? [];
     const sign = (before ?? behind) as '+' | '-' | undefined;
     if (!sign || (before && behind)) return [];
     const written = (of: '+' | '-') => {

@@ -62,6 +62,8 @@ export function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: Ot
   const [first = ''] = untied(node.doc)
     // `excitation, positive` is the positive one.
     .replace(/^([a-z]{3,}), (positive|negative|plus|minus)$/i, '$2 $1')
+    // `gain resistor, second end` is the second of it.
+    .replace(/^([a-z ]{3,30}), (first|second) end$/i, '$1 $2')
     .split(/[,;(]/);
   const [word = '', ...more] = first.trim().split(/\s+/);
   if (word.length > 1 && more.length > 0 && plain.includes(plainName(word)) && goesOnAbout(word, more.join(' ')))

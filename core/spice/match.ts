@@ -185,7 +185,7 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
       open.push({ members, reason: `${members.length} outputs are called ${members[0]!.name}, and one of them may be ${other}.` });
       return;
     }
-    const rival = at < 0 ? undefined : rivalOf(likeness, r, at, score);
+    const rival = at < 0 ? undefined : rivalOf(likeness, r, at, score, nodes);
     if (at >= 0 && score >= ENOUGH && rival === undefined) {
       takenNodes.add(at);
       for (const pin of members)
@@ -280,13 +280,13 @@ const withoutEnd = (name: string, end: string): string => (name.length > 2 && na
  * Another node for this pin, or another pin for this node, that is about as good, where the whole would be about as good
  * with it: K and C both read as a cathode, but only C is a collector too, so that nothing is open.
  */
-function rivalOf(likeness: { score: number }[][], row: number, at: number, score: number): string | undefined {
+function rivalOf(likeness: { score: number }[][], row: number, at: number, score: number, nodes: readonly ModelNode[]): string | undefined {
   const otherNode = likeness[row]!.findIndex((l, i) => i !== at && l.score > score - MARGIN);
   const otherPin = likeness.findIndex((l, i) => i !== row && l[at]!.score > score - MARGIN);
   if (otherNode < 0 && otherPin < 0) return undefined;
   // Only pins that have any likeness compete; beyond so many the question is asked rather than worked out.
   const rows = likeness.flatMap((r, i) => (i === row || r.some((l) => l.score > 0) ? [i] : []));
-  const says = otherNode >= 0 ? `node ${otherNode + 1} fits as well` : 'another pin fits the node as well';
+  const says = otherNode >= 0 ? `node ${nodes[otherNode]!.name} fits as well` : 'another pin fits the node as well';
   if (rows.length > MOST_RIVALS || likeness[row]!.length > MOST_RIVALS) return says;
   const scores = rows.map((i) => likeness[i]!.map((l) => l.score));
   const total = (of: number[][]) => assign(of).reduce((sum, c, r) => sum + (c < 0 ? 0 : of[r]![c]!), 0);

@@ -5,6 +5,8 @@ import { rolesOf, withoutMark } from './roles';
 const OTHERWISE: Record<string, { role: string; types: readonly ElectricalType[] }> = {
   VC: { role: 'compensation', types: ['passive', 'input', 'output', 'bidirectional'] },
   VS: { role: 'switch', types: ['passive', 'output', 'bidirectional'] },
+  // The product that a multiplier gives; a wiper is none.
+  W: { role: 'output', types: ['output'] },
   SRC: { role: 'sourcing output', types: ['output', 'three-state'] },
   D: { role: 'data input', types: ['input'] },
   E: { role: 'enable', types: ['input'] },

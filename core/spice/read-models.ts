@@ -172,7 +172,10 @@ class ModelReader {
     const own = { name, nodes: joinable, above: card.above, between: card.between ?? [], inside, later, raw: card.raw };
     const near = mineNodeDocs(own, this.names);
     // A line at the top of the file that begins with the model's name, `TF12: 1 = IN, 2 = OUT`, is as good.
-    const docs = near.size > 0 ? near : mineNodeDocs({ ...own, above: this.labelled.get(name.toLowerCase()) ?? [], inside: [], later: [] });
+    const docs =
+      near.size > 0
+        ? near
+        : mineNodeDocs({ ...own, above: this.labelled.get(name.toLowerCase()) ?? [], between: [], inside: [], later: [] });
     const nodes = joinable.map((n, i): ModelNode => {
       const found = docs.get(n);
       const node: ModelNode = found ? { name: n, doc: found.doc, docLine: found.line } : { name: n, doc: '' };

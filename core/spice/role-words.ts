@@ -26,11 +26,11 @@ const named = (names: string, words: string): RegExp => new RegExp(`^(${names})$
 export const ROLES: readonly [role: string, words: RegExp][] = [
   [
     'in-',
-    /^(-|in-|inn|-in|vin-|v-in|inm|in_n|in_neg|inneg|inminus|ain-|minus|vinn|vn_in|vim)$|^in(\d*)-$|(?<!non[- ]?)\binverting\b|\bnegative (signal |analog |differential )?input\b|^(?:analog )?input ?-$|^- ?input\b|^signal ?-$/,
+    /^(-|in-|inn|-in|vin-|v-in|inm|in_n|in_neg|inneg|inminus|ain-|minus|vinn|vn_in|vim)$|^in(\d*)-$|^rs-$|(?<!non[- ]?)\binverting\b|\bnegative (signal |analog |differential |sense )?input\b|^(?:analog )?input ?-$|^- ?input\b|^signal ?-$/,
   ],
   [
     'in+',
-    /^(\+|in\+|inp|\+in|vin\+|in_p|in_pos|inpos|inplus|ain\+|plus|ni|vinp|vp_in|vip)$|^in(\d*)\+$|\bnon-?\s?inverting\b|\bpositive (signal |analog |differential )?input\b|^(?:analog )?input ?\+$|^\+ ?input\b|^signal ?\+$/,
+    /^(\+|in\+|inp|\+in|vin\+|in_p|in_pos|inpos|inplus|ain\+|plus|ni|vinp|vp_in|vip)$|^in(\d*)\+$|^rs\+$|\bnon-?\s?inverting\b|\bpositive (signal |analog |differential |sense )?input\b|^(?:analog )?input ?\+$|^\+ ?input\b|^signal ?\+$/,
   ],
   [
     'out-',
@@ -42,7 +42,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ],
   [
     'supply+',
-    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vplus|v_plus|v_?pos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|vddp|pvdd|pvcc|vps|vsp|[ad]?pwr|vpwr)$|\b(positive|plus) (power )?supply\b|^positive power$|^power supply voltage$|\bpositive rail\b|^((power|main|device|chip|logic|battery|upper|clamp|driver) )?supply( (voltage|pin|rail|terminal|node))?$|\b(vcc|vdd)\b(?!-)|^(supply|power)( voltage)? input$|^v?\+ supply|^\+v( supply)?$|^battery (voltage|input)$|^supply from the battery$|^\+\d{1,2}(\.\d+)? ?v( supply)?$|^\d{1,2}(\.\d+)? ?v supply$|^(upper|clamp) rail$|^input (supply|power)$|^power supply$|^power$/,
+    /^(vcc|vdd|v\+|vs\+|vcc\+|vdd\+|\+vcc|\+vdd|supply ?\+|\+ ?supply|vp|vplus|v_plus|v_?pos|avdd|dvdd|vsup|vsupply|vs|\+vs|vc|vp\+|vccp|vddp|pvdd|pvcc|vps|vsp|[ad]?pwr|vpwr)$|\b(positive|plus) (power )?supply\b|^positive power$|^power supply voltage$|\bpositive rail\b|^((power|main|device|chip|logic|battery|upper|clamp|driver) )?supply( (voltage|pin|rail|terminal|node))?$|\b(vcc|vdd)\b(?!-)|^(supply|power)( voltage)? input$|^v?\+ supply|^\+v( supply)?$|^battery (voltage|input)$|^supply from the battery$|^\+\d{1,2}(\.\d+)? ?v( supply)?$|^\d{1,2}(\.\d+)? ?v supply$|^(upper|clamp) rail$|^input (supply|power)$|^power supply( input)?$|^power$/,
   ],
   [
     'supply-',
@@ -62,12 +62,12 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ],
   [
     'common',
-    /^(com|common)\d?$|\bcommon (contact|terminal|pole|node)\b|^(analog|signal) common$|^common (input|output|i\/o)$|^moving contact$|^pole$/,
+    /^(com|common)\d?$|\bcommon (contact|terminal|pole|node)\b|^(analog|signal|switch) common$|^common (input|output|i\/o)$|^moving contact$|^pole$/,
   ],
   ['main 1', /^(mt1|a1)$|\bmain terminal 1\b/],
   ['main 2', /^(mt2|a2)$|\bmain terminal 2\b/],
-  ['anode', /^(a|an|anode|ano|led ?\+)$|\banode\b/],
-  ['cathode', /^(k|c|ca|ka|cat|cath|cathode|kat|led ?-)$|\bcathodes?\b/],
+  ['anode', /^(a|an|anode|ano|led ?\+|led_?a)$|\banode\b/],
+  ['cathode', /^(k|c|ca|ka|cat|cath|cathode|kat|led ?-|led_?k)$|\bcathodes?\b/],
   ['drain', /^(d|drain)$|\bdrains?\b/],
   ['gate', /^(g|gate)$|\bgate\b(?! driv)/],
   ['source', /^(s|source|src)$|^(power )?source\b/],
@@ -81,7 +81,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['bulk', /^(bulk|sub|substrate|body)$|\b(bulk|substrate)\b/],
   [
     'enable',
-    /^(en|ven|enable|ena|on|on\/off|e\/d|ce|shdn|nshdn|shutdown|sd|pd)$|\benable\b|\bshut-?down\b|^on[/ -]off( control| input)?$|^run( control)?$|^control,? active[- ](high|low)\b|^logic control( input)?$/,
+    /^(en|ven|enable|ena|on|on\/off|e\/d|ce|shdn|nshdn|shutdown|sd|pd)$|\benable\b|\bshut-?down\b|^on[/ -]off( control| input)?$|^run( control)?$|^control,? active[- ](high|low)\b|^(logic|switch) control( input)?$/,
   ],
   [
     'feedback',

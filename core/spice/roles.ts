@@ -1,5 +1,5 @@
 import { remember } from '../part';
-import { normal } from './plain-words';
+import { normal, PLACES } from './plain-words';
 import { ROLES } from './role-words';
 
 /** Roles with those that the same words have in general: what enables a driver is no enable of the part. */
@@ -43,7 +43,7 @@ export const rolesOf = remember((text: string): ReadonlySet<string> => {
     .replace(/(?<=[a-z]),? [+-]?\d[\d.]*( ?v)?( ?(\.\.+|-|to) ?[+-]?\d[\d.]*)? ?v$/, '')
     .replace(/^(input|output|supply), ([a-z-]+)$/, '$2 $1')
     // As other languages put it: `alimentation positive`.
-    .replace(/^power supply (positive|negative)$/, '$1 supply');
+    .replace(/^(?:power )?supply (positive|negative)$/, '$1 supply');
   const found = ROLES.filter(([, words]) => words.test(plain)).map(([role]) => role);
   const out = new Set(found);
   // "inverting input" is no plain input, a "gate drive output" no gate; the more special role stands alone.
@@ -61,8 +61,13 @@ export const rolesOf = remember((text: string): ReadonlySet<string> => {
 /** True where two texts have a role in common. */
 export const shares = (a: ReadonlySet<string>, b: ReadonlySet<string>): boolean => [...a].some((role) => b.has(role));
 
-/** The letter that tells one of several inputs or outputs: B of `B`, `Input B`, `B input`, `IN_B`. */
-export const letterOf = (text: string): string | undefined =>
+/** The letter that tells one of several inputs or outputs: B of `B`, `Input B`, `B input`, `IN_B`, and of `second input`. */
+export const letterOf = (text: string): string | undefined => {
+  const counted = /^(first|second|third|fourth) (?:logic |data )?input$/.exec(normal(text))?.[1];
+  return counted === undefined ? letterIn(text) : String.fromCharCode(97 + PLACES.indexOf(counted));
+};
+
+const letterIn = (text: string): string | undefined =>
   /^(?:(?:logic |data |bus |end )?(?:input|output|in|out|end|terminal|side|line|pin|data|port)[ _]([a-z])(?: of .*| data| input\/output)?|([a-z])[ _](?:input|output|in|out|port input\/output)(?: voltage)?|in([a-h])|([a-z]))$/
     .exec(normal(text))
     ?.slice(1)

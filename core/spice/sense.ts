@@ -187,6 +187,8 @@ export const senseOf = remember((text: string): { readonly words: string; readon
     .replace(/\b([np])[- ]?(?:channel|ch\b|mos\b)/g, '$1chan')
     .replace(/^([ak])_([rgb])$/, '$1$2')
     .replace(/\bprotected /, '')
+    // `gain resistor, second end` is its second one.
+    .replace(/\b(first|second) end\b|\bend (?=[12]$)/g, (_, place: string | undefined) => place ?? '')
     .replace(/\b(?:first|second|third|fourth)\b/g, (word) => ` ${placeOf(word)} `)
     .replace(/^i\/o(?=\b|[ _]?\d)/, 'io')
     // Which of several it belongs to: `output of gate 2`.

@@ -19,9 +19,12 @@ const isAboutElse = (docs: readonly string[]): boolean => {
   return docs.length > 1 && (share(isRemark) >= 0.4 || [QUANTITY, STEP, UNIT, FIGURE].some((kind) => share((doc) => kind.test(doc)) > 0.5));
 };
 
+/** `1. set the part number`: what somebody is to do, counted. */
+export const isStep = (text: string, doc: string): boolean => /^\s*\d{1,2}[.)]\s/.test(text) && STEP.test(doc);
+
 /** What stands over a list, or before it, that counts something else than nodes. */
 const TITLE_OF_ELSE =
-  /\b(?:notes|levels|positions|stages|limits|limitations|accuracy|corners?|cases|versions|values|features|options|steps|history|changes|figures|settings|conditions|tolerances|path|blocks|protections?|marking|ratings?|test circuit|what the model (?:has|does)|how to)\b/i;
+  /\b(?:notes|levels|positions|stages|limits|limitations|accuracy|corners?|cases|versions|values|features|options|steps|history|changes|figures|settings|conditions|tolerances|path|blocks|protections?|marking|ratings?|test circuit|what the model (?:has|does)|modell?(?:ed|s)|how to)\b/i;
 
 /** `Pin functions and features` is over terminals all the same. */
 const OF_NODES = /\b(?:pins?|nodes?|terminals?|connections?|ports?|order)\b/i;
@@ -46,7 +49,9 @@ export function linesOfElse(comments: readonly Comment[], found: Found): Readonl
   const runs: Found[] = [];
   for (const entry of [...found].sort(([, a], [, b]) => a.line - b.line)) {
     const last = runs.at(-1);
-    if (last && entry[1].line - last.at(-1)![1].line <= 1) last.push(entry);
+    // A node that comes again on another line begins another list.
+    const isAgain = last?.some(([node, { line }]) => node === entry[0] && line !== entry[1].line);
+    if (last && !isAgain && entry[1].line - last.at(-1)![1].line <= 1) last.push(entry);
     else runs.push([entry]);
   }
   const isOfElse = (run: Found) => {

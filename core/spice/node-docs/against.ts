@@ -31,8 +31,11 @@ function isDenied(words: readonly string[], nodes: readonly string[]): boolean {
 }
 
 /** True where a bare line says of a node what the name of another says: it lists something else. */
-function isAstray(words: readonly string[], nodes: readonly string[]): boolean {
+const isAstray = (words: readonly string[], nodes: readonly string[]): boolean => astrayIn(words, nodes) > 0;
+
+/** How many words say what the name of another node says, and not that of the node in their place. */
+export function astrayIn(words: readonly string[], nodes: readonly string[]): number {
   const own = nodes.map((n) => rolesOf(/^\d+$/.test(n) ? '' : n));
   const isOfOther = (word: string, k: number) => !shares(rolesOf(word), own[k]!) && own.some((roles) => shares(rolesOf(word), roles));
-  return words.some(isOfOther);
+  return words.filter(isOfOther).length;
 }

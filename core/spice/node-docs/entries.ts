@@ -1,8 +1,9 @@
 import type { Comment } from '../cards';
 import { rolesOf } from '../roles';
 import { isKnownWord } from '../sense';
+import { withBrackets } from './brackets';
 import { countOf, LEAD, OUTSIDE_BRACKETS, tidy, type Found, type Names } from './found';
-import { isNode, nodeNamed, nodesListed, nodesOf, startsWithNode } from './named';
+import { isNode, nodeNamed, nodesListed, nodesOf, startsWithOther } from './named';
 
 /** `1 and 2 are the ac terminals, 3 is plus`: a sentence for each of the nodes is a list of them. */
 const sentences = (text: string, byName: Names): string =>
@@ -105,18 +106,20 @@ export function entriesOf({ text: unread, line, raw }: Comment, byName: Names): 
     .replace(/^(\s*[\w+-]+)\.{3,}(?=\S)/, '$1 ... ')
     .replace(/^\s*\.\s+/, '');
   const text = withoutRules(dotted)
-    .replace(LEAD, (lead) => (/^(?:node|pin|terminal)s?\s*$/i.test(lead) ? '' : lead.endsWith('\n') ? lead : ''))
+    // `Pin OUT is the output` is of OUT.
+    .replace(LEAD, (lead) => (lead.endsWith('\n') || byName.has(/^pin\s+(\w+)/i.exec(lead)?.[1]?.toLowerCase() ?? '') ? lead : ''))
     // `plus: node 3`: the word says nothing that the sign before it does not.
     .replace(/([:=]\s*)(?:nodes?|pins?)\s+(?=\S)/gi, '$1')
     // Behind `inm :` a dash is no second separator but the sign of the input.
     .replace(/([:=]\s*)[-−]\s+(?=(?:input|output|supply|terminal|rail|bus)\b)/gi, '$1-');
   // `Hall switch: 1 supply, 2 output`: what stands before the colon is about the model.
   const afterTitle = /^[^:=]{3,}?:\s+(.*)$/.exec(text)?.[1];
-  const behindNumber = /^\s*(\d+)[.)]?\s+((\S+)\s+.*)$/.exec(text);
+  const behindNumber = /^\s*(\d+)[.)]?\s+((\S+?):?\s+.*)$/.exec(text);
   // A row of the package's pin, the node's name and words, `1  BOOT  bootstrap`: the number is no node.
   const row = behindNumber && !byName.has(behindNumber[1]!) && byName.has(behindNumber[3]!.toLowerCase()) ? behindNumber[2] : undefined;
   const body = row ?? text;
   const found =
+    withBrackets(body, line, byName) ??
     shared(body, line, byName) ??
     several(body, line, byName) ??
     items(body, line, byName) ??
@@ -188,6 +191,10 @@ const COUNTED = /^(?:\w+ )?(?:inputs|outputs|channels|supplies|switches|gates|am
 /** `2 inputs` counts what the part has, and says nothing of a node 2. */
 const isCount = (name: string, words: string): boolean => /^\d+$/.test(name) && COUNTED.test(words);
 
+/** `5 V tolerant` counts volts, and says nothing of a node 5. */
+const isQuantity = (name: string, words: string): boolean =>
+  /^\d+$/.test(name) && /^(?:[munpk]?[AVWFH]|[kM]?Hz|[kM]?ohms?)\s|^(?:[mk]?V|m[AW]|[kM]?Hz)$/.test(words);
+
 /** An item's nodes and words; the nodes stand before the words, or as bare numbers behind them. */
 function itemOf(item: string, before: boolean, byName: Names): { nodes: string[]; doc: string } | undefined {
   // `…, vcc, gnd`: nodes whose names say it all.
@@ -196,7 +203,7 @@ function itemOf(item: string, before: boolean, byName: Names): { nodes: string[]
   const [, first = '', last = ''] = shape.exec(item.trim()) ?? [];
   const several = before ? severalFirst(item.trim(), byName) : undefined;
   const [name, doc] = several ?? (before ? [first, last] : [last, first]);
-  if (before && isCount(name, doc)) return undefined;
+  if (before && (isCount(name, doc) || isQuantity(name, doc))) return undefined;
   const nodes = nodesOf(name, byName);
   // What names other nodes than its own, goes on about a wiring or belongs to a bracket is a sentence.
   const isSentence =
@@ -325,12 +332,14 @@ function several(given: string, line: number, byName: Names): Found | undefined 
       const name = nodeNamed(m[node]!, byName);
       // `source(3) kelvin source(4)`: what stands between belongs to the next.
       const between = k === 0 || !words ? '' : text.slice(all[k - 1]!.index + all[k - 1]![0].length, m.index).replace(/[\s,;]+/g, ' ');
-      return name === undefined ? [] : [[name, { doc: tidy(`${between} ${m[3 - node]!}`), line }]];
+      const isOther = [...between.matchAll(/\(\s*([^\s()]+)\s*\)/g)].some((inside) => byName.has(inside[1]!.toLowerCase()));
+      return name === undefined || isOther ? [] : [[name, { doc: tidy(`${between} ${m[3 - node]!}`), line }]];
     });
     if (all.length > 0 && !isWhole(text, all, byName)) continue;
     // `1 and 2 are the inputs` goes on, and says nothing of 1 alone.
-    if (own.some(([name, { doc }]) => isCount(name, doc))) continue;
-    if (own.some(([, { doc }]) => (/\s/.test(doc) && startsWithNode(doc, byName)) || /^(?:and|or|&|to(?= \d)) /i.test(doc))) continue;
+    if (own.some(([name, { doc }]) => isCount(name, doc) || isQuantity(name, doc))) continue;
+    if (own.some(([name, { doc }]) => (/\s/.test(doc) && startsWithOther(doc, name, byName)) || /^(?:and|or|&|to(?= \d)) /i.test(doc)))
+      continue;
     if (own.length > 1 && own.length === all.length && new Set(own.map(([n]) => n)).size === own.length) return own;
   }
   return undefined;
@@ -349,9 +358,9 @@ function isWhole(text: string, all: readonly RegExpExecArray[], byName: Names): 
 
 /** `1 = IN+`, `IN: input of the regulator`, `node 3 - output`, `pin 1 is the input`, `2) output`, and `output = 3`. */
 function single(text: string, line: number, byName: Names): Found | undefined {
-  const body = text.replace(/^[-*•#\s]+/, '').trim();
+  const body = text.replace(/^(?:[*•#\s]|-(?![A-Za-z]))+/, '').trim();
   const entry =
-    /^(?:(?:node|pin|terminal)\b)?\s*["'(<[]?([^\s"'()=:<>[\]]+)["')>\]]?\s*(?:=+>?|:|->|-{1,2}(?=\s)|–|—|\.{2,}|\s{2,}|\t|\s(?:is|are)\s(?:the\s|an?\s)?)\s*(.+)$/i.exec(
+    /^(?:(?:node|pin|terminal)\b)?\s*["'(<[]?([^\s"'()=:<>[\]]+)["')>\]]?\s*(?:=+>?|:|->|-{1,4}(?=\s)|–|—|\.{2,}|\s{2,}|\t|\s(?:is|are)\s(?:the\s|an?\s)?)\s*(.+)$/i.exec(
       body,
     );
   const node = entry ? byName.get(entry[1]!.toLowerCase()) : undefined;

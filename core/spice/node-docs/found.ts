@@ -40,7 +40,7 @@ export type Found = [string, NodeDoc][];
 
 /** Words that lead a list of nodes in. One pin is a lead only at the start: a `ground pin` is a terminal. */
 export const LEAD =
-  /^(?:the )?(?:\.?\w+ )?(?:model terminals?|connections?|pin connections?|node (?:order|sequence|assignments?|list|names?)|pin(?:out)? (?:order|sequence|out|assignments?|list|names?)|terminal list|order of (?:the )?(?:nodes|pins|terminals)|(?:nodes|pins|terminals|ports),? (?:in order|left to right)(?: in the [\w. ]{1,30})?|(?:external )?(?:nodes?|pins?|terminals?|ports?) (?:in )?order|external nodes?|pinout|pins|nodes|order|terminals|ports|interface|(?<=^(?:the )?)(?:pin|node|terminal|port)(?=\s*[:=]|\s+\d))\b(?: (?:is|are|follows?))?(?: \((?:(?:in|by|left|from) [\w ]+)\))?(?:[\s:=]|-(?!\w))*/i;
+  /^(?:the )?(?:\.?\w+ )?(?:model terminals?|connections?|pin connections?|node (?:order|sequence|assignments?|list|names?)|pin(?:out)? (?:order|sequence|out|assignments?|list|names?)|terminal list|order of (?:the )?(?:nodes|pins|terminals)|(?:\d+ )?(?:nodes|pins|terminals|ports)(?: are)?,? (?:in (?:this |that |the following )?order|left to right)(?: in the [\w. ]{1,30})?|(?:external )?(?:nodes?|pins?|terminals?|ports?) (?:in )?order|external nodes?|pinout|pins|nodes|order|terminals|ports|interface|(?<=^(?:the )?)(?:pin|node|terminal|port)(?=\s*[:=]|\s+\d))\b(?: (?:is|are|follows?))?(?: \((?:(?:in|by|left|from) [\w ]+)\))?(?:[\s:=]|-(?!\w))*/i;
 
 /** Commas and semicolons that stand in no brackets. */
 export const OUTSIDE_BRACKETS = /[,;](?![^()]*\))/;
@@ -60,6 +60,9 @@ export const tidy = (text: string): string =>
     .replace(/\s\*+$/, '')
     .replace(/[\s.;,|]+$/, '')
     .trim();
+
+/** How much something is, `5 V tolerant`, names no node. */
+export const withoutFigures = (text: string): string => text.replace(/\b\d[\d.]*\s?(?:[munpk]?[VAWFH]|[kM]?Hz|[kM]?ohms?)\b/g, '');
 
 /** `March 2026`, behind the day of a history. */
 const DATED = /^(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?,? (?:19|20)\d\d\b/i;

@@ -1,4 +1,5 @@
-import type { Comment } from '../cards';
+import { asRead } from './as-read';
+import { betweenLines } from './between';
 import { commentsAt, contradict, tellsOf, type Found, type Header, type NodeDoc } from './found';
 import { inline } from './inline';
 import { ladder } from './ladder';
@@ -9,7 +10,7 @@ import { ownComments } from './own';
 export type { Header, NodeDoc } from './found';
 
 /**
- * Finds what comments say of nodes, the way a person reads them: comments on the card's own lines, a ladder of bars over
+ * Finds what comments say of nodes, the way a person reads them: comments on the card's own lines or between them, a ladder of bars over
  * the node list, `node = words` lists, one line that names all in order. The first way that speaks for a node wins;
  * comments that name one of the `others` in the file are not taken. Where a list and an order line contradict each other,
  * one of them is about the package: the one that says so is left, and both are where none does.
@@ -19,7 +20,7 @@ export function mineNodeDocs(header: Header, others: ReadonlySet<string> = new S
   const docs = new Map<string, NodeDoc>();
   const placed = byPlaces(own);
   const [listed, ordered] = placed ? [[], placed] : withoutContradiction(own, lists(own), orderLine(own));
-  for (const found of [inline(own), ladder(own), listed, ordered])
+  for (const found of [inline(own), ladder(own), listed, betweenLines(own), ordered])
     for (const [node, doc] of found) if (!docs.has(node) && !SAYS_NOTHING.test(doc.doc)) docs.set(node, unnumbered(node, doc));
   return explained(own, docs);
 }
@@ -42,27 +43,6 @@ function explained(header: Header, docs: Map<string, NodeDoc>): Map<string, Node
     }),
   );
 }
-
-/** Longer lines than this are no comments that a person reads: some forms are looked for in the square of the time. */
-const LONGEST = 4000;
-
-/** Lines of a box drawn with its own characters are those that keyboards have. */
-const BOX: readonly [RegExp, string][] = [
-  [/[│┃║]/g, '|'],
-  [/[─━═]/g, '-'],
-  [/[\u250c-\u254b\u2550-\u256c\u256d-\u2570]/g, '+'],
-];
-const inAscii = (text: string): string => BOX.reduce((t, [line, mark]) => t.replace(line, mark), text);
-const drawnPlainly = (c: Comment): Comment => (/[\u2500-\u2570]/.test(c.text) ? { ...c, text: inAscii(c.text), raw: inAscii(c.raw) } : c);
-/** The right edge of a box of asterisks is no word of its line. */
-const withoutEdge = (c: Comment): Comment => (/\s\*+$/.test(c.text) ? { ...c, text: c.text.replace(/\s+\*+$/, '') } : c);
-
-/** The comments as a person reads them: without lines that are too long, without what only frames them. */
-const asRead = (header: Header): Header => {
-  const short = (comments: Comment[]) => comments.filter((c) => c.text.length <= LONGEST).map((c) => withoutEdge(drawnPlainly(c)));
-  const { above, between, inside, later } = header;
-  return { ...header, above: short(above), between: short(between), inside: short(inside), later: short(later) };
-};
 
 /** The package's number beside a node, `G = 1`, does not say what it is. */
 const SAYS_NOTHING = /^(?:(?:pins?|leads?)\b[\s.:#]*)?(?:\d+[-/&](?=\d)|[\d\s.,;])*$/i;

@@ -1,5 +1,5 @@
 import type { Comment } from '../cards';
-import { linesOfElse } from './about-else';
+import { isStep, linesOfElse } from './about-else';
 import { entriesOf } from './entries';
 import {
   commentsAt,
@@ -14,13 +14,13 @@ import {
   type Header,
   type Names,
 } from './found';
-import { allNodes, calledBesides, nodesListed, startsWithNode } from './named';
+import { allNodes, calledBesides, nodesListed, startsWithNode, startsWithOther } from './named';
 import { packageDrawing } from './package-drawing';
 
 /** Lists of nodes with words, in the forms that makers write; one alone is taken for a remark unless the model has one node. */
 export function lists(header: Header): Found {
   const { nodes, later } = header;
-  const all = withSigns(commentsAt(header));
+  const all = commentsAt(header);
   const byName: Names = new Map([...calledBesides(nodes), ...nodes.map((n) => [n.toLowerCase(), n] as const)]);
   const drawn = packageDrawing(all, byName);
   if (drawn.length > 0) return drawn;
@@ -29,8 +29,10 @@ export function lists(header: Header): Found {
   const listed = every.filter(({ comment }) => !other.has(comment.line));
   const comments = listed.map(({ comment }) => comment);
   const entries = withTitles(withoutRivals(listed), comments).flatMap((entry) => ofOneNode(entry, byName));
-  const near = pinTable(comments, byName) ?? entries.filter(([, { doc }]) => doc !== '' && !isRemark(doc));
-  const isWeak = ([, { line }]: Found[number]) => /^\s*\d+\s+[A-Z]/.test(comments.find((c) => c.line === line)?.text ?? '');
+  const textAt = new Map(comments.map((c) => [c.line, c.text]));
+  const isSaid = ([, { doc, line }]: Found[number]) => doc !== '' && !isRemark(doc) && !isStep(textAt.get(line) ?? '', doc);
+  const near = pinTable(comments, byName) ?? countedNodes(comments, nodes) ?? entries.filter(isSaid);
+  const isWeak = ([, { line }]: Found[number]) => /^\s*\d+\s+[A-Z]/.test(textAt.get(line) ?? '');
   near.sort((a, b) => Number(isWeak(a)) - Number(isWeak(b)));
   const known = new Set(near.map(([node]) => node));
   const found = [
@@ -46,12 +48,6 @@ export function lists(header: Header): Found {
   const far = later.flatMap((c) => entriesOf(c, byName)).filter(([, { doc }]) => doc !== '' && !isRemark(doc));
   return new Set(far.map(([node]) => node)).size >= Math.max(2, nodes.length / 2) ? far : [];
 }
-
-/** `3 + input` over `4 - input`: beside a plus the dash is a sign, and no separator. */
-const withSigns = (comments: Comment[]): Comment[] =>
-  comments.some((c) => /[\s:=]\+ (?:input|output|supply|terminal|rail|bus)\b/i.test(c.text))
-    ? comments.map((c) => ({ ...c, text: c.text.replace(/(?<=\s)[-−] (?=(?:input|output|supply|terminal|rail|bus)\b)/gi, '-') }))
-    : comments;
 
 /** More lists than this over one card are held against each other by nobody. */
 const MOST_LISTS = 40;
@@ -122,17 +118,29 @@ function pinTable(comments: readonly Comment[], byName: Names): Found | undefine
   return undefined;
 }
 
+/** As many rows as nodes, each with its place, a name and words; none where they are not counted up. */
+function rowsCounted(comments: readonly Comment[], nodes: readonly string[]): { name: string; doc: string; line: number }[] {
+  const rows = comments.flatMap(({ text, line }) => {
+    const [, place = '', name = '', doc = ''] = /^[\s*]*(\d{1,2})[.)]?\s+(\S+)\s*(?:[:=]|\s-)?\s+(\S.*)$/.exec(text) ?? [];
+    return place === '' ? [] : [{ place: Number(place), name, doc, line }];
+  });
+  return nodes.length > 2 && rows.length === nodes.length && rows.every((row, k) => row.place === k + 1) ? rows : [];
+}
+
+/** `2  7  input` and `7  2  output`: rows that are counted up and name the nodes in their order, some of which are called by a figure as well. */
+function countedNodes(comments: readonly Comment[], nodes: readonly string[]): Found | undefined {
+  const rows = rowsCounted(comments, nodes);
+  const isNamed = rows.length > 0 && rows.every(({ name }, k) => name.toLowerCase() === nodes[k]!.toLowerCase());
+  return isNamed ? rows.map(({ doc, line }, k) => [nodes[k]!, { doc: tidy(doc), line }]) : undefined;
+}
+
 /**
  * Rows that are counted up as the nodes are, `8  V+ : supply`, and name most of them as the card does: so the others, which
  * they call by another name, are in their places.
  */
 function countedRows(comments: readonly Comment[], nodes: readonly string[], byName: Names): Found {
-  const rows = comments.flatMap(({ text, line }) => {
-    const [, place = '', name = '', doc = ''] = /^[\s*]*(\d{1,2})[.)]?\s+(\S+)\s*(?:[:=]|\s-)?\s+(\S.*)$/.exec(text) ?? [];
-    return place === '' ? [] : [{ place: Number(place), name, doc, line }];
-  });
-  const isCounted = nodes.length > 2 && rows.length === nodes.length && rows.every((row, k) => row.place === k + 1);
-  if (!isCounted || nodes.some((n) => /^\d+$/.test(n))) return [];
+  const rows = rowsCounted(comments, nodes);
+  if (rows.length === 0 || nodes.some((n) => /^\d+$/.test(n))) return [];
   const named = rows.map((row, k) => ({ ...row, own: nodes[k]!, is: byName.get(row.name.toLowerCase()) }));
   const isSame = named.every(({ own, is }) => is === undefined || is === own);
   const said = named.filter(({ is }) => is !== undefined);
@@ -153,18 +161,18 @@ function withoutColumns(found: Found): Found {
   return column ? found.map(([node, said]) => [node, { ...said, doc: said.doc.replace(column, '') }]) : found;
 }
 
-/** `VCC supply` with one blank only, where most of the nodes have such a line: alone it could be any sentence. */
+/** `VCC supply` with one blank only, or `VCC,supply`, where most of the nodes have such a line: alone it could be any sentence. */
 function spaced(comments: readonly Comment[], byName: Names, known: ReadonlySet<string>): Found {
   const found = comments.flatMap(({ text, line }): Found => {
-    const [, word = '', rest = ''] = /^\s*(?:(?:pin|node|terminal)\s+)?(\S+)\s+(\S.*)$/i.exec(text) ?? [];
+    const [, word = '', rest = ''] = /^\s*(?:(?:pin|node|terminal)\s+)?([^\s,]+)(?:\s+|,\s*)(\S.*)$/i.exec(text) ?? [];
     // `IN1 IN2 inputs` is of both.
     const [, second = '', words = ''] = /^(\S+)\s+([a-z].*)$/.exec(rest) ?? [];
     const pair = words === '' ? [] : allNodes([word, second], byName);
-    if (pair.length > 1 && !pair.some((n) => known.has(n)) && !startsWithNode(words, byName) && !isRemark(words))
+    if (new Set(pair).size > 1 && !pair.some((n) => known.has(n)) && !startsWithNode(words, byName) && !isRemark(words))
       return pair.map((n) => [n, { doc: tidy(words), line }]);
     // `IN. signal` ends its name as a sentence.
     const node = byName.get(word.toLowerCase()) ?? byName.get(word.toLowerCase().replace(/\.$/, ''));
-    return node === undefined || known.has(node) || startsWithNode(rest, byName) || isRemark(rest) || rest.startsWith('(')
+    return node === undefined || known.has(node) || startsWithOther(rest, node, byName) || isRemark(rest) || rest.startsWith('(')
       ? []
       : [[node, { doc: tidy(rest), line }]];
   });

@@ -30,6 +30,10 @@ export const isNode = (text: string, byName: Names): boolean => byName.has(text.
 export const startsWithNode = (text: string, byName: Names): boolean =>
   byName.has((/^\S+/.exec(text)?.[0] ?? '').replace(/[,;]$/, '').toLowerCase());
 
+/** True for the words of a node that begin with the name of another: `TRIM = Trim input` begins with its own. */
+export const startsWithOther = (words: string, node: string, byName: Names): boolean =>
+  startsWithNode(words, byName) && byName.get((/^[^\s,;]+/.exec(words)?.[0] ?? '').toLowerCase()) !== node;
+
 /** The node of a name, or those of `S1/S2` and `1-2`; none where one of them is no node. */
 export function nodesOf(name: string, byName: Names): string[] {
   const whole = byName.get(name.trim().toLowerCase());

@@ -3,8 +3,8 @@ import { PLACES } from '../plain-words';
 import { rolesOf, shares } from '../roles';
 import { isKnownWord } from '../sense';
 import { isListOfElse } from './about-else';
-import { isAgainst, isOfElse } from './against';
-import { commentsAt, isRemark, LEAD, pieces, tidy, type Found, type Header } from './found';
+import { astrayIn, isAgainst, isOfElse } from './against';
+import { commentsAt, isRemark, LEAD, pieces, tidy, withoutFigures, type Found, type Header } from './found';
 
 const USAGE = /^(?:usage|call|syntax|instance|example|use)\b[^:]*:?\s*/i;
 
@@ -19,7 +19,7 @@ export function orderLine(header: Header): Found {
     const comment = comments[i]!;
     const words =
       byPins(comment, nodes) ??
-      afterLead(comments, i, nodes.length) ??
+      afterLead(comments, i, nodes) ??
       inCall(comment, name, nodes.length) ??
       behindName(comment, name, nodes.length) ??
       inThisOrder(comment, nodes.length) ??
@@ -55,6 +55,7 @@ const ORDINAL = new RegExp(
   'i',
 );
 const COUNT = /^\s*(?:\((\d{1,2})\)|(\d{1,2})[.):])\s+(?=\S)/;
+const BARE_COUNT = /^\s*(\d{1,2})\s+(?=\S)/;
 const PIN_ROW = /^\s*pin\s+\w{1,3}\s*[:=]\s*(\S.*)$/i;
 const BULLET = /^\s*[-•o]\s+(?=\S)/;
 
@@ -95,6 +96,12 @@ function wordsByPlace(block: Comment[], nodes: string[], before: Comment | undef
     const isFree = !nodes.some((n) => /^\d+$/.test(n) && Number(n) <= nodes.length) && !words.some((w, k) => isElsewhere(w, k, nodes));
     return isOrder || isFree ? words : undefined;
   }
+  if (isOrder && countedBy(BARE_COUNT)) {
+    const words = rest(BARE_COUNT);
+    // A name of its own in each line is the next column, and the list one of names.
+    const areNamed = words.every((w, k) => /^\S+/.exec(w)![0].toLowerCase() === nodes[k]!.toLowerCase());
+    return areNamed || astrayIn(words, nodes) > 1 || words.some((w, k) => namesOther(w, k, nodes)) ? undefined : words;
+  }
   const goesOn = behind !== undefined && behind.line === block.at(-1)!.line + 1 && /\w/.test(behind.text);
   const words = rest(BULLET).map((t) => t.trim());
   const isTerminal = (t: string) => [t, t.split(/\s{2,}/)[0]!].some((said) => rolesOf(said).size > 0 || isKnownWord(said));
@@ -104,9 +111,12 @@ function wordsByPlace(block: Comment[], nodes: string[], before: Comment | undef
 }
 
 /** True where the words in the place of a node begin with the name of another, or say what it cannot be: they count something else. */
-const isElsewhere = (word: string, place: number, nodes: readonly string[]): boolean => {
+const isElsewhere = (word: string, place: number, nodes: readonly string[]): boolean =>
+  namesOther(word, place, nodes) || isAgainst(word, nodes[place]!);
+
+const namesOther = (word: string, place: number, nodes: readonly string[]): boolean => {
   const at = nodes.findIndex((n) => n.toLowerCase() === /^\S+/.exec(word)![0].toLowerCase());
-  return (at >= 0 && at !== place) || isAgainst(word, nodes[place]!);
+  return at >= 0 && at !== place;
 };
 
 /** What an item of the list says behind its own node's name: `A = input`, `A - input` or `B1 (select low)` in a list that has bare names too. */
@@ -115,7 +125,8 @@ function ownWords(doc: string, node: string): string {
   const isOwn = (text: string | undefined) => text?.toLowerCase() === node.toLowerCase();
   // `2=VIN`: the package's pin and the node, which say nothing else.
   if (isOwn(said) && /^\d{1,2}$/.test(name!)) return said!;
-  return isOwn(name) ? (said ?? inBrackets!) : doc;
+  // `gate (high = on)` over GATE is what it says before the bracket.
+  return isOwn(name) && !inBrackets?.includes('=') ? (said ?? inBrackets!) : doc;
 }
 
 /** Letters in the order of the nodes in the words that a legend has for them: `A = anode  C = collector` over `A K C E`. */
@@ -138,7 +149,9 @@ function isEntry(words: readonly string[], nodes: readonly string[]): boolean {
     /\W/.test(w) &&
     !isOfKind(w) &&
     ownWords(w, nodes[k] ?? '') === w &&
-    w.split(/[^\w+.-]+/).some((t) => /\d/.test(t) && nodes.includes(t));
+    withoutFigures(w)
+      .split(/[^\w+.-]+/)
+      .some((t) => /\d/.test(t) && nodes.includes(t) && t !== nodes[k]);
   return (
     isList ||
     words.filter(holdsNode).length > 1 ||
@@ -161,9 +174,13 @@ function afterLeadByLines(comments: readonly Comment[], count: number): Comment[
 
 /** `drain, gate and source`: the last of a list behind its `and`. */
 function spoken(text: string, count: number): string[] | undefined {
-  if (count < 3 || pieces(text, count)) return undefined;
-  const words = pieces(text.replace(/,? and (?:the )?(?=\S+(?: \S+)?$)/, ', '), count);
-  return words && !hasTorn(words) ? words : undefined;
+  if (count === 2) {
+    const ends = text.split(/\s+and\s+(?:the )?/);
+    return ends.length === 2 && ends.every((word) => rolesOf(word).size > 0) ? ends : undefined;
+  }
+  if (text.split(/[,;]/).length === count) return undefined;
+  const words = pieces(text.replace(/,? and (?:the )?(?=\S+(?: \S+){0,3}$)/, ', '), count);
+  return words && !hasTorn(words) && !words.some((word) => /^\S+\s?[=:]/.test(word)) ? words : undefined;
 }
 
 /** `drain-gate-source` */
@@ -172,9 +189,18 @@ function dashed(text: string, count: number): string[] | undefined {
   return words.length === count && words.every((w) => rolesOf(w).size > 0) ? words : undefined;
 }
 
+/** What stands for a node in lines of one each: its place, its name in brackets, or one that a sign ties to the next word. */
+const isMarked = (word: string): boolean => /^\d{1,2}$|^\[\w+\]$|\w[,=:]\w|\w:$/.test(word);
+
+/** True where lines below each other each begin with a node's name: each says something of its own. */
+const beginWithNodes = (lines: readonly Comment[], nodes: readonly string[]): boolean => {
+  const named = lines.filter(({ text }) => nodes.some((n) => n.toLowerCase() === /[\w+~-]+/.exec(text)?.[0].toLowerCase()));
+  return named.length > 1 && named.length === lines.length;
+};
+
 /** `* Node order: in, ground, out`, over several lines where the list goes on. */
-function afterLead(comments: readonly Comment[], at: number, count: number): string[] | undefined {
-  const comment = comments[at]!;
+function afterLead(comments: readonly Comment[], at: number, nodes: readonly string[]): string[] | undefined {
+  const [comment, count] = [comments[at]!, nodes.length];
   const found = leadIn(comment.text);
   if (found === undefined) return undefined;
   // What is added in brackets behind the list, `OUT GND IN (package order IN OUT GND)`, is not of it.
@@ -182,15 +208,19 @@ function afterLead(comments: readonly Comment[], at: number, count: number): str
   const own = listed === undefined ? undefined : pieces(bare(listed), count);
   if (own && !hasTorn(own)) return own;
   let body = bare(found);
-  const whole = (/,.* and \S/.test(found) ? spoken(body, count) : undefined) ?? dashed(body, count);
+  const whole = (/ and \S/.test(found) ? spoken(body, count) : undefined) ?? dashed(body, count);
   if (whole) return whole;
+  const first = at + (body === '' ? 1 : 0);
   for (let next = at + 1; next <= at + 4; next++) {
     // A list that ends with its separator goes on in the next line.
     const words = body === '' || /[,;|/]$/.test(body) ? undefined : pieces(body, count);
+    const isByLines = next > first + 1 || /^\s*2[.)]?\s/.test(comments[next]?.text ?? '');
     // Lines of several words each that happen to have as many words as there are nodes.
-    if (words) return hasTorn(words) ? undefined : words;
+    const isList = (isByLines && words?.some(isMarked)) || beginWithNodes(comments.slice(first, first + 2), nodes);
+    if (words) return hasTorn(words) || isList ? undefined : words;
     const more = comments[next];
     if (!more || more.line !== comment.line + (next - at) || !/\w/.test(more.text)) return undefined;
+    if (beginWithNodes(comments.slice(at + 1, next + 1), nodes)) return undefined;
     body = `${body} ${bare(more.text)}`.trim();
   }
   return undefined;
@@ -203,7 +233,7 @@ const NOUN = /^(inputs?|outputs?|supply|rail|ground|enable|select|terminal)$/i;
 const hasTorn = (words: readonly string[]): boolean =>
   // `source = last, gate = middle`: the places are told, and not by the order of the words.
   words.filter((w) => /[=:]\s*(?:the )?(?:first|second|third|middle|last|\d(?:st|nd|rd|th))\b/i.test(w)).length > 1 ||
-  words.some((w) => /\S[,;]$/.test(w) || w.replace(/\([^()]*\)/g, '').split(/\s+/).length > 6) ||
+  words.some((w) => /\S[,;]$/.test(w) || withoutFigures(w.replace(/\([^()]*\)/g, '')).split(/\s+/).length > 6) ||
   words.some((w) => /^(\d{1,2}(st|nd|rd|th)|node|pin|terminal|\d+:|\([^)]*\))$/i.test(w)) ||
   words.filter((w, k) => ADJECTIVE.test(w) && NOUN.test(words[k + 1] ?? '')).length > 1;
 
