@@ -7,7 +7,7 @@ export function asRead(header: Header): Header {
   const plain = (comments: Comment[]) =>
     comments.filter((c) => c.text.length <= LONGEST).map((c) => withSecondDash(withoutMark(withoutEdge(drawnPlainly(c)))));
   const known = new Set(header.nodes.map((n) => n.toLowerCase()));
-  const read = (comments: Comment[]) => withSigns(withoutBullets(wholeWords(plain(comments), known), known));
+  const read = (comments: Comment[]) => withSigns(withoutBullets(wholeWords(withoutPackage(plain(comments)), known), known));
   return { ...header, above: read(above), between: withSigns(plain(between)), inside: read(inside), later: plain(later) };
 }
 
@@ -28,6 +28,25 @@ const withoutEdge = (c: Comment): Comment => (/\s\*+$/.test(c.text) ? { ...c, te
 const withoutMark = (c: Comment): Comment => (/^\s*@\w/.test(c.text) ? { ...c, text: c.text.replace('@', '') } : c);
 /** `node 3 - - input`: behind one dash the other is the sign of the input. */
 const withSecondDash = (c: Comment): Comment => (SECOND_DASH.test(c.text) ? { ...c, text: c.text.replace(SECOND_DASH, '$1-') } : c);
+
+/** What counts the leads of a package, and says nothing of the model's nodes. */
+const OF_PACKAGE = /^(?!.*\b(?:model|nodes?|subckt|spice)\b)[^:=]*\bpackage(?:'s|s)?\b[^:=]*(?::|$)/i;
+const isTitle = (text: string): boolean => /:\s*$/.test(text) || (!text.includes(':') && text.trim().split(/\s+/).length <= 7);
+const COUNTED = /^\s*(?:(?:pin|lead|terminal)\s*)?[(#]?(\d{1,2})\b/i;
+
+/** `Leads of the package:` and the rows below it that are counted up; one line that says it all goes as well. */
+function withoutPackage(comments: Comment[]): Comment[] {
+  let next = 0;
+  return comments.filter(({ text }) => {
+    const isRow = next > 0 && Number(COUNTED.exec(text)?.[1]) === next;
+    if (isRow) {
+      next++;
+      return false;
+    }
+    next = OF_PACKAGE.test(text) && isTitle(text) ? 1 : 0;
+    return !OF_PACKAGE.test(text);
+  });
+}
 
 const BULLET = /^\s*(?:[>o•·»]|#\d{1,2}[.):]?)\s+(?=["'[(<]?([^\s:=,;"'\])>]+))/;
 

@@ -42,6 +42,6 @@ const GOES_ON = /^(?:and|then|or|but|with|of|to|for)\b/i;
 
 /** `IN: input voltage` over the node IN says its name and then what it is. */
 const withoutName = (text: string, node: string): string => {
-  const [, name = '', said = ''] = /^\s*(\S+?)\s*[:=]\s*(\S.*)$/.exec(text) ?? [];
+  const [, name = '', said = ''] = /^\s*(\S+?)(?:\s*[:=]\s*|\s+-+\s+|\s{2,})(\S.*)$/.exec(text) ?? [];
   return name.toLowerCase() === node.toLowerCase() ? said : text;
 };

@@ -52,3 +52,28 @@ it.each<[string, string, string, string[]]>([
 ])('lines with %s below a lead are no order that goes on', (_form, comments, nodes, docs) =>
   expect(docsOf(above(comments, nodes))).toEqual(docs),
 );
+
+describe('two lists that say unlike things', () => {
+  const NONE = ['', '', ''];
+  const OWN = ['gate', 'drain', 'source'];
+  const list = '* 1 = gate\n* 2 = drain\n* 3 = source';
+  it.each<[string, string, string[]]>([
+    ['the package’s leads by its title', `* Leads of the package:\n* pin 1: S\n* pin 2: D\n* pin 3: G\n*\n${list}`, OWN],
+    ['the package’s leads in a line', `* Package pins: 1=S 2=D 3=G\n${list}`, OWN],
+    ['a package that is only named', `* Package: 3 leads\n${list}`, OWN],
+    ['a list by lines without a title', `* 1 S\n* 2 D\n* 3 G\n*\n${list}`, NONE],
+    ['a line without a title', `* 1=S 2=D 3=G\n*\n${list}`, NONE],
+    ['a list whose title is only that it is of pins', `* Pins: 1=S 2=D 3=G\n*\n${list}`, NONE],
+    ['a list of the nodes beside one of the pins', `* Pins:\n* 1 S\n* 2 D\n* 3 G\n*\n* Nodes: 1=gate 2=drain 3=source`, OWN],
+    ['a row of the other list that has a node’s number', `* pin 3: D\n*\n${list}`, OWN],
+    ['a list that says the same in other words', `* 1 G\n* 2 D\n* 3 S\n*\n${list}`, OWN],
+    [
+      'a list of the pins beside the order of the nodes',
+      '* Datasheet pins:\n* 1 S\n* 2 D\n* 3 G\n*\n* Node order: gate, drain, source',
+      OWN,
+    ],
+  ])('%s', (_what, comments, docs) => expect(docsOf(above(comments, '1 2 3'))).toEqual(docs));
+});
+
+it('takes no order that the nodes’ names deny', () =>
+  expect(docsOf(above('* Pinout: GND EN IN VOUT', 'VOUT EN VIN COM'))).toEqual(['', '', '', '']));

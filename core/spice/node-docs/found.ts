@@ -109,7 +109,7 @@ export function pieces(text: string, count: number): string[] | undefined {
 }
 
 const OF_MODEL = /\b(model|nodes?|subckt|subcircuit|terminals?|spice)\b/i;
-const OF_PACKAGE = /\b(package|pins?|leads?|footprint|pinout)\b/i;
+const OF_PACKAGE = /\b(package|pins?(?! order)|leads?|footprint|pinout)\b/i;
 
 /** Whether a list's own words say that it is one of the model's nodes, or of the package's pins. */
 export const tellsOf = (text: string): 'model' | 'package' | 'either' =>

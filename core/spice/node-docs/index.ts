@@ -1,3 +1,4 @@
+import type { Comment } from '../cards';
 import { asRead } from './as-read';
 import { betweenLines } from './between';
 import { commentsAt, contradict, tellsOf, type Found, type Header, type NodeDoc } from './found';
@@ -18,9 +19,11 @@ export type { Header, NodeDoc } from './found';
 export function mineNodeDocs(header: Header, others: ReadonlySet<string> = new Set()): Map<string, NodeDoc> {
   const own = ownComments(asRead(header), others);
   const docs = new Map<string, NodeDoc>();
-  const placed = byPlaces(own);
-  const [listed, ordered] = placed ? [[], placed] : withoutContradiction(own, lists(own), orderLine(own));
-  for (const found of [inline(own), ladder(own), listed, betweenLines(own), ordered])
+  const { found, rivals } = lists(own);
+  const agreed = without(own, rivals);
+  const placed = byPlaces(agreed);
+  const [listed, ordered] = placed ? [[], placed] : withoutContradiction(own, found, orderLine(agreed));
+  for (const found of [inline(own), ladder(own), betweenLines(own), listed, ordered])
     for (const [node, doc] of found) if (!docs.has(node) && !SAYS_NOTHING.test(doc.doc)) docs.set(node, unnumbered(node, doc));
   return explained(own, docs);
 }
@@ -33,15 +36,20 @@ function explained(header: Header, docs: Map<string, NodeDoc>): Map<string, Node
   const names = header.nodes.map((node) => docs.get(node)?.doc ?? '');
   const areNames = names.length > 1 && names.every((name) => /^[A-Za-z+-][\w+/-]*$/.test(name)) && new Set(names).size === names.length;
   if (!areNames || !header.nodes.every((node) => /^\d+$/.test(node))) return docs;
-  const said = new Map(lists({ ...header, nodes: names }));
+  const said = new Map(lists({ ...header, nodes: names }).found);
   const isList = said.size >= names.length * 0.6;
   return new Map(
     [...docs].map(([node, name]) => {
       const more = isList ? said.get(name.doc) : undefined;
-      const isNew = more !== undefined && more.line !== name.line && /\w\s+\w|\w{4}/.test(more.doc);
+      const isNew = more !== undefined && more.line !== name.line && !SAYS_NOTHING.test(more.doc) && /\w\s+\w|\w{4}/.test(more.doc);
       return [node, isNew ? { doc: `${name.doc} ${more.doc}`, line: more.line } : name];
     }),
   );
+}
+
+function without(header: Header, lines: ReadonlySet<number>): Header {
+  const left = (comments: Comment[]) => comments.filter((c) => !lines.has(c.line));
+  return lines.size === 0 ? header : { ...header, above: left(header.above), between: left(header.between), inside: left(header.inside) };
 }
 
 /** The package's number beside a node, `G = 1`, does not say what it is. */
@@ -57,8 +65,10 @@ function withoutContradiction(header: Header, listed: Found, ordered: Found): [F
   if (!contradict(listed, ordered)) return [listed, ordered];
   const said = (found: Found) => {
     const lines = new Set(found.map(([, { line }]) => line));
+    const first = Math.min(...lines);
+    // The title over a list tells as well as its own words.
     const text = commentsAt(header)
-      .filter((c) => lines.has(c.line))
+      .filter((c) => lines.has(c.line) || (c.line === first - 1 && c.text.trim().endsWith(':')))
       .map((c) => c.text)
       .join(' ');
     return tellsOf(text);

@@ -1,34 +1,33 @@
 import type { Comment } from '../cards';
 import { isStep, linesOfElse } from './about-else';
 import { entriesOf } from './entries';
-import {
-  commentsAt,
-  contradict,
-  countOf,
-  isRemark,
-  LEAD,
-  OUTSIDE_BRACKETS,
-  tellsOf,
-  tidy,
-  type Found,
-  type Header,
-  type Names,
-} from './found';
+import { commentsAt, countOf, isRemark, LEAD, OUTSIDE_BRACKETS, tidy, type Found, type Header, type Names } from './found';
 import { allNodes, calledBesides, nodesListed, startsWithNode, startsWithOther } from './named';
 import { packageDrawing } from './package-drawing';
+import { linesOfRivals } from './rivals';
 
-/** Lists of nodes with words, in the forms that makers write; one alone is taken for a remark unless the model has one node. */
-export function lists(header: Header): Found {
+/**
+ * Lists of nodes with words, in the forms that makers write; one alone is taken for a remark unless the model has one node.
+ * `rivals` are the lines of those that are left since they contradict each other.
+ */
+export function lists(header: Header): { found: Found; rivals: ReadonlySet<number> } {
   const { nodes, later } = header;
   const all = commentsAt(header);
   const byName: Names = new Map([...calledBesides(nodes), ...nodes.map((n) => [n.toLowerCase(), n] as const)]);
   const drawn = packageDrawing(all, byName);
-  if (drawn.length > 0) return drawn;
+  if (drawn.length > 0) return { found: drawn, rivals: new Set() };
   const every = all.map((comment) => ({ comment, found: entriesOf(comment, byName) }));
-  const other = linesOfElse(all, [...every.flatMap(({ found }) => found), ...spaced(all, byName, new Set())]);
-  const listed = every.filter(({ comment }) => !other.has(comment.line));
+  const inWords = spaced(all, byName, new Set());
+  const other = linesOfElse(all, [...every.flatMap(({ found }) => found), ...inWords]);
+  const ofNodes = every.filter(({ comment }) => !other.has(comment.line));
+  const withWords = ofNodes.map(({ comment, found }) => ({
+    comment,
+    found: found.length > 0 ? found : inWords.filter(([, { line }]) => line === comment.line),
+  }));
+  const rivals = linesOfRivals(withWords, nodes.length);
+  const listed = ofNodes.filter(({ comment }) => !rivals.has(comment.line));
   const comments = listed.map(({ comment }) => comment);
-  const entries = withTitles(withoutRivals(listed), comments).flatMap((entry) => ofOneNode(entry, byName));
+  const entries = withTitles(listed.flatMap(({ found }) => found), comments).flatMap((entry) => ofOneNode(entry, byName)); // prettier-ignore
   const textAt = new Map(comments.map((c) => [c.line, c.text]));
   const isSaid = ([, { doc, line }]: Found[number]) => doc !== '' && !isRemark(doc) && !isStep(textAt.get(line) ?? '', doc);
   const near = pinTable(comments, byName) ?? countedNodes(comments, nodes) ?? entries.filter(isSaid);
@@ -43,25 +42,10 @@ export function lists(header: Header): Found {
     ...comments.flatMap((c) => grouped(c, byName)),
   ];
   const named = new Set(found.map(([node]) => node));
-  if (named.size >= Math.min(2, nodes.length)) return found;
+  if (named.size >= Math.min(2, nodes.length)) return { found, rivals };
   // Further down in the body words beside a node's number are mostly about an element: only a whole list counts.
   const far = later.flatMap((c) => entriesOf(c, byName)).filter(([, { doc }]) => doc !== '' && !isRemark(doc));
-  return new Set(far.map(([node]) => node)).size >= Math.max(2, nodes.length / 2) ? far : [];
-}
-
-/** More lists than this over one card are held against each other by nobody. */
-const MOST_LISTS = 40;
-
-/** What each comment lists; of two that contradict each other the one about the model counts, and none where neither says so. */
-function withoutRivals(listed: readonly { comment: Comment; found: Found }[]): Found {
-  const lines = listed.map(({ comment, found }) => ({ text: comment.text, found }));
-  const whole = lines.filter(({ found }) => found.length > 1).slice(0, MOST_LISTS);
-  const rivalsOf = (line: (typeof lines)[number]) => whole.filter((other) => other !== line && contradict(line.found, other.found));
-  return lines.flatMap((line) => {
-    const rivals = line.found.length > 1 ? rivalsOf(line) : [];
-    const isKept = rivals.every((other) => tellsOf(line.text) === 'model' && tellsOf(other.text) !== 'model');
-    return isKept ? line.found : [];
-  });
+  return { found: new Set(far.map(([node]) => node)).size >= Math.max(2, nodes.length / 2) ? far : [], rivals };
 }
 
 /** `primary: P1 (start)` and `secondary: S1 (start)`: where the same is said of nodes under several titles, with its title. */

@@ -17,14 +17,15 @@ export function orderLine(header: Header): Found {
   const lastWorded = above.findLast((c) => /\w/.test(c.text));
   for (let i = comments.length - 1; i >= 0; i--) {
     const comment = comments[i]!;
-    const words =
+    const words = withoutPlaces(
       byPins(comment, nodes) ??
-      afterLead(comments, i, nodes) ??
-      inCall(comment, name, nodes.length) ??
-      behindName(comment, name, nodes.length) ??
-      inThisOrder(comment, nodes.length) ??
-      byOrdinals(comment, nodes.length) ??
-      inBrackets(comment, nodes.length);
+        afterLead(comments, i, nodes) ??
+        inCall(comment, name, nodes.length) ??
+        behindName(comment, name, nodes.length) ??
+        inThisOrder(comment, nodes.length) ??
+        byOrdinals(comment, nodes.length) ??
+        inBrackets(comment, nodes.length),
+    );
     // Inside the body a title may stand before the line.
     const isNear = comment === lastWorded || inside.slice(0, 2).includes(comment);
     const straight = words || !isNear ? undefined : straightIn(comment, raw[0]!.text, nodes);
@@ -35,11 +36,18 @@ export function orderLine(header: Header): Found {
       !hasTorn(named) &&
       !isCountedOtherwise(named, nodes) &&
       !isOtherOrder(named, nodes) &&
+      astrayIn(named, nodes) < 2 &&
       !named.every((w, k) => w.toLowerCase() === nodes[k]!.toLowerCase())
     )
       return inWords(named, comments).map((doc, k) => [nodes[k]!, { doc: ownWords(doc, nodes[k]!), line: comment.line }]);
   }
   return [];
+}
+
+/** `1=BASE 2=C 3=E`: places that are counted up are no words. */
+function withoutPlaces(words: string[] | undefined): string[] | undefined {
+  const rest = words?.map((word, k) => (word.startsWith(`${k + 1}=`) ? word.replace(/^\d+=/, '') : undefined));
+  return rest?.every((word) => word) ? (rest as string[]) : words;
 }
 
 /** The nodes' own names in another order, `S G D` over D, G and S: the package's, or another model's. */
@@ -179,7 +187,7 @@ function spoken(text: string, count: number): string[] | undefined {
     return ends.length === 2 && ends.every((word) => rolesOf(word).size > 0) ? ends : undefined;
   }
   if (text.split(/[,;]/).length === count) return undefined;
-  const words = pieces(text.replace(/,? and (?:the )?(?=\S+(?: \S+){0,3}$)/, ', '), count);
+  const words = pieces(text.replace(/,? and (?:the )?(?=\S+(?: \S+){0,6}$)/, ', '), count);
   return words && !hasTorn(words) && !words.some((word) => /^\S+\s?[=:]/.test(word)) ? words : undefined;
 }
 
@@ -192,10 +200,11 @@ function dashed(text: string, count: number): string[] | undefined {
 /** What stands for a node in lines of one each: its place, its name in brackets, or one that a sign ties to the next word. */
 const isMarked = (word: string): boolean => /^\d{1,2}$|^\[\w+\]$|\w[,=:]\w|\w:$/.test(word);
 
-/** True where lines below each other each begin with a node's name: each says something of its own. */
-const beginWithNodes = (lines: readonly Comment[], nodes: readonly string[]): boolean => {
-  const named = lines.filter(({ text }) => nodes.some((n) => n.toLowerCase() === /[\w+~-]+/.exec(text)?.[0].toLowerCase()));
-  return named.length > 1 && named.length === lines.length;
+/** True where lines below each other each begin with a node's name, or end with one behind a sign: each says something of its own. */
+const eachNamesOne = (lines: readonly Comment[], nodes: readonly string[]): boolean => {
+  const isNode = (name: string | undefined) => nodes.some((n) => n.toLowerCase() === name?.toLowerCase());
+  const names = ({ text }: Comment) => isNode(/[\w+~-]+/.exec(text)?.[0]) || isNode(/(?:->|[=:])\s*([\w+~-]+)\s*$/.exec(text)?.[1]);
+  return lines.length > 1 && lines.every(names);
 };
 
 /** `* Node order: in, ground, out`, over several lines where the list goes on. */
@@ -216,11 +225,11 @@ function afterLead(comments: readonly Comment[], at: number, nodes: readonly str
     const words = body === '' || /[,;|/]$/.test(body) ? undefined : pieces(body, count);
     const isByLines = next > first + 1 || /^\s*2[.)]?\s/.test(comments[next]?.text ?? '');
     // Lines of several words each that happen to have as many words as there are nodes.
-    const isList = (isByLines && words?.some(isMarked)) || beginWithNodes(comments.slice(first, first + 2), nodes);
+    const isList = (isByLines && words?.some(isMarked)) || eachNamesOne(comments.slice(first, first + 2), nodes);
     if (words) return hasTorn(words) || isList ? undefined : words;
     const more = comments[next];
     if (!more || more.line !== comment.line + (next - at) || !/\w/.test(more.text)) return undefined;
-    if (beginWithNodes(comments.slice(at + 1, next + 1), nodes)) return undefined;
+    if (eachNamesOne(comments.slice(at + 1, next + 1), nodes)) return undefined;
     body = `${body} ${bare(more.text)}`.trim();
   }
   return undefined;

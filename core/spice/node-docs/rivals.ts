@@ -1,0 +1,87 @@
+import type { Comment } from '../cards';
+import { rolesOf, shares } from '../roles';
+import { contradict, tellsOf, type Found } from './found';
+
+/** What a comment lists of nodes. */
+export interface Listed {
+  comment: Comment;
+  found: Found;
+}
+
+interface List {
+  text: string;
+  lines: number[];
+  found: Found;
+}
+
+/** More lists than this over one card are held against each other by nobody. */
+const MOST_LISTS = 40;
+
+/**
+ * The lines of lists that another list contradicts: the one about the model counts, else the one that has all nodes where
+ * the other has some of them, and none where neither says so: one of them counts the package's pins.
+ */
+export function linesOfRivals(listed: readonly Listed[], nodes: number): ReadonlySet<number> {
+  const lists = asLists(listed);
+  const first = lists.slice(0, MOST_LISTS);
+  const isBeaten = (list: List, by: List): boolean => {
+    const isAll = ({ found }: List) => found.length >= nodes;
+    if (list === by || !areUnlike(list, by, isAll(list) === isAll(by) ? 2 : 1)) return false;
+    const [own, other] = [tellsOf(list.text), tellsOf(by.text)];
+    if (list.found.length > 1 && by.found.length > 1 && own === 'model' && other !== 'model') return false;
+    return isAll(by) || !isAll(list);
+  };
+  return new Set(lists.filter((list) => first.some((by) => isBeaten(list, by))).flatMap(({ lines }) => lines));
+}
+
+/** Two lines with several nodes each by their words; else by what the words mean, since one may have names and the other what is behind them. */
+function areUnlike(a: List, b: List, least: number): boolean {
+  const isLine = ({ lines, found }: List) => lines.length === 1 && found.length > 1;
+  if (isLine(a) && isLine(b)) return contradict(a.found, b.found);
+  const said = b.found.map(([node, { doc }]) => ({ node, roles: rolesOf(doc) }));
+  // What the other list says of another node, and not of this one.
+  const isAstray = ([node, { doc }]: Found[number]) => {
+    const own = rolesOf(doc);
+    const here = said.find((s) => s.node === node)?.roles;
+    const isOther = own.size > 0 && here !== undefined && !shares(broad(own), broad(here));
+    return isOther && said.some((s) => s.node !== node && shares(own, s.roles));
+  };
+  return a.found.filter(isAstray).length >= least;
+}
+
+/** Roles that one list may have for another's: VIN is a “power input”, and COM a negative supply. */
+const KINDRED = [
+  ['input', 'supply+', 'battery', 'data input'],
+  ['output', 'true output', 'reference output', 'switch', 'gate drive', 'output sense'],
+  ['ground', 'supply-', 'common', 'source', 'emitter'],
+  ['enable', 'shutdown', 'selection', 'standby'],
+  ['feedback', 'reference', 'trim'],
+];
+const broad = (roles: ReadonlySet<string>): ReadonlySet<string> =>
+  new Set([...roles, ...KINDRED.filter((kin) => kin.some((role) => roles.has(role))).map(([first]) => `as ${first!}`)]);
+
+/** A line that lists several nodes, or lines below each other with one node each, with the title over them. */
+function asLists(listed: readonly Listed[]): List[] {
+  const lists: List[] = [];
+  // Words that go on below an entry part no list.
+  const isBelow = (at: number, line: number): boolean => {
+    let above = at - 1;
+    while (above >= 0 && listed[above]!.found.length === 0 && /^\s{2,}\S/.test(listed[above]!.comment.text)) above--;
+    return listed[above]?.comment.line === line && listed[at]!.comment.line - line <= 3;
+  };
+  listed.forEach(({ comment, found }, i) => {
+    const before = lists.at(-1);
+    const isNew = !before?.found.some(([node]) => found.some(([other]) => other === node));
+    if (before && found.length > 0 && isNew && isBelow(i, before.lines.at(-1)!)) {
+      before.found.push(...found);
+      before.lines.push(comment.line);
+    } else if (found.length > 0) {
+      const over = listed[i - 1];
+      const isTitled = found.length === 1 && over?.found.length === 0 && over.comment.line === comment.line - 1;
+      // `TF12 simulation model` over a list says nothing of what it lists.
+      const title = isTitled ? over.comment.text.replace(/\bmodel\b(?! (?:nodes|pins|terminals|order))/i, '') : '';
+      lists.push({ text: `${title} ${comment.text}`, lines: [comment.line], found: [...found] });
+    }
+  });
+  return lists;
+}
