@@ -37,6 +37,7 @@ it.each<[string, string, string, string[]]>([
   ['bullets', '* o IN: raw supply\n* o OUT: 5 V output', 'IN OUT', ['raw supply', '5 V output']],
   ['places with their sign', '* #1 IN: raw supply\n* #2 OUT: 5 V output', 'IN OUT', ['raw supply', '5 V output']],
   ['an order in a sentence', '* The 3 nodes are, in this order: on/off control, supply 2.7 V to 5.5 V and device ground.', '7 8 9', ['on/off control', 'supply 2.7 V to 5.5 V', 'device ground']],
+  ['places before numbers', '*#1 7: gate\n*#2 1: drain\n*#3 2: source', '7 1 2', ['gate', 'drain', 'source']],
   ['an order of two', '* Nodes: anode and cathode', '7 8', ['anode', 'cathode']],
   ['a node OUT that is no pinout', '* Pin IN is Input\n* Pin OUT is Output', 'IN OUT', ['Input', 'Output']],
   ['steps before a list', '* 1. set the part number\n* 2. run it\n* 1 = gate\n* 2 = drain', '1 2', ['gate', 'drain']],
@@ -60,6 +61,7 @@ describe('two lists that say unlike things', () => {
   it.each<[string, string, string[]]>([
     ['the package’s leads by its title', `* Leads of the package:\n* pin 1: S\n* pin 2: D\n* pin 3: G\n*\n${list}`, OWN],
     ['the package’s leads in a line', `* Package pins: 1=S 2=D 3=G\n${list}`, OWN],
+    ['a package seen from above, by lines', `* SOT-23-3 pinout (top view):\n* 1 S\n* 2 D\n* 3 G\n*\n${list}`, OWN],
     ['a package that is only named', `* Package: 3 leads\n${list}`, OWN],
     ['a list by lines without a title', `* 1 S\n* 2 D\n* 3 G\n*\n${list}`, NONE],
     ['a line without a title', `* 1=S 2=D 3=G\n*\n${list}`, NONE],

@@ -30,7 +30,7 @@ export const commentsAt = ({ above, between, inside }: Header): Comment[] =>
 const CONDITIONS = /^\s*(?:test |bias |typical )?(?:conditions?|settings)\b[^=]*=/i;
 
 /** What is seen on a package from a side, or said of the pins of one by its outline, counts leads, whatever the nodes are called. */
-const isOfPackage = (text: string): boolean => /\b(front|top|bottom|rear) view\b|\((?:the )?package(?: pins)?\)/i.test(text) || (OUTLINE.test(text) && /\b(pins?|pinout|pinning|leads?)\b/i.test(text)); // prettier-ignore
+export const isOfPackage = (text: string): boolean => /\b(front|top|bottom|rear) view\b|\((?:the )?package(?: pins)?\)/i.test(text) || (OUTLINE.test(text) && /\b(pins?|pinout|pinning|leads?)\b/i.test(text)); // prettier-ignore
 const OUTLINE = /\b(?:SOT|SO|SOIC|SC|TO|P?DIP|[MT]?SS?OP|QFN|DFN|SON|LQFP)-?\d{1,3}\b/;
 /** An order that is told from its end could be meant either way. */
 const RUNS_BACK = /\b(last to (the )?first|revers(e|ed) order|backwards?|right to left)\b/i;

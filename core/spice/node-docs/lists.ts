@@ -24,7 +24,8 @@ export function lists(header: Header): { found: Found; rivals: ReadonlySet<numbe
     comment,
     found: found.length > 0 ? found : inWords.filter(([, { line }]) => line === comment.line),
   }));
-  const rivals = linesOfRivals(withWords, nodes.length);
+  const titles = new Map([...header.above, ...header.between, ...header.inside].map((c) => [c.line, c.text]));
+  const rivals = linesOfRivals(withWords, nodes.length, titles);
   const listed = ofNodes.filter(({ comment }) => !rivals.has(comment.line));
   const comments = listed.map(({ comment }) => comment);
   const entries = withTitles(listed.flatMap(({ found }) => found), comments).flatMap((entry) => ofOneNode(entry, byName)); // prettier-ignore
@@ -105,7 +106,7 @@ function pinTable(comments: readonly Comment[], byName: Names): Found | undefine
 /** As many rows as nodes, each with its place, a name and words; none where they are not counted up. */
 function rowsCounted(comments: readonly Comment[], nodes: readonly string[]): { name: string; doc: string; line: number }[] {
   const rows = comments.flatMap(({ text, line }) => {
-    const [, place = '', name = '', doc = ''] = /^[\s*]*(\d{1,2})[.)]?\s+(\S+)\s*(?:[:=]|\s-)?\s+(\S.*)$/.exec(text) ?? [];
+    const [, place = '', name = '', doc = ''] = /^[\s*]*(\d{1,2})[.)]?\s+(\S+?)(?:\s*[:=]|\s+-)?\s+(\S.*)$/.exec(text) ?? [];
     return place === '' ? [] : [{ place: Number(place), name, doc, line }];
   });
   return nodes.length > 2 && rows.length === nodes.length && rows.every((row, k) => row.place === k + 1) ? rows : [];
@@ -151,7 +152,7 @@ function spaced(comments: readonly Comment[], byName: Names, known: ReadonlySet<
     const [, word = '', rest = ''] = /^\s*(?:(?:pin|node|terminal)\s+)?([^\s,]+)(?:\s+|,\s*)(\S.*)$/i.exec(text) ?? [];
     // `IN1 IN2 inputs` is of both.
     const [, second = '', words = ''] = /^(\S+)\s+([a-z].*)$/.exec(rest) ?? [];
-    const pair = words === '' ? [] : allNodes([word, second], byName);
+    const pair = words === '' || byName.get(second.toLowerCase()) !== second ? [] : allNodes([word, second], byName);
     if (new Set(pair).size > 1 && !pair.some((n) => known.has(n)) && !startsWithNode(words, byName) && !isRemark(words))
       return pair.map((n) => [n, { doc: tidy(words), line }]);
     // `IN. signal` ends its name as a sentence.

@@ -124,7 +124,7 @@ const isElsewhere = (word: string, place: number, nodes: readonly string[]): boo
   namesOther(word, place, nodes) || isAgainst(word, nodes[place]!);
 
 const namesOther = (word: string, place: number, nodes: readonly string[]): boolean => {
-  const at = nodes.findIndex((n) => n.toLowerCase() === /^\S+/.exec(word)![0].toLowerCase());
+  const at = nodes.indexOf(/^\S+/.exec(word)![0]);
   return at >= 0 && at !== place;
 };
 

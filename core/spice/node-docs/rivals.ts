@@ -1,6 +1,6 @@
 import type { Comment } from '../cards';
 import { rolesOf, shares } from '../roles';
-import { contradict, tellsOf, type Found } from './found';
+import { contradict, isOfPackage, tellsOf, type Found } from './found';
 
 /** What a comment lists of nodes. */
 export interface Listed {
@@ -21,18 +21,21 @@ const MOST_LISTS = 40;
  * The lines of lists that another list contradicts: the one about the model counts, else the one that has all nodes where
  * the other has some of them, and none where neither says so: one of them counts the package's pins.
  */
-export function linesOfRivals(listed: readonly Listed[], nodes: number): ReadonlySet<number> {
-  const lists = asLists(listed);
+export function linesOfRivals(listed: readonly Listed[], nodes: number, titles: ReadonlyMap<number, string>): ReadonlySet<number> {
+  const lists = asLists(listed, titles);
   const first = lists.slice(0, MOST_LISTS);
   const isBeaten = (list: List, by: List): boolean => {
     const isAll = ({ found }: List) => found.length >= nodes;
     if (list === by || !areUnlike(list, by, isAll(list) === isAll(by) ? 2 : 1)) return false;
-    const [own, other] = [tellsOf(list.text), tellsOf(by.text)];
-    if (list.found.length > 1 && by.found.length > 1 && own === 'model' && other !== 'model') return false;
-    return isAll(by) || !isAll(list);
+    const [own, other] = [surenessOf(list), surenessOf(by)];
+    return own === other ? isAll(by) || !isAll(list) : own < other;
   };
   return new Set(lists.filter((list) => first.some((by) => isBeaten(list, by))).flatMap(({ lines }) => lines));
 }
+
+/** A list that says that it is one of the model's nodes is surer than any other, and one of a package's leads less sure. */
+const surenessOf = ({ text, found }: List): number =>
+  isOfPackage(text) || /\b(?:package|footprint)\b/i.test(text) ? 0 : found.length > 1 && tellsOf(text) === 'model' ? 2 : 1;
 
 /** Two lines with several nodes each by their words; else by what the words mean, since one may have names and the other what is behind them. */
 function areUnlike(a: List, b: List, least: number): boolean {
@@ -61,7 +64,7 @@ const broad = (roles: ReadonlySet<string>): ReadonlySet<string> =>
   new Set([...roles, ...KINDRED.filter((kin) => kin.some((role) => roles.has(role))).map(([first]) => `as ${first!}`)]);
 
 /** A line that lists several nodes, or lines below each other with one node each, with the title over them. */
-function asLists(listed: readonly Listed[]): List[] {
+function asLists(listed: readonly Listed[], titles: ReadonlyMap<number, string>): List[] {
   const lists: List[] = [];
   // Words that go on below an entry part no list.
   const isBelow = (at: number, line: number): boolean => {
@@ -76,10 +79,11 @@ function asLists(listed: readonly Listed[]): List[] {
       before.found.push(...found);
       before.lines.push(comment.line);
     } else if (found.length > 0) {
-      const over = listed[i - 1];
-      const isTitled = found.length === 1 && over?.found.length === 0 && over.comment.line === comment.line - 1;
+      const above = listed[i - 1];
+      const isEntry = above?.comment.line === comment.line - 1 && above.found.length > 0;
+      const over = found.length > 1 || isEntry ? '' : (titles.get(comment.line - 1) ?? '');
       // `TF12 simulation model` over a list says nothing of what it lists.
-      const title = isTitled ? over.comment.text.replace(/\bmodel\b(?! (?:nodes|pins|terminals|order))/i, '') : '';
+      const title = over.replace(/\bmodel\b(?! (?:nodes|pins|terminals|order))/i, '');
       lists.push({ text: `${title} ${comment.text}`, lines: [comment.line], found: [...found] });
     }
   });
