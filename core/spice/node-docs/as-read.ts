@@ -1,5 +1,6 @@
 import type { Comment } from '../cards';
 import type { Header } from './found';
+import { COUNTED } from './rivals';
 
 /** The comments as a person reads them: without lines that are too long, without what only frames them, whole where words go on in the next line. */
 export function asRead(header: Header): Header {
@@ -32,7 +33,6 @@ const withSecondDash = (c: Comment): Comment => (SECOND_DASH.test(c.text) ? { ..
 /** What counts the leads of a package, and says nothing of the model's nodes. */
 const OF_PACKAGE = /^(?!.*\b(?:model|nodes?|subckt|spice)\b)[^:=]*\bpackage(?:'s|s)?\b[^:=]*(?::|$)/i;
 const isTitle = (text: string): boolean => /:\s*$/.test(text) || (!text.includes(':') && text.trim().split(/\s+/).length <= 7);
-const COUNTED = /^\s*(?:(?:pin|lead|terminal)\s*)?[(#]?(\d{1,2})\b/i;
 
 /** `Leads of the package:` and the rows below it that are counted up; one line that says it all goes as well. */
 function withoutPackage(comments: Comment[]): Comment[] {

@@ -68,6 +68,8 @@ describe('two lists that say unlike things', () => {
     ['a list whose title is only that it is of pins', `* Pins: 1=S 2=D 3=G\n*\n${list}`, NONE],
     ['a list of the nodes beside one of the pins', `* Pins:\n* 1 S\n* 2 D\n* 3 G\n*\n* Nodes: 1=gate 2=drain 3=source`, OWN],
     ['a row of the other list that has a node’s number', `* pin 3: D\n*\n${list}`, OWN],
+    ['a row that is counted among others', `* Pins:\n* pin 3: X\n* pin 4: Y\n*\n${list}`, OWN],
+    ['a supply that would be the input’s kin', '* 1 VCC, 2 GND, 3 IN\n*\n* 1: input\n* 2: common\n* 3: supply', NONE],
     ['a list that says the same in other words', `* 1 G\n* 2 D\n* 3 S\n*\n${list}`, OWN],
     [
       'a list of the pins beside the order of the nodes',
@@ -76,6 +78,9 @@ describe('two lists that say unlike things', () => {
     ],
   ])('%s', (_what, comments, docs) => expect(docsOf(above(comments, '1 2 3'))).toEqual(docs));
 });
+
+it('takes no words in capitals for an order', () =>
+  expect(docsOf(above('* - 1: ANODE OF THE LED\n* - 2: CATHODE', '1 2 3 4'))).toEqual(['ANODE OF THE LED', 'CATHODE', '', '']));
 
 it('takes no order that the nodes’ names deny', () =>
   expect(docsOf(above('* Pinout: GND EN IN VOUT', 'VOUT EN VIN COM'))).toEqual(['', '', '', '']));

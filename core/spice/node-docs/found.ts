@@ -102,7 +102,11 @@ export function pieces(text: string, count: number): string[] | undefined {
       .filter((w) => w !== '');
     const words = cut.length > count && separator.source.includes(',') ? withAttributes(cut) : cut;
     // Words of a sentence can be as many as the nodes; names are no articles and prepositions.
-    if (words.length === count && count > 1 && !words.some((w) => /^(of|the|and|for|to|is|are|with|by|from|this|that|a|an)$/.test(w)))
+    if (
+      words.length === count &&
+      count > 1 &&
+      !words.some((w) => /^(of|the|and|for|to|is|are|with|by|from|this|that|a|an)$|^(OF|THE|AND|FOR|WITH|FROM)$/.test(w))
+    )
       return words;
   }
   return undefined;

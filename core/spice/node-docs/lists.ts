@@ -24,8 +24,8 @@ export function lists(header: Header): { found: Found; rivals: ReadonlySet<numbe
     comment,
     found: found.length > 0 ? found : inWords.filter(([, { line }]) => line === comment.line),
   }));
-  const titles = new Map([...header.above, ...header.between, ...header.inside].map((c) => [c.line, c.text]));
-  const rivals = linesOfRivals(withWords, nodes.length, titles);
+  const headerText = new Map([...header.above, ...header.between, ...header.inside].map((c) => [c.line, c.text]));
+  const rivals = linesOfRivals(withWords, nodes, headerText);
   const listed = ofNodes.filter(({ comment }) => !rivals.has(comment.line));
   const comments = listed.map(({ comment }) => comment);
   const entries = withTitles(listed.flatMap(({ found }) => found), comments).flatMap((entry) => ofOneNode(entry, byName)); // prettier-ignore

@@ -17,15 +17,28 @@ interface List {
 /** More lists than this over one card are held against each other by nobody. */
 const MOST_LISTS = 40;
 
+/** A row that begins with a place, `pin 3:`, `(3)` and `3.` */
+export const COUNTED = /^\s*(?:(?:pin|lead|terminal)\s*)?[(#]?(\d{1,2})\b/i;
+
 /**
  * The lines of lists that another list contradicts: the one about the model counts, else the one that has all nodes where
  * the other has some of them, and none where neither says so: one of them counts the package's pins.
  */
-export function linesOfRivals(listed: readonly Listed[], nodes: number, titles: ReadonlyMap<number, string>): ReadonlySet<number> {
-  const lists = asLists(listed, titles);
+export function linesOfRivals(
+  listed: readonly Listed[],
+  nodes: readonly string[],
+  textAt: ReadonlyMap<number, string>,
+): ReadonlySet<number> {
+  const lists = asLists(listed, textAt);
   const first = lists.slice(0, MOST_LISTS);
+  const isAll = ({ found }: List) => found.length >= nodes.length;
+  const countAt = (line: number) => Number(COUNTED.exec(textAt.get(line) ?? '')?.[1] ?? NaN);
+  // Rows that are counted up, and the next of which is no node, count the leads of the package.
+  const isCounted = ({ lines: [line = 0, ...more] }: List) =>
+    more.length === 0 &&
+    [-1, 1].some((step) => countAt(line + step) === countAt(line) + step && !nodes.includes(String(countAt(line + step))));
   const isBeaten = (list: List, by: List): boolean => {
-    const isAll = ({ found }: List) => found.length >= nodes;
+    if (isAll(by) && !isAll(list) && isCounted(list)) return true;
     if (list === by || !areUnlike(list, by, isAll(list) === isAll(by) ? 2 : 1)) return false;
     const [own, other] = [surenessOf(list), surenessOf(by)];
     return own === other ? isAll(by) || !isAll(list) : own < other;
@@ -46,25 +59,14 @@ function areUnlike(a: List, b: List, least: number): boolean {
   const isAstray = ([node, { doc }]: Found[number]) => {
     const own = rolesOf(doc);
     const here = said.find((s) => s.node === node)?.roles;
-    const isOther = own.size > 0 && here !== undefined && !shares(broad(own), broad(here));
+    const isOther = own.size > 0 && here !== undefined && !shares(own, here);
     return isOther && said.some((s) => s.node !== node && shares(own, s.roles));
   };
   return a.found.filter(isAstray).length >= least;
 }
 
-/** Roles that one list may have for another's: VIN is a “power input”, and COM a negative supply. */
-const KINDRED = [
-  ['input', 'supply+', 'battery', 'data input'],
-  ['output', 'true output', 'reference output', 'switch', 'gate drive', 'output sense'],
-  ['ground', 'supply-', 'common', 'source', 'emitter'],
-  ['enable', 'shutdown', 'selection', 'standby'],
-  ['feedback', 'reference', 'trim'],
-];
-const broad = (roles: ReadonlySet<string>): ReadonlySet<string> =>
-  new Set([...roles, ...KINDRED.filter((kin) => kin.some((role) => roles.has(role))).map(([first]) => `as ${first!}`)]);
-
 /** A line that lists several nodes, or lines below each other with one node each, with the title over them. */
-function asLists(listed: readonly Listed[], titles: ReadonlyMap<number, string>): List[] {
+function asLists(listed: readonly Listed[], textAt: ReadonlyMap<number, string>): List[] {
   const lists: List[] = [];
   // Words that go on below an entry part no list.
   const isBelow = (at: number, line: number): boolean => {
@@ -81,7 +83,7 @@ function asLists(listed: readonly Listed[], titles: ReadonlyMap<number, string>)
     } else if (found.length > 0) {
       const above = listed[i - 1];
       const isEntry = above?.comment.line === comment.line - 1 && above.found.length > 0;
-      const over = found.length > 1 || isEntry ? '' : (titles.get(comment.line - 1) ?? '');
+      const over = found.length > 1 || isEntry ? '' : (textAt.get(comment.line - 1) ?? '');
       // `TF12 simulation model` over a list says nothing of what it lists.
       const title = over.replace(/\bmodel\b(?! (?:nodes|pins|terminals|order))/i, '');
       lists.push({ text: `${title} ${comment.text}`, lines: [comment.line], found: [...found] });
