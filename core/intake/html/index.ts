@@ -19,7 +19,7 @@ interface Cell {
 
 interface Table {
   rows: Cell[][];
-  /** Its caption, or the heading that it stands under. */
+  /** Its caption, or the heading or the line that it stands under. */
   caption?: string | undefined;
 }
 
@@ -36,6 +36,8 @@ const MOST_SPAN = 1000;
 /** More tables than this are a site's, not a page's. */
 const MOST_TABLES = 1000;
 const HEADING = /^h[1-6]$/;
+/** Elements that begin a line of their own (HTML, 15.3.3). */
+const BLOCK = /^(?:p|div|h[1-6]|li|ul|ol|dl|section|article|header|figure|figcaption|blockquote|br|hr)$/;
 /** A longer title is cut. */
 const LONGEST_CAPTION = 80;
 /** Elements that are never closed, and elements whose text is never shown. */
@@ -89,6 +91,8 @@ function tablesOf(html: string): Page {
   let title: string | undefined;
   /** The one that the next table has. */
   let caption: string | undefined;
+  /** The last line outside of tables: over a table a short one is its title. */
+  let line = '';
   let [skipped, raised, barred] = [0, 0, 0];
   const overlines: boolean[] = [];
   const write = (text: string) => {
@@ -96,6 +100,7 @@ function tablesOf(html: string): Page {
     const lifted = raised > 0 ? raise(text) : text;
     const shown = barred > 0 ? lifted.replace(/\S/gu, '$&\u0305') : lifted;
     if (title !== undefined) title += shown;
+    if (depth === 0) line += shown;
     if (cell) cell.text += shown;
     else if (depth === 0 && text.trim() !== '') page.around.push(text.trim());
   };
@@ -106,9 +111,13 @@ function tablesOf(html: string): Page {
         const isBar = /overline/i.test(attributes['style'] ?? '') || /^(overline|bar)$/i.test(attributes['class'] ?? '');
         if (!VOID.has(name)) overlines.push(isBar);
         if (isBar) barred++;
+        if (depth === 0 && BLOCK.test(name)) line = '';
         if (UNSHOWN.has(name)) skipped++;
-        else if (name === 'table' && depth++ === 0) rows = [];
-        else if (depth === 1 && name === 'tr') rows.push([]);
+        else if (name === 'table' && depth++ === 0) {
+          rows = [];
+          if (isTitle(line)) caption = line.trim();
+          line = '';
+        } else if (depth === 1 && name === 'tr') rows.push([]);
         else if (depth === 1 && (name === 'td' || name === 'th')) {
           if (rows.length === 0) rows.push([]);
           cell = { text: '', cols: span(attributes['colspan']), rows: span(attributes['rowspan']) };
@@ -140,6 +149,9 @@ function tablesOf(html: string): Page {
   parser.end(html);
   return page;
 }
+
+/** `Table 5. Serial port` before a table; a sentence is none. */
+const isTitle = (line: string): boolean => /^\S.*[^.,;:]$/.test(line.trim()) && line.trim().length <= LONGEST_CAPTION;
 
 /** Puts cells in their columns: a cell over several rows or columns takes their places (HTML, 4.9.12). */
 function gridOf(rows: readonly Cell[][], index: number): Grid {

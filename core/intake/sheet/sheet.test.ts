@@ -191,6 +191,37 @@ it('is not slowed down by a cell far out', () => {
     '3 VSS',
   ]);
 });
+it('takes the title next to a table for its group, whatever stands above', () => {
+  const of = (name: string, title: string[][], rows: string[][]) => sheet(name, [...title, HEAD, ...rows]);
+  const power = of(
+    'A',
+    [['P = power, I = input'], ['Power']],
+    [
+      ['1', 'VDD', 'P', 'Supply'],
+      ['2', 'VSS', 'G', 'Ground'],
+    ],
+  );
+  const clocks = of(
+    'B',
+    [['Clocks']],
+    [
+      ['3', 'CLK', 'I', 'Clock input'],
+      ['4', 'XIN', 'I', 'Crystal'],
+    ],
+  );
+  expect(terminalsIn(read([power, clocks])).map((t) => t.group)).toEqual(['Power', 'Power', 'Clocks', 'Clocks']);
+});
+
+it.each([
+  ['Parameter', 'Pin', 'Conditions', 'Min', 'Max', 'Unit'],
+  ['Order code', 'Package', 'Pins', 'Quantity'],
+  ['Rev.', 'Date', 'Changes'],
+  ['Code', 'Meaning'],
+])('ends the list above a table of %s', (...heading) => {
+  const other = [['Something else'], heading, heading.map((_, i) => (i === 1 ? '4' : 'VDD'))];
+  expect(list([sheet('S', [HEAD, ...BODY, ...other])])).toEqual(['1 VDD', '2 CLK', '3 VSS']);
+});
+
 it('refuses a book without a pin table', () => expect(refused(readSheets([sheet('S', [['a', 'b']])]))[0]).toMatch(/No pin table/));
 it('property: any cells are read or refused', () => {
   const cell = fc.record({

@@ -2,7 +2,8 @@ import { ok, problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions, TableChoice } from '../proposal';
 import type { Scored } from './found-table';
 import { goesWith, LEAST_SCORE, leftBeside } from './goes-with';
-import { filled, type GridRow } from './grid';
+import { scoreOf } from './find-table';
+import { filled, isBlank, type GridRow } from './grid';
 import { asSet, readTables } from './join-tables';
 import { withoutElse } from './of-something-else';
 
@@ -18,12 +19,13 @@ export interface Offered extends Scored {
  * that says so), and offers all of them. What is left beside the best is a problem where nobody chose.
  */
 export function readOffered<T extends Offered>(
-  found: readonly T[],
+  given: readonly T[],
   aroundOf: Parameters<typeof readTables<T>>[1],
   options: ReadOptions,
   alsoWith: (found: T, best: T) => boolean = () => false,
 ): Result<Proposal> {
   const { file } = options;
+  const found = withRolesOfBest(given);
   const titles = found.map((f) => titleOf(f, found));
   const all = withoutElse(found, (f, i) => [titles[i] ?? '', f.sheet?.name ?? ''], options);
   if (all.length === 0) return refuse(problem('table-none', {}, { file }));
@@ -35,6 +37,22 @@ export function readOffered<T extends Offered>(
   if (!read.ok) return read;
   const problems = [...read.value.problems, ...leftBeside(best, options.tables ? [] : all, chosen, file)];
   return ok({ ...read.value, problems, tables: choicesOf(all, titles, chosen, options) });
+}
+
+/**
+ * Tables with the headings of a better one have its columns: of a list of one row, `AD11 to AD0`, its cells alone tell too little
+ * of what they are.
+ */
+function withRolesOfBest<T extends Offered>(found: readonly T[]): T[] {
+  const headings = ({ table }: T) => table.columns.map((c) => c.heading.toLowerCase()).join('|');
+  const best = new Map<string, T>();
+  for (const f of found) if (f.score > (best.get(headings(f))?.score ?? 0)) best.set(headings(f), f);
+  return found.map((f) => {
+    const other = best.get(headings(f));
+    if (other === undefined || other === f || f.table.columns.every((c, i) => c.role === other.table.columns[i]!.role)) return f;
+    const table = { ...f.table, columns: other.table.columns };
+    return { ...f, table, score: scoreOf(table) };
+  });
 }
 
 /**
@@ -72,11 +90,12 @@ const titleOf = (found: Offered, all: readonly Offered[]): string | undefined =>
 /** Lines up to this far over a heading are its caption; there may be a blank one between. */
 const NEAR = 2;
 
-/** The one text on the line over a heading, whether it stands alone there or was taken for a last group of the table before. */
+/** The one text on the next line over a heading that has any, whether it stands alone there or was taken for a last group of the table before. */
 function captionOf({ table: { around, headerLine = 0 } }: Scored, beside: readonly Scored[]): string | undefined {
   const isAbove = ({ line }: GridRow) => line < headerLine && line >= headerLine - NEAR;
-  const above = [around, ...beside.map((f) => f.table.rows)].flatMap((rows) => rows.filter(isAbove));
-  const [only, ...others] = above.flatMap(filled);
+  const above = [around, ...beside.map((f) => f.table.rows)].flatMap((rows) => rows.filter((row) => isAbove(row) && !isBlank(row)));
+  const nearest = above.reduce<GridRow | undefined>((a, b) => (a && a.line > b.line ? a : b), undefined);
+  const [only, ...others] = nearest ? filled(nearest) : [];
   return only !== undefined && others.length === 0 && only.length <= 80 ? only.replace(/[:\s]+$/, '') : undefined;
 }
 

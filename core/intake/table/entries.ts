@@ -80,7 +80,11 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
   let title: string | undefined;
   let above: GridRow | undefined;
   const index = indexRoles(context.columns);
-  const isOnceOver = standsOnce(given, index.at.group);
+  // What stands below a table says nothing of its groups.
+  const isOnceOver = standsOnce(
+    given.filter((r) => index.numbers.some((i) => (r.cells[i] ?? '') !== '')),
+    index.at.group,
+  );
   const rows = isOnceOver ? withWholeGroups(given, index.at.group) : given;
   // A dash is a level where others have a plus, and else no word.
   const hasSigns = index.at.activeLow >= 0 && rows.some((r) => r.cells[index.at.activeLow]?.trim() === '+');
@@ -214,7 +218,7 @@ function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): Row
 const NONE = /^[-–—]+$/;
 
 const cleanHeading = (text: string): string =>
-  withoutNumber(text.replace(/\s+/g, ' '))
+  withoutNumber(text.replace(/\s+/g, ' ').replace(/^[#*=\s]+/, ''))
     .replace(/[:–—-]+\s*$/, '')
     .replace(/^[-–—=#*\s]+|[=#*\s]+$/g, '')
     .trim();

@@ -210,6 +210,7 @@ function under(grid: Grid, header: Header, until = grid.rows.length): FoundTable
       blanks++;
       continue;
     }
+    if (rows.length > 0 && isOtherHeading(row)) break;
     const fitted = fit(grid, header, row);
     const goesOn = () =>
       continues(fitted, header.cells.length, nextFilled(grid, first + i + 1)) || isWithinPages(grid, rows, first + i, until);
@@ -219,6 +220,16 @@ function under(grid: Grid, header: Header, until = grid.rows.length): FoundTable
   }
   // What stands around it is told when all parts of the table are together.
   return { columns: rolesOf(header.cells, rows), rows, around: [], headerLine: grid.rows[header.at]!.line };
+}
+
+/** Headings of other tables than lists of terminals: ratings, registers, order codes, revisions, legends. */
+const OF_OTHERS =
+  /^(?:parameters?|conditions?|test conditions?|min\.?|max\.?|typ\.?|units?|order(?:ing)? (?:code|number)|quantity|access|reset(?: value)?|address|rev(?:ision|\.)?|date|changes?|meaning|code)$/i;
+
+/** A row of headings below a table, at least two of them such as no list of terminals has: another table begins. */
+function isOtherHeading(row: GridRow): boolean {
+  const cells = filled(row);
+  return cells.length > 1 && cells.filter((c) => OF_OTHERS.test(c)).length > 1 && cells.every((c) => c.length <= 24 && !isNumber(c));
 }
 
 /** After a blank line a table goes on only with a row that has a number in it, or with a heading over such a row. */

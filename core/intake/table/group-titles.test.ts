@@ -42,10 +42,24 @@ describe('titles over several tables are the groups of their terminals', () => {
     const of = (rows: string[][]) => [HEAD, HEAD.map(() => '---'), ...rows].map((r) => `| ${r.join(' | ')} |`).join('\n');
     expect(told(read(`# KX1042\n\n## Power\n\n${of(POWER)}\n\n## Serial bus\n\n${of(SERIAL)}\n`))).toEqual(WANT);
   });
-  it('in HTML', () => {
-    const row = (cells: string[], tag: string) => `<tr>${cells.map((c) => `<${tag}>${c}</${tag}>`).join('')}</tr>`;
-    const of = (title: string, rows: string[][]) => `<h2>${title}</h2><table>${row(HEAD, 'th')}${rows.map((r) => row(r, 'td')).join('')}</table>`; // prettier-ignore
-    expect(told(good(readHtml(of('Power', POWER) + of('Serial bus', SERIAL))))).toEqual(WANT);
+  it('in Markdown, with the numbers of their sections', () => {
+    const of = (rows: string[][]) => [HEAD, HEAD.map(() => '---'), ...rows].map((r) => `| ${r.join(' | ')} |`).join('\n');
+    expect(told(read(`## 4.1 Power\n\n${of(POWER)}\n\n## 4.2 Serial bus\n\n${of(SERIAL)}\n`))).toEqual(WANT);
+  });
+  const row = (cells: string[], tag: string) => `<tr>${cells.map((c) => `<${tag}>${c}</${tag}>`).join('')}</tr>`;
+  const html = (title: string, rows: string[][]) => `${title}<table>${row(HEAD, 'th')}${rows.map((r) => row(r, 'td')).join('')}</table>`; // prettier-ignore
+  it.each<[string, (title: string) => string]>([
+    ['headings', (title) => `<h2>${title}</h2>`],
+    ['lines', (title) => `<p class="c"><b>Table 5. ${title}</b></p>`],
+    ['lines below headings', (title) => `<h2>Pins</h2><p>${title}</p>\n`],
+    ['headings over a sentence', (title) => `<h2>${title}</h2><p>They are listed by their names.</p>`],
+  ])('in HTML, as %s', (_form, over) => {
+    const text = html(over('Power'), POWER) + html(over('Serial bus'), SERIAL);
+    expect(told(good(readHtml(text)))).toEqual(WANT);
+  });
+  it('in HTML, of a table of one row whose cells alone could be anything', () => {
+    const text = html('<p>Power</p>', POWER) + html('<p>Address bus</p>', [['3, 4, 5', 'A2 to A0', 'I', 'Address']]);
+    expect(told(good(readHtml(text))).slice(2)).toEqual(['A2 Address bus', 'A1 Address bus', 'A0 Address bus']);
   });
   it.each(['none', 'all'] as const)('on a page, with rules: %s', (rules) => {
     const first = table([HEAD, ...POWER], { y: 100, rules });

@@ -670,3 +670,9 @@ describe('entries of a number and a name, in whatever signs they stand', () => {
     `${'('.repeat(200_000)}\na\nb\nc`,
   ])('takes no settings for terminals: %j', (text) => expect(readText(text).ok).toBe(false));
 });
+
+it('gives the cells below a group of merged cells its name, whatever stands below the list', () => {
+  const text =
+    'Group,Pin,Name,Type\nClocks,1,XIN,I\n,2,XOUT,O\nSerial bus,3,SDA,I/O\n,4,SCL,I\n(1) Not tested.\nRevision history\nRevision history\n';
+  expect(terminalsIn(read(text)).map((t) => t.group)).toEqual(['Clocks', 'Clocks', 'Serial bus', 'Serial bus']);
+});
