@@ -1,5 +1,6 @@
 import { sayBound } from '../part';
 import { assign } from './assign';
+import { byChannels } from './channel-index';
 import { namedOtherwise, otherNamesOf } from './kinds';
 import { alike, contradicts, isPad, isSupply, withoutIndex, type Likeness, type MatchPin } from './likeness';
 import type { ModelNode } from './read-models';
@@ -46,8 +47,12 @@ export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[]
   const units = [...new Set(live.map((p) => p.unit).filter((u) => u !== null))];
   // A model with fewer nodes than the part has signals is of one channel.
   const perUnit = units.length > 1 && nodes.length < new Set(live.map((p) => p.name)).size;
-  if (!perUnit) matchOne(ofChannels(live, units), nodes, units.length === 1 ? units[0]! : null, false, out);
-  else {
+  const only = units.length === 1 ? units[0]! : null;
+  if (!perUnit) {
+    const named = ofChannels(live, units);
+    matchOne(named, nodes, only, false, out);
+    if (out.asks.length > 0) addByChannels(named, nodes, only, out);
+  } else {
     const supplies = suppliesOf(live, units);
     for (const unit of units)
       matchOne(
@@ -118,13 +123,40 @@ function noNodeReason(pin: MatchPin, nodes: readonly ModelNode[]): string | unde
   return undefined;
 }
 
-function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: string | null, channel: boolean, out: Matching): void {
+/**
+ * What is asked is matched once more, each channel by itself, and taken where nothing that is matched already says otherwise:
+ * beside all of them C2 may be a cathode and a collector, and in its channel is the collector.
+ */
+function addByChannels(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: string | null, out: Matching): void {
+  const found: Matching = { pairs: [], asks: [], left: [] };
+  for (const { pins: own, nodes: there, read } of byChannels(pins, nodes) ?? []) {
+    const channel: Matching = { pairs: [], asks: [], left: [] };
+    matchOne(own, there, unit, false, channel, read);
+    // A channel of which one terminal is open may be another one.
+    if (channel.asks.length === 0) found.pairs.push(...channel.pairs);
+  }
+  const known = new Map(out.pairs.map((pair) => [pair.pin, pair.node]));
+  if (found.pairs.some(({ pin, node }) => (known.get(pin) ?? node) !== node)) return;
+  const taken = new Set(out.pairs.map(({ node }) => node));
+  const more = found.pairs.filter(({ pin, node }) => !known.has(pin) && !taken.has(node));
+  out.pairs.push(...more);
+  out.asks = out.asks.filter(({ pin }) => !more.some((pair) => pair.pin === pin));
+}
+
+function matchOne(
+  pins: readonly MatchPin[],
+  nodes: readonly ModelNode[],
+  unit: string | null,
+  channel: boolean,
+  out: Matching,
+  read = nodes,
+): void {
   // Pins of one name and kind are one signal: they share a node.
   const signals = new Map<string, MatchPin[]>();
   for (const pin of pins) signals.set(`${pin.name} ${pin.type}`, [...(signals.get(`${pin.name} ${pin.type}`) ?? []), pin]);
   const rows = [...signals.values()];
   const isOne = channel || haveOneIndex(pins);
-  const named = withNames(nodes);
+  const named = withNames(read);
   // A node by a bare number is called what a comment of one word calls it.
   const called = named.map((n) => ({ name: /^\d+$/.test(n.name) && /^\S+$/.test(n.doc) ? n.doc : n.name }));
   // One gate of six, told by the names of the first: 1A and 1Y are A and Y of each.
@@ -141,8 +173,8 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
   /** Why a pin's name says nothing here; undefined where it may. */
   const unsaid = (pin: MatchPin): string | undefined => {
     if (counted.has(keyOf(pin)) && counted.get(keyOf(pin)) === undefined)
-      return `${pin.name}: its pins begin with another figure than the nodes, and are not as many.`;
-    return others.has(pin.name) ? `${pin.name}: the model has nodes of that name that may be something else.` : undefined;
+      return `${pin.printed ?? pin.name}: its pins begin with another figure than the nodes, and are not as many.`;
+    return others.has(pin.name) ? `${pin.printed ?? pin.name}: the model has nodes of that name that may be something else.` : undefined;
   };
   // Letters in a row, `a b c d`, are as bare as numbers.
   const isRow = nodes.length > 2 && nodes.every((n, i) => n.doc === '' && n.name.toLowerCase() === String.fromCharCode(97 + i));
@@ -182,7 +214,10 @@ function matchOne(pins: readonly MatchPin[], nodes: readonly ModelNode[], unit: 
     }
     const other = otherOutput(members, nodes, chosen);
     if (other !== undefined) {
-      open.push({ members, reason: `${members.length} outputs are called ${members[0]!.name}, and one of them may be ${other}.` });
+      open.push({
+        members,
+        reason: `${members.length} outputs are called ${members[0]!.printed ?? members[0]!.name}, and one of them may be ${other}.`,
+      });
       return;
     }
     const rival = at < 0 ? undefined : rivalOf(likeness, r, at, score, nodes);
@@ -295,10 +330,11 @@ function rivalOf(likeness: { score: number }[][], row: number, at: number, score
 }
 
 function reasonFor(pin: MatchPin, score: number, rival: string | undefined, nodes: readonly ModelNode[]): string {
-  if (rival !== undefined) return `${pin.name}: ${rival}.`;
+  const name = pin.printed ?? pin.name;
+  if (rival !== undefined) return `${name}: ${rival}.`;
   if (nodes.every((n) => n.doc === '' && /^\d+$/.test(n.name)))
     return `The model's nodes are bare numbers and no comment says what they are.`;
-  return score > 0 ? `Nothing says for sure which node ${pin.name} is.` : `No node looks like ${pin.name}.`;
+  return score > 0 ? `Nothing says for sure which node ${name} is.` : `No node looks like ${name}.`;
 }
 
 /** A pin that one unit settled is no question in another; the same pair is said once per unit. */

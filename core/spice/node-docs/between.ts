@@ -25,8 +25,9 @@ export function betweenLines({ nodes, raw, between, inside }: Header): Found {
   if (above.length === below.length) return [];
   const comments = above.length > below.length ? above : below;
   const said = comments.map(({ text }, k) => tidy(withoutName(text, nodes[k]!)));
-  const isTold = (doc: string, k: number) =>
-    rolesOf(doc).size > 0 || doc.split(/\s+/).every((word) => isKnownWord(word) || word.toLowerCase() === nodes[k]!.toLowerCase());
+  const isWord = (word: string, k: number) =>
+    isKnownWord(word) || /^(?:\w|of|channel)$/i.test(word) || word.toLowerCase() === nodes[k]!.toLowerCase();
+  const isTold = (doc: string, k: number) => rolesOf(doc).size > 0 || doc.split(/\s+/).every((word) => isWord(word, k));
   const told = said.filter(isTold);
   if (
     comments.length !== rows.length ||

@@ -61,8 +61,11 @@ export const tidy = (text: string): string =>
     .replace(/[\s.;,|]+$/, '')
     .trim();
 
-/** How much something is, `5 V tolerant`, names no node. */
-export const withoutFigures = (text: string): string => text.replace(/\b\d[\d.]*\s?(?:[munpk]?[VAWFH]|[kM]?Hz|[kM]?ohms?)\b/g, '');
+/** How much something is, `5 V tolerant`, and which of several, `channel 2`, name no node. */
+export const withoutFigures = (text: string): string =>
+  text
+    .replace(/\b\d[\d.]*\s?(?:[munpk]?[VAWFH]|[kM]?Hz|[kM]?ohms?)\b/g, '')
+    .replace(/\b(channel|ch|gate|section|half|amplifier) \d\b/gi, '$1');
 
 /** `March 2026`, behind the day of a history. */
 const DATED = /^(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?,? (?:19|20)\d\d\b/i;
