@@ -178,6 +178,21 @@ test('Join: a part of unlike halves has a model for each, with nodes that may be
   await expect(nodes.getByLabel('Tied to').first().locator('option:checked')).toHaveText('A');
 });
 
+test('Join: pins of which the same is asked stand together', async ({ page }) => {
+  await startPart(page);
+  await paste(page, '#paste-box', 'Group,Pin,Name,Type\nSensor,1,SIN,I\n,2,SOUT,O\nPower,3,VCC,P\n,4,GND,G\n');
+  await expect(page.getByTitle('Here begins the group Sensor')).toHaveCount(1);
+  await expect(page.getByTitle('Here begins the group Power')).toBeVisible();
+  await page.getByRole('button', { name: /Take 4 terminals/ }).click();
+  await page.keyboard.press('Alt+3');
+  await page.getByRole('button', { name: 'Add a SPICE model' }).click();
+  await page.getByLabel('Text of the model file').fill('.subckt S9 11 12 13 14\nR1 11 12 1\nR2 13 14 1\n.ends\n');
+  await page.getByRole('button', { name: /^S9/ }).click();
+  const asks = page.getByRole('region', { name: 'Questions' });
+  await expect(asks).toContainText('4 questions');
+  await expect(asks.getByRole('listitem')).toHaveText([/SIN, SOUT, VCC, GND: The model's nodes are bare numbers.* Free: 11, 12, 13, 14\./]);
+});
+
 test('Join: a loose thread is found by one key and tied', async ({ page }) => {
   await openPart(page, 'TF7311', 'join');
   await page.getByRole('gridcell', { name: 'DIN', exact: true }).click();

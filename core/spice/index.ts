@@ -1,4 +1,4 @@
-export { matchPins, type MatchPin } from './match';
+export { matchPins, type Matching, type MatchPin } from './match';
 export {
   bindingUnits,
   chosenModel,

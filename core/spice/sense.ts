@@ -240,6 +240,8 @@ export const indexed = remember((text: string): { readonly stem: string; readonl
   const plain = text
     .trim()
     .replace(/\s+/g, ' ')
+    // `channel 1 collector` is the collector of it.
+    .replace(/^(?:channel|ch\.?|gate|section|half|amplifier) (\d)[,:]? (.+)$/i, '$2 $1')
     .replace(/^(first|second|third|fourth) (.+)$/i, (_, word: string, stem: string) => `${stem} ${placeOf(word)}`);
   const parts =
     /^([A-Za-z][A-Za-z ]*?[+\-−]?)(?:[ _](?:of |in )?)?(?:diode |fet |transistor |channel |switch |ch |no\.? ?|[QMDU](?=\d))?(\d{1,2})([+\-−]?)$/i.exec(

@@ -23,6 +23,7 @@ it.each<[string, string, string[]]>([
   ['numbers that count up after a blank line', 'Pin,Name,Use\n1.,TXD,out\n2.,RXD,in\n\n3.,GND,ground', ['1 TXD', '2 RXD', '3 GND']],
   ['a list whose end stands alone below it', 'Pin,Name,Use\n"9, 10,",VSS,Ground\n12-13,,\n11,TM,Test', ['9 VSS', '10 VSS', '12 VSS', '13 VSS', '11 TM']],
   ['a part of a package name in a row', 'PIN_NO,Name,I/O\n7.,CE,IN\n8.,SIP,IN\n9.,SOP,OUT', ['7 CE', '8 SIP', '9 SOP']],
+  ['a name that is missing', 'Pin|Name|Type\n1|VDD|P\n2||I\n3|OUT|O', ['1 VDD', '2 2', '3 OUT']],
   ['a first cell that is empty between bars', 'Group|Pin|Name\nSerial|1|TXD\n|2|RXD\nPower|3|VDD\n|4|GND', ['1 TXD Serial', '2 RXD Serial', '3 VDD Power', '4 GND Power']],
   ['names like balls beside packages', 'Signal,QFN8,BGA9,Use\nAD0,1,A1,in\nAD1,2,A2,in\nAD2,3,A3,in\nAD3,4,B1,in', ['1 AD0', '2 AD1', '3 AD2', '4 AD3']],
   ['cells in quotes between bars', '"Pin"|"Name"|"Use"\n"1"|"TXD"|"Data | clock"\n"2"|"RXD"|"Data in"', ['1 TXD', '2 RXD']],

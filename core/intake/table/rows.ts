@@ -60,7 +60,9 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   }));
   const most = Math.max(0, ...lists.map((l) => l.numbers.length));
   if (most === 0) return [];
-  const printed = clean.name === '' ? 'EP' : clean.name;
+  // Without a name a terminal is called by its number until a person names it; the exposed pad is EP.
+  const [numbered = 'EP'] = lists.flatMap((l) => l.numbers);
+  const printed = clean.name === '' ? numbered : clean.name;
   // In a list of names each can have a note's mark.
   const listed = expandNames(printed, most);
   const single = listed.length === 1;

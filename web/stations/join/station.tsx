@@ -14,6 +14,7 @@ import { Button } from '../../ui/button';
 import { Card, Empty } from '../../ui/card';
 import { counted } from '../../ui/counted';
 import { Choice } from '../../ui/field';
+import { AsksCard } from './asks-card';
 import { CompareCard } from './compare-card';
 import { JoinByCard } from './join-by-card';
 import { LandDesk } from './land-desk';
@@ -365,7 +366,7 @@ export function JoinStation() {
                 title={`${offers.length} suggested ${offers.length === 1 ? 'tie' : 'ties'}`}
                 className="max-w-xl"
               >
-                <ul className="mb-2 max-h-24 overflow-y-auto text-[13px]">
+                <ul className="mb-2 max-h-25 overflow-y-auto text-[13px] leading-5">
                   {offers.map((o) => (
                     <li key={`${o.unit} ${o.node}`}>
                       {bindings.length > 1 ? <span className="text-muted">{sayBound(boundLabel(part, o.unit))}: </span> : null}
@@ -383,15 +384,7 @@ export function JoinStation() {
                 </Button>
               </Card>
             ) : null}
-            {proposal && proposal.matching.asks.length > 0 && untied > 0 ? (
-              <Card label="Questions" title="The program asks" className="max-w-md">
-                <ul className="max-h-24 overflow-y-auto text-[13px]">
-                  {proposal.matching.asks.slice(0, 8).map((a) => (
-                    <li key={a.pin}>{a.reason}</li>
-                  ))}
-                </ul>
-              </Card>
-            ) : null}
+            {proposal && proposal.matching.asks.length > 0 && untied > 0 ? <AsksCard part={part} asks={proposal.matching.asks} /> : null}
           </Below>
         </>
       )}

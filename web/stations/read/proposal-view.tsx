@@ -39,6 +39,7 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
     return map;
   }, [proposal]);
 
+  const groupAt = useMemo(() => groupsOf(table.rows, byLine), [table.rows, byLine]);
   const list = useVirtualizer({
     count: table.rows.length,
     getScrollElement: () => scroller.current,
@@ -142,6 +143,7 @@ export function ProposalView({ proposal, roles, onRole, onRow }: Props) {
                     <Became
                       terminals={became}
                       packageName={proposal.package}
+                      group={groupAt.get(row.line)}
                       none={isMap && row.heading ? 'columns' : row.taken ? '' : notTaken(row)}
                     />
                   </span>
@@ -161,6 +163,24 @@ function titleOf({ heading, cells }: Row, isMap: boolean): string | undefined {
   return more.length === 0 ? title : undefined;
 }
 
+/** The printed group that begins at a row, by its line, where no title in a row of its own says it. */
+function groupsOf(rows: readonly Row[], byLine: ReadonlyMap<number, readonly Terminal[]>): ReadonlyMap<number, string> {
+  const groups = new Map<number, string>();
+  let last: string | undefined;
+  let isTitled = false;
+  for (const { line, heading } of rows) {
+    const [first] = byLine.get(line) ?? [];
+    if (first) {
+      // What names and words suggest is no group of the source.
+      const group = first.because['group'] === undefined ? first.group : undefined;
+      if (group !== undefined && group !== last && !isTitled) groups.set(line, group);
+      last = group;
+    }
+    isTitled = heading === true;
+  }
+  return groups;
+}
+
 /** What a row is that became no terminal. */
 const notTaken = ({ heading, goesOn }: Row): string =>
   heading ? 'heading of a group' : goesOn ? 'goes on with the row above' : 'left out, or a note';
@@ -175,8 +195,16 @@ function placesOf(rows: readonly Row[]): (row: Row) => string {
   };
 }
 
+interface BecameProps {
+  terminals: Terminal[];
+  packageName: string;
+  /** The group that begins here. */
+  group: string | undefined;
+  none: string;
+}
+
 /** What a row became: its terminals with the type, or why there is none. */
-function Became({ terminals, packageName, none }: { terminals: Terminal[]; packageName: string; none: string }) {
+function Became({ terminals, packageName, group, none }: BecameProps) {
   const [first] = terminals;
   if (!first) return <span className="text-[12px] text-muted">{none}</span>;
   const last = terminals.at(-1)!;
@@ -214,6 +242,11 @@ function Became({ terminals, packageName, none }: { terminals: Terminal[]; packa
             {first.because['type']}
           </span>
         )
+      )}
+      {group === undefined ? null : (
+        <span className="ml-auto max-w-28 shrink-0 truncate rounded bg-sunken px-1.5 text-[12px]" title={`Here begins the group ${group}`}>
+          {group}
+        </span>
       )}
     </>
   );

@@ -346,7 +346,7 @@ function Problems({ problems }: { problems: Problem[] }) {
   return (
     <div
       role="alert"
-      className="mx-4 mb-2 max-h-24 shrink-0 overflow-y-auto rounded-md border border-amber-line bg-amber-wash px-3 py-1.5 text-[13px]"
+      className="mx-4 mb-2 max-h-[88px] shrink-0 overflow-y-auto rounded-md border border-amber-line bg-amber-wash px-3 py-1.5 text-[13px] leading-5"
     >
       <p className="font-semibold">{problems.length === 1 ? 'One thing to look at' : `${problems.length} things to look at`}</p>
       <ul>
