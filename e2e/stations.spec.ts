@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { dropFile, next, openPart, openShelf, paste, startPart } from './app';
+import { dropFile, dropFiles, next, openPart, openShelf, paste, startPart } from './app';
 
 test('Read: a column that was taken for another is put right, and the table follows', async ({ page }) => {
   await startPart(page);
@@ -396,6 +396,14 @@ test('a file dropped where no place of its own takes it goes to the station that
   await expect(page.getByRole('button', { name: /Take 20 terminals/ })).toBeVisible();
   await dropFile(page, ledger, 'TF2204.pdf', [...readFileSync('demo/sources/TF2204.pdf')]);
   await expect(page.getByRole('button', { name: /Take 14 terminals/ })).toBeVisible();
+  await dropFiles(page, ledger, [
+    { name: 'TF2204.lib', content: readFileSync('demo/sources/TF2204.lib', 'utf8') },
+    { name: 'TF7311.pdf', content: [...readFileSync('demo/sources/TF7311.pdf')] },
+  ]);
+  await expect(page.getByRole('button', { name: /Take 20 terminals/ })).toBeVisible();
+  await expect(page.getByText('TF2204.lib waits at Join.')).toBeVisible();
+  await page.keyboard.press('Alt+3');
+  await expect(page.getByRole('region', { name: 'SPICE model' }).getByRole('button', { name: /TF2204/ })).toBeVisible();
   await dropFile(page, ledger, 'a.png', 'x');
   await expect(page.getByText(/a\.png is none of the files/)).toBeVisible();
 });

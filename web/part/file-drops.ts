@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { sayProblem } from '../../core/part';
 import { useAct, useStore } from '../store';
-import { bringSource, broughtToJoin, purposeOf, tellBrought, tooLarge } from '../store/brought';
+import { bringSource, broughtToJoin, sayOthers, sorted, tellBrought, tooLarge } from '../store/brought';
 import { readFileBytes } from '../ui/files';
 import { say } from '../ui/toasts';
 
@@ -17,28 +17,32 @@ export function useFileDrops(): void {
   const readOnly = useStore((s) => s.part.readOnly);
   const { pathname } = useLocation();
   useEffect(() => {
-    const bring = async (file: File) => {
-      const purpose = purposeOf(file.name, pathname.endsWith('/join'));
+    const bring = async (files: readonly File[]) => {
+      const isAtJoin = pathname.endsWith('/join');
+      const came = sorted(files, isAtJoin);
+      const { source, toJoin } = came;
       if (id === null || readOnly) return act(say('This part is only looked at here: nothing is taken into it.', 'bad'));
-      if (purpose === undefined)
+      if (!source && !toJoin)
         return act(
-          say(`${file.name} is none of the files that a part is made from: a datasheet or pin table, a SPICE model, pads.`, 'bad'),
+          say(`${files[0]!.name} is none of the files that a part is made from: a datasheet or pin table, a SPICE model, pads.`, 'bad'),
         );
-      const large = tooLarge(file);
+      const large = [source, toJoin?.file].flatMap((file) => (file ? (tooLarge(file) ?? []) : []))[0];
       if (large) return act(say(sayProblem(large), 'bad'));
-      if (purpose === 'source') bringSource(id, { name: file.name, bytes: await readFileBytes(file) });
-      else broughtToJoin.set(id, { kind: purpose, file });
-      await navigate(`/part/${id}/${purpose === 'source' ? 'read' : 'join'}`);
+      if (toJoin) broughtToJoin.set(id, toJoin);
+      if (source) bringSource(id, { name: source.name, bytes: await readFileBytes(source) });
+      await navigate(`/part/${id}/${source ? 'read' : 'join'}`);
+      const others = sayOthers(came, source === undefined);
+      if (others) act(say(others));
       tellBrought();
     };
     const onDragOver = (e: DragEvent) => {
       if (e.dataTransfer?.types.includes('Files')) e.preventDefault();
     };
     const onDrop = (e: DragEvent) => {
-      const file = e.dataTransfer?.files[0];
-      if (e.defaultPrevented || !file) return;
+      const files = [...(e.dataTransfer?.files ?? [])];
+      if (e.defaultPrevented || files.length === 0) return;
       e.preventDefault();
-      void bring(file);
+      void bring(files);
     };
     window.addEventListener('dragover', onDragOver);
     window.addEventListener('drop', onDrop);

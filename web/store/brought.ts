@@ -82,3 +82,30 @@ export function purposeOf(name: string, isAtJoin: boolean): 'source' | 'model' |
   if (isOf(PAD_FILES, name) && (isAtJoin || !isText)) return 'pads';
   return isText ? 'source' : undefined;
 }
+
+export interface Sorted {
+  source?: File;
+  toJoin?: { kind: 'model' | 'pads'; file: File };
+  /** What is not taken, since one of its kind is, or since it is of none. */
+  left: File[];
+}
+
+/** What each of several files that come together is for: one source, and one model or list of pads. */
+export function sorted(files: readonly File[], isAtJoin: boolean): Sorted {
+  const out: Sorted = { left: [] };
+  for (const file of files) {
+    const purpose = purposeOf(file.name, isAtJoin);
+    if (purpose === 'source' && !out.source) out.source = file;
+    else if (purpose !== undefined && purpose !== 'source' && !out.toJoin) out.toJoin = { kind: purpose, file };
+    else out.left.push(file);
+  }
+  return out;
+}
+
+/** What is said of files that came with the one that is opened; undefined where it came alone. */
+export function sayOthers({ toJoin, left }: Sorted, isAtJoin: boolean): string | undefined {
+  const waits = toJoin && !isAtJoin ? `${toJoin.file.name} waits at Join.` : '';
+  const names = left.map((f) => f.name).join(', ');
+  const rest = left.length === 0 ? '' : `Not taken: ${names}. Drop ${left.length > 1 ? 'them one by one' : 'it by itself'}.`;
+  return `${waits} ${rest}`.trim() || undefined;
+}

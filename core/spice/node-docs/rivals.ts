@@ -54,13 +54,12 @@ const surenessOf = ({ text, found }: List): number =>
 function areUnlike(a: List, b: List, least: number): boolean {
   const isLine = ({ lines, found }: List) => lines.length === 1 && found.length > 1;
   if (isLine(a) && isLine(b)) return contradict(a.found, b.found);
-  const said = b.found.map(([node, { doc }]) => ({ node, roles: rolesOf(doc) }));
+  const there = new Map(b.found.map(([node, { doc }]) => [node, rolesOf(doc)]));
+  const said = new Set([...there.values()].flatMap((roles) => [...roles]));
   // What the other list says of another node, and not of this one.
   const isAstray = ([node, { doc }]: Found[number]) => {
-    const own = rolesOf(doc);
-    const here = said.find((s) => s.node === node)?.roles;
-    const isOther = own.size > 0 && here !== undefined && !shares(own, here);
-    return isOther && said.some((s) => s.node !== node && shares(own, s.roles));
+    const [own, here] = [rolesOf(doc), there.get(node)];
+    return here !== undefined && !shares(own, here) && shares(own, said);
   };
   return a.found.filter(isAstray).length >= least;
 }

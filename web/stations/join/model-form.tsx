@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { freshId, sayProblem, type Model } from '../../../core/part';
 import type { FoundModels, SpiceModel } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
-import { MODEL_FILES } from '../../store/brought';
+import { MODEL_FILES, sayOthers } from '../../store/brought';
 import { useDraft } from '../../store/drafts';
 import { edited } from '../../store/part-slice';
 import { selectPart } from '../../store/selectors';
@@ -65,7 +65,9 @@ export function ModelForm({ current: given, came, onInView, onDone }: Props) {
     setDraft({ ...draft, text: source, name: file });
     return find(source);
   };
-  const fromFiles = async ([file]: File[]) => {
+  const fromFiles = async ([file, ...left]: File[]) => {
+    const others = sayOthers({ left }, true);
+    if (others) act(say(others));
     if (file) await read(await readFileText(file), file.name);
   };
   useEffect(() => {

@@ -4,7 +4,7 @@ import { takeProposal, terminalsIn, type Comparison } from '../../../core/intake
 import { sayProblem, type Problem } from '../../../core/part';
 import { useCommands } from '../../commands/registry';
 import { useAct, useStore } from '../../store';
-import { SOURCE_FILES, tooLarge } from '../../store/brought';
+import { broughtToJoin, sayOthers, sorted, SOURCE_FILES, tooLarge } from '../../store/brought';
 import { keepSource, type SourceFile } from '../../store/library';
 import { useDraft } from '../../store/drafts';
 import { edited } from '../../store/part-slice';
@@ -104,10 +104,15 @@ export function ReadStation() {
     bring(undefined);
   };
 
-  const takeFiles = async ([chosen]: File[], compare = false) => {
+  const takeFiles = async (files: File[], compare = false) => {
+    const came = sorted(files, false);
+    const chosen = came.source ?? files[0];
     if (!chosen) return;
     const large = tooLarge(chosen);
     if (large) return reading.fail(large);
+    if (came.source && came.toJoin && !readOnly) broughtToJoin.set(id, came.toJoin);
+    const others = came.source ? sayOthers(came, false) : undefined;
+    if (others) act(say(others));
     bring({ name: chosen.name, bytes: await readFileBytes(chosen) }, compare);
   };
   const choose = (compare = false) => void chooseFiles(SOURCE_FILES).then((files) => takeFiles(files, compare));
