@@ -32,8 +32,7 @@ function beside(chains: Chain[]): Chain[] {
   const joined = new Set<Chain>();
   for (const chain of chains) {
     const first = chain[0]!;
-    const isOpen = headOf(first) === undefined && !first.goesOn;
-    const before = isOpen
+    const before = !first.goesOn
       ? chains.find((other) => other !== chain && !joined.has(other) && other.at(-1)!.page === first.page && follows(first, other))
       : undefined;
     if (!before) continue;

@@ -1,3 +1,4 @@
+import { groupBy } from '../../part';
 import type { ReadOptions, TableChoice } from '../proposal';
 import { hasBallMap } from '../table/find-map';
 import { tenths, type Box } from '../table/box';
@@ -11,7 +12,7 @@ import type { Scored } from '../table/found-table';
 import type { Block } from './block';
 import { blocksIn, type OpenTable } from './borderless';
 import { chainsOf, gridOf, titleOver, type Chain } from './chains';
-import { linesOf, textOf } from './lines';
+import { linesOf, textOf, type Line } from './lines';
 import { inBox, ruledBlocks, type Ready } from './ready';
 import { regionsOf } from './regions';
 import { withSideLabels } from './side-labels';
@@ -61,21 +62,59 @@ export function tablesOf(ready: readonly Ready[], options: ReadOptions): Found[]
   const unruled = chainsOf(withTitlesBefore(plain, ready)).map((chain) => withSideLabels(chain, turned));
   const all = [...(isLonger ? found(chains, ready) : ruled), ...found(unruled, ready, chains.length)];
   const page = options.page;
-  return withoutElse(all, ({ chain }) => chain[0]!.captions, options)
-    .filter((f) => page === undefined || f.chain.some((b) => b.page === page))
-    .sort((a, b) => a.chain[0]!.page - b.chain[0]!.page || a.chain[0]!.box[1] - b.chain[0]!.box[1]);
+  const chosen = withoutElse(all, ({ chain }) => chain[0]!.captions, options);
+  return inReadingOrder(chosen.filter((f) => page === undefined || f.chain.some((b) => b.page === page)));
 }
 
-/** Blocks at the top of a page with the title that the page before ends with, below all of its tables. */
+/** Tables page by page, in each of its text columns from top to bottom; a table over the whole width leaves one column. */
+function inReadingOrder(tables: readonly Found[]): Found[] {
+  return [...groupBy(tables, (f) => f.chain[0]!.page)]
+    .sort(([a], [b]) => a - b)
+    .flatMap(([, own]) => {
+      let [column, right] = [0, -Infinity];
+      const placed = own
+        .map((f) => ({ f, box: f.chain[0]!.box }))
+        .sort((a, b) => a.box[0] - b.box[0])
+        .map(({ f, box }) => {
+          if (box[0] >= right) column++;
+          right = Math.max(right, box[0] + box[2]);
+          return { f, column, top: box[1] };
+        });
+      return placed.sort((a, b) => a.column - b.column || a.top - b.top).map(({ f }) => f);
+    });
+}
+
+/** Blocks at the top of a page, or of a text column, with the title that the one before ends with, below all of its tables. */
 function withTitlesBefore(blocks: readonly Block[], ready: readonly Ready[]): Block[] {
   return blocks.map((block) => {
-    if (block.goesOn || titleOver(block) !== undefined) return block;
-    const before = block.page - 1;
-    const last = ready.find((r) => r.page.number === before)?.lines.at(-1);
+    const over = titleOver(block);
+    if (block.goesOn || (over !== undefined && !AT_EDGE.test(over)) || blocks.some((b) => isOver(b, block))) return block;
+    const [left, top] = block.box;
+    const own = lastLine(ready, block.page, (w) => w.x1 <= left);
+    const beside = own && own.base > top + block.box[3] / 2 ? own : undefined;
+    const page = beside ? block.page : block.page - 1;
+    // A page of two columns ends with the second.
+    const second = blocks.filter((b) => b.page === page && blocks.some((o) => o.page === page && o.box[0] + o.box[2] < b.box[0]));
+    const from = Math.min(...second.map((b) => b.box[0]));
+    const last = beside ?? lastLine(ready, page, (w) => second.length === 0 || w.x1 > from);
     if (!last || groupOfTitle(textOf(last)) === undefined) return block;
-    const isIn = blocks.some((b) => b.page === before && last.words.some((w) => inBox(w, b.box)));
+    const isIn = blocks.some((b) => b.page === page && last.words.some((w) => inBox(w, b.box)));
     return isIn ? block : { ...block, captions: [textOf(last)] };
   });
+}
+
+/** True for a block above another one in its column. */
+const isOver = (a: Block, b: Block): boolean =>
+  a.page === b.page && a.box[1] < b.box[1] && a.box[0] < b.box[0] + b.box[2] && a.box[0] + a.box[2] > b.box[0];
+
+/** What stands at the edge of a page, and is none of its text where too few pages tell: `page 2 of 3`, `KX1042 data sheet`. */
+const AT_EDGE = /^(?:page )?\d{1,4}(?: ?(?:of|\/) ?\d{1,4})?$|\bdata ?sheets?\b/i;
+
+/** The last line of a page's text, of such words as `isOf` says. */
+function lastLine(ready: readonly Ready[], page: number, isOf: (word: Word) => boolean): Line | undefined {
+  const lines = ready.find((r) => r.page.number === page)?.lines ?? [];
+  const own = lines.map((line) => ({ ...line, words: line.words.filter(isOf) }));
+  return own.findLast((line) => line.words.length > 0 && !AT_EDGE.test(textOf(line)));
 }
 
 /** The words of a page that are set sideways, without those that stand at the same place of another page, as notes in a margin do. */

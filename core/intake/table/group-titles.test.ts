@@ -21,6 +21,8 @@ it.each<[string, string | undefined]>([
   ['Signal descriptions (continued)', undefined],
   ['LQFP48 pin assignment', undefined],
   ['KX1042 pin functions', undefined],
+  ['KX1042 data sheet', undefined],
+  ['page 2', undefined],
   ['All pins are listed below.', undefined],
   ['Pins 1 to 24 of the part, in the order of their numbers, with their functions', undefined],
   ['', undefined],
@@ -72,6 +74,32 @@ describe('titles over several tables are the groups of their terminals', () => {
     const second = table([HEAD, ...SERIAL], { y: 60, rules: 'all' });
     const pages = [page([...first.runs, text(50, 92, '4.1 Power'), text(50, 190, '4.2 Serial bus')], first.rules), page(second.runs, second.rules, 2)]; // prettier-ignore
     expect(told(readPages(pages))).toEqual(WANT);
+  });
+  const LEFT = { x: [40, 75, 130, 165], right: 280, rules: 'all' } as const;
+  const RIGHT = { x: [310, 345, 400, 435], right: 550, rules: 'all' } as const;
+  it.each([
+    ['a line', [] as string[]],
+    ['a line above what stands at the edge of each page', ['KX1042 data sheet', 'page 1']],
+  ])('where the title is the last of a text column, %s', (_what, edges) => {
+    const first = table([HEAD, ...POWER], { ...LEFT, y: 300 });
+    const second = table([HEAD, ...SERIAL], { ...RIGHT, y: 60 });
+    const around = edges.map((line, i) => text(i === 0 ? 40 : 500, i === 0 ? 30 : 800, line));
+    const titles = [text(40, 292, 'Table 3. Power'), text(40, 400, 'Table 4. Serial bus')];
+    expect(told(readPages([page([...first.runs, ...second.runs, ...titles, ...around], [...first.rules, ...second.rules])]))).toEqual(WANT);
+  });
+  it('where the title is the last of a page of two columns, whose first is longer', () => {
+    const first = table([HEAD, ...POWER], { ...LEFT, y: 700 });
+    const other = table([HEAD, ['5', 'EN', 'I', 'Enable'], ['6', 'PG', 'O', 'Good']], { ...RIGHT, y: 100 });
+    const second = table([HEAD, ...SERIAL], { ...LEFT, y: 60 });
+    const titles = [text(40, 692, 'Table 3. Power'), text(310, 92, 'Table 4. Control'), text(310, 200, 'Table 5. Serial bus')];
+    const pages = [page([...first.runs, ...other.runs, ...titles], [...first.rules, ...other.rules]), page(second.runs, second.rules, 2)];
+    expect(told(readPages(pages)).filter((t) => /^S/.test(t))).toEqual(['SDA Serial bus', 'SCL Serial bus']);
+  });
+  it('goes on with a group in the next text column, under the heading again', () => {
+    const first = table([HEAD, ['Power', '', '', ''], ...POWER, ['Serial bus', '', '', ''], SERIAL[0]!], { ...LEFT, y: 300 });
+    const second = table([HEAD, SERIAL[1]!, ['5', 'A0', 'I', 'Address']], { ...RIGHT, y: 60 });
+    const p = readPages([page([...first.runs, ...second.runs], [...first.rules, ...second.rules])]);
+    expect(told(p)).toEqual([...WANT, 'A0 Serial bus']);
   });
   it('but not where a number stands in both', () => {
     const rows = [['1', 'SDA', 'I/O', 'Data'], ['2', 'SCL', 'I', 'Clock']]; // prettier-ignore

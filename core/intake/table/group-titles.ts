@@ -11,8 +11,8 @@ const BEHIND = /[\s:,*=#]*(?:\(?(?:continued|cont'?d\.?)\)?)?[\s:*=#]*$/i;
 /** What every table of a pinout is called: `Pin functions`, `Signal names and descriptions`. */
 const OF_ANY =
   /(?:^|\s+)(?:pin|signal|terminal|ball|lead|contact)?s?(?:\s+(?:and\s+)?(?:function|description|assignment|definition|name|number)s?)*$/i;
-/** A part's name: `KX1042`. */
-const OF_PART = /^[A-Z]{1,5}\d{3,}\S*$/;
+/** A part's name, `KX1042`, and what stands at the edge of each page: `KX1042 data sheet`. */
+const OF_PART = /^[A-Z]{1,5}\d{3,}\S*$|\bdata ?sheets?\b|^page \d/i;
 const LONGEST = 48;
 /** So many numbers stand twice by mistake, and no more. */
 const FEW_TWICE = 0.05;
