@@ -221,13 +221,28 @@ function continuation(
   open: OpenTable & { edges: number[] },
   left: number,
 ): { edges: number[]; end: number; rows: number; crossed: number } {
-  // Mostly both are the same place, which is tried once.
-  const tries = [...new Set([0, left - open.left])].map((shift) => {
+  const moved = left - open.left;
+  const tried = (shift: number) => {
     const edges = open.edges.map((e) => e + shift);
     return { edges, ...goesOn(lines, edges, open) };
-  });
-  return tries.reduce((a, b) => (b.rows > a.rows || (b.rows === a.rows && b.crossed < a.crossed) ? b : a));
+  };
+  type Try = ReturnType<typeof tried>;
+  const better = (a: Try, b: Try) => (b.rows > a.rows || (b.rows === a.rows && b.crossed < a.crossed) ? b : a);
+  // Mostly both are the same place, which is tried once.
+  const best = [...new Set([0, moved])].map(tried).reduce(better);
+  const isClean = ({ rows, crossed, end }: Try) => rows > 0 && crossed <= MOST_CROSSED * end;
+  if (moved === 0 || isClean(best)) return best;
+  // Centred cells reach less or more far to the edge of their column: where text runs over the edges, they stand near by.
+  const near = NEAR_BY.map((by) => tried(moved + by));
+  return (best.rows > 0 ? near : near.filter((t) => isClean(t) && t.rows >= FEWEST_ROWS)).reduce(better, best);
 }
+
+/** So many rows at least tell a table where its columns would not stand. */
+const FEWEST_ROWS = 3;
+
+const MOST_CROSSED = 0.1;
+/** Points from the place where the columns would stand. */
+const NEAR_BY = [-32, -24, -16, -12, -8, -4, 4, 8, 12, 16, 24, 32];
 
 /** How many lines of a centred row may stand above its number. */
 const TALL = 12;

@@ -293,3 +293,19 @@ describe('white down a page', () => {
     expect(list([page([...heads, ...half(0, 0), ...half(5, 3)])])).toEqual(names.map((n, i) => `${i + 1} ${n}`));
   });
 });
+
+it('goes on in the next text column, where centred names reach further to its edge', () => {
+  const centred = (x: number, y: number, value: string) => text(x - value.length * 2.25, y, value);
+  const row = (x: number, y: number, [number, name, use, more]: readonly string[]) => [
+    centred(x, y, name!),
+    text(x + 48, y, number!),
+    text(x + 80, y, use!),
+    ...(more ? [text(x + 80, y + 11, more)] : []),
+  ];
+  const left = [['1', 'SDA', 'Data of the bus'], ['2', 'SCL', 'Clock of the bus'], ['3', 'EN', 'Enable of the part', 'in all its modes'], ['4', 'PG', 'Power good']]; // prettier-ignore
+  const right = [['5', 'CLOCK_OUT', 'Buffered clock'], ['6', 'READY_OUT', 'Goes high when the', 'part is ready'], ['7', 'SYNC', 'Of several parts'], ['8', 'GND', 'Ground']]; // prettier-ignore
+  const prose = ['The part brings together a converter', 'and a port, and keeps its settings', 'while it sleeps for a long time.'].map((line, i) => text(30, 60 + 12 * i, line)); // prettier-ignore
+  const heads = [centred(70, 400, 'Name'), text(118, 400, 'Pin'), text(150, 400, 'Description')];
+  const runs = [...heads, ...left.flatMap((r, i) => row(70, 420 + 26 * i, r)), ...right.flatMap((r, i) => row(340, 60 + 26 * i, r))];
+  expect(list([page([...prose, ...runs])])).toEqual([...left, ...right].map(([number, name]) => `${number} ${name}`));
+});
