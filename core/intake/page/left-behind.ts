@@ -4,7 +4,7 @@ import { terminalsIn, type Proposal } from '../proposal';
 import type { Found } from './find-tables';
 import { textOf, type Line } from './lines';
 import { inBox, type Ready } from './ready';
-import { isLongName } from './words';
+import { isLongName, type Word } from './words';
 
 /** So many pages after a table its rest is looked for. */
 const PAGES = 2;
@@ -25,8 +25,15 @@ export function leftBehind(ready: readonly Ready[], chosen: readonly Found[], pr
   const lastPage = Math.max(...blocks.map((b) => b.page));
   for (const { page, lines } of ready) {
     if (page.number < column.page || page.number > lastPage + PAGES) continue;
-    const isTaken = (line: Line) => blocks.some((b) => b.page === page.number && inBox(line.words[0]!, b.box));
-    const line = find(lines.filter((l) => !isTaken(l)));
+    const isTaken = (word: Word) => blocks.some((b) => b.page === page.number && inBox(word, b.box));
+    const beside = () =>
+      last > 0
+        ? countedOn(
+            lines.map((l) => ({ ...l, words: l.words.filter((w) => !isTaken(w)) })),
+            last + 1,
+          )
+        : undefined;
+    const line = find(lines.filter((l) => !isTaken(l.words[0]!))) ?? beside();
     if (line) return [problem('rows-left', { text: textOf(line).slice(0, 60) }, { file, page: page.number })];
   }
   return [];
@@ -85,6 +92,30 @@ function hasRow({ words }: Line, isNumber: (text: string) => boolean, column: Co
   const [name, next] = words;
   if (at > 1 && at === words.length - 1 && isLongName(name!.text) && next!.x0 - name!.x1 > name!.size) return true;
   return at >= 0 && at < 2 && [...words.slice(Math.max(0, at - 1), at), ...behind.slice(0, 2)].some((w) => isLongName(w.text));
+}
+
+/** So many numbers that count on, under each other and with white around, are rows whatever stands beside them: a table in the next text column. */
+const COUNTED_ON = 3;
+
+function countedOn(lines: readonly Line[], next: number): Line | undefined {
+  const standsAlone = ({ words }: Line, number: number) =>
+    words.find((w, i) => {
+      const [before, behind] = [words[i - 1], words[i + 1]];
+      const isFree = (!before || w.x0 - before.x1 > w.size) && (!behind || behind.x0 - w.x1 > w.size / 2);
+      return isFree && w.text === String(number);
+    });
+  for (const [i, first] of lines.entries()) {
+    const word = standsAlone(first, next);
+    if (!word) continue;
+    const middle = (word.x0 + word.x1) / 2;
+    const others = Array.from({ length: COUNTED_ON - 1 }, (_, k) => lines.slice(i + 1).find((l) => standsAlone(l, next + k + 1)));
+    const areUnder = others.every((l, k) => {
+      const other = l && standsAlone(l, next + k + 1)!;
+      return other !== undefined && Math.abs((other.x0 + other.x1) / 2 - middle) < BESIDE;
+    });
+    if (areUnder) return first;
+  }
+  return undefined;
 }
 
 /** In another text column the numbers stand elsewhere: then two that follow each other tell, each behind white. */

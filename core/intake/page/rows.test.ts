@@ -309,3 +309,12 @@ it('goes on in the next text column, where centred names reach further to its ed
   const runs = [...heads, ...left.flatMap((r, i) => row(70, 420 + 26 * i, r)), ...right.flatMap((r, i) => row(340, 60 + 26 * i, r))];
   expect(list([page([...prose, ...runs])])).toEqual([...left, ...right].map(([number, name]) => `${number} ${name}`));
 });
+
+it('says that numbers which count on in the next text column were not taken, whatever stands beside them', () => {
+  const left = table([['Pin', 'Name', 'Type', 'Description'], ['1', 'VDD', 'P', 'Supply'], ['2', 'GND', 'G', 'Ground'], ['3', 'CLK', 'I', 'Clock']], { x: [40, 75, 130, 165], right: 280, y: 400 }); // prettier-ignore
+  const right = ['4', '5', '6'].flatMap((number, i) => [text(330, 100 + 20 * i, 'of the part'), text(420, 100 + 20 * i, number), text(440, 100 + 20 * i, 'as said')]); // prettier-ignore
+  const { problems } = read([page([...left.runs, ...right])]);
+  expect(problems.map((p) => p.code)).toContain('rows-left');
+  const apart = read([page([...left.runs, ...right.slice(0, 6)])]);
+  expect(apart.problems.map((p) => p.code)).not.toContain('rows-left');
+});

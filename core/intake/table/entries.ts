@@ -97,6 +97,7 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
     const row = goesOn ? own : withWholeList(withShared(own, above), index.numbers);
     const read = goesOn ? 'continuation' : context.including?.has(row.line) ? 'row' : kindOf(row, context.columns, index);
     const kind = read === 'continuation' && !goesOn && isTitleAt(row, index, titles, entries.at(-1)) ? 'heading' : read;
+    if (kind === 'heading' && OF_HEADING.test(filled(row)[0]!)) continue;
     if (kind === 'heading') {
       title = group = cleanHeading(filled(row)[0]!);
       context.headings?.add(row.line);
@@ -116,6 +117,9 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
   for (const { rows: own } of entries) for (const { line } of own.slice(1)) context.continued?.add(line);
   return entries;
 }
+
+/** The lower line of a heading of two, `number` under `Pin`, is no group. */
+const OF_HEADING = /^(?:number|name|no\.?|type|description|function)$/;
 
 /** Begins as a title and does not end as a sentence. */
 const AS_TITLE = /^(?:\d{1,2}[.)] )?[A-Z](?:[^.;]|\.(?=\d)){1,58}$/;

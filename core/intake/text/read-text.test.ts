@@ -671,6 +671,11 @@ describe('entries of a number and a name, in whatever signs they stand', () => {
   ])('takes no settings for terminals: %j', (text) => expect(readText(text).ok).toBe(false));
 });
 
+it('takes the lower line of a heading for no group', () => {
+  const text = 'Pin | Name | Type\nnumber\n1 | TXD | O\n2 | RXD | I\n3 | VDD | P\n';
+  expect(terminalsIn(read(text)).filter((t) => t.group === 'number')).toEqual([]);
+});
+
 it('gives the cells below a group of merged cells its name, whatever stands below the list', () => {
   const text =
     'Group,Pin,Name,Type\nClocks,1,XIN,I\n,2,XOUT,O\nSerial bus,3,SDA,I/O\n,4,SCL,I\n(1) Not tested.\nRevision history\nRevision history\n';
