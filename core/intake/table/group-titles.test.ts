@@ -75,8 +75,8 @@ describe('titles over several tables are the groups of their terminals', () => {
     const pages = [page([...first.runs, text(50, 92, '4.1 Power'), text(50, 190, '4.2 Serial bus')], first.rules), page(second.runs, second.rules, 2)]; // prettier-ignore
     expect(told(readPages(pages))).toEqual(WANT);
   });
-  const LEFT = { x: [40, 75, 130, 165], right: 280, rules: 'all' } as const;
-  const RIGHT = { x: [310, 345, 400, 435], right: 550, rules: 'all' } as const;
+  const LEFT = { x: [40, 75, 130, 165], right: 280, rules: 'all' as const };
+  const RIGHT = { x: [310, 345, 400, 435], right: 550, rules: 'all' as const };
   it.each([
     ['a line', [] as string[]],
     ['a line above what stands at the edge of each page', ['KX1042 data sheet', 'page 1']],

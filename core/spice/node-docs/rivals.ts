@@ -17,7 +17,7 @@ interface List {
 /** More lists than this over one card are held against each other by nobody. */
 const MOST_LISTS = 40;
 
-/** A row that begins with a place, `pin 3:`, `(3)` and `3.` */
+/** A row that is counted: `pin 3:`, `(3)` and `3.` */
 export const COUNTED = /^\s*(?:(?:pin|lead|terminal)\s*)?[(#]?(\d{1,2})\b/i;
 
 /**
