@@ -49,8 +49,10 @@ function inChannels(texts: readonly string[], ways: readonly RegExp[]): (InChann
   return undefined;
 }
 
+const countOf = (read: readonly (InChannel | undefined)[]): number => read.reduce((most, r) => Math.max(most, r?.channel ?? 0), 0);
+
 function areAlike(read: readonly InChannel[]): boolean {
-  const count = Math.max(0, ...read.map((r) => r.channel));
+  const count = countOf(read);
   const of = Array.from({ length: count }, (_, k) => read.filter((r) => r.channel === k + 1).map((r) => r.base));
   const key = (bases: readonly string[]) => bases.map((b) => b.toUpperCase()).sort().join(' '); // prettier-ignore
   const [first = []] = of;
@@ -76,9 +78,8 @@ export function byChannels(pins: readonly MatchPin[], nodes: readonly ModelNode[
   const [names, docs] = [namesInChannels(nodes.map((n) => n.name)), wordsInChannels(nodes.map((n) => n.doc))];
   const there = nodes.map((_, i) => docs?.[i] ?? names?.[i]);
   const isOther = nodes.some((_, i) => docs?.[i] && names?.[i] && docs[i].channel !== names[i].channel);
-  const count = (read: readonly ({ channel: number } | undefined)[]) => Math.max(0, ...read.map((r) => r?.channel ?? 0));
-  if (!own || !(names ?? docs) || isOther || count(own) !== count(there)) return undefined;
-  return Array.from({ length: count(own) + 1 }, (_, channel): Channel => {
+  if (!own || !(names ?? docs) || isOther || countOf(own) !== countOf(there)) return undefined;
+  return Array.from({ length: countOf(own) + 1 }, (_, channel): Channel => {
     const at = nodes.flatMap((_, i) => ((there[i]?.channel ?? 0) === channel ? [i] : []));
     return {
       pins: pins.flatMap((p, i) => ((own[i]?.channel ?? 0) !== channel ? [] : own[i] ? { ...p, name: own[i].base, printed: p.name } : p)),

@@ -47,12 +47,17 @@ export const isListOfElse = (docs: readonly string[], over: string | undefined):
 export function linesOfElse(comments: readonly Comment[], found: Found): ReadonlySet<number> {
   const textAt = new Map(comments.map((c) => [c.line, c.text]));
   const runs: Found[] = [];
+  let linesIn = new Map<string, number>();
   for (const entry of [...found].sort(([, a], [, b]) => a.line - b.line)) {
     const last = runs.at(-1);
     // A node that comes again on another line begins another list.
-    const isAgain = last?.some(([node, { line }]) => node === entry[0] && line !== entry[1].line);
+    const isAgain = (linesIn.get(entry[0]) ?? entry[1].line) !== entry[1].line;
     if (last && !isAgain && entry[1].line - last.at(-1)![1].line <= 1) last.push(entry);
-    else runs.push([entry]);
+    else {
+      runs.push([entry]);
+      linesIn = new Map();
+    }
+    linesIn.set(entry[0], entry[1].line);
   }
   const isOfElse = (run: Found) => {
     const [first, last] = [run[0]![1].line, run.at(-1)![1].line];

@@ -65,7 +65,7 @@ function withoutContradiction(header: Header, listed: Found, ordered: Found): [F
   if (!contradict(listed, ordered)) return [listed, ordered];
   const said = (found: Found) => {
     const lines = new Set(found.map(([, { line }]) => line));
-    const first = Math.min(...lines);
+    const first = found.reduce((least, [, { line }]) => Math.min(least, line), Infinity);
     // The title over a list tells as well as its own words.
     const text = commentsAt(header)
       .filter((c) => lines.has(c.line) || (c.line === first - 1 && c.text.trim().endsWith(':')))

@@ -1,3 +1,4 @@
+import { groupBy } from '../../part';
 import type { Comment } from '../cards';
 import { isStep, linesOfElse } from './about-else';
 import { entriesOf } from './entries';
@@ -20,9 +21,10 @@ export function lists(header: Header): { found: Found; rivals: ReadonlySet<numbe
   const inWords = spaced(all, byName, new Set());
   const other = linesOfElse(all, [...every.flatMap(({ found }) => found), ...inWords]);
   const ofNodes = every.filter(({ comment }) => !other.has(comment.line));
+  const wordsAt = groupBy(inWords, ([, { line }]) => line);
   const withWords = ofNodes.map(({ comment, found }) => ({
     comment,
-    found: found.length > 0 ? found : inWords.filter(([, { line }]) => line === comment.line),
+    found: found.length > 0 ? found : (wordsAt.get(comment.line) ?? []),
   }));
   const headerText = new Map([...header.above, ...header.between, ...header.inside].map((c) => [c.line, c.text]));
   const rivals = linesOfRivals(withWords, nodes, headerText);

@@ -12,6 +12,10 @@ interface List {
   text: string;
   lines: number[];
   found: Found;
+  /** What it has words for. */
+  nodes: Set<string>;
+  /** The roles of its words, by node, and all of them; worked out where it is held against others. */
+  roles?: { of: ReadonlyMap<string, ReadonlySet<string>>; all: ReadonlySet<string> };
 }
 
 /** More lists than this over one card are held against each other by nobody. */
@@ -31,12 +35,12 @@ export function linesOfRivals(
 ): ReadonlySet<number> {
   const lists = asLists(listed, textAt);
   const first = lists.slice(0, MOST_LISTS);
+  const known = new Set(nodes);
   const isAll = ({ found }: List) => found.length >= nodes.length;
   const countAt = (line: number) => Number(COUNTED.exec(textAt.get(line) ?? '')?.[1] ?? NaN);
   // Rows that are counted up, and the next of which is no node, count the leads of the package.
   const isCounted = ({ lines: [line = 0, ...more] }: List) =>
-    more.length === 0 &&
-    [-1, 1].some((step) => countAt(line + step) === countAt(line) + step && !nodes.includes(String(countAt(line + step))));
+    more.length === 0 && [-1, 1].some((step) => countAt(line + step) === countAt(line) + step && !known.has(String(countAt(line + step))));
   const isBeaten = (list: List, by: List): boolean => {
     if (isAll(by) && !isAll(list) && isCounted(list)) return true;
     if (list === by || !areUnlike(list, by, isAll(list) === isAll(by) ? 2 : 1)) return false;
@@ -54,14 +58,18 @@ const surenessOf = ({ text, found }: List): number =>
 function areUnlike(a: List, b: List, least: number): boolean {
   const isLine = ({ lines, found }: List) => lines.length === 1 && found.length > 1;
   if (isLine(a) && isLine(b)) return contradict(a.found, b.found);
-  const there = new Map(b.found.map(([node, { doc }]) => [node, rolesOf(doc)]));
-  const said = new Set([...there.values()].flatMap((roles) => [...roles]));
+  const { of, all } = (b.roles ??= rolesIn(b.found));
   // What the other list says of another node, and not of this one.
   const isAstray = ([node, { doc }]: Found[number]) => {
-    const [own, here] = [rolesOf(doc), there.get(node)];
-    return here !== undefined && !shares(own, here) && shares(own, said);
+    const [own, here] = [rolesOf(doc), of.get(node)];
+    return here !== undefined && !shares(own, here) && shares(own, all);
   };
   return a.found.filter(isAstray).length >= least;
+}
+
+function rolesIn(found: Found): NonNullable<List['roles']> {
+  const of = new Map(found.map(([node, { doc }]) => [node, rolesOf(doc)]));
+  return { of, all: new Set([...of.values()].flatMap((roles) => [...roles])) };
 }
 
 /** A line that lists several nodes, or lines below each other with one node each, with the title over them. */
@@ -75,17 +83,23 @@ function asLists(listed: readonly Listed[], textAt: ReadonlyMap<number, string>)
   };
   listed.forEach(({ comment, found }, i) => {
     const before = lists.at(-1);
-    const isNew = !before?.found.some(([node]) => found.some(([other]) => other === node));
+    const isNew = !found.some(([node]) => before?.nodes.has(node));
     if (before && found.length > 0 && isNew && isBelow(i, before.lines.at(-1)!)) {
       before.found.push(...found);
       before.lines.push(comment.line);
+      for (const [node] of found) before.nodes.add(node);
     } else if (found.length > 0) {
       const above = listed[i - 1];
       const isEntry = above?.comment.line === comment.line - 1 && above.found.length > 0;
       const over = found.length > 1 || isEntry ? '' : (textAt.get(comment.line - 1) ?? '');
       // `TF12 simulation model` over a list says nothing of what it lists.
       const title = over.replace(/\bmodel\b(?! (?:nodes|pins|terminals|order))/i, '');
-      lists.push({ text: `${title} ${comment.text}`, lines: [comment.line], found: [...found] });
+      lists.push({
+        text: `${title} ${comment.text}`,
+        lines: [comment.line],
+        found: [...found],
+        nodes: new Set(found.map(([node]) => node)),
+      });
     }
   });
   return lists;
