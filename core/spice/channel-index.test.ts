@@ -42,10 +42,10 @@ describe('a model of all channels', () => {
       '7=3',
       '8=4',
     ]));
-  it('is asked about where one channel lacks a terminal', () => {
+  it('is read where one channel lacks a terminal', () => {
     const { pairs, asks } = matchPins(pins.slice(1), nodesOf(docs));
-    expect(pairs.every((p) => docs[Number(p.node) - 1]!.startsWith(`channel ${pins[Number(p.pin) - 1]!.name[0]!}`))).toBe(true);
-    expect(asks.map((a) => a.reason).join(' ')).toMatch(/\d[AKCE]/);
+    expect(pairs.map((p) => `${p.pin}=${p.node}`)).toEqual(['2=6', '3=7', '4=8', '5=1', '6=2', '7=3', '8=4']);
+    expect(asks).toEqual([]);
   });
   it('is not read by its channels where what is matched says otherwise', () => {
     const pairs = matchPins([pin(1, 'IN1', 'input'), pin(2, 'OUT1', 'output'), pin(3, 'IN2', 'input'), pin(4, 'OUT2', 'output')], nodesOf(['OUT1', 'IN2', 'OUT2', 'IN1'])).pairs; // prettier-ignore

@@ -82,7 +82,7 @@ export function byChannels(pins: readonly MatchPin[], nodes: readonly ModelNode[
   return Array.from({ length: countOf(own) + 1 }, (_, channel): Channel => {
     const at = nodes.flatMap((_, i) => ((there[i]?.channel ?? 0) === channel ? [i] : []));
     return {
-      pins: pins.flatMap((p, i) => ((own[i]?.channel ?? 0) !== channel ? [] : own[i] ? { ...p, name: own[i].base, printed: p.name } : p)),
+      pins: pins.flatMap((p, i) => ((own[i]?.channel ?? 0) !== channel ? [] : own[i] ? { ...p, name: own[i].base } : p)),
       nodes: at.map((i) => nodes[i]!),
       read: at.map((i) => ({ ...nodes[i]!, name: names?.[i]?.base ?? nodes[i]!.name, doc: docs?.[i]?.base ?? nodes[i]!.doc })),
     };

@@ -13,8 +13,6 @@ export interface MatchPin {
   type: ElectricalType;
   unit: string | null;
   description?: string;
-  /** Its name as printed, where it is matched without its channel. */
-  printed?: string;
   /** How many nets it stands for where it is a bus. */
   bits?: number;
 }

@@ -173,8 +173,8 @@ function matchOne(
   /** Why a pin's name says nothing here; undefined where it may. */
   const unsaid = (pin: MatchPin): string | undefined => {
     if (counted.has(keyOf(pin)) && counted.get(keyOf(pin)) === undefined)
-      return `${pin.printed ?? pin.name}: its pins begin with another figure than the nodes, and are not as many.`;
-    return others.has(pin.name) ? `${pin.printed ?? pin.name}: the model has nodes of that name that may be something else.` : undefined;
+      return `${pin.name}: its pins begin with another figure than the nodes, and are not as many.`;
+    return others.has(pin.name) ? `${pin.name}: the model has nodes of that name that may be something else.` : undefined;
   };
   // Letters in a row, `a b c d`, are as bare as numbers.
   const isRow = nodes.length > 2 && nodes.every((n, i) => n.doc === '' && n.name.toLowerCase() === String.fromCharCode(97 + i));
@@ -216,7 +216,7 @@ function matchOne(
     if (other !== undefined) {
       open.push({
         members,
-        reason: `${members.length} outputs are called ${members[0]!.printed ?? members[0]!.name}, and one of them may be ${other}.`,
+        reason: `${members.length} outputs are called ${members[0]!.name}, and one of them may be ${other}.`,
       });
       return;
     }
@@ -330,11 +330,10 @@ function rivalOf(likeness: { score: number }[][], row: number, at: number, score
 }
 
 function reasonFor(pin: MatchPin, score: number, rival: string | undefined, nodes: readonly ModelNode[]): string {
-  const name = pin.printed ?? pin.name;
-  if (rival !== undefined) return `${name}: ${rival}.`;
+  if (rival !== undefined) return `${pin.name}: ${rival}.`;
   if (nodes.every((n) => n.doc === '' && /^\d+$/.test(n.name)))
     return `The model's nodes are bare numbers and no comment says what they are.`;
-  return score > 0 ? `Nothing says for sure which node ${name} is.` : `No node looks like ${name}.`;
+  return score > 0 ? `Nothing says for sure which node ${pin.name} is.` : `No node looks like ${pin.name}.`;
 }
 
 /** A pin that one unit settled is no question in another; the same pair is said once per unit. */
