@@ -20,6 +20,11 @@ it('reads a table of cells', () =>
     ['1', 'VDD', 'supply-in', 'Supply & more'],
     ['2', 'CLK', 'input', 'Clock'],
   ]));
+it('holds a bar in a heading and two headings apart', () => {
+  const one = table('<tr><th>Pin|Ball</th><th>Name</th></tr>' + row('1', 'VDD') + row('2', 'GND') + row('3', 'CLK'));
+  const two = table('<tr><th>Pin</th><th>Ball</th><th>Name</th></tr>' + row('7', 'A1', 'TXD'));
+  expect(readHtml(one + two).ok).toBe(true);
+});
 it('honours row spans: one name over two numbers, one number over two lines', () => {
   const html = table(
     HEAD +

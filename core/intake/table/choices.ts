@@ -44,7 +44,7 @@ export function readOffered<T extends Offered>(
  * of what they are.
  */
 function withRolesOfBest<T extends Offered>(found: readonly T[]): T[] {
-  const headings = ({ table }: T) => table.columns.map((c) => c.heading.toLowerCase()).join('|');
+  const headings = ({ table }: T) => JSON.stringify(table.columns.map((c) => c.heading.toLowerCase()));
   const best = new Map<string, T>();
   for (const f of found) if (f.score > (best.get(headings(f))?.score ?? 0)) best.set(headings(f), f);
   return found.map((f) => {
