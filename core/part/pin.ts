@@ -92,3 +92,6 @@ export const anyNumber = (pin: Pin): string => Object.values(pin.pads)[0]?.[0] ?
 
 /** The pads of a pin in one package; none where it is not bonded out there. */
 export const padsIn = (pin: Pin, packageId: string | undefined): string[] => (packageId === undefined ? [] : (pin.pads[packageId] ?? []));
+
+/** What a pin is told from others by: its first pad in a package, or its own id where it has none there. */
+export const firstPadOrId = (pin: Pin, packageId: string | undefined): string => padsIn(pin, packageId)[0] ?? pin.id;

@@ -135,7 +135,8 @@ export function otherNamesOf(
   const isOf = (kind: Kind) =>
     has(pins, kind.pins) &&
     has(nodes, kind.nodes ?? []) &&
-    ![...nodes.filter(({ name }) => kind.without?.test(name)), ...pins.filter(({ name }) => kind.unlike?.test(name))].length;
+    !nodes.some(({ name }) => kind.without?.test(name)) &&
+    !pins.some(({ name }) => kind.unlike?.test(name));
   const own = new Set(pins.map(keyOf));
   const pairs = KINDS.filter(isOf)
     .flatMap(({ alike }) => alike.split(', ').map((pair) => pair.split(' ') as [string, string]))

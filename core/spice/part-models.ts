@@ -4,7 +4,7 @@ import {
   channelKey,
   channelsInUnits,
   isChannelKey,
-  padsIn,
+  firstPadOrId,
   pinsOnNode,
   WHOLE_PART,
   type Edit,
@@ -113,7 +113,7 @@ export function matchPinsOf(part: Part, bound: readonly string[] = []): MatchPin
   return part.pins.map((pin) => {
     const label = isSignal(pin) ? labels.get(pin.id) : undefined;
     return {
-      number: padsIn(pin, packageId)[0] ?? pin.id,
+      number: firstPadOrId(pin, packageId),
       name: pin.name,
       type: pin.type,
       unit: label ?? null,
@@ -177,7 +177,7 @@ export function proposeTies(part: Part, model: Model, chosen: SpiceModel): TiePr
     chosen.endsAlike,
   );
   const packageId = part.packages[0]?.id;
-  const byNumber = new Map<string, Pin>(part.pins.map((p) => [padsIn(p, packageId)[0] ?? p.id, p]));
+  const byNumber = new Map<string, Pin>(part.pins.map((p) => [firstPadOrId(p, packageId), p]));
   const unitOf = new Map(units.map((key) => [boundLabel(part, key), key]));
   const ties = matching.pairs.flatMap((pair) => {
     const pin = byNumber.get(pair.pin);

@@ -1,4 +1,4 @@
-import { boundLabel, compareTerminals, padsIn, shortBound, type FrozenPart, type Model, type Pin } from '../part';
+import { boundLabel, compareTerminals, firstPadOrId, padsIn, shortBound, type FrozenPart, type Model, type Pin } from '../part';
 import { definedNames } from './defined-names';
 import { chosenModel } from './part-models';
 import type { SpiceModel } from './read-models';
@@ -87,7 +87,7 @@ function nodeNames(part: FrozenPart): Map<string, string> {
     part.pins.map((p) => {
       const name = plain(p);
       const twice = counts.get(name.toLowerCase())! > 1;
-      return [p.id, twice ? `${name}_${plainWord(padsIn(p, part.packages[0]?.id)[0] ?? p.id)}` : name];
+      return [p.id, twice ? `${name}_${plainWord(firstPadOrId(p, part.packages[0]?.id))}` : name];
     }),
   );
 }

@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { sayProblem } from '../../core/part';
 import { useAct, useStore } from '../store';
-import { bringSource, broughtToJoin, sayOthers, sorted, tellBrought, tooLarge } from '../store/brought';
+import { bringSource, broughtToJoin, largeIn, sayOthers, sorted, tellBrought } from '../store/brought';
 import { readFileBytes } from '../ui/files';
 import { say } from '../ui/toasts';
 
@@ -26,7 +26,7 @@ export function useFileDrops(): void {
         return act(
           say(`${files[0]!.name} is none of the files that a part is made from: a datasheet or pin table, a SPICE model, pads.`, 'bad'),
         );
-      const large = [source, toJoin?.file].flatMap((file) => (file ? (tooLarge(file) ?? []) : []))[0];
+      const large = largeIn(came);
       if (large) return act(say(sayProblem(large), 'bad'));
       if (toJoin) broughtToJoin.set(id, toJoin);
       if (source) bringSource(id, { name: source.name, bytes: await readFileBytes(source) });

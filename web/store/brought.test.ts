@@ -1,4 +1,4 @@
-import { purposeOf, sayOthers, sorted } from './brought';
+import { largeIn, purposeOf, sayOthers, sorted } from './brought';
 
 const files = (names: string) => names.split(' ').map((name) => new File(['x'], name));
 
@@ -23,4 +23,12 @@ it.each<[string, boolean, string | undefined, string | undefined, string | undef
 ])('of %s, at Join: %s, %s is read and %s joined; it is said: %s', (names, isAtJoin, source, toJoin, said) => {
   const came = sorted(files(names), isAtJoin);
   expect([came.source?.name, came.toJoin?.file.name, sayOthers(came, isAtJoin)]).toEqual([source, toJoin, said]);
+});
+
+it('opens no file that is too large, whichever of them it is', () => {
+  const file = (name: string, size: number) => ({ name, size }) as File;
+  const [small, large] = [file('a.pdf', 5), file('a.lib', 300e6)];
+  expect(largeIn({ source: small, left: [large] })).toBeUndefined();
+  expect(largeIn({ source: small, toJoin: { kind: 'model', file: large }, left: [] })).toMatchObject({ code: 'input-large' });
+  expect(largeIn({ source: file('b.pdf', 300e6), left: [] })).toMatchObject({ code: 'input-large' });
 });

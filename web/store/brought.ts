@@ -102,6 +102,10 @@ export function sorted(files: readonly File[], isAtJoin: boolean): Sorted {
   return out;
 }
 
+/** What stands against opening one of them; undefined where nothing does. */
+export const largeIn = ({ source, toJoin }: Sorted): Problem | undefined =>
+  (source && tooLarge(source)) ?? (toJoin && tooLarge(toJoin.file));
+
 /** What is said of files that came with the one that is opened; undefined where it came alone. */
 export function sayOthers({ toJoin, left }: Sorted, isAtJoin: boolean): string | undefined {
   const waits = toJoin && !isAtJoin ? `${toJoin.file.name} waits at Join.` : '';

@@ -2,7 +2,7 @@ import { groupBy } from '../../part';
 import type { ReadOptions, TableChoice } from '../proposal';
 import { hasBallMap } from '../table/find-map';
 import { tenths, type Box } from '../table/box';
-import { groupOfTitle } from '../table/group-titles';
+import { groupOfTitle, isAtEdge } from '../table/group-titles';
 import { asSet } from '../table/join-tables';
 import { takenOf } from '../table/choices';
 import { goesWith } from '../table/goes-with';
@@ -88,33 +88,35 @@ function inReadingOrder(tables: readonly Found[]): Found[] {
 function withTitlesBefore(blocks: readonly Block[], ready: readonly Ready[]): Block[] {
   return blocks.map((block) => {
     const over = titleOver(block);
-    if (block.goesOn || (over !== undefined && !AT_EDGE.test(over)) || blocks.some((b) => isOver(b, block))) return block;
+    if (block.goesOn || (over !== undefined && !isAtEdge(over)) || blocks.some((b) => isOver(b, block))) return block;
     const [left, top] = block.box;
     const own = lastLine(ready, block.page, (w) => w.x1 <= left);
     const beside = own && own.base > top + block.box[3] / 2 ? own : undefined;
     const page = beside ? block.page : block.page - 1;
-    // A page of two columns ends with the second.
-    const second = blocks.filter((b) => b.page === page && blocks.some((o) => o.page === page && o.box[0] + o.box[2] < b.box[0]));
-    const from = Math.min(...second.map((b) => b.box[0]));
-    const last = beside ?? lastLine(ready, page, (w) => second.length === 0 || w.x1 > from);
+    const last = beside ?? endOfPage(blocks, ready, page);
     if (!last || groupOfTitle(textOf(last)) === undefined) return block;
     const isIn = blocks.some((b) => b.page === page && last.words.some((w) => inBox(w, b.box)));
     return isIn ? block : { ...block, captions: [textOf(last)] };
   });
 }
 
+/** The last line of a page; a page of two columns ends with the second. */
+function endOfPage(blocks: readonly Block[], ready: readonly Ready[], page: number): Line | undefined {
+  const own = blocks.filter((b) => b.page === page);
+  const second = own.filter((b) => own.some((o) => o.box[0] + o.box[2] < b.box[0]));
+  const from = Math.min(...second.map((b) => b.box[0]));
+  return lastLine(ready, page, (w) => second.length === 0 || w.x1 > from);
+}
+
 /** True for a block above another one in its column. */
 const isOver = (a: Block, b: Block): boolean =>
   a.page === b.page && a.box[1] < b.box[1] && a.box[0] < b.box[0] + b.box[2] && a.box[0] + a.box[2] > b.box[0];
-
-/** What stands at the edge of a page, and is none of its text where too few pages tell: `page 2 of 3`, `KX1042 data sheet`. */
-const AT_EDGE = /^(?:page )?\d{1,4}(?: ?(?:of|\/) ?\d{1,4})?$|\bdata ?sheets?\b/i;
 
 /** The last line of a page's text, of such words as `isOf` says. */
 function lastLine(ready: readonly Ready[], page: number, isOf: (word: Word) => boolean): Line | undefined {
   const lines = ready.find((r) => r.page.number === page)?.lines ?? [];
   const own = lines.map((line) => ({ ...line, words: line.words.filter(isOf) }));
-  return own.findLast((line) => line.words.length > 0 && !AT_EDGE.test(textOf(line)));
+  return own.findLast((line) => line.words.length > 0 && !isAtEdge(textOf(line)));
 }
 
 /** The words of a page that are set sideways, without those that stand at the same place of another page, as notes in a margin do. */

@@ -104,18 +104,15 @@ function countedOn(lines: readonly Line[], next: number): Line | undefined {
       const isFree = (!before || w.x0 - before.x1 > w.size) && (!behind || behind.x0 - w.x1 > w.size / 2);
       return isFree && w.text === String(number);
     });
-  for (const [i, first] of lines.entries()) {
+  const middle = (w: Word) => (w.x0 + w.x1) / 2;
+  return lines.find((first, i) => {
     const word = standsAlone(first, next);
-    if (!word) continue;
-    const middle = (word.x0 + word.x1) / 2;
-    const others = Array.from({ length: COUNTED_ON - 1 }, (_, k) => lines.slice(i + 1).find((l) => standsAlone(l, next + k + 1)));
-    const areUnder = others.every((l, k) => {
-      const other = l && standsAlone(l, next + k + 1)!;
-      return other !== undefined && Math.abs((other.x0 + other.x1) / 2 - middle) < BESIDE;
-    });
-    if (areUnder) return first;
-  }
-  return undefined;
+    const isUnder = (number: number) => {
+      const below = lines.slice(i + 1).find((l) => standsAlone(l, number));
+      return below !== undefined && Math.abs(middle(standsAlone(below, number)!) - middle(word!)) < BESIDE;
+    };
+    return word !== undefined && Array.from({ length: COUNTED_ON - 1 }, (_, k) => next + k + 1).every(isUnder);
+  });
 }
 
 /** In another text column the numbers stand elsewhere: then two that follow each other tell, each behind white. */

@@ -2,7 +2,7 @@ import { ok, problem, refuse, type Result } from '../../part';
 import type { Proposal, ReadOptions, TableChoice } from '../proposal';
 import type { Scored } from './found-table';
 import { goesWith, LEAST_SCORE, leftBeside } from './goes-with';
-import { scoreOf } from './find-table';
+import { keyOf, scoreOf } from './find-table';
 import { filled, isBlank, type GridRow } from './grid';
 import { asSet, readTables } from './join-tables';
 import { withoutElse } from './of-something-else';
@@ -44,11 +44,10 @@ export function readOffered<T extends Offered>(
  * of what they are.
  */
 function withRolesOfBest<T extends Offered>(found: readonly T[]): T[] {
-  const headings = ({ table }: T) => JSON.stringify(table.columns.map((c) => c.heading.toLowerCase()));
   const best = new Map<string, T>();
-  for (const f of found) if (f.score > (best.get(headings(f))?.score ?? 0)) best.set(headings(f), f);
+  for (const f of found) if (f.score > (best.get(keyOf(f.table))?.score ?? 0)) best.set(keyOf(f.table), f);
   return found.map((f) => {
-    const other = best.get(headings(f));
+    const other = best.get(keyOf(f.table));
     if (other === undefined || other === f || f.table.columns.every((c, i) => c.role === other.table.columns[i]!.role)) return f;
     const table = { ...f.table, columns: other.table.columns };
     return { ...f, table, score: scoreOf(table) };

@@ -97,7 +97,6 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
     const row = goesOn ? own : withWholeList(withShared(own, above), index.numbers);
     const read = goesOn ? 'continuation' : context.including?.has(row.line) ? 'row' : kindOf(row, context.columns, index);
     const kind = read === 'continuation' && !goesOn && isTitleAt(row, index, titles, entries.at(-1)) ? 'heading' : read;
-    if (kind === 'heading' && OF_HEADING.test(filled(row)[0]!)) continue;
     if (kind === 'heading') {
       title = group = cleanHeading(filled(row)[0]!);
       context.headings?.add(row.line);
@@ -195,12 +194,13 @@ function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): Row
   const numbered = read.some((r, i) => r.kind === 'list' || (r.kind === 'pad' && numberCells[i] !== ''));
   if (cells.length === 1) {
     if (isNote(cells[0]!)) return 'note';
+    const title = OF_HEADING.test(cells[0]!) ? 'header' : 'heading';
     if (numberCells.length === 1 && numbered && at('name') === '' && !/^(ep|pad|thermal|exposed)/i.test(cells[0]!))
-      return /\d/.test(cells[0]!) ? 'odd' : 'heading';
+      return /\d/.test(cells[0]!) ? 'odd' : title;
     // The rest of a type that a page's end parted.
     if (at('type') === cells[0] && index.at.type > 0 && /^[a-z(/]/.test(cells[0]!)) return 'continuation';
-    if (row.starts) return at('description') !== '' && (row.starts[0] ?? 0) > 4 ? 'continuation' : 'heading';
-    return at('description') === cells[0] || (at('name') === cells[0] && index.at.name > 0) ? 'continuation' : 'heading';
+    if (row.starts) return at('description') !== '' && (row.starts[0] ?? 0) > 4 ? 'continuation' : title;
+    return at('description') === cells[0] || (at('name') === cells[0] && index.at.name > 0) ? 'continuation' : title;
   }
   if (cells.every(isHeading)) return 'header';
   if (numbered) return 'row';

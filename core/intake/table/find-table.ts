@@ -80,7 +80,7 @@ function firstTitle(grid: Grid, { at }: Header, parts: readonly (readonly GridRo
 }
 
 /** What tells that two headings are one: a page's number beside them does not. */
-const keyOf = (t: FoundTable): string => t.columns.map((c) => c.heading.toLowerCase().replace(/\bpage \d{1,4}\b/, '').replace(/\s+/g, ' ')).join('|'); // prettier-ignore
+export const keyOf = (t: FoundTable): string => JSON.stringify(t.columns.map((c) => c.heading.toLowerCase().replace(/\bpage \d{1,4}\b/, '').replace(/\s+/g, ' '))); // prettier-ignore
 
 /**
  * The rows of a second list, of the supplies say, whose columns stand in another order, in that of the best; undefined where

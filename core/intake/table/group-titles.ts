@@ -11,11 +11,16 @@ const BEHIND = /[\s:,*=#]*(?:\(?(?:continued|cont'?d\.?)\)?)?[\s:*=#]*$/i;
 /** What every table of a pinout is called: `Pin functions`, `Signal names and descriptions`. */
 const OF_ANY =
   /(?:^|\s+)(?:pin|signal|terminal|ball|lead|contact)?s?(?:\s+(?:and\s+)?(?:function|description|assignment|definition|name|number)s?)*$/i;
-/** A part's name, `KX1042`, and what stands at the edge of each page: `KX1042 data sheet`. */
-const OF_PART = /^[A-Z]{1,5}\d{3,}\S*$|\bdata ?sheets?\b|^page \d/i;
+/** A part's name: `KX1042`. */
+const OF_PART = /^[A-Z]{1,5}\d{3,}\S*$/;
+/** What stands at the edge of each page: `page 2 of 3`, `KX1042 data sheet`. */
+const AT_EDGE = /^(?:page )?\d{1,4}(?: ?(?:of|\/) ?\d{1,4})?$|\bdata ?sheets?\b/i;
 const LONGEST = 48;
 /** So many numbers stand twice by mistake, and no more. */
 const FEW_TWICE = 0.05;
+
+/** True for a line that stands at the edge of a page, and is none of its text. */
+export const isAtEdge = (line: string): boolean => AT_EDGE.test(line);
 
 /** A title without the number of its table or section. */
 export const withoutNumber = (title: string): string => title.replace(NUMBER, '');
@@ -31,7 +36,7 @@ export function groupOfTitle(title: string | undefined): string | undefined {
   const bare = (counted === whole ? whole.replace(COUNT, '') : counted).replace(BEHIND, '').trim();
   const of = bare.replace(OF_ANY, '').trim();
   const isTitle = /^[A-Z\d][^;]*[^.,;]$/.test(of) && /[A-Za-z]{2}/.test(of) && bare.length <= LONGEST && bare.split(/\s+/).length <= 7;
-  return isTitle && packageIn(of) === undefined && countedIn(of) === undefined && !OF_PART.test(of) ? bare : undefined;
+  return isTitle && packageIn(of) === undefined && countedIn(of) === undefined && !OF_PART.test(of) && !isAtEdge(of) ? bare : undefined;
 }
 
 /**

@@ -31,7 +31,7 @@ const withoutMark = (c: Comment): Comment => (/^\s*@\w/.test(c.text) ? { ...c, t
 const withSecondDash = (c: Comment): Comment => (SECOND_DASH.test(c.text) ? { ...c, text: c.text.replace(SECOND_DASH, '$1-') } : c);
 
 /** What counts the leads of a package, and says nothing of the model's nodes. */
-const OF_PACKAGE = /^(?!.*\b(?:model|nodes?|subckt|spice)\b)[^:=]*\bpackage(?:'s|s)?\b[^:=]*(?::|$)/i;
+const COUNTS_LEADS = /^(?!.*\b(?:model|nodes?|subckt|spice)\b)[^:=]*\bpackage(?:'s|s)?\b[^:=]*(?::|$)/i;
 const isTitle = (text: string): boolean => /:\s*$/.test(text) || (!text.includes(':') && text.trim().split(/\s+/).length <= 7);
 
 /** `Leads of the package:` and the rows below it that are counted up; one line that says it all goes as well. */
@@ -43,8 +43,8 @@ function withoutPackage(comments: Comment[]): Comment[] {
       next++;
       return false;
     }
-    next = OF_PACKAGE.test(text) && isTitle(text) ? 1 : 0;
-    return !OF_PACKAGE.test(text);
+    next = COUNTS_LEADS.test(text) && isTitle(text) ? 1 : 0;
+    return !COUNTS_LEADS.test(text);
   });
 }
 

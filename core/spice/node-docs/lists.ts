@@ -26,12 +26,11 @@ export function lists(header: Header): { found: Found; rivals: ReadonlySet<numbe
     comment,
     found: found.length > 0 ? found : (wordsAt.get(comment.line) ?? []),
   }));
-  const headerText = new Map([...header.above, ...header.between, ...header.inside].map((c) => [c.line, c.text]));
-  const rivals = linesOfRivals(withWords, nodes, headerText);
+  const textAt = new Map([...header.above, ...header.between, ...header.inside].map((c) => [c.line, c.text]));
+  const rivals = linesOfRivals(withWords, nodes, textAt);
   const listed = ofNodes.filter(({ comment }) => !rivals.has(comment.line));
   const comments = listed.map(({ comment }) => comment);
   const entries = withTitles(listed.flatMap(({ found }) => found), comments).flatMap((entry) => ofOneNode(entry, byName)); // prettier-ignore
-  const textAt = new Map(comments.map((c) => [c.line, c.text]));
   const isSaid = ([, { doc, line }]: Found[number]) => doc !== '' && !isRemark(doc) && !isStep(textAt.get(line) ?? '', doc);
   const near = pinTable(comments, byName) ?? countedNodes(comments, nodes) ?? entries.filter(isSaid);
   const isWeak = ([, { line }]: Found[number]) => /^\s*\d+\s+[A-Z]/.test(textAt.get(line) ?? '');

@@ -1,4 +1,4 @@
-import { boundLabel, padsIn, pinsOnNode, type Model, type Part } from '../../part';
+import { boundLabel, firstPadOrId, pinsOnNode, type Model, type Part } from '../../part';
 import { chosenModel } from '../part-models';
 import type { Setup, TrialPin } from './setup';
 
@@ -8,7 +8,7 @@ export function setupsOf(part: Part, only?: string): Setup[] {
   const packageId = part.packages[0]?.id;
   const pinOf = (id: string): TrialPin[] => {
     const pin = byId.get(id);
-    return pin ? [{ number: padsIn(pin, packageId)[0] ?? pin.id, name: pin.name, type: pin.type }] : [];
+    return pin ? [{ number: firstPadOrId(pin, packageId), name: pin.name, type: pin.type }] : [];
   };
   return part.models
     .filter((m) => only === undefined || m.chosen.toLowerCase() === only.toLowerCase())

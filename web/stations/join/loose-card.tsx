@@ -1,5 +1,5 @@
 import { addPadEdit } from '../../../core/lands';
-import { padsIn, pinsOnNode, type Edit, type Model, type NodeTie, type Package, type Part, type Pin } from '../../../core/part';
+import { firstPadOrId, pinsOnNode, type Edit, type Model, type NodeTie, type Package, type Part, type Pin } from '../../../core/part';
 import { canBeTied, pinsBound, tieByHand } from '../../../core/spice';
 import { useAct, useStore } from '../../store';
 import { edited } from '../../store/part-slice';
@@ -35,7 +35,7 @@ export function LooseCard({ part, pkg, model, end, count, padsWithoutPin, looseP
   /** A name, and where several pins have it the number that tells this one from them. */
   const told = (pin: Pin): string => {
     const isOne = part.pins.every((p) => p === pin || p.name !== pin.name);
-    return isOne ? pin.name : `${pin.name} ${padsIn(pin, pkg?.id)[0] ?? pin.id}`;
+    return isOne ? pin.name : `${pin.name} ${firstPadOrId(pin, pkg?.id)}`;
   };
   const tie = (to: NodeTie): Edit => {
     const { unit, node } = end as Extract<LooseEnd, { kind: 'node' }>;

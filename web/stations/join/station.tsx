@@ -321,7 +321,6 @@ export function JoinStation() {
               binding={binding}
               group={group}
               offers={offers.filter((o) => o.unit === binding)}
-              asks={proposal?.matching.asks ?? []}
               askedPad={end?.kind === 'pad' ? end.pad : undefined}
               askedNode={end?.kind === 'node' && end.unit === binding ? end.node : undefined}
             />

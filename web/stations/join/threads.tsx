@@ -34,7 +34,6 @@ interface Props {
   binding: string | undefined;
   group: string | null;
   offers: TieProposal['ties'];
-  asks: { pin: string; reason: string }[];
   /** The pad or the node whose loose thread is in hand. */
   askedPad?: string | undefined;
   askedNode?: string | undefined;

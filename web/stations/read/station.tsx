@@ -4,7 +4,7 @@ import { takeProposal, terminalsIn, type Comparison } from '../../../core/intake
 import { sayProblem, type Problem } from '../../../core/part';
 import { useCommands } from '../../commands/registry';
 import { useAct, useStore } from '../../store';
-import { broughtToJoin, sayOthers, sorted, SOURCE_FILES, tooLarge } from '../../store/brought';
+import { broughtToJoin, largeIn, sayOthers, sorted, SOURCE_FILES, tooLarge } from '../../store/brought';
 import { keepSource, type SourceFile } from '../../store/library';
 import { useDraft } from '../../store/drafts';
 import { edited } from '../../store/part-slice';
@@ -108,11 +108,14 @@ export function ReadStation() {
     const came = sorted(files, false);
     const chosen = came.source ?? files[0];
     if (!chosen) return;
-    const large = tooLarge(chosen);
+    const large = largeIn(came) ?? tooLarge(chosen);
     if (large) return reading.fail(large);
-    if (came.source && came.toJoin && !readOnly) broughtToJoin.set(id, came.toJoin);
-    const others = came.source ? sayOthers(came, false) : undefined;
-    if (others) act(say(others));
+    // Into a part that is only looked at nothing is taken, and nothing waits for it.
+    if (came.source && !readOnly) {
+      if (came.toJoin) broughtToJoin.set(id, came.toJoin);
+      const others = sayOthers(came, false);
+      if (others) act(say(others));
+    }
     bring({ name: chosen.name, bytes: await readFileBytes(chosen) }, compare);
   };
   const choose = (compare = false) => void chooseFiles(SOURCE_FILES).then((files) => takeFiles(files, compare));
