@@ -1,7 +1,7 @@
 import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useLayoutEffect, useReducer, useRef, type ReactNode } from 'react';
 import type { Pin } from '../../core/part';
-import type { ColumnId, LedgerColumn } from './ledger-columns';
+import type { ColumnId, ShownColumn } from './ledger-columns';
 import { GroupRow, PinRow } from './ledger-row';
 import type { LedgerRow } from './ledger-rows';
 import { fillSlots, type Slots } from './row-slots';
@@ -15,7 +15,7 @@ const READY = 6;
 
 interface Props {
   scroller: HTMLDivElement | null;
-  columns: LedgerColumn[];
+  columns: ShownColumn[];
   packageId: string | undefined;
   shown: { rows: LedgerRow[]; selectedSet: ReadonlySet<string>; cursor: { row: number; column: number } };
   /** What stands in the cell that is being written in. */

@@ -10,6 +10,12 @@ export interface LedgerColumn {
   editable: boolean;
 }
 
+/** A column as wide as it is shown. */
+export interface ShownColumn extends LedgerColumn {
+  /** Room for the text of a cell, in pixels. */
+  room: number;
+}
+
 const column = (id: ColumnId, title: string, grow: number, editable = false): LedgerColumn => ({
   id,
   title,
@@ -43,6 +49,25 @@ export function fitted(columns: readonly LedgerColumn[], longest: number, room: 
   const share = (wider * 100) / WIDTH;
   return { columns: columns.map((c) => (c.id === 'name' ? { ...c, grow: c.grow + share } : c)), width: WIDTH + wider };
 }
+
+/** The padding of a cell at both its ends and what a scroll bar may take of the ledger, in pixels. */
+const [PADDING, SCROLL_BAR] = [16, 16];
+
+/** The columns with the room that each has in a ledger of a width in pixels. */
+export function shownIn(columns: readonly LedgerColumn[], width: number): ShownColumn[] {
+  const all = columns.reduce((sum, c) => sum + c.grow, 0);
+  const share = Math.max(0, width - SCROLL_BAR - PADDING * columns.length) / all;
+  return columns.map((c) => ({ ...c, room: Math.floor(c.grow * share) }));
+}
+
+/** What a character takes, in pixels: of the ledger's even face, of a word in small letters, and of any other text at most. */
+const ADVANCES = { even: ADVANCE, word: 6.3, any: 9.5 };
+
+/**
+ * Whether a text may be too long for its room in pixels, and is cut off there. Only then has it a clip of its own: some hundreds
+ * of them in view cost every frame of the stage beside them.
+ */
+export const mayOverflow = (text: string, room: number, face: keyof typeof ADVANCES): boolean => text.length * ADVANCES[face] > room;
 
 /** The types that a typed text can mean: the word itself, its start, or a usual code. */
 export function typeFromText(text: string): ElectricalType | undefined {

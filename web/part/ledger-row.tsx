@@ -3,7 +3,7 @@ import { padsIn, type Pin } from '../../core/part';
 import { useStore } from '../store';
 import { selectFindingsByPin, selectModels, selectNodes, selectPadJoined, selectPlaces } from '../store/selectors';
 import { PinName, TypeMark } from '../ui/marks';
-import type { ColumnId, LedgerColumn } from './ledger-columns';
+import { mayOverflow, type ColumnId, type ShownColumn } from './ledger-columns';
 import type { LedgerRow } from './ledger-rows';
 
 interface Place {
@@ -45,7 +45,7 @@ export const GroupRow = memo(function GroupRow({ row, top, height, index, column
 
 interface PinProps extends Place {
   pin: Pin;
-  columns: LedgerColumn[];
+  columns: ShownColumn[];
   packageId: string | undefined;
   index: number;
   selected: boolean;
@@ -81,7 +81,7 @@ export const PinRow = memo(function PinRow(props: PinProps) {
           onDoubleClick={() => onOpen(index, i, pin)}
           className={`flex h-full min-w-0 items-center px-2 ${cursor === i ? 'outline outline-1 -outline-offset-1 outline-green' : ''}`}
         >
-          {editor?.column === c.id ? editor.element : <Cell column={c.id} pin={pin} packageId={packageId} />}
+          {editor?.column === c.id ? editor.element : <Cell column={c} pin={pin} packageId={packageId} />}
         </div>
       ))}
     </div>
@@ -90,19 +90,25 @@ export const PinRow = memo(function PinRow(props: PinProps) {
 
 const doubtful = (pin: Pin, ...fields: string[]): string | undefined => pin.doubts.find((d) => fields.includes(d.field))?.reason;
 
-function Cell({ column, pin, packageId }: { column: ColumnId; pin: Pin; packageId: string | undefined }) {
-  switch (column) {
-    case 'number':
-      return <NumberCell pin={pin} pads={padsIn(pin, packageId)} />;
+function Cell({ column: { id, room }, pin, packageId }: { column: ShownColumn; pin: Pin; packageId: string | undefined }) {
+  switch (id) {
+    case 'number': {
+      const text = numbersText(padsIn(pin, packageId));
+      return (
+        <Doubted reason={doubtful(pin, 'number')} title={padsIn(pin, packageId).join(', ')} cut={mayOverflow(text, room, 'even')}>
+          <span className="font-mono text-muted">{text}</span>
+        </Doubted>
+      );
+    }
     case 'name':
       return (
-        <Doubted reason={doubtful(pin, 'name', 'activeLow')}>
+        <Doubted reason={doubtful(pin, 'name', 'activeLow')} cut={mayOverflow(pin.name || '(no name)', room, 'even')}>
           <PinName name={pin.name} activeLow={!!pin.activeLow} />
         </Doubted>
       );
     case 'type':
       return (
-        <Doubted reason={doubtful(pin, 'type')} title={pin.because?.['type']}>
+        <Doubted reason={doubtful(pin, 'type')} title={pin.because?.['type']} cut={mayOverflow(pin.type, room - MARK, 'word')}>
           <span className="flex items-center gap-1">
             <TypeMark type={pin.type} />
             {pin.type}
@@ -110,15 +116,15 @@ function Cell({ column, pin, packageId }: { column: ColumnId; pin: Pin; packageI
         </Doubted>
       );
     case 'unit':
-      return <DrawnCell pin={pin} />;
+      return <DrawnCell pin={pin} room={room} />;
     case 'pads':
-      return <PadsCell pin={pin} pads={padsIn(pin, packageId)} />;
+      return <PadsCell pin={pin} pads={padsIn(pin, packageId)} room={room} />;
     case 'node':
-      return <NodeCell pin={pin} />;
+      return <NodeCell pin={pin} room={room} />;
     case 'findings':
       return <FindingsCell pin={pin} />;
     case 'group':
-      return <span className="truncate">{pin.group ?? ''}</span>;
+      return <Line text={pin.group ?? ''} room={room} />;
     default:
       return (
         <span className="truncate" title={pin.description}>
@@ -128,12 +134,31 @@ function Cell({ column, pin, packageId }: { column: ColumnId; pin: Pin; packageI
   }
 }
 
+/** What the mark of a type takes beside its word, in pixels. */
+const MARK = 18;
+
+/** The class of a text that may or may not be cut off. */
+const lineClass = (cut: boolean): string => (cut ? 'truncate' : 'whitespace-nowrap');
+
+/** A text in one line. */
+function Line({ text, room, even = false, className = '' }: { text: string; room: number; even?: boolean; className?: string }) {
+  const cut = mayOverflow(text, room, even ? 'even' : 'any');
+  return <span className={`${lineClass(cut)} ${even ? 'font-mono' : ''} ${className}`}>{text}</span>;
+}
+
+interface DoubtedProps {
+  reason: string | undefined;
+  title?: string | undefined;
+  cut: boolean;
+  children: ReactNode;
+}
+
 /** The room above a name is for its overbar, which a cut-off box would take away. A doubtful cell is underlined and marked, never only coloured. */
-function Doubted({ reason, title, children }: { reason: string | undefined; title?: string | undefined; children: ReactNode }) {
+function Doubted({ reason, title, cut, children }: DoubtedProps) {
   return (
     <span
       title={reason ?? title}
-      className={`-mt-1 truncate pt-1 ${reason === undefined ? '' : '-mb-0.5 border-b-2 border-amber-line bg-amber-wash px-0.5'}`}
+      className={`-mt-1 pt-1 ${lineClass(cut)} ${reason === undefined ? '' : '-mb-0.5 border-b-2 border-amber-line bg-amber-wash px-0.5'}`}
     >
       {children}
       {reason === undefined ? null : <span className="sr-only"> in doubt</span>}
@@ -151,15 +176,7 @@ function numbersText(pads: readonly string[]): string {
   return text.length > NARROW ? `×${pads.length}` : text;
 }
 
-function NumberCell({ pin, pads }: { pin: Pin; pads: readonly string[] }) {
-  return (
-    <Doubted reason={doubtful(pin, 'number')} title={pads.join(', ')}>
-      <span className="font-mono text-muted">{numbersText(pads)}</span>
-    </Doubted>
-  );
-}
-
-function DrawnCell({ pin }: { pin: Pin }) {
+function DrawnCell({ pin, room }: { pin: Pin; room: number }) {
   // The words, so that a move along a side draws no row again.
   const where = useStore((s) =>
     selectPlaces(s)
@@ -167,20 +184,20 @@ function DrawnCell({ pin }: { pin: Pin }) {
       ?.map((p) => `${p.unit.label} ${p.port.side}`)
       .join(', '),
   );
-  return where === undefined ? <span className="text-amber">not drawn</span> : <span className="truncate">{where}</span>;
+  return where === undefined ? <span className="text-amber">not drawn</span> : <Line text={where} room={room} />;
 }
 
-function PadsCell({ pin, pads }: { pin: Pin; pads: readonly string[] }) {
+function PadsCell({ pin, pads, room }: { pin: Pin; pads: readonly string[]; room: number }) {
   const joined = useStore((s) => selectPadJoined(s).has(pin.id));
   if (pads.length === 0) return <span className="text-amber">none</span>;
-  return <span className={`truncate font-mono ${joined ? '' : 'text-amber'}`}>{joined ? pads.join(',') : `${pads.join(',')} loose`}</span>;
+  return <Line text={joined ? pads.join(',') : `${pads.join(',')} loose`} room={room} even className={joined ? '' : 'text-amber'} />;
 }
 
-function NodeCell({ pin }: { pin: Pin }) {
+function NodeCell({ pin, room }: { pin: Pin; room: number }) {
   const node = useStore((s) => selectNodes(s).get(pin.id));
   const hasModel = useStore((s) => selectModels(s).length > 0);
-  if (node !== undefined) return <span className="truncate font-mono">{node}</span>;
-  return <span className="truncate text-muted">{hasModel ? 'not in model' : '–'}</span>;
+  if (node !== undefined) return <Line text={node} room={room} even />;
+  return <Line text={hasModel ? 'not in model' : '–'} room={room} className="text-muted" />;
 }
 
 function FindingsCell({ pin }: { pin: Pin }) {

@@ -1,6 +1,6 @@
 import { applyEdit, type Pin } from '../../core/part';
 import { pinNamed, provenPart } from '../../core/test/samples';
-import { cellEdits, cellText, COLUMNS, fitted, pasteEdit, typeFromText, type ColumnId } from './ledger-columns';
+import { cellEdits, cellText, COLUMNS, fitted, mayOverflow, pasteEdit, shownIn, typeFromText, type ColumnId } from './ledger-columns';
 import { ledgerRows } from './ledger-rows';
 import { fillSlots, type Slots } from './row-slots';
 
@@ -177,4 +177,18 @@ it.each<[number, number, number]>([
   const pixels = columns.map((c) => Math.round((c.grow / total) * found));
   // Only the names have more room.
   expect(pixels).toEqual([37, 110 + width - 368, 118, 103]);
+});
+
+describe('texts of cells', () => {
+  const room = (width: number) => Object.fromEntries(shownIn(COLUMNS['arrange']!, width).map((c) => [c.id, c.room]));
+  it('have the room that the shares of the columns leave', () => expect(room(368)).toEqual({ number: 32, name: 96, type: 102, unit: 57 }));
+  it('have none in a ledger that is too narrow', () => expect(room(60)).toEqual({ number: 0, name: 0, type: 0, unit: 0 }));
+  it.each<[string, number, Parameters<typeof mayOverflow>[2], boolean]>([
+    ['AB12', 32, 'even', false],
+    ['AB123', 32, 'even', true],
+    ['bidirectional', 84, 'word', false],
+    ['bidirectional', 80, 'word', true],
+    ['A left', 57, 'any', false],
+    ['A left, B left', 57, 'any', true],
+  ])('%s in %s pixels, %s: cut off is %s', (text, pixels, face, cut) => expect(mayOverflow(text, pixels, face)).toBe(cut));
 });

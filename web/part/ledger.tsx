@@ -9,7 +9,7 @@ import { Button } from '../ui/button';
 import { counted } from '../ui/counted';
 import { say } from '../ui/toasts';
 import { LedgerBody } from './ledger-body';
-import { cellEdits, cellText, COLUMNS, fitted, pasteEdit, type ColumnId } from './ledger-columns';
+import { cellEdits, cellText, COLUMNS, fitted, pasteEdit, shownIn, type ColumnId } from './ledger-columns';
 import { LedgerCellEditor } from './ledger-editor';
 import { Resizer } from './ledger-resizer';
 import { ledgerRows, type Sort } from './ledger-rows';
@@ -29,8 +29,9 @@ export function Ledger() {
   const station = useLocation().pathname.split('/').pop() ?? 'read';
   const longest = useMemo(() => pins.reduce((most, p) => Math.max(most, p.name.length), 0), [pins]);
   // The window is asked here alone: that can cost a layout, and the ledger is drawn with every selection.
-  const { columns, width } = useMemo(() => fitted(COLUMNS[station] ?? COLUMNS['read']!, longest, window.innerWidth), [station, longest]);
-  const ledgerWidth = chosenWidth ?? width;
+  const fit = useMemo(() => fitted(COLUMNS[station] ?? COLUMNS['read']!, longest, window.innerWidth), [station, longest]);
+  const ledgerWidth = chosenWidth ?? fit.width;
+  const columns = useMemo(() => shownIn(fit.columns, ledgerWidth), [fit, ledgerWidth]);
   const [filter, setFilter] = useState('');
   const [sort, setSort] = useState<Sort | null>(null);
   const [cursor, setCursor] = useState({ row: 0, column: 1 });
@@ -161,7 +162,11 @@ export function Ledger() {
   const shown = useAfterStage(useMemo(() => ({ rows, selectedSet, cursor }), [rows, selectedSet, cursor]));
   const active = pinAt(cursor.row);
   return (
-    <aside aria-label="Ledger" className="relative flex shrink-0 flex-col border-r border-line bg-surface" style={{ width: ledgerWidth }}>
+    <aside
+      aria-label="Ledger"
+      className="relative flex shrink-0 flex-col border-r border-line bg-surface contain-layout contain-size"
+      style={{ width: ledgerWidth }}
+    >
       <div className="flex h-[38px] shrink-0 items-center gap-2 px-3">
         <h2 className="font-bold">Ledger</h2>
         <span className="truncate text-[13px] text-muted">

@@ -46,7 +46,7 @@ const TYPE_PATHS: Record<ElectricalType, string> = {
 
 export function TypeMark({ type }: { type: ElectricalType }) {
   return (
-    <svg width="14" height="14" viewBox="0 0 14 14" aria-hidden="true" className="inline-block shrink-0">
+    <svg width="14" height="14" viewBox="0 0 14 14" aria-hidden="true" className="inline-block shrink-0 overflow-visible">
       <path d={TYPE_PATHS[type]} fill="none" stroke="currentColor" strokeWidth="1.4" strokeLinecap="round" strokeLinejoin="round" />
     </svg>
   );

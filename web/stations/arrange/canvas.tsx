@@ -12,7 +12,7 @@ import {
   selectSelectedSet,
   selectSelection,
 } from '../../store/selectors';
-import { nextSet, selected, unitChosen } from '../../store/view-slice';
+import { selected, unitChosen } from '../../store/view-slice';
 import { counted } from '../../ui/counted';
 import { ArtLayer, type ArtWork } from './art-layer';
 import { idle, isFar, type Gesture } from './gestures/gesture';
@@ -21,8 +21,9 @@ import { HandMarks, type Band } from './hand-marks';
 import { onSheet, targetAt, type PlacedUnit, type Target } from './layout';
 import { Minimap } from './minimap';
 import { Halos } from './halos';
+import { useSettling } from './settling';
 import { UnitLayer, UnitView } from './unit-view';
-import { inView, type ViewControl } from './view';
+import { DOTS_BEYOND, inView, type ViewControl } from './view';
 
 interface Props {
   part: Part;
@@ -31,14 +32,19 @@ interface Props {
   frame: RefObject<HTMLDivElement | null>;
   /** The layer that pan and zoom move. */
   sheet: RefObject<HTMLDivElement | null>;
+  /** The layer of the grid's dots, which follows them. */
+  dots: RefObject<HTMLDivElement | null>;
   /** A proposal is being shown: look, do not touch. */
   still: boolean;
   /** Artwork is drawn in a unit. */
   art?: (ArtWork & { unit: string }) | undefined;
 }
 
+/** Below this scale texts are too small to read, and left out. */
+const SMALL = 0.055;
+
 /** The sheet: all units on the grid. */
-export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
+export function Canvas({ part, units, view, frame, sheet, dots, still, art }: Props) {
   const act = useAct();
   const selection = useStore(selectSelection);
   const selectedSet = useStore(selectSelectedSet);
@@ -201,7 +207,7 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
   };
 
   const visible = useMemo(() => inView(drawn.units, view.settled, size.width, size.height), [drawn.units, view.settled, size]);
-  const small = view.settled.scale < 0.055;
+  const settling = useSettling(visible, view.settled, size);
   const artUnit = art ? units.find((u) => u.unit.id === art.unit) : undefined;
   const { x, y, scale } = view.settled;
   const placedAt = `translate(${x} ${y}) scale(${scale})`;
@@ -213,15 +219,19 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
       tabIndex={0}
       role="group"
       aria-label={`Drawing of ${part.name}: ${counted(units.length, 'unit')}. ${next}`}
-      className="absolute inset-0 touch-none overflow-hidden bg-paper outline-offset-[-2px] select-none"
+      className="group absolute inset-0 touch-none overflow-clip bg-paper outline-none select-none"
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}
-      onPointerLeave={() => doing === 'idle' && act(nextSet({ next, note: '' }))}
+      onPointerLeave={() => doing === 'idle' && view.tellNothing()}
       onPointerCancel={() => go(idle)}
-      // The size and place of the dots follow the view, past React.
-      style={{ backgroundImage: 'radial-gradient(circle, var(--dots) 1px, transparent 1.2px)' }}
     >
+      <div
+        ref={dots}
+        className="pointer-events-none absolute right-0 bottom-0 will-change-transform"
+        // Their size and place follow the view, past React.
+        style={{ left: -DOTS_BEYOND, top: -DOTS_BEYOND, backgroundImage: 'radial-gradient(circle, var(--dots) 1px, transparent 1.2px)' }}
+      />
       <div ref={sheet} className="absolute inset-0 origin-top-left will-change-transform">
         {/* Apart from the units: what is selected changes often, and changes none of them. */}
         <svg className="pointer-events-none absolute inset-0 h-full w-full overflow-visible will-change-transform">
@@ -230,11 +240,15 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
           </g>
         </svg>
         {/* Each unit is a layer of its own, of its own size: a pin that is moved has its unit drawn again, and no other. */}
-        {visible.map((u) => (
-          <UnitLayer key={u.unit.id} placed={u} view={view.settled}>
-            <UnitView {...u} texts={drawn.texts} pins={drawn.pins} joins={drawn.joins} small={small} />
-          </UnitLayer>
-        ))}
+        {visible.map((u) => {
+          const as = settling.get(u.unit.id);
+          if (!as) return null;
+          return (
+            <UnitLayer key={u.unit.id} placed={u} view={as} now={view.settled}>
+              <UnitView {...u} texts={drawn.texts} pins={drawn.pins} joins={drawn.joins} small={as.scale < SMALL} />
+            </UnitLayer>
+          );
+        })}
         {/* A layer of its own: what the chosen unit is held by comes and goes without drawing the units again. */}
         <svg className="pointer-events-none absolute inset-0 h-full w-full overflow-visible will-change-transform">
           <g className="drawing" transform={placedAt}>
@@ -242,10 +256,12 @@ export function Canvas({ part, units, view, frame, sheet, still, art }: Props) {
             {art && artUnit ? <ArtLayer placed={artUnit} {...art} toSheet={view.toSheet} /> : null}
           </g>
         </svg>
-        <HandMarks ref={marks} view={view.settled} />
+        <HandMarks ref={marks} view={view.settled} stage={size} />
       </div>
       {/* While the hand moves something, the pointer is not looked for among the thousands of things under it. */}
       {doing === 'idle' ? null : <div className={`absolute inset-0 ${doing === 'dragging' ? 'cursor-grabbing' : ''}`} />}
+      {/* Apart: an outline goes round all that is in its element, and with each move of the hand's marks that would be drawn again. */}
+      <div className="pointer-events-none absolute inset-0 -outline-offset-2 outline-green group-focus-visible:outline-2" />
       <div className="absolute bottom-4 left-4" onPointerDown={(e) => e.stopPropagation()}>
         <Minimap units={units} view={view} stage={size} />
       </div>

@@ -38,7 +38,8 @@ export function ArrangeStation() {
   const frame = useRef<HTMLDivElement>(null);
   const sheet = useRef<HTMLDivElement>(null);
   const bar = useRef<HTMLDivElement>(null);
-  const view = useView(frame, sheet, bar);
+  const dots = useRef<HTMLDivElement>(null);
+  const view = useView(frame, sheet, dots, bar);
   const hand = useHandWork();
   const [mode, setMode] = useDraft<Mode>('arrange', () => 'draw');
   const [begun, setBegun] = useState<{ what: UnitWork; unit: string } | null>(null);
@@ -135,6 +136,7 @@ export function ArrangeStation() {
           view={view}
           frame={frame}
           sheet={sheet}
+          dots={dots}
           still={proposal?.shown ?? false}
           art={
             inArt
@@ -185,7 +187,8 @@ export function ArrangeStation() {
           <Button onClick={() => act(selected(undrawn.map((p) => p.id)))}>Select them</Button>
         </Card>
       ) : null}
-      <div className="pointer-events-none absolute right-4 bottom-4 z-10 flex w-[272px] flex-col gap-3 [&>*]:pointer-events-auto">
+      {/* Of a size of its own, whatever the cards are: where they change, nothing else is laid out anew. */}
+      <div className="pointer-events-none absolute top-0 right-4 bottom-4 z-10 flex w-[272px] flex-col justify-end gap-3 contain-layout contain-size [&>*]:pointer-events-auto">
         {mode !== 'draw' || proposal?.shown ? null : inArt ? (
           <ArtCard
             unit={chosenUnit}

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
+import { STAGE_AT } from '../../ui/stage-at';
 import type { PlacedUnit } from './layout';
 
 export interface View {
@@ -11,6 +12,9 @@ export interface View {
 const LIMITS = { min: 0.012, max: 1.2 };
 /** The scale that the status line calls 100 %. */
 const WHOLE = 0.2;
+
+/** How far the layer of dots begins outside of the stage, in pixels: as far as they are ever apart, so that it can be moved by that. */
+export const DOTS_BEYOND = 120;
 
 /** The width in pixels that a card takes at the right of the stage. */
 export const CARD = 300;
@@ -26,15 +30,19 @@ export interface ViewControl {
   toSheet: (clientX: number, clientY: number) => { x: number; y: number };
   /** Says in the status line where the pointer is on the sheet, and the zoom; from then on the zoom is kept up to date. */
   tell: (clientX: number, clientY: number) => void;
+  /** The pointer is elsewhere: the status line says nothing of the sheet. */
+  tellNothing: () => void;
 }
 
 /**
  * Pan and zoom without React in the way: while a person moves the sheet it is one layer that the browser's compositor
- * moves; what has come into view is drawn, and drawn sharp, when the hand rests. `bar` stands over the frame's upper edge.
+ * moves, over the layer of the grid's dots; what has come into view is drawn, and drawn sharp, when the hand rests. `bar` stands
+ * over the frame's upper edge.
  */
 export function useView(
   frame: RefObject<HTMLDivElement | null>,
   mover: RefObject<HTMLDivElement | null>,
+  dots: RefObject<HTMLDivElement | null>,
   bar: RefObject<HTMLDivElement | null>,
 ): ViewControl {
   const live = useRef<View>({ x: 40, y: 40, scale: WHOLE });
@@ -42,6 +50,7 @@ export function useView(
   const drawn = useRef<View>(live.current);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const pointer = useRef<[number, number]>(undefined);
+  const spacing = useRef(0);
 
   const toSheet = useCallback(
     (clientX: number, clientY: number) => {
@@ -56,7 +65,7 @@ export function useView(
     (clientX: number, clientY: number) => {
       pointer.current = [clientX, clientY];
       // Written past React: the position changes with every pixel and nothing else depends on it.
-      const note = document.getElementById('stage-note');
+      const note = document.getElementById(STAGE_AT);
       if (!note) return;
       const at = toSheet(clientX, clientY);
       const zoom = Math.round((live.current.scale / WHOLE) * 100);
@@ -66,6 +75,12 @@ export function useView(
     },
     [toSheet],
   );
+
+  const tellNothing = useCallback(() => {
+    pointer.current = undefined;
+    document.getElementById(STAGE_AT)?.replaceChildren();
+  }, []);
+  useEffect(() => tellNothing, [tellNothing]);
 
   /** Moves the layer from where it was drawn to where the view is now. */
   const move = useCallback(() => {
@@ -81,17 +96,21 @@ export function useView(
 
   const apply = useCallback(() => {
     const { x, y, scale } = live.current;
-    // Before anything is moved, while the page need not be laid out anew to say where the stage is.
-    if (pointer.current) tell(...pointer.current);
     move();
     const step = scale * 100;
-    const dots = step >= 9 ? step : step * 5;
-    // Set on the stage itself: a custom property would be handed down, and the style of everything drawn worked out anew.
-    frame.current?.style.setProperty('background-size', `${dots}px ${dots}px`);
-    frame.current?.style.setProperty('background-position', `${(x % dots) - dots / 2}px ${(y % dots) - dots / 2}px`);
+    const apart = step >= 9 ? step : step * 5;
+    // Set on the dots themselves: a custom property would be handed down, and the style of everything drawn worked out anew.
+    if (spacing.current !== apart) dots.current?.style.setProperty('background-size', `${apart}px ${apart}px`);
+    spacing.current = apart;
+    const from = (n: number) => (((n + DOTS_BEYOND - apart / 2) % apart) + apart) % apart;
+    dots.current?.style.setProperty('transform', `translate(${from(x)}px, ${from(y)}px)`);
     clearTimeout(timer.current);
-    timer.current = setTimeout(() => setSettled({ ...live.current }), 110);
-  }, [frame, move, tell]);
+    timer.current = setTimeout(() => {
+      // Only now: what it says changes with every pixel, and nobody reads it on the way.
+      if (pointer.current) tell(...pointer.current);
+      setSettled({ ...live.current });
+    }, 110);
+  }, [dots, move, tell]);
 
   const panBy = useCallback(
     (dx: number, dy: number) => {
@@ -155,7 +174,7 @@ export function useView(
     return () => el.removeEventListener('wheel', onWheel);
   }, [frame, panBy, zoomBy]);
 
-  return { settled, live, panBy, zoomBy, show, toSheet, tell };
+  return { settled, live, panBy, zoomBy, show, toSheet, tell, tellNothing };
 }
 
 /** The units that stand in view or so near that they come into it while the sheet is moved. */
