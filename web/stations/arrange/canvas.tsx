@@ -19,10 +19,11 @@ import { idle, isFar, type Gesture } from './gestures/gesture';
 import { Grips, labelBand, pulledBand } from './grips';
 import { HandMarks, type Band } from './hand-marks';
 import { onSheet, targetAt, type PlacedUnit, type Target } from './layout';
+import { Layer } from './layer';
 import { Minimap } from './minimap';
 import { Halos } from './halos';
 import { useSettling } from './settling';
-import { UnitLayer, UnitView } from './unit-view';
+import { UnitFrame, UnitView } from './unit-view';
 import { DOTS_BEYOND, inView, type ViewControl } from './view';
 
 interface Props {
@@ -30,9 +31,7 @@ interface Props {
   units: PlacedUnit[];
   view: ViewControl;
   frame: RefObject<HTMLDivElement | null>;
-  /** The layer that pan and zoom move. */
-  sheet: RefObject<HTMLDivElement | null>;
-  /** The layer of the grid's dots, which follows them. */
+  /** The layer of the grid's dots. */
   dots: RefObject<HTMLDivElement | null>;
   /** A proposal is being shown: look, do not touch. */
   still: boolean;
@@ -44,7 +43,7 @@ interface Props {
 const SMALL = 0.055;
 
 /** The sheet: all units on the grid. */
-export function Canvas({ part, units, view, frame, sheet, dots, still, art }: Props) {
+export function Canvas({ part, units, view, frame, dots, still, art }: Props) {
   const act = useAct();
   const selection = useStore(selectSelection);
   const selectedSet = useStore(selectSelectedSet);
@@ -206,10 +205,11 @@ export function Canvas({ part, units, view, frame, sheet, dots, still, art }: Pr
     } else act(edited(moveToUnitEdit(part, moving.length > 0 ? moving : [g.pin], target.unit.unit.id, target.side, target.at, 2)));
   };
 
-  const visible = useMemo(() => inView(drawn.units, view.settled, size.width, size.height), [drawn.units, view.settled, size]);
-  const settling = useSettling(visible, view.settled, size);
+  const { hold, settled } = view;
+  const visible = useMemo(() => inView(drawn.units, settled, size.width, size.height), [drawn.units, settled, size]);
+  const settling = useSettling(visible, settled, size);
   const artUnit = art ? units.find((u) => u.unit.id === art.unit) : undefined;
-  const { x, y, scale } = view.settled;
+  const { x, y, scale } = settled;
   const placedAt = `translate(${x} ${y}) scale(${scale})`;
   return (
     <div
@@ -232,32 +232,38 @@ export function Canvas({ part, units, view, frame, sheet, dots, still, art }: Pr
         // Their size and place follow the view, past React.
         style={{ left: -DOTS_BEYOND, top: -DOTS_BEYOND, backgroundImage: 'radial-gradient(circle, var(--dots) 1px, transparent 1.2px)' }}
       />
-      <div ref={sheet} className="absolute inset-0 origin-top-left will-change-transform">
-        {/* Apart from the units: what is selected changes often, and changes none of them. */}
-        <svg className="pointer-events-none absolute inset-0 h-full w-full overflow-visible will-change-transform">
+      {/* Apart from the units: what is selected changes often, and changes none of them. */}
+      <Layer hold={hold} drawn={settled}>
+        <svg className="absolute h-px w-px overflow-visible">
           <g className="drawing" transform={placedAt}>
             <Halos units={visible} selected={selectedSet} />
           </g>
         </svg>
-        {/* Each unit is a layer of its own, of its own size: a pin that is moved has its unit drawn again, and no other. */}
-        {visible.map((u) => {
-          const as = settling.get(u.unit.id);
-          if (!as) return null;
-          return (
-            <UnitLayer key={u.unit.id} placed={u} view={as} now={view.settled}>
+      </Layer>
+      {/* Each unit is a layer of its own, of its own size: a pin that is moved has its unit drawn again, and no other. */}
+      {visible.map((u) => {
+        const as = settling.get(u.unit.id);
+        if (!as) return null;
+        return (
+          <Layer key={u.unit.id} hold={hold} drawn={as}>
+            <UnitFrame placed={u} view={as}>
               <UnitView {...u} texts={drawn.texts} pins={drawn.pins} joins={drawn.joins} small={as.scale < SMALL} />
-            </UnitLayer>
-          );
-        })}
-        {/* A layer of its own: what the chosen unit is held by comes and goes without drawing the units again. */}
-        <svg className="pointer-events-none absolute inset-0 h-full w-full overflow-visible will-change-transform">
+            </UnitFrame>
+          </Layer>
+        );
+      })}
+      {/* A layer of its own: what the chosen unit is held by comes and goes without drawing the units again. */}
+      <Layer hold={hold} drawn={settled}>
+        <svg className="absolute h-px w-px overflow-visible">
           <g className="drawing" transform={placedAt}>
             {handled ? <Grips part={part} placed={handled} /> : null}
             {art && artUnit ? <ArtLayer placed={artUnit} {...art} toSheet={view.toSheet} /> : null}
           </g>
         </svg>
-        <HandMarks ref={marks} view={view.settled} stage={size} />
-      </div>
+      </Layer>
+      <Layer hold={hold} drawn={settled}>
+        <HandMarks ref={marks} view={settled} stage={size} />
+      </Layer>
       {/* While the hand moves something, the pointer is not looked for among the thousands of things under it. */}
       {doing === 'idle' ? null : <div className={`absolute inset-0 ${doing === 'dragging' ? 'cursor-grabbing' : ''}`} />}
       {/* Apart: an outline goes round all that is in its element, and with each move of the hand's marks that would be drawn again. */}

@@ -57,8 +57,8 @@ export function HandMarks({ ref, view, stage }: { ref: Ref<HandMarks>; view: Vie
     };
   }, [view, width, height]);
   return (
-    <div className="pointer-events-none absolute inset-0 contain-strict">
-      <div ref={band} className={`${MARK} top-0 left-0 overflow-clip`} style={{ width, height }}>
+    <div className="absolute top-0 left-0 contain-strict" style={stage}>
+      <div ref={band} className={`${MARK} top-0 left-0 overflow-clip`} style={stage}>
         <div ref={bandEnd} className={`${MARK} inset-0 bg-halo/30`} />
       </div>
       {/* Of no size of its own, so that its words lay out nothing else anew. */}

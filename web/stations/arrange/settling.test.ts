@@ -31,6 +31,12 @@ it('comes to all units, each drawn once, and then rests', () => {
   expect(frames.map((f) => f.length)).toEqual([2, 3, 4]);
 });
 
+it.each<[string, Partial<View>, boolean]>([
+  ['by whole pixels is sharp', { x: 12, y: -7 }, true],
+  ['by a part of a pixel is not', { x: 12.5 }, false],
+  ['and zoomed is not', { scale: 0.11 }, false],
+])('what is moved %s', (_, change, sharp) => expect(step(all({ ...now!, ...change })) === undefined).toBe(sharp));
+
 it('forgets units that are wanted no more', () => {
   const rest = step(all(now!), units.slice(0, 2));
   expect([...(rest ?? [])].map(([id]) => id)).toEqual(['A', 'B']);

@@ -20,7 +20,7 @@ export function settleOn(
   middle: { x: number; y: number },
 ): Settling | undefined {
   const away = (u: PlacedUnit) => Math.hypot(u.x - middle.x, u.y - middle.y);
-  const due = wanted.filter((u) => drawn.get(u.unit.id) !== view).sort((a, b) => away(a) - away(b));
+  const due = wanted.filter((u) => !isSharp(drawn.get(u.unit.id), view)).sort((a, b) => away(a) - away(b));
   if (due.length === 0 && drawn.size === wanted.length) return undefined;
   const next = new Map(wanted.flatMap(({ unit: { id } }) => (drawn.has(id) ? [[id, drawn.get(id)!] as const] : [])));
   let room = A_FRAME;
@@ -30,6 +30,12 @@ export function settleOn(
     next.set(unit.id, view);
   }
   return next;
+}
+
+/** Whether what is drawn for a view is sharp in another: where it is only moved, and by whole pixels. */
+function isSharp(drawn: View | undefined, view: View): boolean {
+  const isWhole = (n: number) => Math.abs(n - Math.round(n)) < 1e-6;
+  return drawn?.scale === view.scale && isWhole(view.x - drawn.x) && isWhole(view.y - drawn.y);
 }
 
 /** Draws units for a view bit by bit, so that no frame has to lay out and paint all of them. */

@@ -36,10 +36,9 @@ export function ArrangeStation() {
   const rules = useStore((s) => s.view.rules);
   const chosen = useStore((s) => s.view.unit);
   const frame = useRef<HTMLDivElement>(null);
-  const sheet = useRef<HTMLDivElement>(null);
   const bar = useRef<HTMLDivElement>(null);
   const dots = useRef<HTMLDivElement>(null);
-  const view = useView(frame, sheet, dots, bar);
+  const view = useView(frame, dots, bar);
   const hand = useHandWork();
   const [mode, setMode] = useDraft<Mode>('arrange', () => 'draw');
   const [begun, setBegun] = useState<{ what: UnitWork; unit: string } | null>(null);
@@ -135,7 +134,6 @@ export function ArrangeStation() {
           units={units}
           view={view}
           frame={frame}
-          sheet={sheet}
           dots={dots}
           still={proposal?.shown ?? false}
           art={

@@ -23,35 +23,21 @@ interface Props extends PlacedUnit {
 /** How far labels stand out of the unit's own room, in hundredths of a step. */
 const BEYOND = 400;
 
-interface LayerProps {
-  placed: PlacedUnit;
-  /** The view that the unit is drawn for. */
-  view: View;
-  /** The view that the sheet stands in: until the unit is drawn for it, the compositor puts it there. */
-  now: View;
-  children: ReactNode;
-}
-
 /**
- * The layer of a unit on the sheet, of the unit's own size: the pointer is looked for in no unit but those under it. It begins
- * at a whole pixel, so that its lines fall on the same pixels as those of the layers beside it.
+ * The drawing of a unit for a view, of the unit's own size: the pointer is looked for in no unit but those under it. It begins at
+ * a whole pixel, so that its lines fall on the same pixels as those of the units beside it.
  */
-export function UnitLayer({ placed, view, now, children }: LayerProps) {
+export function UnitFrame({ placed, view, children }: { placed: PlacedUnit; view: View; children: ReactNode }) {
   const { x, y, scale } = view;
-  const k = now.scale / scale;
   const [w, h] = [placed.halfWidth + BEYOND, placed.halfHeight + BEYOND];
   const [left, top] = [Math.floor(x + (placed.x - w) * scale), Math.floor(y + (placed.y - h) * scale)];
-  // Never `none`: with a transform that comes or goes, the browser lays out every text of the layer again.
-  const transform = `translate(${now.x - x * k}px, ${now.y - y * k}px) scale(${k})`;
   const style = { left, top, width: Math.ceil(2 * w * scale) + 1, height: Math.ceil(2 * h * scale) + 1 };
   return (
-    <div style={{ transform }} className="pointer-events-none absolute top-0 left-0 origin-top-left will-change-transform">
-      <svg style={style} className="drawing absolute overflow-visible">
-        <g transform={`translate(${x - left} ${y - top}) scale(${scale})`} className="pointer-events-auto">
-          {children}
-        </g>
-      </svg>
-    </div>
+    <svg style={style} className="drawing absolute overflow-visible">
+      <g transform={`translate(${x - left} ${y - top}) scale(${scale})`} className="pointer-events-auto">
+        {children}
+      </g>
+    </svg>
   );
 }
 

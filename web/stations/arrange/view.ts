@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
+import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import { STAGE_AT } from '../../ui/stage-at';
 import type { PlacedUnit } from './layout';
 
@@ -23,6 +23,8 @@ export interface ViewControl {
   /** The view as it was last settled; what stands in it is drawn. */
   settled: View;
   live: RefObject<View>;
+  /** Holds a layer, which was drawn for a view, where the view is now, until the function that it gives is called. */
+  hold: (layer: HTMLElement, drawn: View) => () => void;
   panBy: (dx: number, dy: number) => void;
   zoomBy: (factor: number, cx?: number, cy?: number) => void;
   /** Brings units into view, left of the pixels that a card takes. */
@@ -35,19 +37,17 @@ export interface ViewControl {
 }
 
 /**
- * Pan and zoom without React in the way: while a person moves the sheet it is one layer that the browser's compositor
- * moves, over the layer of the grid's dots; what has come into view is drawn, and drawn sharp, when the hand rests. `bar` stands
- * over the frame's upper edge.
+ * Pan and zoom without React in the way: while a person moves the sheet, its layers are moved by the browser's compositor; what
+ * has come into view is drawn, and drawn sharp, when the hand rests. `bar` stands over the frame's upper edge.
  */
 export function useView(
   frame: RefObject<HTMLDivElement | null>,
-  mover: RefObject<HTMLDivElement | null>,
   dots: RefObject<HTMLDivElement | null>,
   bar: RefObject<HTMLDivElement | null>,
 ): ViewControl {
   const live = useRef<View>({ x: 40, y: 40, scale: WHOLE });
   const [settled, setSettled] = useState<View>(live.current);
-  const drawn = useRef<View>(live.current);
+  const layers = useRef(new Map<HTMLElement, View>());
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const pointer = useRef<[number, number]>(undefined);
   const spacing = useRef(0);
@@ -82,21 +82,15 @@ export function useView(
   }, []);
   useEffect(() => tellNothing, [tellNothing]);
 
-  /** Moves the layer from where it was drawn to where the view is now. */
-  const move = useCallback(() => {
-    const [to, from] = [live.current, drawn.current];
-    const k = to.scale / from.scale;
-    // Never `none`: with a transform that comes or goes, the browser lays out every text of the layer again.
-    mover.current?.style.setProperty('transform', `translate(${to.x - from.x * k}px, ${to.y - from.y * k}px) scale(${k})`);
-  }, [mover]);
-  useLayoutEffect(() => {
-    drawn.current = settled;
-    move();
-  }, [settled, move]);
+  const hold = useCallback((layer: HTMLElement, drawn: View) => {
+    layers.current.set(layer, drawn);
+    put(layer, drawn, live.current);
+    return () => void layers.current.delete(layer);
+  }, []);
 
   const apply = useCallback(() => {
     const { x, y, scale } = live.current;
-    move();
+    for (const [layer, drawn] of layers.current) put(layer, drawn, live.current);
     const step = scale * 100;
     const apart = step >= 9 ? step : step * 5;
     // Set on the dots themselves: a custom property would be handed down, and the style of everything drawn worked out anew.
@@ -110,7 +104,7 @@ export function useView(
       if (pointer.current) tell(...pointer.current);
       setSettled({ ...live.current });
     }, 110);
-  }, [dots, move, tell]);
+  }, [dots, tell]);
 
   const panBy = useCallback(
     (dx: number, dy: number) => {
@@ -174,7 +168,14 @@ export function useView(
     return () => el.removeEventListener('wheel', onWheel);
   }, [frame, panBy, zoomBy]);
 
-  return { settled, live, panBy, zoomBy, show, toSheet, tell, tellNothing };
+  return { settled, live, hold, panBy, zoomBy, show, toSheet, tell, tellNothing };
+}
+
+/** Moves a layer from where it was drawn to where the view is now. */
+function put(layer: HTMLElement, from: View, to: View): void {
+  const k = to.scale / from.scale;
+  // Never `none`: with a transform that comes or goes, the browser lays out every text of the layer again.
+  layer.style.setProperty('transform', `translate(${to.x - from.x * k}px, ${to.y - from.y * k}px) scale(${k})`);
 }
 
 /** The units that stand in view or so near that they come into it while the sheet is moved. */

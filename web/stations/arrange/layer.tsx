@@ -1,0 +1,20 @@
+import { useLayoutEffect, useRef, type ReactNode } from 'react';
+import type { View, ViewControl } from './view';
+
+interface Props {
+  hold: ViewControl['hold'];
+  /** The view that it is drawn for. */
+  drawn: View;
+  children: ReactNode;
+}
+
+/** A layer of the sheet, of no size of its own: the view moves it to where it is now, until it is drawn for that. */
+export function Layer({ hold, drawn, children }: Props) {
+  const layer = useRef<HTMLDivElement>(null);
+  useLayoutEffect(() => hold(layer.current!, drawn), [hold, drawn]);
+  return (
+    <div ref={layer} className="pointer-events-none absolute top-0 left-0 origin-top-left will-change-transform">
+      {children}
+    </div>
+  );
+}
