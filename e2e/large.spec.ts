@@ -18,7 +18,8 @@ test('the 484-ball part pans, zooms, selects and moves without drawing untouched
   await openPart(page, 'TF8484', 'arrange');
   await expect(page.locator('[data-unit]')).toHaveCount(8);
   await page.getByRole('button', { name: /^C / }).click();
-  await page.waitForTimeout(300);
+  // The units are drawn for the new view one after the other.
+  await page.waitForTimeout(1000);
   await page.evaluate(watch);
 
   await page.mouse.move(800, 400);
