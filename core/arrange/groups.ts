@@ -38,7 +38,7 @@ function titleOf(pin: Pin, name: string, stems: ReadonlyMap<string, number>): st
   if (pin.type === 'no-connect' || pin.type === 'reserved') return 'Not used';
   const stem = stemsOf(name).find((s) => (stems.get(s) ?? 0) >= 3);
   if (stem) return stem;
-  return interfaceOf(pin.name) ?? byDirection(pin);
+  return interfaceOf(pin.name, pin.description) ?? byDirection(pin);
 }
 
 const byDirection = ({ type }: Pin): string => (type === 'input' ? 'Inputs' : goesOut(type) ? 'Outputs' : 'Signals');
@@ -62,6 +62,9 @@ export function cutBetweenStems(pins: readonly Pin[], at: number): number {
 /** The letters that a name shares with its bus: DIN of DIN, D of D7, AIN of AIN2+. */
 const letters = (name: string): string => name.replace(/[\d+\-−]+.*$/, '');
 
+/** So many names of one letter are a bus, as the segments of a display are. */
+const LETTERED = 5;
+
 /**
  * Buses in natural order, the halves of a pair beside each other with the positive one first; names of different stems
  * stay in the order of the source, in which an interface reads best.
@@ -70,11 +73,13 @@ export function inDrawnOrder(pins: readonly Pin[]): Pin[] {
   // By name, since a half may have several pins.
   const called = (p: Pin) => (p.activeLow ? `${p.name} low` : p.name);
   const partner = new Map(findPairs(pins).map(([p, n]) => [called(n), p.name]));
+  const areLettered = new Set(pins.flatMap((p) => (/^[A-Z]$/i.test(p.name) ? [p.name] : []))).size >= LETTERED;
   const key = (p: Pin) => partner.get(called(p)) ?? p.name;
+  const stemOfKey = (p: Pin) => (areLettered && /^[A-Z]$/i.test(p.name) ? '' : letters(key(p)));
   const half = (p: Pin) => (partner.has(called(p)) ? 1 : 0);
   const first = new Map<string, number>();
-  pins.forEach((p, i) => first.has(letters(key(p))) || first.set(letters(key(p)), i));
-  const stem = (p: Pin) => first.get(letters(key(p)))!;
+  pins.forEach((p, i) => first.has(stemOfKey(p)) || first.set(stemOfKey(p), i));
+  const stem = (p: Pin) => first.get(stemOfKey(p))!;
   return pins
     .map((pin, i) => ({ pin, i }))
     .sort((a, b) => stem(a.pin) - stem(b.pin) || compareNatural(key(a.pin), key(b.pin)) || half(a.pin) - half(b.pin) || a.i - b.i)

@@ -1,6 +1,6 @@
-import { anyNumber, compareTerminals, groupBy, type ElectricalType, type Part, type Pin, type Side } from '../part';
+import { anyNumber, compareNatural, compareTerminals, groupBy, type ElectricalType, type Part, type Pin, type Side } from '../part';
 import { SHAPES, type BodyDef, type ShapeName, type ShapePort } from '../shapes';
-import { canBe, isCounted, isCountedOnly } from './shape-roles';
+import { canBe, isCounted, isCountedOnly, isWiper } from './shape-roles';
 
 /** A body shape for a unit, with the pin that each of its ports would be bound to. */
 export interface ShapeProposal {
@@ -66,9 +66,19 @@ const wordsOfPart = (part: Part): string =>
 
 const wordsOfPins = (pins: readonly Pin[]): string => pins.map((p) => p.description ?? '').join(' ');
 
-/** The words that can speak for a shape: those of the part, and of the unit's pins where these are named, not only counted. */
-const wordsFor = (part: Part, pins: readonly Pin[], { ports }: BodyDef): string =>
-  ports.some((p) => isCounted(p.role)) ? wordsOfPart(part) : `${wordsOfPart(part)} ${wordsOfPins(pins)}`;
+/** The words that can speak for a shape: those of the part, and of the unit's pins where these are named or name it. */
+const wordsFor = (part: Part, pins: readonly Pin[], def: BodyDef): string =>
+  def.ports.some((p) => isCounted(p.role)) && !areOfOne(pins, def) ? wordsOfPart(part) : `${wordsOfPart(part)} ${wordsOfPins(pins)}`;
+
+/**
+ * Whether pins that are only counted are all said to be of one thing of several, `Terminal A of potentiometer 4`: a plain
+ * `Timing resistor` is what is to be connected there.
+ */
+function areOfOne(pins: readonly Pin[], { words }: BodyDef): boolean {
+  const named = new RegExp(`(?:${words.source}) ?#?(\\d+|[A-H])\\b`, 'i');
+  const figures = new Set(pins.map((p) => named.exec(p.description ?? '')?.[1]));
+  return figures.size === 1 && !figures.has(undefined);
+}
 
 /** Those of some shapes that words name. */
 const namedBy = (words: string, shapes: readonly ShapeName[]): ShapeName[] => shapes.filter((s) => SHAPES[s].words.test(words));
@@ -108,7 +118,7 @@ export const proposeShape = (part: Part, unitId: string, shape: ShapeName): Shap
 function proposeFor(part: Part, pins: readonly Pin[], shape: ShapeName): ShapeProposal | undefined {
   const def = SHAPES[shape];
   const ports = shape === 'contacts' ? contactPorts(pins) : portsFor(def, pins);
-  const ends = shape === 'choke' ? byWinding(pins) : pins;
+  const ends = shape === 'choke' ? byWinding(pins) : shape === 'potentiometer' && pins.some(isWiper) ? byName(pins) : pins;
   const pinOf = shape === 'contacts' ? new Map(ports.map((p, i) => [p, pins[i]!])) : bindPorts(ports, ends);
   if (ports.some((p) => !p.optional && !pinOf.has(p))) return undefined;
   const bound = withTwins(
@@ -151,6 +161,9 @@ function inOrder(of: ShapeProposal['bound'], pins: readonly Pin[]): ShapeProposa
   const ports = of.map((b) => b.port).sort((a, b) => a.at - b.at);
   return pins.filter((p) => of.some((b) => b.pin === p)).map((pin, i) => ({ port: ports[i]!, pin }));
 }
+
+/** A before B, whatever their numbers: each of several potentiometers is drawn the same way round. */
+const byName = (pins: readonly Pin[]): Pin[] => [...pins].sort((a, b) => compareNatural(a.name, b.name));
 
 /** The two windings of a choke by what tells them apart, a word or a figure; the pins as they are where nothing does. */
 function byWinding(pins: readonly Pin[]): readonly Pin[] {

@@ -2,7 +2,7 @@ import { carriesPower, goesOut, nameOnDrawing, type Pin } from '../part';
 import { rolesOf, withoutChannel } from '../spice';
 
 /** Roles by what is counted, not named: the ends of a resistor, the contacts of a relay. */
-export const isCounted = (role: string): boolean => /^([12345]|[ps][12]|coil[12]|contact[12]|~[12])$/.test(role);
+export const isCounted = (role: string): boolean => /^([12345]|[ps][12]|coil[12]|contact[12]|~[12]|wiper)$/.test(role);
 
 /** What ends that are counted may be called: one that is called a winding's tap is neither of its ends. */
 const CALLED: readonly [what: string, words: RegExp][] = [
@@ -11,16 +11,20 @@ const CALLED: readonly [what: string, words: RegExp][] = [
   ['tap', /\btap\b|^c\.?t\.?\d?$/i],
   ['coil', /\bcoil\b|^a[12]$/i],
   ['contact', /\bcontact\b|^(com|no|nc)\d?$/i],
+  ['wiper', /\bwiper\b|^[pr]?w\d?$/i],
 ];
 const calledOf = (pin: Pin): string[] =>
   CALLED.filter(([, words]) => words.test(pin.name) || words.test(pin.description ?? '')).map(([what]) => what);
+
+/** Whether a pin is called the wiper of a potentiometer. */
+export const isWiper = (pin: Pin): boolean => calledOf(pin).includes('wiper');
 
 function canBeEnd(pin: Pin, role: string): boolean {
   if (pin.type !== 'passive' && pin.type !== 'unspecified') return false;
   const called = calledOf(pin);
   if (/tap$/.test(role)) return called.includes('tap') && !called.includes(role.startsWith('p') ? 's' : 'p');
   const what = role.replace(/\d$/, '');
-  if (what === '' || what === '~') return true;
+  if (what === '' || what === '~') return !called.includes('wiper');
   return called.length === 0 || (called.includes(what) && !called.includes('tap'));
 }
 

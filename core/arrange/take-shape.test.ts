@@ -51,6 +51,8 @@ describe('shapes that pins call for', () => {
     ['Transformer', ['P1', 'P2', 'S1', 'CT', 'S2'], ['transformer']],
     ['Bridge rectifier', ['+', 'AC1', 'AC2', '-'], ['bridge']],
     ['Varistor', ['1', '2'], ['varistor']],
+    ['Trimmer', ['1', 'W', '3'], ['potentiometer']],
+    ['Trimmer', ['1', '2', '3'], ['potentiometer']],
     ['Filament lamp', ['1', '2'], ['lamp']],
     ['Tactile push-button', ['1A', '1B', '2A', '2B'], []],
   ])('%s of %j', (description, pins, expected) => expect(names(part(description, ...pins)).sort()).toEqual([...expected].sort()));
@@ -165,6 +167,22 @@ describe('planned units', () => {
     const bare = { ...part(description, 'X'), units: [], drawings: [], pins: pins.map(([name, type, says], i) => ({ ...pin(`${name}:${type}`, i), description: says })) }; // prettier-ignore
     return applyEdit(bare, arrangePart(bare, DEFAULT_RULES));
   };
+  it('are what several of one kind say of themselves, the wiper of each in its place', () => {
+    const ends = (i: number, [a, w, b]: [string, string, string]): [string, ElectricalType, string][] => [
+      [`${a}${i}`, 'passive', `Terminal ${a} of potentiometer ${i}`],
+      [`${w}${i}`, 'passive', `Wiper of potentiometer ${i}`],
+      [`${b}${i}`, 'passive', `Terminal ${b} of potentiometer ${i}`],
+    ];
+    const pots = told('', [...ends(1, ['A', 'W', 'B']), ...ends(2, ['B', 'W', 'A']), ['VDD', 'supply-in', 'Supply'], ['CS', 'input', '']]);
+    expect(shapes(pots)).toEqual(['potentiometer', 'block']);
+    const ohms = [1, 2, 3].flatMap((i): [string, ElectricalType, string][] => [1, 2].map((end) => [`R${i}.${end}`, 'passive', `Resistor ${i}, end ${end}`])); // prettier-ignore
+    expect([told('', ohms).units.map((u) => u.title), shapes(told('', ohms))]).toEqual([
+      ['Resistor 1', 'Resistor 2', 'Resistor 3'],
+      ['resistor-zigzag'],
+    ]);
+    expect(proposeShape(part('Trimmer', '1', '2', '3'), 'u1', 'potentiometer')!.doubts).toHaveLength(1);
+    expect(proposeShape(part('Trimmer', '1', 'W', '3'), 'u1', 'potentiometer')!.doubts).toEqual([]);
+  });
   it('are both halves of a complementary pair, each as its own', () => {
     const half = (i: number, way: string): [string, ElectricalType, string][] => [
       [`S${i}`, 'passive', `Source of the ${way} transistor`],

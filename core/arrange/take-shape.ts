@@ -2,6 +2,7 @@ import { applyEdit, isFlank, nameOnDrawing, type Drawing, type Edit, type HouseR
 import { SHAPES, type ShapeName } from '../shapes';
 import { labelsFor } from './draw';
 import { suggestShapes, type ShapeProposal } from './propose-shape';
+import { isWiper } from './shape-roles';
 import { tidyUnit } from './tidy';
 
 /** Shapes that one style has and the other does not. */
@@ -16,7 +17,9 @@ const SURE = 0.9;
 function sureShape(part: Part, unitId: string, without: readonly ShapeName[]): ShapeProposal | undefined {
   const [best] = suggestShapes(part, unitId).filter((p) => !without.includes(p.shape));
   if (!best) return undefined;
-  const isWhole = SHAPES[best.shape].active || part.pins.every((p) => p.type !== 'supply-in' && p.type !== 'supply-out');
+  // A potentiometer with a wiper of its own is one beside supplies too: they feed what moves it.
+  const isFed = SHAPES[best.shape].active || (best.shape === 'potentiometer' && best.bound.some((b) => isWiper(b.pin)));
+  const isWhole = isFed || part.pins.every((p) => p.type !== 'supply-in' && p.type !== 'supply-out');
   const isOne = best.shape !== 'contacts' || best.bound.every((b) => b.pin.type === 'passive');
   return isWhole && isOne && best.confidence >= SURE && best.doubts.length === 0 ? best : undefined;
 }

@@ -14,6 +14,7 @@ import {
   type Split,
   type UnitDraft,
 } from '.';
+import { inDrawnOrder } from './groups';
 import { shortTitle, titleOf } from './titles';
 
 /** Pins `NAME:type:group`, numbered from 1. */
@@ -292,6 +293,11 @@ describe('changed house rules', () => {
     expect(look(done)).toEqual(expected);
     const homes = (p: Part) => p.units.map((u) => Object.values(u.binding).sort().join());
     expect(homes(done)).toEqual(homes(part));
+  });
+  it('order names of one letter where they are many, as the segments of a display are', () => {
+    const pins = pinsOf(...'EDCGBFA'.split('').map((name) => `${name}::Segments`), 'DP::Segments');
+    expect(inDrawnOrder(pins).map((p) => p.name)).toEqual(['A', 'B', 'C', 'D', 'E', 'F', 'G', 'DP']);
+    expect(inDrawnOrder(pinsOf('E::T', 'C::T', 'B::T')).map((p) => p.name)).toEqual(['E', 'C', 'B']);
   });
   it.each<[HouseRules['order'], string[]]>([
     ['natural', ['D1', 'D2', 'D10']],

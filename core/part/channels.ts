@@ -56,7 +56,8 @@ function channelsIn(pins: readonly Pin[], areEqual: Equal): Channels | undefined
   const isFed = pins.some((p) => carriesPower(p.type));
   const found = READINGS.map((read) => byReading(signals, read, isFed, areEqual)).filter((c) => c !== undefined);
   const size = (c: Channels) => c.indices.length * c.members[0]!.size;
-  const best = found.sort((a, b) => size(b) - size(a))[0];
+  // Where all ends carry two figures, R1.2 is an end of R1.
+  const best = found.sort((a, b) => size(b) - size(a) || a.members[0]!.size - b.members[0]!.size)[0];
   return best && size(best) >= signals.length * 0.6 && !areBits(best, signals) ? best : undefined;
 }
 

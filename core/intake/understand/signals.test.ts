@@ -62,6 +62,33 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
     { CS: 'Serial port', SDO: 'Serial port' },
   ],
   [
+    'a serial port of three wires, and one with a plain clock',
+    [
+      ['CLK', 'I'],
+      ['DATA', 'I'],
+      ['LE', 'I'],
+    ],
+    { CLK: 'Serial port', DATA: 'Serial port', LE: 'Serial port' },
+  ],
+  [
+    'a clock by its words, and its select',
+    [
+      ['CLK', 'I', 'Serial data clock'],
+      ['nSCS', 'I'],
+      ['REFCLK', 'I', 'Reference clock of the serial link'],
+    ],
+    { CLK: 'Serial port', nSCS: 'Serial port', REFCLK: 'Clock' },
+  ],
+  [
+    'what measures a current and selects nothing',
+    [
+      ['CSP', 'I', 'Current sense, positive'],
+      ['CSN', 'I', 'Current sense, negative'],
+      ['CS', 'I', 'Chip select'],
+    ],
+    { CSN: undefined, CS: 'Serial port' },
+  ],
+  [
     'an interface that its names tell together',
     [
       ['MDC', 'I'],

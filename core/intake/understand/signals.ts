@@ -6,7 +6,7 @@ import { pairNames } from './pairs';
 /** Interfaces by the names that their signals have everywhere. */
 const WORK = [
   { title: 'Clock', name: /^(XTAL|XIN|XOUT|OSC|CLK|CLKIN|MCLK|REFCLK|X[IO12]$)/i },
-  { title: 'Serial port', name: /^(n?CS|n?SS|SCLK|SCK|SDI|SDO|MOSI|MISO|SCL|SDA|DIN|DOUT|TXD?|RXD?|n?DRDY)[#_N]*$/i },
+  { title: 'Serial port', name: /^(n?S?CSB?|n?SS|SCLK|SCK|SDI|SDO|MOSI|MISO|SCL|SDA|DIN|DOUT|TXD?|RXD?|n?DRDY)[#_N]*$/i },
   { title: 'Debug', name: /^(TCK|TDI|TDO|TMS|n?TRST|SWDIO|SWCLK|SWO)/i },
   { title: 'Control', name: /^(n?RE?SE?T|EN|n?SHDN|n?PWDN|MODE|SEL|BOOT|n?OE|n?CE)\w*[#]?$/i },
 ];
@@ -17,6 +17,12 @@ const WORDS = [
   { title: 'Clock', words: /\b(crystal|oscillator)\b/i },
   { title: 'Serial port', words: /\bserial (data|clock)\b/i },
 ];
+
+/** A clock by its name that is told to be of a serial port. */
+const SERIAL_CLOCK = /\b(serial|shift|SPI|I2C)([- ](data|interface|port|bus))* clock\b/i;
+
+/** What measures a current, or a voltage, and chooses no chip: CS of `Current sense`, CSN of CSP and CSN. */
+const SENSES = /\b(sens(e|es|ing)|shunt)\b/i;
 
 /** The ends of the capacitors that a charge pump moves, whatever they are called. */
 const PUMPED = /\b(charge[- ]?pump|flying|doubler|inverter|inverting)\b[^.;]{0,30}\bcap(acitor)?\b/i;
@@ -45,6 +51,11 @@ const TOGETHER: { title: string; has: RegExp[]; name: RegExp }[] = [
     name: /^I2S_MCLK$|^(I2S_)?(BCLK|BCK|BICK|SCLK|SCK|LRC?LK|LRCK|WCLK|FSYNC|WS|SDATA|SDAT[AI]|SDT[IO]|SDIN|SDOUT|SDI|SDO|DIN|DOUT|(DAC|ADC)DAT)\d?$/i,
   },
   { title: 'CAN', has: [/^CAN_?H$/i, /^CAN_?L$/i], name: /^([TR]XD?|CAN_?[HL]|SPLIT|STBY?|S)$/i },
+  {
+    title: 'Serial port',
+    has: [/^S?CLK$|^CLOCK$/i, /^S?DATA$/i, /^(LE|LOAD|LATCH|STB|STROBE)$/i],
+    name: /^(S?CLK|CLOCK|S?DATA|LE|LOAD|LATCH|STB|STROBE)$/i,
+  },
   { title: 'USB', has: [/^(USB_?)?D[P+]$/i, /^(USB_?)?D[MN\-−]$/i], name: /^(USB_?)?(D[PMN+\-−]|ID|CC[12]|SBU[12])$/i },
 ];
 
@@ -55,8 +66,12 @@ function interfacesOf(names: readonly string[]): (name: string) => string | unde
   return (name) => there.find((t) => t.name.test(firstName(name)))?.title;
 }
 
-/** The interface that a name alone speaks of. */
-export const interfaceOf = (name: string): string | undefined => WORK.find((w) => w.name.test(name))?.title;
+/** The interface that a name speaks of, where the words beside it do not say otherwise. */
+export function interfaceOf(name: string, description = ''): string | undefined {
+  const title = WORK.find((w) => w.name.test(name))?.title;
+  if (title === 'Clock' && SERIAL_CLOCK.test(description)) return 'Serial port';
+  return title === 'Serial port' && /^n?S?CS/i.test(name) && SENSES.test(description) ? undefined : title;
+}
 
 /** Ports of few signals, of which a part has several: `UART` of UART3_TX, whose own port has but two. */
 const OF_FEW = /^((?:LP)?US?ART|I[23]C|TWI|SMBUS|SPI|CAN|LIN|I2S|PDM|PWM|USB)\d+_/i;
@@ -156,7 +171,7 @@ function groupByWords(
   // A stem with the channel's own figure is its name: BUCK1 of BUCK1_SW.
   if (channel && !(stem && /\d|_[A-H]$/.test(stem))) return note(t, channel.title, `“${channel.words}”`);
   if (stem !== undefined) return note(t, stem, `${stems.get(stem)} names share “${stem}”`);
-  const named = interfaceOf(t.name);
+  const named = interfaceOf(t.name, t.description);
   // BOOT with a capacitor is a bootstrap, and controls nothing.
   if (named !== undefined && !(named === 'Control' && t.type === 'passive')) return note(t, named, `name ${t.name}`);
   const said = WORDS.find((w) => w.words.test(t.description ?? ''));

@@ -20,7 +20,7 @@ export const PASSIVE_SHAPES = {
   ]),
   potentiometer: twoEnds('Potentiometer', 'R', /potentiometer|trimmer/i, 90, [slab, ...arrow([0, 200], [0, 42])], {
     height: 4,
-    ports: [...ENDS, { role: '3', side: 'top', at: 0 }],
+    ports: [...ENDS, { role: 'wiper', side: 'top', at: 0 }],
   }),
   thermistor: twoEnds('Thermistor', 'RT', /thermistor|\bntc\b|\bptc\b/i, 90, [
     slab,
