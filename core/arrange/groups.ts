@@ -62,8 +62,19 @@ export function cutBetweenStems(pins: readonly Pin[], at: number): number {
 /** The letters that a name shares with its bus: DIN of DIN, D of D7, AIN of AIN2+. */
 const letters = (name: string): string => name.replace(/[\d+\-−]+.*$/, '');
 
-/** So many names of one letter are a bus, as the segments of a display are. */
-const LETTERED = 5;
+/** What stands before the last letters of names that are a bus by these, from A on: the outputs of a counter, QA to QD. */
+function letteredStems(names: ReadonlySet<string>): Set<string> {
+  const byStem = groupBy(
+    [...names].filter((name) => /^[A-Z_]{0,6}[A-H]$/.test(name)),
+    (name) => name.slice(0, -1),
+  );
+  const isBus = (stem: string, own: readonly string[]) => {
+    const letters = own.map((name) => name.at(-1)!).sort();
+    // Single letters are a bus where they are many, as the segments of a display are.
+    return letters.length >= (stem === '' ? 5 : 3) && letters.every((letter, i) => letter.charCodeAt(0) === 65 + i);
+  };
+  return new Set([...byStem].flatMap(([stem, own]) => (isBus(stem, own) ? [stem] : [])));
+}
 
 /**
  * Buses in natural order, the halves of a pair beside each other with the positive one first; names of different stems
@@ -73,9 +84,9 @@ export function inDrawnOrder(pins: readonly Pin[]): Pin[] {
   // By name, since a half may have several pins.
   const called = (p: Pin) => (p.activeLow ? `${p.name} low` : p.name);
   const partner = new Map(findPairs(pins).map(([p, n]) => [called(n), p.name]));
-  const areLettered = new Set(pins.flatMap((p) => (/^[A-Z]$/i.test(p.name) ? [p.name] : []))).size >= LETTERED;
+  const lettered = letteredStems(new Set(pins.map((p) => p.name)));
   const key = (p: Pin) => partner.get(called(p)) ?? p.name;
-  const stemOfKey = (p: Pin) => (areLettered && /^[A-Z]$/i.test(p.name) ? '' : letters(key(p)));
+  const stemOfKey = (p: Pin) => (/[A-H]$/.test(p.name) && lettered.has(p.name.slice(0, -1)) ? p.name.slice(0, -1) : letters(key(p)));
   const half = (p: Pin) => (partner.has(called(p)) ? 1 : 0);
   const first = new Map<string, number>();
   pins.forEach((p, i) => first.has(stemOfKey(p)) || first.set(stemOfKey(p), i));

@@ -1,5 +1,6 @@
-import { goesOut, groupBy, type HouseRules, type Mark, type Pin, type Side, type SideRole } from '../part';
+import { goesOut, groupBy, stemOf, type HouseRules, type Mark, type Pin, type Side, type SideRole } from '../part';
 import { interfaceOf } from '../intake/understand/signals';
+import { domainsOf } from './domains';
 import { cutBetweenStems, type PinGroup } from './groups';
 
 /** A place that a person chose: it stays. */
@@ -34,21 +35,26 @@ type Block = { group: PinGroup; pins: Pin[]; role: SideRole; at: number };
 export function sideBlocks(groups: readonly PinGroup[], rules: HouseRules): Record<Side, Pin[][]> {
   const sides: Record<Side, Block[]> = { left: [], right: [], top: [], base: [] };
   const powerOnly = groups.every((g) => g.power || g.title === 'Not used');
+  const domains = domainsOf(groups.flatMap((g) => g.pins));
   for (const [at, block] of groups.flatMap((group) => blocksOf(group, rules)).entries()) {
-    const side = powerOnly ? (block.role === 'ground' ? 'right' : 'left') : rules.sides[block.role];
-    sides[side].push({ ...block, at });
+    const usual: Side = powerOnly ? (block.role === 'ground' ? 'right' : 'left') : rules.sides[block.role];
+    for (const [side, pins] of groupBy(block.pins, (p) => domains?.get(p.id) ?? usual)) sides[side].push({ ...block, pins, at });
   }
-  even(sides, powerOnly);
+  if (!domains) even(sides, powerOnly);
   const weight = (b: Block) => (b.role === 'supply' ? 0 : b.role === 'ground' ? 2 : b.group.title === 'Not used' ? 3 : 1);
   const ordered = (blocks: Block[]) => joined([...blocks].sort((x, y) => weight(x) - weight(y) || x.at - y.at));
   return { left: ordered(sides.left), right: ordered(sides.right), top: ordered(sides.top), base: ordered(sides.base) };
 }
 
-/** The pins between gaps: what follows in one group, or one rail of a single pin on another of its role, has none between. */
+/** The pins between gaps: what follows in one group, or a single pin on its like in another, has none between. */
 function joined(blocks: readonly Block[]): Pin[][] {
-  const isLone = (b: Block) => b.group.power && b.pins.length === 1;
+  const isLone = (b: Block) => b.pins.length === 1;
+  // FB1 of the first converter and FB2 of the second.
+  const areTwins = (a: Block, b: Block) => (a.group.power && b.group.power) || stemOf(a.pins[0]!.name) === stemOf(b.pins[0]!.name);
   const goesOn = (a: Block, b: Block) =>
-    a.group === b.group ? a.role === b.role || !(isPower(a.role) || isPower(b.role)) : isLone(a) && isLone(b) && a.role === b.role;
+    a.group === b.group
+      ? a.role === b.role || !(isPower(a.role) || isPower(b.role))
+      : isLone(a) && isLone(b) && a.role === b.role && areTwins(a, b);
   return blocks.reduce<Pin[][]>((runs, block, i) => {
     const before = blocks[i - 1];
     if (before && goesOn(before, block)) runs.at(-1)!.push(...block.pins);
@@ -79,7 +85,11 @@ const isChain = (pins: readonly Pin[]): boolean =>
 
 /** A port that is called by its direction is on that side with all that belongs to it: the data channel of a video input. */
 const wayOf = ({ title }: PinGroup): SideRole | undefined =>
-  /^(IN|INPUT|SINK|RX|UP)_?\d*$/i.test(title) ? 'input' : /^(OUT|OUTPUT|SOURCE|TX)_?\d*$/i.test(title) ? 'output' : undefined;
+  /^(IN|INPUT|SINK|RX|UP)_?\d*$/i.test(title)
+    ? 'input'
+    : /^(OUT|OUTPUT|SOURCE|TX)_?\d*$|^Secondary winding\b/i.test(title)
+      ? 'output'
+      : undefined;
 
 /** A group as blocks of one role each, unless it is an interface, which reads better in one piece. */
 function blocksOf(group: PinGroup, rules: HouseRules): Omit<Block, 'at'>[] {
@@ -99,7 +109,7 @@ function blocksOf(group: PinGroup, rules: HouseRules): Omit<Block, 'at'>[] {
     const power = roles.filter((r) => !signals.includes(r)).map((r) => ({ group, pins: byRole.get(r)!, role: r }));
     return [{ group, pins: whole, role }, ...power];
   }
-  return roles.map((role) => ({ group, pins: byRole.get(role)!, role }));
+  return roles.map((role) => ({ group, pins: byRole.get(role)!, role: role === 'passive' ? (wayOf(group) ?? role) : role }));
 }
 
 const FREE: SideRole[] = ['bidirectional', 'passive', 'other'];

@@ -62,7 +62,11 @@ const TWINS: Partial<Record<ShapeName, [ShapeName, string]>> = {
 };
 
 const wordsOfPart = (part: Part): string =>
-  [part.category, part.description, ...part.keywords, ...part.models.map((m) => m.chosen)].join(' ');
+  [part.category, part.description, ...part.keywords, ...part.models.map((m) => m.chosen), hasCoil(part) ? 'relay' : ''].join(' ');
+
+/** What has contacts, and a coil as EN 50005 marks it, is a relay. */
+const hasCoil = ({ pins }: Part): boolean =>
+  ['A1', 'A2'].every((name) => pins.some((p) => p.name === name)) && pins.some((p) => /\bcontact\b/i.test(p.description ?? ''));
 
 const wordsOfPins = (pins: readonly Pin[]): string => pins.map((p) => p.description ?? '').join(' ');
 

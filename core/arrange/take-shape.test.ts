@@ -180,6 +180,12 @@ describe('planned units', () => {
       ['Resistor 1', 'Resistor 2', 'Resistor 3'],
       ['resistor-zigzag'],
     ]);
+    const contact = (i: number) => ['common', 'break', '', 'make'].flatMap((end, k): [string, ElectricalType, string][] => (end ? [[`${i}${k + 1}`, 'passive', `Contact ${i} ${end}`]] : [])); // prettier-ignore
+    const relay = told('', [['A1', 'passive', 'Coil'], ['A2', 'passive', 'Coil'], ...contact(1), ...contact(2), ...contact(3)]); // prettier-ignore
+    expect([relay.units.map((u) => u.title), shapes(relay)]).toEqual([
+      ['Contact 1', 'Contact 2', 'Contact 3', 'Coil'],
+      ['changeover', 'coil'],
+    ]);
     expect(proposeShape(part('Trimmer', '1', '2', '3'), 'u1', 'potentiometer')!.doubts).toHaveLength(1);
     expect(proposeShape(part('Trimmer', '1', 'W', '3'), 'u1', 'potentiometer')!.doubts).toEqual([]);
   });

@@ -294,10 +294,53 @@ describe('changed house rules', () => {
     const homes = (p: Part) => p.units.map((u) => Object.values(u.binding).sort().join());
     expect(homes(done)).toEqual(homes(part));
   });
+  describe('sides', () => {
+    const sides = (pins: Pin[]) => {
+      const done = drafted(pins, DEFAULT_RULES);
+      const port = (p: Pin) => Object.entries(done.units[0]!.binding).find(([, id]) => id === p.id)![0];
+      return pins.map((p) => done.drawings[0]!.ports.find((q) => q.id === port(p))!.side).join(' ');
+    };
+    const numbered = (...told: string[]) =>
+      pinsOf(...told.map((t) => t.replace(/@.*/, ''))).map((p, i) => ({
+        ...p,
+        pads: { p: [`${i + 1}`] },
+        description: told[i]!.split('@')[1] ?? '',
+      }));
+    const isolator = [
+      'VCC1:supply-in',
+      'R:output',
+      'D:input',
+      'GND1:ground@Logic side ground',
+      'GND2:ground',
+      'A:input',
+      'Y:output',
+      'VCC2:supply-in',
+    ];
+    it('of an isolator are those of its package', () =>
+      expect(sides(numbered(...isolator))).toBe('left left left left right right right right'));
+    it.each<[string, string[]]>([
+      ['nothing says that they are apart', isolator.map((t) => t.replace(/@.*/, ''))],
+      ['a ground is on both', isolator.map((t) => t.replace('GND2', 'GND1'))],
+      ['a side has no supply', isolator.map((t) => t.replace('VCC2:supply-in', 'E:input'))],
+      ['the numbers leave one out', isolator.slice(1)],
+    ])('are those of the roles where %s', (_, told) =>
+      expect(
+        sides(numbered(...told))
+          .split(' ')
+          .slice(-3),
+      ).not.toEqual(['right', 'right', 'right']),
+    );
+    it('of windings are the primary’s and the secondary’s', () => {
+      const winding = (which: string) => [1, 2].map((i) => `${which[0]}${i}:passive:${which} winding`);
+      const pins = pinsOf(...winding('Primary'), ...winding('Secondary')).map((p) => ({ ...p, description: p.group! }));
+      expect(sides(pins)).toBe('left left right right');
+    });
+  });
   it('order names of one letter where they are many, as the segments of a display are', () => {
     const pins = pinsOf(...'EDCGBFA'.split('').map((name) => `${name}::Segments`), 'DP::Segments');
     expect(inDrawnOrder(pins).map((p) => p.name)).toEqual(['A', 'B', 'C', 'D', 'E', 'F', 'G', 'DP']);
     expect(inDrawnOrder(pinsOf('E::T', 'C::T', 'B::T')).map((p) => p.name)).toEqual(['E', 'C', 'B']);
+    expect(inDrawnOrder(pinsOf('QB::Q', 'QC::Q', "QH'::Q", 'QA::Q')).map((p) => p.name)).toEqual(['QA', 'QB', 'QC', "QH'"]);
   });
   it.each<[HouseRules['order'], string[]]>([
     ['natural', ['D1', 'D2', 'D10']],

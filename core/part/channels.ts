@@ -19,6 +19,14 @@ const READINGS: ((name: string) => { index: string; role: string } | undefined)[
   (n) => reading(/^(.+[+\-−_])([A-H])$/.exec(n), (m) => [m[2]!, `${m[1]}#`]),
 ];
 
+/** The contacts of a relay as EN 50005 marks them: the first figure is the contact's, the second says which end it is. */
+const ofContact: (typeof READINGS)[number] = (n) => reading(/^([1-9])([1-8])$/.exec(n), (m) => [m[1]!, `#${m[2]}`]);
+
+const areContacts = (signals: readonly Pin[]): boolean => {
+  const counted = signals.filter((p) => /^[1-9][1-8]$/.test(p.name));
+  return counted.length >= signals.length * 0.6 && counted.every((p) => /\bcontact\b/i.test(p.description ?? ''));
+};
+
 function reading(match: RegExpExecArray | null, parts: (m: RegExpExecArray) => [string, string]) {
   if (!match) return undefined;
   const [index, role] = parts(match);
@@ -54,7 +62,9 @@ type Equal = (members: Map<string, Pin>[]) => boolean;
 function channelsIn(pins: readonly Pin[], areEqual: Equal): Channels | undefined {
   const signals = pins.filter((p) => isSignal(p.type) && !COUPLED.test(p.description ?? ''));
   const isFed = pins.some((p) => carriesPower(p.type));
-  const found = READINGS.map((read) => byReading(signals, read, isFed, areEqual)).filter((c) => c !== undefined);
+  const found = (areContacts(signals) ? [ofContact] : READINGS)
+    .map((read) => byReading(signals, read, isFed, areEqual))
+    .filter((c) => c !== undefined);
   const size = (c: Channels) => c.indices.length * c.members[0]!.size;
   // Where all ends carry two figures, R1.2 is an end of R1.
   const best = found.sort((a, b) => size(b) - size(a) || a.members[0]!.size - b.members[0]!.size)[0];

@@ -54,15 +54,15 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ],
   [
     'normally open',
-    /^n\.?o\.?\d?$|\bnormally[- ]open\b|^make( contact)?$|^(?:switch )?(?:contact|terminal) n\.?o\.?$|^n\.?o\.? (?:contact|terminal)$/,
+    /^n\.?o\.?\d?$|\bnormally[- ]open\b|^make( contact)?$|^contact ?\d*,? make$|^make of contact\b|^(?:switch )?(?:contact|terminal) n\.?o\.?$|^n\.?o\.? (?:contact|terminal)$/,
   ],
   [
     'normally closed',
-    /^n\.?c\.?\d?$|\bnormally[- ]closed\b|^break( contact)?$|^(?:switch )?(?:contact|terminal) n\.?c\.?$|^n\.?c\.? (?:contact|terminal)$/,
+    /^n\.?c\.?\d?$|\bnormally[- ]closed\b|^break( contact)?$|^contact ?\d*,? break$|^break of contact\b|^(?:switch )?(?:contact|terminal) n\.?c\.?$|^n\.?c\.? (?:contact|terminal)$/,
   ],
   [
     'common',
-    /^(com|common)\d?$|\bcommon (contact|terminal|pole|node)\b|^(analog|signal|switch) common$|^common (input|output|i\/o)$|^moving contact$|^pole$/,
+    /^(com|common)\d?$|\bcommon (contact|terminal|pole|node)\b|^(analog|signal|switch) common$|^common (input|output|i\/o)$|^moving contact$|^pole$|^contact ?\d*,? common$|^common of contact\b/,
   ],
   ['main 1', /^(mt1|a1)$|\bmain terminal 1\b/],
   ['main 2', /^(mt2|a2)$|\bmain terminal 2\b/],

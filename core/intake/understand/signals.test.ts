@@ -62,6 +62,28 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
     { CS: 'Serial port', SDO: 'Serial port' },
   ],
   [
+    'a memory’s controls, and the halves of a clock’s outputs',
+    [
+      ['CE#', 'I'],
+      ['OE#', 'I'],
+      ['WE#', 'I'],
+      ['UB#', 'I'],
+      ['Q0', 'O'],
+      ['Q0_N', 'O'],
+      ['Q1', 'O'],
+      ['Q1_N', 'O'],
+    ],
+    { 'CE#': 'Control', 'UB#': 'Control', Q0: 'Q', Q1_N: 'Q' },
+  ],
+  [
+    'windings by their words',
+    [
+      ['P1', 'passive', 'Primary winding, start'],
+      ['S1', 'passive', 'Secondary winding A, start'],
+    ],
+    { P1: 'Primary winding', S1: 'Secondary winding A' },
+  ],
+  [
     'a serial port of three wires, and one with a plain clock',
     [
       ['CLK', 'I'],

@@ -27,6 +27,9 @@ const SENSES = /\b(sens(e|es|ing)|shunt)\b/i;
 /** The ends of the capacitors that a charge pump moves, whatever they are called. */
 const PUMPED = /\b(charge[- ]?pump|flying|doubler|inverter|inverting)\b[^.;]{0,30}\bcap(acitor)?\b/i;
 
+/** One of several windings on a core. */
+const WINDING = /\b(primary|secondary|auxiliary|bias|feedback|tertiary) winding(?: ?#?(\d|[A-H])\b)?/i;
+
 /** The management of a transceiver: its names are told apart from those of a serial port by it. */
 const MANAGED = [/^MDC$/i, /^MDIO$/i];
 
@@ -51,6 +54,11 @@ const TOGETHER: { title: string; has: RegExp[]; name: RegExp }[] = [
     name: /^I2S_MCLK$|^(I2S_)?(BCLK|BCK|BICK|SCLK|SCK|LRC?LK|LRCK|WCLK|FSYNC|WS|SDATA|SDAT[AI]|SDT[IO]|SDIN|SDOUT|SDI|SDO|DIN|DOUT|(DAC|ADC)DAT)\d?$/i,
   },
   { title: 'CAN', has: [/^CAN_?H$/i, /^CAN_?L$/i], name: /^([TR]XD?|CAN_?[HL]|SPLIT|STBY?|S)$/i },
+  {
+    title: 'Control',
+    has: [/^[~/n]?WE[#_N]*$/i, /^[~/n]?OE[#_N]*$/i],
+    name: /^[~/n]?(C[ES]\d?|OE|WE|LB|UB|BHE|BLE|ADV|ZZ)[#_N]*$/i,
+  },
   {
     title: 'Serial port',
     has: [/^S?CLK$|^CLOCK$/i, /^S?DATA$/i, /^(LE|LOAD|LATCH|STB|STROBE)$/i],
@@ -84,7 +92,7 @@ export function stemsOf(name: string): string[] {
   if (port) return [`Port ${port[1]}`];
   const end = main.lastIndexOf('_');
   const prefix = end < 0 ? [] : [main.slice(0, end), main.slice(0, main.indexOf('_'))];
-  const bus = /^n?([A-Z]+?)_?[[(<]?\d+[\])>]?[PN+\-−]?$/i.exec(main)?.[1];
+  const bus = /^n?([A-Z]+?)_?[[(<]?\d+[\])>]?(?:[PN+\-−#]|_[NPB])?$/i.exec(main)?.[1];
   const family = OF_FEW.exec(main)?.[1];
   return [...prefix, ...(bus ? [bus] : []), ...(family ? [family] : [])];
 }
@@ -165,6 +173,13 @@ function groupByWords(
   together: string | undefined,
 ): void {
   if (together !== undefined) return note(t, together, `name ${t.name}, beside others of it`);
+  const [words, which = '', index] = (t.type === 'passive' && WINDING.exec(t.description ?? '')) || [];
+  if (words !== undefined)
+    return note(
+      t,
+      `${which[0]!.toUpperCase()}${which.slice(1).toLowerCase()} winding${index ? ` ${index.toUpperCase()}` : ''}`,
+      `“${words}”`,
+    );
   const pumped = t.type === 'passive' ? PUMPED.exec(t.description ?? '') : null;
   if (pumped) return note(t, 'Charge pump', `“${pumped[0]}”`);
   const stem = stemsOf(name).find((s) => (stems.get(s) ?? 0) >= 3);

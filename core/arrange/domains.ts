@@ -1,0 +1,25 @@
+import { anyNumber, carriesPower, type Pin, type Side } from '../part';
+
+/** A ground or a rail of one of two sides by its name: GND1, VCC2, VDDA, GND_ISO, VISO. */
+const OF_SIDE = /^(?:P|S)?(?:GND|VSS|VCC|VDD|COM|V)_?(1|2|A|B|I|O|ISO|LOGIC|BUS|PRI|SEC)$|^(?:GISO|VISO|ISOGND)$/i;
+/** That the sides are apart: words of an isolator, or of its sides. */
+const APART = /\bisolat|\bgalvanic|\bside [12AB]\b|\b(logic|bus|primary|secondary|input|output|low-voltage|high-voltage)[- ]side\b/i;
+const LEAST = 8;
+
+/**
+ * The sides of a package that an isolator's pins are on, where its two sides are apart: numbers in two rows, each with a ground
+ * of its own, and words of an isolation. Such a part is read as its package is: what is on one side of the barrier stands on one
+ * side of the drawing. By pin id; undefined for any other part.
+ */
+export function domainsOf(pins: readonly Pin[]): ReadonlyMap<string, Side> | undefined {
+  const numbers = pins.map((p) => Number(anyNumber(p)));
+  const most = numbers.length;
+  if (most < LEAST || most % 2 === 1 || new Set(numbers).size !== most || numbers.some((n) => !(n >= 1 && n <= most))) return undefined;
+  const sideOf = new Map(pins.map((p, i): [string, Side] => [p.id, numbers[i]! <= most / 2 ? 'left' : 'right']));
+  const power = (side: Side) => pins.filter((p) => carriesPower(p.type) && sideOf.get(p.id) === side);
+  const [left, right] = [power('left'), power('right')];
+  const namesOf = (side: readonly Pin[]) => new Set(side.map((p) => p.name));
+  const hasOwn = (side: readonly Pin[]) => side.some((p) => p.type === 'ground' && OF_SIDE.test(p.name)) && side.some((p) => p.type !== 'ground'); // prettier-ignore
+  const areApart = hasOwn(left) && hasOwn(right) && ![...namesOf(left)].some((name) => namesOf(right).has(name));
+  return areApart && pins.some((p) => APART.test(p.description ?? '')) ? sideOf : undefined;
+}
