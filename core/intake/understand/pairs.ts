@@ -34,6 +34,7 @@ function* otherHalves(name: string, names: ReadonlyMap<string, unknown>): Genera
     const [before, after] = [name.slice(0, index), name.slice(index + sign.length)];
     yield before + inCaseOf(sign, SIGNS.get(sign.toUpperCase())!) + after;
     if (sign.length === 2) yield before + sign[0] + inCaseOf(sign[1]!, 'N') + after;
+    else if (/p/i.test(sign)) yield before + inCaseOf(sign, 'M') + after;
   }
   const said = TRUE.exec(name);
   if (said) yield name.slice(0, said.index) + inCaseOf(said[0], 'C') + name.slice(said.index + 1);
@@ -50,7 +51,7 @@ interface Named {
 }
 
 /**
- * Differential pairs by name: `AIN1+`/`AIN1−`, `TX_P`/`TX_N`, `D0p`/`D0n`, `USB_DP`/`USB_DM`, `DQS_t`/`DQS_c`, `CK`/`CK#`.
+ * Differential pairs by name: `AIN1+`/`AIN1−`, `TX_P`/`TX_N`, `D0p`/`D0n`, `USB_DP`/`USB_DM`, `RXP`/`RXM`, `DQS_t`/`DQS_c`, `CK`/`CK#`.
  * Supplies such as `V+`/`V−` are none; the caller leaves them out by type. Gives the terminals with the positive half
  * first; of several with one name the first.
  */

@@ -84,6 +84,19 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
     { P1: 'Primary winding', S1: 'Secondary winding A' },
   ],
   [
+    'a port of a switch by its controls, and a crystal of a clock of its own',
+    [
+      ['TX_D6_0', 'I'],
+      ['RX_D6_0', 'O'],
+      ['TX_CTL6', 'I'],
+      ['RX_CTL6', 'O'],
+      ['RX_CLK6', 'O'],
+      ['RTC_XI', 'I'],
+      ['RTC_XO', 'O'],
+    ],
+    { TX_D6_0: 'RGMII', RX_D6_0: 'RGMII', RX_CLK6: 'RGMII', RTC_XI: 'Clock', RTC_XO: 'Clock' },
+  ],
+  [
     'a serial port of three wires, and one with a plain clock',
     [
       ['CLK', 'I'],

@@ -5,7 +5,7 @@ import { pairNames } from './pairs';
 
 /** Interfaces by the names that their signals have everywhere. */
 const WORK = [
-  { title: 'Clock', name: /^(XTAL|XIN|XOUT|OSC|CLK|CLKIN|MCLK|REFCLK|X[IO12]$)/i },
+  { title: 'Clock', name: /^(XTAL|XIN|XOUT|OSC|CLK|CLKIN|MCLK|REFCLK|X[IO12]$|\w+_(X[IO]|XIN|XOUT|XTAL_?(I|O|IN|OUT))$)/i },
   { title: 'Serial port', name: /^(n?S?CSB?|n?SS|SCLK|SCK|SDI|SDO|MOSI|MISO|SCL|SDA|DIN|DOUT|TXD?|RXD?|n?DRDY)[#_N]*$/i },
   { title: 'Debug', name: /^(TCK|TDI|TDO|TMS|n?TRST|SWDIO|SWCLK|SWO)/i },
   { title: 'Control', name: /^(n?RE?SE?T|EN|n?SHDN|n?PWDN|MODE|SEL|BOOT|n?OE|n?CE)\w*[#]?$/i },
@@ -43,6 +43,7 @@ const TOGETHER: { title: string; has: RegExp[]; name: RegExp }[] = [
     has: MANAGED,
     name: /^(MDC|MDIO|[TR]XD\d|[TR]X_?(C|CLK|CTL|ER)|TX_?EN|RX_?DV|CRS(_?DV)?|COL|G?TX_?CLK|REF_?CLK)$/i,
   },
+  { title: 'RGMII', has: [/^TX_?CTL\d?$/i, /^RX_?CTL\d?$/i], name: /^[TR]X_?(D\d?_?\d|C\d?|CLK\d?|CTL\d?)$/i },
   { title: 'Line', has: MANAGED, name: /^([TR]X|[TR]D|MDI\d?|TRX?D?\d?)_?[PMN+\-−]\d?$/i },
   { title: 'Data', has: MEMORY, name: /^[LU]?(DQ|DQS|DM|DQM|DMI|DBI)[LU]?\d*(_?[TCNP]|#)?(_[AB])?$/i },
   { title: 'Address', has: MEMORY, name: /^(A|BA|BG|CA)\d+(_[AB])?$/i },

@@ -493,6 +493,13 @@ describe('pairs', () => {
     ],
     [['TXP0', 'TXN0'], [['TXP0', 'TXN0']]],
     [['USB_DP', 'USB_DM'], [['USB_DP', 'USB_DM']]],
+    [
+      ['TXRX1M_A', 'TXRX1P_A', 'RXM', 'RXP', 'RXN'],
+      [
+        ['TXRX1P_A', 'TXRX1M_A'],
+        ['RXP', 'RXN'],
+      ],
+    ],
     [['IN_D0n', 'IN_D0p'], [['IN_D0p', 'IN_D0n']]],
     [
       ['USBDP_DN1', 'USBDM_DN1', 'USBDP_UP', 'USBDM_UP'],
