@@ -96,6 +96,8 @@ describe('channels', () => {
       told(['A1:Coil', 'A2:Coil', 'COM1:Contact', 'NO1:Make contact', 'COM2:Contact', 'NO2:Make contact']),
       ['1', '2'],
     ],
+    ['converters with a rail each', told(['EN1::input', 'PG1::open-drain', 'VOUT1::supply-out', 'EN2::input', 'PG2::open-drain', 'VOUT2::supply-out']), undefined], // prettier-ignore
+    ['gates with ends that only sense', told(['G1:Gate:input', 'E1:Emitter sense', 'G2:Gate:input', 'E2:Emitter sense']), undefined],
     ['two pins on each contact', told(['1A:Contact 1', '1B:Contact 1', '2A:Contact 2', '2B:Contact 2']), undefined],
   ])('of %s', (_what, pins, indices) => expect(findChannels(pins)?.indices).toEqual(indices));
   it.each<[string, string[], string[]]>([

@@ -35,15 +35,24 @@ type Block = { group: PinGroup; pins: Pin[]; role: SideRole; at: number };
 export function sideBlocks(groups: readonly PinGroup[], rules: HouseRules): Record<Side, Pin[][]> {
   const sides: Record<Side, Block[]> = { left: [], right: [], top: [], base: [] };
   const powerOnly = groups.every((g) => g.power || g.title === 'Not used');
+  const ports = portsAB(groups);
   const domains = domainsOf(groups.flatMap((g) => g.pins));
   for (const [at, block] of groups.flatMap((group) => blocksOf(group, rules)).entries()) {
-    const usual: Side = powerOnly ? (block.role === 'ground' ? 'right' : 'left') : rules.sides[block.role];
+    const usual: Side = powerOnly ? (block.role === 'ground' ? 'right' : 'left') : (ports.get(block.group) ?? rules.sides[block.role]);
     for (const [side, pins] of groupBy(block.pins, (p) => domains?.get(p.id) ?? usual)) sides[side].push({ ...block, pins, at });
   }
   if (!domains) even(sides, powerOnly);
   const weight = (b: Block) => (b.role === 'supply' ? 0 : b.role === 'ground' ? 2 : b.group.title === 'Not used' ? 3 : 1);
   const ordered = (blocks: Block[]) => joined([...blocks].sort((x, y) => weight(x) - weight(y) || x.at - y.at));
   return { left: ordered(sides.left), right: ordered(sides.right), top: ordered(sides.top), base: ordered(sides.base) };
+}
+
+/** The sides of ports that go through, from A to B: 1A and 2A stand across from 1B and 2B. */
+function portsAB(groups: readonly PinGroup[]): ReadonlyMap<PinGroup, Side> {
+  const ports = groups.filter((g) => /^\d?[AB]$/.test(g.title) && g.pins.every((p) => p.type === 'bidirectional'));
+  const sizes = (letter: string) => ports.filter((g) => g.title.endsWith(letter)).map((g) => `${g.title.slice(0, -1)} ${g.pins.length}`);
+  const [a, b] = [sizes('A').sort().join(), sizes('B').sort().join()];
+  return new Map(a === b ? ports.map((g) => [g, g.title.endsWith('A') ? 'left' : 'right'] as const) : []);
 }
 
 /** The pins between gaps: what follows in one group, or a single pin on its like in another, has none between. */

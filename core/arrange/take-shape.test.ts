@@ -49,6 +49,7 @@ describe('shapes that pins call for', () => {
     ['Single NOR gate', ['A:input', 'B:input', 'GND:ground', 'Y:output', 'VCC:supply-in'], ['or', 'or-block']],
     ['Signal relay', ['A1', 'A2', 'COM', 'NC', 'NO'], ['relay-changeover']],
     ['Transformer', ['P1', 'P2', 'S1', 'CT', 'S2'], ['transformer']],
+    ['', ['A', 'K', 'C', 'E'], []],
     ['Bridge rectifier', ['+', 'AC1', 'AC2', '-'], ['bridge']],
     ['Varistor', ['1', '2'], ['varistor']],
     ['Trimmer', ['1', 'W', '3'], ['potentiometer']],
@@ -186,6 +187,8 @@ describe('planned units', () => {
       ['Contact 1', 'Contact 2', 'Contact 3', 'Coil'],
       ['changeover', 'coil'],
     ]);
+    const coupler = (i: number) => ['LED anode', 'LED cathode', 'Transistor collector', 'Transistor emitter'].map((says, k): [string, ElectricalType, string] => [`${'AKCE'[k]}${i}`, 'passive', says]); // prettier-ignore
+    expect(shapes(told('', [...coupler(1), ...coupler(2)]))).toEqual(['optocoupler']);
     expect(proposeShape(part('Trimmer', '1', '2', '3'), 'u1', 'potentiometer')!.doubts).toHaveLength(1);
     expect(proposeShape(part('Trimmer', '1', 'W', '3'), 'u1', 'potentiometer')!.doubts).toEqual([]);
   });

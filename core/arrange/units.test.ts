@@ -330,6 +330,12 @@ describe('changed house rules', () => {
           .slice(-3),
       ).not.toEqual(['right', 'right', 'right']),
     );
+    it('of ports that go through are A’s and B’s', () => {
+      const port = (name: string) => [1, 2, 3].map((i) => `${name}${i}:bidirectional:${name}`);
+      expect(sides(pinsOf(...port('1A'), ...port('1B'), ...port('2A'), ...port('2B'))).split(' ')).toEqual(
+        ['left', 'right', 'left', 'right'].flatMap((side) => [side, side, side]),
+      );
+    });
     it('of windings are the primary’s and the secondary’s', () => {
       const winding = (which: string) => [1, 2].map((i) => `${which[0]}${i}:passive:${which} winding`);
       const pins = pinsOf(...winding('Primary'), ...winding('Secondary')).map((p) => ({ ...p, description: p.group! }));

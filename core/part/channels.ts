@@ -62,9 +62,10 @@ type Equal = (members: Map<string, Pin>[]) => boolean;
 function channelsIn(pins: readonly Pin[], areEqual: Equal): Channels | undefined {
   const signals = pins.filter((p) => isSignal(p.type) && !COUPLED.test(p.description ?? ''));
   const isFed = pins.some((p) => carriesPower(p.type));
-  const found = (areContacts(signals) ? [ofContact] : READINGS)
-    .map((read) => byReading(signals, read, isFed, areEqual))
-    .filter((c) => c !== undefined);
+  const found = (areContacts(signals) ? [ofContact] : READINGS).flatMap((read) => {
+    const channels = byReading(signals, read, isFed, areEqual);
+    return channels && !makeRails(channels, pins, read) ? [channels] : [];
+  });
   const size = (c: Channels) => c.indices.length * c.members[0]!.size;
   // Where all ends carry two figures, R1.2 is an end of R1.
   const best = found.sort((a, b) => size(b) - size(a) || a.members[0]!.size - b.members[0]!.size)[0];
@@ -113,6 +114,12 @@ function byReading(signals: readonly Pin[], read: (typeof READINGS)[number], isF
   return areEqual(members) && isMoreThanBus([...members[0]!.values()], isFed) ? { indices, members } : undefined;
 }
 
+/** Each has a rail of its own that it makes, VOUT1 and VOUT2: they are converters, which read best with their rails beside them. */
+function makeRails({ indices }: Channels, pins: readonly Pin[], read: (typeof READINGS)[number]): boolean {
+  const rails = pins.filter((p) => p.type === 'supply-out').map((p) => read(p.name));
+  return indices.every((index) => rails.some((r) => r?.index === index));
+}
+
 /** The polarity of a transistor that a description tells: N and P are no equal channels. */
 const polarityOf = ({ description }: Pin): string | undefined =>
   /\b([np])(?:[- ]?ch(?:annel)?\b|mos|np\b)/i.exec(description ?? '')?.[1]?.toUpperCase();
@@ -131,5 +138,8 @@ function isMoreThanBus(pins: Pin[], isFed: boolean): boolean {
   const arePassive = pins.every((p) => p.type === 'passive' || (!isFed && p.type === 'input')) && pins.some((p) => p.type === 'passive');
   // Two pins of one contact are the same metal.
   const isOneContact = pins.every((p) => /\bcontact\b/i.test(p.description ?? '') && p.description === pins[0]!.description);
-  return inOut || (arePassive && !isOneContact);
+  // Gates with the ends that only sense belong to transistors whose own ends are joined inside.
+  const ends = pins.filter((p) => p.type === 'passive');
+  const isSensed = ends.every((p) => /\b(sense|kelvin|auxiliary)\b/i.test(p.description ?? ''));
+  return inOut || (arePassive && !isOneContact && !isSensed);
 }

@@ -97,6 +97,37 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
     { TX_D6_0: 'RGMII', RX_D6_0: 'RGMII', RX_CLK6: 'RGMII', RTC_XI: 'Clock', RTC_XO: 'Clock' },
   ],
   [
+    'a serial port by its frame, and one of a module',
+    [
+      ['SYNC#', 'I'],
+      ['SCLK', 'I'],
+      ['DIN', 'I'],
+      ['TXD0', 'O'],
+      ['RXD0', 'I'],
+    ],
+    { 'SYNC#': 'Serial port', TXD0: 'Serial port', RXD0: 'Serial port' },
+  ],
+  [
+    'no serial port of a bus, and no frame where nothing is clocked',
+    [
+      ['SYNC', 'I'],
+      ['TXD0', 'O'],
+      ['TXD1', 'O'],
+      ['TXD2', 'O'],
+      ['RXD0', 'I'],
+    ],
+    { SYNC: undefined, TXD0: 'TXD', TXD2: 'TXD' },
+  ],
+  [
+    'buses that begin with a figure',
+    [
+      ['1A1', 'I/O'],
+      ['1A2', 'I/O'],
+      ['1A3', 'I/O'],
+    ],
+    { '1A1': '1A', '1A3': '1A' },
+  ],
+  [
     'a serial port of three wires, and one with a plain clock',
     [
       ['CLK', 'I'],

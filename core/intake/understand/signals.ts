@@ -36,8 +36,8 @@ const MANAGED = [/^MDC$/i, /^MDIO$/i];
 /** A memory that is clocked. */
 const MEMORY = [/^CKE/i, /^DQ[LU]?0(_|$)/i];
 
-/** Interfaces whose signals are told by each other: the names that have to be there, and those that then belong to it. */
-const TOGETHER: { title: string; has: RegExp[]; name: RegExp }[] = [
+/** Interfaces whose signals are told by each other: the names that have to be there or must not be, and those that then belong to it. */
+const TOGETHER: { title: string; has: RegExp[]; no?: RegExp; name: RegExp }[] = [
   {
     title: 'Ethernet',
     has: MANAGED,
@@ -62,16 +62,23 @@ const TOGETHER: { title: string; has: RegExp[]; name: RegExp }[] = [
   },
   {
     title: 'Serial port',
-    has: [/^S?CLK$|^CLOCK$/i, /^S?DATA$/i, /^(LE|LOAD|LATCH|STB|STROBE)$/i],
-    name: /^(S?CLK|CLOCK|S?DATA|LE|LOAD|LATCH|STB|STROBE)$/i,
+    has: [/^S?CLK$|^CLOCK$/i, /^(S?DATA|S?DIN?|SIN|SER)$/i, /^(LE|LOAD|LATCH|STB|STROBE)$/i],
+    name: /^(S?CLK|CLOCK|S?DATA|S?D[IO]|S?DIN|S?DOUT|SIN|SOUT|SER|LE|LOAD|LATCH|STB|STROBE)$/i,
   },
+  {
+    title: 'Serial port',
+    has: [/^SCLK$/i, /^(DIN|SDI|SDIN)$/i, /^[~/n]?SYNC[#_N]*$/i],
+    name: /^[~/n]?(SCLK|S?DI|S?DO|S?DIN|S?DOUT|SYNC|LDAC|CLR)[#_N]*$/i,
+  },
+  { title: 'Serial port', has: [/^TXD?0$/i, /^RXD?0$/i], no: /^[TR]XD?[1-3]$/i, name: /^([TR]XD?|[CR]TS|D[TS]R)0?[#_N]*$/i },
   { title: 'USB', has: [/^(USB_?)?D[P+]$/i, /^(USB_?)?D[MN\-−]$/i], name: /^(USB_?)?(D[PMN+\-−]|ID|CC[12]|SBU[12])$/i },
 ];
 
 /** The interfaces that some terminals have together, by the names of their signals. */
 function interfacesOf(names: readonly string[]): (name: string) => string | undefined {
   const first = names.map(firstName);
-  const there = TOGETHER.filter(({ has }) => has.every((wanted) => first.some((name) => wanted.test(name))));
+  const isThere = (wanted: RegExp) => first.some((name) => wanted.test(name));
+  const there = TOGETHER.filter(({ has, no }) => has.every(isThere) && !(no && isThere(no)));
   return (name) => there.find((t) => t.name.test(firstName(name)))?.title;
 }
 
@@ -85,7 +92,7 @@ export function interfaceOf(name: string, description = ''): string | undefined 
 /** Ports of few signals, of which a part has several: `UART` of UART3_TX, whose own port has but two. */
 const OF_FEW = /^((?:LP)?US?ART|I[23]C|TWI|SMBUS|SPI|CAN|LIN|I2S|PDM|PWM|USB)\d+_/i;
 
-/** Words that several names may share, most telling first: `SPI1` of SPI1_CLK, `Port A` of PA3, `DQ` of DQ7. */
+/** Words that several names may share, most telling first: `SPI1` of SPI1_CLK, `Port A` of PA3, `DQ` of DQ7, `1A` of 1A3. */
 export function stemsOf(name: string): string[] {
   const main = firstName(name);
   // `PC14-OSC32_IN` is of its port as PC13 is.
@@ -94,8 +101,9 @@ export function stemsOf(name: string): string[] {
   const end = main.lastIndexOf('_');
   const prefix = end < 0 ? [] : [main.slice(0, end), main.slice(0, main.indexOf('_'))];
   const bus = /^n?([A-Z]+?)_?[[(<]?\d+[\])>]?(?:[PN+\-−#]|_[NPB])?$/i.exec(main)?.[1];
+  const numbered = /^(\d[A-Z])\d{1,2}$/.exec(main)?.[1];
   const family = OF_FEW.exec(main)?.[1];
-  return [...prefix, ...(bus ? [bus] : []), ...(family ? [family] : [])];
+  return [...prefix, ...(bus ? [bus] : []), ...(numbered ? [numbered] : []), ...(family ? [family] : [])];
 }
 
 /** How many of the names share each stem. */
