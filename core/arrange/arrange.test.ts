@@ -96,6 +96,11 @@ describe('channels', () => {
       told(['A1:Coil', 'A2:Coil', 'COM1:Contact', 'NO1:Make contact', 'COM2:Contact', 'NO2:Make contact']),
       ['1', '2'],
     ],
+    ['switches', told(['1Y::bidirectional', '1Z::bidirectional', '1E::input', '2Y::bidirectional', '2Z::bidirectional', '2E::input']), ['1', '2']], // prettier-ignore
+    ['halves of a bus switch', told(['1OE::input', ...[1, 2, 3].flatMap((i) => [`1A${i}::bidirectional`, `1B${i}::bidirectional`]), '2OE::input', ...[1, 2, 3].flatMap((i) => [`2A${i}::bidirectional`, `2B${i}::bidirectional`])]), undefined], // prettier-ignore
+    ['bridges', told(['AIN1::input', 'AIN2::input', 'PWMA::input', 'AO1::output', 'AO2::output', 'BIN1::input', 'BIN2::input', 'PWMB::input', 'BO1::output', 'BO2::output']), ['A', 'B']], // prettier-ignore
+    ['amplifiers of colours', told(['+IN_R::input', 'OUT_R::output', '+IN_G::input', 'OUT_G::output', '+IN_B::input', 'OUT_B::output']), ['B', 'G', 'R']], // prettier-ignore
+    ['amplifiers with a control each', told(['INA::input', 'OUTA::output', 'SHDNA#::input', 'INB::input', 'OUTB::output', 'SHDNB#::input']), ['A', 'B']], // prettier-ignore
     ['converters with a rail each', told(['EN1::input', 'PG1::open-drain', 'VOUT1::supply-out', 'EN2::input', 'PG2::open-drain', 'VOUT2::supply-out']), undefined], // prettier-ignore
     ['gates with ends that only sense', told(['G1:Gate:input', 'E1:Emitter sense', 'G2:Gate:input', 'E2:Emitter sense']), undefined],
     ['two pins on each contact', told(['1A:Contact 1', '1B:Contact 1', '2A:Contact 2', '2B:Contact 2']), undefined],
@@ -116,6 +121,16 @@ describe('channels', () => {
 });
 
 describe('planning', () => {
+  it('draws the ends of a switch across from each other, what controls it at the left', () => {
+    const part = arranged([1, 2].flatMap((i) => [pin(`${i}Y`, 'bidirectional'), pin(`${i}Z`, 'bidirectional'), pin(`${i}E`)]));
+    expect(['1Y', '1Z', '2E'].map((name) => sideOf(part, name))).toEqual(['A left', 'A right', 'B left']);
+  });
+  it('draws the node of a bridge and its bootstrap beside the outputs', () => {
+    const says = { BOOT: 'Bootstrap capacitor', SW: 'Switch node', RT: 'Timing resistor' };
+    const ends = Object.entries(says).map(([name, description]) => pin(name, 'passive', { description }));
+    const part = arranged([pin('IN'), pin('HO', 'output'), ...ends]);
+    expect(Object.keys(says).map((name) => sideOf(part, name))).toEqual(['A right', 'A right', 'A left']);
+  });
   it('draws few signals beside channels with the supplies', () => {
     const driver = (i: number) => [pin(`${i}B`, 'input'), pin(`${i}C`, 'open-drain')];
     const part = arranged([...[1, 2, 3, 4].flatMap(driver), pin('COM', 'passive'), pin('E', 'ground')]);

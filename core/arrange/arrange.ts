@@ -2,6 +2,7 @@ import {
   DEFAULT_RULES,
   freshId,
   nameOnDrawing,
+  throughPins,
   unitLabel,
   type Drawing,
   type Edit,
@@ -71,7 +72,20 @@ function addChannels(made: Making, { titles, channels, supplies, supplied }: Non
 function drawChannel(id: string, members: Map<string, Pin>[], titles: string[], rules: HouseRules, supplies: readonly Pin[]): DrawnUnit {
   const first = members[0]!;
   const roleOfPin = new Map([...first].map(([role, pin]) => [pin.id, role]));
-  const groups: PinGroup[] = [{ title: titles[0]!, pins: [...first.values()], power: false }];
+  const own = [...first.values()];
+  const through = throughPins(own);
+  const group = (title: string, pins: Pin[]): PinGroup => ({ title, pins, power: false });
+  // The ends of a switch stand across from each other.
+  const groups = through
+    ? [
+        group('A', [through[0]]),
+        group('B', [through[1]]),
+        group(
+          titles[0]!,
+          own.filter((p) => !through.includes(p)),
+        ),
+      ]
+    : [group(titles[0]!, own)];
   if (supplies.length > 0) groups.push({ title: 'Supplies', pins: [...supplies], power: true });
   const longestTitle = titles.reduce((a, b) => (b.length > a.length ? b : a), '');
   const alike = (pin: Pin) => (roleOfPin.has(pin.id) ? members.map((m) => m.get(roleOfPin.get(pin.id)!)!) : []);

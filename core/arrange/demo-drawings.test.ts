@@ -48,11 +48,9 @@ it('the bridge converter', () =>
 it('the regulator', () => expect(sketch(part('TF5501'), 'A')).toEqual(['|', 'IN | OUT', '|', 'EN | NR', '|']));
 
 it('the heater driver', () =>
-  expect(
-    sketch(part('TF1502'), 'A')
-      .filter((row) => row !== '|')
-      .map((row) => row.split(' ')[0]),
-  ).toEqual(expect.arrayContaining(['VDD', 'IN', 'DIS', 'BOOT', 'GND'])));
+  expect(sketch(part('TF1502'), 'A').filter((row) => row !== '|')).toEqual(
+    expect.arrayContaining(['VDD | LO', '| HO', 'IN |', 'DIS | SW']),
+  ));
 
 it('a channel of the isolator', () => expect(sketch(part('TF6120'), 'A')).toEqual(['IN1 | OUT1', '|']));
 

@@ -38,7 +38,7 @@ function titleOf(pin: Pin, name: string, stems: ReadonlyMap<string, number>): st
   if (pin.type === 'no-connect' || pin.type === 'reserved') return 'Not used';
   const stem = stemsOf(name).find((s) => (stems.get(s) ?? 0) >= 3);
   if (stem) return stem;
-  return interfaceOf(pin.name, pin.description) ?? byDirection(pin);
+  return interfaceOf(pin) ?? byDirection(pin);
 }
 
 const byDirection = ({ type }: Pin): string => (type === 'input' ? 'Inputs' : goesOut(type) ? 'Outputs' : 'Signals');

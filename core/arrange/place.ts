@@ -6,15 +6,19 @@ import { cutBetweenStems, type PinGroup } from './groups';
 /** A place that a person chose: it stays. */
 export type Fixed = ReadonlyMap<string, { side: Side; at: number }>;
 
+/** The node that a bridge drives, and the capacitor of its bootstrap: they stand with the outputs. */
+const OF_BRIDGE = /\bboot-?strap|\b(switch(ing)?|(half-?)?bridge|phase) node\b/i;
+
 export function roleOf(pin: Pin): SideRole {
   switch (pin.type) {
     case 'supply-in':
       return 'supply';
     case 'input':
-      return interfaceOf(pin.name) === 'Control' ? 'control' : 'input';
+      return interfaceOf(pin) === 'Control' ? 'control' : 'input';
+    case 'passive':
+      return OF_BRIDGE.test(pin.description ?? '') ? 'output' : 'passive';
     case 'ground':
     case 'bidirectional':
-    case 'passive':
       return pin.type;
     default:
       return goesOut(pin.type) ? 'output' : 'other';
@@ -81,7 +85,7 @@ const INTERFACE =
 function isInterface({ title, pins }: PinGroup): boolean {
   if (isChain(pins)) return false;
   if (INTERFACE.test(title)) return true;
-  const signals = pins.map((p) => interfaceOf(p.name.startsWith(`${title}_`) ? p.name.slice(title.length + 1) : p.name));
+  const signals = pins.map((p) => interfaceOf(p.name.startsWith(`${title}_`) ? { ...p, name: p.name.slice(title.length + 1) } : p));
   return signals.filter((s) => s === 'Serial port' || s === 'Debug').length > 1;
 }
 
@@ -164,7 +168,7 @@ export const rowsOf = (blocks: readonly Pin[][], rules: HouseRules): number =>
     ? 0
     : blocks.reduce((n, b) => n + b.length, 0) * rules.pitch + (blocks.length - 1) * rules.groupGap - (rules.pitch - 1);
 
-const CLOCK = /^(CLK|CLOCK|SCLK|SCK|SCL|TCK|SWCLK|MCLK|BCLK|[A-Z]+_?CLK|CLKIN|CK)\d*$/i;
+const CLOCK = /^\d?(CLK|CLOCK|SCLK|SCK|SCL|TCK|SWCLK|MCLK|BCLK|[A-Z]+_?CLK|CLKIN|CK)\d*$/i;
 
 /** Qualifying symbols that a pin's type, sense and description call for (IEC 60617-12). */
 export function marksOf(pin: Pin): Mark[] {

@@ -13,10 +13,15 @@ export interface Channels {
 const READINGS: ((name: string) => { index: string; role: string } | undefined)[] = [
   (n) => reading(/^(\d{1,2})([A-Z].*)$/i.exec(n), (m) => [m[1]!, `#${m[2]}`]),
   // OUTA1 and OUTA2 are of channel A: what stands first tells more.
-  (n) => reading(/^(.*[A-Z])([A-H])(\d?[+\-−]?)$/.exec(n), (m) => [m[2]!, `${m[1]}#${m[3]}`]),
+  (n) => reading(/^(.*[A-Z])([A-H])(\d?[+\-−#]?)$/.exec(n), (m) => [m[2]!, `${m[1]}#${m[3]}`]),
   (n) => reading(/^(.*?\D)(\d{1,2})([^\d]*)$/.exec(n), (m) => [m[2]!, `${m[1]}#${m[3]}`]),
   (n) => reading(/^(\D+?)(\d{1,2})(\D.*)$/.exec(n), (m) => [m[2]!, `${m[1]}#${m[3]}`]),
-  (n) => reading(/^(.+[+\-−_])([A-H])$/.exec(n), (m) => [m[2]!, `${m[1]}#`]),
+  // Of A to H, or of red, green and blue.
+  (n) => reading(/^(.+[+\-−_])([A-HR])(#?)$/.exec(n), (m) => [m[2]!, `${m[1]}#${m[3]}`]),
+  // The bridges of a motor driver: AIN1 and AOUT1 with PWMA.
+  (n) =>
+    reading(/^([A-D])((?:IN|OUT|O|I?SEN|EN|PH|VREF)\d?)$/.exec(n), (m) => [m[1]!, `#${m[2]}`]) ??
+    reading(/^([A-Z]{2,})([A-D])$/.exec(n), (m) => [m[2]!, `${m[1]}#`]),
 ];
 
 /** The contacts of a relay as EN 50005 marks them: the first figure is the contact's, the second says which end it is. */
@@ -132,7 +137,13 @@ const equal = (members: Map<string, Pin>[], inPolarity = true): boolean =>
     }),
   );
 
-/** Signals go in and out, or are passive; in a part that nothing feeds what controls them, a gate, may be among them. */
+/** The two ends of a switch, where nothing but what controls it is beside them. */
+export function throughPins(pins: readonly Pin[]): [Pin, Pin] | undefined {
+  const [one, other, ...more] = pins.filter((p) => p.type === 'bidirectional');
+  return one && other && more.length === 0 && pins.every((p) => p === one || p === other || p.type === 'input') ? [one, other] : undefined;
+}
+
+/** Signals go in and out, through a switch, or are passive; in a part that nothing feeds what controls them, a gate, may be among them. */
 function isMoreThanBus(pins: Pin[], isFed: boolean): boolean {
   const inOut = pins.some((p) => p.type === 'input') && pins.some((p) => goesOut(p.type));
   const arePassive = pins.every((p) => p.type === 'passive' || (!isFed && p.type === 'input')) && pins.some((p) => p.type === 'passive');
@@ -141,5 +152,6 @@ function isMoreThanBus(pins: Pin[], isFed: boolean): boolean {
   // Gates with the ends that only sense belong to transistors whose own ends are joined inside.
   const ends = pins.filter((p) => p.type === 'passive');
   const isSensed = ends.every((p) => /\b(sense|kelvin|auxiliary)\b/i.test(p.description ?? ''));
-  return inOut || (arePassive && !isOneContact && !isSensed);
+  const isSwitch = throughPins(pins) !== undefined && pins.some((p) => p.type === 'input');
+  return inOut || isSwitch || (arePassive && !isOneContact && !isSensed);
 }

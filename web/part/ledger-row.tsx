@@ -106,15 +106,18 @@ function Cell({ column: { id, room }, pin, packageId }: { column: ShownColumn; p
           <PinName name={pin.name} activeLow={!!pin.activeLow} />
         </Doubted>
       );
-    case 'type':
+    case 'type': {
+      const cut = mayOverflow(pin.type, room - MARK, 'word');
       return (
-        <Doubted reason={doubtful(pin, 'type')} title={pin.because?.['type']} cut={mayOverflow(pin.type, room - MARK, 'word')}>
-          <span className="flex items-center gap-1">
+        <Doubted reason={doubtful(pin, 'type')} title={pin.because?.['type']} cut={cut}>
+          {/* What is flexible would be cut off without an ellipsis. */}
+          <span className={cut ? '[&>svg]:mr-1 [&>svg]:align-[-2px]' : 'flex items-center gap-1'}>
             <TypeMark type={pin.type} />
             {pin.type}
           </span>
         </Doubted>
       );
+    }
     case 'unit':
       return <DrawnCell pin={pin} room={room} />;
     case 'pads':

@@ -97,6 +97,23 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
     { TX_D6_0: 'RGMII', RX_D6_0: 'RGMII', RX_CLK6: 'RGMII', RTC_XI: 'Clock', RTC_XO: 'Clock' },
   ],
   [
+    'a select that is the complement, not the second of two',
+    [
+      ['SDA', 'I/O'],
+      ['CSB', 'I'],
+    ],
+    { CSB: 'Serial port' },
+  ],
+  [
+    'contacts of a socket, which take part in no traffic',
+    [
+      ['CLK', 'passive'],
+      ['RST', 'passive'],
+      ['XTAL', 'passive'],
+    ],
+    { CLK: undefined, RST: undefined, XTAL: 'Clock' },
+  ],
+  [
     'a serial port by its frame, and one of a module',
     [
       ['SYNC#', 'I'],

@@ -6,7 +6,7 @@ import { pairNames } from './pairs';
 /** Interfaces by the names that their signals have everywhere. */
 const WORK = [
   { title: 'Clock', name: /^(XTAL|XIN|XOUT|OSC|CLK|CLKIN|MCLK|REFCLK|X[IO12]$|\w+_(X[IO]|XIN|XOUT|XTAL_?(I|O|IN|OUT))$)/i },
-  { title: 'Serial port', name: /^(n?S?CSB?|n?SS|SCLK|SCK|SDI|SDO|MOSI|MISO|SCL|SDA|DIN|DOUT|TXD?|RXD?|n?DRDY)[#_N]*$/i },
+  { title: 'Serial port', name: /^(n?S?CS|n?SS|SCLK|SCK|SDI|SDO|MOSI|MISO|SCL|SDA|DIN|DOUT|TXD?|RXD?|n?DRDY)[#_N]*$/i },
   { title: 'Debug', name: /^(TCK|TDI|TDO|TMS|n?TRST|SWDIO|SWCLK|SWO)/i },
   { title: 'Control', name: /^(n?RE?SE?T|EN|n?SHDN|n?PWDN|MODE|SEL|BOOT|n?OE|n?CE)\w*[#]?$/i },
 ];
@@ -71,6 +71,7 @@ const TOGETHER: { title: string; has: RegExp[]; no?: RegExp; name: RegExp }[] = 
     name: /^[~/n]?(SCLK|S?DI|S?DO|S?DIN|S?DOUT|SYNC|LDAC|CLR)[#_N]*$/i,
   },
   { title: 'Serial port', has: [/^TXD?0$/i, /^RXD?0$/i], no: /^[TR]XD?[1-3]$/i, name: /^([TR]XD?|[CR]TS|D[TS]R)0?[#_N]*$/i },
+  { title: 'Serial port', has: [/^CSB$/i, /^(SCLK|SCK|SCL|SDI|SDO|SDA|MOSI|MISO)\b/i], no: /^CSA/i, name: /^CSB$/i },
   { title: 'USB', has: [/^(USB_?)?D[P+]$/i, /^(USB_?)?D[MN\-−]$/i], name: /^(USB_?)?(D[PMN+\-−]|ID|CC[12]|SBU[12])$/i },
 ];
 
@@ -82,9 +83,15 @@ function interfacesOf(names: readonly string[]): (name: string) => string | unde
   return (name) => there.find((t) => t.name.test(firstName(name)))?.title;
 }
 
-/** The interface that a name speaks of, where the words beside it do not say otherwise. */
-export function interfaceOf(name: string, description = ''): string | undefined {
+/** The interface that a terminal's name speaks of, where neither its words nor its type say otherwise. */
+export function interfaceOf({
+  name,
+  description = '',
+  type,
+}: Pick<Terminal, 'name' | 'type'> & { description?: string | undefined }): string | undefined {
   const title = WORK.find((w) => w.name.test(name))?.title;
+  // A contact of a socket takes part in no traffic; BOOT with a capacitor is a bootstrap. A crystal is a clock's all the same.
+  if (type === 'passive' && !(title === 'Clock' && /(^|_)(X|OSC)/i.test(name))) return undefined;
   if (title === 'Clock' && SERIAL_CLOCK.test(description)) return 'Serial port';
   return title === 'Serial port' && /^n?S?CS/i.test(name) && SENSES.test(description) ? undefined : title;
 }
@@ -195,9 +202,8 @@ function groupByWords(
   // A stem with the channel's own figure is its name: BUCK1 of BUCK1_SW.
   if (channel && !(stem && /\d|_[A-H]$/.test(stem))) return note(t, channel.title, `“${channel.words}”`);
   if (stem !== undefined) return note(t, stem, `${stems.get(stem)} names share “${stem}”`);
-  const named = interfaceOf(t.name, t.description);
-  // BOOT with a capacitor is a bootstrap, and controls nothing.
-  if (named !== undefined && !(named === 'Control' && t.type === 'passive')) return note(t, named, `name ${t.name}`);
+  const named = interfaceOf(t);
+  if (named !== undefined) return note(t, named, `name ${t.name}`);
   const said = WORDS.find((w) => w.words.test(t.description ?? ''));
   if (said) note(t, said.title, `“${said.words.exec(t.description!)![0]}”`);
 }
