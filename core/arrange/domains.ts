@@ -4,6 +4,7 @@ import { anyNumber, carriesPower, type Pin, type Side } from '../part';
 const OF_SIDE = /^(?:P|S)?(?:GND|VSS|VCC|VDD|COM|V)_?(1|2|A|B|I|O|ISO|LOGIC|BUS|PRI|SEC)$|^(?:GISO|VISO|ISOGND)$/i;
 /** That the sides are apart: words of an isolator, or of its sides. */
 const APART = /\bisolat|\bgalvanic|\bside [12AB]\b|\b(logic|bus|primary|secondary|input|output|low-voltage|high-voltage)[- ]side\b/i;
+/** Pins that an isolator has at least. */
 const LEAST = 8;
 
 /**

@@ -1,4 +1,4 @@
-import { goesOut, groupBy, stemOf, type HouseRules, type Mark, type Pin, type Side, type SideRole } from '../part';
+import { goesOut, groupBy, isFlank, stemOf, type HouseRules, type Mark, type Pin, type Side, type SideRole } from '../part';
 import { interfaceOf } from '../intake/understand/signals';
 import { domainsOf } from './domains';
 import { cutBetweenStems, type PinGroup } from './groups';
@@ -42,8 +42,10 @@ export function sideBlocks(groups: readonly PinGroup[], rules: HouseRules): Reco
   const ports = portsAB(groups);
   const domains = domainsOf(groups.flatMap((g) => g.pins));
   for (const [at, block] of groups.flatMap((group) => blocksOf(group, rules)).entries()) {
-    const usual: Side = powerOnly ? (block.role === 'ground' ? 'right' : 'left') : (ports.get(block.group) ?? rules.sides[block.role]);
-    for (const [side, pins] of groupBy(block.pins, (p) => domains?.get(p.id) ?? usual)) sides[side].push({ ...block, pins, at });
+    const usual: Side = powerOnly ? (block.role === 'ground' ? 'right' : 'left') : rules.sides[block.role];
+    // What a house has above or below stays there.
+    const own = (p: Pin): Side => (isFlank(usual) ? (domains?.get(p.id) ?? ports.get(block.group) ?? usual) : usual);
+    for (const [side, pins] of groupBy(block.pins, own)) sides[side].push({ ...block, pins, at });
   }
   if (!domains) even(sides, powerOnly);
   const weight = (b: Block) => (b.role === 'supply' ? 0 : b.role === 'ground' ? 2 : b.group.title === 'Not used' ? 3 : 1);

@@ -295,8 +295,8 @@ describe('changed house rules', () => {
     expect(homes(done)).toEqual(homes(part));
   });
   describe('sides', () => {
-    const sides = (pins: Pin[]) => {
-      const done = drafted(pins, DEFAULT_RULES);
+    const sides = (pins: Pin[], rules = DEFAULT_RULES) => {
+      const done = drafted(pins, rules);
       const port = (p: Pin) => Object.entries(done.units[0]!.binding).find(([, id]) => id === p.id)![0];
       return pins.map((p) => done.drawings[0]!.ports.find((q) => q.id === port(p))!.side).join(' ');
     };
@@ -335,6 +335,10 @@ describe('changed house rules', () => {
       expect(sides(pinsOf(...port('1A'), ...port('1B'), ...port('2A'), ...port('2B'))).split(' ')).toEqual(
         ['left', 'right', 'left', 'right'].flatMap((side) => [side, side, side]),
       );
+    });
+    it('above and below are the house’s, of an isolator too', () => {
+      const rules: HouseRules = { ...DEFAULT_RULES, sides: { ...DEFAULT_RULES.sides, supply: 'top', ground: 'base' } };
+      expect(sides(numbered(...isolator), rules)).toBe('top left left base base right right top');
     });
     it('of windings are the primary’s and the secondary’s', () => {
       const winding = (which: string) => [1, 2].map((i) => `${which[0]}${i}:passive:${which} winding`);

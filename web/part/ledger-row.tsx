@@ -93,9 +93,10 @@ const doubtful = (pin: Pin, ...fields: string[]): string | undefined => pin.doub
 function Cell({ column: { id, room }, pin, packageId }: { column: ShownColumn; pin: Pin; packageId: string | undefined }) {
   switch (id) {
     case 'number': {
-      const text = numbersText(padsIn(pin, packageId));
+      const pads = padsIn(pin, packageId);
+      const text = numbersText(pads);
       return (
-        <Doubted reason={doubtful(pin, 'number')} title={padsIn(pin, packageId).join(', ')} cut={mayOverflow(text, room, 'even')}>
+        <Doubted reason={doubtful(pin, 'number')} title={pads.join(', ')} cut={mayOverflow(text, room, 'even')}>
           <span className="font-mono text-muted">{text}</span>
         </Doubted>
       );

@@ -23,8 +23,8 @@ const MARK = 'pointer-events-none invisible absolute will-change-transform';
 /**
  * The marks are layers that the browser's compositor moves: the sheet is neither laid out nor painted while a hand is on its way
  * over it. A layer that is stretched is painted anew with each step; so a band is what two layers of the size of the stage have
- * in common, of which one begins where the band does and the other, within it, ends where the band ends. It has no line around it: the first
- * layer's would go on to the ends of the stage.
+ * in common, of which one begins where the band does and the other, within it, ends where the band ends. It has no line around
+ * it: the first layer's would go on to the ends of the stage.
  */
 export function HandMarks({ ref, view, stage }: { ref: Ref<HandMarks>; view: View; stage: { width: number; height: number } }) {
   const band = useRef<HTMLDivElement>(null);

@@ -10,7 +10,7 @@ const A_FRAME = 64;
 
 /**
  * What units are drawn for, one frame on towards a view: those nearest to the middle of the stage first, as many as a frame has
- * room for, and one at least. Undefined where all that are wanted are drawn for it, and no others.
+ * room for, and one at least. Undefined where all that are wanted are sharp in it, and no others are drawn.
  * @param middle of the stage, in hundredths of a step
  */
 export function settleOn(
