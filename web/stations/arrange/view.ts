@@ -50,7 +50,6 @@ export function useView(
   const layers = useRef(new Map<HTMLElement, View>());
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const pointer = useRef<[number, number]>(undefined);
-  const spacing = useRef(0);
 
   const toSheet = useCallback(
     (clientX: number, clientY: number) => {
@@ -94,8 +93,7 @@ export function useView(
     const step = scale * 100;
     const apart = step >= 9 ? step : step * 5;
     // Set on the dots themselves: a custom property would be handed down, and the style of everything drawn worked out anew.
-    if (spacing.current !== apart) dots.current?.style.setProperty('background-size', `${apart}px ${apart}px`);
-    spacing.current = apart;
+    dots.current?.style.setProperty('background-size', `${apart}px ${apart}px`);
     const from = (n: number) => (((n + DOTS_BEYOND - apart / 2) % apart) + apart) % apart;
     dots.current?.style.setProperty('transform', `translate(${from(x)}px, ${from(y)}px)`);
     clearTimeout(timer.current);
