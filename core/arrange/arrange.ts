@@ -75,17 +75,14 @@ function drawChannel(id: string, members: Map<string, Pin>[], titles: string[], 
   const own = [...first.values()];
   const through = throughPins(own);
   const group = (title: string, pins: Pin[]): PinGroup => ({ title, pins, power: false });
-  // The ends of a switch stand across from each other.
-  const groups = through
-    ? [
-        group('A', [through[0]]),
-        group('B', [through[1]]),
-        group(
-          titles[0]!,
-          own.filter((p) => !through.includes(p)),
-        ),
-      ]
-    : [group(titles[0]!, own)];
+  const groups = [
+    group(
+      titles[0]!,
+      own.filter((p) => !through?.includes(p)),
+    ),
+  ];
+  // The ends of a switch stand across from each other, as ports A and B do.
+  if (through) groups.unshift(group('A', [through[0]]), group('B', [through[1]]));
   if (supplies.length > 0) groups.push({ title: 'Supplies', pins: [...supplies], power: true });
   const longestTitle = titles.reduce((a, b) => (b.length > a.length ? b : a), '');
   const alike = (pin: Pin) => (roleOfPin.has(pin.id) ? members.map((m) => m.get(roleOfPin.get(pin.id)!)!) : []);

@@ -62,8 +62,8 @@ export function cutBetweenStems(pins: readonly Pin[], at: number): number {
 /** The letters that a name shares with its bus: DIN of DIN, D of D7, AIN of AIN2+. */
 const letters = (name: string): string => name.replace(/[\d+\-−]+.*$/, '');
 
-/** What stands before the last letters of names that are a bus by these, from A on: the outputs of a counter, QA to QD. */
-function letteredStems(names: ReadonlySet<string>): Set<string> {
+/** What stands before the last letters of names that are a bus by these, from A on, by name: Q of the outputs QA to QD of a counter. */
+function letteredStems(names: ReadonlySet<string>): Map<string, string> {
   const byStem = groupBy(
     [...names].filter((name) => /^[A-Z_]{0,6}[A-H]$/.test(name)),
     (name) => name.slice(0, -1),
@@ -73,7 +73,7 @@ function letteredStems(names: ReadonlySet<string>): Set<string> {
     // Single letters are a bus where they are many, as the segments of a display are.
     return letters.length >= (stem === '' ? 5 : 3) && letters.every((letter, i) => letter.charCodeAt(0) === 65 + i);
   };
-  return new Set([...byStem].flatMap(([stem, own]) => (isBus(stem, own) ? [stem] : [])));
+  return new Map([...byStem].flatMap(([stem, own]) => (isBus(stem, own) ? own.map((name) => [name, stem] as const) : [])));
 }
 
 /**
@@ -86,7 +86,7 @@ export function inDrawnOrder(pins: readonly Pin[]): Pin[] {
   const partner = new Map(findPairs(pins).map(([p, n]) => [called(n), p.name]));
   const lettered = letteredStems(new Set(pins.map((p) => p.name)));
   const key = (p: Pin) => partner.get(called(p)) ?? p.name;
-  const stemOfKey = (p: Pin) => (/[A-H]$/.test(p.name) && lettered.has(p.name.slice(0, -1)) ? p.name.slice(0, -1) : letters(key(p)));
+  const stemOfKey = (p: Pin) => lettered.get(p.name) ?? letters(key(p));
   const half = (p: Pin) => (partner.has(called(p)) ? 1 : 0);
   const first = new Map<string, number>();
   pins.forEach((p, i) => first.has(stemOfKey(p)) || first.set(stemOfKey(p), i));

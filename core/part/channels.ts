@@ -137,10 +137,12 @@ const equal = (members: Map<string, Pin>[], inPolarity = true): boolean =>
     }),
   );
 
-/** The two ends of a switch, where nothing but what controls it is beside them. */
+/** The two ends of a switch, where what controls it is beside them and nothing else. */
 export function throughPins(pins: readonly Pin[]): [Pin, Pin] | undefined {
   const [one, other, ...more] = pins.filter((p) => p.type === 'bidirectional');
-  return one && other && more.length === 0 && pins.every((p) => p === one || p === other || p.type === 'input') ? [one, other] : undefined;
+  return one && other && more.length === 0 && pins.length > 2 && pins.every((p) => p === one || p === other || p.type === 'input')
+    ? [one, other]
+    : undefined;
 }
 
 /** Signals go in and out, through a switch, or are passive; in a part that nothing feeds what controls them, a gate, may be among them. */
@@ -152,6 +154,5 @@ function isMoreThanBus(pins: Pin[], isFed: boolean): boolean {
   // Gates with the ends that only sense belong to transistors whose own ends are joined inside.
   const ends = pins.filter((p) => p.type === 'passive');
   const isSensed = ends.every((p) => /\b(sense|kelvin|auxiliary)\b/i.test(p.description ?? ''));
-  const isSwitch = throughPins(pins) !== undefined && pins.some((p) => p.type === 'input');
-  return inOut || isSwitch || (arePassive && !isOneContact && !isSensed);
+  return inOut || throughPins(pins) !== undefined || (arePassive && !isOneContact && !isSensed);
 }

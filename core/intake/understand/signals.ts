@@ -158,6 +158,10 @@ export function recogniseSignals(terminals: readonly Terminal[], pairs: readonly
   }
 }
 
+/** The title of one of several of a kind: `Buck 1`, `Secondary winding A`. */
+const titled = (kind: string, index = ''): string =>
+  `${kind[0]!.toUpperCase()}${kind.slice(1).toLowerCase()} ${index.toUpperCase()}`.trim();
+
 /** One of several equal channels, as words name it: `Buck 1 feedback`, `output of channel A`. */
 const OF_CHANNEL =
   /\b(buck|boost|channel|port(?= ?#?\d)|phase|lane|motor|half-bridge|bridge|amplifier|comparator|driver|converter|regulator|switch) ?#?(\d{1,2}|[A-H])\b/i;
@@ -172,8 +176,7 @@ interface Channel {
 function channelsOf(terminals: readonly Terminal[]): ReadonlyMap<Terminal, Channel> {
   const said = terminals.flatMap((t) => {
     const [words, kind = '', index = ''] = OF_CHANNEL.exec(t.description ?? '') ?? [];
-    const title = `${kind[0]?.toUpperCase()}${kind.slice(1).toLowerCase()} ${index.toUpperCase()}`;
-    return words === undefined ? [] : [{ t, kind: kind.toLowerCase(), title, words }];
+    return words === undefined ? [] : [{ t, kind: kind.toLowerCase(), title: titled(kind, index), words }];
   });
   const isWhole = (types: ElectricalType[]) => types.includes('input') && types.some((t) => t !== 'input' && t !== 'bidirectional');
   const whole = [...groupBy(said, (s) => s.title).values()].filter((of) => isWhole(of.map((s) => s.t.type)));
@@ -189,13 +192,8 @@ function groupByWords(
   together: string | undefined,
 ): void {
   if (together !== undefined) return note(t, together, `name ${t.name}, beside others of it`);
-  const [words, which = '', index] = (t.type === 'passive' && WINDING.exec(t.description ?? '')) || [];
-  if (words !== undefined)
-    return note(
-      t,
-      `${which[0]!.toUpperCase()}${which.slice(1).toLowerCase()} winding${index ? ` ${index.toUpperCase()}` : ''}`,
-      `“${words}”`,
-    );
+  const winding = t.type === 'passive' ? WINDING.exec(t.description ?? '') : null;
+  if (winding) return note(t, titled(`${winding[1]} winding`, winding[2]), `“${winding[0]}”`);
   const pumped = t.type === 'passive' ? PUMPED.exec(t.description ?? '') : null;
   if (pumped) return note(t, 'Charge pump', `“${pumped[0]}”`);
   const stem = stemsOf(name).find((s) => (stems.get(s) ?? 0) >= 3);

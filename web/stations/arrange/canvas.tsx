@@ -19,7 +19,7 @@ import { idle, isFar, type Gesture } from './gestures/gesture';
 import { Grips, labelBand, pulledBand } from './grips';
 import { HandMarks, type Band } from './hand-marks';
 import { onSheet, targetAt, type PlacedUnit, type Target } from './layout';
-import { Layer } from './layer';
+import { DrawingLayer, Layer } from './layer';
 import { Minimap } from './minimap';
 import { Halos } from './halos';
 import { useSettling } from './settling';
@@ -209,8 +209,6 @@ export function Canvas({ part, units, view, frame, dots, still, art }: Props) {
   const visible = useMemo(() => inView(drawn.units, settled, size.width, size.height), [drawn.units, settled, size]);
   const settling = useSettling(visible, settled, size);
   const artUnit = art ? units.find((u) => u.unit.id === art.unit) : undefined;
-  const { x, y, scale } = settled;
-  const placedAt = `translate(${x} ${y}) scale(${scale})`;
   return (
     <div
       ref={frame}
@@ -233,13 +231,9 @@ export function Canvas({ part, units, view, frame, dots, still, art }: Props) {
         style={{ left: -DOTS_BEYOND, top: -DOTS_BEYOND, backgroundImage: 'radial-gradient(circle, var(--dots) 1px, transparent 1.2px)' }}
       />
       {/* Apart from the units: what is selected changes often, and changes none of them. */}
-      <Layer hold={hold} drawn={settled}>
-        <svg className="absolute h-px w-px overflow-visible">
-          <g className="drawing" transform={placedAt}>
-            <Halos units={visible} selected={selectedSet} />
-          </g>
-        </svg>
-      </Layer>
+      <DrawingLayer hold={hold} drawn={settled}>
+        <Halos units={visible} selected={selectedSet} />
+      </DrawingLayer>
       {/* Each unit is a layer of its own, of its own size: a pin that is moved has its unit drawn again, and no other. */}
       {visible.map((u) => {
         const as = settling.get(u.unit.id);
@@ -253,14 +247,10 @@ export function Canvas({ part, units, view, frame, dots, still, art }: Props) {
         );
       })}
       {/* A layer of its own: what the chosen unit is held by comes and goes without drawing the units again. */}
-      <Layer hold={hold} drawn={settled}>
-        <svg className="absolute h-px w-px overflow-visible">
-          <g className="drawing" transform={placedAt}>
-            {handled ? <Grips part={part} placed={handled} /> : null}
-            {art && artUnit ? <ArtLayer placed={artUnit} {...art} toSheet={view.toSheet} /> : null}
-          </g>
-        </svg>
-      </Layer>
+      <DrawingLayer hold={hold} drawn={settled}>
+        {handled ? <Grips part={part} placed={handled} /> : null}
+        {art && artUnit ? <ArtLayer placed={artUnit} {...art} toSheet={view.toSheet} /> : null}
+      </DrawingLayer>
       <Layer hold={hold} drawn={settled}>
         <HandMarks ref={marks} view={settled} stage={size} />
       </Layer>

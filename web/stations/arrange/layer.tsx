@@ -18,3 +18,16 @@ export function Layer({ hold, drawn, children }: Props) {
     </div>
   );
 }
+
+/** A layer of drawings in the sheet's own units, hundredths of a step, that has no place of its own. */
+export function DrawingLayer({ hold, drawn, children }: Props) {
+  return (
+    <Layer hold={hold} drawn={drawn}>
+      <svg className="absolute h-px w-px overflow-visible">
+        <g className="drawing" transform={`translate(${drawn.x} ${drawn.y}) scale(${drawn.scale})`}>
+          {children}
+        </g>
+      </svg>
+    </Layer>
+  );
+}
