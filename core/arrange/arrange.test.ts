@@ -103,6 +103,9 @@ describe('channels', () => {
     ['amplifiers with a control each', told(['INA::input', 'OUTA::output', 'SHDNA#::input', 'INB::input', 'OUTB::output', 'SHDNB#::input']), ['A', 'B']], // prettier-ignore
     ['converters with a rail each', told(['EN1::input', 'PG1::open-drain', 'VOUT1::supply-out', 'EN2::input', 'PG2::open-drain', 'VOUT2::supply-out']), undefined], // prettier-ignore
     ['gates with ends that only sense', told(['G1:Gate:input', 'E1:Emitter sense', 'G2:Gate:input', 'E2:Emitter sense']), undefined],
+    ['the bits of an adder', told(['A1::input', 'B1::input', 'S1::output', 'A2::input', 'B2::input', 'S2::output', 'C0:Carry in:input', 'C2:Carry out:output']), undefined], // prettier-ignore
+    ['a word chosen from two', told(['1A::input', '1B::input', '1Y::output', '2A::input', '2B::input', '2Y::output', 'S:Data select:input']), undefined], // prettier-ignore
+    ['contacts in one shell', told(['TX1', 'RX1', 'TX2', 'RX2', 'SHELL:Shell']), undefined],
     ['two pins on each contact', told(['1A:Contact 1', '1B:Contact 1', '2A:Contact 2', '2B:Contact 2']), undefined],
   ])('of %s', (_what, pins, indices) => expect(findChannels(pins)?.indices).toEqual(indices));
   it.each<[string, string[], string[]]>([

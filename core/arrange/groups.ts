@@ -76,6 +76,15 @@ function letteredStems(names: ReadonlySet<string>): Map<string, string> {
   return new Map([...byStem].flatMap(([stem, own]) => (isBus(stem, own) ? own.map((name) => [name, stem] as const) : [])));
 }
 
+/** What pins are called on a bus that they are of beside their own work, `IO1` of `DO/IO1`, by name, where their own names are no bus. */
+function asideNames(pins: readonly Pin[]): Map<string, string> {
+  const said = pins.flatMap((p) =>
+    [...p.name.split('/').slice(1), ...(p.alternates ?? [])].flatMap((as) => (/^[A-Z]{1,4}\d$/.test(as) ? [{ name: p.name, as }] : [])),
+  );
+  const isBus = (of: typeof said) => new Set(of.map((s) => letters(s.name))).size > 2;
+  return new Map([...groupBy(said, (s) => letters(s.as)).values()].filter(isBus).flatMap((of) => of.map((s) => [s.name, s.as] as const)));
+}
+
 /**
  * Buses in natural order, the halves of a pair beside each other with the positive one first; names of different stems
  * stay in the order of the source, in which an interface reads best.
@@ -85,7 +94,8 @@ export function inDrawnOrder(pins: readonly Pin[]): Pin[] {
   const called = (p: Pin) => (p.activeLow ? `${p.name} low` : p.name);
   const partner = new Map(findPairs(pins).map(([p, n]) => [called(n), p.name]));
   const lettered = letteredStems(new Set(pins.map((p) => p.name)));
-  const key = (p: Pin) => partner.get(called(p)) ?? p.name;
+  const aside = asideNames(pins);
+  const key = (p: Pin) => partner.get(called(p)) ?? aside.get(p.name) ?? p.name;
   const stemOfKey = (p: Pin) => lettered.get(p.name) ?? letters(key(p));
   const half = (p: Pin) => (partner.has(called(p)) ? 1 : 0);
   const first = new Map<string, number>();

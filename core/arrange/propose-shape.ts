@@ -1,6 +1,16 @@
-import { anyNumber, compareNatural, compareTerminals, groupBy, type ElectricalType, type Part, type Pin, type Side } from '../part';
+import {
+  anyNumber,
+  compareNatural,
+  compareTerminals,
+  groupBy,
+  isFlank,
+  type ElectricalType,
+  type Part,
+  type Pin,
+  type Side,
+} from '../part';
 import { SHAPES, type BodyDef, type ShapeName, type ShapePort } from '../shapes';
-import { canBe, isCounted, isCountedOnly, isWiper } from './shape-roles';
+import { canBe, isCounted, isCountedOnly, isWiper, tellsShape } from './shape-roles';
 
 /** A body shape for a unit, with the pin that each of its ports would be bound to. */
 export interface ShapeProposal {
@@ -123,7 +133,8 @@ function proposeFor(part: Part, pins: readonly Pin[], shape: ShapeName): ShapePr
   const def = SHAPES[shape];
   const ports = shape === 'contacts' ? contactPorts(pins) : portsFor(def, pins);
   const ends = shape === 'choke' ? byWinding(pins) : shape === 'potentiometer' && pins.some(isWiper) ? byName(pins) : pins;
-  const pinOf = shape === 'contacts' ? new Map(ports.map((p, i) => [p, pins[i]!])) : bindPorts(ports, ends);
+  const firsts = ends === pins ? oneOfEach(pins) : ends;
+  const pinOf = shape === 'contacts' ? new Map(ports.map((p, i) => [p, pins[i]!])) : bindPorts(ports, firsts);
   if (ports.some((p) => !p.optional && !pinOf.has(p))) return undefined;
   const bound = withTwins(
     ports.flatMap((port) => (pinOf.has(port) ? [{ port, pin: pinOf.get(port)! }] : [])),
@@ -132,7 +143,7 @@ function proposeFor(part: Part, pins: readonly Pin[], shape: ShapeName): ShapePr
   const taken = new Set(bound.map((b) => b.pin.id));
   const words = wordsFor(part, pins, def);
   const twin = TWINS[shape];
-  const said = twin ? isThis(shape, twin[0], part, pins) : def.words.test(words);
+  const said = (twin ? isThis(shape, twin[0], part, pins) : def.words.test(words)) || tellsShape(shape, bound);
   const doubts = twin && !said ? [`Nothing says whether it is ${twin[1]}.`] : [];
   if (bound.filter((b) => isCountedOnly(b.pin, b.port.role)).length > 2 && ends === pins && !(shape === 'contacts' && said))
     doubts.push('The ends are taken in the order of their numbers.');
@@ -144,8 +155,9 @@ function proposeFor(part: Part, pins: readonly Pin[], shape: ShapeName): ShapePr
   return { shape, bound, left: pins.filter((p) => !taken.has(p.id)), inverted: def.inverted?.test(words) ?? false, doubts, confidence };
 }
 
+const FLANK = [-1, 1, -2];
 /** Where further pins of one electrode stand, after the first at 1; the driver's return has its own place at 2 of the base. */
-const BESIDE: Partial<Record<Side, readonly number[]>> = { top: [0, -1, 2, -2], base: [0, -1, -2] };
+const BESIDE: Partial<Record<Side, readonly number[]>> = { top: [0, -1, 2, -2], base: [0, -1, -2], left: FLANK, right: FLANK };
 const MOST_BESIDE = 7;
 
 /** With the pins that have the name of a bound one beside it, where the shape lets its port repeat. */
@@ -160,11 +172,18 @@ function withTwins(bound: ShapeProposal['bound'], pins: readonly Pin[]): ShapePr
   return [...groupBy(out, (b) => b.port.role).values()].flatMap((of) => (of[0]!.port.repeats ? inOrder(of, pins) : of));
 }
 
-/** Pins of one electrode from left to right as they are numbered. */
+/** Pins of one electrode from left to right, or downwards, as they are numbered. */
 function inOrder(of: ShapeProposal['bound'], pins: readonly Pin[]): ShapeProposal['bound'] {
-  const ports = of.map((b) => b.port).sort((a, b) => a.at - b.at);
+  const downwards = isFlank(of[0]!.port.side) ? -1 : 1;
+  const ports = of.map((b) => b.port).sort((a, b) => (a.at - b.at) * downwards);
   return pins.filter((p) => of.some((b) => b.pin === p)).map((pin, i) => ({ port: ports[i]!, pin }));
 }
+
+/** One pin of each name before those that have a name again, which are the same end. */
+const oneOfEach = (pins: readonly Pin[]): Pin[] => {
+  const names = groupBy(pins, (p) => p.name);
+  return [...pins].sort((a, b) => names.get(a.name)!.indexOf(a) - names.get(b.name)!.indexOf(b));
+};
 
 /** A before B, whatever their numbers: each of several potentiometers is drawn the same way round. */
 const byName = (pins: readonly Pin[]): Pin[] => [...pins].sort((a, b) => compareNatural(a.name, b.name));
@@ -202,8 +221,11 @@ export function suggestShapes(part: Part, unitId: string): ShapeProposal[] {
   const pins = unitPins(part, unitId);
   return (Object.keys(SHAPES) as ShapeName[])
     .filter((shape) => shape === 'contacts' || pins.length <= mostPins(SHAPES[shape]))
-    .filter((shape) => !SHAPES[shape].needsWords || SHAPES[shape].words.test(wordsFor(part, pins, SHAPES[shape])))
     .flatMap((shape) => proposeFor(part, pins, shape) ?? [])
+    .filter(({ shape, bound }) => {
+      const def = SHAPES[shape];
+      return !def.needsWords || def.words.test(wordsFor(part, pins, def)) || tellsShape(shape, bound);
+    })
     .filter((p) => p.bound.length > 0 && p.left.every((pin) => !!SHAPES[p.shape].box && IDLE.has(pin.type)))
     .filter((p) => p.shape !== 'buffer' || p.confidence > 0.9)
     .sort(

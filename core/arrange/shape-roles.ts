@@ -1,4 +1,5 @@
 import { carriesPower, goesOut, nameOnDrawing, type Pin } from '../part';
+import type { ShapeName } from '../shapes';
 import { rolesOf, withoutChannel } from '../spice';
 
 /** Roles by what is counted, not named: the ends of a resistor, the contacts of a relay. */
@@ -12,6 +13,7 @@ const CALLED: readonly [what: string, words: RegExp][] = [
   ['coil', /\bcoil\b|^a[12]$/i],
   ['contact', /\bcontact\b|^(com|no|nc)\d?$/i],
   ['wiper', /\bwiper\b|^[pr]?w\d?$/i],
+  ['throw', /\bthrow\b/i],
 ];
 const calledOf = (pin: Pin): string[] =>
   CALLED.filter(([, words]) => words.test(pin.name) || words.test(pin.description ?? '')).map(([what]) => what);
@@ -30,6 +32,19 @@ function canBeEnd(pin: Pin, role: string): boolean {
 
 /** True where nothing but a pin's number tells which of a shape's ends it is. */
 export const isCountedOnly = (pin: Pin, role: string): boolean => isCounted(role) && !role.startsWith('~') && calledOf(pin).length === 0;
+
+/** Shapes that the names of their ends tell: no other part has a gate between collector and emitter. */
+const TOLD: readonly (readonly [ShapeName, role: string, name: RegExp])[] = [
+  ['igbt', 'gate', /./],
+  ['triac', 'gate', /./],
+  ['zener', 'reference', /./],
+  ['bridge', '~1', /^~|^AC/i],
+];
+
+/** Whether the names of its ends alone tell a shape; what goes in, a gate, is the only one of them that is not passive. */
+export const tellsShape = (shape: ShapeName, bound: readonly { port: { role: string }; pin: Pin }[]): boolean =>
+  TOLD.some(([told, by, name]) => told === shape && bound.some(({ port, pin }) => port.role === by && name.test(pin.name))) &&
+  bound.every(({ port, pin }) => pin.type === 'passive' || (pin.type === 'input' && /^(gate|reference)$/.test(port.role)));
 
 /** The roles of a pin by its name, with and without its channel, or by its description where the name has none. */
 function rolesOfPin(pin: Pin): ReadonlySet<string> {
@@ -57,6 +72,9 @@ export function canBe(pin: Pin, role: string): boolean {
         (role === 'ground' ? pin.type === 'ground' : role === 'supply+' && pin.type === 'supply-in' && !roles.has('supply-')))
     );
   if (roles.has(role)) return role !== 'input' || !goesOut(pin.type);
+  // Neither end of a pole is closed before the other.
+  if (/^normally/.test(role)) return pin.type === 'passive' && calledOf(pin).includes('throw');
+  if (role === 'common') return pin.type === 'passive' && /\bcommon\b.*\bpole\b|\bpole\b.*\bcommon\b/i.test(pin.description ?? '');
   if (role === 'input') return pin.type === 'input' && !['in+', 'in-', 'enable', 'bypass', 'feedback'].some((r) => roles.has(r));
   return role === 'output' && goesOut(pin.type);
 }

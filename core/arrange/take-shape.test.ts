@@ -1,5 +1,5 @@
 import { applyEdit, connectPoint, DEFAULT_RULES, emptyPart, type ElectricalType, type HouseRules, type Part, type Pin } from '../part';
-import { boundsOf, drawUnit, edgeInset, SHAPES, type ShapeName } from '../shapes';
+import { boundsOf, drawShape, drawUnit, edgeInset, SHAPES, type ShapeName } from '../shapes';
 import { arrangeAs, arrangePart, movePins, proposeShape, shapeEdit, suggestShapes } from '.';
 
 const pin = (text: string, i: number): Pin => {
@@ -55,6 +55,13 @@ describe('shapes that pins call for', () => {
     ['Trimmer', ['1', 'W', '3'], ['potentiometer']],
     ['Trimmer', ['1', '2', '3'], ['potentiometer']],
     ['Filament lamp', ['1', '2'], ['lamp']],
+    ['', ['C', 'E', 'KE', 'G:input'], ['igbt']],
+    ['', ['MT1', 'MT2', 'G:input', 'MT2'], ['triac']],
+    ['', ['+', '~', '~', '-'], ['bridge']],
+    ['', ['IN+', 'IN-', 'X', 'Y'], []],
+    ['', ['REF:input', 'A', 'K'], ['zener']],
+    ['Tactile switch', ['A', 'A', 'B', 'B'], ['switch']],
+    ['Rectifier', ['A', 'K', 'K'], ['diode', 'diodes-anode']],
     ['Tactile push-button', ['1A', '1B', '2A', '2B'], []],
   ])('%s of %j', (description, pins, expected) => expect(names(part(description, ...pins)).sort()).toEqual([...expected].sort()));
 
@@ -153,6 +160,7 @@ describe('planned units', () => {
   ])('are no passive parts beside supplies: %s', (what, pins) => expect(new Set(shapes(planned(what, pins)))).toEqual(new Set(['block'])));
   it('stay blocks where anything is in doubt', () => {
     expect(shapes(planned('', ['B:input', 'C', 'E']))).toEqual(['block']);
+    expect(shapes(planned('', ['C', 'E:input', 'G:ground']))).toEqual(['block']);
     expect(shapes(planned('Dual line driver', ['1A:input', '1Y:output', '2A:input', '2Y:output']))).toEqual(['block']);
     expect(shapes(planned('Mixed connector', ['A:input', 'B:output', 'C']))).toEqual(['block']);
   });
@@ -168,6 +176,24 @@ describe('planned units', () => {
     const bare = { ...part(description, 'X'), units: [], drawings: [], pins: pins.map(([name, type, says], i) => ({ ...pin(`${name}:${type}`, i), description: says })) }; // prettier-ignore
     return applyEdit(bare, arrangePart(bare, DEFAULT_RULES));
   };
+  it('are a pole with two throws where the words say so', () => {
+    const pole = (i: number): [string, ElectricalType, string][] => [
+      [`${i}A`, 'passive', `Throw 1 of pole ${i}`],
+      [`${i}C`, 'passive', `Common of pole ${i}`],
+      [`${i}B`, 'passive', `Throw 2 of pole ${i}`],
+    ];
+    const { units, drawings } = told('', [...pole(1), ...pole(2)]);
+    expect([units.length, drawings.map((d) => d.body.shape)]).toEqual([2, ['changeover']]);
+  });
+  it('are of both polarities by their words, of bipolar transistors too', () => {
+    const half = (i: number, which: string): [string, ElectricalType, string][] => [
+      [`E${i}`, 'passive', `Emitter of ${which} transistor`],
+      [`B${i}`, 'input', `Base of ${which} transistor`],
+      [`C${i}`, 'passive', `Collector of ${which} transistor`],
+    ];
+    const both = told('', [...half(1, 'NPN'), ...half(2, 'PNP')]);
+    expect([both.units.map((u) => u.title), shapes(both)]).toEqual([['NPN', 'PNP'], ['npn', 'pnp']]); // prettier-ignore
+  });
   it('are what several of one kind say of themselves, the wiper of each in its place', () => {
     const ends = (i: number, [a, w, b]: [string, string, string]): [string, ElectricalType, string][] => [
       [`${a}${i}`, 'passive', `Terminal ${a} of potentiometer ${i}`],
@@ -223,6 +249,18 @@ describe('planned units', () => {
     const places = drawing!.ports.map((p) => `${p.side} ${p.at}`);
     expect(places.sort()).toEqual(['base -1', 'base 0', 'base 1', 'left -1', 'top -1', 'top 0', 'top 1', 'top 2']);
   });
+});
+
+describe('an end with several pins', () => {
+  it('has them below each other, joined at the frame', () => {
+    const coil = part('Inductor', '1', '1', '2', '2');
+    const drawn = applyEdit(coil, shapeEdit(coil, 'u1', proposeShape(coil, 'u1', 'inductor')!, DEFAULT_RULES));
+    const [{ body, ports }] = drawn.drawings as [Part['drawings'][number]];
+    expect(ports.map((p) => `${p.side} ${p.at} ${edgeInset(body, p.side, p.at)}`).sort()).toEqual(['left -1 0', 'left 0 80', 'right -1 0', 'right 0 80']); // prettier-ignore
+    const joints = drawShape(body, ports).flatMap((s) => (s.kind === 'polyline' && s.points.every(([x]) => Math.abs(x) === 200) ? [s.points] : [])); // prettier-ignore
+    expect(joints).toEqual([[[-200, -100], [-200, 0]], [[200, -100], [200, 0]]]); // prettier-ignore
+  });
+  it('is drawn as ever with one', () => expect(edgeInset({ shape: 'inductor', width: 4, height: 2, strip: 0 }, 'left', 0)).toBe(80));
 });
 
 describe.each(Object.entries(SHAPES))('shape %s', (name, def) => {

@@ -352,6 +352,11 @@ describe('changed house rules', () => {
     expect(inDrawnOrder(pinsOf('E::T', 'C::T', 'B::T')).map((p) => p.name)).toEqual(['E', 'C', 'B']);
     expect(inDrawnOrder(pinsOf('QB::Q', 'QC::Q', "QH'::Q", 'QA::Q')).map((p) => p.name)).toEqual(['QA', 'QB', 'QC', "QH'"]);
   });
+  it('order a bus that names have beside their own work', () => {
+    const names = (...pins: string[]) => inDrawnOrder(pinsOf(...pins)).map((p) => p.name);
+    expect(names('DO/IO1', 'WP#/IO2', 'DI/IO0', 'HOLD#/IO3')).toEqual(['DI/IO0', 'DO/IO1', 'WP#/IO2', 'HOLD#/IO3']);
+    expect(names('PA1/IO2', 'PA2/IO1', 'PA3/IO0')).toEqual(['PA1/IO2', 'PA2/IO1', 'PA3/IO0']);
+  });
   it.each<[HouseRules['order'], string[]]>([
     ['natural', ['D1', 'D2', 'D10']],
     ['number', ['D10', 'D1', 'D2']],

@@ -62,10 +62,15 @@ export function findComplements(pins: readonly Pin[]): { word: string; pins: Pin
   return complements?.every((c) => c.word !== '') && new Set(complements.map((c) => c.word)).size > 1 ? complements : undefined;
 }
 
+/** Contacts in one shell are of one plug, however they are counted. */
+const areOfConnector = (signals: readonly Pin[]): boolean =>
+  signals.some((p) => p.type === 'passive' && (/^(SHELL|SHIELD)_?\d*$/i.test(p.name) || /^(shell|shield)\b/i.test(p.description ?? '')));
+
 type Equal = (members: Map<string, Pin>[]) => boolean;
 
 function channelsIn(pins: readonly Pin[], areEqual: Equal): Channels | undefined {
   const signals = pins.filter((p) => isSignal(p.type) && !COUPLED.test(p.description ?? ''));
+  if (areOfConnector(signals)) return undefined;
   const isFed = pins.some((p) => carriesPower(p.type));
   const found = (areContacts(signals) ? [ofContact] : READINGS).flatMap((read) => {
     const channels = byReading(signals, read, isFed, areEqual);
@@ -78,10 +83,16 @@ function channelsIn(pins: readonly Pin[], areEqual: Equal): Channels | undefined
 }
 
 function areBits({ indices, members }: Channels, signals: readonly Pin[]): boolean {
-  if (indices.length < BITS || members[0]!.size > 2) return false;
   const own = new Set(members.flatMap((m) => [...m.values()]));
-  return signals.some((p) => p.type === 'input' && !own.has(p));
+  const shared = signals.filter((p) => p.type === 'input' && !own.has(p));
+  // The bits of two words that are added, compared or chosen from.
+  if (shared.some((p) => OF_WORDS.test(p.description ?? ''))) return members[0]!.size <= 4;
+  return indices.length >= BITS && members[0]!.size <= 2 && shared.length > 0;
 }
+
+/** What goes into all bits of a word at once. */
+const OF_WORDS =
+  /\bcarry\b|\bborrow\b|\bcascad|\b(less|greater) than\b|\b(common|data|input|word|source) select\b|\bselect(s|ion)?( of)?( the)? (data|input|word|source)\b/i;
 
 /** The ends of windings on one core, of the coil that moves all contacts, and of a pump's capacitors are counted but no channels. */
 const COUPLED = /\b(winding|primary|secondary|coil|choke|core|transformer)s?\b|\b(pump|flying|doubler|inverter)\b[^.;]{0,30}\bcapacitor\b/i;
@@ -127,7 +138,7 @@ function makeRails({ indices }: Channels, pins: readonly Pin[], read: (typeof RE
 
 /** The polarity of a transistor that a description tells: N and P are no equal channels. */
 const polarityOf = ({ description }: Pin): string | undefined =>
-  /\b([np])(?:[- ]?ch(?:annel)?\b|mos|np\b)/i.exec(description ?? '')?.[1]?.toUpperCase();
+  /\b([np])(?:[- ]?ch(?:annel)?\b|mos|np\b|pn\b)/i.exec(description ?? '')?.[1]?.toUpperCase();
 
 const equal = (members: Map<string, Pin>[], inPolarity = true): boolean =>
   members.every((m) =>

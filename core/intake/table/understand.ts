@@ -10,7 +10,7 @@ import { doubtUnlikeSiblings } from '../understand/siblings';
 import { agreeInPairs, findPairs } from '../understand/pairs';
 import { recogniseSignals } from '../understand/signals';
 import { suggestByFewWords } from '../understand/terse';
-import { doubtUnfed } from '../understand/unfed';
+import { doubtContacts, doubtUnfed } from '../understand/unsaid';
 import { evidenceOfCode } from '../understand/type-codes';
 import type { FoundTable } from './found-table';
 import { packageNamed } from './headings';
@@ -152,6 +152,7 @@ export function propose(terminals: Terminal[], names: readonly string[], known: 
   const pairs = findPairs(terminals.filter((t) => !carriesPower(t.type)));
   agreeInPairs(pairs);
   doubtUnfed(terminals);
+  doubtContacts(terminals);
   recogniseSignals(terminals, pairs);
   const counts = new Map<string, number>();
   for (const t of terminals) for (const name in t.numbers) counts.set(name, (counts.get(name) ?? 0) + 1);

@@ -22,7 +22,12 @@ const CLOCK = /^(?:.*_)?[LUW]?(?:\w*CLK|CK|DQS[LU]?)(?:IN|OUT)?\d*$/i;
 const NEGATED = [['', '#'], ['', '*'], ['', '_N'], ['', '_B'], ['', 'N'], ['', 'B'], ['/', ''], ['n', '']] as const; // prettier-ignore
 
 /** Most names are no half of any pair, and need no closer look. */
-const MAY_BE_HALF = /\+|P(?:LUS|OS)?\d*(?:$|[_/[(.])|T\d*$|CK|CLK|DQS/i;
+const MAY_BE_HALF = /\+|P(?:LUS|OS)?\d*(?:$|[_/[(.])|P[A-HLR]$|T\d*$|CK|CLK|DQS/i;
+
+/** A sign before the letter of a channel, `OUTPL`; words have to say it, as a P stands there in many a name. */
+const BEFORE_CHANNEL = /(?<=^[A-Z]{2,})P(?=[A-HLR]$)/;
+const SAYS_POSITIVE = /\b(positive|plus|non-?inverting)\b/i;
+const SAYS_NEGATIVE = /\b(negative|minus|inverting)\b/i;
 
 const plain = (name: string): string => (/[−–]/.test(name) ? name.replace(/[−–]/g, '-') : name);
 
@@ -36,6 +41,8 @@ function* otherHalves(name: string, names: ReadonlyMap<string, unknown>): Genera
     if (sign.length === 2) yield before + sign[0] + inCaseOf(sign[1]!, 'N') + after;
     else if (/p/i.test(sign)) yield before + inCaseOf(sign, 'M') + after;
   }
+  const inner = BEFORE_CHANNEL.exec(name);
+  if (inner) yield `${name.slice(0, inner.index)}N${name.slice(inner.index + 1)}`;
   const said = TRUE.exec(name);
   if (said) yield name.slice(0, said.index) + inCaseOf(said[0], 'C') + name.slice(said.index + 1);
   // Clocks A, B and C are three; so B is a complement only where no clock is called A.
@@ -48,7 +55,12 @@ const signed = ({ name, activeLow }: Named): string => plain(activeLow && !saysL
 interface Named {
   name: string;
   activeLow?: boolean | undefined;
+  description?: string | undefined;
 }
+
+/** Whether words bear out a sign that stands before a channel's letter; any other sign needs none. */
+const isBorneOut = (positive: Named, negative: Named): boolean =>
+  !BEFORE_CHANNEL.test(positive.name) || (SAYS_POSITIVE.test(positive.description ?? '') && SAYS_NEGATIVE.test(negative.description ?? ''));
 
 /**
  * Differential pairs by name: `AIN1+`/`AIN1−`, `TX_P`/`TX_N`, `D0p`/`D0n`, `USB_DP`/`USB_DM`, `RXP`/`RXM`, `DQS_t`/`DQS_c`, `CK`/`CK#`.
@@ -64,7 +76,7 @@ export function findPairs<T extends Named>(terminals: readonly T[]): [T, T][] {
     if (!MAY_BE_HALF.test(name) || paired.has(terminal)) continue;
     for (const other of otherHalves(name, bySigned)) {
       const partner = bySigned.get(other);
-      if (partner === undefined || paired.has(partner) || partner === terminal) continue;
+      if (partner === undefined || paired.has(partner) || partner === terminal || !isBorneOut(terminal, partner)) continue;
       pairs.push([terminal, partner]);
       paired.add(terminal).add(partner);
       break;

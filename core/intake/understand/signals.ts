@@ -45,7 +45,7 @@ const TOGETHER: { title: string; has: RegExp[]; no?: RegExp; name: RegExp }[] = 
   },
   { title: 'RGMII', has: [/^TX_?CTL\d?$/i, /^RX_?CTL\d?$/i], name: /^[TR]X_?(D\d?_?\d|C\d?|CLK\d?|CTL\d?)$/i },
   { title: 'Line', has: MANAGED, name: /^([TR]X|[TR]D|MDI\d?|TRX?D?\d?)_?[PMN+\-−]\d?$/i },
-  { title: 'Data', has: MEMORY, name: /^[LU]?(DQ|DQS|DM|DQM|DMI|DBI)[LU]?\d*(_?[TCNP]|#)?(_[AB])?$/i },
+  { title: 'Data', has: MEMORY, name: /^[LU]?(DQ|DQS|DM|DQM|DMI|DBI)[LUH]?\d*(_?[TCNP]|#)?(_[AB])?$/i },
   { title: 'Address', has: MEMORY, name: /^(A|BA|BG|CA)\d+(_[AB])?$/i },
   { title: 'Command', has: MEMORY, name: /^[~/n]?(RAS|CAS|WE|CS|CKE|ODT|ACT|PAR|ALERT|CK|CLK)\d?(_?[TCN]|#)*(_[AB])?$/i },
   { title: 'Command', has: [/^[~/n]?RAS\b/i, /^[~/n]?CAS\b/i], name: /^[~/n]?(RAS|CAS|WE|CS|CKE|ODT|ACT)\d?(#|_?N)?$/i },

@@ -544,4 +544,10 @@ describe('pairs', () => {
     const [bar, clock] = [{ name: 'CK', activeLow: true }, { name: 'CK' }];
     expect(findPairs([bar, clock])).toEqual([[clock, bar]]);
   });
+  it('whose sign stands before a channel’s letter only where words bear it out', () => {
+    const half = (name: string, description: string) => ({ name, description });
+    const outputs = [half('OUTPL', 'Left output positive'), half('OUTNL', 'Left output negative')];
+    expect(findPairs(outputs)).toEqual([outputs]);
+    expect(findPairs([half('STOPA', 'Stop A'), half('STONA', 'Stone A')])).toEqual([]);
+  });
 });

@@ -54,7 +54,7 @@ export const CONTACT_SHAPES = {
       { role: 'normally open', side: 'right', at: 1 },
       { role: 'normally closed', side: 'right', at: -1 },
     ],
-    words: /change-?over|\b[sd1-4]pdt\b|double[- ]throw|two-way switch|relay|micro-?switch|\bcontact\b/i,
+    words: /change-?over|\b[sd1-4]pdt\b|\bthrow\b|two-way switch|relay|micro-?switch|\bcontact\b/i,
     needsWords: true,
     draw: () => [ring(-88, 0, 12), ring(88, 100, 12), ring(88, -100, 12), path([-78, -6], [84, -84])],
     edge: leads(100),

@@ -5,8 +5,8 @@ import type { Primitive } from '../picture';
 
 const SEMICONDUCTORS = 'IEC 60617-5; IEEE 315 clause 8.5';
 const TWO: ShapePort[] = [
-  { role: 'anode', side: 'left', at: 0 },
-  { role: 'cathode', side: 'right', at: 0 },
+  { role: 'anode', side: 'left', at: 0, repeats: true },
+  { role: 'cathode', side: 'right', at: 0, repeats: true },
 ];
 const lead = (side: Side): number => (isFlank(side) ? 140 : 0);
 const body = closed([-60, 70], [60, 0], [-60, -70]);
@@ -82,8 +82,8 @@ export const DIODES = {
   triac: {
     ...diode('Triac', /triac/i, []),
     ports: [
-      { role: 'main 2', side: 'left', at: 0 },
-      { role: 'main 1', side: 'right', at: 0 },
+      { role: 'main 2', side: 'left', at: 0, repeats: true },
+      { role: 'main 1', side: 'right', at: 0, repeats: true },
       { role: 'gate', side: 'base', at: 1 },
     ],
     draw: () => [
@@ -100,7 +100,7 @@ export const DIODES = {
     ports: [
       { role: 'anode', side: 'left', at: 1 },
       { role: 'anode', side: 'left', at: -1 },
-      { role: 'cathode', side: 'right', at: 0 },
+      { role: 'cathode', side: 'right', at: 0, repeats: true },
     ],
     draw: ({ w }) => [...pairAt(-50), thin([50 - 60, 100], [120, 100], [120, -100], [50 - 60, -100]), thin([120, 0], [w, 0])],
     edge: (side) => (side === 'left' ? 190 : 0),
@@ -109,7 +109,7 @@ export const DIODES = {
     ...PAIR,
     title: 'Two diodes, common anode',
     ports: [
-      { role: 'anode', side: 'left', at: 0 },
+      { role: 'anode', side: 'left', at: 0, repeats: true },
       { role: 'cathode', side: 'right', at: 1 },
       { role: 'cathode', side: 'right', at: -1 },
     ],

@@ -4,8 +4,8 @@ import type { Primitive } from '../picture';
 
 const PASSIVES = 'IEC 60617-4; IEEE 315 clause 2';
 export const ENDS: ShapePort[] = [
-  { role: '1', side: 'left', at: 0 },
-  { role: '2', side: 'right', at: 0 },
+  { role: '1', side: 'left', at: 0, repeats: true },
+  { role: '2', side: 'right', at: 0, repeats: true },
 ];
 export const leads = (inset: number) => (side: Side) => (isFlank(side) ? inset : 0);
 

@@ -142,6 +142,12 @@ it('asks whether IN feeds a part that nothing else feeds', () => {
   expect(asked([['1', 'IN'], ['2', 'GND'], ['3', 'OUT'], ['4', 'VDD']])).toEqual([]); // prettier-ignore
 });
 
+it('asks what contacts in a shell are whose names alone tell a direction', () => {
+  const rows = [['A1', 'SSTXP1', 'Transmit pair 1 positive'], ['A2', 'SSTXN1', 'Transmit pair 1 negative'], ['S1', 'SHIELD', 'Shell']]; // prettier-ignore
+  const asked = (of: string[][]) => proposal(bars([['Pin', 'Name', 'Description'], ...of])).terminals.filter((t) => t.doubts.length > 0).map((t) => t.name); // prettier-ignore
+  expect([asked(rows), asked(rows.slice(0, 2))]).toEqual([['SSTXP1', 'SSTXN1'], []]);
+});
+
 it('takes the level that stands beside a type', () => {
   const { terminals } = proposal(bars([['Pin', 'Name', 'Type', 'Description'], ['1', 'CLR', 'Digital input, active low', 'Sets all channels to zero'], ['2', 'PD', 'Digital input', 'Sets the part to rest']])); // prettier-ignore
   expect(terminals.map((t) => t.activeLow ?? false)).toEqual([true, false]);

@@ -1,5 +1,5 @@
-import type { ElectricalType } from '../../part';
-import { isTypeAsked, type Terminal } from '../proposal';
+import { isSignal, type ElectricalType } from '../../part';
+import { isTypeAsked, isTypeTold, type Terminal } from '../proposal';
 
 /** What feeds a part, or leaves it regulated, by a name that signals have as well. */
 const FEEDS: readonly [RegExp, ElectricalType][] = [
@@ -23,5 +23,20 @@ export function doubtUnfed(terminals: readonly Terminal[]): void {
     if (!rail || !isOfName || isTypeAsked(t)) continue;
     const reason = `Taken for ${t.type}, but nothing else feeds the part.`;
     t.doubts = [...t.doubts, { field: 'type', reason, candidates: [t.type, rail] }];
+  }
+}
+
+const SHELL = /^(SHELL|SHIELD)_?\d*$/i;
+
+/**
+ * Contacts in a shell are of a connector, through which signals pass: what their names alone say of a direction is that of the
+ * equipment behind it, and is asked.
+ */
+export function doubtContacts(terminals: readonly Terminal[]): void {
+  if (!terminals.some((t) => t.type === 'passive' && SHELL.test(t.name))) return;
+  for (const t of terminals) {
+    if (!isSignal(t.type) || t.type === 'passive' || isTypeTold(t) || isTypeAsked(t)) continue;
+    const reason = `Taken for ${t.type}, but a part with a shell is a connector, whose contacts are often called passive.`;
+    t.doubts = [...t.doubts, { field: 'type', reason, candidates: [t.type, 'passive'] }];
   }
 }
