@@ -97,6 +97,7 @@ describe('channels', () => {
       ['1', '2'],
     ],
     ['switches', told(['1Y::bidirectional', '1Z::bidirectional', '1E::input', '2Y::bidirectional', '2Z::bidirectional', '2E::input']), ['1', '2']], // prettier-ignore
+    ['switches that choose', told(['D1::bidirectional', 'S1A::bidirectional', 'S1B::bidirectional', 'IN1::input', 'D2::bidirectional', 'S2A::bidirectional', 'S2B::bidirectional', 'IN2::input']), ['1', '2']], // prettier-ignore
     ['halves of a bus switch', told(['1OE::input', ...[1, 2, 3].flatMap((i) => [`1A${i}::bidirectional`, `1B${i}::bidirectional`]), '2OE::input', ...[1, 2, 3].flatMap((i) => [`2A${i}::bidirectional`, `2B${i}::bidirectional`])]), undefined], // prettier-ignore
     ['bridges', told(['AIN1::input', 'AIN2::input', 'PWMA::input', 'AO1::output', 'AO2::output', 'BIN1::input', 'BIN2::input', 'PWMB::input', 'BO1::output', 'BO2::output']), ['A', 'B']], // prettier-ignore
     ['amplifiers of colours', told(['+IN_R::input', 'OUT_R::output', '+IN_G::input', 'OUT_G::output', '+IN_B::input', 'OUT_B::output']), ['B', 'G', 'R']], // prettier-ignore

@@ -13,7 +13,7 @@ import {
 } from '../part';
 import { arrangeAs, keepPlaced } from './draft-units';
 import { drawPins, type DrawnUnit } from './draw';
-import type { PinGroup } from './groups';
+import { inPairs, type PinGroup } from './groups';
 import { drawnAsShapes } from './take-shape';
 import { shortTitle } from './titles';
 import { sameWidth } from './tidy';
@@ -75,14 +75,9 @@ function drawChannel(id: string, members: Map<string, Pin>[], titles: string[], 
   const own = [...first.values()];
   const through = throughPins(own);
   const group = (title: string, pins: Pin[]): PinGroup => ({ title, pins, power: false });
-  const groups = [
-    group(
-      titles[0]!,
-      own.filter((p) => !through?.includes(p)),
-    ),
-  ];
-  // The ends of a switch stand across from each other, as ports A and B do.
-  if (through) groups.unshift(group('A', [through[0]]), group('B', [through[1]]));
+  const groups = [group(titles[0]!, inPairs(own.filter((p) => !through?.flat().includes(p))))];
+  // The sides of a switch stand across from each other, as ports A and B do.
+  if (through) groups.unshift(group('A', through[0]), group('B', through[1]));
   if (supplies.length > 0) groups.push({ title: 'Supplies', pins: [...supplies], power: true });
   const longestTitle = titles.reduce((a, b) => (b.length > a.length ? b : a), '');
   const alike = (pin: Pin) => (roleOfPin.has(pin.id) ? members.map((m) => m.get(roleOfPin.get(pin.id)!)!) : []);

@@ -1,4 +1,4 @@
-import { anyNumber, carriesPower, type Pin, type Side } from '../part';
+import { anyNumber, carriesPower, groupBy, type Pin, type Side } from '../part';
 
 /** A ground or a rail of one of two sides by its name: GND1, VCC2, VDDA, GND_ISO, VISO. */
 const OF_SIDE = /^(?:P|S)?(?:GND|VSS|VCC|VDD|COM|V)_?(1|2|A|B|I|O|ISO|LOGIC|BUS|PRI|SEC)$|^(?:GISO|VISO|ISOGND)$/i;
@@ -23,4 +23,25 @@ export function domainsOf(pins: readonly Pin[]): ReadonlyMap<string, Side> | und
   const hasOwn = (side: readonly Pin[]) => side.some((p) => p.type === 'ground' && OF_SIDE.test(p.name)) && side.some((p) => p.type !== 'ground'); // prettier-ignore
   const areApart = hasOwn(left) && hasOwn(right) && ![...namesOf(left)].some((name) => namesOf(right).has(name));
   return areApart && pins.some((p) => APART.test(p.description ?? '')) ? sideOf : undefined;
+}
+
+/** The side that a name's last character tells: A and 1 are the one side of a translator, B and 2 the other. */
+const SIDE_OF: Readonly<Record<string, Side>> = { A: 'left', B: 'right', '1': 'left', '2': 'right' };
+
+/**
+ * The sides of what translates between two rails, `VREF1` and `VREF2`, each line of which is on both: `SCL1` stands across from
+ * `SCL2`, each rail with its own. By pin id; nothing for any other part.
+ */
+export function translated(pins: readonly Pin[]): [string, Side][] {
+  const rails = pins.filter((p) => p.type === 'supply-in');
+  const lines = pins.filter((p) => p.type === 'bidirectional');
+  const areBoth = (of: readonly Pin[]) =>
+    of.length === 2 &&
+    of
+      .map((p) => p.name.at(-1))
+      .sort()
+      .join('') in { AB: 1, '12': 1 };
+  const inTwos = (of: readonly Pin[]) => [...groupBy(of, (p) => p.name.slice(0, -1)).values()].every(areBoth);
+  const isOne = rails.length === 2 && lines.length >= 4 && inTwos(rails) && inTwos(lines);
+  return isOne ? [...rails, ...lines].map((p) => [p.id, SIDE_OF[p.name.at(-1)!]!]) : [];
 }

@@ -85,6 +85,12 @@ function asideNames(pins: readonly Pin[]): Map<string, string> {
   return new Map([...groupBy(said, (s) => letters(s.as)).values()].filter(isBus).flatMap((of) => of.map((s) => [s.name, s.as] as const)));
 }
 
+/** The halves of each pair beside each other with the positive one first, where the first of them stood; others stay. */
+export function inPairs(pins: readonly Pin[]): Pin[] {
+  const pairOf = new Map(findPairs(pins).flatMap((pair) => pair.map((half) => [half, pair] as const)));
+  return [...new Set(pins.flatMap((p) => pairOf.get(p) ?? [p]))];
+}
+
 /**
  * Buses in natural order, the halves of a pair beside each other with the positive one first; names of different stems
  * stay in the order of the source, in which an interface reads best.

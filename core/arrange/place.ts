@@ -1,6 +1,6 @@
 import { goesOut, groupBy, isFlank, stemOf, type HouseRules, type Mark, type Pin, type Side, type SideRole } from '../part';
 import { interfaceOf } from '../intake/understand/signals';
-import { domainsOf } from './domains';
+import { domainsOf, translated } from './domains';
 import { cutBetweenStems, type PinGroup } from './groups';
 
 /** A place that a person chose: it stays. */
@@ -39,12 +39,13 @@ type Block = { group: PinGroup; pins: Pin[]; role: SideRole; at: number };
 export function sideBlocks(groups: readonly PinGroup[], rules: HouseRules): Record<Side, Pin[][]> {
   const sides: Record<Side, Block[]> = { left: [], right: [], top: [], base: [] };
   const powerOnly = groups.every((g) => g.power || g.title === 'Not used');
-  const ports = portsAB(groups);
-  const domains = domainsOf(groups.flatMap((g) => g.pins));
+  const pins = groups.flatMap((g) => g.pins);
+  const domains = domainsOf(pins);
+  const ports = new Map([...portsAB(groups), ...translated(pins)]);
   for (const [at, block] of groups.flatMap((group) => blocksOf(group, rules)).entries()) {
     const usual: Side = powerOnly ? (block.role === 'ground' ? 'right' : 'left') : rules.sides[block.role];
     // What a house has above or below stays there.
-    const own = (p: Pin): Side => (isFlank(usual) ? (domains?.get(p.id) ?? ports.get(block.group) ?? usual) : usual);
+    const own = (p: Pin): Side => (isFlank(usual) ? (domains?.get(p.id) ?? ports.get(p.id) ?? usual) : usual);
     for (const [side, pins] of groupBy(block.pins, own)) sides[side].push({ ...block, pins, at });
   }
   if (!domains) even(sides, powerOnly);
@@ -53,12 +54,16 @@ export function sideBlocks(groups: readonly PinGroup[], rules: HouseRules): Reco
   return { left: ordered(sides.left), right: ordered(sides.right), top: ordered(sides.top), base: ordered(sides.base) };
 }
 
-/** The sides of ports that go through, from A to B: 1A and 2A stand across from 1B and 2B. */
-function portsAB(groups: readonly PinGroup[]): ReadonlyMap<PinGroup, Side> {
+/** The sides of ports that go through, from A to B, by pin id: 1A and 2A stand across from 1B and 2B. */
+function portsAB(groups: readonly PinGroup[]): [string, Side][] {
   const ports = groups.filter((g) => /^\d?[AB]$/.test(g.title) && g.pins.every((p) => p.type === 'bidirectional'));
   const sizes = (letter: string) => ports.filter((g) => g.title.endsWith(letter)).map((g) => `${g.title.slice(0, -1)} ${g.pins.length}`);
   const [a, b] = [sizes('A').sort().join(), sizes('B').sort().join()];
-  return new Map(a === b ? ports.map((g) => [g, g.title.endsWith('A') ? 'left' : 'right'] as const) : []);
+  // A switch has one end on one side.
+  const isSwitch = ports.length === 2 && ports.some((g) => g.pins.length === 1);
+  return a === b || isSwitch
+    ? ports.flatMap((g) => g.pins.map((p): [string, Side] => [p.id, g.title.endsWith('A') ? 'left' : 'right']))
+    : [];
 }
 
 /** The pins between gaps: what follows in one group, or a single pin on its like in another, has none between. */

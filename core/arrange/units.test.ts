@@ -336,6 +336,19 @@ describe('changed house rules', () => {
         ['left', 'right', 'left', 'right'].flatMap((side) => [side, side, side]),
       );
     });
+    it('of what translates are those of the rails', () => {
+      const lines = ['VREF1:supply-in', 'SCL1', 'SDA1', 'VREF2:supply-in', 'SCL2', 'SDA2'];
+      expect(sides(pinsOf(...lines, 'EN:input'))).toBe('left left left right right right left');
+      expect(sides(pinsOf(...lines.slice(0, -1), 'GPIO', 'EN:input'))).not.toContain('left left left right right');
+    });
+    it('of a switch are its common end’s and those of what it chooses from, of channels with the positive half first', () => {
+      const both = [1, 2].flatMap((i) => [`D${i}`, `S${i}A`, `S${i}B`, `IN${i}:input`]);
+      expect(drafted(pinsOf(...both)).drawings[0]!.ports.map((p) => p.side)).toEqual(['left', 'left', 'right', 'right']);
+      const driver = [1, 2].flatMap((i) => [`IN${i}:input`, `OUT${i}-:output`, `OUT${i}+:output`]);
+      const { drawings, units } = drafted(pinsOf(...driver));
+      const outputs = drawings[0]!.ports.filter((p) => p.side === 'right').sort((a, b) => b.at - a.at);
+      expect(outputs.map((p) => units[0]!.binding[p.id])).toEqual(['p3', 'p2']);
+    });
     it('above and below are the house’s, of an isolator too', () => {
       const rules: HouseRules = { ...DEFAULT_RULES, sides: { ...DEFAULT_RULES.sides, supply: 'top', ground: 'base' } };
       expect(sides(numbered(...isolator), rules)).toBe('top left left base base right right top');

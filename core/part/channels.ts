@@ -1,4 +1,5 @@
 import { carriesPower, goesOut, isSignal } from './electrical-type';
+import { groupBy } from './group-by';
 import { compareNatural } from './natural';
 import type { Pin } from './pin';
 
@@ -148,12 +149,17 @@ const equal = (members: Map<string, Pin>[], inPolarity = true): boolean =>
     }),
   );
 
-/** The two ends of a switch, where what controls it is beside them and nothing else. */
-export function throughPins(pins: readonly Pin[]): [Pin, Pin] | undefined {
-  const [one, other, ...more] = pins.filter((p) => p.type === 'bidirectional');
-  return one && other && more.length === 0 && pins.length > 2 && pins.every((p) => p === one || p === other || p.type === 'input')
-    ? [one, other]
-    : undefined;
+/**
+ * The two sides of a switch, where what controls it is beside them and nothing else: its ends, or the common one and those that it
+ * chooses from, which are alike but for their last letter.
+ */
+export function throughPins(pins: readonly Pin[]): [Pin[], Pin[]] | undefined {
+  const through = pins.filter((p) => p.type === 'bidirectional');
+  if (through.length < 2 || pins.length === through.length || !pins.every((p) => p.type === 'input' || through.includes(p)))
+    return undefined;
+  if (through.length === 2) return [[through[0]!], [through[1]!]];
+  const likes = [...groupBy(through, (p) => p.name.slice(0, -1)).values()].sort((a, b) => a.length - b.length);
+  return likes.length === 2 && likes[0]!.length === 1 ? [likes[0]!, likes[1]!] : undefined;
 }
 
 /** Signals go in and out, through a switch, or are passive; in a part that nothing feeds what controls them, a gate, may be among them. */

@@ -6,7 +6,7 @@ import { recogniseInterfaces } from '../understand/interfaces';
 import { recogniseLeads } from '../understand/leads';
 import { doubtFloating, doubtPlainOutputs } from '../understand/output-enable';
 import { doubtOfAnother } from '../understand/others';
-import { doubtUnlikeSiblings } from '../understand/siblings';
+import { doubtUnlikeSiblings, suggestBySiblings } from '../understand/siblings';
 import { agreeInPairs, findPairs } from '../understand/pairs';
 import { recogniseSignals } from '../understand/signals';
 import { suggestByFewWords } from '../understand/terse';
@@ -70,6 +70,7 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   doubtPlainOutputs(terminals, around.titles);
   doubtOfAnother(terminals, around.titles);
   suggestByFewWords(terminals);
+  suggestBySiblings(terminals);
   return propose(terminals, names, { problems, declared: countDeclared(around.titles), table: view }, options);
 }
 

@@ -1,5 +1,5 @@
 import { groupBy, remember, type Doubt, type ElectricalType } from '../../part';
-import { isTypeAsked, type Terminal } from '../proposal';
+import { giveType, isTypeAsked, type Terminal } from '../proposal';
 
 /** What can stand in any row of names says nothing of its siblings. */
 const APART: ReadonlySet<ElectricalType> = new Set(['ground', 'no-connect', 'reserved', 'unspecified']);
@@ -16,7 +16,7 @@ function familyOf(name: string): string | undefined {
     .toUpperCase()
     .replace(/\d+/g, '#')
     .replace(/^[A-D](?=[A-Z]{3})/, '@')
-    .replace(/([A-Z#]{2}[ _]?)[A-D]$/, (end, before: string) => (RAIL.test(name) ? end : `${before}@`));
+    .replace(/([A-Z#]{2}[ _]?)[A-DU-W]$/, (end, before: string) => (RAIL.test(name) ? end : `${before}@`));
   return !OF_VOLTAGE.test(name) && /[#@]/.test(family) && /[A-Z]/.test(family) ? family : undefined;
 }
 
@@ -67,3 +67,15 @@ const unlike = (t: Terminal, other: Terminal): Doubt => ({
   reason: `Taken for ${t.type}, but its like ${other.name} is ${other.type}.`,
   candidates: [...new Set([t.type, other.type, 'passive' as const])],
 });
+
+/** Of siblings that are all asked, those that nothing is known of are taken for what another is. */
+export function suggestBySiblings(terminals: readonly Terminal[]): void {
+  if (!terminals.some((t) => t.type === 'unspecified')) return;
+  for (const family of groupBy(terminals.filter(isTypeAsked), (t) => familyOf(t.name)).values()) {
+    const known = family.filter((t) => t.type !== 'unspecified');
+    if (known.length === 0 || familyOf(known[0]!.name) === undefined || !isOfOneType(known)) continue;
+    const [{ name, type }] = known as [Terminal];
+    const reason = `Taken for ${type}, as its like ${name} is; nothing says it.`;
+    for (const t of family) if (t.type === 'unspecified') giveType(t, type, `its like ${name}`, reason);
+  }
+}

@@ -6,7 +6,10 @@ import { pairNames } from './pairs';
 /** Interfaces by the names that their signals have everywhere. */
 const WORK = [
   { title: 'Clock', name: /^(XTAL|XIN|XOUT|OSC|CLK|CLKIN|MCLK|REFCLK|X[IO12]$|\w+_(X[IO]|XIN|XOUT|XTAL_?(I|O|IN|OUT))$)/i },
-  { title: 'Serial port', name: /^(n?S?CS|n?SS|SCLK|SCK|SDI|SDO|MOSI|MISO|SCL|SDA|DIN|DOUT|TXD?|RXD?|n?DRDY)[#_N]*$/i },
+  {
+    title: 'Serial port',
+    name: /^(n?S?CS|n?SS|SCLK|SCK|SDI|SDO|MOSI|MISO|SCL|SDA|SM(?:B|BUS)?_?(?:CLK|DATA?|ALERT)|DIN|DOUT|TXD?|RXD?|n?DRDY)[#_N]*$/i,
+  },
   { title: 'Debug', name: /^(TCK|TDI|TDO|TMS|n?TRST|SWDIO|SWCLK|SWO)/i },
   { title: 'Control', name: /^(n?RE?SE?T|EN|n?SHDN|n?PWDN|MODE|SEL|BOOT|n?OE|n?CE)\w*[#]?$/i },
 ];

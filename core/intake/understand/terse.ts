@@ -10,6 +10,7 @@ const LIKELY: readonly [words: RegExp, type: ElectricalType][] = [
   [/^(?!.*\bsupply\b).*\b(present|presence|detected|inserted)\W*$/i, 'input'],
   [/^\W*(power good|fault|failure|overload|overcurrent|status|ready) of (the|an?) |\b(regulator|supply|converter) good\W*$/i, 'input'],
   [/^\W*(voltage )?monitor(ing)? of\b/i, 'input'],
+  [/\b(low|high)-side (source|emitter)\b/i, 'passive'],
   [/^\W*((fan|motor) )?(speed|pulses|revolutions)( of the (fan|motor))?\W*$/i, 'input'],
   [/^\W*((fan|motor) )?(speed|power|supply) control( of\b.*)?\W*$/i, 'output'],
   [/^\W*([\w-]+ )?(backlight|fan|pump|motor|regulator|converter) on\W*$/i, 'output'],

@@ -25,7 +25,7 @@ export const COUPLERS = {
     ...coupler,
     title: 'Optocoupler',
     ports: [...LAMP, { role: 'collector', side: 'right', at: 1 }, { role: 'emitter', side: 'right', at: -1 }],
-    words: /opto-?coupler|opto-?isolator|photocoupler|\bLED\b.{1,80}\btransistor\b/i,
+    words: /opto-?coupler|opto-?isolator|photocoupler|\bLED\b.{1,80}\b(photo-?)?transistor\b/i,
     draw: (frame) => [
       ...lit(frame),
       path([80, 90], [80, -90]),

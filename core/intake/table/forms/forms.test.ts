@@ -148,6 +148,12 @@ it('asks what contacts in a shell are whose names alone tell a direction', () =>
   expect([asked(rows), asked(rows.slice(0, 2))]).toEqual([['SSTXP1', 'SSTXN1'], []]);
 });
 
+it('asks likes by the same, where only one of them is of a usual name', () => {
+  const rows = ['U', 'V', 'W'].map((phase, i) => [`${i + 1}`, `SEN${phase}`, `Phase ${phase} shunt`]);
+  const types = proposal(bars([['Pin', 'Name', 'Description'], ...rows])).terminals.map((t) => `${t.type} ${t.doubts.length}`); // prettier-ignore
+  expect(new Set(types)).toEqual(new Set(['input 1']));
+});
+
 it('takes the level that stands beside a type', () => {
   const { terminals } = proposal(bars([['Pin', 'Name', 'Type', 'Description'], ['1', 'CLR', 'Digital input, active low', 'Sets all channels to zero'], ['2', 'PD', 'Digital input', 'Sets the part to rest']])); // prettier-ignore
   expect(terminals.map((t) => t.activeLow ?? false)).toEqual([true, false]);
