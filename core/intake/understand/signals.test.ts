@@ -272,6 +272,29 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
     { SW_B1: 'Buck 1', FB_B1: 'Buck 1', SW_B2: 'Buck 2', SW_B3: 'SW', AIN1: undefined },
   ],
   [
+    'an audio port beside a port for control',
+    [
+      ['BCLK', 'I/O'],
+      ['DACLRC', 'I/O'],
+      ['DACDAT', 'I'],
+      ['SCLK', 'I'],
+      ['SDIN', 'I/O'],
+      ['CSB', 'I'],
+    ],
+    { DACLRC: 'Audio port', DACDAT: 'Audio port', SCLK: 'Serial port', SDIN: 'Serial port', CSB: 'Serial port' },
+  ],
+  [
+    'two-wire ports by what stands before both lines',
+    [
+      ['DDCSDA', 'I/O'],
+      ['DDCSCL', 'O'],
+      ['AUXSDA', 'I/O'],
+      ['SMB_CLK', 'I'],
+      ['SMB_DATA', 'I/O'],
+    ],
+    { DDCSDA: 'DDC', DDCSCL: 'DDC', AUXSDA: undefined, SMB_CLK: 'Serial port', SMB_DATA: 'Serial port' },
+  ],
+  [
     'nothing where nothing is shared',
     [
       ['FOO', 'I'],

@@ -39,6 +39,13 @@ const MANAGED = [/^MDC$/i, /^MDIO$/i];
 /** A memory that is clocked. */
 const MEMORY = [/^CKE/i, /^DQ[LU]?0(_|$)/i];
 
+/** The clocks of an audio port, the start of its frames, and its signals: those of its own, and those that a serial port has too. */
+const BIT_CLOCK = /^(I2S_)?(BCLK|BCK|BICK)\d?$/i;
+const SHIFT_CLOCK = /^(I2S_)?(SCLK|SCK)\d?$/i;
+const FRAME = /^(I2S_)?(LRC?LK|LRCK|WCLK|FSYNC|WS|(DAC|ADC)LRC)\d?$/i;
+const AUDIO = /^I2S_MCLK$|^(I2S_)?(BCLK|BCK|BICK|LRC?LK|LRCK|(DAC|ADC)LRC|WCLK|FSYNC|WS|I2S\d|SDATA|SDAT[AI]|SDT[IO]|(DAC|ADC)DAT)\d?$/i;
+const AUDIO_DATA = /^(I2S_)?(SCLK|SCK|SDIN|SDOUT|SDI|SDO|DIN|DOUT)\d?$/i;
+
 /** Interfaces whose signals are told by each other: the names that have to be there or must not be, and those that then belong to it. */
 const TOGETHER: { title: string; has: RegExp[]; no?: RegExp; name: RegExp }[] = [
   {
@@ -52,11 +59,11 @@ const TOGETHER: { title: string; has: RegExp[]; no?: RegExp; name: RegExp }[] = 
   { title: 'Address', has: MEMORY, name: /^(A|BA|BG|CA)\d+(_[AB])?$/i },
   { title: 'Command', has: MEMORY, name: /^[~/n]?(RAS|CAS|WE|CS|CKE|ODT|ACT|PAR|ALERT|CK|CLK)\d?(_?[TCN]|#)*(_[AB])?$/i },
   { title: 'Command', has: [/^[~/n]?RAS\b/i, /^[~/n]?CAS\b/i], name: /^[~/n]?(RAS|CAS|WE|CS|CKE|ODT|ACT)\d?(#|_?N)?$/i },
-  {
-    title: 'Audio port',
-    has: [/^(I2S_)?(BCLK|BCK|BICK|SCLK|SCK)\d?$/i, /^(I2S_)?(LRC?LK|LRCK|WCLK|FSYNC|WS)\d?$/i],
-    name: /^I2S_MCLK$|^(I2S_)?(BCLK|BCK|BICK|SCLK|SCK|LRC?LK|LRCK|WCLK|FSYNC|WS|SDATA|SDAT[AI]|SDT[IO]|SDIN|SDOUT|SDI|SDO|DIN|DOUT|(DAC|ADC)DAT)\d?$/i,
-  },
+  // Beside a bit clock, SCLK and what is called like it are of the port that controls the part.
+  { title: 'Audio port', has: [BIT_CLOCK, FRAME], name: AUDIO },
+  { title: 'Audio port', has: [BIT_CLOCK, FRAME], no: SHIFT_CLOCK, name: AUDIO_DATA },
+  { title: 'Audio port', has: [SHIFT_CLOCK, FRAME], no: BIT_CLOCK, name: AUDIO },
+  { title: 'Audio port', has: [SHIFT_CLOCK, FRAME], no: BIT_CLOCK, name: AUDIO_DATA },
   { title: 'CAN', has: [/^CAN_?H$/i, /^CAN_?L$/i], name: /^([TR]XD?|CAN_?[HL]|SPLIT|STBY?|S)$/i },
   {
     title: 'Control',
@@ -78,12 +85,20 @@ const TOGETHER: { title: string; has: RegExp[]; no?: RegExp; name: RegExp }[] = 
   { title: 'USB', has: [/^(USB_?)?D[P+]$/i, /^(USB_?)?D[MN\-−]$/i], name: /^(USB_?)?(D[PMN+\-−]|ID|CC[12]|SBU[12])$/i },
 ];
 
+/** One of several two-wire ports by what stands before its lines: `DDC` of DDCSDA and DDC_SCL. Of I2C0 there are many alike. */
+const TWO_WIRE = /^([A-Z]+?)_?S(?:DA|CL)$/i;
+
 /** The interfaces that some terminals have together, by the names of their signals. */
 function interfacesOf(names: readonly string[]): (name: string) => string | undefined {
   const first = names.map(firstName);
+  const lines = groupBy(first, (name) => TWO_WIRE.exec(name)?.[1]);
+  const twoWire = (name: string) => {
+    const port = TWO_WIRE.exec(name)?.[1];
+    return port !== undefined && new Set(lines.get(port)).size === 2 ? port : undefined;
+  };
   const isThere = (wanted: RegExp) => first.some((name) => wanted.test(name));
   const there = TOGETHER.filter(({ has, no }) => has.every(isThere) && !(no && isThere(no)));
-  return (name) => there.find((t) => t.name.test(firstName(name)))?.title;
+  return (name) => there.find((t) => t.name.test(firstName(name)))?.title ?? twoWire(firstName(name));
 }
 
 /** The interface that a terminal's name speaks of, where neither its words nor its type say otherwise. */

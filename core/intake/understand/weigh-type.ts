@@ -80,6 +80,8 @@ export function weighType({ name, code, description: whole, told: cell }: Said):
     // The drain of a bus's clock is the master's, where the column says that the clock comes in.
     .filter((e) => !(e.type === 'open-drain' && exactOf(told) === 'input' && /^SCL/i.test(name)))
     .filter((e) => !isOfAnother(e, name))
+    // What comes in is no three-state output: the words say what it controls.
+    .map((e) => (e.type === 'three-state' && exactOf(told) === 'input' ? { ...e, weight: Math.min(e.weight, ENOUGH_ALONE) } : e))
     // `Clock for more phases`, said of CLKOUT, tells what goes out.
     .filter((e) => !(e.type === 'input' && e.weight <= HINT && goesOut))
     .map((e) => (e.isBare && exactOf(told) !== undefined ? { ...e, weight: Math.min(e.weight, HINT) } : e))

@@ -154,6 +154,11 @@ it('asks likes by the same, where only one of them is of a usual name', () => {
   expect(new Set(types)).toEqual(new Set(['input 1']));
 });
 
+it('takes what the column says comes in for an input, whatever it makes three-state, and asks', () => {
+  const [control] = proposal(bars([['Pin', 'Name', 'Type', 'Description'], ['1', 'GTS', 'I', 'Global three-state'], ['2', 'GSR', 'I', 'Global reset']])).terminals; // prettier-ignore
+  expect([control!.type, control!.doubts.length]).toEqual(['input', 1]);
+});
+
 it('takes the level that stands beside a type', () => {
   const { terminals } = proposal(bars([['Pin', 'Name', 'Type', 'Description'], ['1', 'CLR', 'Digital input, active low', 'Sets all channels to zero'], ['2', 'PD', 'Digital input', 'Sets the part to rest']])); // prettier-ignore
   expect(terminals.map((t) => t.activeLow ?? false)).toEqual([true, false]);
