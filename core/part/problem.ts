@@ -71,6 +71,7 @@ const MESSAGES = {
   'table-overlaps':
     'The table "{table}" was left out: {again} of its {terminals} numbers stand in the first table too. Take one of the two, or mend the numbers.',
   'column-names': 'Column {column} holds names and was not taken. Set its role if they are terminals too.',
+  'column-exchanged': 'The names read like words, and the column "{heading}" like names. Set both roles if they are exchanged.',
   'column-numbers': 'The column "{heading}" looks like terminal numbers too and was not taken. Set its role if it is a package.',
   'row-quote': 'A quoted cell is never closed. Add the closing quote.',
   'row-skipped': 'Row "{text}" was left out: {why}.',

@@ -95,7 +95,12 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
     if (context.without?.has(own.line)) continue;
     const goesOn = above !== undefined && sharesNumbers(own, above, index);
     const row = goesOn ? own : withWholeList(withShared(own, above), index.numbers);
-    const read = goesOn ? 'continuation' : context.including?.has(row.line) ? 'row' : kindOf(row, context.columns, index);
+    const read =
+      goesOn || isUnderWords(row, entries.at(-1), index)
+        ? 'continuation'
+        : context.including?.has(row.line)
+          ? 'row'
+          : kindOf(row, context.columns, index);
     const kind = read === 'continuation' && !goesOn && isTitleAt(row, index, titles, entries.at(-1)) ? 'heading' : read;
     if (kind === 'heading') {
       title = group = cleanHeading(filled(row)[0]!);
@@ -115,6 +120,13 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
   }
   for (const { rows: own } of entries) for (const { line } of own.slice(1)) context.continued?.add(line);
   return entries;
+}
+
+/** A text alone in the line below a row, straight under its description: `0 = off)` is no note there, however it begins. */
+function isUnderWords(row: GridRow, entry: Entry | undefined, { at }: RoleIndex): boolean {
+  const above = entry?.rows.at(-1);
+  if (!above?.starts || row.starts?.length !== 1 || row.starts[0]! < 4 || row.line !== above.line + 1) return false;
+  return !!row.cells[at.description]?.trim() && above.starts.at(-1) === row.starts[0] && !/^(\(\d+\)|notes?\b)/i.test(filled(row)[0]!);
 }
 
 /** The lower line of a heading of two, `number` under `Pin`, is no group. */

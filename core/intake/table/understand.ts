@@ -10,7 +10,7 @@ import { doubtUnlikeSiblings, suggestBySiblings } from '../understand/siblings';
 import { agreeInPairs, findPairs } from '../understand/pairs';
 import { recogniseSignals } from '../understand/signals';
 import { suggestByFewWords } from '../understand/terse';
-import { doubtContacts, doubtUnfed } from '../understand/unsaid';
+import { doubtContacts, doubtRailOut, doubtUnfed } from '../understand/unsaid';
 import { evidenceOfCode } from '../understand/type-codes';
 import type { FoundTable } from './found-table';
 import { packageNamed } from './headings';
@@ -62,7 +62,7 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   const terminals = readRows(split.rows, context, taken);
   if (terminals.length > MOST_TERMINALS) return refuse(problem('table-large', { limit: MOST_TERMINALS }, { file: options.file }));
   if (terminals.length === 0) return refuse(problem('table-none', {}, { file: options.file }));
-  problems.push(...unreadPackages(columns, table, options), ...unreadNames(columns, table, options));
+  problems.push(...unreadPackages(columns, table, options), ...unreadNames(columns, table, options), ...exchanged(columns, table, options));
   const names = [...new Set(split.columns.filter((c) => c.role === 'number').map((c) => c.packageName))];
   const view = { columns, rows: viewRows(table, taken, context) };
   doubtFloating(terminals);
@@ -137,6 +137,18 @@ function unreadNames(columns: readonly Column[], table: FoundTable, options: Rea
   });
 }
 
+/** Words under the heading of the names and names under that of the words: the columns are exchanged, or the headings shifted. */
+function exchanged(columns: readonly Column[], table: FoundTable, options: ReadOptions): Problem[] {
+  const name = columns.findIndex((c) => c.role === 'name');
+  const words = columns.findIndex((c) => c.role === 'description');
+  if (options.roles || name < 0 || words < 0) return [];
+  const filled = table.rows.filter((r) => r.cells[name]?.trim() && r.cells[words]?.trim());
+  const share = (at: number, like: RegExp) => filled.filter((r) => like.test(r.cells[at]!.trim())).length / filled.length;
+  const areExchanged = filled.length >= MANY_ROWS && share(name, /[a-z]{3}/) > 0.6 && share(words, /^[A-Z0-9_+/#-]{2,12}$/) > 0.8;
+  return areExchanged ? [problem('column-exchanged', { heading: columns[words]!.heading }, placeIn(table, options))] : [];
+}
+const MANY_ROWS = 3;
+
 interface Understood {
   problems: Problem[];
   /** How many terminals the text around says there are. */
@@ -153,6 +165,7 @@ export function propose(terminals: Terminal[], names: readonly string[], known: 
   const pairs = findPairs(terminals.filter((t) => !carriesPower(t.type)));
   agreeInPairs(pairs);
   doubtUnfed(terminals);
+  doubtRailOut(terminals);
   doubtContacts(terminals);
   recogniseSignals(terminals, pairs);
   const counts = new Map<string, number>();

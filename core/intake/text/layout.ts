@@ -30,7 +30,9 @@ function fromTypeset(lines: string[]): string[] {
   if (lines.filter((l) => typesetRow(l) !== undefined).length < 2) return lines;
   const plain = (cell: string) =>
     cell
-      .replace(/\\(?:text\w*|mathrm|overline|emph)\{([^{}]*)\}/g, '$1')
+      .replace(/\\(?:text\w*|math\w+|emph|ensuremath)\{([^{}]*)\}/g, '$1')
+      .replace(/\\(?:overline|bar)\{([^{}]*)\}/g, (_, barred: string) => [...barred].map((sign) => `${sign}\u0305`).join(''))
+      .replace(/(?<!\\)\$([^$]*)(?<!\\)\$/g, '$1')
       .replace(/\\([_&%#$])/g, '$1')
       .trim();
   return lines.map((line) => {

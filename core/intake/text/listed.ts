@@ -33,18 +33,21 @@ export function gridOfList(rows: readonly GridRow[]): Grid {
 /** `(in) -- sampling clock`: the type before the words. */
 const WITH_TYPE = /^\(([^()]{1,20})\)\s*[-–—:]*\s*(.*)$/;
 
-/** What a remark in a program's list begins with: `1: "VDD",  # supply`. */
-const REMARK = /^(?:#|\/\/|--)\s*/;
+/** What a remark in a program's list begins with: `1: "VDD",  # supply`, and the dots that lead to words. */
+const REMARK = /^(?:[#;]|\/\/|--|\.{2,})\s*/;
 
 /** The least share of the lines that must be entries: numbered prose has such lines too. */
 const MOSTLY = 0.7;
 
+/** The name of a part of a file of settings, `[PINS]`. */
+const SECTION = /^\s*\[[^\]]{1,40}\]\s*$/;
+
 /** True where nearly every line begins with the word for a terminal and its number. */
 export const isListOfPins = (lines: readonly string[]): boolean => {
-  const filled = lines.filter((l) => l.trim() !== '');
+  const filled = lines.filter((l) => l.trim() !== '' && !SECTION.test(l));
   return filled.length > 1 && filled.filter((l) => PIN_FIRST.test(l)).length >= 0.9 * filled.length;
 };
-const PIN_FIRST = /^\s*(?:[-*•]\s+)?(?:pin|ball|terminal|lead|contact|pad)\s{0,4}#?\d{1,4}\s*[:=]/i;
+const PIN_FIRST = /^\s*(?:[-*•]\s+)?(?:(?:pin|ball|terminal|lead|contact|pad)\s{0,4}#?\d{1,4}\s*[:=]|[A-Z]{0,2}\d{1,4}\s*=\s*[^\s=])/i;
 
 /** A pinout that is written as a list, a line for each terminal; undefined where the text is none. */
 export function listedGrid(lines: readonly string[]): Grid | undefined {
@@ -65,8 +68,8 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
     if (bracketed) return void rows.push({ line: i + 1, cells: bracketed.slice(1, 4) });
     const [, a, b, name, ...said] = BEHIND_SIGN.exec(plain) ?? [];
     const number = a ?? b;
-    // Behind a bare number only what is written as a name counts: steps of instructions are numbered too.
-    if (!number || !name || name.length > 40 || (a === undefined && /[a-z]{3}/.test(name))) return;
+    // Behind a bare number only what is written as a name counts, but for `5 = Shield`: steps of instructions are numbered too.
+    if (!number || !name || name.length > 40 || (a === undefined && /[a-z]{3}/.test(name) && !/^\w+\s*=/.test(plain))) return;
     const words = (said.find((s) => s) ?? '').replace(/^\((.*)\)$/, '$1');
     rows.push({ line: i + 1, cells: [number, name.replace(/[:,;]$/, '').replace(/^(["'])(.+)\1$/, '$2'), words.replace(REMARK, '')] });
   });

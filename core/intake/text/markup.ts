@@ -6,7 +6,7 @@ const DRAWN: [sign: RegExp, plain: string][] = [
 ];
 
 /** Most texts have none of these marks, which one look at each line tells. */
-const MARKED = /[\u2500-\u256c]|^\s*(?:\^|\{\|)/;
+const MARKED = /[\u2500-\u256c]|^\s*(?:\^|\{\||\|\|)/;
 
 /** The lines of tables in drawn lines, between carets and as wikis mark them, as lines with bars between their cells. */
 export function fromMarkup(lines: string[]): string[] {
@@ -14,7 +14,9 @@ export function fromMarkup(lines: string[]): string[] {
   const drawn = lines.map((l) => (/[\u2500-\u256c]/.test(l) ? DRAWN.reduce((text, [sign, plain]) => text.replace(sign, plain), l) : l));
   // Headings between carets stand over cells between bars.
   const barred = drawn.map((l) => (/^\s*\^.*\^\s*$/.test(l) ? l.replace(/\^/g, '|') : l));
-  return barred.some((l) => /^\s*\{\|/.test(l)) ? fromWiki(barred) : barred;
+  if (barred.some((l) => /^\s*\{\|/.test(l))) return fromWiki(barred);
+  // Headings between double bars do too.
+  return barred.map((l) => (/^\s*\|\|.*\|\|\s*$/.test(l) && !/[^|]\|[^|]/.test(l) ? l.replace(/\|\|/g, '|') : l));
 }
 
 /** A wiki's table, `{|` to `|}`, whose rows begin with `|-` and whose cells stand in one line or in a line each. */
@@ -41,12 +43,13 @@ function fromWiki(lines: string[]): string[] {
   return out;
 }
 
-/** Signs of a markup text that stand around words or escape a sign in them: `code`, **bold**, `A\_B`. */
+/** Signs of a markup text that stand around words or escape a sign in them: `code`, **bold**, ~~struck~~, `A\_B`. */
 export const withoutMarks = (text: string): string =>
-  !/[`*_\\]/.test(text)
+  !/[`*_~\\]/.test(text)
     ? text
     : text
         .replace(/(`{1,2})([^`]+)\1/g, '$2')
         .replace(/\*\*([^*]+)\*\*/g, '$1')
         .replace(/^__(.+)__$/, '$1')
+        .replace(/^~~([^~]+)~~$/, '$1')
         .replace(/\\([\\`*_{}[\]()#+.!|~-])/g, '$1');

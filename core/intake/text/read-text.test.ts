@@ -305,6 +305,23 @@ Note: pins 4 to 8 are not shown.
   });
   it('joins a line that goes on with the row above', () =>
     expect(pins['1']!.description).toBe('Analog input of the converter, with a range of 0 V to 2.5 V'));
+  it('joins what stands straight under the words, though it reads like a note', () => {
+    const told = byNumber(
+      read(`Pin  Name   Description
+1    VDD    Supply of the part, which is to be decoupled close to its
+            package with a capacitor of 100 nF and with a loop that is short.
+2    EN     Enable (1 = on,
+            0 = off)
+3    GND    Ground
+I = input, O = output
+`),
+    );
+    expect(['1', '2', '3'].map((n) => told[n]!.description)).toEqual([
+      'Supply of the part, which is to be decoupled close to its package with a capacitor of 100 nF and with a loop that is short.',
+      'Enable (1 = on, 0 = off)',
+      'Ground',
+    ]);
+  });
   it('takes footnote marks off', () => expect(pins['2']!.name).toBe('VDD'));
   it('takes no note for a row', () => expect(terminalsIn(proposal)).toHaveLength(3));
   it('takes the package from the title and misses its pins', () => {
@@ -312,6 +329,18 @@ Note: pins 4 to 8 are not shown.
     expect(proposal.problems.map(sayProblem).join(' ')).toMatch(/TSSOP-8 should have 8 terminals; 3 were read/);
   });
   it('keeps the line of each row', () => expect(pins['2']!.origin).toEqual({ line: 8 }));
+});
+
+it('says that names and words are exchanged', () => {
+  const codes = (text: string) => read(text).problems.map((p) => p.code);
+  expect(codes('Pin,Name,Description\n1,Supply,VDD\n2,Enable,EN\n3,Ground,GND\n')).toContain('column-exchanged');
+  expect(codes('Pin,Name,Description\n1,VDD,Supply\n2,EN,Enable\n3,GND,Ground\n')).toEqual([]);
+  expect(codes('Pin,Name,Description\n1,Vdd,SUPPLY\n2,En,ENABLE\n3,Gnd,GROUND\n')).toEqual([]);
+});
+
+it('asks whether a plain output is a rail where IN is a supply', () => {
+  const asked = (of: string) => terminalsIn(read(`Pin,Name,Description\n1,IN,Input supply\n2,GND,Ground\n3,OUT,${of}\n`)).map((t) => t.doubts.length); // prettier-ignore
+  expect([asked('Output'), asked('Output of the comparator')]).toEqual([[0, 0, 1], [0, 0, 0]]); // prettier-ignore
 });
 
 it('reads a group column before headings', () => {
@@ -603,6 +632,8 @@ describe('tables and lists of programs and markup texts', () => {
     ['double lines', lines((r) => `║ ${r.join(' ║ ')} ║\n╠═══╬═══╬═══╬═══╣`, all)],
     ['a wiki’s table', `{| class="wikitable"\n|+ Pins\n! Pin !! Name !! Type !! Description\n${lines((r) => `|-\n| style="width:2em" | ${r.join(' || ')}`)}\n|}`],
     ['a wiki’s cells in a line each', `{|\n! Pin\n! Name\n! Type\n! Description\n${lines((r) => `|-\n| ${r.join('\n| ')}`)}\n|}`],
+    ['headings between double bars', `||Pin||Name||Type||Description||\n${lines((r) => `|${r.join('|')}|`)}`],
+    ['a typeset table', `\\begin{tabular}{clll}\n${lines((r) => `${r.join(' & ')} \\\\ \\hline`, all)}\n\\end{tabular}`],
     ['headings between carets', `^ Pin ^ Name ^ Type ^ Description ^\n${lines((r) => `| ${r.join(' | ')} |`)}`],
     ['records by number', JSON.stringify({ pins: Object.fromEntries(rows.map(([pin, name, type, description]) => [pin, { name, type, description }])) })],
     ['records by name', JSON.stringify(Object.fromEntries(rows.map(([pin, name, type, description]) => [name, { pin, type, description }])))],
@@ -625,6 +656,8 @@ describe('tables and lists of programs and markup texts', () => {
     ['`PA0` / `ADC0`', 'PA0 / ADC0'],
     ['**VDD**', 'VDD'],
     ['__VDD__', 'VDD'],
+    ['~~NC~~', 'NC'],
+    ['~RESET', '~RESET'],
     ['IO\\_1', 'IO_1'],
     ['A*B*', 'A*B*'],
     ['nRST_', 'nRST_'],
@@ -643,6 +676,8 @@ describe('entries of a number and a name, in whatever signs they stand', () => {
   const pins = (text: string) => terminalsIn(read(text)).map((t) => `${t.numbers['']} ${t.name}`);
   it.each<[string, string]>([
     ['a name before its number', lines((n, name) => `${name}: ${n}`)],
+    ['equals signs behind numbers, and remarks', `[PINS]\n${lines((n, name) => `${n}  = ${name}    ; what it does`)}`],
+    ['leading dots', lines((n, name) => `${n} ....... ${name} ....... what it does`)],
     ['an equals sign', lines((n, name) => `${name} = ${n}`)],
     ['bullets', lines((n, name) => `- ${n} ${name}: what it does`)],
     ['names in bold', lines((n, name) => `* **${name}** (${n}) - what it does`)],
@@ -656,6 +691,13 @@ describe('entries of a number and a name, in whatever signs they stand', () => {
     ['paragraphs of names', `TF0003\n${lines((n, name) => `${name} (Pin ${n})\nWhat it does,\nand when.\n`)}`],
     ['paragraphs of numbers', `TF0003\n\n${lines((n, name) => `Pin ${n} - ${name}\n    A485 bus line.\n`)}`],
   ])('%s', (_what, text) => expect(pins(text)).toEqual(PINS));
+
+  it('takes a bar over a typeset name for its level', () => {
+    const { terminals } = read('Pin & Name & Type \\\\\n1 & $\\overline{\\mathrm{CS}}$ & I \\\\\n2 & EN\\_A & I \\\\\n');
+    expect(terminals.map((t) => [t.name, t.activeLow ?? false])).toEqual([['CS', true], ['EN_A', false]]); // prettier-ignore
+  });
+  it('takes a word behind an equals sign for a name', () =>
+    expect(pins('1 = +24V\n2 = 0V\n3 = Shield\n')).toEqual(['1 +24V', '2 0V', '3 Shield']));
 
   it('takes the word of a program off its names, and what it says beside them', () => {
     const { terminals } = read('#define PIN_VDD 1 /* supply */\n#define PIN_TXD 2 /* output */\n#define PIN_RXD 3\n#define PIN_GND 4');

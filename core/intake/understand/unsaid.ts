@@ -26,6 +26,20 @@ export function doubtUnfed(terminals: readonly Terminal[]): void {
   }
 }
 
+/**
+ * What comes out where a supply goes in as IN is a rail, or the output of a switch or an amplifier: where a plain `Output` is all
+ * that is said of it, it is asked.
+ */
+export function doubtRailOut(terminals: readonly Terminal[]): void {
+  const [[isIn], [isOut, rail]] = FEEDS as [(typeof FEEDS)[number], (typeof FEEDS)[number]];
+  if (!terminals.some((t) => t.type === 'supply-in' && isIn.test(t.name))) return;
+  for (const t of terminals) {
+    if (t.type !== 'output' || !isOut.test(t.name) || isTypeAsked(t) || !BARE.test(t.description ?? 'output')) continue;
+    const reason = 'Taken for output, but where IN is a supply what comes out may be a rail.';
+    t.doubts = [...t.doubts, { field: 'type', reason, candidates: ['output', rail, 'passive'] }];
+  }
+}
+
 const SHELL = /^(SHELL|SHIELD)_?\d*$/i;
 
 /**
