@@ -64,6 +64,8 @@ export interface Entry {
   broken: [string, string] | undefined;
   /** The name without what a row below, that has a name alone, was taken to add to it though no sign tells. */
   shortName?: string;
+  /** Only numbers stand in its row: all else is that of the row above. */
+  onlyNumbers?: true;
   /** The lines of a name's cell that are names each; the first counts. */
   stacked: string[] | undefined;
   type: string | undefined;
@@ -112,6 +114,9 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
       if (!hasSigns && NONE.test(entry.activeLow)) entry.activeLow = '';
       if (isOnceOver) group = entry.group;
       if (isOfBanks && title !== undefined) entry.group = title;
+      const before = entries.at(-1);
+      if (before && filled(row).length === index.numbers.length && entry.name === '')
+        Object.assign(entry, { onlyNumbers: true, name: before.name, type: before.type, description: before.description });
       entries.push(entry);
       taken.add(row.line);
     } else if (kind === 'odd' && goesOnWithNumbers(entries.at(-1), row, index)) addNumbers(entries.at(-1)!, row, index);

@@ -10,8 +10,8 @@ const TOKEN = /^(?:[A-Z]{1,3}\d{1,4}|\d{1,4}|[A-Z]{1,2}\d{1,3}[A-Z]|TAB\d?|EP\d?
 /** What a transistor stands on, in the place of a number: its tab, its mounting base, its case. */
 const MOUNT = /^(?:tab|mb|case|base|flange)$/i;
 const RANGE = /^([A-Z]{0,3})(\d{1,4})(?:-|–|—|−|\.\.+|…|~|:)([A-Z]{0,3})(\d{1,4})$/i;
-/** Contact 3 of connector X1, `X1-3`, is no range. */
-const CONTACT = /^(?:J|P|X|CN|TB|XS|XP)\d{1,2}-\d{1,3}$/;
+/** Contact 3 of connector X1, `X1-3`, is no range; with a dot it is one of any part that a board has. */
+const CONTACT = /^(?:(?:J|P|X|CN|TB|XS|XP)\d{1,2}-|(?:J|P|X|CN|TB|XS|XP|U|IC)\d{1,3}\.)\d{1,3}$/;
 const MOST = 2000;
 
 /** Reads one number, a list (`5, 12, 31`, `A1 A2`), a range (`10–17`, `A1 to A4`), or the mark for none. */

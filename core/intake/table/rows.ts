@@ -46,6 +46,7 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
     !entry.crossed &&
     !entry.broken &&
     !entry.stacked &&
+    !entry.onlyNumbers &&
     !entry.rows[0]!.doubt &&
     WORD.test(entry.name)
   )
@@ -73,6 +74,7 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   if (entry.rows[0]!.doubt) doubts.push(entry.rows[0]!.doubt);
   const unsure = fits && !single ? members.find((m) => m.unsure !== undefined)?.unsure : clean.unsure;
   if (unsure !== undefined) doubts.push(markDoubt(clean.name, unsure));
+  if (entry.onlyNumbers) doubts.push({ field: 'name', reason: 'Only numbers stand in its row: the name above is taken.' });
   if (clean.name === '' && lists.some((l) => l.numbers.some((n) => n !== 'EP')))
     doubts.push({ field: 'name', reason: 'The name cell is empty.' });
   // Beside a plus, a minus and a wave are the terminals of a bridge.

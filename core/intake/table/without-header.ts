@@ -10,8 +10,30 @@ import { looksLikeNumbers, readNumberCell } from './numbers';
 const mostly = (body: readonly GridRow[], grid: Grid, share = 0.7): boolean =>
   body.length >= 2 && body.length >= grid.rows.filter((r) => !isBlank(r)).length * share;
 
+/**
+ * Two lists side by side as one below the other: the two rows of a package. Only where their numbers are all from 1 on, so that a
+ * figure in a description makes no second list.
+ */
+function sideBySide(grid: Grid): Grid {
+  const halves = grid.rows.map((row) => {
+    const at = row.cells.findIndex((c, i) => i > 1 && /^\d{1,3}$/.test(c.trim()));
+    const isBoth = at > 0 && /^\d{1,3}$/.test(row.cells[0]!.trim()) && row.cells.length > at + 1;
+    return isBoth
+      ? [
+          { line: row.line, cells: row.cells.slice(0, at) },
+          { line: row.line, cells: row.cells.slice(at) },
+        ]
+      : [];
+  });
+  const rows = [0, 1].flatMap((side) => halves.flatMap((both) => both[side] ?? []));
+  const numbers = rows.map((r) => Number(r.cells[0])).sort((a, b) => a - b);
+  if (rows.length < 6 || !numbers.every((n, i) => n === i + 1)) return grid;
+  return { layout: 'cells', rows: [...grid.rows.filter((_, i) => halves[i]!.length === 0), ...rows] };
+}
+
 /** A block without headings: what the columns hold tells what they are. */
-export function withoutHeader(grid: Grid): FoundTable | undefined {
+export function withoutHeader(given: Grid): FoundTable | undefined {
+  const grid = sideBySide(given);
   // Headings of limits, registers and orders say that it is no pinout, whatever numbers stand under them.
   const top = grid.rows.filter((r) => !isBlank(r)).slice(0, 3);
   if (top.some((r) => headsOtherTable(filled(r), 1) && !filled(r).some(looksLikeNumbers))) return undefined;

@@ -331,6 +331,21 @@ I = input, O = output
   it('keeps the line of each row', () => expect(pins['2']!.origin).toEqual({ line: 8 }));
 });
 
+it.each<[string, string, string[]]>([
+  ['two lists side by side', '1  VDD  Supply    6  OUT2  Output 2\n2  IN1  Input 1   5  OUT1  Output 1\n3  NC             4  GND   Ground\n', ['1 VDD', '2 IN1', '3 NC', '6 OUT2', '5 OUT1', '4 GND']],
+  ['figures in the words, which are no second list', '1  VDD  Supply  5\n2  IN1  Level   3\n3  OUT  Level   5\n', ['1 VDD', '2 IN1', '3 OUT']],
+])('without headings reads %s', (_, text, expected) =>
+  expect(terminalsIn(read(text)).map((t) => `${t.numbers['']} ${t.name}`)).toEqual(expected),
+); // prettier-ignore
+
+it('takes contacts of several connectors by their designators', () =>
+  expect(terminalsIn(read('Pin,Signal\nJ1.1,+5V\nJ1.2,GND\nJ2.1,CANH\n')).map((t) => t.numbers[''])).toEqual(['J1.1', 'J1.2', 'J2.1']));
+
+it('gives a row of numbers alone the name above, and asks', () => {
+  const rows = terminalsIn(read('Name,Pin,Type,Description\nNC,1,-,Not connected\n,5,,\nOUT,6,O,Output\n'));
+  expect(rows.map((t) => [t.name, t.type, t.doubts.length])).toEqual([['NC', 'no-connect', 0], ['NC', 'no-connect', 1], ['OUT', 'output', 0]]); // prettier-ignore
+});
+
 it('says that names and words are exchanged', () => {
   const codes = (text: string) => read(text).problems.map((p) => p.code);
   expect(codes('Pin,Name,Description\n1,Supply,VDD\n2,Enable,EN\n3,Ground,GND\n')).toContain('column-exchanged');

@@ -44,6 +44,7 @@ export const CUES: readonly Cue[] = [
     unless: /\bpush-?pull\b|\bsources? (and|or)\b|\b(and|or) sources?\b|\bled\b/i,
   },
   { type: 'open-drain', against: ['passive'], words: /\bsinks? (current|up to|\d)/i },
+  { type: 'open-drain', against: ['output'], words: /\((OD|O\.D\.)\)/ },
   { type: 'bidirectional', against: ['input'], words: /\bor (gives|outputs|drives|sends|provides)\b/i },
   { type: 'bidirectional', against: ['input'], words: /\b(driven|pulled (low|down)) by (the|this) (device|part|chip)\b/i },
   { type: 'bidirectional', against: ['passive', 'input', 'output'], words: /\bclock in\b.*\bclock out\b|\bclock out\b.*\bclock in\b/i },

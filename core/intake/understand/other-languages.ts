@@ -44,6 +44,8 @@ const WITHOUT_BLANKS: [english: string, words: string][] = [
   ['active high', '高电平有效 高電平有效 高有效 正論理 ハイアクティブ'],
   ['open-drain output', '开漏输出 漏极开路输出 開漏輸出 オープンドレイン出力 オープン・ドレイン出力'],
   ['open-drain', '漏极开路 开漏 開漏 オープンドレイン オープン・ドレイン 오픈드레인'],
+  ['open-collector output', '集电极开路输出 开集输出 オープンコレクタ出力 オープン・コレクタ出力'],
+  ['open-collector', '集电极开路 开集 集極開路 オープンコレクタ オープン・コレクタ 오픈컬렉터'],
   ['three-state output', '三态输出 三態輸出 トライステート出力'],
   ['three-state', '三态 三態 トライステート スリーステート'],
   ['input/output', '输入/输出 输入／输出 输入输出 輸入/輸出 輸入輸出 入出力 双向 雙向 双方向 입출력 양방향'],
@@ -91,8 +93,9 @@ const WITHOUT_BLANKS: [english: string, words: string][] = [
 /** The same in languages that part their words; what English has too is not among it. */
 const IN_WORDS: [english: string, words: string][] = [
   ['active low', 'aktiv[ -]low|low-aktiv|actif à l[’\']état bas|actif bas|activo (?:a nivel )?bajo|attivo basso'],
-  ['open-drain output', 'sortie (?:à )?drain ouvert|salida (?:de )?drenador abierto'],
-  ['open-drain', 'drain ouvert|drenador abierto'],
+  ['open-drain output', 'sortie (?:à )?drain ouvert|salida (?:de )?drenador abierto|uscita (?:a )?drain aperto'],
+  ['open-drain', 'drain ouvert|drenador abierto|drain aperto|offene[rn]? drain'],
+  ['open-collector', 'collecteur ouvert|colector abierto|collettore aperto|offene[rn]? kollektor|открыт(?:ый|ым) коллектор(?:ом)?'],
   ['input/output', 'ein-?(?:/|und |/ )ausgang|entrée ?/ ?sortie|entrée et sortie|entrada ?/ ?salida|ingresso ?/ ?uscita|вход ?/ ?выход|wejście ?/ ?wyjście|bidirektional(?:e[rs]?)?|bidirectionnel(?:le)?|bidireccional|bidirezionale|двунаправленный'],
   ['reference output', 'referenzausgang|sortie de référence|salida de referencia|uscita di riferimento'],
   ['regulated output', 'geregelter ausgang|sortie régulée|salida regulada|uscita regolata'],
