@@ -342,7 +342,7 @@ it('takes contacts of several connectors by their designators', () =>
   expect(terminalsIn(read('Pin,Signal\nJ1.1,+5V\nJ1.2,GND\nJ2.1,CANH\n')).map((t) => t.numbers[''])).toEqual(['J1.1', 'J1.2', 'J2.1']));
 
 it('gives a row of numbers alone the name above, and asks', () => {
-  const rows = terminalsIn(read('Name,Pin,Type,Description\nNC,1,-,Not connected\n,5,,\nOUT,6,O,Output\n'));
+  const rows = terminalsIn(read('Name,SO-8,MSOP-8,Type,Description\nNC,1,8,-,Not connected\n,5,1,,\nOUT,6,6,O,Output\n'), 'SO-8');
   expect(rows.map((t) => [t.name, t.type, t.doubts.length])).toEqual([['NC', 'no-connect', 0], ['NC', 'no-connect', 1], ['OUT', 'output', 0]]); // prettier-ignore
 });
 
