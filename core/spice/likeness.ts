@@ -70,6 +70,10 @@ export function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: Ot
     return { score: 0.88, because: asSaid(node) };
   if (first.length > 2 && plain.includes(plainName(first))) return { score: 0.9, because: asSaid(node) };
   if (isPad(pin.name) && (isPad(node.name) || isPad(node.doc))) return { score: 0.88, because: `node ${node.name} is the pad as well` };
+  // The phases of a motor or a mains.
+  const [, phase] = /^(?:phase|ph|winding|line)[ _]?([uvwrst]|l[123])$/i.exec(pin.name) ?? [];
+  if (node.doc === '' && phase !== undefined && phase.toLowerCase() === node.name.toLowerCase())
+    return { score: 0.86, because: `node ${node.name} is the phase of that letter` };
   const sense = likeSense(pin, names, node, first, channel);
   if (sense) return sense;
   const lettered = node.doc === '' && node.name.length > 1 ? node.name : first;

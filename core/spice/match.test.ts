@@ -18,6 +18,10 @@ function matched(pins: Pin[], docs: string[]): { pairs: string[]; asks: string[]
 }
 
 it.each<[string, Pin[], string[], string[]]>([
+  ['the ends of a contact by their figures', [['A1', 'passive'], ['A2', 'passive'], ['11', 'passive'], ['12', 'passive'], ['14', 'passive']], ['common contact', 'normally open', 'normally closed'], ['11=1', '12=3', '14=2']],
+  ['how fast it starts by how fast its output rises', [['dVdT', 'passive'], ['GND', 'ground']], ['soft start', 'ground'], ['GND=2', 'dVdT=1']],
+  ['what turns on at a voltage', [['UVLO', 'input'], ['GND', 'ground']], ['enable', 'ground'], ['GND=2', 'UVLO=1']],
+  ['a transistor in German', [['B', 'input'], ['C', 'passive'], ['E', 'passive']], ['Kollektor', 'Basis', 'Emitter'], ['B=2', 'C=1', 'E=3']],
   ['inputs by their letter', [['A', 'input'], ['B', 'input'], ['Y', 'output']], ['Output Y', 'Input B', 'Input A'], ['A=3', 'B=2', 'Y=1']],
   ['inputs of a single gate by their letter', [['1A', 'input'], ['1B', 'input'], ['1Y', 'output']], ['B', 'Y', 'A'], ['1A=3', '1B=1', '1Y=2']],
   ['a bus that counts from 0 by comments that count from 1', [['A0', 'input'], ['A1', 'input'], ['A2', 'input']], ['A1', 'A2', 'A3'], ['A0=1', 'A1=2', 'A2=3']],
@@ -251,6 +255,12 @@ it.each<[string, typeof WITH_GAIN, [name: string, doc: string][], string[]]>([
     nodes.map(([name, doc]) => ({ name, doc, docLine: 1 })),
   ).pairs;
   expect(made.map((p) => `${p.pin}=${p.node}`).sort()).toEqual(pairs);
+});
+
+it('takes the phases of a motor by their letters', () => {
+  const pins: MatchPin[] = ['U', 'V', 'W'].map((phase, i) => ({ number: `${i + 1}`, name: `PHASE_${phase}`, type: 'passive', unit: null }));
+  const { pairs } = matchPins(pins, ['W', 'U', 'V', 'N'].map((name) => ({ name, doc: '' }))); // prettier-ignore
+  expect(pairs.map((p) => `${p.pin}=${p.node}`)).toEqual(['1=U', '2=V', '3=W']);
 });
 
 it('two pins of one net and two nodes of one comment are joined one to one, by their numbers where these are the nodes', () => {

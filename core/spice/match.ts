@@ -39,7 +39,7 @@ const MOST_RIVALS = 48;
  */
 export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[], endsAlike = false): Matching {
   const out: Matching = { pairs: [], asks: [], left: [] };
-  const live = pins.filter((pin) => {
+  const live = withContacts(pins).filter((pin) => {
     const reason = noNodeReason(pin, nodes);
     if (reason) out.left.push({ pin: pin.number, reason });
     return reason === undefined;
@@ -73,6 +73,21 @@ const sayAlike = ({ reason, ...ask }: Matching['asks'][number]) => ({
   ...ask,
   reason: reason.replace(/^.*?(?=( Free: .*)?$)/, 'The model is the same from both ends: either is right.'),
 });
+
+/** The ends of a contact by the second figure of its terminals (EN 50005): common, break and make. */
+const ENDS: Readonly<Record<string, string>> = { '1': 'COM', '2': 'NC', '4': 'NO' };
+
+/** The terminals of changeover contacts, 11, 12 and 14, by what they are, where a coil's A1 and A2 tell a relay. */
+function withContacts(pins: readonly MatchPin[]): readonly MatchPin[] {
+  const names = new Set(pins.map((p) => p.name));
+  const contacts = ['1', '2', '3', '4'].filter((n) => Object.keys(ENDS).every((end) => names.has(n + end)));
+  if (!names.has('A1') || !names.has('A2') || contacts.length === 0) return pins;
+  const nameOf = (name: string): string => {
+    const [, contact = '', end = ''] = /^(\d)([124])$/.exec(name) ?? [];
+    return contacts.includes(contact) ? `${ENDS[end]}${contacts.length > 1 ? contact : ''}` : name;
+  };
+  return pins.map((p) => ({ ...p, name: nameOf(p.name) }));
+}
 
 /** A supply's name without the letter or figure of its channel. */
 const stemOf = (name: string): string => name.replace(/(?<=\w)[A-H\d]$/i, '');

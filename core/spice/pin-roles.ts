@@ -22,6 +22,10 @@ const BESIDES: readonly [type: ElectricalType, role: string, is: string][] = [
   // What a converter makes for itself is its VCC.
   ['supply-out', 'internal supply', 'supply+'],
   ['supply-out', 'reference', 'reference output'],
+  // How fast it starts is how fast its output rises.
+  ['passive', 'slew', 'soft start'],
+  ['passive', 'soft start', 'slew'],
+  ['input', 'undervoltage', 'enable'],
   // A pump's output is an inverted one.
   ['supply-out', 'output', 'out-'],
   ['open-drain', 'reset', 'reset output'],

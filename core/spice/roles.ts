@@ -68,7 +68,7 @@ export const letterOf = (text: string): string | undefined => {
 };
 
 const letterIn = (text: string): string | undefined =>
-  /^(?:(?:logic |data |bus |end )?(?:input|output|in|out|end|terminal|side|line|pin|data|port)[ _]([a-z])(?: of .*| data| input\/output)?|([a-z])[ _](?:input|output|in|out|port input\/output)(?: voltage)?|in([a-h])|([a-z]))$/
+  /^(?:(?:logic |data |bus |end )?(?:input|output|in|out|end|terminal|side|line|pin|data|port|phase|winding)[ _]([a-z])(?: of .*| data| input\/output)?|([a-z])[ _](?:input|output|in|out|port input\/output)(?: voltage)?|in([a-h])|([a-z]))$/
     .exec(normal(text))
     ?.slice(1)
     .find((letter) => letter !== undefined);

@@ -121,6 +121,7 @@ const IN_WORDS: [english: string, words: string][] = [
   ['cathode', 'kathode|cátodo|catodo'],
   ['anode', 'ánodo|anodo'],
   ['collector', 'kollektor|collecteur|colector|collettore'],
+  ['base', 'basis'],
   ['emitter', 'émetteur|emisor|emettitore'],
   ['positive', 'positiver|positif|positiv[ao]'],
   ['negative', 'negativer|négati(?:ve|f)|negativ[ao]'],

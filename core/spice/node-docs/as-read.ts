@@ -6,7 +6,7 @@ import { COUNTED } from './rivals';
 export function asRead(header: Header): Header {
   const { above, between, inside, later } = header;
   const plain = (comments: Comment[]) =>
-    comments.filter((c) => c.text.length <= LONGEST).map((c) => withSecondDash(withoutMark(withoutEdge(drawnPlainly(c)))));
+    comments.filter((c) => c.text.length <= LONGEST).map((c) => withSecondDash(withoutMark(withShortArrow(withoutEdge(drawnPlainly(c))))));
   const known = new Set(header.nodes.map((n) => n.toLowerCase()));
   const read = (comments: Comment[]) => withSigns(withoutBullets(wholeWords(withoutPackage(plain(comments)), known), known));
   return { ...header, above: read(above), between: withSigns(plain(between)), inside: read(inside), later: plain(later) };
@@ -25,6 +25,9 @@ const inAscii = (text: string): string => BOX.reduce((t, [line, mark]) => t.repl
 const drawnPlainly = (c: Comment): Comment => (/[\u2500-\u2570]/.test(c.text) ? { ...c, text: inAscii(c.text), raw: inAscii(c.raw) } : c);
 /** The right edge of a box of asterisks is no word of its line. */
 const withoutEdge = (c: Comment): Comment => (/\s\*+$/.test(c.text) ? { ...c, text: c.text.replace(/\s+\*+$/, '') } : c);
+/** `1 --> gate` and `1 ==> gate` are `1 -> gate`. */
+const withShortArrow = (c: Comment): Comment =>
+  /\s(?:-{2,3}|==)>\s/.test(c.text) ? { ...c, text: c.text.replace(/\s(?:-{2,3}|==)>(?=\s)/g, ' ->') } : c;
 /** `@node IN input` marks its entries for a program. */
 const withoutMark = (c: Comment): Comment => (/^\s*@\w/.test(c.text) ? { ...c, text: c.text.replace('@', '') } : c);
 /** `node 3 - - input`: behind one dash the other is the sign of the input. */

@@ -19,6 +19,10 @@ describe('comments between the lines of a card', () => {
 });
 
 it.each<[string, string, string, string[]]>([
+  ['long arrows', '* Node 1 --> Gate\n* Node 2 ==> Drain', '1 2', ['Gate', 'Drain']],
+  ['an order in German', '* Anschlussfolge: Kollektor, Basis, Emitter', '1 2 3', ['Kollektor', 'Basis', 'Emitter']],
+  ['an order in French', '* Ordre des broches : entrée, masse, sortie', '1 2 3', ['entrée', 'masse', 'sortie']],
+  ['an order in Spanish', '* Orden de los pines: entrada, masa, salida', '1 2 3', ['entrada', 'masa', 'salida']],
   ['commas behind names', '* node,function\n* IN,raw supply\n* G,ground\n* OUT,5 V output', 'IN G OUT', ['raw supply', 'ground', '5 V output']],
   ['names with a mark for programs', '* @node IN raw supply\n* @node OUT 5 V output', 'IN OUT', ['raw supply', '5 V output']],
   ['words that begin with the node’s own name', '* VIN=Supply input, G=Ground, TRIM=Trim input', 'VIN G TRIM', ['Supply input', 'Ground', 'Trim input']],
