@@ -63,15 +63,19 @@ export function cutBetweenStems(pins: readonly Pin[], at: number): number {
 const letters = (name: string): string => name.replace(/[\d+\-−]+.*$/, '');
 
 /** What stands before the last letters of names that are a bus by these, from A on, by name: Q of the outputs QA to QD of a counter. */
-function letteredStems(names: ReadonlySet<string>): Map<string, string> {
+function letteredStems(pins: readonly Pin[]): Map<string, string> {
+  const words = new Map(pins.map((p) => [p.name, (p.description ?? '').toLowerCase()]));
   const byStem = groupBy(
-    [...names].filter((name) => /^[A-Z_]{0,6}[A-H]$/.test(name)),
+    [...words.keys()].filter((name) => /^(?:[A-Z_]{0,6}[A-H]|[a-h])$/.test(name)),
     (name) => name.slice(0, -1),
   );
   const isBus = (stem: string, own: readonly string[]) => {
-    const letters = own.map((name) => name.at(-1)!).sort();
-    // Single letters are a bus where they are many, as the segments of a display are.
-    return letters.length >= (stem === '' ? 5 : 3) && letters.every((letter, i) => letter.charCodeAt(0) === 65 + i);
+    const letters = own.map((name) => name.at(-1)!.toUpperCase()).sort();
+    // `Select A`, `Select B`: their words are the same but for the letter.
+    const said = new Set(own.map((name) => words.get(name)!.replace(new RegExp(`\\b${name.at(-1)!.toLowerCase()}\\b`), '')));
+    const areAlike = said.size === 1 && !said.has('');
+    // Single letters are a bus where they are many, as the segments of a display are, or where their words say so.
+    return letters.length >= (stem === '' && !areAlike ? 5 : 3) && letters.every((letter, i) => letter.charCodeAt(0) === 65 + i);
   };
   return new Map([...byStem].flatMap(([stem, own]) => (isBus(stem, own) ? own.map((name) => [name, stem] as const) : [])));
 }
@@ -99,7 +103,7 @@ export function inDrawnOrder(pins: readonly Pin[]): Pin[] {
   // By name, since a half may have several pins.
   const called = (p: Pin) => (p.activeLow ? `${p.name} low` : p.name);
   const partner = new Map(findPairs(pins).map(([p, n]) => [called(n), p.name]));
-  const lettered = letteredStems(new Set(pins.map((p) => p.name)));
+  const lettered = letteredStems(pins);
   const aside = asideNames(pins);
   const key = (p: Pin) => partner.get(called(p)) ?? aside.get(p.name) ?? p.name;
   const stemOfKey = (p: Pin) => lettered.get(p.name) ?? letters(key(p));

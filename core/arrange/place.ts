@@ -1,13 +1,13 @@
 import { goesOut, groupBy, isFlank, stemOf, type HouseRules, type Mark, type Pin, type Side, type SideRole } from '../part';
 import { interfaceOf } from '../intake/understand/signals';
-import { domainsOf, translated } from './domains';
+import { domainsOf, sidesByKind } from './own-sides';
 import { cutBetweenStems, type PinGroup } from './groups';
 
 /** A place that a person chose: it stays. */
 export type Fixed = ReadonlyMap<string, { side: Side; at: number }>;
 
-/** The node that a bridge drives, and the capacitor of its bootstrap: they stand with the outputs. */
-const OF_BRIDGE = /\bboot-?strap|\b(switch(ing)?|(half-?)?bridge|phase) node\b/i;
+/** The node that a bridge drives, the capacitor of its bootstrap, and what a rectifier gives: they stand with the outputs. */
+const OF_BRIDGE = /\bboot-?strap|\b(switch(ing)?|(half-?)?bridge|phase) node\b|^\W*DC (output|positive|negative|plus|minus)\b/i;
 
 export function roleOf(pin: Pin): SideRole {
   switch (pin.type) {
@@ -41,29 +41,17 @@ export function sideBlocks(groups: readonly PinGroup[], rules: HouseRules): Reco
   const powerOnly = groups.every((g) => g.power || g.title === 'Not used');
   const pins = groups.flatMap((g) => g.pins);
   const domains = domainsOf(pins);
-  const ports = new Map([...portsAB(groups), ...translated(pins)]);
+  const ports = sidesByKind(groups);
   for (const [at, block] of groups.flatMap((group) => blocksOf(group, rules)).entries()) {
     const usual: Side = powerOnly ? (block.role === 'ground' ? 'right' : 'left') : rules.sides[block.role];
     // What a house has above or below stays there.
     const own = (p: Pin): Side => (isFlank(usual) ? (domains?.get(p.id) ?? ports.get(p.id) ?? usual) : usual);
     for (const [side, pins] of groupBy(block.pins, own)) sides[side].push({ ...block, pins, at });
   }
-  if (!domains) even(sides, powerOnly);
+  if (!domains) even(sides, powerOnly, (b) => b.pins.some((p) => ports.has(p.id)));
   const weight = (b: Block) => (b.role === 'supply' ? 0 : b.role === 'ground' ? 2 : b.group.title === 'Not used' ? 3 : 1);
   const ordered = (blocks: Block[]) => joined([...blocks].sort((x, y) => weight(x) - weight(y) || x.at - y.at));
   return { left: ordered(sides.left), right: ordered(sides.right), top: ordered(sides.top), base: ordered(sides.base) };
-}
-
-/** The sides of ports that go through, from A to B, by pin id: 1A and 2A stand across from 1B and 2B. */
-function portsAB(groups: readonly PinGroup[]): [string, Side][] {
-  const ports = groups.filter((g) => /^\d?[AB]$/.test(g.title) && g.pins.every((p) => p.type === 'bidirectional'));
-  const sizes = (letter: string) => ports.filter((g) => g.title.endsWith(letter)).map((g) => `${g.title.slice(0, -1)} ${g.pins.length}`);
-  const [a, b] = [sizes('A').sort().join(), sizes('B').sort().join()];
-  // A switch has one end on one side.
-  const isSwitch = ports.length === 2 && ports.some((g) => g.pins.length === 1);
-  return a === b || isSwitch
-    ? ports.flatMap((g) => g.pins.map((p): [string, Side] => [p.id, g.title.endsWith('A') ? 'left' : 'right']))
-    : [];
 }
 
 /** The pins between gaps: what follows in one group, or a single pin on its like in another, has none between. */
@@ -138,14 +126,15 @@ const count = (blocks: Block[]): number => blocks.reduce((n, b) => n + b.pins.le
 /** Sides that differ by no more places than these are even: a block is not cut for less. */
 const EVEN = 8;
 
-function even(sides: Record<Side, Block[]>, any: boolean): void {
+/** `stays` tells blocks that have their side by what they are. */
+function even(sides: Record<Side, Block[]>, any: boolean, stays: (block: Block) => boolean): void {
   for (let turn = 0; turn < 200; turn++) {
     const [heavy, light] = count(sides.left) > count(sides.right) ? [sides.left, sides.right] : [sides.right, sides.left];
     const excess = count(heavy) - count(light);
     if (excess <= EVEN) return;
     // What shares its group with others of the side stays with them.
     const mates = groupBy(heavy, (b) => b.group.title);
-    const movable = heavy.filter((b) => any || (FREE.includes(b.role) && mates.get(b.group.title)!.length === 1));
+    const movable = heavy.filter((b) => !stays(b) && (any || (FREE.includes(b.role) && mates.get(b.group.title)!.length === 1)));
     // A drawing is read from the left: the first rails, and the first pins of a block that is cut, stand there.
     const isRight = heavy === sides.right;
     const inTurn = (a: Block, b: Block) => (isRight || !any ? a.at - b.at : b.at - a.at);

@@ -349,6 +349,18 @@ describe('changed house rules', () => {
       const outputs = drawings[0]!.ports.filter((p) => p.side === 'right').sort((a, b) => b.at - a.at);
       expect(outputs.map((p) => units[0]!.binding[p.id])).toEqual(['p3', 'p2']);
     });
+    it.each<[string, string[], string]>([
+      ['the common end', ['X0', 'X1', 'X2', 'X', 'A:input'], 'right right right left left'],
+      ['the drain of the sources', ['S1', 'S2', 'D', 'A:input'], 'right right left left'],
+      ['nothing where other lines go both ways', ['X0', 'X', 'GPIO', 'SEL:input'], 'right right right left'],
+    ])('of a multiplexer are told by %s', (_, names, expected) => {
+      const pins = pinsOf(...names).map((p) => ({ ...p, description: p.name === 'X' ? 'Common' : p.name }));
+      expect(sides(pins)).toBe(expected);
+    });
+    it('of a rectifier are its inputs’ and its outputs’', () => {
+      const pins = pinsOf('~:passive', '~:passive', '~:passive', '+:passive', '-:passive');
+      expect(sides(pins.map((p, i) => ({ ...p, description: i < 3 ? `AC phase ${i}` : `DC ${p.name === '+' ? 'positive' : 'negative'}` })))).toBe('left left left right right'); // prettier-ignore
+    });
     it('above and below are the house’s, of an isolator too', () => {
       const rules: HouseRules = { ...DEFAULT_RULES, sides: { ...DEFAULT_RULES.sides, supply: 'top', ground: 'base' } };
       expect(sides(numbered(...isolator), rules)).toBe('top left left base base right right top');
@@ -364,6 +376,11 @@ describe('changed house rules', () => {
     expect(inDrawnOrder(pins).map((p) => p.name)).toEqual(['A', 'B', 'C', 'D', 'E', 'F', 'G', 'DP']);
     expect(inDrawnOrder(pinsOf('E::T', 'C::T', 'B::T')).map((p) => p.name)).toEqual(['E', 'C', 'B']);
     expect(inDrawnOrder(pinsOf('QB::Q', 'QC::Q', "QH'::Q", 'QA::Q')).map((p) => p.name)).toEqual(['QA', 'QB', 'QC', "QH'"]);
+  });
+  it('order a few names of one letter where their words are alike but for it', () => {
+    const pins = pinsOf('C:input:In', 'INH:input:In', 'B:input:In', 'A:input:In');
+    const said = (words: string) => inDrawnOrder(pins.map((p) => ({ ...p, description: `${words} ${p.name}` }))).map((p) => p.name);
+    expect([said('Select'), inDrawnOrder(pins).map((p) => p.name)]).toEqual([['A', 'B', 'C', 'INH'], ['C', 'INH', 'B', 'A']]); // prettier-ignore
   });
   it('order a bus that names have beside their own work', () => {
     const names = (...pins: string[]) => inDrawnOrder(pinsOf(...pins)).map((p) => p.name);

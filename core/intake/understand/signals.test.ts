@@ -272,6 +272,18 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
     { SW_B1: 'Buck 1', FB_B1: 'Buck 1', SW_B2: 'Buck 2', SW_B3: 'SW', AIN1: undefined },
   ],
   [
+    'a modem’s port with all that goes with its data',
+    [
+      ['TXD', 'O'],
+      ['RXD', 'I'],
+      ['RTS', 'I'],
+      ['DTR', 'I'],
+      ['I2C_SDA', 'I/O'],
+      ['I2C_SCL', 'O'],
+    ],
+    { TXD: 'Serial port', RTS: 'Serial port', DTR: 'Serial port', I2C_SDA: 'I2C', I2C_SCL: 'I2C' },
+  ],
+  [
     'an audio port beside a port for control',
     [
       ['BCLK', 'I/O'],

@@ -8,7 +8,7 @@ const WORK = [
   { title: 'Clock', name: /^(XTAL|XIN|XOUT|OSC|CLK|CLKIN|MCLK|REFCLK|X[IO12]$|\w+_(X[IO]|XIN|XOUT|XTAL_?(I|O|IN|OUT))$)/i },
   {
     title: 'Serial port',
-    name: /^(n?S?CS|n?SS|SCLK|SCK|SDI|SDO|MOSI|MISO|SCL|SDA|SM(?:B|BUS)?_?(?:CLK|DATA?|ALERT)|DIN|DOUT|TXD?|RXD?|n?DRDY)[#_N]*$/i,
+    name: /^(n?S?CS|n?SS|SCLK|SCK|SDI|SDO|SDIO|MOSI|MISO|SCL|SDA|SM(?:B|BUS)?_?(?:CLK|DATA?|ALERT)|DIN|DOUT|TXD?|RXD?|n?DRDY)[#_N]*$/i,
   },
   { title: 'Debug', name: /^(TCK|TDI|TDO|TMS|n?TRST|SWDIO|SWCLK|SWO)/i },
   { title: 'Control', name: /^(n?RE?SE?T|EN|n?SHDN|n?PWDN|MODE|SEL|BOOT|n?OE|n?CE)\w*[#]?$/i },
@@ -80,13 +80,14 @@ const TOGETHER: { title: string; has: RegExp[]; no?: RegExp; name: RegExp }[] = 
     has: [/^SCLK$/i, /^(DIN|SDI|SDIN)$/i, /^[~/n]?SYNC[#_N]*$/i],
     name: /^[~/n]?(SCLK|S?DI|S?DO|S?DIN|S?DOUT|SYNC|LDAC|CLR)[#_N]*$/i,
   },
+  { title: 'Serial port', has: [/^TXD?$/i, /^RXD?$/i, /^[~/n]?[CR]TS[#_N]*$/i], name: /^[~/n]?([TR]XD?|[CR]TS|D[TS]R|DCD|RI)[#_N]*$/i },
   { title: 'Serial port', has: [/^TXD?0$/i, /^RXD?0$/i], no: /^[TR]XD?[1-3]$/i, name: /^([TR]XD?|[CR]TS|D[TS]R)0?[#_N]*$/i },
   { title: 'Serial port', has: [/^CSB$/i, /^(SCLK|SCK|SCL|SDI|SDO|SDA|MOSI|MISO)\b/i], no: /^CSA/i, name: /^CSB$/i },
   { title: 'USB', has: [/^(USB_?)?D[P+]$/i, /^(USB_?)?D[MN\-−]$/i], name: /^(USB_?)?(D[PMN+\-−]|ID|CC[12]|SBU[12])$/i },
 ];
 
-/** One of several two-wire ports by what stands before its lines: `DDC` of DDCSDA and DDC_SCL. Of I2C0 there are many alike. */
-const TWO_WIRE = /^([A-Z]+?)_?S(?:DA|CL)$/i;
+/** One of several two-wire ports by what stands before its lines: `DDC` of DDCSDA and DDC_SCL. */
+const TWO_WIRE = /^([A-Z]+?|I2C\d?)_?S(?:DA|CL)$/i;
 
 /** The interfaces that some terminals have together, by the names of their signals. */
 function interfacesOf(names: readonly string[]): (name: string) => string | undefined {
@@ -94,7 +95,9 @@ function interfacesOf(names: readonly string[]): (name: string) => string | unde
   const lines = groupBy(first, (name) => TWO_WIRE.exec(name)?.[1]);
   const twoWire = (name: string) => {
     const port = TWO_WIRE.exec(name)?.[1];
-    return port !== undefined && new Set(lines.get(port)).size === 2 ? port : undefined;
+    // Of ports I2C0 to I2C3 each is small, and they stand together.
+    const isOfFew = OF_FEW.test(name) && first.filter((n) => OF_FEW.exec(n)?.[1] === OF_FEW.exec(name)![1]).length > 2;
+    return port !== undefined && !isOfFew && new Set(lines.get(port)).size === 2 ? port : undefined;
   };
   const isThere = (wanted: RegExp) => first.some((name) => wanted.test(name));
   const there = TOGETHER.filter(({ has, no }) => has.every(isThere) && !(no && isThere(no)));

@@ -1,4 +1,5 @@
 import { anyNumber, carriesPower, groupBy, type Pin, type Side } from '../part';
+import type { PinGroup } from './groups';
 
 /** A ground or a rail of one of two sides by its name: GND1, VCC2, VDDA, GND_ISO, VISO. */
 const OF_SIDE = /^(?:P|S)?(?:GND|VSS|VCC|VDD|COM|V)_?(1|2|A|B|I|O|ISO|LOGIC|BUS|PRI|SEC)$|^(?:GISO|VISO|ISOGND)$/i;
@@ -32,7 +33,7 @@ const SIDE_OF: Readonly<Record<string, Side>> = { A: 'left', B: 'right', '1': 'l
  * The sides of what translates between two rails, `VREF1` and `VREF2`, each line of which is on both: `SCL1` stands across from
  * `SCL2`, each rail with its own. By pin id; nothing for any other part.
  */
-export function translated(pins: readonly Pin[]): [string, Side][] {
+function translated(pins: readonly Pin[]): [string, Side][] {
   const rails = pins.filter((p) => p.type === 'supply-in');
   const lines = pins.filter((p) => p.type === 'bidirectional');
   const areBoth = (of: readonly Pin[]) =>
@@ -44,4 +45,41 @@ export function translated(pins: readonly Pin[]): [string, Side][] {
   const inTwos = (of: readonly Pin[]) => [...groupBy(of, (p) => p.name.slice(0, -1)).values()].every(areBoth);
   const isOne = rails.length === 2 && lines.length >= 4 && inTwos(rails) && inTwos(lines);
   return isOne ? [...rails, ...lines].map((p) => [p.id, SIDE_OF[p.name.at(-1)!]!]) : [];
+}
+
+/** What a switch chooses for: the end that the others share. */
+const COMMON = /\bcommon\b|\bantenna\b/i;
+/** A line of the bus that controls a switch, and none that it passes on. */
+const OF_CONTROL = /^(SDA|SDIO)\d?$/i;
+
+/**
+ * The sides of a multiplexer: the ends that are common stand across from those that they choose from. By pin id; nothing for a
+ * part that has other lines that go both ways.
+ */
+function multiplexed(pins: readonly Pin[]): [string, Side][] {
+  const lines = pins.filter((p) => p.type === 'bidirectional' && !OF_CONTROL.test(p.name));
+  const isCommon = ({ description, name }: Pin) => COMMON.test(description ?? '') || /^((RFC|COM)\d?|[DZ])$/i.test(name);
+  const commons = lines.filter(isCommon);
+  const others = lines.filter((p) => !isCommon(p));
+  // `X0` to `X7`, `RF1` and `RF2`: counted, each like another.
+  const areThrows = others.every((p) => /\d[A-D]?$/.test(p.name)) && others.length >= 2 * commons.length;
+  return commons.length > 0 && others.length > 1 && areThrows ? lines.map((p) => [p.id, isCommon(p) ? 'left' : 'right']) : [];
+}
+
+/** The sides of ports that go through, from A to B, by pin id: 1A and 2A stand across from 1B and 2B. */
+function portsAB(groups: readonly PinGroup[]): [string, Side][] {
+  const ports = groups.filter((g) => /^\d?[AB]$/.test(g.title) && g.pins.every((p) => p.type === 'bidirectional'));
+  const sizes = (letter: string) => ports.filter((g) => g.title.endsWith(letter)).map((g) => `${g.title.slice(0, -1)} ${g.pins.length}`);
+  const [a, b] = [sizes('A').sort().join(), sizes('B').sort().join()];
+  // A switch has one end on one side.
+  const isSwitch = ports.length === 2 && ports.some((g) => g.pins.length === 1);
+  return a === b || isSwitch
+    ? ports.flatMap((g) => g.pins.map((p): [string, Side] => [p.id, g.title.endsWith('A') ? 'left' : 'right']))
+    : [];
+}
+
+/** The sides that ports, rails and ends have by what the part is, by pin id; what is not there stands as its role has it. */
+export function sidesByKind(groups: readonly PinGroup[]): ReadonlyMap<string, Side> {
+  const pins = groups.flatMap((g) => g.pins);
+  return new Map([...multiplexed(pins), ...portsAB(groups), ...translated(pins)]);
 }
