@@ -145,7 +145,8 @@ function proposeFor(part: Part, pins: readonly Pin[], shape: ShapeName): ShapePr
   const twin = TWINS[shape];
   const said = (twin ? isThis(shape, twin[0], part, pins) : def.words.test(words)) || tellsShape(shape, bound);
   const doubts = twin && !said ? [`Nothing says whether it is ${twin[1]}.`] : [];
-  if (bound.filter((b) => isCountedOnly(b.pin, b.port.role)).length > 2 && ends === pins && !(shape === 'contacts' && said))
+  const ofNumbers = new Set(bound.flatMap((b) => (isCountedOnly(b.pin, b.port.role) ? [b.port.role] : [])));
+  if (ofNumbers.size > 2 && ends === pins && !(shape === 'contacts' && said))
     doubts.push('The ends are taken in the order of their numbers.');
   // A driver may invert, and what is called so alone does not say whether.
   if (/^buffer/.test(shape) && /\bdrivers?\b/i.test(words) && !TELLS_SENSE.test(words))

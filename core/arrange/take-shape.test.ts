@@ -260,6 +260,10 @@ describe('an end with several pins', () => {
     const joints = drawShape(body, ports).flatMap((s) => (s.kind === 'polyline' && s.points.every(([x]) => Math.abs(x) === 200) ? [s.points] : [])); // prettier-ignore
     expect(joints).toEqual([[[-200, -100], [-200, 0]], [[200, -100], [200, 0]]]); // prettier-ignore
   });
+  it('is taken without a question', () => {
+    const bare = part('Power inductor', '1', '1', '2', '2');
+    expect(applyEdit({ ...bare, units: [], drawings: [] }, arrangePart({ ...bare, units: [], drawings: [] }, DEFAULT_RULES)).drawings[0]!.body.shape).toBe('inductor'); // prettier-ignore
+  });
   it('is drawn as ever with one', () => expect(edgeInset({ shape: 'inductor', width: 4, height: 2, strip: 0 }, 'left', 0)).toBe(80));
 });
 
