@@ -67,24 +67,27 @@ function letteredStems(pins: readonly Pin[]): Map<string, string> {
   const words = new Map(pins.map((p) => [p.name, (p.description ?? '').toLowerCase()]));
   const byStem = groupBy(
     [...words.keys()].filter((name) => /^(?:[A-Z_]{0,6}[A-H]|[a-h])$/.test(name)),
-    (name) => name.slice(0, -1),
+    (name) => (/^[a-h]$/.test(name) ? 'a' : name.slice(0, -1)),
   );
-  const isBus = (stem: string, own: readonly string[]) => {
+  const isBus = (own: readonly string[]) => {
     const letters = own.map((name) => name.at(-1)!.toUpperCase()).sort();
     // `Select A`, `Select B`: their words are the same but for the letter.
     const said = new Set(own.map((name) => words.get(name)!.replace(new RegExp(`\\b${name.at(-1)!.toLowerCase()}\\b`), '')));
     const areAlike = said.size === 1 && !said.has('');
     // Single letters are a bus where they are many, as the segments of a display are, or where their words say so.
-    return letters.length >= (stem === '' && !areAlike ? 5 : 3) && letters.every((letter, i) => letter.charCodeAt(0) === 65 + i);
+    return letters.length >= (own[0]!.length === 1 && !areAlike ? 5 : 3) && letters.every((letter, i) => letter.charCodeAt(0) === 65 + i);
   };
-  return new Map([...byStem].flatMap(([stem, own]) => (isBus(stem, own) ? own.map((name) => [name, stem] as const) : [])));
+  return new Map([...byStem].flatMap(([stem, own]) => (isBus(own) ? own.map((name) => [name, stem] as const) : [])));
 }
 
 /** What pins are called on a bus that they are of beside their own work, `IO1` of `DO/IO1`, by name, where their own names are no bus. */
 function asideNames(pins: readonly Pin[]): Map<string, string> {
-  const said = pins.flatMap((p) =>
-    [...p.name.split('/').slice(1), ...(p.alternates ?? [])].flatMap((as) => (/^[A-Z]{1,4}\d$/.test(as) ? [{ name: p.name, as }] : [])),
-  );
+  const said = pins.flatMap((p) => {
+    const [own = '', ...others] = p.name.split('/');
+    // What is counted by its own name is of a port.
+    if (/\d$/.test(own)) return [];
+    return [...others, ...(p.alternates ?? [])].flatMap((as) => (/^[A-Z]{1,4}\d$/.test(as) ? [{ name: p.name, as }] : []));
+  });
   const isBus = (of: typeof said) => new Set(of.map((s) => letters(s.name))).size > 2;
   return new Map([...groupBy(said, (s) => letters(s.as)).values()].filter(isBus).flatMap((of) => of.map((s) => [s.name, s.as] as const)));
 }

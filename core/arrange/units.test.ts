@@ -386,6 +386,7 @@ describe('changed house rules', () => {
     const names = (...pins: string[]) => inDrawnOrder(pinsOf(...pins)).map((p) => p.name);
     expect(names('DO/IO1', 'WP#/IO2', 'DI/IO0', 'HOLD#/IO3')).toEqual(['DI/IO0', 'DO/IO1', 'WP#/IO2', 'HOLD#/IO3']);
     expect(names('PA1/IO2', 'PA2/IO1', 'PA3/IO0')).toEqual(['PA1/IO2', 'PA2/IO1', 'PA3/IO0']);
+    expect(names('RA0/AN2', 'RB0/AN1', 'RC0/AN0')).toEqual(['RA0/AN2', 'RB0/AN1', 'RC0/AN0']);
   });
   it.each<[HouseRules['order'], string[]]>([
     ['natural', ['D1', 'D2', 'D10']],

@@ -257,6 +257,13 @@ it.each<[string, typeof WITH_GAIN, [name: string, doc: string][], string[]]>([
   expect(made.map((p) => `${p.pin}=${p.node}`).sort()).toEqual(pairs);
 });
 
+it('joins the contacts of a relay by their figures where the model has them too', () => {
+  const names = ['A1', 'A2', '11', '12', '14'];
+  const pins: MatchPin[] = names.map((name, i) => ({ number: `${i + 1}`, name, type: 'passive', unit: null }));
+  const { pairs } = matchPins(pins, ['14', '11', 'A1', '12', 'A2'].map((name) => ({ name, doc: '' }))); // prettier-ignore
+  expect(pairs.map((p) => `${p.pin}=${p.node}`)).toEqual(['1=A1', '2=A2', '3=11', '4=12', '5=14']);
+});
+
 it('takes the phases of a motor by their letters', () => {
   const pins: MatchPin[] = ['U', 'V', 'W'].map((phase, i) => ({ number: `${i + 1}`, name: `PHASE_${phase}`, type: 'passive', unit: null }));
   const { pairs } = matchPins(pins, ['W', 'U', 'V', 'N'].map((name) => ({ name, doc: '' }))); // prettier-ignore

@@ -39,7 +39,7 @@ const MOST_RIVALS = 48;
  */
 export function matchPins(pins: readonly MatchPin[], nodes: readonly ModelNode[], endsAlike = false): Matching {
   const out: Matching = { pairs: [], asks: [], left: [] };
-  const live = withContacts(pins).filter((pin) => {
+  const live = withContacts(pins, nodes).filter((pin) => {
     const reason = noNodeReason(pin, nodes);
     if (reason) out.left.push({ pin: pin.number, reason });
     return reason === undefined;
@@ -77,8 +77,12 @@ const sayAlike = ({ reason, ...ask }: Matching['asks'][number]) => ({
 /** The ends of a contact by the second figure of its terminals (EN 50005): common, break and make. */
 const ENDS: Readonly<Record<string, string>> = { '1': 'COM', '2': 'NC', '4': 'NO' };
 
-/** The terminals of changeover contacts, 11, 12 and 14, by what they are, where a coil's A1 and A2 tell a relay. */
-function withContacts(pins: readonly MatchPin[]): readonly MatchPin[] {
+/**
+ * The terminals of changeover contacts, 11, 12 and 14, by what they are, where a coil's A1 and A2 tell a relay and the model does
+ * not call its nodes so too.
+ */
+function withContacts(pins: readonly MatchPin[], nodes: readonly ModelNode[]): readonly MatchPin[] {
+  if (nodes.some((n) => /^[1-4][124]$/.test(n.name))) return pins;
   const names = new Set(pins.map((p) => p.name));
   const contacts = ['1', '2', '3', '4'].filter((n) => Object.keys(ENDS).every((end) => names.has(n + end)));
   if (!names.has('A1') || !names.has('A2') || contacts.length === 0) return pins;
