@@ -29,6 +29,8 @@ export interface Context {
 interface RoleIndex {
   numbers: number[];
   descriptions: number[];
+  /** `AF0` to `AF7`: each has functions of its own. */
+  alternates: number[];
   at: Record<Exclude<Column['role'], 'number'>, number>;
   /** A column beside the types that tells how outputs drive; -1 where there is none. */
   drive: number;
@@ -47,6 +49,7 @@ function indexRoles(columns: readonly Column[]): RoleIndex {
   return {
     numbers: all('number'),
     descriptions: all('description'),
+    alternates: all('alternates'),
     at: { name, type, description, group, alternates, rail, activeLow, ignore },
     drive: columns.findIndex((c) => c.role === 'ignore' && DRIVE.test(c.heading)),
   };
@@ -247,7 +250,7 @@ const cleanHeading = (text: string): string =>
 function entryOf(
   row: GridRow,
   columns: readonly Column[],
-  { numbers, descriptions, at, drive }: RoleIndex,
+  { numbers, descriptions, alternates, at, drive }: RoleIndex,
   group: string | undefined,
   room: number,
 ): Entry {
@@ -271,7 +274,7 @@ function entryOf(
     stacked,
     type: at.type < 0 ? undefined : withDrive(inWords(typeInOneLine(cell(at.type))), cell(drive)),
     description: said.length < 2 ? (said[0] ?? '') : said.join('. ').replace(/\.\. /g, '. '),
-    alternates: [...(stacked?.slice(1) ?? []), ...(cell(at.alternates) === '' ? [] : [cell(at.alternates)])].join(', '),
+    alternates: [...(stacked?.slice(1) ?? []), ...alternates.map(cell).filter((text) => text !== '' && !NONE.test(text))].join(', '),
     rail: inWords(cell(at.rail)),
     activeLow: inWords(cell(at.activeLow)),
   };

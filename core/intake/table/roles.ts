@@ -145,10 +145,14 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   }
   // The same terminals in another mode have other names.
   if (has('name') && !has('alternates')) {
-    const other = headings.findIndex(
-      (h, i) => settled[i] === undefined && OF_MODE.test(h) && share(i, isCapitals) >= 0.7 && share(i, isTypeCode) < 0.5,
-    );
-    if (other >= 0) settled[other] = 'alternates';
+    const isOther = (h: string, i: number) =>
+      settled[i] === undefined && OF_MODE.test(h) && share(i, isCapitals) >= 0.7 && share(i, isTypeCode) < 0.5;
+    // `Mode 1` beside `Mode 0` is another of them, however few cells it has.
+    const uncounted = (h: string) => h.replace(/\d+/g, '#');
+    const others = new Set(headings.filter(isOther).map(uncounted));
+    headings.forEach((h, i) => {
+      if (settled[i] === undefined && others.has(uncounted(h))) settled[i] = 'alternates';
+    });
   }
   // Words under no heading before all other columns, each of which stands for several rows, are titles of groups.
   const first = headings.findIndex((h, i) => h.trim() !== '' || rows.some((r) => (r.cells[i]?.trim() ?? '') !== ''));

@@ -44,7 +44,7 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   if (!['name', 'number'].every((role) => whole.columns.some((c) => c.role === role)))
     return refuse(problem('table-none', {}, { file: options.file }));
   namePackages(whole.columns, around.titles);
-  const legend = readLegend(around.legend);
+  const legend = new Map([...lettersUnder(columns), ...readLegend(around.legend)]);
   if (!options.roles) dropOtherTypes(columns, table, legend);
   const split = withSignals(splitPackages(splitNames(readTicks(whole))), around.signals);
   const taken = new Set<number>();
@@ -72,6 +72,13 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   suggestByFewWords(terminals);
   suggestBySiblings(terminals);
   return propose(terminals, names, { problems, declared: countDeclared(around.titles), table: view }, options);
+}
+
+/** What the letters are under `E/A` and `E/S`, ins and outs in German, French and Spanish. */
+function lettersUnder(columns: readonly Column[]): [string, string][] {
+  const heading = columns.find((c) => c.role === 'type')?.heading ?? '';
+  const out = /^\s*E\s*\/\s*([AS])\s*$/i.exec(heading)?.[1]?.toUpperCase();
+  return out ? [['E', 'input'], [out, 'output'], [`E/${out}`, 'input/output']] : []; // prettier-ignore
 }
 
 const MOST_TOLD = 0.6;

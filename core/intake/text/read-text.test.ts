@@ -346,6 +346,25 @@ it('gives a row of numbers alone the name above, and asks', () => {
   expect(rows.map((t) => [t.name, t.type, t.doubts.length])).toEqual([['NC', 'no-connect', 0], ['NC', 'no-connect', 1], ['OUT', 'output', 0]]); // prettier-ignore
 });
 
+it.each(['AF0,AF1,AF2', 'Mode 0,Mode 1,Mode 2', 'Alt 1,Alt 2,Alt 3'])('takes the functions of all columns %s', (heads) => {
+  const rows = ['1,PA0,UART0_TX,SPI_CLK,PWM0', '2,PA1,UART0_RX,-,PWM1', '3,PA2,,ADC0/ADC1,', '4,VDD,,,'].join('\n');
+  expect(terminalsIn(read(`Pin,Name,${heads}\n${rows}\n`)).map((t) => t.alternates?.join(' '))).toEqual([
+    'UART0_TX SPI_CLK PWM0',
+    'UART0_RX PWM1',
+    'ADC0 ADC1',
+    undefined,
+  ]);
+});
+
+it('takes a table of modes and levels at reset for one of pins', () =>
+  expect(terminalsIn(read('Pin,Name,Mode 0,Mode 1,Mode 2,Reset\n1,IO0,GPIO0,CLK,PWM0,Input\n2,VDD,,,,\n3,IO1,GPIO1,MISO,,Input\n')).map((t) => `${t.name} ${t.alternates}`)).toEqual(['IO0 GPIO0,CLK,PWM0', 'VDD undefined', 'IO1 GPIO1,MISO'])); // prettier-ignore
+
+it('knows E, A and S by what stands over them', () => {
+  const types = (head: string, out: string) => terminalsIn(read(`Pin,Name,${head}\n1,X1,E\n2,X2,${out}\n3,X3,E/${out}\n`)).map((t) => t.type); // prettier-ignore
+  const known = ['input', 'output', 'bidirectional'];
+  expect([types('E/A', 'A'), types('E/S', 'S')]).toEqual([known, known]);
+});
+
 it('says that names and words are exchanged', () => {
   const codes = (text: string) => read(text).problems.map((p) => p.code);
   expect(codes('Pin,Name,Description\n1,Supply,VDD\n2,Enable,EN\n3,Ground,GND\n')).toContain('column-exchanged');

@@ -19,7 +19,7 @@ const CODES: Record<string, Meaning> = Object.fromEntries(
       ['output', 'O OUT AO AOUT DO DOUT O/P OA OPP OCMOS OTTL CO RFO RFOUT HO LO OPU'],
       [
         'bidirectional',
-        'I/O IO B BI BD BIDI BIDIR IO/PU INOUT IN/OUT AIO AI/O AI/AO AIAO DIO DI/O DI/DO DIDO I/O/PU RFIO RFI/O O/I IOPU IOPD TTLIO FT TC TT I/OFT IOZ I/OZ PIO GPIO PIO/CK ↔ ⇔ ⟷ <-> <=>',
+        'I/O IO B BI BD BIDI BIDIR IO/PU INOUT IN/OUT AIO AI/O AI/AO AIAO DIO DI/O DI/DO DIDO I/O/PU E/A E/S RFIO RFI/O O/I IOPU IOPD TTLIO FT TC TT I/OFT IOZ I/OZ PIO GPIO PIO/CK ↔ ⇔ ⟷ <-> <=>',
       ],
       ['three-state', 'OZ O/Z Z T TS O/T OT 3S 3ST TRI O3 OTS DOZ O/TS'],
       ['open-drain', 'OD O/D OC O/OD ODO DOD OODR OOD OOC O/OC OD/O OPD'],
