@@ -211,6 +211,8 @@ function Became({ terminals, packageName, group, none }: BecameProps) {
   const doubts = terminals.flatMap((t) => t.doubts);
   const isOfOneType = terminals.every((t) => t.type === first.type);
   const numberOf = (t: Terminal) => t.numbers[packageName] ?? '–';
+  // What stands in its name is seen there.
+  const functions = terminals.length > 1 ? [] : (first.alternates ?? []).filter((name) => !first.name.includes(name));
   return (
     <>
       <span className="shrink-0 font-mono text-muted" title={terminals.map(numberOf).join(', ')}>
@@ -242,6 +244,11 @@ function Became({ terminals, packageName, group, none }: BecameProps) {
             {first.because['type']}
           </span>
         )
+      )}
+      {functions.length > 0 && (
+        <span className="ml-auto shrink-0 text-[12px] text-muted" title={functions.join(', ')}>
+          {functions.length === 1 ? '1 function' : `${functions.length} functions`}
+        </span>
       )}
       {group === undefined ? null : (
         <span className="ml-auto max-w-28 shrink-0 truncate rounded bg-sunken px-1.5 text-[12px]" title={`Here begins the group ${group}`}>
