@@ -11,19 +11,19 @@ const LEAST = 8;
 /**
  * The sides of a package that an isolator's pins are on, where its two sides are apart: numbers in two rows, each with a ground
  * of its own, and words of an isolation. Such a part is read as its package is: what is on one side of the barrier stands on one
- * side of the drawing. By pin id; undefined for any other part.
+ * side of the drawing. By pin id; nothing for any other part.
  */
-export function domainsOf(pins: readonly Pin[]): ReadonlyMap<string, Side> | undefined {
+function domainsOf(pins: readonly Pin[]): [string, Side][] {
   const numbers = pins.map((p) => Number(anyNumber(p)));
   const most = numbers.length;
-  if (most < LEAST || most % 2 === 1 || new Set(numbers).size !== most || numbers.some((n) => !(n >= 1 && n <= most))) return undefined;
+  if (most < LEAST || most % 2 === 1 || new Set(numbers).size !== most || numbers.some((n) => !(n >= 1 && n <= most))) return [];
   const sideOf = new Map(pins.map((p, i): [string, Side] => [p.id, numbers[i]! <= most / 2 ? 'left' : 'right']));
   const power = (side: Side) => pins.filter((p) => carriesPower(p.type) && sideOf.get(p.id) === side);
   const [left, right] = [power('left'), power('right')];
   const namesOf = (side: readonly Pin[]) => new Set(side.map((p) => p.name));
   const hasOwn = (side: readonly Pin[]) => side.some((p) => p.type === 'ground' && OF_SIDE.test(p.name)) && side.some((p) => p.type !== 'ground'); // prettier-ignore
   const areApart = hasOwn(left) && hasOwn(right) && ![...namesOf(left)].some((name) => namesOf(right).has(name));
-  return areApart && pins.some((p) => APART.test(p.description ?? '')) ? sideOf : undefined;
+  return areApart && pins.some((p) => APART.test(p.description ?? '')) ? [...sideOf] : [];
 }
 
 /** The side that a name's last character tells: A and 1 are the one side of a translator, B and 2 the other. */
@@ -36,12 +36,8 @@ const SIDE_OF: Readonly<Record<string, Side>> = { A: 'left', B: 'right', '1': 'l
 function translated(pins: readonly Pin[]): [string, Side][] {
   const rails = pins.filter((p) => p.type === 'supply-in');
   const lines = pins.filter((p) => p.type === 'bidirectional');
-  const areBoth = (of: readonly Pin[]) =>
-    of.length === 2 &&
-    of
-      .map((p) => p.name.at(-1))
-      .sort()
-      .join('') in { AB: 1, '12': 1 };
+  const ends = (of: readonly Pin[]) => of.map((p) => p.name.at(-1)).sort();
+  const areBoth = (of: readonly Pin[]) => ['AB', '12'].includes(ends(of).join(''));
   const inTwos = (of: readonly Pin[]) => [...groupBy(of, (p) => p.name.slice(0, -1)).values()].every(areBoth);
   const isOne = rails.length === 2 && lines.length >= 4 && inTwos(rails) && inTwos(lines);
   return isOne ? [...rails, ...lines].map((p) => [p.id, SIDE_OF[p.name.at(-1)!]!]) : [];
@@ -78,8 +74,11 @@ function portsAB(groups: readonly PinGroup[]): [string, Side][] {
     : [];
 }
 
-/** The sides that ports, rails and ends have by what the part is, by pin id; what is not there stands as its role has it. */
+/**
+ * The sides that ports, rails and ends have by what the part is, by pin id, an isolator's before all; what is not there stands as
+ * its role has it.
+ */
 export function sidesByKind(groups: readonly PinGroup[]): ReadonlyMap<string, Side> {
   const pins = groups.flatMap((g) => g.pins);
-  return new Map([...multiplexed(pins), ...portsAB(groups), ...translated(pins)]);
+  return new Map([...multiplexed(pins), ...portsAB(groups), ...translated(pins), ...domainsOf(pins)]);
 }

@@ -1,6 +1,6 @@
 import { goesOut, groupBy, isFlank, stemOf, type HouseRules, type Mark, type Pin, type Side, type SideRole } from '../part';
 import { interfaceOf } from '../intake/understand/signals';
-import { domainsOf, sidesByKind } from './own-sides';
+import { sidesByKind } from './own-sides';
 import { cutBetweenStems, type PinGroup } from './groups';
 
 /** A place that a person chose: it stays. */
@@ -39,16 +39,14 @@ type Block = { group: PinGroup; pins: Pin[]; role: SideRole; at: number };
 export function sideBlocks(groups: readonly PinGroup[], rules: HouseRules): Record<Side, Pin[][]> {
   const sides: Record<Side, Block[]> = { left: [], right: [], top: [], base: [] };
   const powerOnly = groups.every((g) => g.power || g.title === 'Not used');
-  const pins = groups.flatMap((g) => g.pins);
-  const domains = domainsOf(pins);
-  const ports = sidesByKind(groups);
+  const byKind = sidesByKind(groups);
   for (const [at, block] of groups.flatMap((group) => blocksOf(group, rules)).entries()) {
     const usual: Side = powerOnly ? (block.role === 'ground' ? 'right' : 'left') : rules.sides[block.role];
     // What a house has above or below stays there.
-    const own = (p: Pin): Side => (isFlank(usual) ? (domains?.get(p.id) ?? ports.get(p.id) ?? usual) : usual);
+    const own = (p: Pin): Side => (isFlank(usual) ? (byKind.get(p.id) ?? usual) : usual);
     for (const [side, pins] of groupBy(block.pins, own)) sides[side].push({ ...block, pins, at });
   }
-  if (!domains) even(sides, powerOnly, (b) => b.pins.some((p) => ports.has(p.id)));
+  even(sides, powerOnly, (b) => b.pins.some((p) => byKind.has(p.id)));
   const weight = (b: Block) => (b.role === 'supply' ? 0 : b.role === 'ground' ? 2 : b.group.title === 'Not used' ? 3 : 1);
   const ordered = (blocks: Block[]) => joined([...blocks].sort((x, y) => weight(x) - weight(y) || x.at - y.at));
   return { left: ordered(sides.left), right: ordered(sides.right), top: ordered(sides.top), base: ordered(sides.base) };

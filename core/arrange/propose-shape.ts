@@ -10,7 +10,7 @@ import {
   type Side,
 } from '../part';
 import { SHAPES, type BodyDef, type ShapeName, type ShapePort } from '../shapes';
-import { canBe, isCounted, isCountedOnly, isWiper, tellsShape } from './shape-roles';
+import { canBe, canTell, isCounted, isCountedOnly, isWiper, tellsShape } from './shape-roles';
 
 /** A body shape for a unit, with the pin that each of its ports would be bound to. */
 export interface ShapeProposal {
@@ -220,13 +220,14 @@ const IDLE: ReadonlySet<ElectricalType> = new Set(['no-connect', 'reserved']);
  */
 export function suggestShapes(part: Part, unitId: string): ShapeProposal[] {
   const pins = unitPins(part, unitId);
-  return (Object.keys(SHAPES) as ShapeName[])
-    .filter((shape) => shape === 'contacts' || pins.length <= mostPins(SHAPES[shape]))
+  const shapes = (Object.keys(SHAPES) as ShapeName[]).filter((shape) => shape === 'contacts' || pins.length <= mostPins(SHAPES[shape]));
+  const called = new Set(
+    shapes.filter((shape) => !SHAPES[shape].needsWords || SHAPES[shape].words.test(wordsFor(part, pins, SHAPES[shape]))),
+  );
+  return shapes
+    .filter((shape) => called.has(shape) || canTell(shape))
     .flatMap((shape) => proposeFor(part, pins, shape) ?? [])
-    .filter(({ shape, bound }) => {
-      const def = SHAPES[shape];
-      return !def.needsWords || def.words.test(wordsFor(part, pins, def)) || tellsShape(shape, bound);
-    })
+    .filter((p) => called.has(p.shape) || tellsShape(p.shape, p.bound))
     .filter((p) => p.bound.length > 0 && p.left.every((pin) => !!SHAPES[p.shape].box && IDLE.has(pin.type)))
     .filter((p) => p.shape !== 'buffer' || p.confidence > 0.9)
     .sort(

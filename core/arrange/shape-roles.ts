@@ -34,17 +34,25 @@ function canBeEnd(pin: Pin, role: string): boolean {
 export const isCountedOnly = (pin: Pin, role: string): boolean => isCounted(role) && !role.startsWith('~') && calledOf(pin).length === 0;
 
 /** Shapes that the names of their ends tell: no other part has a gate between collector and emitter. */
-const TOLD: readonly (readonly [ShapeName, role: string, name: RegExp])[] = [
-  ['igbt', 'gate', /./],
-  ['triac', 'gate', /./],
-  ['zener', 'reference', /./],
-  ['bridge', '~1', /^~|^AC/i],
-];
+const TOLD: ReadonlyMap<ShapeName, { role: string; name?: RegExp }> = new Map([
+  ['igbt', { role: 'gate' }],
+  ['triac', { role: 'gate' }],
+  ['zener', { role: 'reference' }],
+  ['bridge', { role: '~1', name: /^~|^AC/i }],
+]);
+
+/** Whether the names of a unit's pins can tell a shape at all. */
+export const canTell = (shape: ShapeName): boolean => TOLD.has(shape);
 
 /** Whether the names of its ends alone tell a shape; what goes in, a gate, is the only one of them that is not passive. */
-export const tellsShape = (shape: ShapeName, bound: readonly { port: { role: string }; pin: Pin }[]): boolean =>
-  TOLD.some(([told, by, name]) => told === shape && bound.some(({ port, pin }) => port.role === by && name.test(pin.name))) &&
-  bound.every(({ port, pin }) => pin.type === 'passive' || (pin.type === 'input' && /^(gate|reference)$/.test(port.role)));
+export function tellsShape(shape: ShapeName, bound: readonly { port: { role: string }; pin: Pin }[]): boolean {
+  const by = TOLD.get(shape);
+  return (
+    by !== undefined &&
+    bound.some(({ port, pin }) => port.role === by.role && (by.name?.test(pin.name) ?? true)) &&
+    bound.every(({ port, pin }) => pin.type === 'passive' || (pin.type === 'input' && /^(gate|reference)$/.test(port.role)))
+  );
+}
 
 /** The roles of a pin by its name, with and without its channel, or by its description where the name has none. */
 function rolesOfPin(pin: Pin): ReadonlySet<string> {

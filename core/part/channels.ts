@@ -63,9 +63,12 @@ export function findComplements(pins: readonly Pin[]): { word: string; pins: Pin
   return complements?.every((c) => c.word !== '') && new Set(complements.map((c) => c.word)).size > 1 ? complements : undefined;
 }
 
+/** The shell of a connector by its name; a shield that is driven is none. */
+export const isShell = ({ name, type }: Pick<Pin, 'name' | 'type'>): boolean => type === 'passive' && /^(SHELL|SHIELD)_?\d*$/i.test(name);
+
 /** Contacts in one shell are of one plug, however they are counted. */
 const areOfConnector = (signals: readonly Pin[]): boolean =>
-  signals.some((p) => p.type === 'passive' && (/^(SHELL|SHIELD)_?\d*$/i.test(p.name) || /^(shell|shield)\b/i.test(p.description ?? '')));
+  signals.some((p) => isShell(p) || (p.type === 'passive' && /^(shell|shield)\b/i.test(p.description ?? '')));
 
 type Equal = (members: Map<string, Pin>[]) => boolean;
 

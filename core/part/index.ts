@@ -2,7 +2,7 @@ export { alikeTo, stemOf } from './alike';
 export * from './bound-in';
 export * from './bundle';
 export * from './canonical';
-export { findChannels, findComplements, throughPins, type Channels } from './channels';
+export { findChannels, findComplements, isShell, throughPins, type Channels } from './channels';
 export { copyOf } from './copy';
 export * from './drawing';
 export * from './electrical-type';

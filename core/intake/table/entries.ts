@@ -118,7 +118,7 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
       if (isOnceOver) group = entry.group;
       if (isOfBanks && title !== undefined) entry.group = title;
       const before = entries.at(-1);
-      if (before && filled(row).length === index.numbers.length && entry.name === '')
+      if (before && entry.name === '' && filled(row).length === index.numbers.length)
         Object.assign(entry, { onlyNumbers: true, name: before.name, type: before.type, description: before.description });
       entries.push(entry);
       taken.add(row.line);

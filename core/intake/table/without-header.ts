@@ -2,7 +2,7 @@ import type { Column, ColumnRole } from '../proposal';
 import { splitWords } from '../text/aligned';
 import { isTypeCode } from '../understand/type-codes';
 import type { FoundTable } from './found-table';
-import { filled, isBlank, padded, type Grid, type GridRow } from './grid';
+import { filled, isBlank, mapCells, padded, type Grid, type GridRow } from './grid';
 import { headsOtherTable } from './headings';
 import { looksLikeNumbers, readNumberCell } from './numbers';
 
@@ -18,12 +18,7 @@ function sideBySide(grid: Grid): Grid {
   const halves = grid.rows.map((row) => {
     const at = row.cells.findIndex((c, i) => i > 1 && /^\d{1,3}$/.test(c.trim()));
     const isBoth = at > 0 && /^\d{1,3}$/.test(row.cells[0]!.trim()) && row.cells.length > at + 1;
-    return isBoth
-      ? [
-          { line: row.line, cells: row.cells.slice(0, at) },
-          { line: row.line, cells: row.cells.slice(at) },
-        ]
-      : [];
+    return isBoth ? [mapCells(row, (of) => of.slice(0, at)), mapCells(row, (of) => of.slice(at))] : [];
   });
   const rows = [0, 1].flatMap((side) => halves.flatMap((both) => both[side] ?? []));
   const numbers = rows.map((r) => Number(r.cells[0])).sort((a, b) => a - b);

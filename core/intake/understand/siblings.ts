@@ -71,11 +71,12 @@ const unlike = (t: Terminal, other: Terminal): Doubt => ({
 /** Of siblings that are all asked, those that nothing is known of are taken for what another is. */
 export function suggestBySiblings(terminals: readonly Terminal[]): void {
   if (!terminals.some((t) => t.type === 'unspecified')) return;
-  for (const family of groupBy(terminals.filter(isTypeAsked), (t) => familyOf(t.name)).values()) {
-    const known = family.filter((t) => t.type !== 'unspecified');
-    if (known.length === 0 || familyOf(known[0]!.name) === undefined || !isOfOneType(known)) continue;
-    const [{ name, type }] = known as [Terminal];
+  for (const [family, likes] of groupBy(terminals.filter(isTypeAsked), (t) => familyOf(t.name))) {
+    const known = likes.filter((t) => t.type !== 'unspecified');
+    const [first] = known;
+    if (family === undefined || !first || !isOfOneType(known)) continue;
+    const { name, type } = first;
     const reason = `Taken for ${type}, as its like ${name} is; nothing says it.`;
-    for (const t of family) if (t.type === 'unspecified') giveType(t, type, `its like ${name}`, reason);
+    for (const t of likes) if (t.type === 'unspecified') giveType(t, type, `its like ${name}`, reason);
   }
 }

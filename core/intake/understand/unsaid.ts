@@ -1,11 +1,9 @@
-import { isSignal, type ElectricalType } from '../../part';
+import { isShell, isSignal, type ElectricalType } from '../../part';
 import { isTypeAsked, isTypeTold, type Terminal } from '../proposal';
 
 /** What feeds a part, or leaves it regulated, by a name that signals have as well. */
-const FEEDS: readonly [RegExp, ElectricalType][] = [
-  [/^V?IN\d?\+?$/i, 'supply-in'],
-  [/^V?OUT\d?\+?$/i, 'supply-out'],
-];
+const [IN, OUT] = [/^V?IN\d?\+?$/i, /^V?OUT\d?\+?$/i];
+const railOf = (name: string): ElectricalType | undefined => (IN.test(name) ? 'supply-in' : OUT.test(name) ? 'supply-out' : undefined);
 
 const BARE = /^\W*(?:positive )?(?:in|out)put(?: voltage)?\W*$/i;
 
@@ -15,9 +13,9 @@ const BARE = /^\W*(?:positive )?(?:in|out)put(?: voltage)?\W*$/i;
  */
 export function doubtUnfed(terminals: readonly Terminal[]): void {
   const has = (type: ElectricalType) => terminals.some((t) => t.type === type);
-  if (!has('ground') || has('supply-in') || !terminals.some((t) => FEEDS[0]![0].test(t.name))) return;
+  if (!has('ground') || has('supply-in') || !terminals.some((t) => IN.test(t.name))) return;
   for (const t of terminals) {
-    const [, rail] = FEEDS.find(([name]) => name.test(t.name)) ?? [];
+    const rail = railOf(t.name);
     // `Output` says no more than VOUT does.
     const isOfName = t.description === undefined ? /^name /.test(t.because['type'] ?? '') : BARE.test(t.description);
     if (!rail || !isOfName || isTypeAsked(t)) continue;
@@ -31,23 +29,20 @@ export function doubtUnfed(terminals: readonly Terminal[]): void {
  * that is said of it, it is asked.
  */
 export function doubtRailOut(terminals: readonly Terminal[]): void {
-  const [[isIn], [isOut, rail]] = FEEDS as [(typeof FEEDS)[number], (typeof FEEDS)[number]];
-  if (!terminals.some((t) => t.type === 'supply-in' && isIn.test(t.name))) return;
+  if (!terminals.some((t) => t.type === 'supply-in' && IN.test(t.name))) return;
   for (const t of terminals) {
-    if (t.type !== 'output' || !isOut.test(t.name) || isTypeAsked(t) || !BARE.test(t.description ?? 'output')) continue;
+    if (t.type !== 'output' || !OUT.test(t.name) || isTypeAsked(t) || !BARE.test(t.description ?? 'output')) continue;
     const reason = 'Taken for output, but where IN is a supply what comes out may be a rail.';
-    t.doubts = [...t.doubts, { field: 'type', reason, candidates: ['output', rail, 'passive'] }];
+    t.doubts = [...t.doubts, { field: 'type', reason, candidates: ['output', 'supply-out', 'passive'] }];
   }
 }
-
-const SHELL = /^(SHELL|SHIELD)_?\d*$/i;
 
 /**
  * Contacts in a shell are of a connector, through which signals pass: what their names alone say of a direction is that of the
  * equipment behind it, and is asked.
  */
 export function doubtContacts(terminals: readonly Terminal[]): void {
-  if (!terminals.some((t) => t.type === 'passive' && SHELL.test(t.name))) return;
+  if (!terminals.some(isShell)) return;
   for (const t of terminals) {
     if (!isSignal(t.type) || t.type === 'passive' || isTypeTold(t) || isTypeAsked(t)) continue;
     const reason = `Taken for ${t.type}, but a part with a shell is a connector, whose contacts are often called passive.`;

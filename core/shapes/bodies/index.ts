@@ -7,7 +7,7 @@ import { COUPLERS } from './couplers';
 import { DIODES } from './diodes';
 import { GATES } from './gates';
 import { LOAD_SHAPES } from './loads';
-import { thin } from './pen';
+import { joint } from './pen';
 import { PASSIVE_SHAPES } from './passives';
 import { REGULATORS } from './regulator';
 import { TRANSISTORS } from './transistors';
@@ -52,14 +52,17 @@ function loneEnd({ ports }: BodyDef, side: Side): ShapePort | undefined {
 
 /** Pins of one end above each other are joined at the frame's edge: the two pads of an inductor, the tab of a rectifier. */
 function joinedAtFlanks(shape: BodyDef, body: Body, ports: readonly Port[]): Primitive[] {
-  const { w } = frameOf(body);
   return (['left', 'right'] as const).flatMap((side) => {
     const end = loneEnd(shape, side);
     const own = ports.filter((p) => p.side === side).map((p) => p.at);
     if (!end || own.every((at) => at === end.at)) return [];
-    const places = [end.at, ...own].map((at) => at * 100);
-    const x = side === 'left' ? -w : w;
-    return [thin([x, Math.min(...places)], [x, Math.max(...places)])];
+    return [
+      joint(
+        side,
+        frameOf(body),
+        [end.at, ...own].map((at) => at * 100),
+      ),
+    ];
   });
 }
 

@@ -1,4 +1,6 @@
+import { isFlank, type Side } from '../../part';
 import { arcPoints } from '../arc';
+import type { Frame } from './body-shape';
 import type { Primitive } from '../picture';
 
 /** Strokes that body shapes are made of; all in hundredths of a step, y upwards. */
@@ -13,6 +15,13 @@ export const box = (left: number, top: number, right: number, base: number): Pri
 
 /** An arc through three points. */
 export const arc = (a: Point, b: Point, c: Point): Primitive => ({ kind: 'polyline', points: arcPoints([a, b, c]), weight: 'body' });
+
+/** The joint of the pins of one end, which stand at places along a side, at the frame's edge. */
+export function joint(side: Side, { w, h }: Frame, places: readonly number[]): Primitive {
+  const [first, last] = [Math.min(...places), Math.max(...places)];
+  const edge = side === 'left' ? -w : side === 'right' ? w : side === 'top' ? h : -h;
+  return isFlank(side) ? thin([edge, first], [edge, last]) : thin([first, edge], [last, edge]);
+}
 
 export const sign = (x: number, y: number, text: string, size = 64): Primitive => ({
   kind: 'text',

@@ -1,6 +1,6 @@
 import type { Side } from '../../part';
-import type { BodyDef, ShapePort } from './body-shape';
-import { arrow, path, thin } from './pen';
+import type { BodyDef, Frame, ShapePort } from './body-shape';
+import { arrow, joint, path, thin } from './pen';
 import type { Primitive } from '../picture';
 
 const SEMICONDUCTORS = 'IEC 60617-5; IEEE 315 clause 8.6';
@@ -16,10 +16,9 @@ const KELVIN: ShapePort = { role: 'kelvin', side: 'base', at: 2, optional: true 
 const isKelvin = ({ side, at }: { side: Side; at: number }): boolean => side === KELVIN.side && at === KELVIN.at;
 
 /** Pins of one electrode beside each other are joined at the frame's edge. */
-function joined(side: Side, y: number, ports: readonly { side: Side; at: number }[]): Primitive[] {
+function joined(side: Side, frame: Frame, ports: readonly { side: Side; at: number }[]): Primitive[] {
   const places = ports.filter((p) => p.side === side && !isKelvin(p)).map((p) => p.at * 100);
-  const [first, last] = [Math.min(...places), Math.max(...places)];
-  return places.length > 1 ? [thin([first, y], [last, y])] : [];
+  return places.length > 1 ? [joint(side, frame, places)] : [];
 }
 
 /** Base or gate at the left, the main path at the right from top to base. */
@@ -59,8 +58,8 @@ const transistor = (title: string, words: RegExp, ports: ShapePort[], picture: P
   draw: ({ w, h }, drawn) => [
     ...picture,
     ...(w > 200 ? [thin([-w, ports[0]!.at * 100], [-200, ports[0]!.at * 100])] : []),
-    ...joined('top', h, drawn),
-    ...joined('base', -h, drawn),
+    ...joined('top', { w, h }, drawn),
+    ...joined('base', { w, h }, drawn),
     ...(drawn.some(isKelvin) ? [thin([KELVIN.at * 100, -h], [KELVIN.at * 100, -150], [100, -150])] : []),
   ],
 });
