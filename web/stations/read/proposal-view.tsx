@@ -224,6 +224,11 @@ function Became({ terminals, packageName, group, none }: BecameProps) {
           activeLow={first.name === last.name && !!first.activeLow}
         />
       </span>
+      {functions.length > 0 && (
+        <span className="shrink-0 text-[12px] text-muted" title={`and ${functions.join(', ')}`}>
+          +{functions.length}
+        </span>
+      )}
       {isOfOneType && (
         <span className="flex shrink-0 items-center gap-1">
           <TypeMark type={first.type} /> {first.type}
@@ -244,11 +249,6 @@ function Became({ terminals, packageName, group, none }: BecameProps) {
             {first.because['type']}
           </span>
         )
-      )}
-      {functions.length > 0 && (
-        <span className="ml-auto shrink-0 text-[12px] text-muted" title={functions.join(', ')}>
-          {functions.length === 1 ? '1 function' : `${functions.length} functions`}
-        </span>
       )}
       {group === undefined ? null : (
         <span className="ml-auto max-w-28 shrink-0 truncate rounded bg-sunken px-1.5 text-[12px]" title={`Here begins the group ${group}`}>
