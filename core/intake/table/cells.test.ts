@@ -63,6 +63,10 @@ describe('number cells', () => {
     ['MP1', ['MP1']],
     ['EP (33)', ['33']],
   ])('%s', (text, numbers) => expect(readNumberCell(text)).toEqual({ kind: 'list', numbers }));
+  it.each(['9(EP)', '9 (tab)', '9 (thermal pad)', '9 (E-pad)'])('%s is 9', (text) =>
+    expect(readNumberCell(text)).toEqual({ kind: 'list', numbers: ['9'] }),
+  );
+
   it.each(['', '-', '–', '—', 'n/a', 'N.A.', 'none', 'x'])('“%s” is none', (text) =>
     expect(readNumberCell(text)).toEqual({ kind: 'none' }),
   );

@@ -84,6 +84,7 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
   let group: string | undefined;
   let title: string | undefined;
   let above: GridRow | undefined;
+  let ahead: GridRow | undefined;
   const index = indexRoles(context.columns);
   // What stands below a table says nothing of its groups.
   const isOnceOver = standsOnce(
@@ -107,6 +108,7 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
           ? 'row'
           : kindOf(row, context.columns, index);
     const kind = read === 'continuation' && !goesOn && isTitleAt(row, index, titles, entries.at(-1)) ? 'heading' : read;
+    if (ahead && kind !== 'row') ahead = void skipped(ahead, NO_NUMBER, context);
     if (kind === 'heading') {
       title = group = cleanHeading(filled(row)[0]!);
       context.headings?.add(row.line);
@@ -114,6 +116,7 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
     else if (kind === 'continuation') continueRow(entries.at(-1), row, context);
     else if (kind === 'row') {
       const entry = entryOf(row, context.columns, index, group, room);
+      if (ahead) ahead = void putBefore(entry, ahead, index);
       if (!hasSigns && NONE.test(entry.activeLow)) entry.activeLow = '';
       if (isOnceOver) group = entry.group;
       if (isOfBanks && title !== undefined) entry.group = title;
@@ -123,9 +126,11 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
       entries.push(entry);
       taken.add(row.line);
     } else if (kind === 'odd' && goesOnWithNumbers(entries.at(-1), row, index)) addNumbers(entries.at(-1)!, row, index);
-    else if (kind === 'odd') skipped(row, 'it has no number that could be read', context);
+    else if (kind === 'odd' && areNumbersAhead(row, index)) ahead = row;
+    else if (kind === 'odd') skipped(row, NO_NUMBER, context);
     if (!goesOn) above = row;
   }
+  if (ahead) skipped(ahead, NO_NUMBER, context);
   for (const { rows: own } of entries) for (const { line } of own.slice(1)) context.continued?.add(line);
   return entries;
 }
@@ -193,6 +198,7 @@ function withShared(row: GridRow, above: GridRow | undefined): GridRow {
   };
 }
 
+const NO_NUMBER = 'it has no number that could be read';
 const PLAIN_NUMBER = /^(?:\d{1,4}|[A-Z]{1,2}\d{1,2})$/;
 const PLAIN_NAME = /^[A-Z][A-Z0-9_]*\d[A-Z0-9_]*$|^V[A-Z]{2,}$/;
 
@@ -350,6 +356,17 @@ const goesOnWithNumbers = (entry: Entry | undefined, row: GridRow, { numbers }: 
   entry !== undefined &&
   filled(row).length === numbers.filter((i) => row.cells[i]?.trim()).length &&
   numbers.every((i, k) => !row.cells[i]?.trim() || /[,;&]$|\s(?:and|to)$/.test(entry.numbers[k]!.text));
+
+/** `1, 2, 14,` alone above `27, 40 | GND`: the list of the row below begins there. */
+const areNumbersAhead = (row: GridRow, { numbers }: RoleIndex): boolean =>
+  numbers.length === 1 && filled(row).length === 1 && /^[A-Z\d][^a-z]*,$/.test(row.cells[numbers[0]!]?.trim() ?? '');
+
+function putBefore(entry: Entry, ahead: GridRow, { numbers }: RoleIndex): void {
+  const [own] = entry.numbers;
+  const text = `${ahead.cells[numbers[0]!]!.trim()} ${own!.text}`;
+  entry.numbers = [{ ...own!, text, cell: readCountedCell(text) }];
+  entry.rows.push(ahead);
+}
 
 function addNumbers(entry: Entry, row: GridRow, { numbers }: RoleIndex): void {
   entry.rows.push(row);

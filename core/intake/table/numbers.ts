@@ -7,11 +7,14 @@ const NONE = /^(|-+|–|—|−|n\.?\/?a\.?|none|x|×|\.+|…)$/i;
 const EXPOSED =
   /^(ep|epad|e-pad|dap|pad|power pad|thermal pad|exposed (thermal |die |metal )?(pad|paddle)|exposed|die pad|thermal|heat ?slug|center pad|centre pad|paddle)$/i;
 const TOKEN = /^(?:[A-Z]{1,3}\d{1,4}|\d{1,4}|[A-Z]{1,2}\d{1,3}[A-Z]|TAB\d?|EP\d?|[A-Z]{2}|[A-Z]\d?)$/i;
-/** What a transistor stands on, in the place of a number: its tab, its mounting base, its case. */
-const MOUNT = /^(?:tab|mb|case|base|flange)$/i;
+/** What a transistor stands on, in the place of a number: its tab, its mounting base, its case; a connector's shell and screen. */
+const MOUNT = /^(?:tab|mb|case|base|flange|shell|shield|screen|housing|shroud|chassis|backshell)$/i;
+/** `9 (EP)`, `6(tab)`: what the number stands at. */
+const MOUNTED =
+  /^([A-Z]{0,2}\d{1,4})\s*\(\s*(?:(?:e-?p(?:ad)?|dap|p-?pad|tab|(?:(?:exposed|thermal|power|die|bottom|cent(?:er|re))[- ]?)?(?:pad|paddle)|heat ?(?:slug|sink))\s*)\)$/i;
 const RANGE = /^([A-Z]{0,3})(\d{1,4})(?:-|–|—|−|\.\.+|…|~|:)([A-Z]{0,3})(\d{1,4})$/i;
-/** Contact 3 of connector X1, `X1-3`, is no range; with a dot it is one of any part that a board has. */
-const CONTACT = /^(?:(?:J|P|X|CN|TB|XS|XP)\d{1,2}-|(?:J|P|X|CN|TB|XS|XP|U|IC)\d{1,3}\.)\d{1,3}$/;
+/** Contact 3 of connector X1, `X1-3` or `X1:3`, is no range; with a dot it is one of any part that a board has. */
+const CONTACT = /^(?:(?:J|P|X|CN|TB|XS|XP)\d{1,2}[-:]|(?:J|P|X|CN|TB|XS|XP|U|IC)\d{1,3}\.)\d{1,3}$/;
 const MOST = 2000;
 
 /** Reads one number, a list (`5, 12, 31`, `A1 A2`), a range (`10–17`, `A1 to A4`), or the mark for none. */
@@ -33,6 +36,8 @@ const readOther = remember((text: string): NumberCell => {
   const numbered = /^(?:EP|PAD|exposed pad|thermal pad)\s*[(,=]?\s*(\d{1,4})\)?$/i.exec(cell);
   if (numbered && /[\s(,=]/.test(cell)) return { kind: 'list', numbers: [numbered[1]!] };
   if (EXPOSED.test(cell)) return { kind: 'pad' };
+  const mounted = MOUNTED.exec(cell);
+  if (mounted) return { kind: 'list', numbers: [mounted[1]!] };
   const joined = cell.replace(/\s+(?:to|thru|through)\s+/gi, '–').replace(/\s*([-–—−~…]|\.\.+)\s*/g, '$1');
   const numbers: string[] = [];
   for (const token of joined.split(/[\s,;&/+]+|\band\b/i).filter((t) => t !== '')) {
@@ -73,6 +78,8 @@ const LABELLED = /^([A-Za-z][A-Za-z0-9-]{0,15})\s*[:=]\s*(\S[^:=]{0,60})$/;
 export const labelled = (text: string): Map<string, string> | undefined => (/[:=]/.test(text) ? readLabelled(text) : undefined);
 
 const readLabelled = remember((text: string): Map<string, string> | undefined => {
+  // `X1:3` is contact 3 of a connector.
+  if (/^\s*(?:J|P|X|CN|TB|XS|XP)\d{0,2}:/.test(text)) return undefined;
   const parts = text.split(/[\n;/]+|,(?=\s*[A-Za-z][A-Za-z0-9-]*\s*[:=])/).map((part) => LABELLED.exec(part.trim()));
   const read = parts.flatMap((m): [string, string][] => (m && readNumberCell(m[2]!).kind !== 'unread' ? [[m[1]!, m[2]!]] : []));
   return read.length > 0 && read.length === parts.length ? new Map(read) : undefined;
@@ -81,8 +88,8 @@ const readLabelled = remember((text: string): Map<string, string> | undefined =>
 /** True for `1.` and `1)`, where the numbers of a list count up. */
 export const isCounted = (text: string): boolean => /^\d{1,4}[.)]$/.test(text);
 
-/** A ball in small letters, `a1`; a figure 0 is of a name. */
-export const isSmallBall = (text: string): boolean => /^[a-z]{1,2}[1-9]\d?$/.test(text);
+/** A ball in small letters, `a1`, or several, `a2, c2` and `a6-a20`; a figure 0 is of a name. */
+export const isSmallBall = (text: string): boolean => /^[a-z]{1,2}[1-9]\d?(?:(?:, ?| ?[-–] ?)[a-z]{1,2}[1-9]\d?)*$/.test(text);
 
 /** Cells that hold numbers in any of these forms. */
 export const looksCounted = (text: string): boolean => looksLikeNumbers(text) || isCounted(text) || isSmallBall(text);

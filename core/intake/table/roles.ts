@@ -50,6 +50,17 @@ function areSmallBalls(rows: readonly GridRow[], i: number): boolean {
   return balls.length > 3 && balls.length > 0.8 * cells.length && letters.size > 1 && new Set(balls).size === balls.length;
 }
 
+/** `A`, `B`, `C` as round connectors count their contacts, down to `Z` and on with `a` or `AA`; a case may stand among them. */
+function areLetters(rows: readonly GridRow[], i: number): boolean {
+  const cells = filledCells(rows, i);
+  const letters = cells.filter((c) => /^(?:[A-Za-z]|([A-Z])\1)$/.test(c));
+  const rank = (c: string) => (c.length > 1 ? c.charCodeAt(0) + 64 : c.charCodeAt(0));
+  const counts = letters.every((c, k) => k === 0 || (rank(c) > rank(letters[k - 1]!) && rank(c) - rank(letters[k - 1]!) < 9));
+  return (
+    letters.length > 2 && letters[0] === 'A' && counts && cells.every((c) => letters.includes(c) || readCountedCell(c).kind !== 'unread')
+  );
+}
+
 const isPhrase = (cell: string): boolean => /[a-z]{2,}[ /-][A-Za-z]/.test(cell);
 /** A name as it stands in a column of names: a word with a capital or a sign, and no sentence. */
 const isToken = (cell: string): boolean => /^[+\-−]?[A-Z][A-Za-z0-9_+\-−/#.]{0,15}$/.test(cell);
@@ -73,7 +84,8 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   const isNumbers = (i: number) =>
     (share(i, (c) => readCountedCell(c).kind !== 'unread' || labelled(c) !== undefined) >= 0.7 &&
       share(i, (c) => looksLikeNumbers(c) || isCounted(c) || labelled(c) !== undefined) >= 0.3) ||
-    areSmallBalls(rows.filter(hasTwo), i);
+    areSmallBalls(rows.filter(hasTwo), i) ||
+    areLetters(rows.filter(hasTwo), i);
   const areFigures = (i: number) => share(i, (c) => /^\d{1,4}$/.test(c)) === 1;
   // `Signal | LQFP48`: what else could be the name, where numbers have their own heading?
   const isOnlyName =

@@ -59,13 +59,17 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
     packageName: n.packageName,
     numbers: numbersOf(n.cell, clean.name, entry, context),
   }));
-  const most = Math.max(0, ...lists.map((l) => l.numbers.length));
-  if (most === 0) return [];
+  const all = Math.max(0, ...lists.map((l) => l.numbers.length));
+  if (all === 0) return [];
   // Without a name a terminal is called by its number until a person names it; the exposed pad is EP.
   const [numbered = 'EP'] = lists.flatMap((l) => l.numbers);
   const printed = clean.name === '' ? numbered : clean.name;
   // In a list of names each can have a note's mark.
-  const listed = expandNames(printed, most);
+  const listed = expandNames(printed, all);
+  // `A1–A8` at `a6–a20`: a connector that has each signal at every second contact of a row.
+  const areSeconds = listed.length > 2 && listed.length * 2 - 1 === all && !/[,;&/]/.test(entry.numbers[0]!.text);
+  if (areSeconds) for (const l of lists) l.numbers = l.numbers.filter((_, i) => i % 2 === 0);
+  const most = areSeconds ? listed.length : all;
   const single = listed.length === 1;
   const members = single ? [] : listed.map((name) => cleanName(name, notes));
   const expanded = single ? listed : members.map((m) => m.unsure ?? m.name);
@@ -74,6 +78,7 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   if (entry.rows[0]!.doubt) doubts.push(entry.rows[0]!.doubt);
   const unsure = fits && !single ? members.find((m) => m.unsure !== undefined)?.unsure : clean.unsure;
   if (unsure !== undefined) doubts.push(markDoubt(clean.name, unsure));
+  if (areSeconds) doubts.push({ field: 'number', reason: `${most} names stand for ${all} numbers: every second number is taken.` });
   if (entry.onlyNumbers) doubts.push({ field: 'name', reason: 'Only numbers stand in its row: the name above is taken.' });
   if (clean.name === '' && lists.some((l) => l.numbers.some((n) => n !== 'EP')))
     doubts.push({ field: 'name', reason: 'The name cell is empty.' });

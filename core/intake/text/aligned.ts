@@ -1,4 +1,5 @@
 import type { GridRow } from '../table/grid';
+import { isTypeCode } from '../understand/type-codes';
 
 /** Splits a line of space-aligned text at tabs and runs of two or more spaces, keeping where each cell starts. */
 export function alignedRow(text: string, line: number): GridRow {
@@ -17,7 +18,8 @@ export function alignedRow(text: string, line: number): GridRow {
  */
 export function fitToColumns(row: GridRow, heads: readonly number[]): string[] {
   const out: string[] = heads.map(() => '');
-  const { cells, starts } = row.cells.length > 1 ? splitAtHeads(row, heads) : { cells: row.cells, starts: row.starts ?? [] };
+  const { cells, starts } =
+    row.cells.length > 1 ? splitAtHeads(splitAtType(row, heads), heads) : { cells: row.cells, starts: row.starts ?? [] };
   let from = 0;
   cells.forEach((cell, i) => {
     const room = heads.length - (cells.length - i);
@@ -27,6 +29,31 @@ export function fitToColumns(row: GridRow, heads: readonly number[]): string[] {
   });
   return out;
 }
+
+/**
+ * `IO_L2P_0/CLK I/O 0`: a name longer than its column pushed what stands behind it to the right, one blank apart. In a row with
+ * too few cells the code of a type past the heading of the next column is a cell by itself.
+ */
+function splitAtType(row: GridRow, heads: readonly number[]): GridRow {
+  if (row.cells.length >= heads.length || !row.starts) return row;
+  const at = row.cells.findIndex((cell) => RUN_ON.test(cell));
+  const [, name = '', code = '', rest = ''] = (at < 0 ? undefined : RUN_ON.exec(row.cells[at]!)) ?? [];
+  const start = row.starts[at] ?? 0;
+  const from = start + name.length + 1;
+  const isPushed = heads.some((head) => head > start + 1 && head < from && from - head <= FURTHEST);
+  if (!isPushed || !isTypeCode(code)) return row;
+  const behind = rest === '' ? [] : [from + code.length + 1];
+  return {
+    ...row,
+    cells: [...row.cells.slice(0, at), name, code, ...(rest === '' ? [] : [rest]), ...row.cells.slice(at + 1)],
+    starts: [...row.starts.slice(0, at), start, from, ...behind, ...row.starts.slice(at + 1)],
+  };
+}
+
+/** A name as circuits have it, perhaps with another in brackets, a code, and what stands behind it. */
+const RUN_ON = /^([A-Z][A-Z0-9_/#+\-.]{5,60}(?: \([A-Z0-9_/]{1,20}\))?) ([A-Z][A-Z/]{0,4})(?: (.{1,200}))?$/;
+/** So many letters a code may stand behind its heading. */
+const FURTHEST = 16;
 
 /** Cells one blank apart run together; where a word begins straight under a heading, they are taken apart again. */
 function splitAtHeads(row: GridRow, heads: readonly number[]): { cells: string[]; starts: number[] } {

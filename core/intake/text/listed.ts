@@ -5,6 +5,9 @@ import { isTypeCode, isTypePhrase } from '../understand/type-codes';
 import { withoutMarks } from './markup';
 
 const NUMBERS = String.raw`(\d{1,4}|[A-Z]{1,2}\d{1,2}|EP)`;
+/** `Tab - connected to pin 2`, `Case is pin 3`: what a part is mounted by has the name of one of its leads. */
+const MOUNT =
+  /^(tab|case|mounting base|flange|shell|shield)\s*(?:[-–—:=]+\s*)?(?:is |are |internally |electrically )*(?:(?:connected|joined|tied|common|same)\s+(?:to|with|as)\s+)?(?:the )?(?:pin|lead|terminal)\s*#?(\d{1,2})\W*$/i;
 const WORD = String.raw`(?:pin|ball|terminal|lead|contact|pad)s?\s*(?:no\.?|#)?\s*`;
 /** `Pin 5 (VOUT): regulator output`. */
 const IN_BRACKETS = new RegExp(String.raw`^(?:${WORD})?${NUMBERS}\s*\(\s*([^()]+?)\s*\)\s*[:=–—-]*\s*(.*)$`, 'i');
@@ -58,6 +61,9 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
     // A closing bracket is no line of a list.
     if (!/\w/.test(plain)) return;
     filled++;
+    const [, mount, lead] = MOUNT.exec(plain) ?? [];
+    const likeIt = rows.find((r) => r.cells[0] === lead)?.cells[1];
+    if (mount && likeIt !== undefined) return void rows.push({ line: i + 1, cells: [mount, likeIt, plain] });
     const named = BEHIND_NAME.exec(plain);
     if (named && readNumberCell(named[2]!).kind === 'list')
       return void rows.push({ line: i + 1, cells: [named[2]!, named[1]!, named[3]!] });
@@ -75,7 +81,21 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
   });
   const isNamed = rows.filter((r) => /[A-Z]/.test(r.cells[1]!)).length >= MOSTLY * rows.length;
   if (rows.length < 2 || rows.length < MOSTLY * filled || !isNamed) return undefined;
-  return gridOfList(rows);
+  return gridOfList(areInWords(rows) ? rows.map((row) => inOneName(row, lines[row.line - 1]!)) : rows);
+}
+
+/** `Pin 1: Red video`: so many of the names have a word in small letters that what they are called are the words behind them too. */
+const areInWords = (rows: readonly GridRow[]): boolean =>
+  rows.filter((r) => /^[A-Z][a-z]{2,}$/.test(r.cells[1]!) && IN_FEW_WORDS.test(r.cells[2]!)).length > 0.3 * rows.length;
+
+/** One to three words, and a remark in brackets. */
+const IN_FEW_WORDS = /^([\w+-]+(?: [\w+-]+){0,2})\s*(?:\(([^()]*)\))?$/;
+
+/** The words straight behind a name are of it; those behind a sign or in brackets say what it is. */
+function inOneName(row: GridRow, text: string): GridRow {
+  const [number, name, words] = row.cells as [string, string, string];
+  const [, more, remark = ''] = IN_FEW_WORDS.exec(words) ?? [];
+  return more !== undefined && text.includes(`${name} ${more}`) ? { ...row, cells: [number, `${name} ${more}`, remark] } : row;
 }
 
 /** Fewer terminals than this are no stack of cells. */

@@ -757,3 +757,27 @@ it('gives the cells below a group of merged cells its name, whatever stands belo
     'Group,Pin,Name,Type\nClocks,1,XIN,I\n,2,XOUT,O\nSerial bus,3,SDA,I/O\n,4,SCL,I\n(1) Not tested.\nRevision history\nRevision history\n';
   expect(terminalsIn(read(text)).map((t) => t.group)).toEqual(['Clocks', 'Clocks', 'Serial bus', 'Serial bus']);
 });
+
+describe('connectors, cases and lists that run on', () => {
+  const pins = (text: string) => terminalsIn(read(text)).map((t) => `${t.numbers['']} ${t.name}`);
+  it.each<[string, string, string[]]>([
+    ['letters for numbers', 'Pin,Name,Type\nA,VIN,P\nB,GND,G\nC,VOUT,O\nCase,GND,G\n', ['A VIN', 'B GND', 'C VOUT', 'Case GND']],
+    ['a connector’s shell', 'Contact,Signal,Type\n1,CAN_H,I/O\n2,CAN_L,I/O\nShell,SHIELD,-\n', ['1 CAN_H', '2 CAN_L', 'Shell SHIELD']],
+    ['contacts behind a colon', 'Pin,Name,Type\nX1:1,DI0,I\nX1:2,DI1,I\nX2:1,DI2,I\n', ['X1:1 DI0', 'X1:2 DI1', 'X2:1 DI2']],
+    ['what a lead is mounted by', 'Pin 1 (VIN) - input\nPin 2 (OUT) - output\nTab - connected to pin 2\n', ['1 VIN', '2 OUT', 'Tab OUT']],
+    ['numbers that begin a line above', 'Pads     Name   Type\n1, 2,\n5-6      GND    GND\n3        RFO    O\n4        VCC    PWR\n', ['1 GND', '2 GND', '5 GND', '6 GND', '3 RFO', '4 VCC']],
+    ['a name that runs into its type', 'Pin  Name   I/O  Bank\n1    IO_1   I/O  0\n2    IO_2/CLKREF I/O 0\n3    IO_3   I/O  0\n', ['1 IO_1', '2 IO_2/CLKREF', '3 IO_3']],
+    ['names in words', 'Pin 1: Red video (75 ohm)\nPin 2: Red return\nPin 3: Ground\nPin 4: H sync\n', ['1 Red video', '2 Red return', '3 Ground', '4 H sync']],
+  ])('%s', (_what, text, expected) => expect(pins(text)).toEqual(expected)); // prettier-ignore
+
+  it('takes every second contact of a row where there are so many names, and says so', () => {
+    const { terminals } = read('Pin,Name,Type\na2,VCC,P\na4-a10,D0-D3,I/O\nc2,GND,G\nc4-c8,A0-A2,I\n');
+    expect(terminals.map((t) => `${t.numbers['']} ${t.name}`)).toEqual(['a2 VCC', 'a4 D0', 'a6 D1', 'a8 D2', 'a10 D3', 'c2 GND', 'c4 A0', 'c6 A1', 'c8 A2']); // prettier-ignore
+    expect(terminals.map((t) => t.doubts.some((d) => d.field === 'number'))).toEqual(terminals.map((t) => /[AD]\d/.test(t.name)));
+  });
+
+  it('says of numbers above no row that they were left out', () => {
+    const { problems } = read('Pads     Name   Type\n3        RFO    O\n4        VCC    PWR\n1, 2,\n');
+    expect(problems.filter((p) => p.code === 'row-skipped').map((p) => p.at?.line)).toEqual([4]);
+  });
+});

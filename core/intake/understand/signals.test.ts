@@ -169,7 +169,7 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
       ['CSN', 'I', 'Current sense, negative'],
       ['CS', 'I', 'Chip select'],
     ],
-    { CSN: undefined, CS: 'Serial port' },
+    { CSN: undefined, CS: 'Control' },
   ],
   [
     'an interface that its names tell together',

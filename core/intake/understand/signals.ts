@@ -177,6 +177,20 @@ export function recogniseSignals(terminals: readonly Terminal[], pairs: readonly
     else if (!isSignal(t.type)) note(t, 'Not used', `type ${t.type}`);
     else groupByWords(t, nameOf(t), stems, channels.get(t), together(t.name));
   }
+  if (!printed) withoutLoneSelects(signals);
+}
+
+/** What a name says chooses the chip at a port; without any clock or data beside it, it is no port's. */
+const SELECT = /^[~/n]?S?(CS|SS)[#_N]*$/i;
+
+function withoutLoneSelects(signals: readonly Terminal[]): void {
+  const port = signals.filter((t) => t.group === 'Serial port');
+  if (!port.every((t) => SELECT.test(t.name))) return;
+  for (const t of port) {
+    delete t.group;
+    delete t.because['group'];
+    if (/CS/i.test(t.name)) note(t, 'Control', `name ${t.name}`);
+  }
 }
 
 /** The title of one of several of a kind: `Buck 1`, `Secondary winding A`. */
