@@ -86,7 +86,7 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
   return { activeLow: false, unsure: `“${mark.mark}” on ${mark.stem} can mean active low` };
 }
 
-const SELECTED_LOW = /\b(selected|addressed|active|enabled)\b[^.;]{0,30}\b(while|when)\b[^.;]{0,12}\blow\b|\blow (level )?selects (the|this) (device|part|chip|slave)\b/i; // prettier-ignore
+const SELECTED_LOW = /\b(selected|addressed|active|enabled)\b[^.;]{0,30}\b(while|when)\b[^.;]{0,12}\blow\b|\blow (level )?selects (the|this) (device|part|chip|slave)\b|(^|[.;,:(] *)(a |logic )?low (level )?selects( it)?\W*$/i; // prettier-ignore
 const RESETS_LOW = /^\W*reset low\b|\blow (level |state )?(holds|keeps)\b|\blow (level |pulse |signal )?[^.;]{0,24}\b(resets?|clears?)\b/i;
 const ENABLES_LOW = /\b(held|pulled|driven|taken) low to\b|\blow (level |state )?(enables|activates)\b|\blow(-going)? pulse\b/i;
 const TURNS_OFF_LOW = /\bmode when low\b|^\W*low keeps only\b|\blow (level )?puts [^.;]{0,24}\b(to sleep|sleep|standby|shutdown|idle)\b|\blow\b[^.;]{0,20}\b(turns? [^.;]{0,24}\boff|shuts? [^.;]{0,24}\bdown|disables?|powers? [^.;]{0,24}\bdown)\b|\blow\b[^.;]{0,20}\b(turn off|shutdown|shut down)\b|\b(low|L) ?[=:] ?((is |it is |the \w+ is )?disabled|off|shut ?down|power[- ]?down|standby|sleep)\b/i; // prettier-ignore

@@ -107,7 +107,9 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
         : context.including?.has(row.line)
           ? 'row'
           : kindOf(row, context.columns, index);
-    const kind = read === 'continuation' && !goesOn && isTitleAt(row, index, titles, entries.at(-1)) ? 'heading' : read;
+    const isRest = (read === 'heading' || read === 'odd') && isRestOfName(row, index, entries.at(-1));
+    const isTitle = read === 'continuation' && !goesOn && isTitleAt(row, index, titles, entries.at(-1));
+    const kind = isRest ? 'continuation' : isTitle ? 'heading' : read;
     if (ahead && kind !== 'row') ahead = void skipped(ahead, NO_NUMBER, context);
     if (kind === 'heading') {
       title = group = cleanHeading(filled(row)[0]!);
@@ -164,7 +166,14 @@ function columnOfTitles(rows: readonly GridRow[], index: RoleIndex): 'name' | 'd
 }
 
 /** Ends a name that goes on in the next row, or begins what goes on with it. */
-const [GOES_ON, WENT_ON] = [/[/,(_–-]$/, /^[/,()_–-]/];
+const [GOES_ON, WENT_ON] = [/[/,(_–-]$|\w to$/, /^[/,()_–-]/];
+
+/** `DB0` below `DB7 to`, or `REFOUT` below `REFIN/` with more words beside it: a name alone goes on there. */
+function isRestOfName(row: GridRow, { numbers, at }: RoleIndex, above: Entry | undefined): boolean {
+  const name = row.cells[at.name]?.trim() ?? '';
+  const isAlone = numbers.every((i) => (row.cells[i] ?? '').trim() === '') && (row.cells[at.type] ?? '').trim() === '';
+  return above !== undefined && isAlone && /^[A-Z][A-Z0-9_#+-]*$/.test(name) && /[/,_–-]$|\w to$/.test(above.name);
+}
 /** `Serial port (SPI)`: words, as no name has them. */
 const IN_SEVERAL_WORDS = /^(?:\d{1,2}[.)] )?[A-Z]\S* .*\b[a-z]{3,}/;
 

@@ -30,6 +30,10 @@ const OF_CELL = /^\s*(pad|buffer|cell|port|driver)\b/i;
 /** What a terminal is joined to, or marked with: its name only where nothing else is. */
 const NET = /^\s*(?:net(?:[ _-]?name)?|connections?|markings?|windings?)\s*$/i;
 
+/** What stands over no words that say what a terminal is: how one is left that nobody uses, where its pad lies. */
+const OF_ELSE =
+  /^\W*(?:(?:\w+ )?(?:if |when )?(?:un|not )used\b.*|termination|(?:x|y)(?:[- ](?:coord(?:inate)?|pos(?:ition)?|location))?(?: ?[([]?(?:[uµμ]?m|mm|mils?|in|inch)[)\]]?)?)\W*$/i;
+
 /** A name as circuits have it, with nothing in small letters. */
 const isCapitals = (text: string): boolean => /^[A-Z0-9_+\-−–/#~*.[\]]+$/.test(text) && /[A-Z]/.test(text);
 
@@ -98,6 +102,9 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
       return 'ignore';
     // `Row B` stands over the names of a connector's contacts as often as over their numbers.
     if (role === 'number' && /^row [a-e]$/i.test(headings[i]!.trim()) && !isNumbers(i)) return 'name';
+    // `Position`: left and right of the part, where others have the numbers.
+    const isElse = role === 'number' && roles.some((other, k) => k !== i && (other === 'number' || other === 'ambiguous'));
+    if (isElse && share(i, (c) => readCountedCell(c).kind === 'unread' && labelled(c) === undefined) > 0.9) return 'ignore';
     if (role !== 'ambiguous') return role;
     // Beside plain figures D0 and A1 are names.
     const isBeside = !areFigures(i) && (isOnlyName || roles.some((other, k) => other === 'ambiguous' && k !== i && areFigures(k)));
@@ -228,7 +235,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   }
   // Texts under a heading that nobody knows say what the terminals are all the same.
   if (!has('description')) {
-    const isOpen = (i: number) => settled[i] === undefined && roles[i] === undefined;
+    const isOpen = (i: number) => settled[i] === undefined && roles[i] === undefined && !OF_ELSE.test(headings[i]!);
     const inSentences = headings.findIndex((_, i) => isOpen(i) && share(i, (c) => /\S\s+\S+\s+\S/.test(c)) >= 0.6);
     // Shorter ones are words too; what stands last most often speaks of the whole terminal.
     const inWords = headings.findLastIndex((_, i) => isOpen(i) && share(i, (c) => /^[A-Za-z][\w-]*[a-z] \S*[a-z]/.test(c)) >= 0.5);

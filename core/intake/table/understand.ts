@@ -14,7 +14,7 @@ import { doubtContacts, doubtRailOut, doubtUnfed } from '../understand/unsaid';
 import { evidenceOfCode } from '../understand/type-codes';
 import type { FoundTable } from './found-table';
 import { packageNamed } from './headings';
-import type { RowsInColumns } from './grid';
+import type { GridRow, RowsInColumns } from './grid';
 import { looksLikeNumbers } from './numbers';
 import { signalKey, withTold, type SignalList } from './signal-list';
 import { whereOf } from './places';
@@ -44,7 +44,7 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   if (!['name', 'number'].every((role) => whole.columns.some((c) => c.role === role)))
     return refuse(problem('table-none', {}, { file: options.file }));
   namePackages(whole.columns, around.titles);
-  const legend = new Map([...lettersUnder(columns), ...readLegend(around.legend)]);
+  const legend = new Map([...lettersUnder(columns, whole.rows), ...readLegend(around.legend)]);
   if (!options.roles) dropOtherTypes(columns, table, legend);
   const split = withSignals(splitPackages(splitNames(readTicks(whole))), around.signals);
   const taken = new Set<number>();
@@ -74,11 +74,15 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   return propose(terminals, names, { problems, declared: countDeclared(around.titles), table: view }, options);
 }
 
-/** What the letters are under `E/A` and `E/S`, ins and outs in German, French and Spanish. */
-function lettersUnder(columns: readonly Column[]): [string, string][] {
-  const heading = columns.find((c) => c.role === 'type')?.heading ?? '';
-  const out = /^\s*E\s*\/\s*([AS])\s*$/i.exec(heading)?.[1]?.toUpperCase();
-  return out ? [['E', 'input'], [out, 'output'], [`E/${out}`, 'input/output']] : []; // prettier-ignore
+/** What the letters are under `E/A` and `E/S`, or beside such a cell, ins and outs in German, French and Spanish. */
+function lettersUnder(columns: readonly Column[], rows: readonly GridRow[]): [string, string][] {
+  const at = columns.findIndex((c) => c.role === 'type');
+  const said = at < 0 ? [] : [columns[at]!.heading, ...new Set(rows.map((r) => r.cells[at] ?? ''))];
+  const outs = new Set(said.flatMap((text) => /^\s*E\s*\/\s*([AS])\s*$/i.exec(text)?.[1]?.toUpperCase() ?? []));
+  const [out] = outs;
+  // Beside I and O, E and A are other codes.
+  if (out === undefined || outs.size > 1 || said.slice(1).some((text) => /^\s*[IO]\s*$/.test(text))) return [];
+  return [['E', 'input'], [out, 'output'], [`E/${out}`, 'input/output']]; // prettier-ignore
 }
 
 const MOST_TOLD = 0.6;

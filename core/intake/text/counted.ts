@@ -25,7 +25,10 @@ const MOSTLY = 0.8;
 export function countedGrid(lines: readonly string[]): Grid | undefined {
   if (lines.some((l) => l.length > LONGEST)) return undefined;
   const filled = lines.flatMap((text, i) => {
-    const plain = withoutMarks(text.trim()).replace(AROUND, '').replace(/\*\/$/, '').trim();
+    const whole = withoutMarks(text.trim());
+    const bare = whole.replace(AROUND, '').replace(/\*\/$/, '').trim();
+    // A bracket that opens in the words closes in them: `status (low = charging)`.
+    const plain = /\([^()]*$/.test(bare) && whole.includes(`${bare})`) ? `${bare})` : bare;
     return /\w/.test(plain) ? [{ plain, line: i + 1 }] : [];
   });
   if (filled.length < LEAST) return undefined;

@@ -780,4 +780,30 @@ describe('connectors, cases and lists that run on', () => {
     const { problems } = read('Pads     Name   Type\n3        RFO    O\n4        VCC    PWR\n1, 2,\n');
     expect(problems.filter((p) => p.code === 'row-skipped').map((p) => p.at?.line)).toEqual([4]);
   });
+
+  it.each<[string, string, string[]]>([
+    ['a header with both contacts in a line', '1 VTREF      2 SWDIO\n3 GND        4 SWCLK\n5 KEY        6 NC\n', ['1 VTREF', '2 SWDIO', '3 GND', '4 SWCLK', '5 KEY', '6 NC']],
+    ['a header with its numbers within', 'VTREF 1 o o 2 SWDIO\nGND   3 o o 4 SWCLK\n', ['1 VTREF', '2 SWDIO', '3 GND', '4 SWCLK']],
+    ['a drawing with names in brackets', '(CS) 1 |o   | 4 (VCC)\n(SO) 2 |    | 3 (SCK)\n', ['1 CS', '2 SO', '3 SCK', '4 VCC']],
+    ['names that go on below', 'Pin No   Mnemonic  Description\n1        BUSY      Busy output.\n2 to 4   DB2 to    Data bits.\n         DB0\n5        REFIN/    Reference input or output. It is\n         REFOUT    2.5 V.\n6        RD        Read input.\n', ['1 BUSY', '2 DB2', '3 DB1', '4 DB0', '5 REFIN/REFOUT', '6 RD']],
+  ])('%s', (_what, text, expected) => expect(pins(text)).toEqual(expected)); // prettier-ignore
+
+  it.each(['Unused', 'When unused', 'X (um)', 'Y'])('takes no words under “%s” for what a terminal is', (heading) => {
+    const { terminals } = read(`Pin,Name,Type,${heading}\n1,PA0,I/O,Leave open\n2,PA1,I/O,Tie to GND\n3,PA2,I/O,Leave open\n`);
+    expect(terminals.map((t) => [t.type, t.description ?? '', t.doubts.length])).toEqual(terminals.map(() => ['bidirectional', '', 0]));
+  });
+
+  it('takes sides under `Position` for no numbers', () =>
+    expect(read('Designator,Pin Name,Type,Position\n1,VIN,P,Left\n2,EN,I,Left\n3,GND,G,Bottom\n').problems).toEqual([]));
+
+  it('takes E and S for ins and outs beside E/S', () =>
+    expect(read('Pin,Name,Type\n1,HOR,E\n2,DON,E/S\n3,SOR,S\n').terminals.map((t) => t.type)).toEqual(['input', 'bidirectional', 'output'])); // prettier-ignore
+
+  it('takes a chip select that low selects for active low, and closes a bracket in the words of a list', () => {
+    expect(read('Pin,Name,Description\n1,CS,Chip select. Low selects.\n2,SCK,Clock\n').terminals[0]!.activeLow).toBe(true);
+    const listed = read(
+      '* `1` **VBAT** – battery\n* `2` **GND** – ground\n* `3` **CHG** – status (low = charging)\n* `4` **EN** – enable\n',
+    );
+    expect(listed.terminals[2]!.description).toBe('status (low = charging)');
+  });
 });

@@ -57,3 +57,26 @@ it('leaves a type that it has no word for to a person', () =>
   expect(inferType('VCC_OUT', 'Tápkimenet', '', new Map()).doubt?.reason).toBe(
     'The type “Tápkimenet” is not known; taken from name VCC_OUT.',
   ));
+
+it.each([
+  ['Rücksetzeingang, low-aktiv', 'active low'],
+  ['Interrupt, L-aktiv', 'active low'],
+  ['Remise à zéro (active à l’état bas)', 'active low'],
+  ['Habilitación, activa a nivel bajo', 'active low'],
+  ['Reset, ativo em nível baixo', 'active low'],
+  ['Ripristino, attivo basso', 'active low'],
+  ['zerowanie, aktywny stan niski', 'active low'],
+  ['Сброс, активный низкий уровень', 'active low'],
+  ['nulování aktivní v nule', 'active low'],
+  ['reset, actief laag', 'active low'],
+  ['リセット入力(Lアクティブ)', 'active low'],
+  ['리셋 (로우 액티브)', 'active low'],
+  ['Schreibfreigabe (aktiv High)', 'active high'],
+  ['인터럽트 (오픈 드레인)', 'open-drain'],
+  ['割り込み出力(オープン ドレイン)', 'open-drain'],
+  ['Saída em dreno aberto', 'open-drain'],
+  ['Выход с открытым стоком', 'open-drain'],
+  ['výstup s otevřeným kolektorem', 'open-collector'],
+  ['Sortie trois états', 'three-state'],
+  ['Положительное напряжение питания', 'positive power supply'],
+])('%s says %s', (text, english) => expect(inEnglish(text)).toContain(english));

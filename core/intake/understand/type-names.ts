@@ -6,12 +6,12 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
   {
     type: 'ground',
     weight: 5,
-    name: /^([ADPSRC]|RF|IO|CORE|PLL|ISO)?_?(GND|GROUND)(_?[A-Z0-9]+)?$|^(GND|VSS)[A-Z0-9_]*$|^[ADP]?VSS[A-Z0-9_]*$|^[A-Z]{1,4}_?(GND|VSS)\d*$|^(0V|COM_?GND)$/i,
+    name: /^(?!.*(_?(DET|DETECT|SENSE|SNS|MON|CTRL|SEL|STAT)|_(EN|FB|OK|SW|FLT|FAULT))\d*$)(?:([ADPSRC]|RF|IO|CORE|PLL|ISO)?_?(GND|GROUND)(_?[A-Z0-9]+)?$|^(GND|VSS)[A-Z0-9_]*$|^[ADP]?VSS[A-Z0-9_]*$|^[A-Z]{1,4}_?(GND|VSS)\d*$|^(0V|COM_?GND)$)/i,
   },
   {
     type: 'supply-in',
     weight: 5,
-    name: /^(?!.*(_EN|_?(DET|DETECT|SENSE|SNS|MON|OK|GOOD|FLT|FAULT|CTRL|(?<!VC)SEL|STAT))\d*$)(?:[ADPI]?V(CC|DD|BAT|IO|PP|NN|LL|EE|BB|LOGIC|DDA|DDIO|CCIO|CCINT|CCAUX|DDQ|S(?!S|YNC|EN|ADJ|ET)|SUP|SUPPLY|BUS|M|PA|RF|PLL)(_?[A-Z0-9]+)?\+?$|(V?LDO_?IN|AVDD|DVDD|IOVDD|DVCC|AVCC|PVDD|PVIN|AVIN|VIN|VBAT|VPWR|HVDD|LVDD|OVDD)(_?[A-Z0-9]+)?$|[A-Z]{1,5}_?V(DD|CC)\d*$|V[+\-−]$|[+\-−]VS?$|VS[+\-−]$|VDD[A-Z0-9_.]*$|VCC[A-Z0-9_.]*$|V\d+P\d+$)/i,
+    name: /^(?!.*(_(?:EN|PG|PGOOD|ON|OFF|UV|OV|UVLO|OVP|RST|RESET|VALID|TEST|ALERT|INT|RDY|READY|ADJ|TRIM|PRESENT|REQ|ACK|DIS|SHDN)|_?(DET|DETECT|SENSE|SNS|MON|OK|GOOD|FLT|FAULT|CTRL|(?<!VC)SEL|STAT))\d*$)(?:[ADPI]?V(CC|DD|BAT|IO|PP|NN|LL|EE|BB|LOGIC|DDA|DDIO|CCIO|CCINT|CCAUX|DDQ|S(?!S|YNC|EN|ADJ|ET)|SUP|SUPPLY|BUS|M(?!ID|OD|EAS|AX|IN|UX)|PA|RF|PLL)(_?[A-Z0-9]+)?\+?$|(V?LDO_?IN|AVDD|DVDD|IOVDD|DVCC|AVCC|PVDD|PVIN|AVIN|VIN|VBAT|VPWR|HVDD|LVDD|OVDD)(_?[A-Z0-9]+)?$|[A-Z]{1,5}_?V(DD|CC)\d*$|V[+\-−]$|[+\-−]VS?$|VS[+\-−]$|VDD[A-Z0-9_.]*$|VCC[A-Z0-9_.]*$|V\d+P\d+$)/i,
   },
   // A voltage is a rail's name.
   { type: 'supply-in', weight: 4, name: /^[+-]?\d{1,2}(\.\d{1,2})?V\d{0,2}(_?(AUX|SB|A|D|IO))?$/i },

@@ -551,3 +551,8 @@ describe('pairs', () => {
     expect(findPairs([half('STOPA', 'Stop A'), half('STONA', 'Stone A')])).toEqual([]);
   });
 });
+
+it.each(['GND_SENSE', 'GNDDETECT', 'VSS_SNS', 'VDD_PG', 'VCC_ON', 'VIN_UV', 'VCC_RST', 'VBUS_VALID', 'VMID', 'VDD_TEST'])(
+  'the name %s alone is that of no rail',
+  (name) => expect(inferType(name, undefined, '', new Map())).toMatchObject({ type: 'unspecified', doubt: expect.anything() }),
+);
