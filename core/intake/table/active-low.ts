@@ -42,7 +42,7 @@ const MARKED_BEFORE = new RegExp(`^(.*_)?N(${BEHIND_N})\\d*$`);
 const MARKED_BEHIND = new RegExp(`^(.*_)?(${BEFORE_N})N\\d*$`);
 const NOT_LOW: ActiveLow = { activeLow: false };
 /** `PDB = L` as well. */
-const TELLS_OF_LOW = /low|= ?L\b|falling/i;
+const TELLS_OF_LOW = /low|= ?L\b|\bL ?[:=]|falling/i;
 
 /** Whether a terminal is active low: by an overbar, by the description, or by a mark on a name whose function agrees. */
 export function readActiveLow(name: string, overbar: boolean, description: string, names: ReadonlySet<string>): ActiveLow {
@@ -87,8 +87,10 @@ export function readActiveLow(name: string, overbar: boolean, description: strin
 }
 
 const SELECTED_LOW = /\b(selected|addressed|active|enabled)\b[^.;]{0,30}\b(while|when)\b[^.;]{0,12}\blow\b|\blow (level )?selects (the|this) (device|part|chip|slave)\b|(^|[.;,:(] *)(a |logic )?low (level )?selects( it)?\W*$/i; // prettier-ignore
-const RESETS_LOW = /^\W*reset low\b|\blow (level |state )?(holds|keeps)\b|\blow (level |pulse |signal )?[^.;]{0,24}\b(resets?|clears?)\b/i;
-const ENABLES_LOW = /\b(held|pulled|driven|taken) low to\b|\blow (level |state )?(enables|activates)\b|\blow(-going)? pulse\b/i;
+const RESETS_LOW =
+  /^\W*reset low\b|\b(low|L) ?[=:] ?(resets?|active|in reset)\b|\blow (level |state )?(holds|keeps)\b|\blow (level |pulse |signal )?[^.;]{0,24}\b(resets?|clears?)\b/i;
+const ENABLES_LOW =
+  /\b(low|L) ?[=:] ?(enabled?|enables|active|selected)\b|\b(held|pulled|driven|taken) low to\b|\blow (level |state )?(enables|activates)\b|\blow(-going)? pulse\b/i;
 const TURNS_OFF_LOW = /\bmode when low\b|^\W*low keeps only\b|\blow (level )?puts [^.;]{0,24}\b(to sleep|sleep|standby|shutdown|idle)\b|\blow\b[^.;]{0,20}\b(turns? [^.;]{0,24}\boff|shuts? [^.;]{0,24}\bdown|disables?|powers? [^.;]{0,24}\bdown)\b|\blow\b[^.;]{0,20}\b(turn off|shutdown|shut down)\b|\b(low|L) ?[=:] ?((is |it is |the \w+ is )?disabled|off|shut ?down|power[- ]?down|standby|sleep)\b/i; // prettier-ignore
 
 const TELLS_LOW = /\bgoes low\b|\b(is |are )?(pulled|driven|asserted|asserts|pulls|drives) low (when|on|if|by|to|during|while|after|in)\b|^[^.;]{0,40}\blow (on|upon|to (indicate|signal|report)|in case of|when|while|during|if)\b|[.;,] *(logic )?low (on|upon|to (indicate|signal|report)|in case of|when|while|during|if|indicates|signals|reports)\b/i; // prettier-ignore

@@ -36,6 +36,13 @@ export function gridOfList(rows: readonly GridRow[]): Grid {
 /** `(in) -- sampling clock`: the type before the words. */
 const WITH_TYPE = /^\(([^()]{1,20})\)\s*[-–—:]*\s*(.*)$/;
 
+/** `HD[0:7]    I/O   Host data (pins 10, 11)`: what stands in columns before the numbers is a name, its type and its words. */
+function inColumns(text: string, name: string): [name: string, more: string] {
+  const [, own = name, type = '', words = ''] = IN_COLUMNS.exec(text.slice(0, text.lastIndexOf('('))) ?? [];
+  return name.startsWith(own) && isTypeCode(type) ? [own, `(${type}) ${words}`.trim()] : [name, ''];
+}
+const IN_COLUMNS = /^\s*(\S+)\s{2,}(\S{1,8})(?:\s+(\S.*?))?\s*$/;
+
 /** What a remark in a program's list begins with: `1: "VDD",  # supply`, and the dots that lead to words. */
 const REMARK = /^(?:[#;]|\/\/|--|\.{2,})\s*/;
 
@@ -65,8 +72,10 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
     const likeIt = rows.find((r) => r.cells[0] === lead)?.cells[1];
     if (mount && likeIt !== undefined) return void rows.push({ line: i + 1, cells: [mount, likeIt, plain] });
     const named = BEHIND_NAME.exec(plain);
-    if (named && readNumberCell(named[2]!).kind === 'list')
-      return void rows.push({ line: i + 1, cells: [named[2]!, named[1]!, named[3]!] });
+    if (named && readNumberCell(named[2]!).kind === 'list') {
+      const [name, more] = inColumns(text, named[1]!);
+      return void rows.push({ line: i + 1, cells: [named[2]!, name, [more, named[3]!].filter((t) => t !== '').join(' ')] });
+    }
     const [, numbers, called, meant = ''] = BEHIND_LIST.exec(plain) ?? [];
     if (numbers && called && readNumberCell(numbers).kind === 'list')
       return void rows.push({ line: i + 1, cells: [numbers, called.replace(/[:,;]$/, ''), meant] });

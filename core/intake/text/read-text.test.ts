@@ -806,4 +806,34 @@ describe('connectors, cases and lists that run on', () => {
     );
     expect(listed.terminals[2]!.description).toBe('status (low = charging)');
   });
+
+  it('reads name, type and words in columns before the numbers of a list', () => {
+    const { terminals } = read(
+      'HD[0:1]     I/O   Host data (pins 10, 11)\nHCSn        I     Chip select (pin 22)\nVSS         G     Ground (pins 8, 14)\n',
+    );
+    expect(terminals.map((t) => `${t.numbers['']} ${t.name} ${t.type} ${t.description}`)).toEqual([
+      '10 HD0 bidirectional Host data', '11 HD1 bidirectional Host data', '22 HCSn input Chip select', '8 VSS ground Ground', '14 VSS ground Ground',
+    ]); // prettier-ignore
+  });
+
+  it('keeps the functions of a programmable part’s columns beside its names', () => {
+    const text =
+      'Bank,Pin Name/Function,Optional Function,Configuration Function,Dedicated Tx/Rx Channel,Emulated Output,F256\n' +
+      '1A,IO,CLK0p,,RX_L2p,OUT_L2p,E2\n1A,IO,,JTAGEN,,,F2\n1A,TMS,,,,,G1\n,GND,,,,,A1\n';
+    const { terminals } = read(text);
+    expect(terminals.map((t) => [t.name, t.group, ...(t.alternates ?? [])])).toEqual([
+      ['IO', '1A', 'CLK0p', 'RX_L2p', 'OUT_L2p'],
+      ['IO', '1A', 'JTAGEN'],
+      ['TMS', '1A'],
+      ['GND', undefined],
+    ]);
+  });
+
+  it.each<[string, string, boolean]>([
+    ['RESET', 'Reset. L: reset', true],
+    ['OE', 'Output enable, L = enabled', true],
+    ['RESET', 'Reset. H: reset', false],
+  ])('%s, “%s”: active low is %s', (name, words, isLow) =>
+    expect(read(`Pin,Name,Type,Description\n1,${name},I,"${words}"\n2,Q,O,Output\n`).terminals[0]!.activeLow ?? false).toBe(isLow),
+  );
 });

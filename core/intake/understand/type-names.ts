@@ -68,7 +68,7 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
   {
     type: 'bidirectional',
     weight: 3,
-    name: /^(SDA|SDAT|SMB_?DATA?|SWDIO|P[A-K]\d{1,2}(\/.*)?|GPIO_?\d+(\/.*)?|GP\d+|IO_?\d+.*|IO_[A-Z]\w*|D\d+|DQ\d+|DIO\d*|CAN_?[HL]|ANT\d*|RF_?IO\d*|USB_?D[PM+\-−]|D[+\-−]|DQS\d*[PN]?)$/i,
+    name: /^(SDA|SDAT|SMB_?DATA?|SWDIO|P[A-K]\d{1,2}(\/.*)?|GPIO_?\d+(\/.*)?|GP\d+|IO|IO_?\d+.*|IO_[A-Z]\w*|D\d+|DQ\d+|DIO\d*|CAN_?[HL]|ANT\d*|RF_?IO\d*|USB_?D[PM+\-−]|D[+\-−]|DQS\d*[PN]?)$/i,
   },
 ];
 
