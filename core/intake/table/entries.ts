@@ -211,6 +211,10 @@ const NO_NUMBER = 'it has no number that could be read';
 const PLAIN_NUMBER = /^(?:\d{1,4}|[A-Z]{1,2}\d{1,2})$/;
 const PLAIN_NAME = /^[A-Z][A-Z0-9_]*\d[A-Z0-9_]*$|^V[A-Z]{2,}$/;
 
+/** `(1) P = power, G = ground`: the note below a table that says what its codes are. */
+const isLegend = ([mark = '', text = '', ...others]: readonly string[]): boolean =>
+  /^\(?\d\)$/.test(mark) && others.length === 0 && /^[A-Z/]{1,4} ?= ?\w.*[,;] ?[A-Z/]{1,4} ?= ?\w/.test(text);
+
 type RowKind = 'row' | 'heading' | 'continuation' | 'note' | 'header' | 'odd';
 
 function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): RowKind {
@@ -222,7 +226,7 @@ function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): Row
   )
     return 'row';
   const cells = filled(row);
-  if (cells.length === 0) return 'note';
+  if (cells.length === 0 || isLegend(cells)) return 'note';
   const at = (role: keyof RoleIndex['at']) => row.cells[index.at[role]]?.trim() ?? '';
   const numberCells = index.numbers.map((i) => row.cells[i]?.trim() ?? '');
   const read = numberCells.map(readCountedCell);
@@ -364,7 +368,13 @@ function addFunction(entry: Entry, row: GridRow, { at, descriptions }: RoleIndex
 const goesOnWithNumbers = (entry: Entry | undefined, row: GridRow, { numbers }: RoleIndex): boolean =>
   entry !== undefined &&
   filled(row).length === numbers.filter((i) => row.cells[i]?.trim()).length &&
-  numbers.every((i, k) => !row.cells[i]?.trim() || /[,;&]$|\s(?:and|to)$/.test(entry.numbers[k]!.text));
+  numbers.every((i, k) => !row.cells[i]?.trim() || goesOnBelow(entry.numbers[k]!.text, row.cells[i]!));
+
+/** A list that is open at its end, or one of several balls between blanks over another such. */
+const goesOnBelow = (above: string, below: string): boolean =>
+  /[,;&]$|\s(?:and|to)$/.test(above) || (SEVERAL_BALLS.test(above.trim()) && ONE_OR_MORE_BALLS.test(below.trim()));
+const SEVERAL_BALLS = /^[A-Z]{1,2}\d{1,2}(?: [A-Z]{1,2}\d{1,2}){2,}$/;
+const ONE_OR_MORE_BALLS = /^[A-Z]{1,2}\d{1,2}(?: [A-Z]{1,2}\d{1,2})*$/;
 
 /** `1, 2, 14,` alone above `27, 40 | GND`: the list of the row below begins there. */
 const areNumbersAhead = (row: GridRow, { numbers }: RoleIndex): boolean =>

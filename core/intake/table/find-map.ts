@@ -1,4 +1,5 @@
 import { rowLetters } from '../../part';
+import { fitToColumns } from '../text/aligned';
 import { filled, type Grid, type GridRow } from './grid';
 
 /** A matrix of balls, or a part of one: figures along one edge, letters along the other, names in its cells. */
@@ -44,8 +45,28 @@ export const hasBallMap = (grid: Grid): boolean => findBallMaps(grid).length > 0
 
 /** Finds the ball maps in a grid: rows with letters under (or over) figures in sequence, or rows with figures under letters. */
 export function findBallMaps(grid: Grid): BallMap[] {
+  const maps = mapsIn(grid);
+  return maps.length > 0 || grid.layout !== 'aligned' ? maps : mapsIn(fittedToEdge(grid));
+}
+
+function mapsIn(grid: Grid): BallMap[] {
   const upright = mapsAlong(grid, placeOfFigure, placeOfLetter, LEAST);
   return upright.length > 0 ? upright : mapsAlong(grid, placeOfLetter, placeOfFigure, LEAST_LETTERS);
+}
+
+/** Text in columns, with each row below the labels of an edge under them: nothing stands over the rows' own labels. */
+function fittedToEdge(grid: Grid): Grid {
+  let edge: readonly number[] | undefined;
+  const rows = grid.rows.map((row) => {
+    if (areEdge(row.cells)) {
+      edge = row.starts;
+      return { ...row, cells: ['', ...row.cells] };
+    }
+    const first = row.starts?.[0];
+    if (!edge || first === undefined || first >= edge[0]!) return row;
+    return { ...row, cells: fitToColumns(row, [first, ...edge]) };
+  });
+  return { ...grid, rows };
 }
 
 interface Label {

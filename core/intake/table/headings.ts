@@ -19,7 +19,7 @@ const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
 };
 
 /** Words that stand over numbers in one datasheet and over names in the next: the cells below decide. */
-const AMBIGUOUS = /^(pins?|pin ball|ball pin|terminals?|ball|lead|contact|port|function|signal)$/;
+const AMBIGUOUS = /^((component|part|symbol|schematic) pins?|pins?|pin ball|ball pin|terminals?|ball|lead|contact|port|function|signal)$/;
 
 const normal = (heading: string): string =>
   heading

@@ -35,7 +35,7 @@ const OF_ELSE =
   /^\W*(?:(?:\w+ )?(?:if |when )?(?:un|not )used\b.*|termination|(?:x|y)(?:[- ](?:coord(?:inate)?|pos(?:ition)?|location))?(?: ?[([]?(?:[uµμ]?m|mm|mils?|in|inch)[)\]]?)?)\W*$/i;
 
 /** A name as circuits have it, with nothing in small letters. */
-const isCapitals = (text: string): boolean => /^[A-Z0-9_+\-−–/#~*.[\]]+$/.test(text) && /[A-Z]/.test(text);
+const isCapitals = (text: string): boolean => /^[A-Z0-9_+\-−–/#~*.[\]{}]+$/.test(text) && /[A-Z]/.test(text);
 
 /** A word or a few, the first of them no abbreviation with figures. */
 const IN_WORDS = /^[A-Za-z]{3,}(?:[\s/&-]+[A-Za-z\d]+){0,4}$/;
@@ -232,6 +232,13 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
       new Set(rows.map((r) => r.cells[i]?.trim().toLowerCase())).size <= Math.max(3, rows.length / 2);
     const kinds = settled.findIndex((r, i) => r === 'description' && isKinds(i));
     if (kinds >= 0) settled[kinds] = 'type';
+  }
+  // `Power`: what holds nothing but names of supplies that are terminals themselves says which of them each is at.
+  if (!has('rail') && has('name')) {
+    const names = new Set(filledCells(rows, settled.indexOf('name')));
+    const isRail = (c: string) => /^[-–—]$/.test(c) || (names.has(c) && /^[A-Z]*_?V/i.test(c));
+    const rails = headings.findIndex((_, i) => settled[i] === undefined && roles[i] === undefined && share(i, isRail) === 1);
+    if (rails >= 0 && new Set(filledCells(rows, rails)).size < filledCells(rows, rails).length) settled[rails] = 'rail';
   }
   // Texts under a heading that nobody knows say what the terminals are all the same.
   if (!has('description')) {

@@ -836,4 +836,18 @@ describe('connectors, cases and lists that run on', () => {
   ])('%s, “%s”: active low is %s', (name, words, isLow) =>
     expect(read(`Pin,Name,Type,Description\n1,${name},I,"${words}"\n2,Q,O,Output\n`).terminals[0]!.activeLow ?? false).toBe(isLow),
   );
+
+  it.each<[string, string, string[]]>([
+    ['a map with figures over it', '   1    2    3\nA  VIN  EN   FB\nB  VIN  GND  AGND\nC  SW   GND  MODE\n', ['A1 VIN', 'A2 EN', 'A3 FB', 'B1 VIN', 'B2 GND', 'B3 AGND', 'C1 SW', 'C2 GND', 'C3 MODE']],
+    ['a map with letters over it', '   A    B    C    D\n1  VIN  VIN  SW   SW\n2  EN   GND  GND  PG\n3  FB   AGND MODE VOUT\n', ['A1 VIN', 'B1 VIN', 'C1 SW', 'D1 SW', 'A2 EN', 'B2 GND', 'C2 GND', 'D2 PG', 'A3 FB', 'B3 AGND', 'C3 MODE', 'D3 VOUT']],
+    ['balls on two lines', 'Name   Ball         Type   Description\nVSS    A1 A8 B2 B7  GND    Ground\n       E4 E5\nCLK    F2           I      Clock\n', ['A1 VSS', 'A8 VSS', 'B2 VSS', 'B7 VSS', 'E4 VSS', 'E5 VSS', 'F2 CLK']],
+    ['the pins of a part beside the nets of its board', 'Pin #,Net name,Component pin,Type\n1,SYS_CLK,CLK,input\n2,N00012,D,input\n3,N00013,Q,output\n', ['1 CLK', '2 D', '3 Q']],
+    ['a legend below', 'Pin  Name  I/O(1)  Description\n1    VS    P       Supply\n2    EN    I       Enable\n(1)  P = power, I = input, O = output\n', ['1 VS', '2 EN']],
+  ])('%s', (_what, text, expected) => expect(pins(text)).toEqual(expected)); // prettier-ignore
+
+  it('takes a column of supplies’ names for what each terminal is at, and /RES for a reset', () => {
+    const { terminals } = read('Name,Ball,Type,Power\nVDDIO,A1,PWR,\nPA0,A2,IO,VDDIO\nPA1,A3,IO,VDDIO\n/RES,A4,,-\n');
+    expect(terminals.map((t) => t.rail)).toEqual(['VDDIO', 'VDDIO', 'VDDIO', undefined]);
+    expect(terminals[3]).toMatchObject({ type: 'input', activeLow: true });
+  });
 });

@@ -75,6 +75,8 @@ const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
 /** Evidence from a name without its low-active mark. */
 export function evidenceOfName(name: string): Evidence[] {
   const main = name
+    // With a mark it is a reset, and nothing reserved.
+    .replace(/^(?:[/!~\\]RES|RES[#*])$/, 'RESET')
     .replace(/^[/!~\\]|[#*]$/g, '')
     .replace(/^n(?=[A-Z]{2})/, '')
     .replace(/_[NB]$/, '');
