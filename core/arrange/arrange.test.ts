@@ -121,6 +121,17 @@ describe('channels', () => {
   ])('name their units by what they are: %s', (_what, texts, titles) =>
     expect(arranged(told(texts)).units.map((u) => u.title)).toEqual(titles),
   );
+  it('have the rails that words give each of them, but not those of two sides', () => {
+    const rails = (words: string) =>
+      [1, 2].flatMap((i) => [pin(`VIN${i}`, 'supply-in', { description: `${words} ${i}` }), pin(`EN${i}`), pin(`GATE${i}`, 'output')]);
+    const sizes = (words: string) => findChannels(rails(words))?.members.map((m) => m.size);
+    expect([sizes('Input'), sizes('Supply of side')]).toEqual([[3, 3], [2, 2]]); // prettier-ignore
+  });
+  it('of two wires each stand with both beside each other', () => {
+    const ports = ['SD0', 'SD1', 'SD2', 'SC0', 'SC1', 'SC2'].map((n) => pin(n, 'bidirectional'));
+    expect(inDrawnOrder(ports).map((p) => p.name)).toEqual(['SD0', 'SC0', 'SD1', 'SC1', 'SD2', 'SC2']);
+    expect(inDrawnOrder(ports.slice(0, 5)).map((p) => p.name)).toEqual(['SD0', 'SD1', 'SD2', 'SC0', 'SC1']);
+  });
   it('may be passive', () => expect(findChannels(['A1', 'K1', 'A2', 'K2'].map((n) => pin(n, 'passive')))?.indices).toEqual(['1', '2']));
 });
 

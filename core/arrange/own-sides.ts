@@ -62,6 +62,35 @@ function multiplexed(pins: readonly Pin[]): [string, Side][] {
   return commons.length > 0 && others.length > 1 && areThrows ? lines.map((p) => [p.id, isCommon(p) ? 'left' : 'right']) : [];
 }
 
+/** What drives a coupler, and what it drives. */
+const [LIGHT, DRIVEN] = [/\b(anode|cathode)\b/i, /\b(main terminal|drain|source|collector|emitter|output|load|contact)\b/i];
+
+/** The sides of a coupler that no shape draws: the diode that gives light stands across from what it turns on. By pin id. */
+function coupled(pins: readonly Pin[]): [string, Side][] {
+  const ends = pins.filter((p) => p.type !== 'no-connect');
+  const light = ends.filter((p) => LIGHT.test(p.description ?? p.name));
+  const driven = ends.filter((p) => !light.includes(p) && DRIVEN.test(p.description ?? ''));
+  const isWhole = light.length > 1 && driven.length > 1 && light.length + driven.length === ends.length;
+  const areBoth = light.some((p) => /anode/i.test(p.description ?? '')) && light.some((p) => /cathode/i.test(p.description ?? ''));
+  return isWhole && areBoth && ends.every((p) => p.type === 'passive') ? ends.map((p) => [p.id, light.includes(p) ? 'left' : 'right']) : [];
+}
+
+/** The side that words name, of a part that stands between two: the chip's or the line's of a transformer. */
+const SAID: readonly [RegExp, Side][] = [
+  [/\b(chip|phy|host|primary|controller)[- ]side\b/i, 'left'],
+  [/\b(line|cable|media|secondary)\b(?! (driver|receiver))/i, 'right'],
+];
+
+/** The sides of ends that words name, where both are named and every end is of one; nothing for a part with anything else. By pin id. */
+function said(pins: readonly Pin[]): [string, Side][] {
+  const ends = pins.filter((p) => p.type !== 'no-connect');
+  if (ends.some((p) => carriesPower(p.type))) return [];
+  const sides = ends.map((p): [string, Side | undefined] => [p.id, SAID.find(([words]) => words.test(p.description ?? ''))?.[1]]);
+  const named = sides.filter((s): s is [string, Side] => s[1] !== undefined);
+  const areMost = named.length > 0.6 * ends.length && new Set(named.map(([, side]) => side)).size === 2;
+  return areMost ? sides.map(([id, side]) => [id, side ?? 'left']) : [];
+}
+
 /** The sides of ports that go through, from A to B, by pin id: 1A and 2A stand across from 1B and 2B. */
 function portsAB(groups: readonly PinGroup[]): [string, Side][] {
   const ports = groups.filter((g) => /^\d?[AB]$/.test(g.title) && g.pins.every((p) => p.type === 'bidirectional'));
@@ -80,5 +109,5 @@ function portsAB(groups: readonly PinGroup[]): [string, Side][] {
  */
 export function sidesByKind(groups: readonly PinGroup[]): ReadonlyMap<string, Side> {
   const pins = groups.flatMap((g) => g.pins);
-  return new Map([...multiplexed(pins), ...portsAB(groups), ...translated(pins), ...domainsOf(pins)]);
+  return new Map([...said(pins), ...coupled(pins), ...multiplexed(pins), ...portsAB(groups), ...translated(pins), ...domainsOf(pins)]);
 }

@@ -357,6 +357,13 @@ describe('changed house rules', () => {
       const pins = pinsOf(...names).map((p) => ({ ...p, description: p.name === 'X' ? 'Common' : p.name }));
       expect(sides(pins)).toBe(expected);
     });
+    it.each<[string, string[]]>([
+      ['a coupler', ['A@Anode', 'K@Cathode', 'MT1@Main terminal', 'MT2@Main terminal']],
+      ['a line’s transformer', ['TD+@Chip side', 'TCT@Centre tap', 'TX+@Line side', 'TX-@Line side', 'RD+@Chip side', 'RX+@Line side']],
+    ])('of %s are those of what drives and what is driven', (_, told) => {
+      const pins = numbered(...told.map((t) => t.replace('@', ':passive@')));
+      expect(sides(pins)).toBe(pins.map((p) => (/line|main/i.test(p.description) ? 'right' : 'left')).join(' '));
+    });
     it('of a rectifier are its inputs’ and its outputs’', () => {
       const pins = pinsOf('~:passive', '~:passive', '~:passive', '+:passive', '-:passive');
       expect(sides(pins.map((p, i) => ({ ...p, description: i < 3 ? `AC phase ${i}` : `DC ${p.name === '+' ? 'positive' : 'negative'}` })))).toBe('left left left right right'); // prettier-ignore

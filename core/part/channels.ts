@@ -78,12 +78,31 @@ function channelsIn(pins: readonly Pin[], areEqual: Equal): Channels | undefined
   const isFed = pins.some((p) => carriesPower(p.type));
   const found = (areContacts(signals) ? [ofContact] : READINGS).flatMap((read) => {
     const channels = byReading(signals, read, isFed, areEqual);
-    return channels && !makeRails(channels, pins, read) ? [channels] : [];
+    return channels && !makeRails(channels, pins, read) ? [withOwnRails(channels, pins, read)] : [];
   });
-  const size = (c: Channels) => c.indices.length * c.members[0]!.size;
+  const size = (c: Channels) => c.indices.length * [...c.members[0]!.values()].filter((p) => isSignal(p.type)).length;
   // Where all ends carry two figures, R1.2 is an end of R1.
   const best = found.sort((a, b) => size(b) - size(a) || a.members[0]!.size - b.members[0]!.size)[0];
   return best && size(best) >= signals.length * 0.6 && !areBits(best, signals) ? best : undefined;
+}
+
+/** Two sides of a barrier are no channels, whatever figures their rails have. */
+const OF_SIDES = /\bisolat|\bgalvanic|\bside\b/i;
+
+/** The rails and grounds that each channel has of its own, where words tell them by the channel's index: VIN1, `Input 1`. */
+function withOwnRails(channels: Channels, pins: readonly Pin[], read: (typeof READINGS)[number]): Channels {
+  if (pins.some((p) => OF_SIDES.test(p.description ?? ''))) return channels;
+  const told = pins.flatMap((pin) => {
+    const r = pin.type === 'supply-in' || pin.type === 'ground' ? read(pin.name) : undefined;
+    return r && new RegExp(`\\b${r.index}\\b`).test(pin.description ?? '') ? [{ ...r, pin }] : [];
+  });
+  const rails = [...groupBy(told, (t) => t.role)].filter(
+    ([, of]) => of.length === channels.indices.length && channels.indices.every((index) => of.some((t) => t.index === index)),
+  );
+  const members = channels.members.map(
+    (m, i) => new Map([...m, ...rails.map(([role, of]): [string, Pin] => [role, of.find((t) => t.index === channels.indices[i])!.pin])]),
+  );
+  return { ...channels, members };
 }
 
 function areBits({ indices, members }: Channels, signals: readonly Pin[]): boolean {

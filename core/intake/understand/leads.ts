@@ -15,7 +15,7 @@ const DEVICES: { leads: Record<string, ElectricalType>; what: string }[] = [
 const LEADS: readonly [RegExp, ElectricalType][] = [
   [/\b(gate|(?<!mounting )base|trigger electrode)\b/i, 'input'],
   [
-    /\b(mounting base|case|crystal|anode|cathode|drain|source|emitter|collector|kelvin|shield|screen|main terminal|winding|primary|secondary|(centre|center) tap|coil|contact|wiper|(counter-?)?clockwise|armature|throw|pole|shell|resistor|capacitor|inductor|choke|thermistor|varistor|track|switch|electrode|conductor|slider|sleeve|tip|ring|thermopile|thermocouple|(row|column|position) ?\d+)s?\b|^\W*phase [a-e]( return)?\W*$|^\W*(terminal|common)( (terminal|lead|end|pin))?( ?[12ab])?\W*$/i,
+    /\b(mounting base|case|crystal|anode|cathode|drain|source|emitter|collector|kelvin|shield|screen|main terminal|winding|primary|secondary|(centre|center) tap|coil|contact|wiper|(counter-?)?clockwise|armature|throw|pole|shell|resistor|capacitor|inductor|choke|thermistor|varistor|track|switch|electrode|conductor|slider|sleeve|tip|ring|thermopile|thermocouple|(row|column|position|digit) ?\d+|segment [a-h]|decimal point)s?\b|^\W*phase [a-e]( return)?\W*$|^\W*(terminal|common)( (terminal|lead|end|pin))?( ?[12ab])?\W*$/i,
     'passive',
   ],
 ];

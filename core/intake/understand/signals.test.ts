@@ -163,6 +163,11 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
     { CLK: 'Serial port', nSCS: 'Serial port', REFCLK: 'Clock' },
   ],
   [
+    'counted ports of two wires',
+    ['SD0', 'SC0', 'SD1', 'SC1', 'SD2', 'SC2', 'SDA', 'SCL'].map((n): [string, string, string] => [n, 'I/O', '']),
+    { SD0: 'Channels', SC2: 'Channels', SDA: 'Serial port' },
+  ],
+  [
     'what measures a current and selects nothing',
     [
       ['CSP', 'I', 'Current sense, positive'],

@@ -101,7 +101,13 @@ function interfacesOf(names: readonly string[]): (name: string) => string | unde
   };
   const isThere = (wanted: RegExp) => first.some((name) => wanted.test(name));
   const there = TOGETHER.filter(({ has, no }) => has.every(isThere) && !(no && isThere(no)));
-  return (name) => there.find((t) => t.name.test(firstName(name)))?.title ?? twoWire(firstName(name));
+  const counted = groupBy(first, (name) => /^S(?:DA?|CL?)_?(\d{1,2})$/.exec(name)?.[1]);
+  const areCounted = counted.size > 2 && [...counted.values()].every((of) => new Set(of.map((n) => n[1])).size === 2);
+  const isCounted = (name: string) => areCounted && /^S(?:DA?|CL?)_?\d{1,2}$/.test(name);
+  return (name) =>
+    there.find((t) => t.name.test(firstName(name)))?.title ??
+    twoWire(firstName(name)) ??
+    (isCounted(firstName(name)) ? 'Channels' : undefined);
 }
 
 /** The interface that a terminal's name speaks of, where neither its words nor its type say otherwise. */
