@@ -61,11 +61,11 @@ const times = (a: Matrix, b: Matrix): Matrix => [
   a[1] * b[4] + a[3] * b[5] + a[5],
 ];
 
-function runOf(item: { str: string; transform: number[]; width: number; height: number }, view: Matrix): Run {
+function runOf(item: { str: string; transform: number[]; width: number; height: number; fontName: string }, view: Matrix): Run {
   const m = times(view, item.transform as Matrix);
   const angle = Math.atan2(m[1], m[0]);
   const turns = (((Math.round(angle / (Math.PI / 2)) % 4) + 4) % 4) as Run['turns'];
-  return { text: item.str, x: m[4], y: m[5], width: item.width, size: Math.hypot(m[2], m[3]) || item.height, turns };
+  return { text: item.str, x: m[4], y: m[5], width: item.width, size: Math.hypot(m[2], m[3]) || item.height, turns, face: item.fontName };
 }
 
 /** Filled boxes up to this many points thick are drawn lines. */

@@ -64,7 +64,9 @@ function isAnchor(lines: readonly CellLine[], at: number, keys: readonly number[
     // `Power and` over it is a title.
     if (isOpen && !/^[A-Za-z]{3}/.test(above.cells[k]!)) return false;
   }
-  const others = line.cells.filter((c, i) => c !== '' && !keys.includes(i));
+  // Beside figures `S2` is a name, though it could be a ball.
+  const areNamed = cells.length > 1 && cells.some((c) => /^\d+$/.test(c)) && cells.some((c) => /^[A-Z]{1,2}\d/.test(c));
+  const others = line.cells.filter((c, i) => c !== '' && (areNamed || !keys.includes(i)));
   // The first of numbers under each other, whose row has its name beside a later one.
   const next = lines[at + 1];
   const below = next === undefined ? Infinity : next.base - line.base;

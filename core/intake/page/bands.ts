@@ -1,6 +1,7 @@
 import { looksLikeNumbers } from '../table/numbers';
 import { groupBy } from '../../part';
 import { filledIn, OPEN, type CellLine } from './cells';
+import { isTitle } from './titles';
 
 /** How cells with fewer lines than others of their row stand beside them. */
 export type Align = 'top' | 'middle' | 'bottom';
@@ -76,14 +77,24 @@ export function spacedBands(
     const several = bands.filter((band) => band.length > 1);
     if (!counts.every((n) => n <= 1) || several.length === 0) return [];
     // Text of an inner column that belongs to no row: its gap is one of lines and not of rows.
-    const isOpen = (l: CellLine) => !titles.has(l) && (l.cells[0] === '' || looksLikeNumbers(l.cells[0]!));
-    const orphans = bands.filter((band, i) => counts[i] === 0 && band.every(isOpen)).length;
+    const isOver = (l: CellLine) => titles.has(l) || (l.isOne && filledIn(l) > 1);
+    const isOpen = (l: CellLine) => !isOver(l) && (l.cells[0] === '' || looksLikeNumbers(l.cells[0]!));
+    const left = bands.filter((band, i) => counts[i] === 0 && band.every(isOpen));
     // Numbers that would be left over otherwise.
     const isListed = several.some((band) => band.some((l) => !anchors.has(l) && looksLikeNumbers(l.text)));
-    const isSure = ratio >= WIDER || (orphans === 0 && (isListed || several.length > 2));
+    const areCentred = several.every((band) => isAboutAnchor(band, anchors));
+    // Where each number has the middle of its lines, words by themselves that are as far from all others are a title.
+    const orphans = left.filter((band) => !(areCentred && band.length === 1 && isTitle(band[0]!.text))).length;
+    const isSure = ratio >= WIDER || (orphans === 0 && (isListed || several.length > 2 || areCentred));
     return isSure ? [{ bands, orphans }] : [];
   });
   return parted.reduce<(typeof parted)[number] | undefined>((a, b) => (a && a.orphans <= b.orphans ? a : b), undefined)?.bands;
+}
+
+/** A number beside the middle of the lines of its row, as far from the first as from the last: what is near it is its own. */
+function isAboutAnchor(band: readonly CellLine[], anchors: ReadonlySet<CellLine>): boolean {
+  const [first, anchor, last] = [band[0]!, band.find((l) => anchors.has(l)), band.at(-1)!];
+  return anchor !== undefined && anchor !== first && Math.abs(first.base + last.base - 2 * anchor.base) < 0.15 * anchor.size;
 }
 
 function cutAt(lines: readonly CellLine[], gaps: readonly number[], least: number, titles: ReadonlySet<CellLine>): CellLine[][] {

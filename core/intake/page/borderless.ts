@@ -165,7 +165,7 @@ function tableUnder(
   };
 }
 
-/** A heading whose words were set so wide that they read as two, `PIN   NO.`, is one where nothing stands under the second. */
+/** A heading whose words were set so wide that they read as two, `PIN   NO.`, is one where nothing stands under one of them. */
 function withoutEmpty(
   header: PageHeader,
   body: readonly Line[],
@@ -176,7 +176,8 @@ function withoutEmpty(
   const cut = body.map((l) => cutLine(l, edges));
   const second = header.heads.findIndex((h, i) => {
     const before = header.heads[i - 1];
-    return before && roleOfHeading(`${before.text} ${h.text}`) !== undefined && cut.every((l) => l.cells[i] === '' || l.crossed);
+    const isEmpty = (k: number) => cut.every((l) => l.cells[k] === '' || l.crossed);
+    return before && roleOfHeading(`${before.text} ${h.text}`) !== undefined && (isEmpty(i) || isEmpty(i - 1));
   });
   if (second < 0) return { header, edges, cut };
   const [first, next] = [header.heads[second - 1]!, header.heads[second]!];

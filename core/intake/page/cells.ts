@@ -10,6 +10,8 @@ export interface CellLine {
   cells: string[];
   boxes: (Box | undefined)[];
   crossed: boolean;
+  /** The face of all words of a cell; undefined where they have several, or none is known. */
+  faces: (string | undefined)[];
   text: string;
   x0: number;
   x1: number;
@@ -42,6 +44,7 @@ export function cutLine(line: Line, edges: readonly number[]): CellLine {
     const over = (edge: number) => word.x0 < edge - slack && word.x1 > edge + slack;
     if (edges.slice(1, -1).some(over)) crossed = true;
   }
+  if (holdsRowBeside(words[count - 1]!, edges[count - 1]!)) crossed = true;
   const [text, isOne] = [textOf(line), hasNoGap(line)];
   return {
     base: line.base,
@@ -49,12 +52,29 @@ export function cutLine(line: Line, edges: readonly number[]): CellLine {
     cells: words.map((w) => w.map((x) => x.text).join(' ')),
     boxes: words.map((w) => unite(w.map(boxOf))),
     crossed,
+    faces: words.map(faceOf),
     text,
     x0: line.words[0]?.x0 ?? 0,
     x1: line.words.at(-1)?.x1 ?? 0,
     isOne,
     ...(isOne && words.filter((w) => w.length > 0).length > 1 ? { whole: text } : {}),
   };
+}
+
+/** Wider white than this parts two tables, in font sizes, and wider than the other the cells of one. */
+const [BESIDE, WITHIN] = [3, 0.9];
+
+/** True where the last cell has a row of another table in it: a number and more behind wide white, as in a second column of the page. */
+function holdsRowBeside(words: readonly Word[], left: number): boolean {
+  const gapTo = (i: number) => words[i]!.x0 - (words[i - 1]?.x1 ?? left);
+  const at = words.findIndex((w, i) => gapTo(i) > BESIDE * w.size);
+  if (at < 0) return false;
+  const starts = words.flatMap((w, i) => (i === at || (i > at && gapTo(i) > WITHIN * w.size) ? [i] : []));
+  return starts.length > 1 && starts.some((i) => looksLikeNumbers(words[i]!.text));
+}
+
+function faceOf([first, ...more]: readonly Word[]): string | undefined {
+  return first !== undefined && more.every((w) => w.face === first.face) ? first.face : undefined;
 }
 
 /** `C6, C5, C4, C3,` with no more than a blank between its numbers stands in one column, even where it is wider than the others there. */

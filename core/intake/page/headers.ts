@@ -150,7 +150,7 @@ const isFar = (group: readonly Line[]): boolean => dropOf(group) > NEAREST * gro
 function goesOn(group: readonly Line[]): boolean {
   const [first, last] = [group[0]!, group.at(-1)!];
   if (last.base - first.base > TALLEST * first.size || dropOf(group) > FARTHEST * first.size) return false;
-  if (Math.abs(last.size - first.size) > 0.15 * first.size || isRow(last) || isCaption(last)) return false;
+  if (Math.abs(last.size - first.size) > 0.15 * first.size || isRow(last) || isList(last) || isCaption(last)) return false;
   return !isFar(group) || isOnlyHeads(group.at(-2)!);
 }
 
@@ -161,13 +161,23 @@ function goesOn(group: readonly Line[]): boolean {
 function isGroupTitle(line: Line, above: PageHeader | undefined, below: readonly Line[]): boolean {
   const [only, ...more] = segmentsOf(line);
   if (more.length > 0 || above === undefined) return false;
-  if (headsNothing(only!, above, below)) return true;
+  if (headsNothing(only!, above, below) || isKindAlone(only!, above)) return true;
   if (above.worth < 3 || only!.words.length < 2) return false;
   if (only!.x1 < above.heads[0]!.x0) return true;
   const { text, x0, x1 } = only!;
   const under = above.heads.filter((h) => Math.min(h.x1, x1) - Math.max(h.x0, x0) > 0.5);
   const isNone = (heading: string) => roleOfHeading(heading) === undefined && packageIn(heading) === undefined;
   return /^[A-Z][a-z]/.test(text) && isNone(text) && under.every((h) => isNone(over(h.text, text)));
+}
+
+/** `Interface` below a heading that is whole: at the left of the table, or where no head begins, ends or has its middle. */
+function isKindAlone({ text, x0, x1 }: Segment, { heads }: PageHeader): boolean {
+  const role = roleOfHeading(text);
+  if ((role !== 'group' && role !== 'rail') || heads.length < 3 || !heads.every((h) => roleOf(h.text) !== undefined)) return false;
+  if (heads.some((h) => roleOf(h.text) === role)) return false;
+  const [first, ...others] = heads;
+  const isUnder = (h: { x0: number; x1: number }) => [x0 - h.x0, x1 - h.x1, (x0 + x1 - h.x0 - h.x1) / 2].some((off) => Math.abs(off) < 1.5);
+  return Math.abs(x0 - first!.x0) < 1.5 || !others.some(isUnder);
 }
 
 /** True for a text right of a heading and under none, where the cells of all rows below begin under the headings. */
@@ -192,6 +202,12 @@ function isOnlyHeads(line: Line): boolean {
 }
 
 const isCaption = (line: Line): boolean => /^(table|figure|fig\.?)\s*\d/i.test(textOf(line));
+
+/** Balls alone, or several numbers in one cell: the first line of a row whose cells are centred. `48` and `64` stand over columns too. */
+function isList(line: Line): boolean {
+  const texts = segmentsOf(line).map((s) => s.text);
+  return texts.every(looksLikeTerminal) && texts.some((t) => /^[A-Z]{1,2}\d|\d[\s,]+\d/.test(t));
+}
 
 /** A line of the table's body: a number, and beside it what is no heading. */
 function isRow(line: Line): boolean {

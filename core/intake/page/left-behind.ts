@@ -16,7 +16,9 @@ const BESIDE = 4;
  * table may go on where the reader saw its end. Of balls none is next: there two that no row has tell.
  */
 export function leftBehind(ready: readonly Ready[], chosen: readonly Found[], proposal: Proposal, file: string | undefined): Problem[] {
-  const all = terminalsIn(proposal).map((t) => t.numbers[proposal.package]!);
+  const terminals = terminalsIn(proposal);
+  const all = terminals.map((t) => t.numbers[proposal.package]!);
+  const runsOver = terminals.some((t) => t.doubts.some((d) => d.reason.startsWith('Text runs over')));
   const last = all.reduce((most, n) => (/^\d+$/.test(n) ? Math.max(most, Number(n)) : most), 0);
   const column = columnOf(chosen, proposal.package);
   if (all.length === 0 || !column) return [];
@@ -33,7 +35,8 @@ export function leftBehind(ready: readonly Ready[], chosen: readonly Found[], pr
             last + 1,
           )
         : undefined;
-    const line = find(lines.filter((l) => !isTaken(l.words[0]!))) ?? beside();
+    const within = () => (runsOver && last > 0 && page.number === column.page ? besideColumn(lines, last + 1, column) : undefined);
+    const line = find(lines.filter((l) => !isTaken(l.words[0]!))) ?? beside() ?? within();
     if (line) return [problem('rows-left', { text: textOf(line).slice(0, 60) }, { file, page: page.number })];
   }
   return [];
@@ -125,4 +128,14 @@ function inOtherColumn(lines: readonly Line[], next: number): Line | undefined {
     });
   const first = lines.findIndex((l) => begins(l, next));
   return first >= 0 && lines.slice(first + 1).some((l) => begins(l, next + 1)) ? lines[first] : undefined;
+}
+
+/** In a second column of the page beside a short table, in its own lines: the next number and the one after it, under each other, each behind wide white. */
+function besideColumn(lines: readonly Line[], next: number, { to }: ColumnOfNumbers): Line | undefined {
+  const startOf = ({ words }: Line, number: number) =>
+    words.find((w, i) => w.text === String(number) && w.x0 > to && (i === 0 || w.x0 - words[i - 1]!.x1 > 2 * w.size))?.x0;
+  return lines.find((l, i) => {
+    const at = startOf(l, next);
+    return at !== undefined && lines.slice(i + 1).some((below) => Math.abs((startOf(below, next + 1) ?? Infinity) - at) < BESIDE);
+  });
 }

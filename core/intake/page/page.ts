@@ -24,6 +24,8 @@ export interface Run {
   size: number;
   /** Quarter turns clockwise that the text's direction is turned by, as displayed. */
   turns: 0 | 1 | 2 | 3;
+  /** Which of the document's faces it is set in, by any name that only tells them apart: a title in bold has another than the rows. */
+  face?: string;
 }
 
 /** A ruled line along an axis, `x1 <= x2` and `y1 <= y2`; one of the two pairs is equal. */

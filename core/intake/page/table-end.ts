@@ -72,7 +72,16 @@ function headsOther(line: Line): boolean {
 
 /** A marked note, or a sentence; a row has white between its cells and is none, whatever its description ends with. */
 const isNoteLine = (line: Line, text: string): boolean =>
-  (text.length > 24 || line.words.length > 3) && (isMarkedNote(text) || (isNote(text) && segmentsOf(line).length === 1));
+  (text.length > 24 || line.words.length > 3) &&
+  !isComparison(line, text) &&
+  (isMarkedNote(text) || (isNote(text) && segmentsOf(line).length === 1));
+
+/** `A=B_IN  3  I`: a name with a sign of equality in it, and its number. */
+const isComparison = (line: Line, text: string): boolean =>
+  /^\w{1,2}=\w/.test(text) &&
+  segmentsOf(line)
+    .slice(1)
+    .some((s) => looksLikeNumbers(s.text));
 
 /** `(1)` set small and high before the words of a note under the table. */
 function isMarkOfNote(lines: readonly Line[], at: number): boolean {

@@ -64,9 +64,35 @@ export function titlesIn(
   const isAt = (i: number, k: number) => lines[i]!.cells[k] !== '' && (k === 0 || !PAD.test(lines[i]!.text));
   const overNumbers = (i: number) => isFree[i] === true && keys.some((k) => isAt(i, k)) && /[a-z]{2}|[A-Z]{4}/.test(lines[i]!.text);
   const isAmongTitles = (i: number) => isFree[i] === true && (strays.includes(i) || lines[i]!.whole !== undefined) && isAmongOthers(i);
+  const isSetApart = (i: number) =>
+    isFree[i] === true && i < last && isOfOwnFace(lines, i, anchors) && (anchors[i + 1] === true || strays.includes(i));
+  // Over rows of a line each, the first of which begins anew in the column where it stands, it is no line of that row.
+  const areSingle = lines.every((_, i) => anchors[i] === true || isFree[i] === true);
+  const isFirst = (i: number) => i === 0 && isFree[0] === true && areSingle && anchors[1] === true && beginsAnew(lines[1]!, lines[0]!);
   return new Set(
-    lines.flatMap((_, i) => (isAmongTitles(i) || (i < last && (overNumbers(i) || (strays.includes(i) && isCentred(i)))) ? [i] : [])),
+    lines.flatMap((_, i) =>
+      isAmongTitles(i) || isFirst(i) || isSetApart(i) || (i < last && (overNumbers(i) || (strays.includes(i) && isCentred(i)))) ? [i] : [],
+    ),
   );
+}
+
+/** What stands in a row where the words above it do begins with a capital or a figure of its own. */
+const beginsAnew = (row: CellLine, above: CellLine): boolean =>
+  above.cells.every((c, k) => c === '' || /^[A-Z\d]/.test(row.cells[k] ?? '')) && above.cells[0] === '';
+
+/** So many cells tell the face of a column. */
+const TELL = 3;
+
+/** True for a line in a face, bold for the most part, that no cell of a row has in the columns where it stands. */
+function isOfOwnFace(lines: readonly CellLine[], at: number, anchors: readonly boolean[]): boolean {
+  const { cells, faces } = lines[at]!;
+  const columns = cells.flatMap((c, k) => (c === '' ? [] : [k]));
+  const face = faces[columns[0]!];
+  if (face === undefined || columns.some((k) => faces[k] !== face)) return false;
+  return columns.every((k) => {
+    const own = lines.flatMap((l, i) => (anchors[i] === true && l.cells[k] !== '' ? [l.faces[k]] : []));
+    return own.length >= TELL && !own.includes(face) && !own.includes(undefined);
+  });
 }
 
 /** Few words that begin like a title, do not end like a sentence, and are no name. */

@@ -21,6 +21,8 @@ export interface Word {
   first?: boolean;
   /** Set in a face whose characters are all equally wide: its blanks are wider than those of others. */
   mono?: boolean;
+  /** The face of the run that it began in. */
+  face?: string;
 }
 
 /** A name as circuits have it: capitals and figures, at most its last letter a small one. `Channel` and `In` are none. */
@@ -114,6 +116,7 @@ const wordAt = (run: Run, text: string, x0: number, x1: number): Word => ({
   base: run.y,
   size: run.size,
   top: run.y - run.size * 0.78,
+  ...(run.face === undefined ? {} : { face: run.face }),
 });
 
 /** Sideways text is kept whole: it stands in headings, over narrow columns. */

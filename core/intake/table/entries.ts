@@ -318,7 +318,7 @@ const IN_WORDS =
 
 /** Words that keep their hyphen where a line is broken behind it: `open-` over `drain`. */
 const COMPOUND =
-  /^(pull|open|three|tri|low|high|non|half|full|real|on|off|multi|self|chip|power|push|active|write|read|single|two|one|four|soft|slow|fast|start|shut|stand|general|line|side|built|sign|over|under|cross|level|edge|ground|supply|charge|data|clock|fail|first|second|third|zero|user|time|wake)$/i;
+  /^([a-z]|pull|open|three|tri|low|high|non|half|full|real|on|off|multi|self|chip|power|push|active|write|read|single|two|one|four|soft|slow|fast|start|shut|stand|general|line|side|built|sign|over|under|cross|level|edge|ground|supply|charge|data|clock|fail|first|second|third|zero|user|time|wake)$/i;
 
 /** A text without the hyphens that its lines were broken with. */
 const unbroken = (text: string): string =>
