@@ -121,6 +121,9 @@ function blocksOf(group: PinGroup, rules: HouseRules): Omit<Block, 'at'>[] {
 const FREE: SideRole[] = ['bidirectional', 'passive', 'other'];
 const count = (blocks: Block[]): number => blocks.reduce((n, b) => n + b.pins.length + 1, 0);
 
+/** A group of so many pins is small. */
+const SMALL = 12;
+
 /** Sides that differ by no more places than these are even: a block is not cut for less. */
 const EVEN = 8;
 
@@ -147,6 +150,8 @@ function even(sides: Record<Side, Block[]>, any: boolean, stays: (block: Block) 
     const long = movable.sort((a, b) => b.pins.length - a.pins.length)[0];
     // A last step of half a pair would be taken back by the next turn, and so on for ever.
     if (!long || long.pins.length < 8 || excess <= 10) return;
+    // One of several small groups stays whole where it is larger than what the sides differ by.
+    if (long.pins.length <= SMALL && excess <= long.pins.length + 1 && movable.length > 1) return;
     // The block that is cut off stands behind a gap of its own.
     const half = Math.min(long.pins.length - 1, Math.ceil((excess - 1) / 2));
     const cut = cutBetweenStems(long.pins, isRight ? half : long.pins.length - half);

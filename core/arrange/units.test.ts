@@ -364,6 +364,12 @@ describe('changed house rules', () => {
       const pins = numbered(...told.map((t) => t.replace('@', ':passive@')));
       expect(sides(pins)).toBe(pins.map((p) => (/line|main/i.test(p.description) ? 'right' : 'left')).join(' '));
     });
+    it('leave small groups whole', () => {
+      const port = (n: number) => Array.from({ length: 10 }, (_, i) => `P${n}_${i}:bidirectional:P${n}`);
+      const found = sides(pinsOf(...[0, 1, 2, 3, 4].flatMap(port))).split(' ');
+      const ofPort = [0, 1, 2, 3, 4].map((n) => new Set(found.slice(10 * n, 10 * n + 10)).size);
+      expect([ofPort, new Set(found).size]).toEqual([[1, 1, 1, 1, 1], 2]);
+    });
     it('of a rectifier are its inputs’ and its outputs’', () => {
       const pins = pinsOf('~:passive', '~:passive', '~:passive', '+:passive', '-:passive');
       expect(sides(pins.map((p, i) => ({ ...p, description: i < 3 ? `AC phase ${i}` : `DC ${p.name === '+' ? 'positive' : 'negative'}` })))).toBe('left left left right right'); // prettier-ignore

@@ -93,7 +93,8 @@ export function pairNames(pairs: readonly (readonly [Named, Named])[]): (termina
     while (before < p.length && p[before] === n[before]) before++;
     let behind = 0;
     while (behind < Math.min(p.length, n.length) - before && p.at(-1 - behind) === n.at(-1 - behind)) behind++;
-    for (const name of [p, n]) shared.set(name, p.slice(0, before) + p.slice(p.length - behind));
+    // `MGTTX0` of `MGTTX0_P`: the sign before the half's letter is no part of it.
+    for (const name of [p, n]) shared.set(name, (p.slice(0, before) + p.slice(p.length - behind)).replace(/_$/, ''));
   }
   return ({ name }) => shared.get(name) ?? name;
 }

@@ -163,6 +163,25 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
     { CLK: 'Serial port', nSCS: 'Serial port', REFCLK: 'Clock' },
   ],
   [
+    'banks that stand behind the names',
+    [
+      ['IO_L1P_34', 'I/O', ''],
+      ['IO_L1N_34', 'I/O', ''],
+      ['IO_L2P_T0_35', 'I/O', ''],
+      ['VCCO_34', 'P', ''],
+      ['VCCO_35', 'P', ''],
+    ],
+    { IO_L1P_34: 'Bank 34', IO_L2P_T0_35: 'Bank 35', VCCO_35: 'Bank 35' },
+  ],
+  [
+    'the lanes of a transceiver, whose halves end in a letter behind a sign',
+    [0, 1, 2].flatMap((i): [string, string, string][] => [
+      [`MGTTX${i}_P`, 'O', ''],
+      [`MGTTX${i}_N`, 'O', ''],
+    ]),
+    { MGTTX0_P: 'MGTTX', MGTTX2_N: 'MGTTX' },
+  ],
+  [
     'counted ports of two wires',
     ['SD0', 'SC0', 'SD1', 'SC1', 'SD2', 'SC2', 'SDA', 'SCL'].map((n): [string, string, string] => [n, 'I/O', '']),
     { SD0: 'Channels', SC2: 'Channels', SDA: 'Serial port' },

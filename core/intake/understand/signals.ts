@@ -148,6 +148,8 @@ export function countStems(names: readonly string[]): Map<string, number> {
 }
 
 const BANKED = /^(?:IO|GPIO|P)_?B?(?:ANK)?_?(\d{1,3})_/i;
+/** The bank behind the name, `IO_L12P_T1_34`: only where a supply names it, since other names end in figures too. */
+const BANKED_BEHIND = /^IO_\w*?_(\d{1,3})$/i;
 const BANK_SUPPLY = /^V(?:CC|DD)_?(?:IO|O)_?B?(?:ANK)?_?(\d{1,3})(?:\[\d+\])?$/i;
 
 /**
@@ -160,6 +162,10 @@ export function recogniseSignals(terminals: readonly Terminal[], pairs: readonly
     const bank = carriesPower(t.type) ? BANK_SUPPLY.exec(t.name)?.[1] : undefined;
     if (bank !== undefined) banks.set(bank, t.drawnName ?? t.name);
   }
+  const bankOf = (name: string) => {
+    const behind = BANKED_BEHIND.exec(name)?.[1];
+    return behind !== undefined && banks.has(behind) ? behind : BANKED.exec(name)?.[1];
+  };
   const printed = terminals.some((t) => t.group !== undefined);
   const together = interfacesOf(printed ? [] : terminals.map((t) => t.name));
   const signals = printed ? [] : terminals.filter((t) => isSignal(t.type));
@@ -168,7 +174,7 @@ export function recogniseSignals(terminals: readonly Terminal[], pairs: readonly
   const nameOf = pairNames(pairs);
   const stems = countStems(signals.map(nameOf));
   for (const t of terminals) {
-    const bank = banks.size > 0 ? BANKED.exec(t.name)?.[1] : undefined;
+    const bank = banks.size > 0 ? bankOf(t.name) : undefined;
     const own = bank === undefined ? undefined : banks.get(bank);
     if (t.rail === undefined && own !== undefined) t.rail = own;
     if (t.rail === undefined && (t.type === 'supply-in' || t.type === 'supply-out')) t.rail = t.drawnName ?? t.name;
@@ -177,7 +183,7 @@ export function recogniseSignals(terminals: readonly Terminal[], pairs: readonly
     if (own !== undefined) note(t, `Bank ${bank}`, `${own} supplies bank ${bank}`);
     // A bank without a supply of its own beside others that have one.
     else if (bank !== undefined && banks.size > 0) note(t, `Bank ${bank}`, `name ${t.name}`);
-    else if (supplied !== undefined && terminals.some((o) => BANKED.exec(o.name)?.[1] === supplied))
+    else if (supplied !== undefined && terminals.some((o) => bankOf(o.name) === supplied))
       note(t, `Bank ${supplied}`, 'supply of the bank');
     else if (carriesPower(t.type)) note(t, 'Supplies', `type ${t.type}`);
     else if (!isSignal(t.type)) note(t, 'Not used', `type ${t.type}`);

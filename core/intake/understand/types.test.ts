@@ -556,3 +556,8 @@ it.each(['GND_SENSE', 'GNDDETECT', 'VSS_SNS', 'VDD_PG', 'VCC_ON', 'VIN_UV', 'VCC
   'the name %s alone is that of no rail',
   (name) => expect(inferType(name, undefined, '', new Map())).toMatchObject({ type: 'unspecified', doubt: expect.anything() }),
 );
+
+it('takes the input of a converter for a signal where the column says so, and asks where nothing does', () => {
+  expect(inferType('ADC0', 'AI', 'Converter input', new Map())).toMatchObject({ type: 'input' });
+  expect(inferType('VIN', undefined, 'Converter input', new Map())).toMatchObject({ type: 'supply-in' });
+});

@@ -306,7 +306,7 @@ export const WORDINGS: readonly Wording[] = [
     type: 'supply-in',
     weight: 7,
     words:
-      /^\W*(voltage )?input (of|to) the (internal |voltage |linear |core |main |buck |boost |step-?(up|down) |dc\/dc )*(regulator|ldo|converter)s?\b|^\W*(power )?input (of|for) (buck|boost|ldo|regulator|converter)s? ?\d\b|^\W*source of the regulator\b|\bsupplies the (device|chip|part|ic)\b|^\W*((converter|regulator|switcher|ldo|boost|buck|main|unregulated|dc|battery|charger|adapter)[- ])+input( voltage)?\b|^\W*(dc|main|battery|supply) voltage input\b|^\W*(positive |dc )?input voltage\b(?! (range|sense|monitor|divider))/i,
+      /^\W*(voltage )?input (of|to) the (internal |voltage |linear |core |main |buck |boost |step-?(up|down) |dc\/dc )*(regulator|ldo|converter)s?\b|^\W*(power )?input (of|for) (buck|boost|ldo|regulator|converter)s? ?\d\b|^\W*source of the regulator\b|\bsupplies the (device|chip|part|ic)\b|^\W*(?!converter input\W*$)((converter|regulator|switcher|ldo|boost|buck|main|unregulated|dc|battery|charger|adapter)[- ])+input( voltage)?\b|^\W*(dc|main|battery|supply) voltage input\b|^\W*(positive |dc )?input voltage\b(?! (range|sense|monitor|divider))/i,
     unless: /\b(sense|sensing|monitor|feedback|comparator|logic|data|reference|filter|a\/d|adc)\b|\bconverter input (\d|channel)/i,
   },
   {
