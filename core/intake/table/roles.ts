@@ -90,11 +90,11 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
       share(i, (c) => looksLikeNumbers(c) || isCounted(c) || labelled(c) !== undefined) >= 0.3) ||
     areSmallBalls(rows.filter(hasTwo), i) ||
     areLetters(rows.filter(hasTwo), i);
-  const areFigures = (i: number) => share(i, (c) => /^\d{1,4}$/.test(c)) === 1;
+  const areFigures = (i: number) => share(i, (c) => c.split(/[\s,;&–-]+/).every((n) => /^\d{1,4}$/.test(n))) === 1;
   // `Signal | LQFP48`: what else could be the name, where numbers have their own heading?
   const isOnlyName =
     roles.includes('number') &&
-    !roles.includes('name') &&
+    !roles.some((r, i) => r === 'name' && !NET.test(headings[i]!)) &&
     roles.filter((r, i) => r === 'ambiguous' && !/^\W*functions?\W*$/i.test(headings[i]!)).length === 1;
   const settled: (ColumnRole | undefined)[] = roles.map((role, i) => {
     // `U7` in every row is the part on its board.
