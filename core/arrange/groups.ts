@@ -1,7 +1,7 @@
 import { anyNumber, groupBy, carriesPower, compareNatural, compareTerminals, goesOut, type HouseRules, type Pin, stemOf } from '../part';
 import { firstName } from '../intake/table/names';
 import { findPairs, pairNames } from '../intake/understand/pairs';
-import { countStems, interfaceOf, stemsOf } from '../intake/understand/signals';
+import { countedLines, countStems, interfaceOf, stemsOf } from '../intake/understand/signals';
 
 /** Pins that belong together in a drawing, in their drawn order. */
 export interface PinGroup {
@@ -92,21 +92,6 @@ function asideNames(pins: readonly Pin[]): Map<string, string> {
   return new Map([...groupBy(said, (s) => letters(s.as)).values()].filter(isBus).flatMap((of) => of.map((s) => [s.name, s.as] as const)));
 }
 
-/** What ports of two wires each are drawn as, wherever their data and their clocks would be a bus each. */
-const TWO_WIRE_PORTS = 'two-wire ports';
-const TWO_WIRE_LINE = /^S(D|C|DA|CL)_?(\d{1,2})$/;
-
-/** The lines of several counted ports by name, `SD0` and `SC0` to `SD7` and `SC7`, by a key that has both of each beside each other. */
-function twoWirePorts(pins: readonly Pin[]): Map<string, string> {
-  const found = pins.flatMap((p) => {
-    const [, line, port] = TWO_WIRE_LINE.exec(p.name) ?? [];
-    return line === undefined || port === undefined ? [] : [{ name: p.name, line, port }];
-  });
-  const ports = [...groupBy(found, (f) => f.port).values()];
-  const areWhole = ports.length > 2 && ports.every((of) => of.length === 2 && of[0]!.line[0] !== of[1]!.line[0]);
-  return new Map(areWhole ? found.map((f) => [f.name, `${f.port} ${f.line.startsWith('D') ? 0 : 1}`]) : []);
-}
-
 /** The halves of each pair beside each other with the positive one first, where the first of them stood; others stay. */
 export function inPairs(pins: readonly Pin[]): Pin[] {
   const pairOf = new Map(findPairs(pins).flatMap((pair) => pair.map((half) => [half, pair] as const)));
@@ -123,9 +108,9 @@ export function inDrawnOrder(pins: readonly Pin[]): Pin[] {
   const partner = new Map(findPairs(pins).map(([p, n]) => [called(n), p.name]));
   const lettered = letteredStems(pins);
   const aside = asideNames(pins);
-  const lines = twoWirePorts(pins);
+  const lines = countedLines(pins.map((p) => p.name));
   const key = (p: Pin) => lines.get(p.name) ?? partner.get(called(p)) ?? aside.get(p.name) ?? p.name;
-  const stemOfKey = (p: Pin) => lettered.get(p.name) ?? (lines.has(p.name) ? TWO_WIRE_PORTS : letters(key(p)));
+  const stemOfKey = (p: Pin) => lettered.get(p.name) ?? (lines.has(p.name) ? 'lines of counted ports' : letters(key(p)));
   const half = (p: Pin) => (partner.has(called(p)) ? 1 : 0);
   const first = new Map<string, number>();
   pins.forEach((p, i) => first.has(stemOfKey(p)) || first.set(stemOfKey(p), i));

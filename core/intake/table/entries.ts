@@ -8,6 +8,7 @@ import { withoutNumber } from './group-titles';
 import { standsOnce, withWholeGroups } from './groups';
 import { isNote } from './notes';
 import { readCountedCell, type NumberCell } from './numbers';
+import { addNumbers, areNumbersAhead, goesOnWithNumbers, putBefore } from './open-lists';
 import { whereOf } from './places';
 
 export interface Context {
@@ -118,7 +119,7 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
     else if (kind === 'continuation') continueRow(entries.at(-1), row, context);
     else if (kind === 'row') {
       const entry = entryOf(row, context.columns, index, group, room);
-      if (ahead) ahead = void putBefore(entry, ahead, index);
+      if (ahead) ahead = void putBefore(entry, ahead, index.numbers);
       if (!hasSigns && NONE.test(entry.activeLow)) entry.activeLow = '';
       if (isOnceOver) group = entry.group;
       if (isOfBanks && title !== undefined) entry.group = title;
@@ -127,8 +128,8 @@ export function gather(given: readonly GridRow[], context: Context, taken: Set<n
         Object.assign(entry, { onlyNumbers: true, name: before.name, type: before.type, description: before.description });
       entries.push(entry);
       taken.add(row.line);
-    } else if (kind === 'odd' && goesOnWithNumbers(entries.at(-1), row, index)) addNumbers(entries.at(-1)!, row, index);
-    else if (kind === 'odd' && areNumbersAhead(row, index)) ahead = row;
+    } else if (kind === 'odd' && goesOnWithNumbers(entries.at(-1), row, index.numbers)) addNumbers(entries.at(-1)!, row, index.numbers);
+    else if (kind === 'odd' && areNumbersAhead(row, index.numbers)) ahead = row;
     else if (kind === 'odd') skipped(row, NO_NUMBER, context);
     if (!goesOn) above = row;
   }
@@ -362,37 +363,6 @@ function addFunction(entry: Entry, row: GridRow, { at, descriptions }: RoleIndex
   if (type !== '' && !isOfName && !entry.type?.split(', ').includes(type)) entry.type = entry.type ? `${entry.type}, ${type}` : type;
   const more = descriptions.map(cell).filter((text) => text !== '');
   if (more.length > 0) entry.description = [entry.description, ...more].filter((text) => text !== '').join('; ');
-}
-
-/** `12-15` alone below `10,`: the list of the row above goes on. */
-const goesOnWithNumbers = (entry: Entry | undefined, row: GridRow, { numbers }: RoleIndex): boolean =>
-  entry !== undefined &&
-  filled(row).length === numbers.filter((i) => row.cells[i]?.trim()).length &&
-  numbers.every((i, k) => !row.cells[i]?.trim() || goesOnBelow(entry.numbers[k]!.text, row.cells[i]!));
-
-/** A list that is open at its end, or one of several balls between blanks over another such. */
-const goesOnBelow = (above: string, below: string): boolean =>
-  /[,;&]$|\s(?:and|to)$/.test(above) || (SEVERAL_BALLS.test(above.trim()) && ONE_OR_MORE_BALLS.test(below.trim()));
-const SEVERAL_BALLS = /^[A-Z]{1,2}\d{1,2}(?: [A-Z]{1,2}\d{1,2}){2,}$/;
-const ONE_OR_MORE_BALLS = /^[A-Z]{1,2}\d{1,2}(?: [A-Z]{1,2}\d{1,2})*$/;
-
-/** `1, 2, 14,` alone above `27, 40 | GND`: the list of the row below begins there. */
-const areNumbersAhead = (row: GridRow, { numbers }: RoleIndex): boolean =>
-  numbers.length === 1 && filled(row).length === 1 && /^[A-Z\d][^a-z]*,$/.test(row.cells[numbers[0]!]?.trim() ?? '');
-
-function putBefore(entry: Entry, ahead: GridRow, { numbers }: RoleIndex): void {
-  const [own] = entry.numbers;
-  const text = `${ahead.cells[numbers[0]!]!.trim()} ${own!.text}`;
-  entry.numbers = [{ ...own!, text, cell: readCountedCell(text) }];
-  entry.rows.push(ahead);
-}
-
-function addNumbers(entry: Entry, row: GridRow, { numbers }: RoleIndex): void {
-  entry.rows.push(row);
-  entry.numbers = entry.numbers.map((own, k) => {
-    const text = `${own.text} ${row.cells[numbers[k]!]?.trim() ?? ''}`.trim();
-    return { ...own, text, cell: readCountedCell(text) };
-  });
 }
 
 function skipped(row: GridRow, why: string, { problems, file }: Context): void {

@@ -89,6 +89,20 @@ const TOGETHER: { title: string; has: RegExp[]; no?: RegExp; name: RegExp }[] = 
 /** One of several two-wire ports by what stands before its lines: `DDC` of DDCSDA and DDC_SCL. */
 const TWO_WIRE = /^([A-Z]+?|I2C\d?)_?S(?:DA|CL)$/i;
 
+/** A line of a counted port of two wires: data and clock, `SD0` and `SC0`, `SDA_1` and `SCL_1`. */
+const COUNTED_LINE = /^S(D|C|DA|CL)_?(\d{1,2})$/;
+
+/** The lines of several counted ports by name, `SD0` and `SC0` to `SD7` and `SC7`, by a key that sorts both of a port beside each other. */
+export function countedLines(names: readonly string[]): ReadonlyMap<string, string> {
+  const found = names.flatMap((name) => {
+    const [, line = '', port] = COUNTED_LINE.exec(name) ?? [];
+    return port === undefined ? [] : [{ name, line, port }];
+  });
+  const ports = [...groupBy(found, (f) => f.port).values()];
+  const areWhole = ports.length > 2 && ports.every((of) => of.length === 2 && of[0]!.line[0] !== of[1]!.line[0]);
+  return new Map(areWhole ? found.map((f) => [f.name, `${f.port} ${f.line.startsWith('D') ? 0 : 1}`]) : []);
+}
+
 /** The interfaces that some terminals have together, by the names of their signals. */
 function interfacesOf(names: readonly string[]): (name: string) => string | undefined {
   const first = names.map(firstName);
@@ -101,13 +115,11 @@ function interfacesOf(names: readonly string[]): (name: string) => string | unde
   };
   const isThere = (wanted: RegExp) => first.some((name) => wanted.test(name));
   const there = TOGETHER.filter(({ has, no }) => has.every(isThere) && !(no && isThere(no)));
-  const counted = groupBy(first, (name) => /^S(?:DA?|CL?)_?(\d{1,2})$/.exec(name)?.[1]);
-  const areCounted = counted.size > 2 && [...counted.values()].every((of) => new Set(of.map((n) => n[1])).size === 2);
-  const isCounted = (name: string) => areCounted && /^S(?:DA?|CL?)_?\d{1,2}$/.test(name);
+  const counted = countedLines(first);
   return (name) =>
     there.find((t) => t.name.test(firstName(name)))?.title ??
     twoWire(firstName(name)) ??
-    (isCounted(firstName(name)) ? 'Channels' : undefined);
+    (counted.has(firstName(name)) ? 'Channels' : undefined);
 }
 
 /** The interface that a terminal's name speaks of, where neither its words nor its type say otherwise. */
