@@ -12,7 +12,7 @@ const DRAWN = [
 /** `1 VTREF   2 SWDIO`, `VTREF 1 | 2 SWDIO`: a header with both contacts of each line. */
 const HEADER = [
   [/^\s*\|?\s*(\d{1,3})[.:)]?\s+(\S+)\s{2,}\|?\s*(\d{1,3})[.:)]?\s+(\S+)\s*\|?\s*$/, [1, 2, 3, 4]],
-  [/^\s*(\S+)\s+\(?(\d{1,3})\)?\s*(?:[|o*·.=[\]-]\s*){0,6}\(?(\d{1,3})\)?\s+(\S+)\s*$/, [2, 1, 3, 4]],
+  [/^\s*(\S+)\s+\(?(\d{1,3})\)?\s*(?:[|o*·.=[\]-]\s*){1,6}\(?(\d{1,3})\)?\s+(\S+)\s*$/, [2, 1, 3, 4]],
 ] as const;
 
 /** More lines than this are no drawing of one package, and longer ones are none of its rows. */

@@ -1,4 +1,4 @@
-import { terminalsIn } from '..';
+import { readText, terminalsIn } from '..';
 import { read } from '../../test/samples';
 
 describe('connectors, cases and lists that run on', () => {
@@ -30,6 +30,9 @@ describe('connectors, cases and lists that run on', () => {
     ['a drawing with names in brackets', '(CS) 1 |o   | 4 (VCC)\n(SO) 2 |    | 3 (SCK)\n', ['1 CS', '2 SO', '3 SCK', '4 VCC']],
     ['names that go on below', 'Pin No   Mnemonic  Description\n1        BUSY      Busy output.\n2 to 4   DB2 to    Data bits.\n         DB0\n5        REFIN/    Reference input or output. It is\n         REFOUT    2.5 V.\n6        RD        Read input.\n', ['1 BUSY', '2 DB2', '3 DB1', '4 DB0', '5 REFIN/REFOUT', '6 RD']],
   ])('%s', (_what, text, expected) => expect(pins(text)).toEqual(expected)); // prettier-ignore
+
+  it('takes no elements of a circuit for a header', () =>
+    expect(readText('* amplifier\nRLOAD 1 2 1k\nCLOAD 3 4 10n\nRSRC 5 6 10k\n').ok).toBe(false));
 
   it.each(['Unused', 'When unused', 'X (um)', 'Y'])('takes no words under “%s” for what a terminal is', (heading) => {
     const { terminals } = read(`Pin,Name,Type,${heading}\n1,PA0,I/O,Leave open\n2,PA1,I/O,Tie to GND\n3,PA2,I/O,Leave open\n`);
