@@ -13,8 +13,12 @@ const MOUNT = /^(?:tab|mb|case|base|flange|shell|shield|screen|housing|shroud|ch
 const MOUNTED =
   /^([A-Z]{0,2}\d{1,4})\s*\(\s*(?:(?:e-?p(?:ad)?|dap|p-?pad|tab|(?:(?:exposed|thermal|power|die|bottom|cent(?:er|re))[- ]?)?(?:pad|paddle)|heat ?(?:slug|sink))\s*)\)$/i;
 const RANGE = /^([A-Z]{0,3})(\d{1,4})(?:-|–|—|−|\.\.+|…|~|:)([A-Z]{0,3})(\d{1,4})$/i;
+/** What connectors are called on drawings, before their number. */
+const CONNECTOR = 'J|P|X|CN|TB|XS|XP';
 /** Contact 3 of connector X1, `X1-3` or `X1:3`, is no range; with a dot it is one of any part that a board has. */
-const CONTACT = /^(?:(?:J|P|X|CN|TB|XS|XP)\d{1,2}[-:]|(?:J|P|X|CN|TB|XS|XP|U|IC)\d{1,3}\.)\d{1,3}$/;
+const CONTACT = new RegExp(`^(?:(?:${CONNECTOR})\\d{1,2}[-:]|(?:${CONNECTOR}|U|IC)\\d{1,3}\\.)\\d{1,3}$`);
+/** What stands before such a contact; `P` alone is a package's code. */
+const OF_CONTACT = new RegExp(`^\\s*(?:${CONNECTOR})\\d{1,2}:`);
 const MOST = 2000;
 
 /** Reads one number, a list (`5, 12, 31`, `A1 A2`), a range (`10–17`, `A1 to A4`), or the mark for none. */
@@ -79,7 +83,7 @@ export const labelled = (text: string): Map<string, string> | undefined => (/[:=
 
 const readLabelled = remember((text: string): Map<string, string> | undefined => {
   // `X1:3` is contact 3 of a connector.
-  if (/^\s*(?:J|P|X|CN|TB|XS|XP)\d{0,2}:/.test(text)) return undefined;
+  if (OF_CONTACT.test(text)) return undefined;
   const parts = text.split(/[\n;/]+|,(?=\s*[A-Za-z][A-Za-z0-9-]*\s*[:=])/).map((part) => LABELLED.exec(part.trim()));
   const read = parts.flatMap((m): [string, string][] => (m && readNumberCell(m[2]!).kind !== 'unread' ? [[m[1]!, m[2]!]] : []));
   return read.length > 0 && read.length === parts.length ? new Map(read) : undefined;

@@ -13,6 +13,11 @@ describe('connectors, cases and lists that run on', () => {
     ['names in words', 'Pin 1: Red video (75 ohm)\nPin 2: Red return\nPin 3: Ground\nPin 4: H sync\n', ['1 Red video', '2 Red return', '3 Ground', '4 H sync']],
   ])('%s', (_what, text, expected) => expect(pins(text)).toEqual(expected)); // prettier-ignore
 
+  it('takes a letter before numbers for a package, though connectors are called so too', () => {
+    const { packages } = read('Pins,Name,Type\nP: 1; D: 2,VIN,P\nP: 2; D: 3,GND,G\nP: 3; D: 1,OUT,O\n');
+    expect(packages.map((p) => `${p.name} ${p.pinCount}`)).toEqual(['P 3', 'D 3']);
+  });
+
   it('takes every second contact of a row where there are so many names, and says so', () => {
     const { terminals } = read('Pin,Name,Type\na2,VCC,P\na4-a10,D0-D3,I/O\nc2,GND,G\nc4-c8,A0-A2,I\n');
     expect(terminals.map((t) => `${t.numbers['']} ${t.name}`)).toEqual(['a2 VCC', 'a4 D0', 'a6 D1', 'a8 D2', 'a10 D3', 'c2 GND', 'c4 A0', 'c6 A1', 'c8 A2']); // prettier-ignore
