@@ -78,12 +78,15 @@ function channelsIn(pins: readonly Pin[], areEqual: Equal): Channels | undefined
   const isFed = pins.some((p) => carriesPower(p.type));
   const found = (areContacts(signals) ? [ofContact] : READINGS).flatMap((read) => {
     const channels = byReading(signals, read, isFed, areEqual);
-    return channels && !makeRails(channels, pins, read) ? [withOwnRails(channels, pins, read)] : [];
+    return channels && !makeRails(channels, pins, read)
+      ? [{ channels, read, size: channels.indices.length * channels.members[0]!.size }]
+      : [];
   });
-  const size = (c: Channels) => c.indices.length * [...c.members[0]!.values()].filter((p) => isSignal(p.type)).length;
   // Where all ends carry two figures, R1.2 is an end of R1.
-  const best = found.sort((a, b) => size(b) - size(a) || a.members[0]!.size - b.members[0]!.size)[0];
-  return best && size(best) >= signals.length * 0.6 && !areBits(best, signals) ? best : undefined;
+  const best = found.sort((a, b) => b.size - a.size || a.channels.members[0]!.size - b.channels.members[0]!.size)[0];
+  if (!best || best.size < signals.length * 0.6) return undefined;
+  const whole = withOwnRails(best.channels, pins, best.read);
+  return areBits(whole, signals) ? undefined : whole;
 }
 
 /** Two sides of a barrier are no channels, whatever figures their rails have. */

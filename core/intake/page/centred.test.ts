@@ -10,46 +10,45 @@ const words = (runs: Run[]) => terminalsIn(read([page(runs)])).map((t) => `${t.n
 
 describe('rows whose cells are centred, hardly farther apart than their lines', () => {
   const HEAD: [number, ...string[]] = [100, 'Pin', 'Name', 'Type', 'Description'];
-  it('of lines in odd number belong to the number beside the middle one', () =>
-    expect(
-      words(
-        lines([
-          HEAD,
-          [115, '1', 'VBB', 'P', 'Battery'],
-          [130, '', '', '', 'Ground. See the section on'],
-          [143.5, '2', 'GND', 'G', 'timing for what it does after'],
-          [157, '', '', '', 'power-up.'],
-          [172, '3', 'DEN', 'I', 'Diagnosis enable'],
-        ]),
-      ),
-    ).toEqual(['1 VBB Battery', '2 GND Ground. See the section on timing for what it does after power-up.', '3 DEN Diagnosis enable']));
-  it('of lines in even number belong to the number between them', () =>
-    expect(
-      words(
-        lines([
-          HEAD,
-          [115, '1', 'KE', 'P', 'Kelvin emitter'],
-          [130, '', '', '', 'Gate. Leave open'],
-          [136.75, '2', 'G', 'I'],
-          [143.5, '', '', '', 'if not used.'],
-          [158.5, '3', 'C', 'P', 'Collector'],
-        ]),
-      ),
-    ).toEqual(['1 KE Kelvin emitter', '2 G Gate. Leave open if not used.', '3 C Collector']));
-  it('are found where the names could be balls', () =>
-    expect(
-      words(
-        lines([
-          [100, 'Signal', 'Terminal', '', 'Purpose'],
-          [115, 'A2', '1', '', 'Operand'],
-          [130, '', '', '', 'Sum. Leave open'],
-          [136.75, 'S2', '2'],
-          [143.5, '', '', '', 'if not used.'],
-          [158.5, 'B2', '3', '', 'Operand'],
-          [173.5, 'C0', '4', '', 'Carry'],
-        ]),
-      ),
-    ).toEqual(['1 A2 Operand', '2 S2 Sum. Leave open if not used.', '3 B2 Operand', '4 C0 Carry']));
+  it.each<[string, [number, ...string[]][], string[]]>([
+    [
+      'of lines in odd number belong to the number beside the middle one',
+      [
+        HEAD,
+        [115, '1', 'VBB', 'P', 'Battery'],
+        [130, '', '', '', 'Ground. See the section on'],
+        [143.5, '2', 'GND', 'G', 'timing for what it does after'],
+        [157, '', '', '', 'power-up.'],
+        [172, '3', 'DEN', 'I', 'Diagnosis enable'],
+      ],
+      ['1 VBB Battery', '2 GND Ground. See the section on timing for what it does after power-up.', '3 DEN Diagnosis enable'],
+    ],
+    [
+      'of lines in even number belong to the number between them',
+      [
+        HEAD,
+        [115, '1', 'KE', 'P', 'Kelvin emitter'],
+        [130, '', '', '', 'Gate. Leave open'],
+        [136.75, '2', 'G', 'I'],
+        [143.5, '', '', '', 'if not used.'],
+        [158.5, '3', 'C', 'P', 'Collector'],
+      ],
+      ['1 KE Kelvin emitter', '2 G Gate. Leave open if not used.', '3 C Collector'],
+    ],
+    [
+      'are found where the names could be balls',
+      [
+        [100, 'Signal', 'Terminal', '', 'Purpose'],
+        [115, 'A2', '1', '', 'Operand'],
+        [130, '', '', '', 'Sum. Leave open'],
+        [136.75, 'S2', '2'],
+        [143.5, '', '', '', 'if not used.'],
+        [158.5, 'B2', '3', '', 'Operand'],
+        [173.5, 'C0', '4', '', 'Carry'],
+      ],
+      ['1 A2 Operand', '2 S2 Sum. Leave open if not used.', '3 B2 Operand', '4 C0 Carry'],
+    ],
+  ])('%s', (_what, rows, expected) => expect(words(lines(rows))).toEqual(expected));
 });
 
 describe('faces', () => {
@@ -112,9 +111,8 @@ it('asks where a second column of the page runs into the last cells, and says th
     ...[97, 115, 133, 151].flatMap((y, i) => beside(y, [`${i + 3}`, 'NC', 'NC', 'Not connected'])),
   ];
   const { terminals, problems } = read([page(runs)]);
-  const isWhole = terminals.length === 6;
-  expect(isWhole || problems.some((p) => p.code === 'rows-left')).toBe(true);
-  expect(isWhole || terminals.every((t) => t.doubts.some((d) => d.field === 'name'))).toBe(true);
+  expect(problems.map((p) => p.code)).toContain('rows-left');
+  expect(terminals.map((t) => t.doubts.map((d) => d.field))).toEqual([['name'], ['name']]);
 });
 
 it.each([

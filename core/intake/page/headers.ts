@@ -170,14 +170,17 @@ function isGroupTitle(line: Line, above: PageHeader | undefined, below: readonly
   return /^[A-Z][a-z]/.test(text) && isNone(text) && under.every((h) => isNone(over(h.text, text)));
 }
 
+/** Whether two places are one, by how far they are apart in points. */
+const areOnePlace = (off: number): boolean => Math.abs(off) < 1.5;
+
 /** `Interface` below a heading that is whole: at the left of the table, or where no head begins, ends or has its middle. */
 function isKindAlone({ text, x0, x1 }: Segment, { heads }: PageHeader): boolean {
   const role = roleOfHeading(text);
   if ((role !== 'group' && role !== 'rail') || heads.length < 3 || !heads.every((h) => roleOf(h.text) !== undefined)) return false;
   if (heads.some((h) => roleOf(h.text) === role)) return false;
   const [first, ...others] = heads;
-  const isUnder = (h: { x0: number; x1: number }) => [x0 - h.x0, x1 - h.x1, (x0 + x1 - h.x0 - h.x1) / 2].some((off) => Math.abs(off) < 1.5);
-  return Math.abs(x0 - first!.x0) < 1.5 || !others.some(isUnder);
+  const isUnder = (h: { x0: number; x1: number }) => [x0 - h.x0, x1 - h.x1, (x0 + x1 - h.x0 - h.x1) / 2].some(areOnePlace);
+  return areOnePlace(x0 - first!.x0) || !others.some(isUnder);
 }
 
 /** True for a text right of a heading and under none, where the cells of all rows below begin under the headings. */

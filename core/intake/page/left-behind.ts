@@ -16,9 +16,8 @@ const BESIDE = 4;
  * table may go on where the reader saw its end. Of balls none is next: there two that no row has tell.
  */
 export function leftBehind(ready: readonly Ready[], chosen: readonly Found[], proposal: Proposal, file: string | undefined): Problem[] {
-  const terminals = terminalsIn(proposal);
-  const all = terminals.map((t) => t.numbers[proposal.package]!);
-  const runsOver = terminals.some((t) => t.doubts.some((d) => d.reason.startsWith('Text runs over')));
+  const all = terminalsIn(proposal).map((t) => t.numbers[proposal.package]!);
+  const runsOver = chosen.some(({ table }) => table.rows.some((r) => r.crossed));
   const last = all.reduce((most, n) => (/^\d+$/.test(n) ? Math.max(most, Number(n)) : most), 0);
   const column = columnOf(chosen, proposal.package);
   if (all.length === 0 || !column) return [];

@@ -36,8 +36,9 @@ export function fitToColumns(row: GridRow, heads: readonly number[]): string[] {
  */
 function splitAtType(row: GridRow, heads: readonly number[]): GridRow {
   if (row.cells.length >= heads.length || !row.starts) return row;
-  const at = row.cells.findIndex((cell) => RUN_ON.test(cell));
-  const [, name = '', code = '', rest = ''] = (at < 0 ? undefined : RUN_ON.exec(row.cells[at]!)) ?? [];
+  const found = row.cells.map((cell) => RUN_ON.exec(cell));
+  const at = found.findIndex((m) => m !== null);
+  const [, name = '', code = '', rest = ''] = found[at] ?? [];
   const start = row.starts[at] ?? 0;
   const from = start + name.length + 1;
   const isPushed = heads.some((head) => head > start + 1 && head < from && from - head <= FURTHEST);

@@ -4,16 +4,16 @@ import { gridOfList } from './listed';
 
 /** `VDD (1, 8), GND (4, 5)`: a whole pinout in a line. */
 const IN_LINE = /([^\s(),;]{1,40})\s*\(([^()]{1,80})\)\s*(?:[,;.]|\band\b|$)\s*/gi;
-/** `OUT1 1|    |8 VCC`: a package drawn with signs, its numbers outside or inside of its bars. */
+/**
+ * A line of a package drawn with signs, `OUT1 1|    |8 VCC`, its numbers outside or inside of its bars, or of a header with both
+ * contacts of each line, `1 VTREF   2 SWDIO` and `VTREF 1 | 2 SWDIO`.
+ */
 const DRAWN = [
-  /^\s*(\S+)\s+(\d{1,3})\s*[|+\]].*[|+[]\s*(\d{1,3})\s+(\S+)\s*$/,
-  /^\s*(\S+)\s*[-o=]*\s*\|\s*(\d{1,3})\b.*\b(\d{1,3})\s*\|\s*[-o=]*\s*(\S+)\s*$/,
+  /^\s*(?<left>\S+)\s+(?<a>\d{1,3})\s*[|+\]].*[|+[]\s*(?<b>\d{1,3})\s+(?<right>\S+)\s*$/,
+  /^\s*(?<left>\S+)\s*[-o=]*\s*\|\s*(?<a>\d{1,3})\b.*\b(?<b>\d{1,3})\s*\|\s*[-o=]*\s*(?<right>\S+)\s*$/,
+  /^\s*\|?\s*(?<a>\d{1,3})[.:)]?\s+(?<left>\S+)\s{2,}\|?\s*(?<b>\d{1,3})[.:)]?\s+(?<right>\S+)\s*\|?\s*$/,
+  /^\s*(?<left>\S+)\s+\(?(?<a>\d{1,3})\)?\s*(?:[|o*·.=[\]-]\s*){1,6}\(?(?<b>\d{1,3})\)?\s+(?<right>\S+)\s*$/,
 ];
-/** `1 VTREF   2 SWDIO`, `VTREF 1 | 2 SWDIO`: a header with both contacts of each line. */
-const HEADER = [
-  [/^\s*\|?\s*(\d{1,3})[.:)]?\s+(\S+)\s{2,}\|?\s*(\d{1,3})[.:)]?\s+(\S+)\s*\|?\s*$/, [1, 2, 3, 4]],
-  [/^\s*(\S+)\s+\(?(\d{1,3})\)?\s*(?:[|o*·.=[\]-]\s*){1,6}\(?(\d{1,3})\)?\s+(\S+)\s*$/, [2, 1, 3, 4]],
-] as const;
 
 /** More lines than this are no drawing of one package, and longer ones are none of its rows. */
 const MOST_LINES = 400;
@@ -24,8 +24,7 @@ export function drawnGrid(lines: readonly string[]): Grid | undefined {
   if (lines.length > MOST_LINES) return undefined;
   const rows = lines.flatMap((text, i): GridRow[] => {
     if (text.length > LONGEST || !/\d/.test(text)) return [];
-    const drawn = DRAWN.map((form) => form.exec(text)).find((m) => m !== null);
-    const [, left, a, b, right] = drawn ?? inHeader(text) ?? [];
+    const { left, a, b, right } = DRAWN.map((form) => form.exec(text)?.groups).find((parts) => parts !== undefined) ?? {};
     return left && a && b && right ? [{ line: i + 1, cells: [a, left, ''] }, { line: i + 1, cells: [b, right, ''] }] : []; // prettier-ignore
   });
   // `(CS) 1 |`: brackets around every name are none of it.
@@ -33,15 +32,6 @@ export function drawnGrid(lines: readonly string[]): Grid | undefined {
   const sorted = [...rows].sort((x, y) => Number(x.cells[0]) - Number(y.cells[0]));
   const isWhole = rows.length >= 4 && sorted.every((r, i) => Number(r.cells[0]) === i + 1);
   return isWhole ? gridOfList(sorted) : undefined;
-}
-
-/** A line of a header, as one of a drawing: the left name and number, the right number and name. */
-function inHeader(text: string): [string, string, string, string, string] | undefined {
-  for (const [form, [a, left, b, right]] of HEADER) {
-    const m = form.exec(text);
-    if (m) return [text, m[left]!, m[a]!, m[b]!, m[right]!];
-  }
-  return undefined;
 }
 
 /** More lines than this are no pinout in a line. */

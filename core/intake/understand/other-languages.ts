@@ -155,7 +155,7 @@ export const inEnglish = remember((text: string): string => {
   let out = text;
   if (IS_DENSE.test(out))
     out = narrow(out)
-      .replace(DENSE_WORD, (word) => ` ${DENSE.get(word) ?? DENSE.get(word.replace(/ /g, ''))!} `)
+      .replace(DENSE_WORD, (word) => ` ${DENSE.get(word.replace(/ /g, ''))!} `)
       .replace(/[、。]/g, (mark) => (mark === '、' ? ', ' : '. '))
       .replace(/\s+/g, ' ')
       .replace(/ (?=[,;.)])/g, '')

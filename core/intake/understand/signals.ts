@@ -178,6 +178,9 @@ export function recogniseSignals(terminals: readonly Terminal[], pairs: readonly
     const behind = BANKED_BEHIND.exec(name)?.[1];
     return behind !== undefined && banks.has(behind) ? behind : BANKED.exec(name)?.[1];
   };
+  // Only a supply asks, and a large part has many of them.
+  let banked: ReadonlySet<string | undefined> | undefined;
+  const isBanked = (bank: string) => (banked ??= new Set(terminals.map((t) => bankOf(t.name)))).has(bank);
   const printed = terminals.some((t) => t.group !== undefined);
   const together = interfacesOf(printed ? [] : terminals.map((t) => t.name));
   const signals = printed ? [] : terminals.filter((t) => isSignal(t.type));
@@ -195,8 +198,7 @@ export function recogniseSignals(terminals: readonly Terminal[], pairs: readonly
     if (own !== undefined) note(t, `Bank ${bank}`, `${own} supplies bank ${bank}`);
     // A bank without a supply of its own beside others that have one.
     else if (bank !== undefined && banks.size > 0) note(t, `Bank ${bank}`, `name ${t.name}`);
-    else if (supplied !== undefined && terminals.some((o) => bankOf(o.name) === supplied))
-      note(t, `Bank ${supplied}`, 'supply of the bank');
+    else if (supplied !== undefined && isBanked(supplied)) note(t, `Bank ${supplied}`, 'supply of the bank');
     else if (carriesPower(t.type)) note(t, 'Supplies', `type ${t.type}`);
     else if (!isSignal(t.type)) note(t, 'Not used', `type ${t.type}`);
     else groupByWords(t, nameOf(t), stems, channels.get(t), together(t.name));

@@ -1,17 +1,30 @@
 import type { ElectricalType } from '../../part';
 import { evidence, type Evidence } from './evidence';
 
+interface NameRule {
+  type: ElectricalType;
+  weight: number;
+  name: RegExp;
+  /** What such a name ends in where it is that of a signal about the rail: VDD_PG, GND_SENSE. */
+  unless?: RegExp;
+}
+
+const isCalled = (rule: NameRule, name: string): boolean => rule.name.test(name) && !rule.unless?.test(name);
+
 /** What names alone say, in the conventions of the trade. Weight 3 and more can stand alone. */
-const NAMES: { type: ElectricalType; weight: number; name: RegExp }[] = [
+const NAMES: NameRule[] = [
   {
     type: 'ground',
     weight: 5,
-    name: /^(?!.*(_?(DET|DETECT|SENSE|SNS|MON|CTRL|SEL|STAT)|_(EN|FB|OK|SW|FLT|FAULT))\d*$)(?:([ADPSRC]|RF|IO|CORE|PLL|ISO)?_?(GND|GROUND)(_?[A-Z0-9]+)?$|^(GND|VSS)[A-Z0-9_]*$|^[ADP]?VSS[A-Z0-9_]*$|^[A-Z]{1,4}_?(GND|VSS)\d*$|^(0V|COM_?GND)$)/i,
+    name: /^([ADPSRC]|RF|IO|CORE|PLL|ISO)?_?(GND|GROUND)(_?[A-Z0-9]+)?$|^(GND|VSS)[A-Z0-9_]*$|^[ADP]?VSS[A-Z0-9_]*$|^[A-Z]{1,4}_?(GND|VSS)\d*$|^(0V|COM_?GND)$/i,
+    unless: /(_?(DET|DETECT|SENSE|SNS|MON|CTRL|SEL|STAT)|_(EN|FB|OK|SW|FLT|FAULT))\d*$/i,
   },
   {
     type: 'supply-in',
     weight: 5,
-    name: /^(?!.*(_(?:EN|PG|PGOOD|ON|OFF|UV|OV|UVLO|OVP|RST|RESET|VALID|TEST|ALERT|INT|RDY|READY|ADJ|TRIM|PRESENT|REQ|ACK|DIS|SHDN)|_?(DET|DETECT|SENSE|SNS|MON|OK|GOOD|FLT|FAULT|CTRL|(?<!VC)SEL|STAT))\d*$)(?:[ADPI]?V(CC|DD|BAT|IO|PP|NN|LL|EE|BB|LOGIC|DDA|DDIO|CCIO|CCINT|CCAUX|DDQ|S(?!S|YNC|EN|ADJ|ET)|SUP|SUPPLY|BUS|M(?!ID|OD|EAS|AX|IN|UX)|PA|RF|PLL)(_?[A-Z0-9]+)?\+?$|(V?LDO_?IN|AVDD|DVDD|IOVDD|DVCC|AVCC|PVDD|PVIN|AVIN|VIN|VBAT|VPWR|HVDD|LVDD|OVDD)(_?[A-Z0-9]+)?$|[A-Z]{1,5}_?V(DD|CC)\d*$|V[+\-−]$|[+\-−]VS?$|VS[+\-−]$|VDD[A-Z0-9_.]*$|VCC[A-Z0-9_.]*$|V\d+P\d+$)/i,
+    name: /^(?:[ADPI]?V(CC|DD|BAT|IO|PP|NN|LL|EE|BB|LOGIC|DDA|DDIO|CCIO|CCINT|CCAUX|DDQ|S(?!S|YNC|EN|ADJ|ET)|SUP|SUPPLY|BUS|M(?!ID|OD|EAS|AX|IN|UX)|PA|RF|PLL)(_?[A-Z0-9]+)?\+?$|(V?LDO_?IN|AVDD|DVDD|IOVDD|DVCC|AVCC|PVDD|PVIN|AVIN|VIN|VBAT|VPWR|HVDD|LVDD|OVDD)(_?[A-Z0-9]+)?$|[A-Z]{1,5}_?V(DD|CC)\d*$|V[+\-−]$|[+\-−]VS?$|VS[+\-−]$|VDD[A-Z0-9_.]*$|VCC[A-Z0-9_.]*$|V\d+P\d+$)/i,
+    unless:
+      /(_(?:EN|PG|PGOOD|ON|OFF|UV|OV|UVLO|OVP|RST|RESET|VALID|TEST|ALERT|INT|RDY|READY|ADJ|TRIM|PRESENT|REQ|ACK|DIS|SHDN)|_?(DET|DETECT|SENSE|SNS|MON|OK|GOOD|FLT|FAULT|CTRL|(?<!VC)SEL|STAT))\d*$/i,
   },
   // A voltage is a rail's name.
   { type: 'supply-in', weight: 4, name: /^[+-]?\d{1,2}(\.\d{1,2})?V\d{0,2}(_?(AUX|SB|A|D|IO))?$/i },
@@ -80,9 +93,9 @@ export function evidenceOfName(name: string): Evidence[] {
     .replace(/^[/!~\\]|[#*]$/g, '')
     .replace(/^n(?=[A-Z]{2})/, '')
     .replace(/_[NB]$/, '');
-  const found = NAMES.filter((n) => n.name.test(main) || n.name.test(name));
+  const found = NAMES.filter((n) => isCalled(n, main) || isCalled(n, name));
   // The bank behind a name, TCK_0, is no part of it.
   const bare = found.length > 0 ? main : main.replace(/_\d{1,2}$/, '');
-  const all = bare === main ? found : NAMES.filter((n) => n.name.test(bare));
+  const all = bare === main ? found : NAMES.filter((n) => isCalled(n, bare));
   return all.map((n) => evidence(n.type, n.weight, `name ${name}`));
 }
