@@ -106,7 +106,7 @@ const READY = /^D?RDY\d*$|^(EOC|DAV|READY)\d*$/;
 const FALLS = /\bgoes low (when|as soon as|after|once|at)\b/i;
 
 /** What a low level stands for, beside the words for a high one. */
-const LOW_IN_BRACKETS = /\b(mute|shut-?down|reset|standby|disabled?|power-?down|sleep) \(low\)/i;
+const LOW_IN_BRACKETS = /\b(mute|shut-?down|reset|standby|disabled?|power-?down|sleep)(?: \(low\)|, low\W*$)/i;
 
 /** What a low level does, by what a terminal is for. */
 const DEEDS: readonly [RegExp, RegExp][] = [
@@ -168,8 +168,16 @@ const perhapsByBar = (stem: string, word: string): ActiveLow => ({
   unsure: `B on ${stem} and “${word}” can mean active low`,
 });
 
+/** `/USB_DP` beside `/USB_DM`, and `/power/EN`: the path of a board's net, whose sign says nothing of a level. */
+function isNetPath(name: string, names: ReadonlySet<string>): boolean {
+  if (!name.startsWith('/')) return false;
+  const [, stem, half = ''] = /^(.*)([PNM+-])$/.exec(name) ?? [];
+  return /^\/\w+\//.test(name) || (stem !== undefined && ['P', 'N', 'M', '+', '-'].some((o) => o !== half && names.has(stem + o)));
+}
+
 /** The low-active mark on a name, if it has one. A `_N` beside a `_P` is the negative half of a pair, `_B` beside `_A` a channel. */
 function markOf(name: string, names: ReadonlySet<string>): { mark: string; stem: string; sure: boolean } | undefined {
+  if (isNetPath(name, names)) return undefined;
   if (/^[/!~\\]\w/.test(name)) return { mark: name[0]!, stem: name.slice(1), sure: true };
   if (/\w#$/.test(name)) return { mark: '#', stem: name.slice(0, -1), sure: true };
   if (/\w\*$/.test(name)) return { mark: '*', stem: name.slice(0, -1), sure: false };

@@ -227,7 +227,7 @@ function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): Row
   )
     return 'row';
   const cells = filled(row);
-  if (cells.length === 0 || isLegend(cells)) return 'note';
+  if (cells.length === 0 || isLegend(cells) || cells.every((c) => LEFT_OUT.test(c))) return 'note';
   const at = (role: keyof RoleIndex['at']) => row.cells[index.at[role]]?.trim() ?? '';
   const numberCells = index.numbers.map((i) => row.cells[i]?.trim() ?? '');
   const read = numberCells.map(readCountedCell);
@@ -258,8 +258,11 @@ function kindOf(row: GridRow, columns: readonly Column[], index: RoleIndex): Row
   return 'odd';
 }
 
+/** Rows that are left out. */
+const LEFT_OUT = /^(?:\.{2,}|…|⋮|:)$/;
+
 /** The dash of a terminal that belongs to no bank, or has no level. */
-const NONE = /^[-–—]+$/;
+const NONE = /^(?:[-–—]+|N\/?A)$/i;
 
 const cleanHeading = (text: string): string =>
   withoutNumber(text.replace(/\s+/g, ' ').replace(/^[#*=\s]+/, ''))

@@ -15,7 +15,7 @@ const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
   alternates:
     /^(alternate|alternative|alt|additional|other|multiplexed|secondary|mux)( pin| signal)?( function| functions| name| names|s)?( \d{1,2})?$|^(af|alt|mux)( ?\d{1,2})$|^(af|altfn)$|^(optional|configuration|special|shared|peripheral) (pin |signal )?functions?$|^(pin )?multiplex(ed|ing)?$|^(pin )?mux(ed|ing)?( functions?)?$|^(dedicated|emulated) (.{1,30} )?(channel|input|output)s?$/,
   rail: /^(io |i o |pad |power |supply |voltage )?(rail|domain|supply|power supply|supply domain|power domain|supply rail|vdd|bank supply)$/,
-  activeLow: /^(active|polarity|active level|active state|logic level|sense)$/,
+  activeLow: /^(active|pol|polarity|active level|active state|logic level|sense)$/,
 };
 
 /** Words that stand over numbers in one datasheet and over names in the next: the cells below decide. */

@@ -50,7 +50,7 @@ const readOther = remember((text: string): NumberCell => {
       const run = expand(range);
       if (!run) return { kind: 'unread' };
       numbers.push(...run);
-    } else if (/^(?:PAD|E-?PAD|DAP|PPAD)$/i.test(token)) numbers.push('EP');
+    } else if (/^(?:PAD|E-?PAD|DAP|PPAD|paddle)$/i.test(token)) numbers.push('EP');
     else if (
       MOUNT.test(token) ||
       ((TOKEN.test(token) || CONTACT.test(token)) &&

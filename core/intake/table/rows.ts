@@ -65,7 +65,7 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   const [numbered = 'EP'] = lists.flatMap((l) => l.numbers);
   const printed = clean.name === '' ? numbered : clean.name;
   // In a list of names each can have a note's mark.
-  const listed = expandNames(printed, all);
+  const listed = all === 1 && OF_WORDS.test(printed) ? [printed] : expandNames(printed, all);
   // `A1–A8` at `a6–a20`: a connector that has each signal at every second contact of a row.
   const areSeconds = listed.length > 2 && listed.length * 2 - 1 === all && !/[,;&/]/.test(entry.numbers[0]!.text);
   if (areSeconds) for (const l of lists) l.numbers = l.numbers.filter((_, i) => i % 2 === 0);
@@ -140,6 +140,8 @@ function unlikeOneList(text: string, name: string): string | undefined {
 /** `GPIO0 General` before `purpose input`: a name with the first words of what is said of it. */
 const WITH_WORD = /^[A-Z][A-Z\d_/#-]+ (?!(?:to|and|or|through)\b)[A-Z]?[a-z]{2,}/;
 
+/** `Anode, red`: words, and no two names. */
+const OF_WORDS = /^[A-Z][a-z]{2,}(?: [a-z]{2,})*, [a-z]{3,}$/;
 /** The dash of an empty cell, and a resistance. */
 const NO_NAME = /^([-–—]|\d[\d.]* ?[kM]?Ω)$/;
 

@@ -6,7 +6,7 @@ import { recogniseInterfaces } from '../understand/interfaces';
 import { recogniseLeads } from '../understand/leads';
 import { doubtFloating, doubtPlainOutputs } from '../understand/output-enable';
 import { doubtOfAnother } from '../understand/others';
-import { doubtUnlikeSiblings, suggestBySiblings } from '../understand/siblings';
+import { doubtSecondCode, doubtUnlikeSiblings, suggestBySiblings } from '../understand/siblings';
 import { agreeInPairs, findPairs } from '../understand/pairs';
 import { recogniseSignals } from '../understand/signals';
 import { suggestByFewWords } from '../understand/terse';
@@ -62,11 +62,17 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   const terminals = readRows(split.rows, context, taken);
   if (terminals.length > MOST_TERMINALS) return refuse(problem('table-large', { limit: MOST_TERMINALS }, { file: options.file }));
   if (terminals.length === 0) return refuse(problem('table-none', {}, { file: options.file }));
-  problems.push(...unreadPackages(columns, table, options), ...unreadNames(columns, table, options), ...exchanged(columns, table, options));
+  problems.push(
+    ...unreadPackages(columns, table, options),
+    ...unreadNames(columns, table, options),
+    ...unreadAcross(columns, table, terminals, options),
+    ...exchanged(columns, table, options),
+  );
   const names = [...new Set(split.columns.filter((c) => c.role === 'number').map((c) => c.packageName))];
   const view = { columns, rows: viewRows(table, taken, context) };
   doubtFloating(terminals);
   doubtUnlikeSiblings(terminals);
+  doubtSecondCode(terminals);
   doubtPlainOutputs(terminals, around.titles);
   doubtOfAnother(terminals, around.titles);
   suggestByFewWords(terminals);
@@ -128,8 +134,31 @@ function unreadPackages(columns: readonly Column[], table: FoundTable, options: 
     const cells = table.rows.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
     const isNumbers = cells.length >= FEW_ROWS && cells.length >= 0.9 * table.rows.length && new Set(cells).size === cells.length;
     // A count of the rows themselves says nothing.
+    // Nor do the places of a die's pads.
+    if (PLACE.test(column.heading.trim())) return [];
     const isCount = cells.every((c, k) => Number(c) === k + 1) && columns.findIndex((c) => c.role === 'number') > i;
     if (!isNumbers || isCount || !cells.every(looksLikeNumbers)) return [];
+    return [problem('column-numbers', { heading: column.heading || `column ${i + 1}` }, placeIn(table, options))];
+  });
+}
+
+/** `X`, `Y (um)`: where pads are on a die. */
+const PLACE = /^[xy](?:[ -]?(?:coord(?:inate)?|pos(?:ition)?|center|centre))?\.?\s*(?:[([][uµμm]?m[\])])?$/i;
+
+/** A terminal's number and a name, with which words begin: `16 OUTA`, `- 8 VCC`. */
+const TERMINAL_IN_WORDS = /^[-–—>→|\s]*(\d{1,3}|[A-Z]{1,2}[1-9]\d?)[\s:.=–-]+[A-Z][A-Z0-9_+/#-]+(?:\s|$)/;
+/** Fewer rows than this begin so by chance. */
+const FEW_IN_WORDS = 3;
+
+/** What stands across from each terminal and was taken for its words, or for nothing: a row of the package that was left out. */
+function unreadAcross(columns: readonly Column[], table: FoundTable, terminals: readonly Terminal[], options: ReadOptions): Problem[] {
+  if (options.roles) return [];
+  const taken = new Set(terminals.flatMap((t) => Object.values(t.numbers)));
+  return columns.flatMap((column, i) => {
+    if (column.role !== 'ignore' && column.role !== 'description') return [];
+    const found = table.rows.flatMap((r) => TERMINAL_IN_WORDS.exec(r.cells[i] ?? '')?.[1] ?? []);
+    const isOther = found.length >= FEW_IN_WORDS && found.length >= 0.8 * table.rows.length && new Set(found).size === found.length;
+    if (!isOther || found.some((n) => taken.has(n))) return [];
     return [problem('column-numbers', { heading: column.heading || `column ${i + 1}` }, placeIn(table, options))];
   });
 }

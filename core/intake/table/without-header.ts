@@ -65,9 +65,11 @@ function tightWithoutHeader(grid: Grid): FoundTable | undefined {
       return words.length > 1 && looksLikeNumbers(words[at]!) && (words.length === 2 || /\w/.test(words[1 - at]!));
     });
   // A second word that is a number stands in many texts: there every first word must be a name, and no number come twice.
-  const behind = numbered(1).filter((r) => /^[A-Z][A-Z0-9_+/#*-]*$/.test(wordsOf(r)[0]!));
+  const behind = numbered(1).filter((r) => /^[A-Z][A-Z0-9_+/#*-]*$/.test(wordsOf(r)[0]!) && !/^\d+$/.test(wordsOf(r)[2] ?? ''));
   const isBehind = new Set(behind.map((r) => wordsOf(r)[1])).size === behind.length && mostly(behind, grid, 0.9) && behind.length > 2;
-  const body = mostly(numbered(0), grid) ? numbered(0) : isBehind ? behind : [];
+  // Figures behind `R1` are the nodes of a circuit's element.
+  const before = numbered(0).filter((r) => /[^\d.,]/.test(wordsOf(r)[1]!));
+  const body = mostly(before, grid) ? before : isBehind ? behind : [];
   if (!mostly(body, grid)) return undefined;
   const roles = body === behind ? (['name', 'number'] as const) : (['number', 'name'] as const);
   const rows = body.map((r) => ({ line: r.line, cells: padded(splitWords(r.cells.join(' '), 3), 3) }));

@@ -3,8 +3,8 @@ import { readNumberCell } from '../table/numbers';
 import { gridOfList } from './listed';
 import { withoutMarks } from './markup';
 
-/** What stands around an entry in programs and lists: bullets, brackets, the word of a definition, a comma at the end. */
-const AROUND = /^(?:[-*•]\s+|#\s?define\s+|[([{]\s*)+|[,;\s)\]}]+$/gi;
+/** What stands around an entry in programs and lists: bullets, brackets, the word of a definition, the part's own letters, a comma. */
+const AROUND = /^(?:[-*•]\s+|#\s?define\s+|[A-Z]{1,2}\d{1,3}\s+(?=pin\s)|[([{]\s*)+|[,;\s)\]}]+$/gi;
 const NUMBER = String.raw`["']?(?:(?:pin|ball|pad)s?\s*#?\s*)?(\d{1,4}|[A-Z]{1,2}\d{1,2}|EP)["']?`;
 const NAME = String.raw`["']?([A-Za-z0-9_+\-−–/#~*.[\]]{1,40})["']?`;
 const BETWEEN = String.raw`\s*(?:->|=>|→|[:=,(]|[-–—](?=\s))\s*|\s+`;
@@ -40,11 +40,28 @@ export function countedGrid(lines: readonly string[]): Grid | undefined {
   const isWhole = (rows: GridRow[]) =>
     rows.length >= LEAST && rows.length >= MOSTLY * filled.length && countsThrough(rows) && rows.every((r) => /[A-Za-z]/.test(r.cells[1]!));
   const rows = [read(NUMBER_FIRST, 1, 2), read(NAME_FIRST, 2, 1)].find(isWhole);
-  return rows && gridOfList(withoutPrefix(rows));
+  if (rows) return gridOfList(withoutPrefix(rows));
+  const lists = filled.flatMap(({ plain, line }) => listOf(plain, line));
+  return lists.length >= LEAST && isWhole(lists.flatMap(eachOf)) && lists.length >= MOSTLY * filled.length ? gridOfList(lists) : undefined;
+}
+
+/** `GND pins (3): A1, B2, C3`: a name and all of its numbers. */
+const NAME_LIST =
+  /^["']?([A-Za-z0-9_+\-/#~*.]{1,40})["']?(?:\s+(?:pins?|balls?|pads?))?(?:\s*\(\d{1,3}\))?\s*[:=]\s*\[?([^:=\]]{1,300})\]?$/i;
+
+function listOf(plain: string, line: number): GridRow[] {
+  const [, name = '', numbers = ''] = NAME_LIST.exec(plain) ?? [];
+  return name !== '' && readNumberCell(numbers.trim()).kind === 'list' ? [{ line, cells: [numbers.trim(), name, ''] }] : [];
+}
+
+/** A row for each number of a list. */
+function eachOf(row: GridRow): GridRow[] {
+  const read = readNumberCell(row.cells[0]!);
+  return read.kind === 'list' ? read.numbers.map((n) => ({ ...row, cells: [n, ...row.cells.slice(1)] })) : [];
 }
 
 /** Numbers that are each there once, and hardly one of them missing; of balls, several in each row of the grid. */
-function countsThrough(rows: readonly GridRow[]): boolean {
+export function countsThrough(rows: readonly GridRow[]): boolean {
   const numbers = rows.map((r) => r.cells[0]!).filter((n) => n !== 'EP');
   if (new Set(numbers).size < numbers.length || numbers.some((n) => readNumberCell(n).kind !== 'list')) return false;
   const figures = numbers.filter((n) => /^\d+$/.test(n)).map(Number);

@@ -1,9 +1,13 @@
 import type { Grid, GridRow } from '../table/grid';
 import { readNumberCell } from '../table/numbers';
-import { gridOfList } from './listed';
+import { countsThrough } from './counted';
+import { gridOfList, listedGrid } from './listed';
+import { fromMarkup } from './markup';
 
 /** `VDD (1, 8), GND (4, 5)`: a whole pinout in a line. */
-const IN_LINE = /([^\s(),;]{1,40})\s*\(([^()]{1,80})\)\s*(?:[,;.]|\band\b|$)\s*/gi;
+const BEHIND_NAMES = /(?<name>[^\s(),;]{1,40})\s*\((?<number>[^()]{1,80})\)\s*(?:[,;.]|\band\b|$)\s*/gi;
+/** `1=VDD, 2=GND` and `1:VDD 2:GND`. */
+const BEFORE_NAMES = /(?<number>[A-Z]{0,2}\d{1,4})\s*[=:]\s*(?<name>[^\s,;]{1,40})(?:\s*[,;|]|\s|$)\s*/gi;
 /**
  * A line of a package drawn with signs, `OUT1 1|    |8 VCC`, its numbers outside or inside of its bars, or of a header with both
  * contacts of each line, `1 VTREF   2 SWDIO` and `VTREF 1 | 2 SWDIO`.
@@ -14,17 +18,22 @@ const DRAWN = [
   /^\s*\|?\s*(?<a>\d{1,3})[.:)]?\s+(?<left>\S+)\s{2,}\|?\s*(?<b>\d{1,3})[.:)]?\s+(?<right>\S+)\s*\|?\s*$/,
   /^\s*(?<left>\S+)\s+\(?(?<a>\d{1,3})\)?\s*(?:[|o*·.=[\]-]\s*){1,6}\(?(?<b>\d{1,3})\)?\s+(?<right>\S+)\s*$/,
 ];
+/** The same without any sign, `VDD 1 8 OUT`: only where the numbers of each line add up to the same. Elements of a circuit look so too. */
+const BARE = /^\s*(?<left>\S*[A-Za-z]\S*)\s+(?<a>\d{1,3})\s+(?<b>\d{1,3})\s+(?<right>[A-Za-z~/_+-]\S*)\s*$/;
+const FEWEST_BARE = 3;
 
 /** More lines than this are no drawing of one package, and longer ones are none of its rows. */
 const MOST_LINES = 400;
 const LONGEST = 200;
 
 /** A package that is drawn with signs: both leads of each line. */
-export function drawnGrid(lines: readonly string[]): Grid | undefined {
-  if (lines.length > MOST_LINES) return undefined;
+export function drawnGrid(given: string[]): Grid | undefined {
+  if (given.length > MOST_LINES) return undefined;
+  const lines = fromMarkup(given);
+  const isAcross = areAcross(lines);
   const rows = lines.flatMap((text, i): GridRow[] => {
     if (text.length > LONGEST || !/\d/.test(text)) return [];
-    const { left, a, b, right } = DRAWN.map((form) => form.exec(text)?.groups).find((parts) => parts !== undefined) ?? {};
+    const { left, a, b, right } = (isAcross ? BARE.exec(text)?.groups : undefined) ?? DRAWN.map((form) => form.exec(text)?.groups).find((parts) => parts !== undefined) ?? {}; // prettier-ignore
     return left && a && b && right ? [{ line: i + 1, cells: [a, left, ''] }, { line: i + 1, cells: [b, right, ''] }] : []; // prettier-ignore
   });
   // `(CS) 1 |`: brackets around every name are none of it.
@@ -34,6 +43,15 @@ export function drawnGrid(lines: readonly string[]): Grid | undefined {
   return isWhole ? gridOfList(sorted) : undefined;
 }
 
+/** True where lines without signs have the leads of two rows that count against each other. */
+function areAcross(lines: readonly string[]): boolean {
+  const sums = lines.flatMap((text) => {
+    const { a, b } = (text.length > LONGEST ? undefined : BARE.exec(text)?.groups) ?? {};
+    return a === undefined ? [] : [Number(a) + Number(b)];
+  });
+  return sums.length >= FEWEST_BARE && new Set(sums).size === 1;
+}
+
 /** More lines than this are no pinout in a line. */
 const MOST_OF_LINE = 4;
 
@@ -41,11 +59,53 @@ const MOST_OF_LINE = 4;
 export function lineGrid(lines: readonly string[]): Grid | undefined {
   const filled = lines.flatMap((text, i) => (text.trim() === '' ? [] : [{ text: text.trim(), line: i + 1 }]));
   if (filled.length > MOST_OF_LINE || filled.some(({ text }) => text.length > MOST_OF_LINE * LONGEST)) return undefined;
-  const rows = filled.flatMap(({ text, line }) =>
-    [...text.matchAll(IN_LINE)]
-      .filter((m) => readNumberCell(m[2]!).kind === 'list')
-      .map((m): GridRow => ({ line, cells: [m[2]!, m[1]!, ''] })),
+  for (const form of [BEHIND_NAMES, BEFORE_NAMES]) {
+    const rows = filled.flatMap(({ text, line }) =>
+      [...text.matchAll(form)]
+        .map((m) => ({ line, cells: [m.groups!['number']!, m.groups!['name']!, ''] }))
+        .filter((row) => readNumberCell(row.cells[0]!).kind === 'list'),
+    );
+    const isAll = filled.every(({ text }) => text.replace(form, '').length <= 0.2 * text.length);
+    const areTerminals = form === BEHIND_NAMES || (countsThrough(rows) && rows.every((r) => /[A-Za-z]/.test(r.cells[1]!)));
+    if (rows.length >= 3 && isAll && areTerminals) return gridOfList(rows);
+  }
+  return semicolonGrid(filled);
+}
+
+/** `Pins: 1, 2 = PVIN; 3 = GND; PAD = GND`: the entries of a list one behind the other. */
+function semicolonGrid(filled: readonly { text: string; line: number }[]): Grid | undefined {
+  const parts = filled.flatMap(({ text, line }) =>
+    text
+      .replace(/^[A-Za-z .]{2,30}:\s*(?=\S)/, '')
+      .split(/;\s*/)
+      .map((part) => ({ part, line })),
   );
-  const isAll = filled.every(({ text }) => text.replace(IN_LINE, '').length <= 0.2 * text.length);
-  return rows.length >= 3 && isAll ? gridOfList(rows) : undefined;
+  const grid = parts.length > 2 ? listedGrid(parts.map(({ part }) => part)) : undefined;
+  return grid && { ...grid, rows: grid.rows.map((r) => ({ ...r, line: parts[r.line - 1]?.line ?? 0 })) };
+}
+
+/** A number and a name, so often as a line has room: `A1 VDD   A2 GND`, `1 CMD 2 DAT3 3 VSS`; or the name first. */
+const SEVERAL = [
+  { number: 0, name: 1 },
+  { number: 1, name: 0 },
+];
+const IS_NUMBER = /^(?:\d{1,3}|[A-Z]{1,2}[1-9]\d?)[.:)]?$/;
+
+/**
+ * Lines that each hold several terminals and nothing else, words in pairs of a number and a name. Only where each number is there
+ * once and hardly one is missing: rows of figures have such pairs too.
+ */
+export function severalGrid(lines: readonly string[]): Grid | undefined {
+  if (lines.length > MOST_LINES) return undefined;
+  const filled = lines.flatMap((text, i) => (text.trim() === '' || text.length > LONGEST ? [] : [{ words: text.trim().split(/(?:[,;|]?\s)+\|?\s*/).filter((w) => w !== ''), line: i + 1 }])); // prettier-ignore
+  for (const { number, name } of SEVERAL) {
+    const isOne = (words: readonly string[]) => IS_NUMBER.test(words[number]!) && /[A-Za-z]/.test(words[name]!);
+    const rows = filled.flatMap(({ words, line }): GridRow[] => {
+      const pairs = Array.from({ length: Math.floor(words.length / 2) }, (_, i) => words.slice(2 * i, 2 * i + 2));
+      return words.length % 2 === 0 && pairs.every(isOne) ? pairs.map((pair) => ({ line, cells: [pair[number]!.replace(/[.:)]$/, ''), pair[name]!, ''] })) : []; // prettier-ignore
+    });
+    const lineCount = new Set(rows.map((r) => r.line)).size;
+    if (lineCount >= 2 && lineCount >= filled.length - 1 && rows.length > 1.5 * lineCount && countsThrough(rows)) return gridOfList(rows);
+  }
+  return undefined;
 }

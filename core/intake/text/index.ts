@@ -10,7 +10,7 @@ import { readLegend } from '../understand/legend';
 import { cleanText } from './clean';
 import { alignedGrid, toGrid } from './layout';
 import { countedGrid, paragraphsAsLines } from './counted';
-import { drawnGrid, lineGrid } from './drawn';
+import { drawnGrid, lineGrid, severalGrid } from './drawn';
 import { gridOfList, isListOfPins, listedGrid, stackedGrid } from './listed';
 import { recordsGrid } from './records';
 
@@ -53,10 +53,10 @@ export function readText(text: string, options: ReadOptions = {}): Result<Propos
     const uneven = () => (even.layout === 'aligned' ? read(toGrid(lines, problems, options.file, 0.2)) : undefined);
     return read(even) ?? other() ?? readListed() ?? uneven();
   };
-  const whole = drawnGrid(lines) ?? recordsGrid(lines);
+  const whole = drawnGrid(lines) ?? severalGrid(lines) ?? recordsGrid(lines);
   return (
     (whole && read(whole)) ??
-    (isListOfPins(lines) ? readListed() : undefined) ??
+    (isListOfPins(lines) ? (readListed() ?? readCounted()) : undefined) ??
     readCells() ??
     readCounted() ??
     readLeads() ??

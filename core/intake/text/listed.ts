@@ -8,6 +8,8 @@ const NUMBERS = String.raw`(\d{1,4}|[A-Z]{1,2}\d{1,2}|EP)`;
 /** `Tab - connected to pin 2`, `Case is pin 3`: what a part is mounted by has the name of one of its leads. */
 const MOUNT =
   /^(tab|case|mounting base|flange|shell|shield)\s*(?:[-–—:=]+\s*)?(?:is |are |internally |electrically )*(?:(?:connected|joined|tied|common|same)\s+(?:to|with|as)\s+)?(?:the )?(?:pin|lead|terminal)\s*#?(\d{1,2})\W*$/i;
+/** `Tab: Drain`: its own name, as the leads have theirs. */
+const MOUNT_NAMED = /^(tab|case|mounting base|flange|shell|shield)\s*[:=]\s*([\w+#/-]{1,24})$/i;
 const WORD = String.raw`(?:pin|ball|terminal|lead|contact|pad)s?\s*(?:no\.?|#)?\s*`;
 /** `Pin 5 (VOUT): regulator output`. */
 const IN_BRACKETS = new RegExp(String.raw`^(?:${WORD})?${NUMBERS}\s*\(\s*([^()]+?)\s*\)\s*[:=–—-]*\s*(.*)$`, 'i');
@@ -19,11 +21,16 @@ const BEHIND_SIGN = new RegExp(
   'i',
 );
 
+const LIST = String.raw`[A-Z]{0,2}\d{1,4}(?:\s*(?:,|&|and|to|[-–])\s*[A-Z]{0,2}\d{1,4})+`;
 /** `Pins 1, 8: VDD, supply`. */
-const BEHIND_LIST = new RegExp(
-  String.raw`^${WORD}([A-Z]{0,2}\d{1,4}(?:\s*(?:,|&|and|to|[-–])\s*[A-Z]{0,2}\d{1,4})+)\s*[:=]\s*(\S+?)(?:[:,]?\s+[-–—=:]*\s*(.*))?$`,
+const BEHIND_LIST = new RegExp(String.raw`^(?:${WORD})?(${LIST})\s*[:=]\s*(\S+?)(?:[:,]?\s+[-–—=:]*\s*(.*))?$`, 'i');
+/** `Pins 4 and 6 are not connected`. */
+const IDLE = new RegExp(
+  String.raw`^(?:${WORD})?(${LIST}|\d{1,3})\s+((?:is|are)\s+(?:not (?:connected|used)|unused|unconnected|no connects?|n\.?c\.?|left open)\b.*)$`,
   'i',
 );
+/** `Exposed pad - ground`: the pad below, and what is said of it. */
+const PAD = /^((?:exposed|thermal|power|center|centre|die) (?:pad|paddle)|e?pad|EP)\s*(?:[:=–—-]+|\s{2,})\s*(\S.*)$/i;
 /** Numbers, names and words of a list that has no heading of its own, under one. */
 export function gridOfList(rows: readonly GridRow[]): Grid {
   const parts = rows.map((row) => WITH_TYPE.exec(row.cells[2] ?? ''));
@@ -57,40 +64,82 @@ export const isListOfPins = (lines: readonly string[]): boolean => {
   const filled = lines.filter((l) => l.trim() !== '' && !SECTION.test(l));
   return filled.length > 1 && filled.filter((l) => PIN_FIRST.test(l)).length >= 0.9 * filled.length;
 };
-const PIN_FIRST = /^\s*(?:[-*•]\s+)?(?:(?:pin|ball|terminal|lead|contact|pad)\s{0,4}#?\d{1,4}\s*[:=]|[A-Z]{0,2}\d{1,4}\s*=\s*[^\s=])/i;
+const PIN_FIRST =
+  /^\s*(?:[-*•]\s+)?(?:(?:[A-Z]{1,2}\d{1,3}\s+)?(?:pin|ball|terminal|lead|contact|pad)\s{0,4}#?[A-Z]{0,2}\d{1,4}\s*(?:[:=]|-?->|→)|[A-Z]{0,2}\d{1,4}\s*=\s*[^\s=])/i;
 
 /** A pinout that is written as a list, a line for each terminal; undefined where the text is none. */
 export function listedGrid(lines: readonly string[]): Grid | undefined {
   const rows: GridRow[] = [];
+  const others: GridRow[] = [];
   let filled = 0;
   lines.forEach((text, i) => {
     const plain = withoutMarks(text.replace(/^\s*(?:[-*•]\s+)?/, '').trim());
     // A closing bracket is no line of a list.
     if (!/\w/.test(plain)) return;
     filled++;
-    const [, mount, lead] = MOUNT.exec(plain) ?? [];
-    const likeIt = rows.find((r) => r.cells[0] === lead)?.cells[1];
-    if (mount && likeIt !== undefined) return void rows.push({ line: i + 1, cells: [mount, likeIt, plain] });
-    const named = BEHIND_NAME.exec(plain);
-    if (named && readNumberCell(named[2]!).kind === 'list') {
-      const [name, more] = inColumns(text, named[1]!);
-      return void rows.push({ line: i + 1, cells: [named[2]!, name, [more, named[3]!].filter((t) => t !== '').join(' ')] });
-    }
-    const [, numbers, called, meant = ''] = BEHIND_LIST.exec(plain) ?? [];
-    if (numbers && called && readNumberCell(numbers).kind === 'list')
-      return void rows.push({ line: i + 1, cells: [numbers, called.replace(/[:,;]$/, ''), meant] });
-    const bracketed = IN_BRACKETS.exec(plain);
-    if (bracketed) return void rows.push({ line: i + 1, cells: bracketed.slice(1, 4) });
-    const [, a, b, name, ...said] = BEHIND_SIGN.exec(plain) ?? [];
-    const number = a ?? b;
-    // Behind a bare number only what is written as a name counts, but for `5 = Shield`: steps of instructions are numbered too.
-    if (!number || !name || name.length > 40 || (a === undefined && /[a-z]{3}/.test(name) && !/^\w+\s*=/.test(plain))) return;
-    const words = (said.find((s) => s) ?? '').replace(/^\((.*)\)$/, '$1');
-    rows.push({ line: i + 1, cells: [number, name.replace(/[:,;]$/, '').replace(/^(["'])(.+)\1$/, '$2'), words.replace(REMARK, '')] });
+    const cells = entryIn(plain, text, rows);
+    const last = rows.at(-1);
+    if (cells) rows.push({ line: i + 1, cells });
+    else if (last && GOES_ON.test(text) && lines[i - 1]?.trim()) {
+      last.cells[2] = `${last.cells[2] ?? ''} ${plain}`.trim();
+      filled--;
+    } else others.push({ line: i + 1, cells: [plain] });
   });
   const isNamed = rows.filter((r) => /[A-Z]/.test(r.cells[1]!)).length >= MOSTLY * rows.length;
   if (rows.length < 2 || rows.length < MOSTLY * filled || !isNamed) return undefined;
-  return gridOfList(areInWords(rows) ? rows.map((row) => inOneName(row, lines[row.line - 1]!)) : rows);
+  const whole = areInWords(rows) ? rows.map((row) => inOneName(row, lines[row.line - 1]!)) : rows;
+  return withOthers(gridOfList(whole), others, lines);
+}
+
+/** A line that goes on with the words above: set in, or in small letters. */
+const GOES_ON = /^\s+\S|^[a-z(]/;
+/** The title of a group in a list of pins, a line by itself. */
+const TITLE = /^[A-Z][A-Za-z /&-]{2,30}:?$/;
+/** A line that speaks of terminals. */
+const OF_TERMINALS = /\b(?:pins?|balls?|pads?|paddle|tab|case|shell|shield|contacts?|terminals?|leads?|EP)\b|^\W*[A-Z]{0,2}\d/i;
+const NOTE = /^\W*(?:notes?|see|table|figure|remarks?)\b|^\W*\d\)|^[*†]/i;
+
+/** The same with the titles over its entries, and with lines between them that speak of terminals and were not understood: they are told. */
+function withOthers(grid: Grid, others: readonly GridRow[], lines: readonly string[]): Grid {
+  const taken = new Set(grid.rows.map((r) => r.line));
+  const first = grid.rows[1]?.line ?? 0;
+  const titles = others.filter((o) => TITLE.test(o.cells[0]!) && taken.has(o.line + 1) && lines[o.line - 1] !== undefined);
+  const unread = others.filter((o) => o.line > first && OF_TERMINALS.test(o.cells[0]!) && !NOTE.test(o.cells[0]!) && !titles.includes(o));
+  const told = unread.map(({ line, cells: [text = ''] }) => ({
+    line,
+    cells: [text.split(' ')[0]!, text.slice(text.indexOf(' ') + 1), ''],
+  }));
+  const rows = [...grid.rows, ...(titles.length > 1 ? titles : []), ...told].sort((a, b) => a.line - b.line);
+  return { ...grid, rows };
+}
+
+/** Number, name and words of a line that is an entry; undefined for any other. */
+function entryIn(plain: string, text: string, rows: readonly GridRow[]): string[] | undefined {
+  const [, place, own] = MOUNT_NAMED.exec(plain) ?? [];
+  if (place && own) return [place, own, ''];
+  const [, pad, of] = PAD.exec(plain) ?? [];
+  if (pad && of) return /^[A-Z][A-Z0-9_]*$/.test(of) ? ['EP', of, pad] : ['EP', pad, of];
+  const [, mount, lead] = MOUNT.exec(plain) ?? [];
+  const likeIt = rows.find((r) => r.cells[0] === lead)?.cells[1];
+  if (mount && likeIt !== undefined) return [mount, likeIt, plain];
+  const named = BEHIND_NAME.exec(plain);
+  if (named && readNumberCell(named[2]!).kind === 'list') {
+    const [name, more] = inColumns(text, named[1]!);
+    return [named[2]!, name, [more, named[3]!].filter((t) => t !== '').join(' ')];
+  }
+  const [, idle, what] = IDLE.exec(plain) ?? [];
+  if (idle && what && readNumberCell(idle).kind === 'list') return [idle, 'NC', what];
+  const [, numbers, called, meant = ''] = BEHIND_LIST.exec(plain) ?? [];
+  if (numbers && called && readNumberCell(numbers).kind === 'list') return [numbers, called.replace(/[:,;]$/, ''), meant];
+  const bracketed = IN_BRACKETS.exec(plain);
+  if (bracketed) return bracketed.slice(1, 4);
+  const [, a, b, name, ...said] = BEHIND_SIGN.exec(plain) ?? [];
+  const number = a ?? b;
+  if (!number || !name || name.length > 40) return undefined;
+  // Behind a bare number only what is written as a name counts, but for `5 = Shield` and columns: steps of instructions are numbered too.
+  if (a === undefined && /[a-z]{3}/.test(name) && !/^\w+\s*=/.test(plain) && !/^\S+\s+\S+\s{2,}\S/.test(plain)) return undefined;
+  const words = (said.find((s) => s) ?? '').replace(/^\((.*)\)$/, '$1');
+  return [number, name.replace(/[:,;]$/, '').replace(/^(["'])(.+)\1$/, '$2'), words.replace(REMARK, '')];
 }
 
 /** `Pin 1: Red video`: so many of the names have a word in small letters that what they are called are the words behind them too. */

@@ -55,7 +55,7 @@ function byKeys(value: object): object[] | undefined {
 const textOf = (value: unknown): string =>
   Array.isArray(value) ? value.map(textOf).join(', ') : typeof value === 'object' ? '' : String(value);
 
-/** A record begins with a dash, or with the key that the first one began with. */
+/** A record begins with a dash, or with the first key that stands in several of them; what stands before the first is said of the part. */
 function keyedGrid(lines: readonly string[]): Grid | undefined {
   const records: { fields: Fields; line: number }[] = [];
   let opens: string | undefined;
@@ -79,11 +79,22 @@ function keyedGrid(lines: readonly string[]): Grid | undefined {
       if (text.trim() !== '' && ++others > MOST_OTHERS) return undefined;
       continue;
     }
-    opens ??= key;
-    if (dash !== undefined || key === opens || records.length === 0) records.push({ fields: [], line: i + 1 });
-    records.at(-1)!.fields.push([key, value.replace(/^(["'])(.*)\1$/, '$2').trim()]);
+    opens ??= openingKey(lines);
+    if (dash !== undefined || (key === opens && opens !== '')) records.push({ fields: [], line: i + 1 });
+    records.at(-1)?.fields.push([key, value.replace(/^(["'])(.*)\1$/, '$2').trim()]);
   }
   return records.every((r) => r.fields.length > 1) ? gridOf(records) : undefined;
+}
+
+/** The key that begins the records of a text: the first that stands in it again; none where dashes begin them. */
+function openingKey(lines: readonly string[]): string {
+  const keys = lines.flatMap((text) => {
+    const [, dash, key] = ENTRY.exec(text) ?? [];
+    return key === undefined ? [] : [dash === undefined ? key : ''];
+  });
+  const counts = new Map<string, number>();
+  for (const key of keys) counts.set(key, (counts.get(key) ?? 0) + 1);
+  return counts.has('') ? '' : (keys.find((key) => counts.get(key)! >= LEAST) ?? '');
 }
 
 const ATTRIBUTE = /\b([A-Za-z][\w.:-]{0,30})\s*=\s*"([^"]{0,300})"/g;

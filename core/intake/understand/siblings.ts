@@ -39,6 +39,24 @@ export function doubtUnlikeSiblings(terminals: readonly Terminal[]): void {
 
 const isOfOneType = (terminals: readonly Terminal[]): boolean => terminals.every((t) => t.type === terminals[0]!.type);
 
+/** The code that a conclusion rests on, where no legend says what it is. */
+const codeIn = remember((because: string): string => /^type column “([^”]+)”/.exec(because)?.[1]?.trim() ?? '');
+
+/** What is said of signals in both directions. */
+const BOTH_WAYS = /^(?:GP)?IO|^P[A-K]?\d|^A?DQ?\d|^SDA|\bports?\b|\bdata\b|\bbidirectional\b|\bI\/O/i;
+
+/** `B` beside `I/O` is asked: where one stands for both directions already, the other may be of a boot pin, or of a bias. */
+export function doubtSecondCode(terminals: readonly Terminal[]): void {
+  const both = terminals.filter((t) => t.type === 'bidirectional');
+  const codes = new Set(both.map((t) => codeIn(t.because['type'] ?? '')));
+  const usual = [...codes].find((code) => /^I\/?O$/i.test(code));
+  if (usual === undefined || !codes.has('B')) return;
+  const reason = `The code “B” stands beside “${usual}”, which says both directions already.`;
+  for (const t of both)
+    if (codeIn(t.because['type'] ?? '') === 'B' && !isTypeAsked(t) && !BOTH_WAYS.test(`${t.name} ${t.description ?? ''}`))
+      t.doubts = [...t.doubts, { field: 'type', reason, candidates: ['bidirectional', 'input', 'passive'] }];
+}
+
 /** Outputs of which a like one is asked for its open drain are asked with it. */
 function doubtTheLike(terminals: readonly Terminal[]): void {
   const isDrainAsked = (t: Terminal) => t.doubts.some((d) => d.field === 'type' && d.candidates?.[1] === 'open-drain');

@@ -174,9 +174,16 @@ export function recogniseSignals(terminals: readonly Terminal[], pairs: readonly
     const bank = carriesPower(t.type) ? BANK_SUPPLY.exec(t.name)?.[1] : undefined;
     if (bank !== undefined) banks.set(bank, t.drawnName ?? t.name);
   }
-  const bankOf = (name: string) => {
+  const behindIn = (name: string) => {
     const behind = BANKED_BEHIND.exec(name)?.[1];
-    return behind !== undefined && banks.has(behind) ? behind : BANKED.exec(name)?.[1];
+    return behind !== undefined && banks.has(behind) ? behind : undefined;
+  };
+  // `IO_0_1` alone can be read both ways; beside `IO_L1P_34` the bank stands behind.
+  let areBehind: boolean | undefined;
+  const isBehind = () => (areBehind ??= terminals.some((t) => behindIn(t.name) !== undefined && !BANKED.test(t.name)));
+  const bankOf = (name: string) => {
+    const before = BANKED.exec(name)?.[1];
+    return (before === undefined || isBehind() ? behindIn(name) : undefined) ?? before;
   };
   // Only a supply asks, and a large part has many of them.
   let banked: ReadonlySet<string | undefined> | undefined;

@@ -71,7 +71,7 @@ const LONGEST = 400;
  */
 export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>): Evidence[] {
   // What the level at reset is read for is no direction of its own.
-  const text = cell.trim().replace(/^strap(?:ping|ped)?\s*[,/;+&]\s*(?=\w)|(?<=\w)\s*[,/;+&]\s*strap(?:ping|ped)?$/i, '').replace(/\b(power|supply)[ -](in|out)\b/i, '$1 $2put'); // prettier-ignore
+  const text = spaced(cell.trim()).replace(/^strap(?:ping|ped)?\s*[,/;+&]\s*(?=\w)|(?<=\w)\s*[,/;+&]\s*strap(?:ping|ped)?$/i, '').replace(/\b(power|supply)[ -](in|out)\b/i, '$1 $2put'); // prettier-ignore
   if (text === '' || text.length > LONGEST) return [];
   const code = shape(text);
   const because = `type column “${text}”`;
@@ -102,6 +102,9 @@ export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>
   const narrower = more.length === 0 ? parts.find((p) => COVERS[p.type]?.includes(only!.type) && NARROW.has(p.type)) : undefined;
   return narrower ? [narrower] : spoken;
 }
+
+/** `OpenCollector`, `PowerIn`: words as programs write them. */
+const spaced = (text: string): string => (/^[A-Z][a-z]+(?:[A-Z][a-z]+)+$/.test(text) ? text.replace(/(?<=[a-z])(?=[A-Z])/g, ' ') : text);
 
 /** Codes that makers build of a direction and a buffer's own letters, strength in mA or pull: `I/O12`, `O8`, `I/OSD12`, `IPU/O`. */
 function builtCode(code: string, because: string): Evidence | undefined {
