@@ -71,7 +71,7 @@ export function packageOfHeading(given: string): string {
  * that stand over limits, registers or orders and never over pins.
  */
 export function headingWorth(cells: readonly string[]): number {
-  if (cells.some((c) => c.length > 60 || /^[\s\d]*\d\s*$/.test(c))) return 0;
+  if (cells.some((c) => c.length > 60 || /^[\s\d]*\d\s*$/.test(c) || NUMBERED.test(c))) return 0;
   const roles = cells.map((c) => roleOfHeading(c) ?? (isOfPackage(c) ? 'number' : undefined));
   const keys = roles.filter((r) => r === 'number' || r === 'name' || r === 'ambiguous').length;
   // `Pad | VSUB | Supply` is the terminal below the part.
@@ -89,6 +89,9 @@ export function headingWorth(cells: readonly string[]): number {
   return known >= 2 && known * least >= cells.filter((c) => c.trim() !== '').length ? known : 0;
 }
 
+/** `pins 5, 11` and `pins 1..4` are numbers of a row. */
+const NUMBERED = /^\s*(?:pin|ball|pad|terminal|lead|contact)s?\s+\d{1,4}\s*(?:,|&|and|to|\.\.|[-–])\s*\d/i;
+
 /** A heading over the numbers of pads, and as often the number of the pad below a part. */
 const PAD = /^\W*pads?\W*$/i;
 
@@ -102,7 +105,7 @@ const OTHER_TABLE =
  */
 const BESIDE_PINS = /^(parameter|markings?|qty|quantity|unit|device|status|bit|reset( (value|state))?)$/;
 
-const BESIDE_TERMINALS = /^(markings?|qty|quantity|status|reset( (value|state))?)$/;
+const BESIDE_TERMINALS = /^(markings?|qty|quantity|status|value|reset( (value|state))?)$/;
 const OF_TERMINALS = /^(pin|ball|terminal|lead|contact)s?\b/;
 
 /** True where words stand over limits, registers or orders: the heading of a table that is no pinout. */
@@ -128,7 +131,7 @@ export const isBankHeading = (heading: string): boolean => /^\s*(?:i\/?o )?bank\
 
 /** What a heading says of its column; `ambiguous` where the cells must decide; undefined where it says nothing. */
 export const roleOfHeading = remember((heading: string): ColumnRole | 'ambiguous' | undefined => {
-  if (heading.length > 60) return undefined;
+  if (heading.length > 60 || NUMBERED.test(heading)) return undefined;
   const bare = heading.replace(/\([^)]*\)?/g, ' ');
   const known = roleOfText(normal(heading)) ?? (bare === heading ? undefined : roleOfText(normal(bare)));
   return known ?? roleOfText(headingInEnglish(heading) ?? headingInEnglish(bare) ?? '');

@@ -157,5 +157,5 @@ export const listAlternates = (cell: string): string[] =>
 /** The first of several names, `RXD3` of `RXD3/PHYAD0`; a name that begins with a stroke is whole. */
 export function firstName(name: string): string {
   const end = name.indexOf('/');
-  return end > 0 ? name.slice(0, end) : name;
+  return end > 0 ? name.slice(0, end).trimEnd() : name;
 }

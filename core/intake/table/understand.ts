@@ -9,6 +9,7 @@ import { doubtOfAnother } from '../understand/others';
 import { doubtSecondCode, doubtUnlikeSiblings, suggestBySiblings } from '../understand/siblings';
 import { agreeInPairs, findPairs } from '../understand/pairs';
 import { recogniseSignals } from '../understand/signals';
+import { headingInEnglish } from '../understand/other-languages';
 import { suggestByFewWords } from '../understand/terse';
 import { doubtContacts, doubtRailOut, doubtUnfed } from '../understand/unsaid';
 import { evidenceOfCode } from '../understand/type-codes';
@@ -85,6 +86,9 @@ function lettersUnder(columns: readonly Column[], rows: readonly GridRow[]): [st
   const at = columns.findIndex((c) => c.role === 'type');
   const said = at < 0 ? [] : [columns[at]!.heading, ...new Set(rows.map((r) => r.cells[at] ?? ''))];
   const outs = new Set(said.flatMap((text) => /^\s*E\s*\/\s*([AS])\s*$/i.exec(text)?.[1]?.toUpperCase() ?? []));
+  // Under `Beschreibung`, E and A alone as well.
+  if (outs.size === 0 && said.includes('E') && said.includes('A') && columns.some((c) => headingInEnglish(c.heading) !== undefined))
+    outs.add('A');
   const [out] = outs;
   // Beside I and O, E and A are other codes.
   if (out === undefined || outs.size > 1 || said.slice(1).some((text) => /^\s*[IO]\s*$/.test(text))) return [];

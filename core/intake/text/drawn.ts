@@ -89,7 +89,7 @@ const SEVERAL = [
   { number: 0, name: 1 },
   { number: 1, name: 0 },
 ];
-const IS_NUMBER = /^(?:\d{1,3}|[A-Z]{1,2}[1-9]\d?)[.:)]?$/;
+const IS_NUMBER = /^[[(]?(?:\d{1,3}|[A-Z]{1,2}[1-9]\d?)[\].:)]?$/;
 
 /**
  * Lines that each hold several terminals and nothing else, words in pairs of a number and a name. Only where each number is there
@@ -102,7 +102,7 @@ export function severalGrid(lines: readonly string[]): Grid | undefined {
     const isOne = (words: readonly string[]) => IS_NUMBER.test(words[number]!) && /[A-Za-z]/.test(words[name]!);
     const rows = filled.flatMap(({ words, line }): GridRow[] => {
       const pairs = Array.from({ length: Math.floor(words.length / 2) }, (_, i) => words.slice(2 * i, 2 * i + 2));
-      return words.length % 2 === 0 && pairs.every(isOne) ? pairs.map((pair) => ({ line, cells: [pair[number]!.replace(/[.:)]$/, ''), pair[name]!, ''] })) : []; // prettier-ignore
+      return words.length % 2 === 0 && pairs.every(isOne) ? pairs.map((pair) => ({ line, cells: [pair[number]!.replace(/[[\].:()]/g, ''), pair[name]!, ''] })) : []; // prettier-ignore
     });
     const lineCount = new Set(rows.map((r) => r.line)).size;
     if (lineCount >= 2 && lineCount >= filled.length - 1 && rows.length > 1.5 * lineCount && countsThrough(rows)) return gridOfList(rows);

@@ -83,3 +83,21 @@ describe('codes and marks', () => {
     expect(terminals.slice(0, 2).map((t) => t.rail)).toEqual(rails);
   });
 });
+
+describe('lists, rows and cells that were taken for something else', () => {
+  it.each<[string, string, string[]]>([
+    ['numbers behind a word are a row', 'VDD    supply    pins 5, 6\nGND    ground    pins 7, 8\nOUT    output    pins 1..4\n', ['5 VDD', '6 VDD', '7 GND', '8 GND', '1 OUT', '2 OUT', '3 OUT', '4 OUT']],
+    ['names of two words behind a dash', ' 1 - Ground\n 2 - +5 V\n 3..4 - D0..D1\n 5 - LED+\n', ['1 Ground', '2 +5 V', '3 D0', '4 D1', '5 LED+']],
+    ['numbers in square brackets', '[1] VCC  [2] OUT\n[3] GND  [4] IN\n', ['1 VCC', '2 OUT', '3 GND', '4 IN']],
+    ['values beside names', 'Pin | Name | Value\n1 | VDD | 3.3V\n2 | GND | 0V\n', ['1 VDD', '2 GND']],
+    ['the pad among the numbers', 'VIN (Pins 1, 2): Supply.\nGND (Pin 3, Exposed Pad Pin 5): Ground.\nFB (Pin 4): Feedback.\n', ['1 VIN', '2 VIN', '3 GND', '5 GND', '4 FB']],
+  ])('%s', (_what, text, expected) => expect(pins(text)).toEqual(expected)); // prettier-ignore
+
+  it('takes voltages for rails, with a blank or without', () =>
+    expect(read('Pin,Signal\n1,+24 V\n2,0 V\n3,0V\n4,-12 V\n').terminals.map((t) => t.type)).toEqual(['supply-in', 'ground', 'ground', 'supply-in'])); // prettier-ignore
+
+  it('reads E and A under German headings, and a mark before a blank and another name', () => {
+    expect(read('Pin,Name,Typ,Beschreibung\n1,TX,A,Sendedaten\n2,DE,E,Freigabe\n3,GND,-,Masse\n').terminals.map((t) => t.type)).toEqual(['output', 'input', 'ground']); // prettier-ignore
+    expect(read('Pin,Name,Type\n1,CTS# / GPIO3,I/O\n2,GPIO4,I/O\n').terminals.map((t) => t.activeLow ?? false)).toEqual([true, false]);
+  });
+});

@@ -29,6 +29,8 @@ const IDLE = new RegExp(
   String.raw`^(?:${WORD})?(${LIST}|\d{1,3})\s+((?:is|are)\s+(?:not (?:connected|used)|unused|unconnected|no connects?|n\.?c\.?|left open)\b.*)$`,
   'i',
 );
+/** `2 - +5 V`, `7..14 - D0..D7`: one or two words behind a dash, and nothing else. */
+const BEHIND_DASH = /^(\d{1,3}(?:\s*(?:\.\.|,|to)\s*\d{1,3})*)\s+[-–—]\s+([A-Z0-9+~/-][\w+.#/~-]*(?: [\w+.#/~-]{1,12})?)$/;
 /** `Exposed pad - ground`: the pad below, and what is said of it. */
 const PAD = /^((?:exposed|thermal|power|center|centre|die) (?:pad|paddle)|e?pad|EP)\s*(?:[:=–—-]+|\s{2,})\s*(\S.*)$/i;
 /** Numbers, names and words of a list that has no heading of its own, under one. */
@@ -65,7 +67,7 @@ export const isListOfPins = (lines: readonly string[]): boolean => {
   return filled.length > 1 && filled.filter((l) => PIN_FIRST.test(l)).length >= 0.9 * filled.length;
 };
 const PIN_FIRST =
-  /^\s*(?:[-*•]\s+)?(?:(?:[A-Z]{1,2}\d{1,3}\s+)?(?:pin|ball|terminal|lead|contact|pad)\s{0,4}#?[A-Z]{0,2}\d{1,4}\s*(?:[:=]|-?->|→)|[A-Z]{0,2}\d{1,4}\s*=\s*[^\s=])/i;
+  /^\s*(?:[-*•]\s+)?(?:(?:[A-Z]{1,2}\d{1,3}\s+)?(?:pin|ball|terminal|lead|contact|pad)\s{0,4}#?[A-Z]{0,2}\d{1,4}\s*(?:[:=]|-?->|→)|[A-Z]{0,2}\d{1,4}\s*=\s*[^\s=]|\d{1,3}(?:\s*(?:\.\.|,)\s*\d{1,3})?\s+[-–—]\s+\S)/i;
 
 /** A pinout that is written as a list, a line for each terminal; undefined where the text is none. */
 export function listedGrid(lines: readonly string[]): Grid | undefined {
@@ -131,6 +133,8 @@ function entryIn(plain: string, text: string, rows: readonly GridRow[]): string[
   if (idle && what && readNumberCell(idle).kind === 'list') return [idle, 'NC', what];
   const [, numbers, called, meant = ''] = BEHIND_LIST.exec(plain) ?? [];
   if (numbers && called && readNumberCell(numbers).kind === 'list') return [numbers, called.replace(/[:,;]$/, ''), meant];
+  const [, dashed, short] = BEHIND_DASH.exec(plain) ?? [];
+  if (dashed && short && readNumberCell(dashed).kind === 'list') return [dashed, short, ''];
   const bracketed = IN_BRACKETS.exec(plain);
   if (bracketed) return bracketed.slice(1, 4);
   const [, a, b, name, ...said] = BEHIND_SIGN.exec(plain) ?? [];

@@ -16,7 +16,7 @@ const NAMES: NameRule[] = [
   {
     type: 'ground',
     weight: 5,
-    name: /^([ADPSRC]|RF|IO|CORE|PLL|ISO)?_?(GND|GROUND)(_?[A-Z0-9]+)?$|^(GND|VSS)[A-Z0-9_]*$|^[ADP]?VSS[A-Z0-9_]*$|^[A-Z]{1,4}_?(GND|VSS)\d*$|^(0V|COM_?GND)$/i,
+    name: /^([ADPSRC]|RF|IO|CORE|PLL|ISO)?_?(GND|GROUND)(_?[A-Z0-9]+)?$|^(GND|VSS)[A-Z0-9_]*$|^[ADP]?VSS[A-Z0-9_]*$|^[A-Z]{1,4}_?(GND|VSS)\d*$|^(0 ?V|COM_?GND)$/i,
     unless: /(_?(DET|DETECT|SENSE|SNS|MON|CTRL|SEL|STAT)|_(EN|FB|OK|SW|FLT|FAULT))\d*$/i,
   },
   {
@@ -27,7 +27,7 @@ const NAMES: NameRule[] = [
       /(_(?:EN|PG|PGOOD|ON|OFF|UV|OV|UVLO|OVP|RST|RESET|VALID|TEST|ALERT|INT|RDY|READY|ADJ|TRIM|PRESENT|REQ|ACK|DIS|SHDN)|_?(DET|DETECT|SENSE|SNS|MON|OK|GOOD|FLT|FAULT|CTRL|(?<!VC)SEL|STAT))\d*$/i,
   },
   // A voltage is a rail's name.
-  { type: 'supply-in', weight: 4, name: /^[+-]?\d{1,2}(\.\d{1,2})?V\d{0,2}(_?(AUX|SB|A|D|IO))?$/i },
+  { type: 'supply-in', weight: 4, name: /^(?!0 ?V)[+-]?\d{1,2}(\.\d{1,2})? ?V\d{0,2}(_?(AUX|SB|A|D|IO))?$/i },
   { type: 'no-connect', weight: 5, name: /^N\.?\/?C\.?_?\d*$|^NC_[A-Z0-9]+$|^NIC$/i },
   { type: 'reserved', weight: 6, name: /^(DNC|DNU|RSVD?|RESERVED|RFU)[_\d]*$/i },
   // A reset as often.
