@@ -5,6 +5,21 @@ import { countedOtherwise } from './series';
 const named = (names: string) => names.split(' ').map((name) => ({ name, type: 'passive' as const }));
 
 it.each<[kind: string, pins: string, nodes: string, name: string, others: string[]]>([
+  ['channels by letters', 'SW1 SW2 FB1 FB2', 'SWA SWB FBA FBB', 'FB2', ['FBB']],
+  ['one name by letters', 'SW1 SW2 FB1', 'SWA SWB FB', 'SW2', []],
+  ['sides by letters', 'VDD1 VDD2 GND1 GND2', 'VDDA VDDB GNDA GNDB', 'GND1', []],
+  ['a figure within', 'T1IN T1OUT', 'TIN1 TOUT1', 'T1IN', ['TIN1']],
+  ['a figure within that is there', 'T1IN', 'TIN1 T1IN', 'T1IN', []],
+  ['a transistor with resistors', 'B E C', 'IN GND OUT', 'C', ['OUT']],
+  ['such a model with a supply', 'B E C', 'IN GND OUT VCC', 'C', []],
+  ['an oscillator', 'OE GND OUT VDD', 'VCC VSS FOUT EN', 'OE', ['EN', 'ENABLE', 'E/D']],
+  ['a buffer with an input', 'OE A GND OUT VDD IN', 'VCC VSS FOUT EN', 'OE', []],
+  ['true and complement', 'Q QN', 'OUT OUTB', 'QN', ['OUTB', 'OUTN']],
+  ['two channels', 'Q QN', 'OUTA OUTB OUT', 'QN', []],
+  ['a rectifier’s controller', 'VD VG VS VCC', 'DRAIN GATE SOURCE VCC', 'VS', ['SOURCE', 'S']],
+  ['a pair of either kind', 'SN GN DN SP GP DP', 'NS NG ND PS PG PD', 'GP', ['PCHAN_GATE', 'PG']],
+  ['a bus that charges', 'VBUS VBAT', 'VIN VBATT', 'VBUS', ['VIN', 'IN']],
+  ['a bus beside an input', 'VBUS VBAT VIN', 'VIN VBATT', 'VBUS', []],
   ['a half-bridge driver', 'HO LO VS VB', 'HO LO HS HB', 'VS', ['HS']],
   ['a driver of the upper switch', 'VDD HIN GND HB HO HS', 'VCC IN COM VB HO VS', 'HIN', ['IN']],
   ['a converter', 'BST SW FB', 'BOOT PH VSENSE', 'FB', ['VSENSE']],

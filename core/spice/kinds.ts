@@ -21,7 +21,7 @@ const among = (...lists: string[]): string =>
 const counted = (own: string, other: string): string => [1, 2, 3, 4, 5, 6, 7, 8].map((n) => `${n}${own} ${other}${n}`).join(', ');
 
 /** The upper and the lower gate that a bridge's driver drives. */
-const GATES = [/^(HO|[UHT]GATE|GATEH|DRVH|HDRV|TG|GH)$/i, /^(LO|[LB]GATE|GATEL|DRVL|LDRV|BG|GL)$/i];
+const GATES = [/^(HO(UT)?|[UHT]GATE|GATEH|DRVH|HDRV|TG|GH)$/i, /^(LO(UT)?|[LB]GATE|GATEL|DRVL|LDRV|BG|GL)$/i];
 
 /** Names that mean the same in one kind of part only, which its other pins tell. */
 const KINDS: Kind[] = [
@@ -32,7 +32,7 @@ const KINDS: Kind[] = [
   {
     pins: GATES,
     nodes: GATES,
-    alike: among('HO UGATE HGATE TGATE GATEH DRVH HDRV TG GH', 'LO LGATE BGATE GATEL DRVL LDRV BG GL', 'HI HIN INH PWMH', 'LI LIN INL PWML', 'HB VB BOOT BST', 'HS PHASE PH SW LX'),
+    alike: among('HO HOUT UGATE HGATE TGATE GATEH DRVH HDRV TG GH', 'LO LOUT LGATE BGATE GATEL DRVL LDRV BG GL', 'HI HIN INH PWMH HINP', 'LI LIN INL PWML LINP', 'HB VB BOOT BST', 'HS PHASE PH SW LX'),
   },
   // One letter for a part's ground, where nothing is a gate.
   { pins: [/^GND$/i], nodes: [/^G$/i], without: /^(GND|VSS|0|COM|[ADPS]GND|[DSAKCE]|T1|MT1|CATHODE|ANODE|DRAIN|SOURCE)$/i, unlike: /GATE|^G\d?$|^DRV$/i, alike: 'GND G' },
@@ -41,7 +41,17 @@ const KINDS: Kind[] = [
   // A controller's current is sensed; elsewhere CS selects a chip.
   { pins: [/^COMP$/i, /^V?FB$|^INV$/i, /^(OUT(PUT)?|GD|DRV|GATE)$/i], alike: 'CS ISENSE, CS ISEN' },
   { pins: [/^THR(ES(H(OLD)?)?)?$/i, /^TR(IG(GER)?)?$/i], alike: 'R RESET, Q OUT, CV CONT' },
-  { pins: [/^DE$/i, /^~?RE#?$/i], alike: among('RO R RXD', 'DI D TXD') },
+  { pins: [/^DE$/i, /^~?RE#?$/i], alike: `${among('RO R RXD', 'DI D TXD')}, RE REN, RE REB, DE DEN, A BUSA, B BUSB` },
+  { pins: [/^RIN\+$/i, /^RIN[-−–]$/i], nodes: [/^RP$/i, /^R[NM]$/i], alike: 'RIN+ RP, RIN- RN, RIN− RN, RIN- RM' },
+  // A charger of one cell is fed by the bus.
+  { pins: [/^VBUS$/i, /^V?BAT$/i], nodes: [/^V?IN$/i, /^V?BATT?$/i], without: /^(VBUS|VCC|VDD|USB)$/i, unlike: /^(V?IN|VCC|DC)$/i, alike: 'VBUS VIN, VBUS IN' },
+  { pins: [/^V?IN\d?$/i, /^V?OUT\d?$/i, /^EN\d?$/i, /^(OC|FLG|FLT|FAULT)$/i], without: /^OUT_?[BN]$/i, alike: 'OC FLAG, FLG FLAG, FLT FLAG, FAULT FLAG, OC FAULT, FLG FAULT, OC FLT, FLG FLT' },
+  // A transistor with its resistors.
+  { pins: [/^B$/i, /^C$/i, /^E$/i], nodes: [/^IN$/i, /^OUT$/i, /^GND$/i], without: /^(V(CC|DD|EE|SS)|[BCEKA]|COM)$/i, alike: 'B IN, C OUT, E GND' },
+  { pins: [/^VD$/i, /^VG$/i, /^VS$/i], nodes: [/^D(RAIN)?$/i, /^G(ATE)?$/i, /^S(OURCE)?$/i], without: /^V[DGS]$/i, alike: 'VD DRAIN, VG GATE, VS SOURCE, VD D, VG G, VS S' },
+  { pins: [/^S?CLK$|^SCK$/i, /^[~/]?CS#?$/i, /^(SDI|SDO|SDA|DIN|DOUT|MOSI|MISO)$/i], without: /^CSP$|^CS\+$/i, alike: 'CS CSN, CS NCS, CS CSB, CS SSN' },
+  { pins: [/^MDAT$/i, /^MCLK(IN)?$/i], alike: 'MDAT DATA, MDAT MDATA, MDAT DOUT, MCLK CLK, MCLK CLKOUT, MCLKIN CLK, MCLKIN CLKIN' },
+  { pins: [/^LX1$/i, /^LX2$/i], nodes: [/^L1$/i, /^L2$/i], without: /^(LX|SW)\d$/i, alike: 'LX1 L1, LX2 L2' },
   { pins: [/^CANH$/i, /^CANL$/i], alike: among('R RXD RX', 'D TXD TX') },
   // A converter senses its output where a controller's feedback comes in.
   { pins: [/^(BST|C?BOOT)$/i, /^(SW|PH|LX|PHASE)$/i, /^V?FB$|^VSENSE$/i], alike: 'FB VSENSE, VFB VSENSE' },
@@ -61,6 +71,7 @@ const KINDS: Kind[] = [
   // What a switch of two throws is set by.
   { pins: [/^(NO|S1|S1?A|B1)$/i, /^(NC|S2|S1?B|B0)$/i, /^(COM|D|D1|A)$/i, /^(IN|SEL)$/i], alike: 'IN SEL, IN CTRL, SEL SEL, SEL IN, SEL CTRL' },
   { pins: [/^N[OC]$/i, /^COM$/i, /^IN$/i], alike: 'IN SEL, IN CTRL' },
+  { pins: [/^N[OC]1$/i, /^COM1$/i, /^IN1$/i], unlike: /^IN2$/i, alike: 'IN1 SEL, IN1 CTRL' },
   { pins: [/^(NO|B1)$/i, /^(NC|B0)$/i, /^(COM|A)$/i, /^S$/i], alike: 'S SEL, S IN, S CTRL' },
   { pins: [/^RFB[A-D]?$/i, /^I?OUT1?[A-D]?$/i, /^V?REF[A-D]?$/i], alike: 'IOUT1 OUT1, IOUT2 OUT2, IOUT OUT' },
   { pins: [/^G(ATE)?$/i, /^C(OLL(ECTOR)?)?$/i, /^E(MIT(TER)?)?$/i], alike: 'C COLL, E EMIT' },
@@ -78,6 +89,21 @@ const KINDS: Kind[] = [
     pins: [/^(DS|SER|SI)$/i, /^(SHCP|SH_CP|SRCLK|SCK|SCLK)$/i],
     alike: 'DS SER, SHCP SRCLK, SH_CP SRCLK, STCP RCLK, ST_CP RCLK, MR SRCLR, Q7S QHS, Q7S QH\', QH\' QHS, QH\' QH_S, QH\' QHP, SCK SRCLK, RCK RCLK, SCLR SRCLR, MR SRCLRN, SRCLR SRCLRN',
   },
+  { pins: [/^Q$/i, /^(~Q|Q#|Q_?[NB])$/i], nodes: [/^OUT$/i, /^OUT_?[NB]$/i], without: /^OUT_?[AP]$/i, alike: 'Q OUT, QN OUTB, QN OUTN, QB OUTB, QB OUTN, Q_N OUT_N' },
+  // An oscillator has no other input.
+  {
+    pins: [/^(OE|EN|E\/D|ST)$/i, /^(OUT(PUT)?|FOUT|FO|CLK)$/i, /^V(DD|CC)$/i],
+    unlike: /^(V?IN|FB|ADJ|[AD]\d?|IN\d|[+-]IN|IN[+-]|INP|SW|LX|VBIAS|CP|REF)$/i,
+    alike: 'OE EN, OE ENABLE, EN OE, E/D EN, E/D OE, OUT FOUT, FOUT OUT, CLK OUT, CLK FOUT, OUT CLKOUT',
+  },
+  { pins: [/^V?T(UNE)?$/i, /^(RF_?)?OUT$/i], alike: 'VTUNE CTRL, VTUNE VCTRL, VTUNE VC, VT CTRL, VT VCTRL, VT VC, TUNE CTRL, TUNE VCTRL, RFOUT OUT, RF_OUT OUT, OUT RFOUT' },
+  // Signs written as letters behind an underscore, where the inputs' are written so too.
+  {
+    pins: [/^(V\+|\+VS?|VS\+)$/i, /^(V[-−–]|[-−–]VS?|VS[-−–])$/i],
+    nodes: [/^V_P$/i, /^V_[NM]$/i, /^IN_P$/i],
+    without: /^V(CC|DD|EE|SS|S)[PN]?$/i,
+    alike: 'V+ V_P, +VS V_P, VS+ V_P, V- V_N, V− V_N, -VS V_N, VS- V_N, VS− V_N, V- V_M, VS- V_M',
+  },
   { pins: [/^(CP|CLK|CK)$/i, /^Q$/i], nodes: [/^RN$/i], alike: 'RST RN, RESET RN, CLR RN' },
   { pins: [/^(CP|CLK|CK)$/i, /^Q$/i], nodes: [/^SN$/i], alike: 'SET SN, PRE SN' },
   { pins: [/^D$/i, /^(CP|CLK|CK)$/i, /^Q$/i], alike: 'SD PRE, RD CLR, CD CLR, S PRE, R CLR, D DIN' },
@@ -94,7 +120,7 @@ const KINDS: Kind[] = [
   { pins: [/^\d?B$/i, /^\d?C$/i, /^E$/i, /^COM$/i], alike: `B IN, C OUT, E GND, ${counted('B', 'I')}, ${counted('C', 'O')}, ${counted('B', 'IN')}, ${counted('C', 'OUT')}` },
   { pins: [/^RIN$/i, /^GIN$/i, /^BIN$/i], alike: 'RIN IN_R, GIN IN_G, BIN IN_B, ROUT OUT_R, GOUT OUT_G, BOUT OUT_B' },
   // A pair of transistors of either kind.
-  { pins: [/^SN$/i, /^SP$/i, /^GN$/i, /^GP$/i], alike: 'SN NCHAN_SOURCE, GN NCHAN_GATE, DN NCHAN_DRAIN, SP PCHAN_SOURCE, GP PCHAN_GATE, DP PCHAN_DRAIN' },
+  { pins: [/^SN$/i, /^SP$/i, /^GN$/i, /^GP$/i], alike: 'SN NCHAN_SOURCE, GN NCHAN_GATE, DN NCHAN_DRAIN, SP PCHAN_SOURCE, GP PCHAN_GATE, DP PCHAN_DRAIN, SN NS, GN NG, DN ND, SP PS, GP PG, DP PD' },
   { pins: [/^PRI_?S$/i, /^PRI_?F$/i], alike: 'PRI_S PRI_START, PRI_F PRI_FINISH, SEC_S SEC_START, SEC_F SEC_FINISH' },
   { pins: [/^COMP$/i, /^(FB|INV)$/i, /^(AUX|ZCD)$/i], alike: 'FB INV, AUX ZCD' },
   { pins: [/^(\+|V\+|DC\+)$/i, /^([-−–]|V[-−–]|DC[-−–])$/i, /^(AC|~)[1A]?$/i], alike: '+ DC+, - DC-, V+ DC+, V- DC-, V+ VP, V- VN, V+ POS, V- NEG, + POS, - NEG, ~1 AC1, ~2 AC2' },
@@ -105,7 +131,10 @@ const KINDS: Kind[] = [
     pins: [/^V(CC|DD|S)_?1$/i, /^V(CC|DD|S)_?2$/i, /^GND_?1$/i, /^GND_?2$/i],
     alike: 'VCC1 VDD1, VCC2 VDD2, INA VIA, INB VIB, INC VIC, IND VID, OUTA VOA, OUTB VOB, OUTC VOC, OUTD VOD, IN1 VI1, IN2 VI2, OUT1 VO1, OUT2 VO2, VI1 VIA, VI2 VIB, VO1 VOA, VO2 VOB',
   },
+  { pins: [/^A$/i, /^B$/i, /^INH$/i, /^(X|Y)0$/i], nodes: [/^S0$/i, /^S1$/i], without: /^[AB]$/i, alike: 'A S0, B S1, C S2, INH E, INH EN, INH EB' },
   // The colours of three diodes with an end in common.
+  { pins: [/^R$/i, /^G$/i, /^B$/i], nodes: [/^KRED$/i, /^KGR(EE)?N$/i, /^KBLUE?$/i], alike: 'R KRED, G KGRN, G KGREEN, B KBLU, B KBLUE' },
+  { pins: [/^R$/i, /^G$/i, /^B$/i], nodes: [/^ARED$/i, /^AGR(EE)?N$/i, /^ABLUE?$/i], alike: 'R ARED, G AGRN, G AGREEN, B ABLU, B ABLUE' },
   { pins: [/^R$/i, /^G$/i, /^B$/i], nodes: [/^KR$/i, /^KG$/i, /^KB$/i], alike: 'R KR, G KG, B KB' },
   { pins: [/^R$/i, /^G$/i, /^B$/i], nodes: [/^AR$/i, /^AG$/i, /^AB$/i], alike: 'R AR, G AG, B AB' },
   { pins: [/^R$/i, /^G$/i, /^B$/i, /^(A|ANODE|VCC|VDD|V?\+)$/i], without: /^[AK][RGB]$/i, alike: 'R KR, G KG, B KB' },
@@ -154,6 +183,8 @@ export function otherNamesOf(
     ...byLastWord(pins, there),
     ...byAffix(pins, there),
     ...ofArrays(pins),
+    ...byLetters(pins, there),
+    ...byPlaceOfFigure(pins, there),
   ];
   const back = pairs.map(([a, b]): [string, string] => [b, a]);
   const others = (of: readonly [string, string][]) => [...new Set(of.map(([, other]) => other))];
@@ -245,6 +276,25 @@ function nodesOfNet(pins: readonly { name: string }[], there: ReadonlySet<string
   const nodes = /^\w*\d$/.test(stem) && !there.has(stem) ? [...'ABCDEFGH'].map((letter) => stem + letter).filter((n) => there.has(n)) : [];
   return nodes.length > 1 && nodes.length === pins.filter((p) => keyOf(p) === stem).length ? nodes : [];
 }
+
+/** SW1 and SW2 are SWA and SWB where two names at least are counted so, and the model has no figures for them. */
+function byLetters(pins: readonly { name: string }[], there: ReadonlySet<string>): [string, string][] {
+  const names = new Set(pins.map(keyOf));
+  // A supply's figure may be that of a side, and a node's letter that of a channel.
+  const stems = [...names].flatMap((name) => /^(?!V|.?GND)(.*[A-Z])1$/.exec(name)?.[1] ?? []);
+  const isLettered = (stem: string) => [1, 2].every((n) => names.has(`${stem}${n}`) && there.has(`${stem}${'AB'[n - 1]}`) && !there.has(`${stem}${n}`) && !names.has(`${stem}${'AB'[n - 1]}`)); // prettier-ignore
+  const lettered = stems.filter(isLettered);
+  const told = lettered.flatMap((stem) => [...'ABCD'].map((letter, i): [string, string] => [`${stem}${i + 1}`, stem + letter]));
+  return lettered.length > 1 ? told.filter(([own, node]) => names.has(own) && there.has(node)) : [];
+}
+
+/** T1IN is TIN1: the figure stands in the middle of one and behind the other. */
+const byPlaceOfFigure = (pins: readonly { name: string }[], there: ReadonlySet<string>): [string, string][] =>
+  pins.flatMap(({ name }): [string, string][] => {
+    const [, before, figure, behind] = /^([A-Z]{1,4})(\d)_?(IN|OUT|[A-Z]{3,})$/.exec(keyOf({ name })) ?? [];
+    const node = `${before}${behind}${figure}`;
+    return figure !== undefined && there.has(node) && !there.has(keyOf({ name })) ? [[keyOf({ name }), node]] : [];
+  });
 
 /** Q1C of an array is the collector of its first transistor, C1. */
 const ofArrays = (pins: readonly { name: string }[]): [string, string][] =>

@@ -88,6 +88,8 @@ export function alike(pin: MatchPin, node: ModelNode, channel: boolean, also: Ot
   // Terminals by figures alone.
   const [, figure = ''] = /^(?:terminal|end|lead|side|pin) (\d{1,2})$/i.exec(first.trim()) ?? [];
   if (figure !== '' && names.includes(figure)) return { score: 0.86, because: asSaid(node) };
+  const [, numbered = ''] = node.doc === '' ? (/^(?:pin|term|terminal|lead)_?(\d{1,2})$/i.exec(node.name) ?? []) : [];
+  if (numbered !== '' && names.includes(numbered)) return { score: 0.86, because: `node ${node.name} is terminal ${numbered}` };
   // `X input 1` is X1.
   const [, spelt = '', count = ''] = /^([a-z]) (?:input|output) (\d)$/i.exec(first.trim()) ?? [];
   if (count !== '' && plain.includes(plainName(spelt + count))) return { score: 0.9, because: asSaid(node) };
@@ -223,6 +225,8 @@ function saysMore(name: string, comment: string): boolean {
 /** CSB and QN beside CS and Q#: the letter is the bar. INN is no IN with a bar, and Q without a mark is no QN. */
 function isBarred(pin: string, node: string): boolean {
   const [own, there] = [plainName(pin), plainName(node)];
+  // NWAKE of WAKE, where no half of a pair is called so.
+  if (there === `n${own}` && own.length > 3 && !/(in|out)\d*$/.test(own)) return true;
   if (own.length === 0 || !there.startsWith(own) || /^[vard]?(in|out)/.test(own)) return false;
   const rest = there.slice(own.length);
   return isLowMarked(pin) ? /^(n|b|z|bar|not)$/.test(rest) : own.length > 1 && /^(b|z|bar)$/.test(rest);

@@ -179,7 +179,8 @@ function matchOne(
   // A node by a bare number is called what a comment of one word calls it.
   const called = named.map((n) => ({ name: /^\d+$/.test(n.name) && /^\S+$/.test(n.doc) ? n.doc : n.name }));
   // One gate of six, told by the names of the first: 1A and 1Y are A and Y of each.
-  const isFirst = channel && haveOneIndex(called);
+  // A part of one gate has no figures at all.
+  const isFirst = (channel || pins.every((p) => withoutIndex(p.name) === p.name)) && haveOneIndex(called);
   // IN1A, OUT1A and VBBA are those of each channel, as IN1B, OUT1B and VBBB are.
   const [ownEnd, end] = channel ? [lastLetterOf(pins.filter((p) => p.unit === unit)), lastLetterOf(called)] : [];
   const isLettered = ownEnd !== undefined && end !== undefined;

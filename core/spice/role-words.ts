@@ -54,11 +54,11 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ],
   [
     'normally open',
-    /^n\.?o\.?\d?$|\bnormally[- ]open\b|^make( contact)?$|^contact ?\d*,? make$|^make of contact\b|^(?:switch )?(?:contact|terminal) n\.?o\.?$|^n\.?o\.? (?:contact|terminal)$/,
+    /^n\.?o\.?\d?$|^n_?open\d?$|\bnormally[- ]open\b|^make( contact)?$|^contact ?\d*,? make$|^make of contact\b|^(?:switch )?(?:contact|terminal) n\.?o\.?$|^n\.?o\.? (?:contact|terminal)$/,
   ],
   [
     'normally closed',
-    /^n\.?c\.?\d?$|\bnormally[- ]closed\b|^break( contact)?$|^contact ?\d*,? break$|^break of contact\b|^(?:switch )?(?:contact|terminal) n\.?c\.?$|^n\.?c\.? (?:contact|terminal)$/,
+    /^n\.?c\.?\d?$|^n_?clos(ed)?\d?$|\bnormally[- ]closed\b|^break( contact)?$|^contact ?\d*,? break$|^break of contact\b|^(?:switch )?(?:contact|terminal) n\.?c\.?$|^n\.?c\.? (?:contact|terminal)$/,
   ],
   [
     'common',
@@ -85,7 +85,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ],
   [
     'feedback',
-    /^(fb|vfb|feedback|v?adj|sense|vsense|adjust)$|\bfeedback\b|^output divider\b|\bremote sense\b|\bsense (connection|line)\b|^error amp(lifier)? input$|\badjust\b|\boutput (voltage )?sens(e|ing)\b/,
+    /^(fb|vfb|fbk|fdbk|feedback|v?adj|sense|vsense|adjust)$|\bfeedback\b|^output divider\b|\bremote sense\b|\bsense (connection|line)\b|^error amp(lifier)? input$|\badjust\b|\boutput (voltage )?sens(e|ing)\b/,
   ],
   ['bypass', /^(c?_?byp(ass)?|c?nr|noise)$|\b(noise )?bypass\b|\bnoise reduction\b/],
   ['soft start', /^(ss|ss\/tr|track|sst|soft_?start)$|\bsoft[- ]start\b/],
@@ -118,7 +118,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['sourcing output', /^(outh|out_?src|oh|voh)$|\b(sourc(e|ing)|pull-?up|turn-?on|high|source current) output\b|^output high$/],
   ['sinking output', /^(outl|out_?snk|snk|ol|vol)$|\b(sink(ing)?|pull-?down|turn-?off|low|sink current) output\b|^output low$/],
   ['trigger', /^(trig|trg|tr|trigger)$|^trigger\b/],
-  ['threshold', /^(thres|thr|th|threshold)$|^threshold\b/],
+  ['threshold', /^(thres|thresh|thr|th|threshold)$|^threshold\b/],
   ['discharge', /^(disch|disc|dch|discharge)$|^discharge\b/],
   ['control voltage', /^(cv|cont|control)$|\bcontrol voltage\b/],
   ['clock', /^(clk|clock|ck|cp)$|^clock\b(?! out)/],
@@ -140,7 +140,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['transmit data', /^(txd|di|tx)$|\btransmit(ted)? (data|input)\b|\bdata to transmit\b|\b(driver|transmitter)( data)? input\b/],
   ['driver enable', /^(de|txen)$|\b(driver|transmitter)( output)? enable\b/],
   ['receiver enable', /^(n?re|reb|rxen)$|\breceiver( output)? enable\b/],
-  ['output enable', /^(n?oe|oeb|e\/d)$|(?<!receiver |driver |transmitter )\boutput enable\b|^(three|3|tri)-?state (control|enable)\b/],
+  ['output enable', /^(n?oe|oe_?[nb]|e\/d)$|(?<!receiver |driver |transmitter )\boutput enable\b|^(three|3|tri)-?state (control|enable)\b/],
   ['bus high', /^canh$|^can[- ](bus )?high\b|^high[- ]level (can )?bus\b/],
   ['bus low', /^canl$|^can[- ](bus )?low\b|^low[- ]level (can )?bus\b/],
   ['standby', /^(stb|stby)$|\bstand-?by\b/],
@@ -167,7 +167,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   // Converters of data.
   ['start of conversion', /^(convst|cnvst|cnv|conv)$|\b(conversion start|start of conversion|convert start|start conversion)\b/],
   ['busy', /^n?busy$|\bbusy\b|\bconversion in progress\b/],
-  ['update', /^(n?ldac|ldacb)$|\b(load|update) (of )?(the )?dacs?\b|\bdac (update|load)\b/],
+  ['update', /^(n?ldac|ldac_?[bn])$|\b(load|update) (of )?(the )?dacs?\b|\bdac (update|load)\b/],
   ['bus', /^(bus|lin_?bus)$|^(lin )?bus( (line|terminal))?$/],
   // Logic.
   ['latch enable', /^le$|^latch enable\b/],
@@ -198,7 +198,7 @@ export const ROLES: readonly [role: string, words: RegExp][] = [
   ['output discharge', /^qod$|\boutput discharge\b|\bdischarge of the output\b/],
   ['dimming', /^a?dim$|\bdimming\b|\bbrightness\b/],
   ['trim', /^(trim|adj)$|\btrim\b/],
-  ['temperature', /^(v?temp|tmp)$|(?<!battery )\btemperature( (output|voltage|monitor|sensor))?$/],
+  ['temperature', /^(v?temp(_?out)?|tmp)$|(?<!battery )\btemperature( (output|voltage|monitor|sensor))?$/],
   ['thermistor', /^(ts|ntc|therm)$|\bthermistor\b|\bbattery temperature\b/],
   ['battery', /^(v?batt?|bat\+|vbb)$|^battery\b(?! temp)/],
   ['set current', /^(prog|r?iset|iprog|rset|rext)$|\bcurrent[- ](set(ting)?|program(ming)?)\b/],

@@ -164,7 +164,8 @@ function isEntry(words: readonly string[], nodes: readonly string[]): boolean {
   return (
     isList ||
     words.filter(holdsNode).length > 1 ||
-    words.some((w) => /^[=:>-]+$/.test(w)) ||
+    // `+ - V+ V- OUT`: beside its plus a minus is an input.
+    words.some((w) => /^[=:>-]+$/.test(w) && !(w === '-' && words.some((o) => /^(?:in)?\+(?:in)?$/i.test(o)))) ||
     bareWords.some((w) => /\d/.test(w) && nodes.includes(w))
   );
 }
