@@ -126,6 +126,12 @@ describe('channels', () => {
       [1, 2].flatMap((i) => [pin(`VIN${i}`, 'supply-in', { description: `${words} ${i}` }), pin(`EN${i}`), pin(`GATE${i}`, 'output')]);
     const sizes = (words: string) => findChannels(rails(words))?.members.map((m) => m.size);
     expect([sizes('Input'), sizes('Supply of side')]).toEqual([[3, 3], [2, 2]]); // prettier-ignore
+    const driver = ['INA', 'OUTA:output', 'VDDA:supply-in', 'INB', 'OUTB:output', 'VDDB:supply-in'].map((t) => {
+      const [name = '', type = 'input'] = t.split(':');
+      return pin(name, type as Pin['type'], { description: /^V/.test(name) ? `Supply of channel ${name.at(-1)}` : '' });
+    });
+    const beside = pin('VDDI', 'supply-in', { description: 'Supply of the input side' });
+    expect(findChannels([...driver, beside])?.members.map((m) => m.size)).toEqual([3, 3]);
   });
   it('of two wires each stand with both beside each other', () => {
     const ports = ['SD0', 'SD1', 'SD2', 'SC0', 'SC1', 'SC2'].map((n) => pin(n, 'bidirectional'));

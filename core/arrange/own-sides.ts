@@ -91,6 +91,12 @@ function said(pins: readonly Pin[]): [string, Side][] {
   return areMost ? sides.map(([id, side]) => [id, side ?? 'left']) : [];
 }
 
+/** The two ends of what has nothing else but its case on ground, a crystal or a filter, stand across from each other. By pin id. */
+function twoEnds(pins: readonly Pin[]): [string, Side][] {
+  const ends = pins.filter((p) => p.type !== 'no-connect' && p.type !== 'ground');
+  return ends.length === 2 && ends.every((p) => p.type === 'passive') ? [[ends[0]!.id, 'left'], [ends[1]!.id, 'right']] : []; // prettier-ignore
+}
+
 /** The sides of ports that go through, from A to B, by pin id: 1A and 2A stand across from 1B and 2B. */
 function portsAB(groups: readonly PinGroup[]): [string, Side][] {
   const ports = groups.filter((g) => /^\d?[AB]$/.test(g.title) && g.pins.every((p) => p.type === 'bidirectional'));
@@ -109,5 +115,13 @@ function portsAB(groups: readonly PinGroup[]): [string, Side][] {
  */
 export function sidesByKind(groups: readonly PinGroup[]): ReadonlyMap<string, Side> {
   const pins = groups.flatMap((g) => g.pins);
-  return new Map([...said(pins), ...coupled(pins), ...multiplexed(pins), ...portsAB(groups), ...translated(pins), ...domainsOf(pins)]);
+  return new Map([
+    ...twoEnds(pins),
+    ...said(pins),
+    ...coupled(pins),
+    ...multiplexed(pins),
+    ...portsAB(groups),
+    ...translated(pins),
+    ...domainsOf(pins),
+  ]);
 }

@@ -364,6 +364,10 @@ describe('changed house rules', () => {
       const pins = numbered(...told.map((t) => t.replace('@', ':passive@')));
       expect(sides(pins)).toBe(pins.map((p) => (/line|main/i.test(p.description) ? 'right' : 'left')).join(' '));
     });
+    it('of two ends with nothing but their case are one each', () => {
+      expect(sides(pinsOf('X1:passive', 'GND:ground', 'X2:passive', 'GND:ground'))).toBe('left left right left');
+      expect(sides(pinsOf('X1:passive', 'GND:ground', 'X2:passive', 'CASE:passive'))).toBe('left left left left');
+    });
     it('leave small groups whole', () => {
       const port = (n: number) => Array.from({ length: 10 }, (_, i) => `P${n}_${i}:bidirectional:P${n}`);
       const found = sides(pinsOf(...[0, 1, 2, 3, 4].flatMap(port))).split(' ');

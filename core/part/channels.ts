@@ -94,10 +94,11 @@ const OF_SIDES = /\bisolat|\bgalvanic|\bside\b/i;
 
 /** The rails and grounds that each channel has of its own, where words tell them by the channel's index: VIN1, `Input 1`. */
 function withOwnRails(channels: Channels, pins: readonly Pin[], read: (typeof READINGS)[number]): Channels {
-  if (pins.some((p) => OF_SIDES.test(p.description ?? ''))) return channels;
+  const areApart = pins.some((p) => OF_SIDES.test(p.description ?? ''));
   const told = pins.flatMap((pin) => {
     const r = pin.type === 'supply-in' || pin.type === 'ground' ? read(pin.name) : undefined;
-    return r && new RegExp(`\\b${r.index}\\b`).test(pin.description ?? '') ? [{ ...r, pin }] : [];
+    // Beside a barrier only what is said of a channel is of one.
+    return r && new RegExp(`${areApart ? '\\bchannel ' : '\\b'}${r.index}\\b`, 'i').test(pin.description ?? '') ? [{ ...r, pin }] : [];
   });
   const rails = [...groupBy(told, (t) => t.role)].filter(
     ([, of]) => of.length === channels.indices.length && channels.indices.every((index) => of.some((t) => t.index === index)),

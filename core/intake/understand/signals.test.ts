@@ -53,6 +53,16 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
     { PA0: 'Port A', 'PA2-OSC_IN': 'Port A' },
   ],
   [
+    'a port by its number',
+    [
+      ['P0.00', 'I/O'],
+      ['P0.01', 'I/O'],
+      ['P0.11', 'I/O'],
+      ['NFC1', 'A'],
+    ],
+    { 'P0.00': 'Port 0', 'P0.11': 'Port 0', NFC1: undefined },
+  ],
+  [
     'a serial port by names',
     [
       ['CS', 'I'],

@@ -144,6 +144,8 @@ export function stemsOf(name: string): string[] {
   // `PC14-OSC32_IN` is of its port as PC13 is.
   const port = /^P([A-K])\d{1,2}(?:-\w+)?$/.exec(main);
   if (port) return [`Port ${port[1]}`];
+  const counted = /^P(\d{1,2})[._]\d{1,2}$/.exec(main)?.[1];
+  if (counted !== undefined) return [`Port ${counted}`];
   const end = main.lastIndexOf('_');
   const prefix = end < 0 ? [] : [main.slice(0, end), main.slice(0, main.indexOf('_'))];
   const bus = /^n?([A-Z]+?)_?[[(<]?\d+[\])>]?(?:[PN+\-−#]|_[NPB])?$/i.exec(main)?.[1];
