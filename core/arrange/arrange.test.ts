@@ -106,6 +106,13 @@ describe('channels', () => {
     ['gates with ends that only sense', told(['G1:Gate:input', 'E1:Emitter sense', 'G2:Gate:input', 'E2:Emitter sense']), undefined],
     ['the bits of an adder', told(['A1::input', 'B1::input', 'S1::output', 'A2::input', 'B2::input', 'S2::output', 'C0:Carry in:input', 'C2:Carry out:output']), undefined], // prettier-ignore
     ['a word chosen from two', told(['1A::input', '1B::input', '1Y::output', '2A::input', '2B::input', '2Y::output', 'S:Data select:input']), undefined], // prettier-ignore
+    ['lanes of what has other channels', told(['DA0:Lane:input', 'Y0:Channel A data:output', 'DA1:Lane:input', 'Y1:Channel A data:output', 'DA2:Lane:input', 'Y2:Channel A data:output']), undefined], // prettier-ignore
+    ['inputs by letters of channels by figures', told(['INA:Input of channel 1:input', 'OUTA::output', 'INB:Input of channel 2:input', 'OUTB::output']), ['A', 'B']], // prettier-ignore
+    [
+      'an antenna switch',
+      told(['ANT1', 'TX1', 'RX1', 'ANT2', 'TX2', 'RX2', 'V1:Control:input', 'V2:Control:input', 'V3:Control:input']),
+      undefined,
+    ],
     ['contacts in one shell', told(['TX1', 'RX1', 'TX2', 'RX2', 'SHELL:Shell']), undefined],
     ['two pins on each contact', told(['1A:Contact 1', '1B:Contact 1', '2A:Contact 2', '2B:Contact 2']), undefined],
   ])('of %s', (_what, pins, indices) => expect(findChannels(pins)?.indices).toEqual(indices));

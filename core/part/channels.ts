@@ -85,9 +85,32 @@ function channelsIn(pins: readonly Pin[], areEqual: Equal): Channels | undefined
   // Where all ends carry two figures, R1.2 is an end of R1.
   const best = found.sort((a, b) => b.size - a.size || a.channels.members[0]!.size - b.channels.members[0]!.size)[0];
   if (!best || best.size < signals.length * 0.6) return undefined;
+  if (areOfOthers(best.channels) || areSwitchedTogether(best.channels, signals)) return undefined;
   const whole = withOwnRails(best.channels, pins, best.read);
   return areBits(whole, signals) ? undefined : whole;
 }
+
+/** The channel that words name, by its letter or figure. */
+const NAMED_CHANNEL = /\bchannel ([A-H]|\d{1,2})\b/i;
+
+/** Lanes of a bus are counted too: words that name channels name others. `INA` of channel 1 is of its own. */
+function areOfOthers({ indices, members }: Channels): boolean {
+  const placeOf = (index: string) => (/^\d/.test(index) ? Number(index) : index.toUpperCase().charCodeAt(0) - 64);
+  const told = members.flatMap((m, i) =>
+    [...m.values()].flatMap((pin) => {
+      const named = NAMED_CHANNEL.exec(pin.description ?? '')?.[1];
+      return named === undefined ? [] : [placeOf(named) === placeOf(indices[i]!)];
+    }),
+  );
+  return told.filter((isOwn) => !isOwn).length > told.length / 2;
+}
+
+/** What several lines control together is chosen from, as the ends of an antenna switch are, and is no channel. */
+const areSwitchedTogether = ({ members }: Channels, signals: readonly Pin[]): boolean => {
+  const own = new Set(members.flatMap((m) => [...m.values()]));
+  return signals.filter((p) => !own.has(p) && p.type === 'input' && OF_SWITCH.test(p.name)).length > 1;
+};
+const OF_SWITCH = /^(?:VC?|CTRL|CTL|CT|SEL)_?[1-4A-D]$/i;
 
 /** Two sides of a barrier are no channels, whatever figures their rails have. */
 const OF_SIDES = /\bisolat|\bgalvanic|\bside\b/i;

@@ -53,6 +53,17 @@ it.each<[string, [string, string, string?][], Record<string, string | undefined>
     { PA0: 'Port A', 'PA2-OSC_IN': 'Port A' },
   ],
   [
+    'lines of several fans',
+    [
+      ['FAN1_TACH', 'I'],
+      ['FAN1_PWM', 'O'],
+      ['FAN2_TACH', 'I'],
+      ['FAN2_PWM', 'O'],
+      ['SW1', 'I'],
+    ],
+    { FAN1_TACH: 'FAN', FAN2_PWM: 'FAN', SW1: undefined },
+  ],
+  [
     'a port by its number',
     [
       ['P0.00', 'I/O'],

@@ -2,6 +2,7 @@ import { carriesPower, groupBy, isSignal, type ElectricalType } from '../../part
 import type { Terminal } from '../proposal';
 import { firstName } from '../table/names';
 import { pairNames } from './pairs';
+import { bySameWords } from './same-words';
 
 /** Interfaces by the names that their signals have everywhere. */
 const WORK = [
@@ -151,7 +152,9 @@ export function stemsOf(name: string): string[] {
   const bus = /^n?([A-Z]+?)_?[[(<]?\d+[\])>]?(?:[PN+\-−#]|_[NPB])?$/i.exec(main)?.[1];
   const numbered = /^(\d[A-Z])\d{1,2}$/.exec(main)?.[1];
   const family = OF_FEW.exec(main)?.[1];
-  return [...prefix, ...(bus ? [bus] : []), ...(numbered ? [numbered] : []), ...(family ? [family] : [])];
+  // FAN of FAN2_TACH, where each fan has too few lines for a group of its own.
+  const kind = /^(FAN|MOT(?:OR)?|CAM|SENSOR|PHY|LINK|VALVE|COIL|CELL|TEMP)\d{1,2}_[A-Z]/.exec(main)?.[1];
+  return [...prefix, ...(bus ? [bus] : []), ...(numbered ? [numbered] : []), ...(family ? [family] : []), ...(kind ? [kind] : [])];
 }
 
 /** How many of the names share each stem. */
@@ -194,6 +197,7 @@ export function recogniseSignals(terminals: readonly Terminal[], pairs: readonly
   const together = interfacesOf(printed ? [] : terminals.map((t) => t.name));
   const signals = printed ? [] : terminals.filter((t) => isSignal(t.type));
   const channels = channelsOf(signals);
+  const sameWords = bySameWords(signals);
   // The halves of a pair are of one stem.
   const nameOf = pairNames(pairs);
   const stems = countStems(signals.map(nameOf));
@@ -210,6 +214,7 @@ export function recogniseSignals(terminals: readonly Terminal[], pairs: readonly
     else if (supplied !== undefined && isBanked(supplied)) note(t, `Bank ${supplied}`, 'supply of the bank');
     else if (carriesPower(t.type)) note(t, 'Supplies', `type ${t.type}`);
     else if (!isSignal(t.type)) note(t, 'Not used', `type ${t.type}`);
+    else if (sameWords.has(t)) note(t, sameWords.get(t)!, `“${t.description}”, said of others too`);
     else groupByWords(t, nameOf(t), stems, channels.get(t), together(t.name));
   }
   if (!printed) withoutLoneSelects(signals);
