@@ -143,7 +143,7 @@ const lowByBar = (stem: string, acts: string): ActiveLow =>
   KNOWN.test(stem) ? { activeLow: true, because: `B on ${stem}, “${acts}”` } : perhapsByBar(stem, acts);
 
 /** Names whose last letter is B for bar more often than not: where nothing is said of a level, it is asked. */
-const PERHAPS_BAR = /^(S?CS|RST|RESET|OE|WE|IRQ|INT|ALERT|SD|PD|SHDN|PWDN|FLT|FAULT)B$/;
+const PERHAPS_BAR = /^(S?CS|RST|RESET|POR|TRST|MR|OE|WE|IRQ|INT|ALERT|SD|PD|SHDN|PWDN|FLT|FAULT)B$/;
 /** SDA beside SDB is a bus's data line, and no other channel. */
 const byBarAlone = (name: string, names: ReadonlySet<string>, description: string): ActiveLow =>
   (name !== 'SDB' && names.has(name.replace(/B$/, 'A'))) ||

@@ -286,18 +286,21 @@ function entryOf(
   const [head, rest] = (stacked ? undefined : brokenName(name, room)) ?? ['', ''];
   const own = descriptions.length === 1 ? [wordsAt(descriptions[0]!)] : descriptions.map(wordsAt).filter((t) => t !== '');
   const said = meaning === '' ? own : [meaning, ...own.filter((t) => t !== '')];
+  // What has no port is called by its only function: VDD under `Power`.
+  const others = alternates.map(cell).filter((text) => text !== '' && !NONE.test(text));
+  const isNamedBelow = name === '' && alternates.length > 1 && others.length === 1 && !/[\s,/]/.test(others[0]!);
   return {
     line: row.line,
     rows: [row],
     crossed: row.crossed ?? false,
     group: NONE.test(cell(at.group)) ? undefined : inWords(cell(at.group)) || group,
     numbers: read,
-    name: stacked ? stacked[0]! : rest === '' ? joinName(name) : head + rest,
+    name: isNamedBelow ? others[0]! : stacked ? stacked[0]! : rest === '' ? joinName(name) : head + rest,
     broken: rest === '' ? undefined : [head, rest],
     stacked,
     type: at.type < 0 ? undefined : withDrive(inWords(typeInOneLine(cell(at.type))), cell(drive)),
     description: said.length < 2 ? (said[0] ?? '') : said.join('. ').replace(/\.\. /g, '. '),
-    alternates: [...(stacked?.slice(1) ?? []), ...alternates.map(cell).filter((text) => text !== '' && !NONE.test(text))].join(', '),
+    alternates: [...(stacked?.slice(1) ?? []), ...(isNamedBelow ? [] : others)].join(', '),
     rail: inWords(cell(at.rail)),
     activeLow: inWords(cell(at.activeLow)),
   };

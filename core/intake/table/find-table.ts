@@ -126,6 +126,20 @@ const BROKEN = /(?<=[A-Z\d])(?:-\n|\n-)(?=\d)/;
 const FIGURES = /^\d+[.)]?$/;
 
 function headerAt(grid: Grid, at: number): Header | undefined {
+  const header = headingAt(grid, at);
+  return header && withCount(grid, header);
+}
+
+/** The first columns of a text's rows may have no heading: numbers that stand left of all headings in every row have a column of their own. */
+function withCount(grid: Grid, header: Header): Header {
+  const [first] = header.starts ?? [];
+  if (grid.layout !== 'aligned' || first === undefined || !header.cells.every((c) => /^row [a-e]$/i.test(c.trim()))) return header;
+  const rows = grid.rows.slice(header.at + header.depth, header.at + header.depth + 4).filter((r) => !isBlank(r));
+  const isLeft = ({ starts = [], cells }: GridRow) => starts[0]! < first - 1 && /^\d{1,3}$/.test(cells[0] ?? '');
+  return rows.length > 1 && rows.every(isLeft) ? { ...header, cells: ['', ...header.cells], starts: [rows[0]!.starts![0]!, ...header.starts!] } : header; // prettier-ignore
+}
+
+function headingAt(grid: Grid, at: number): Header | undefined {
   const given = grid.rows[at]!;
   if (given.cells.some((c) => FIGURES.test(c))) return undefined;
   const row = unbroken(given);

@@ -79,15 +79,23 @@ export function headingWorth(cells: readonly string[]): number {
   // `Input | Output`, to be ticked, beside a number and a name.
   const ticks =
     keys > 1 && new Set(roles).size > 2 ? cells.filter((c, i) => roles[i] === undefined && typeUnder(c) !== undefined).length : 0;
-  const known = roles.filter((r) => r !== undefined).length + (ticks > 1 ? ticks : 0);
-  if (keys === 0) return 0;
   const saysTerminals = cells.some((c, i) => (roles[i] === 'number' || roles[i] === 'ambiguous') && OF_TERMINALS.test(normal(c)));
+  // `Pin | Port | Analog | Timer | UART`: the functions of a programmable part, a column for each kind.
+  const kinds = keys > 1 && saysTerminals ? cells.filter((c, i) => roles[i] === undefined && isPeripheral(c)).length : 0;
+  const known = roles.filter((r) => r !== undefined).length + (ticks > 1 ? ticks : 0) + (kinds > 1 ? kinds : 0);
+  if (keys === 0) return 0;
   const beside = keys < 2 ? undefined : known >= 3 ? BESIDE_PINS : saysTerminals ? BESIDE_TERMINALS : undefined;
   if (headsOtherTable(beside ? cells.filter((c) => !beside.test(normal(c))) : cells, 1)) return 0;
   // What stands over a number and a name beyond doubt heads a pin table, however many others nobody knows.
   const least = (roles.includes('number') || saysTerminals) && roles.includes('name') ? 3 : 2;
   return known >= 2 && known * least >= cells.filter((c) => c.trim() !== '').length ? known : 0;
 }
+
+/** What a part has inside, over the names that its terminals have there. */
+export const isPeripheral = (heading: string): boolean =>
+  /^\W*(?:analog(?:ue)?|adc|dac|timers?|tim|pwm|us?art|spi|i2c|twi|i2s|can|usb|lin|serial|clocks?|debug|jtag|swd|interrupts?|touch|comparators?|oscillators?|gpio|digital|power|ethernet|sdio|lcd)(?:[ _-]?\d{1,2})?\W*$/i.test(
+    heading,
+  );
 
 /** `pins 5, 11` and `pins 1..4` are numbers of a row. */
 const NUMBERED = /^\s*(?:pin|ball|pad|terminal|lead|contact)s?\s+\d{1,4}\s*(?:,|&|and|to|\.\.|[-–])\s*\d/i;

@@ -37,7 +37,7 @@ const readOther = remember((text: string): NumberCell => {
   const cell = stripNotes(text)
     .trim()
     .replace(/\s+/g, ' ')
-    .replace(/^(?:pin|ball|terminal|lead|contact)s?\.?\s*(?:no\.?\s*)?(?=[A-Z]{0,2}\d)/i, '');
+    .replace(/^(?:(?:pin|ball|terminal|lead|contact)s?\.?\s*(?:no\.?\s*)?|no\.\s*)(?=[A-Z]{0,2}\d)/i, '');
   if (NONE.test(cell)) return { kind: 'none' };
   const numbered = /^(?:EP|PAD|exposed pad|thermal pad)\s*[(,=]?\s*(\d{1,4})\)?$/i.exec(cell);
   if (numbered && /[\s(,=]/.test(cell)) return { kind: 'list', numbers: [numbered[1]!] };

@@ -1,7 +1,7 @@
 import type { Column, ColumnRole } from '../proposal';
 import { isTypeCode, isTypePhrase, typeInOneLine } from '../understand/type-codes';
 import type { GridRow } from './grid';
-import { isBankHeading, isOfPackage, packageOfHeading, roleOfHeading } from './headings';
+import { isBankHeading, isPeripheral, isOfPackage, packageOfHeading, roleOfHeading } from './headings';
 import { isCounted, isSmallBall, labelled, looksLikeNumbers, readCountedCell } from './numbers';
 import { ticked } from './forms/ticks';
 
@@ -75,6 +75,9 @@ const areUnlike = (rows: readonly GridRow[], i: number): boolean => {
   return cells.length > 2 && new Set(cells).size === cells.length;
 };
 
+/** `Row A`: one of the rows of a connector's contacts. */
+const IS_ROW = /^row [a-e]$/i;
+
 /** Settles what each column is: headings first, then the cells where a heading is ambiguous or silent. */
 export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): Column[] {
   const roles = headings.map((h) => roleOfHeading(h) ?? (isOfPackage(h) ? 'number' : undefined));
@@ -96,12 +99,14 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     roles.includes('number') &&
     !roles.some((r, i) => r === 'name' && !NET.test(headings[i]!)) &&
     roles.filter((r, i) => r === 'ambiguous' && !/^\W*functions?\W*$/i.test(headings[i]!)).length === 1;
+  // Where one row of contacts has names, `+5V`, all have, though D0 and D1 could be numbers.
+  const areRowsOfNames = () => headings.some((h, i) => IS_ROW.test(h.trim()) && !isNumbers(i));
   const settled: (ColumnRole | undefined)[] = roles.map((role, i) => {
     // `U7` in every row is the part on its board.
     if (role === 'number' && rows.length > 2 && roles.includes('ambiguous') && share(i, (c) => c === rows[0]!.cells[i]?.trim()) === 1)
       return 'ignore';
     // `Row B` stands over the names of a connector's contacts as often as over their numbers.
-    if (role === 'number' && /^row [a-e]$/i.test(headings[i]!.trim()) && !isNumbers(i)) return 'name';
+    if (role === 'number' && IS_ROW.test(headings[i]!.trim()) && areRowsOfNames()) return 'name';
     // `Position`: left and right of the part, where others have the numbers.
     const isElse = role === 'number' && roles.some((other, k) => k !== i && (other === 'number' || other === 'ambiguous'));
     if (isElse && share(i, (c) => readCountedCell(c).kind === 'unread' && labelled(c) === undefined) > 0.9) return 'ignore';
@@ -110,6 +115,10 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     const isBeside = !areFigures(i) && (isOnlyName || roles.some((other, k) => other === 'ambiguous' && k !== i && areFigures(k)));
     return isNumbers(i) && !isBeside ? 'number' : undefined;
   });
+  // The numbers before them have no heading.
+  const unheaded = headings.findIndex((h, i) => h.trim() === '' && isNumbers(i));
+  if (unheaded >= 0 && !settled.includes('number') && headings.some((h, i) => IS_ROW.test(h.trim()) && settled[i] === 'name'))
+    settled[unheaded] = 'number';
   // `Input | Output`, a tick in each row.
   const ticks = ticked(headings, rows);
   for (const i of ticks) settled[i] = 'type';
@@ -166,6 +175,11 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   if (has('name') && !has('alternates')) {
     const isOther = (h: string, i: number) =>
       settled[i] === undefined && OF_MODE.test(h) && share(i, isCapitals) >= 0.7 && share(i, isTypeCode) < 0.5;
+    // Several kinds of functions, a column each.
+    const isKind = (h: string, i: number) =>
+      roles[i] === undefined && settled[i] === undefined && isPeripheral(h) && share(i, isCapitals) >= 0.7;
+    const kinds = headings.flatMap((h, i) => (isKind(h, i) ? [i] : []));
+    if (kinds.length > 1) for (const i of kinds) settled[i] = 'alternates';
     // `Mode 1` beside `Mode 0` is another of them, however few cells it has.
     const uncounted = (h: string) => h.replace(/\d+/g, '#');
     const others = new Set(headings.filter(isOther).map(uncounted));

@@ -8,7 +8,10 @@ import { looksLikeNumbers, readNumberCell } from './numbers';
 
 /** Without headings only a text that is nearly all rows is taken for a table: prose and program text have numbers too. */
 const mostly = (body: readonly GridRow[], grid: Grid, share = 0.7): boolean =>
-  body.length >= 2 && body.length >= grid.rows.filter((r) => !isBlank(r)).length * share;
+  body.length >= 2 && body.length >= grid.rows.filter((r) => !isBlank(r) && !isTitle(grid, r)).length * share;
+
+/** A cell alone in a sheet or a page's table is the title of rows; in a text it may be prose. */
+const isTitle = (grid: Grid, row: GridRow): boolean => grid.layout === 'cells' && filled(row).length === 1;
 
 /**
  * Two lists side by side as one below the other: the two rows of a package. Only where their numbers are all from 1 on, so that a
@@ -35,9 +38,10 @@ export function withoutHeader(given: Grid): FoundTable | undefined {
   const counts = grid.rows.filter((r) => filled(r).length > 1).map((r) => r.cells.length);
   const width = Math.max(0, ...counts);
   if (width < 2) return tightWithoutHeader(grid);
+  const cut = grid.layout === 'aligned' ? { ...grid, rows: grid.rows.map((r) => cutRow(r, width)) } : grid;
   const body = withPadUnder(
-    grid,
-    grid.rows.filter((r) => r.cells.some((c) => looksLikeNumbers(c)) && filled(r).length > 1),
+    cut,
+    cut.rows.filter((r) => r.cells.some((c) => looksLikeNumbers(c)) && filled(r).length > 1),
   );
   if (!mostly(body, grid)) return tightWithoutHeader(grid);
   const rows = body.map((r) => ({ ...r, cells: padded(r.cells, width) }));
@@ -45,6 +49,13 @@ export function withoutHeader(given: Grid): FoundTable | undefined {
   if (!columns) return undefined;
   const taken = new Set(rows.map((r) => r.line));
   return { columns, rows, around: grid.rows.filter((r) => !taken.has(r.line)), headerLine: undefined };
+}
+
+/** `5 VDD PWR` below rows with more blanks between their cells. */
+function cutRow(row: GridRow, width: number): GridRow {
+  const [only = '', ...others] = filled(row);
+  const words = only.trim().split(/\s+/);
+  return others.length === 0 && words.length > 1 && words.length <= width && looksLikeNumbers(words[0]!) ? { line: row.line, cells: words } : row; // prettier-ignore
 }
 
 /** The exposed pad has no figure in its number; its row comes last. */
@@ -95,13 +106,18 @@ function guessColumns(rows: readonly GridRow[], width: number): Column[] | undef
       words: rate((c) => /\s/.test(c)),
       // A group over several rows stands once for them, or the same in each.
       ident: rate((c) => /^[^\s]{1,24}$/.test(c) && /[A-Z]/i.test(c)) * (cells.length / Math.max(1, rows.length)) * (0.5 + unique / 2),
+      capitals: rate((c) => /^[A-Z0-9_+\-/#]{2,}$/.test(c) && /[A-Z]/.test(c)),
+      unique,
       count: cells.length,
     };
   });
   const number = [...stats].sort((a, b) => b.numbers - a.numbers)[0];
   if (!number || number.numbers < 0.8) return undefined;
   const rest = stats.filter((s) => s !== number && s.count > 0);
-  const type = rest.filter((s) => s.codes > 0.7).sort((a, b) => b.codes - a.codes)[0];
+  // IN, OUT and VSS are codes and names: where nothing else could be a name, and no two are alike, they are names.
+  const coded = rest.filter((s) => s.codes > 0.7).sort((a, b) => b.codes - a.codes)[0];
+  const isOnlyName = coded !== undefined && rows.length > 2 && coded.unique === 1 && !rest.some((s) => s !== coded && s.capitals > 0.5);
+  const type = isOnlyName ? undefined : coded;
   const name = rest.filter((s) => s !== type).sort((a, b) => b.ident - a.ident || a.i - b.i)[0] ?? type;
   if (!name) return undefined;
   const description = rest.filter((s) => s !== type && s !== name).sort((a, b) => b.words - a.words)[0];

@@ -7,7 +7,7 @@ import { fromMarkup } from './markup';
 /** `VDD (1, 8), GND (4, 5)`: a whole pinout in a line. */
 const BEHIND_NAMES = /(?<name>[^\s(),;]{1,40})\s*\((?<number>[^()]{1,80})\)\s*(?:[,;.]|\band\b|$)\s*/gi;
 /** `1=VDD, 2=GND` and `1:VDD 2:GND`. */
-const BEFORE_NAMES = /(?<number>[A-Z]{0,2}\d{1,4})\s*[=:]\s*(?<name>[^\s,;]{1,40})(?:\s*[,;|]|\s|$)\s*/gi;
+const BEFORE_NAMES = /(?:\b(?:pin|p)[ _]?)?(?<number>[A-Z]{0,2}\d{1,4})\s*[=:]\s*(?<name>[^\s,;]{1,40})(?:\s*[,;|]|\s|$)\s*/gi;
 /**
  * A line of a package drawn with signs, `OUT1 1|    |8 VCC`, its numbers outside or inside of its bars, or of a header with both
  * contacts of each line, `1 VTREF   2 SWDIO` and `VTREF 1 | 2 SWDIO`.
@@ -65,7 +65,9 @@ export function lineGrid(lines: readonly string[]): Grid | undefined {
         .map((m) => ({ line, cells: [m.groups!['number']!, m.groups!['name']!, ''] }))
         .filter((row) => readNumberCell(row.cells[0]!).kind === 'list'),
     );
-    const isAll = filled.every(({ text }) => text.replace(form, '').length <= 0.2 * text.length);
+    const isWhole = ({ text }: (typeof filled)[number]) => text.replace(form, '').length <= 0.2 * text.length;
+    // A title may stand above.
+    const isAll = filled.every((f, i) => isWhole(f) || (i === 0 && filled.length > 1 && !/[=:(]/.test(f.text)));
     const areTerminals = form === BEHIND_NAMES || (countsThrough(rows) && rows.every((r) => /[A-Za-z]/.test(r.cells[1]!)));
     if (rows.length >= 3 && isAll && areTerminals) return gridOfList(rows);
   }

@@ -122,7 +122,7 @@ function delimited(lines: string[], delimiter: string, problems: Problem[], file
   if (unclosed) problems.push(problem('row-quote', {}, { file, line: lineOfUnclosed(data, unclosed.row) }));
   let line = 1;
   return data.map((cells) => {
-    const row = { line, cells: cells.map((c) => (c.includes('\n') ? c.replace(/\s*\n\s*/g, ' ').trim() : c.trim())) };
+    const row = { line, cells: cells.map((c) => (c.includes('\n') ? c.replace(/[^\S\n]*\n\s*/g, '\n').trim() : c.trim())) };
     line += linesOf(cells);
     return row;
   });

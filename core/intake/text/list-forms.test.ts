@@ -101,3 +101,29 @@ describe('lists, rows and cells that were taken for something else', () => {
     expect(read('Pin,Name,Type\n1,CTS# / GPIO3,I/O\n2,GPIO4,I/O\n').terminals.map((t) => t.activeLow ?? false)).toEqual([true, false]);
   });
 });
+
+describe('tables without headings, or with others than usual', () => {
+  const named = (text: string) => terminalsIn(read(text)).map((t) => `${t.numbers['']} ${t.name} ${t.type} ${t.description ?? ''}`.trim());
+  it.each([
+    ['in columns', '1  VDD  Supply\n2  VSS  Ground\n3  IN   Input\n4  OUT  Output\n'],
+    ['with commas', '1,VDD,Supply\n2,VSS,Ground\n3,IN,Input\n4,OUT,Output\n'],
+  ])('takes names that are codes of types too for names: %s', (_what, text) =>
+    expect(named(text)).toEqual(['1 VDD supply-in Supply', '2 VSS ground Ground', '3 IN input Input', '4 OUT output Output']),
+  );
+  it('keeps a row whose cells stand one blank apart', () =>
+    expect(named('1  A  IN\n2  B  IN\n3  Y  OUT\n4  VSS  GND\n5 VDD PWR\n').at(-1)).toBe('5 VDD supply-in'));
+  it('takes the functions under each kind of them for other names, and what has nothing else by its only one', () => {
+    const { terminals } = read('Pin,Port,Analog,Timer,UART,Power\n1,PA0,AIN0,TIM1_CH1,,\n2,PA1,,TIM1_CH2,TX,\n3,PA2,,,RX,\n4,,,,,VDD\n');
+    expect(terminals.map((t) => [t.name, ...(t.alternates ?? [])])).toEqual([['PA0', 'AIN0', 'TIM1_CH1'], ['PA1', 'TIM1_CH2', 'TX'], ['PA2', 'RX'], ['VDD']]); // prettier-ignore
+  });
+  it('asks for the contacts of rows A to C under numbers without a heading', () => {
+    const { terminals } = read('      Row A      Row B      Row C\n1     +5V        BUSY       GND\n2     D0         D8         GND\n3     D1         D9         A23\n'); // prettier-ignore
+    expect(terminals.map((t) => `${t.numbers['']} ${t.name}`)).toEqual(['A1 +5V', 'B1 BUSY', 'C1 GND', 'A2 D0', 'B2 D8', 'C2 GND', 'A3 D1', 'B3 D9', 'C3 A23']); // prettier-ignore
+    expect(terminals.every((t) => t.doubts.some((d) => d.field === 'number'))).toBe(true);
+  });
+  it.each([
+    ['numbers behind No.', 'No.1 VCC\nNo.2 GND\nNo.3 SIG\n', ['1 VCC', '2 GND', '3 SIG']],
+    ['a line below a title', 'module header\npin1=GND pin2=VCC pin3=TXD\n', ['1 GND', '2 VCC', '3 TXD']],
+  ])('%s', (_what, text, expected) => expect(pins(text)).toEqual(expected));
+  it('asks whether PORB is active low', () => expect(read('Ball,Name\nA1,PORB\nA2,VDD\nB1,VSS\n').terminals[0]!.doubts.map((d) => d.field)).toContain('activeLow')); // prettier-ignore
+});
