@@ -136,7 +136,10 @@ function unreadPackages(columns: readonly Column[], table: FoundTable, options: 
   return columns.flatMap((column, i) => {
     if (column.role !== 'ignore') return [];
     const cells = table.rows.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
-    const isNumbers = cells.length >= FEW_ROWS && cells.length >= 0.9 * table.rows.length && new Set(cells).size === cells.length;
+    const isNumbers =
+      cells.length >= (table.headerLine === undefined ? FEW_IN_WORDS : FEW_ROWS) &&
+      cells.length >= 0.9 * table.rows.length &&
+      new Set(cells).size === cells.length;
     // A count of the rows themselves says nothing.
     // Nor do the places of a die's pads.
     if (PLACE.test(column.heading.trim())) return [];

@@ -44,11 +44,18 @@ export function withoutHeader(given: Grid): FoundTable | undefined {
     cut.rows.filter((r) => r.cells.some((c) => looksLikeNumbers(c)) && filled(r).length > 1),
   );
   if (!mostly(body, grid)) return tightWithoutHeader(grid);
-  const rows = body.map((r) => ({ ...r, cells: padded(r.cells, width) }));
+  const rows = withOddRows(cut, body).map((r) => ({ ...r, cells: padded(r.cells, width) }));
   const columns = guessColumns(rows, width);
   if (!columns) return undefined;
   const taken = new Set(rows.map((r) => r.line));
   return { columns, rows, around: grid.rows.filter((r) => !taken.has(r.line)), headerLine: undefined };
+}
+
+/** The rows with those of several cells among and straight behind them that have no number: they are told, and not lost. */
+function withOddRows(grid: Grid, body: readonly GridRow[]): GridRow[] {
+  const [first, last] = [grid.rows.indexOf(body[0]!), grid.rows.indexOf(body.at(-1)!)];
+  const own = new Set(body);
+  return grid.rows.slice(first, last + 2).filter((r, i) => own.has(r) || (i > 0 && filled(r).length > 1));
 }
 
 /** `5 VDD PWR` below rows with more blanks between their cells. */
@@ -83,6 +90,8 @@ function tightWithoutHeader(grid: Grid): FoundTable | undefined {
   const body = mostly(before, grid) ? before : isBehind ? behind : [];
   if (!mostly(body, grid)) return undefined;
   const roles = body === behind ? (['name', 'number'] as const) : (['number', 'name'] as const);
+  const typed = body === behind ? undefined : withTypes(body);
+  if (typed) return { ...typed, around: grid.rows.filter((r) => !body.includes(r)), headerLine: undefined };
   const rows = body.map((r) => ({ line: r.line, cells: padded(splitWords(r.cells.join(' '), 3), 3) }));
   const codes = rows.filter((r) => isTypeCode(r.cells[2]!)).length;
   const columns: Column[] = ([...roles, codes * 2 > rows.length ? 'type' : 'description'] as const).map((role) => ({
@@ -92,6 +101,15 @@ function tightWithoutHeader(grid: Grid): FoundTable | undefined {
   }));
   const taken = new Set(rows.map((r) => r.line));
   return { columns, rows, around: grid.rows.filter((r) => !taken.has(r.line)), headerLine: undefined };
+}
+
+/** `1 I IN+ Non-inverting input`: a few codes of types between the numbers and the names. */
+function withTypes(body: readonly GridRow[]): Pick<FoundTable, 'columns' | 'rows'> | undefined {
+  const rows = body.map((r) => ({ line: r.line, cells: padded(splitWords(r.cells.join(' '), 4), 4) }));
+  const codes = rows.map((r) => r.cells[1]!);
+  const areCodes = codes.every(isTypeCode) && new Set(codes).size < codes.length && rows.every((r) => /[A-Za-z]/.test(r.cells[2]!));
+  const roles = ['number', 'type', 'name', 'description'] as const;
+  return areCodes ? { rows, columns: roles.map((role) => ({ role, heading: '', packageName: '' })) } : undefined;
 }
 
 function guessColumns(rows: readonly GridRow[], width: number): Column[] | undefined {
@@ -120,7 +138,8 @@ function guessColumns(rows: readonly GridRow[], width: number): Column[] | undef
   const type = isOnlyName ? undefined : coded;
   const name = rest.filter((s) => s !== type).sort((a, b) => b.ident - a.ident || a.i - b.i)[0] ?? type;
   if (!name) return undefined;
-  const description = rest.filter((s) => s !== type && s !== name).sort((a, b) => b.words - a.words)[0];
+  // More numbers are of another package, and no words.
+  const description = rest.filter((s) => s !== type && s !== name && s.numbers < 0.8).sort((a, b) => b.words - a.words)[0];
   // Words before the names that hold over several rows are those of groups.
   const group = rest.find((s) => ![type, name, description].includes(s) && s.i < name.i && s.count < 0.7 * rows.length && s.codes < 0.5);
   const roles = new Map<unknown, ColumnRole>([

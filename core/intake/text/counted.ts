@@ -1,6 +1,6 @@
 import type { Grid, GridRow } from '../table/grid';
 import { readNumberCell } from '../table/numbers';
-import { gridOfList } from './listed';
+import { gridOfList, withOthers } from './listed';
 import { withoutMarks } from './markup';
 
 /** What stands around an entry in programs and lists: bullets, brackets, the word of a definition, the part's own letters, a comma. */
@@ -11,6 +11,9 @@ const BETWEEN = String.raw`\s*(?:->|=>|→|[:=,(]|[-–—](?=\s))\s*|\s+`;
 const REST = String.raw`[)]*(?:[\s:,;]+(?:[-–—]+(?=\s)|\/[/*]|#+)?\s*(\S.*)?)?`;
 const NUMBER_FIRST = new RegExp(`^${NUMBER}(?:${BETWEEN})${NAME}${REST}$`, 'i');
 const NAME_FIRST = new RegExp(`^${NAME}(?:${BETWEEN})${NUMBER}${REST}$`, 'i');
+
+/** The title of a part of a list, `[POWER]`. */
+const SECTION = /^\s*\[([A-Za-z][^\]]{0,40})\]\s*$/;
 
 /** Fewer entries than this, or longer lines, are no list. */
 const LEAST = 4;
@@ -29,8 +32,10 @@ export function countedGrid(lines: readonly string[]): Grid | undefined {
     const bare = whole.replace(AROUND, '').replace(/\*\/$/, '').trim();
     // A bracket that opens in the words closes in them: `status (low = charging)`.
     const plain = /\([^()]*$/.test(bare) && whole.includes(`${bare})`) ? `${bare})` : bare;
-    return /\w/.test(plain) ? [{ plain, line: i + 1 }] : [];
+    return /\w/.test(plain) && !SECTION.test(text) ? [{ plain, line: i + 1 }] : [];
   });
+  const titles = lines.flatMap((text, i): GridRow[] => (SECTION.test(text) ? [{ line: i + 1, cells: [SECTION.exec(text)![1]!] }] : []));
+  const titled = (grid: Grid): Grid => ({ ...grid, rows: [...grid.rows, ...titles].sort((a, b) => a.line - b.line) });
   if (filled.length < LEAST) return undefined;
   const read = (form: RegExp, number: number, name: number) =>
     filled.flatMap(({ plain, line }): GridRow[] => {
@@ -39,10 +44,15 @@ export function countedGrid(lines: readonly string[]): Grid | undefined {
     });
   const isWhole = (rows: GridRow[]) =>
     rows.length >= LEAST && rows.length >= MOSTLY * filled.length && countsThrough(rows) && rows.every((r) => /[A-Za-z]/.test(r.cells[1]!));
-  const rows = [read(NUMBER_FIRST, 1, 2), read(NAME_FIRST, 2, 1)].find(isWhole);
-  if (rows) return gridOfList(withoutPrefix(rows));
   const lists = filled.flatMap(({ plain, line }) => listOf(plain, line));
-  return lists.length >= LEAST && isWhole(lists.flatMap(eachOf)) && lists.length >= MOSTLY * filled.length ? gridOfList(lists) : undefined;
+  const isList = lists.length >= LEAST && lists.length >= MOSTLY * filled.length && isWhole(lists.flatMap(eachOf));
+  const single = [read(NUMBER_FIRST, 1, 2), read(NAME_FIRST, 2, 1)].find(isWhole);
+  // `VDD = 1, 2` is one entry of two numbers, and none of one with a remark.
+  const rows = isList && lists.flatMap(eachOf).length > (single?.length ?? 0) ? lists : single && withoutPrefix(single);
+  if (!rows) return undefined;
+  const taken = new Set(rows.map((r) => r.line));
+  const others = filled.flatMap(({ plain, line }) => (taken.has(line) ? [] : [{ line, cells: [plain] }]));
+  return titled(withOthers(gridOfList(rows), others, lines));
 }
 
 /** `GND pins (3): A1, B2, C3`: a name and all of its numbers. */

@@ -1,5 +1,6 @@
 import type { Grid, GridRow } from '../table/grid';
 import { readNumberCell } from '../table/numbers';
+import { isTypeCode } from '../understand/type-codes';
 import { countsThrough } from './counted';
 import { gridOfList, listedGrid } from './listed';
 import { fromMarkup } from './markup';
@@ -93,13 +94,22 @@ const SEVERAL = [
 ];
 const IS_NUMBER = /^[[(]?(?:\d{1,3}|[A-Z]{1,2}[1-9]\d?)[\].:)]?$/;
 
+const lastOfLines = (rows: readonly GridRow[]): GridRow[] => rows.filter((r, i) => rows[i + 1]?.line !== r.line);
+
+/** The cells of a line between commas, or its words, without the word for a terminal before each number. */
+function wordsOf(text: string): string[] {
+  const plain = text.trim().replace(/\b(?:pin|ball|no\.)\s*(?=[A-Z]{0,2}\d)/gi, '');
+  const cells = /\s/.test(plain) ? plain.split(/(?:[,;|]?\s)+\|?\s*/) : plain.split(/[,;]/);
+  return cells.filter((w) => w !== '');
+}
+
 /**
  * Lines that each hold several terminals and nothing else, words in pairs of a number and a name. Only where each number is there
  * once and hardly one is missing: rows of figures have such pairs too.
  */
 export function severalGrid(lines: readonly string[]): Grid | undefined {
   if (lines.length > MOST_LINES) return undefined;
-  const filled = lines.flatMap((text, i) => (text.trim() === '' || text.length > LONGEST ? [] : [{ words: text.trim().split(/(?:[,;|]?\s)+\|?\s*/).filter((w) => w !== ''), line: i + 1 }])); // prettier-ignore
+  const filled = lines.flatMap((text, i) => (text.trim() === '' || text.length > LONGEST ? [] : [{ words: wordsOf(text), line: i + 1 }])); // prettier-ignore
   for (const { number, name } of SEVERAL) {
     const isOne = (words: readonly string[]) => IS_NUMBER.test(words[number]!) && /[A-Za-z]/.test(words[name]!);
     const rows = filled.flatMap(({ words, line }): GridRow[] => {
@@ -107,7 +117,11 @@ export function severalGrid(lines: readonly string[]): Grid | undefined {
       return words.length % 2 === 0 && pairs.every(isOne) ? pairs.map((pair) => ({ line, cells: [pair[number]!.replace(/[[\].:()]/g, ''), pair[name]!, ''] })) : []; // prettier-ignore
     });
     const lineCount = new Set(rows.map((r) => r.line)).size;
-    if (lineCount >= 2 && lineCount >= filled.length - 1 && rows.length > 1.5 * lineCount && countsThrough(rows)) return gridOfList(rows);
+    const areSeveral = lineCount >= 2 && lineCount >= filled.length - 1 && rows.length > 1.5 * lineCount;
+    // A second package and the codes of types are pairs as well.
+    const last = lastOfLines(rows).map((r) => r.cells[1]!);
+    const areNames = !last.every(isTypeCode) || new Set(last).size === last.length;
+    if (areSeveral && areNames && countsThrough(rows)) return gridOfList(rows);
   }
   return undefined;
 }

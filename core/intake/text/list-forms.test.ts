@@ -127,3 +127,21 @@ describe('tables without headings, or with others than usual', () => {
   ])('%s', (_what, text, expected) => expect(pins(text)).toEqual(expected));
   it('asks whether PORB is active low', () => expect(read('Ball,Name\nA1,PORB\nA2,VDD\nB1,VSS\n').terminals[0]!.doubts.map((d) => d.field)).toContain('activeLow')); // prettier-ignore
 });
+
+describe('what was lost or exchanged without a word', () => {
+  it.each<[string, string, string[]]>([
+    ['codes of types between numbers and names', '1 I IN+ Non-inverting input\n2 I IN- Inverting input\n3 P V- Negative supply\n4 O OUT Output\n', ['1 IN+', '2 IN-', '3 V-', '4 OUT']],
+    ['several balls between commas', 'A1,VDD,B1,SDA\nA2,GND,B2,SCL\n', ['A1 VDD', 'B1 SDA', 'A2 GND', 'B2 SCL']],
+    ['several pins by the word in a line', 'Pin 1   OUT    Pin 4   SET\nPin 2   GND    Pin 5   V+\nPin 3   IN     Pin 6   NC\n', ['1 OUT', '4 SET', '2 GND', '5 V+', '3 IN', '6 NC']],
+    ['parts of a list by titles in brackets', '[POWER]\nVDD = 1, 2\nGND = 3\n[SPI]\nSCK = 4\nMOSI = 5\n', ['1 VDD', '2 VDD', '3 GND', '4 SCK', '5 MOSI']],
+  ])('reads %s', (_what, text, expected) => expect(pins(text)).toEqual(expected)); // prettier-ignore
+
+  it('tells of a row without a number below a list without headings, and of a second column of numbers', () => {
+    expect(read('1\tVIN\tInput\n2\tGND\tGround\n3\tEN\tEnable\n\tTAB\tGround\n').problems.map((p) => [p.code, p.at?.line])).toEqual([['row-skipped', 4]]); // prettier-ignore
+    const { terminals, problems } = read('1,3,IN,I\n2,4,GND,G\n3,5,OUT,O\n4,6,VCC,P\n');
+    expect([problems.map((p) => p.code), terminals.map((t) => t.description)]).toEqual([['column-numbers'], Array(4).fill(undefined)]);
+  });
+
+  it('takes a second package and codes of types for no other terminals', () =>
+    expect(read('QFN,Name,SOP,Type\n1,A,5,I\n2,B,6,I\n3,C,7,O\n4,D,8,P\n').terminals).toHaveLength(4));
+});

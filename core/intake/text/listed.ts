@@ -102,7 +102,7 @@ const OF_TERMINALS = /\b(?:pins?|balls?|pads?|paddle|tab|case|shell|shield|conta
 const NOTE = /^\W*(?:notes?|see|table|figure|remarks?)\b|^\W*\d\)|^[*†]/i;
 
 /** The same with the titles over its entries, and with lines between them that speak of terminals and were not understood: they are told. */
-function withOthers(grid: Grid, others: readonly GridRow[], lines: readonly string[]): Grid {
+export function withOthers(grid: Grid, others: readonly GridRow[], lines: readonly string[]): Grid {
   const taken = new Set(grid.rows.map((r) => r.line));
   const first = grid.rows[1]?.line ?? 0;
   const titles = others.filter((o) => TITLE.test(o.cells[0]!) && taken.has(o.line + 1) && lines[o.line - 1] !== undefined);

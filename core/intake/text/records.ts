@@ -83,8 +83,14 @@ function keyedGrid(lines: readonly string[]): Grid | undefined {
     if (dash !== undefined || (key === opens && opens !== '')) records.push({ fields: [], line: i + 1 });
     records.at(-1)?.fields.push([key, value.replace(/^(["'])(.*)\1$/, '$2').trim()]);
   }
-  return records.every((r) => r.fields.length > 1) ? gridOf(records) : undefined;
+  return records.every((r) => r.fields.length > 1) && shareKeys(records) ? gridOf(records) : undefined;
 }
+
+/** Records have fields of the same kinds; parts of a list that each name other things are none. */
+const shareKeys = (records: readonly { fields: Fields }[]): boolean => {
+  const keys = records.flatMap((r) => [...new Set(r.fields.map(([key]) => key))]);
+  return new Set(keys).size < keys.length;
+};
 
 /** The key that begins the records of a text: the first that stands in it again; none where dashes begin them. */
 function openingKey(lines: readonly string[]): string {
