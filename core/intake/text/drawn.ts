@@ -121,7 +121,9 @@ export function severalGrid(lines: readonly string[]): Grid | undefined {
     // A second package and the codes of types are pairs as well.
     const last = lastOfLines(rows).map((r) => r.cells[1]!);
     const areNames = !last.every(isTypeCode) || new Set(last).size === last.length;
-    if (areSeveral && areNames && countsThrough(rows)) return gridOfList(rows);
+    // Whether they count along the lines or down the columns, the figures have one order.
+    if (areSeveral && areNames && countsThrough(rows))
+      return gridOfList([...rows].sort((a, b) => Number(a.cells[0]) - Number(b.cells[0]) || 0));
   }
   return undefined;
 }

@@ -132,7 +132,7 @@ describe('what was lost or exchanged without a word', () => {
   it.each<[string, string, string[]]>([
     ['codes of types between numbers and names', '1 I IN+ Non-inverting input\n2 I IN- Inverting input\n3 P V- Negative supply\n4 O OUT Output\n', ['1 IN+', '2 IN-', '3 V-', '4 OUT']],
     ['several balls between commas', 'A1,VDD,B1,SDA\nA2,GND,B2,SCL\n', ['A1 VDD', 'B1 SDA', 'A2 GND', 'B2 SCL']],
-    ['several pins by the word in a line', 'Pin 1   OUT    Pin 4   SET\nPin 2   GND    Pin 5   V+\nPin 3   IN     Pin 6   NC\n', ['1 OUT', '4 SET', '2 GND', '5 V+', '3 IN', '6 NC']],
+    ['several pins by the word in a line', 'Pin 1   OUT    Pin 4   SET\nPin 2   GND    Pin 5   V+\nPin 3   IN     Pin 6   NC\n', ['1 OUT', '2 GND', '3 IN', '4 SET', '5 V+', '6 NC']],
     ['parts of a list by titles in brackets', '[POWER]\nVDD = 1, 2\nGND = 3\n[SPI]\nSCK = 4\nMOSI = 5\n', ['1 VDD', '2 VDD', '3 GND', '4 SCK', '5 MOSI']],
   ])('reads %s', (_what, text, expected) => expect(pins(text)).toEqual(expected)); // prettier-ignore
 
