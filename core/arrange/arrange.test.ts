@@ -137,6 +137,8 @@ describe('channels', () => {
       const [name = '', type = 'input'] = t.split(':');
       return pin(name, type as Pin['type'], { description: /^V/.test(name) ? `Supply of channel ${name.at(-1)}` : '' });
     });
+    const article = driver.map((p) => ({ ...p, description: p.description && 'Supply of a channel' }));
+    expect(findChannels(article)?.members.map((m) => m.size)).toEqual([2, 2]);
     const beside = pin('VDDI', 'supply-in', { description: 'Supply of the input side' });
     expect(findChannels([...driver, beside])?.members.map((m) => m.size)).toEqual([3, 3]);
   });

@@ -121,7 +121,7 @@ function withOwnRails(channels: Channels, pins: readonly Pin[], read: (typeof RE
   const told = pins.flatMap((pin) => {
     const r = pin.type === 'supply-in' || pin.type === 'ground' ? read(pin.name) : undefined;
     // Beside a barrier only what is said of a channel is of one.
-    return r && new RegExp(`${areApart ? '\\bchannel ' : '\\b'}${r.index}\\b`, 'i').test(pin.description ?? '') ? [{ ...r, pin }] : [];
+    return r && new RegExp(`\\b${areApart ? '[Cc]hannel ' : ''}${r.index}\\b`).test(pin.description ?? '') ? [{ ...r, pin }] : [];
   });
   const rails = [...groupBy(told, (t) => t.role)].filter(
     ([, of]) => of.length === channels.indices.length && channels.indices.every((index) => of.some((t) => t.index === index)),

@@ -222,11 +222,14 @@ function saysMore(name: string, comment: string): boolean {
   );
 }
 
+/** What is mostly active low, and may be called so by an N before it. */
+const ACTS_LOW = /^(wake(up)?|reset|rst|fault|flt|shdn|alert|alarm|sleep|stby|standby|busy|ready|drdy|error|irq|int|pgood|flag)$/;
+
 /** CSB and QN beside CS and Q#: the letter is the bar. INN is no IN with a bar, and Q without a mark is no QN. */
 function isBarred(pin: string, node: string): boolean {
   const [own, there] = [plainName(pin), plainName(node)];
-  // NWAKE of WAKE, where no half of a pair is called so.
-  if (there === `n${own}` && own.length > 3 && !/(in|out)\d*$/.test(own)) return true;
+  // NWAKE of WAKE; NGATE is another thing's gate.
+  if (there === `n${own}` && ACTS_LOW.test(own)) return true;
   if (own.length === 0 || !there.startsWith(own) || /^[vard]?(in|out)/.test(own)) return false;
   const rest = there.slice(own.length);
   return isLowMarked(pin) ? /^(n|b|z|bar|not)$/.test(rest) : own.length > 1 && /^(b|z|bar)$/.test(rest);

@@ -75,6 +75,12 @@ const areUnlike = (rows: readonly GridRow[], i: number): boolean => {
   return cells.length > 2 && new Set(cells).size === cells.length;
 };
 
+/** What stands under `Power` again and again is a rail, and no function of each terminal. */
+const areMostlyUnlike = (rows: readonly GridRow[], i: number): boolean => {
+  const cells = filledCells(rows, i);
+  return new Set(cells).size >= 0.7 * cells.length;
+};
+
 /** `Row A`: one of the rows of a connector's contacts. */
 const IS_ROW = /^row [a-e]$/i;
 
@@ -177,7 +183,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
       settled[i] === undefined && OF_MODE.test(h) && share(i, isCapitals) >= 0.7 && share(i, isTypeCode) < 0.5;
     // Several kinds of functions, a column each.
     const isKind = (h: string, i: number) =>
-      roles[i] === undefined && settled[i] === undefined && isPeripheral(h) && share(i, isCapitals) >= 0.7;
+      roles[i] === undefined && settled[i] === undefined && isPeripheral(h) && share(i, isCapitals) >= 0.7 && areMostlyUnlike(rows, i);
     const kinds = headings.flatMap((h, i) => (isKind(h, i) ? [i] : []));
     if (kinds.length > 1) for (const i of kinds) settled[i] = 'alternates';
     // `Mode 1` beside `Mode 0` is another of them, however few cells it has.

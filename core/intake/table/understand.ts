@@ -87,7 +87,13 @@ function lettersUnder(columns: readonly Column[], rows: readonly GridRow[]): [st
   const said = at < 0 ? [] : [columns[at]!.heading, ...new Set(rows.map((r) => r.cells[at] ?? ''))];
   const outs = new Set(said.flatMap((text) => /^\s*E\s*\/\s*([AS])\s*$/i.exec(text)?.[1]?.toUpperCase() ?? []));
   // Under `Beschreibung`, E and A alone as well.
-  if (outs.size === 0 && said.includes('E') && said.includes('A') && columns.some((c) => headingInEnglish(c.heading) !== undefined))
+  if (
+    outs.size === 0 &&
+    said.includes('E') &&
+    said.includes('A') &&
+    !said.includes('S') &&
+    columns.some((c) => headingInEnglish(c.heading) !== undefined)
+  )
     outs.add('A');
   const [out] = outs;
   // Beside I and O, E and A are other codes.

@@ -52,7 +52,7 @@ export function countedGrid(lines: readonly string[]): Grid | undefined {
   if (!rows) return undefined;
   const taken = new Set(rows.map((r) => r.line));
   const others = filled.flatMap(({ plain, line }) => (taken.has(line) ? [] : [{ line, cells: [plain] }]));
-  return titled(withOthers(gridOfList(rows), others, lines));
+  return titled(withOthers(gridOfList(rows), others));
 }
 
 /** `GND pins (3): A1, B2, C3`: a name and all of its numbers. */

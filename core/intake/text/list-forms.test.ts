@@ -94,7 +94,7 @@ describe('lists, rows and cells that were taken for something else', () => {
   ])('%s', (_what, text, expected) => expect(pins(text)).toEqual(expected)); // prettier-ignore
 
   it('takes voltages for rails, with a blank or without', () =>
-    expect(read('Pin,Signal\n1,+24 V\n2,0 V\n3,0V\n4,-12 V\n').terminals.map((t) => t.type)).toEqual(['supply-in', 'ground', 'ground', 'supply-in'])); // prettier-ignore
+    expect(read('Pin,Signal\n1,+24 V\n2,0 V\n3,0V\n4,0V8\n').terminals.map((t) => t.type)).toEqual(['supply-in', 'ground', 'ground', 'supply-in'])); // prettier-ignore
 
   it('reads E and A under German headings, and a mark before a blank and another name', () => {
     expect(read('Pin,Name,Typ,Beschreibung\n1,TX,A,Sendedaten\n2,DE,E,Freigabe\n3,GND,-,Masse\n').terminals.map((t) => t.type)).toEqual(['output', 'input', 'ground']); // prettier-ignore
@@ -140,6 +140,14 @@ describe('what was lost or exchanged without a word', () => {
     expect(read('1\tVIN\tInput\n2\tGND\tGround\n3\tEN\tEnable\n\tTAB\tGround\n').problems.map((p) => [p.code, p.at?.line])).toEqual([['row-skipped', 4]]); // prettier-ignore
     const { terminals, problems } = read('1,3,IN,I\n2,4,GND,G\n3,5,OUT,O\n4,6,VCC,P\n');
     expect([problems.map((p) => p.code), terminals.map((t) => t.description)]).toEqual([['column-numbers'], Array(4).fill(undefined)]);
+  });
+
+  it('tells of a place of a terminal that stands set in below another', () =>
+    expect(read('Pin 1: VIN - input\n  Tab is connected to the case of the module\nPin 2: GND - ground\nPin 3: EN - enable\nPin 4: OUT - output\n').problems.map((p) => [p.code, p.at?.line])).toContainEqual(['row-skipped', 2])); // prettier-ignore
+
+  it('takes rails under Power for no other names', () => {
+    const { terminals } = read('Pin,Port,Power,Clock\n1,PA0,VIO,CKA\n2,PA1,VIO,CKA\n3,PA2,VIO,CKB\n4,PA3,VIO,CKB\n');
+    expect(terminals.map((t) => t.alternates ?? [])).toEqual([[], [], [], []]);
   });
 
   it('takes a second package and codes of types for no other terminals', () =>

@@ -82,7 +82,7 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
     const cells = entryIn(plain, text, rows);
     const last = rows.at(-1);
     if (cells) rows.push({ line: i + 1, cells });
-    else if (last && GOES_ON.test(text) && lines[i - 1]?.trim()) {
+    else if (last && GOES_ON.test(text) && !IS_PLACE.test(plain) && lines[i - 1]?.trim()) {
       last.cells[2] = `${last.cells[2] ?? ''} ${plain}`.trim();
       filled--;
     } else others.push({ line: i + 1, cells: [plain] });
@@ -90,11 +90,13 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
   const isNamed = rows.filter((r) => /[A-Z]/.test(r.cells[1]!)).length >= MOSTLY * rows.length;
   if (rows.length < 2 || rows.length < MOSTLY * filled || !isNamed) return undefined;
   const whole = areInWords(rows) ? rows.map((row) => inOneName(row, lines[row.line - 1]!)) : rows;
-  return withOthers(gridOfList(whole), others, lines);
+  return withOthers(gridOfList(whole), others);
 }
 
 /** A line that goes on with the words above: set in, or in small letters. */
 const GOES_ON = /^\s+\S|^[a-z(]/;
+/** A line that begins with a place of a terminal is no rest of the words above. */
+const IS_PLACE = /^(?:the )?(?:pins?|balls?|pads?|exposed|thermal|tab|case|shell|shield|EP)\b/i;
 /** The title of a group in a list of pins, a line by itself. */
 const TITLE = /^[A-Z][A-Za-z /&-]{2,30}:?$/;
 /** A line that speaks of terminals. */
@@ -102,15 +104,16 @@ const OF_TERMINALS = /\b(?:pins?|balls?|pads?|paddle|tab|case|shell|shield|conta
 const NOTE = /^\W*(?:notes?|see|table|figure|remarks?)\b|^\W*\d\)|^[*†]/i;
 
 /** The same with the titles over its entries, and with lines between them that speak of terminals and were not understood: they are told. */
-export function withOthers(grid: Grid, others: readonly GridRow[], lines: readonly string[]): Grid {
+export function withOthers(grid: Grid, others: readonly GridRow[]): Grid {
   const taken = new Set(grid.rows.map((r) => r.line));
   const first = grid.rows[1]?.line ?? 0;
-  const titles = others.filter((o) => TITLE.test(o.cells[0]!) && taken.has(o.line + 1) && lines[o.line - 1] !== undefined);
+  const titles = others.filter((o) => TITLE.test(o.cells[0]!) && taken.has(o.line + 1));
   const unread = others.filter((o) => o.line > first && OF_TERMINALS.test(o.cells[0]!) && !NOTE.test(o.cells[0]!) && !titles.includes(o));
-  const told = unread.map(({ line, cells: [text = ''] }) => ({
-    line,
-    cells: [text.split(' ')[0]!, text.slice(text.indexOf(' ') + 1), ''],
-  }));
+  // Their last word stands apart from the others, so that no part of them is taken for a number.
+  const told = unread.flatMap(({ line, cells: [text = ''] }): GridRow[] => {
+    const at = text.lastIndexOf(' ');
+    return at < 0 ? [] : [{ line, cells: [text.slice(0, at), text.slice(at + 1), ''] }];
+  });
   const rows = [...grid.rows, ...(titles.length > 1 ? titles : []), ...told].sort((a, b) => a.line - b.line);
   return { ...grid, rows };
 }

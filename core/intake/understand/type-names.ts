@@ -27,7 +27,7 @@ const NAMES: NameRule[] = [
       /(_(?:EN|PG|PGOOD|ON|OFF|UV|OV|UVLO|OVP|RST|RESET|VALID|TEST|ALERT|INT|RDY|READY|ADJ|TRIM|PRESENT|REQ|ACK|DIS|SHDN)|_?(DET|DETECT|SENSE|SNS|MON|OK|GOOD|FLT|FAULT|CTRL|(?<!VC)SEL|STAT))\d*$/i,
   },
   // A voltage is a rail's name.
-  { type: 'supply-in', weight: 4, name: /^(?!0 ?V)[+-]?\d{1,2}(\.\d{1,2})? ?V\d{0,2}(_?(AUX|SB|A|D|IO))?$/i },
+  { type: 'supply-in', weight: 4, name: /^(?!0 ?V$)[+-]?\d{1,2}(\.\d{1,2})? ?V\d{0,2}(_?(AUX|SB|A|D|IO))?$/i },
   { type: 'no-connect', weight: 5, name: /^N\.?\/?C\.?_?\d*$|^NC_[A-Z0-9]+$|^NIC$/i },
   { type: 'reserved', weight: 6, name: /^(DNC|DNU|RSVD?|RESERVED|RFU)[_\d]*$/i },
   // A reset as often.
