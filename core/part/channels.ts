@@ -90,6 +90,9 @@ function channelsIn(pins: readonly Pin[], areEqual: Equal): Channels | undefined
   return areBits(whole, signals) ? undefined : whole;
 }
 
+/** The pins of all channels. */
+const pinsOf = (members: Channels['members']): ReadonlySet<Pin> => new Set(members.flatMap((m) => [...m.values()]));
+
 /** The channel that words name, by its letter or figure. */
 const NAMED_CHANNEL = /\bchannel ([A-H]|\d{1,2})\b/i;
 
@@ -107,7 +110,7 @@ function areOfOthers({ indices, members }: Channels): boolean {
 
 /** What several lines control together is chosen from, as the ends of an antenna switch are, and is no channel. */
 const areSwitchedTogether = ({ members }: Channels, signals: readonly Pin[]): boolean => {
-  const own = new Set(members.flatMap((m) => [...m.values()]));
+  const own = pinsOf(members);
   return signals.filter((p) => !own.has(p) && p.type === 'input' && OF_SWITCH.test(p.name)).length > 1;
 };
 const OF_SWITCH = /^(?:VC?|CTRL|CTL|CT|SEL)_?[1-4A-D]$/i;
@@ -133,7 +136,7 @@ function withOwnRails(channels: Channels, pins: readonly Pin[], read: (typeof RE
 }
 
 function areBits({ indices, members }: Channels, signals: readonly Pin[]): boolean {
-  const own = new Set(members.flatMap((m) => [...m.values()]));
+  const own = pinsOf(members);
   const shared = signals.filter((p) => p.type === 'input' && !own.has(p));
   // The bits of two words that are added, compared or chosen from.
   if (shared.some((p) => OF_WORDS.test(p.description ?? ''))) return members[0]!.size <= 4;

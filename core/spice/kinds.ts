@@ -1,6 +1,6 @@
 import { groupBy, type ElectricalType } from '../part';
 import { capitalsOf, keyOf, withoutMark } from './roles';
-import { bySeries } from './series';
+import { byLetters, bySeries } from './series';
 
 interface Kind {
   /** Names that a part of this kind has among its pins, and such that its model has among its nodes. */
@@ -275,17 +275,6 @@ function byAffix(pins: readonly { name: string }[], there: ReadonlySet<string>):
 function nodesOfNet(pins: readonly { name: string }[], there: ReadonlySet<string>, stem: string): string[] {
   const nodes = /^\w*\d$/.test(stem) && !there.has(stem) ? [...'ABCDEFGH'].map((letter) => stem + letter).filter((n) => there.has(n)) : [];
   return nodes.length > 1 && nodes.length === pins.filter((p) => keyOf(p) === stem).length ? nodes : [];
-}
-
-/** SW1 and SW2 are SWA and SWB where two names at least are counted so, and the model has no figures for them. */
-function byLetters(pins: readonly { name: string }[], there: ReadonlySet<string>): [string, string][] {
-  const names = new Set(pins.map(keyOf));
-  // A supply's figure may be that of a side, and a node's letter that of a channel.
-  const stems = [...names].flatMap((name) => /^(?!V|.?GND)(.*[A-Z])1$/.exec(name)?.[1] ?? []);
-  const isLettered = (stem: string) => [1, 2].every((n) => names.has(`${stem}${n}`) && there.has(`${stem}${'AB'[n - 1]}`) && !there.has(`${stem}${n}`) && !names.has(`${stem}${'AB'[n - 1]}`)); // prettier-ignore
-  const lettered = stems.filter(isLettered);
-  const told = lettered.flatMap((stem) => [...'ABCD'].map((letter, i): [string, string] => [`${stem}${i + 1}`, stem + letter]));
-  return lettered.length > 1 ? told.filter(([own, node]) => names.has(own) && there.has(node)) : [];
 }
 
 /** T1IN is TIN1: the figure stands in the middle of one and behind the other. */

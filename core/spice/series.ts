@@ -52,6 +52,18 @@ function ofHalves(pins: readonly { name: string }[], nodes: readonly { name: str
     : [];
 }
 
+/** SW1 and SW2 are SWA and SWB where two names at least are counted so, and the model has no figures for them. */
+export function byLetters(pins: readonly { name: string }[], there: ReadonlySet<string>): [string, string][] {
+  const own = new Set(pins.map(keyOf));
+  // A supply's figure may be that of a side, and a node's letter that of a channel.
+  const stems = [...own].flatMap((name) => /^(?!V|.?GND)(.*[A-Z])1$/.exec(name)?.[1] ?? []);
+  const isSo = (stem: string, figure: string, letter: string) =>
+    own.has(stem + figure) && there.has(stem + letter) && !there.has(stem + figure) && !own.has(stem + letter);
+  const lettered = stems.filter((stem) => isSo(stem, '1', 'A') && isSo(stem, '2', 'B'));
+  const told = lettered.flatMap((stem) => [...'ABCD'].map((letter, i): [string, string] => [`${stem}${i + 1}`, stem + letter]));
+  return lettered.length > 1 ? told.filter(([name, node]) => own.has(name) && there.has(node)) : [];
+}
+
 /** What data are called by: DB7 to DB0 are D7 to D0 where each side has one such series, of the same figures. */
 const DATA = /^(D|DB|DQ|DATA|BIT)$/;
 

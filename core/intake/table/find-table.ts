@@ -3,7 +3,7 @@ import { fitToColumns, splitWords } from '../text/aligned';
 import type { FoundTable, Scored } from './found-table';
 import { filled, isBlank, mapCells, padded, type Grid, type GridRow } from './grid';
 import { groupOfTitle } from './group-titles';
-import { headingWorth, isHeading, packageIn, roleOfHeading } from './headings';
+import { headingWorth, isHeading, isRowOfContacts, packageIn, roleOfHeading } from './headings';
 import { labelled, looksCounted, looksLikeNumbers, readCountedCell } from './numbers';
 import { rolesOf } from './roles';
 import { splitNumbers } from './forms/split-names';
@@ -130,10 +130,10 @@ function headerAt(grid: Grid, at: number): Header | undefined {
   return header && withCount(grid, header);
 }
 
-/** The first columns of a text's rows may have no heading: numbers that stand left of all headings in every row have a column of their own. */
+/** Under `Row A` and `Row B` alone the numbers of the contacts have no heading: those that stand left of both have a column of their own. */
 function withCount(grid: Grid, header: Header): Header {
   const [first] = header.starts ?? [];
-  if (grid.layout !== 'aligned' || first === undefined || !header.cells.every((c) => /^row [a-e]$/i.test(c.trim()))) return header;
+  if (grid.layout !== 'aligned' || first === undefined || !header.cells.every(isRowOfContacts)) return header;
   const rows = grid.rows.slice(header.at + header.depth, header.at + header.depth + 4).filter((r) => !isBlank(r));
   const isLeft = ({ starts = [], cells }: GridRow) => starts[0]! < first - 1 && /^\d{1,3}$/.test(cells[0] ?? '');
   return rows.length > 1 && rows.every(isLeft) ? { ...header, cells: ['', ...header.cells], starts: [rows[0]!.starts![0]!, ...header.starts!] } : header; // prettier-ignore

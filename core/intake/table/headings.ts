@@ -91,6 +91,9 @@ export function headingWorth(cells: readonly string[]): number {
   return known >= 2 && known * least >= cells.filter((c) => c.trim() !== '').length ? known : 0;
 }
 
+/** `Row A`: one of the rows of a connector's contacts. */
+export const isRowOfContacts = (heading: string): boolean => /^row [a-e]$/i.test(heading.trim());
+
 /** What a part has inside, over the names that its terminals have there. */
 export const isPeripheral = (heading: string): boolean =>
   /^\W*(?:analog(?:ue)?|adc|dac|timers?|tim|pwm|us?art|spi|i2c|twi|i2s|can|usb|lin|serial|clocks?|debug|jtag|swd|interrupts?|touch|comparators?|oscillators?|gpio|digital|power|ethernet|sdio|lcd)(?:[ _-]?\d{1,2})?\W*$/i.test(

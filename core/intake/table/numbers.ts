@@ -12,8 +12,8 @@ const MOUNT = /^(?:tab|mb|case|base|flange|shell|shield|screen|housing|shroud|ch
 /** `9 (EP)`, `6(tab)`: what the number stands at. */
 const MOUNTED =
   /^([A-Z]{0,2}\d{1,4})\s*\(\s*(?:(?:e-?p(?:ad)?|dap|p-?pad|tab|(?:(?:exposed|thermal|power|die|bottom|cent(?:er|re))[- ]?)?(?:pad|paddle)|heat ?(?:slug|sink))\s*)\)$/i;
-const PAD_PIN = /\b(?:exposed|thermal|power|die) (?:pad|paddle)\s+(?:pin\s*)?(?=#?\d)/gi;
-const PAD_ALONE = /\b(?:exposed|thermal|power|die) (?:pad|paddle)\b/gi;
+/** A pad in a list of numbers, and what stands between it and its own number. */
+const PAD_AMONG = /\b(?:exposed|thermal|power|die) (?:pad|paddle)\b(\s+(?:pin\s*)?(?=#?\d))?/gi;
 const RANGE = /^([A-Z]{0,3})(\d{1,4})(?:-|–|—|−|\.\.+|…|~|:)([A-Z]{0,3})(\d{1,4})$/i;
 /** What connectors are called on drawings, before their number. */
 const CONNECTOR = 'J|P|X|CN|TB|XS|XP';
@@ -45,7 +45,7 @@ const readOther = remember((text: string): NumberCell => {
   const mounted = MOUNTED.exec(cell);
   if (mounted) return { kind: 'list', numbers: [mounted[1]!] };
   // `6, exposed pad pin 11`: what the number stands at, or the pad itself.
-  const padded = /\bpad/i.test(cell) ? cell.replace(PAD_PIN, '').replace(PAD_ALONE, 'EPAD') : cell;
+  const padded = /\bpad/i.test(cell) ? cell.replace(PAD_AMONG, (_, own?: string) => (own === undefined ? 'EPAD' : '')) : cell;
   const joined = padded.replace(/\s+(?:to|thru|through)\s+/gi, '–').replace(/\s*([-–—−~…]|\.\.+)\s*/g, '$1');
   const numbers: string[] = [];
   for (const token of joined.split(/[\s,;&/+]+|\band\b/i).filter((t) => t !== '')) {

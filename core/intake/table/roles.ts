@@ -1,7 +1,7 @@
 import type { Column, ColumnRole } from '../proposal';
 import { isTypeCode, isTypePhrase, typeInOneLine } from '../understand/type-codes';
 import type { GridRow } from './grid';
-import { isBankHeading, isPeripheral, isOfPackage, packageOfHeading, roleOfHeading } from './headings';
+import { isBankHeading, isOfPackage, isPeripheral, isRowOfContacts, packageOfHeading, roleOfHeading } from './headings';
 import { isCounted, isSmallBall, labelled, looksLikeNumbers, readCountedCell } from './numbers';
 import { ticked } from './forms/ticks';
 
@@ -81,9 +81,6 @@ const areMostlyUnlike = (rows: readonly GridRow[], i: number): boolean => {
   return new Set(cells).size >= 0.7 * cells.length;
 };
 
-/** `Row A`: one of the rows of a connector's contacts. */
-const IS_ROW = /^row [a-e]$/i;
-
 /** Settles what each column is: headings first, then the cells where a heading is ambiguous or silent. */
 export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): Column[] {
   const roles = headings.map((h) => roleOfHeading(h) ?? (isOfPackage(h) ? 'number' : undefined));
@@ -106,13 +103,13 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     !roles.some((r, i) => r === 'name' && !NET.test(headings[i]!)) &&
     roles.filter((r, i) => r === 'ambiguous' && !/^\W*functions?\W*$/i.test(headings[i]!)).length === 1;
   // Where one row of contacts has names, `+5V`, all have, though D0 and D1 could be numbers.
-  const areRowsOfNames = () => headings.some((h, i) => IS_ROW.test(h.trim()) && !isNumbers(i));
+  const areRowsOfNames = () => headings.some((h, i) => isRowOfContacts(h) && !isNumbers(i));
   const settled: (ColumnRole | undefined)[] = roles.map((role, i) => {
     // `U7` in every row is the part on its board.
     if (role === 'number' && rows.length > 2 && roles.includes('ambiguous') && share(i, (c) => c === rows[0]!.cells[i]?.trim()) === 1)
       return 'ignore';
     // `Row B` stands over the names of a connector's contacts as often as over their numbers.
-    if (role === 'number' && IS_ROW.test(headings[i]!.trim()) && areRowsOfNames()) return 'name';
+    if (role === 'number' && isRowOfContacts(headings[i]!) && areRowsOfNames()) return 'name';
     // `Position`: left and right of the part, where others have the numbers.
     const isElse = role === 'number' && roles.some((other, k) => k !== i && (other === 'number' || other === 'ambiguous'));
     if (isElse && share(i, (c) => readCountedCell(c).kind === 'unread' && labelled(c) === undefined) > 0.9) return 'ignore';
@@ -123,7 +120,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   });
   // The numbers before them have no heading.
   const unheaded = headings.findIndex((h, i) => h.trim() === '' && isNumbers(i));
-  if (unheaded >= 0 && !settled.includes('number') && headings.some((h, i) => IS_ROW.test(h.trim()) && settled[i] === 'name'))
+  if (unheaded >= 0 && !settled.includes('number') && headings.some((h, i) => isRowOfContacts(h) && settled[i] === 'name'))
     settled[unheaded] = 'number';
   // `Input | Output`, a tick in each row.
   const ticks = ticked(headings, rows);

@@ -16,14 +16,13 @@ import { evidenceOfCode } from '../understand/type-codes';
 import type { FoundTable } from './found-table';
 import { packageNamed } from './headings';
 import type { GridRow, RowsInColumns } from './grid';
-import { looksLikeNumbers } from './numbers';
 import { signalKey, withTold, type SignalList } from './signal-list';
-import { whereOf } from './places';
 import { MOST_TERMINALS, readRows } from './rows';
 import { splitChannels, splitContacts } from './forms/split-channels';
 import { splitNames, splitNumbers } from './forms/split-names';
 import { splitPackages } from './forms/split-packages';
 import { readTicks } from './forms/ticks';
+import { columnProblems, FEW_ROWS } from './column-problems';
 
 /** What a document says around a table, by what it can tell. */
 export interface Surroundings {
@@ -63,12 +62,7 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   const terminals = readRows(split.rows, context, taken);
   if (terminals.length > MOST_TERMINALS) return refuse(problem('table-large', { limit: MOST_TERMINALS }, { file: options.file }));
   if (terminals.length === 0) return refuse(problem('table-none', {}, { file: options.file }));
-  problems.push(
-    ...unreadPackages(columns, table, options),
-    ...unreadNames(columns, table, options),
-    ...unreadAcross(columns, table, terminals, options),
-    ...exchanged(columns, table, options),
-  );
+  problems.push(...columnProblems(columns, table, terminals, options));
   const names = [...new Set(split.columns.filter((c) => c.role === 'number').map((c) => c.packageName))];
   const view = { columns, rows: viewRows(table, taken, context) };
   doubtFloating(terminals);
@@ -129,78 +123,6 @@ function dropOtherTypes(columns: Column[], table: FoundTable, legend: ReadonlyMa
   }
   if (filled >= FEW_ROWS && telling < 0.1 * filled) columns[at]!.role = 'ignore';
 }
-
-/** Fewer rows than this can have unlike numbers by chance. */
-const FEW_ROWS = 5;
-
-/**
- * A column that nothing is said of and that holds unlike terminal numbers in nearly every row is another package's, or
- * the wrong column was taken: a person has to see it.
- */
-function unreadPackages(columns: readonly Column[], table: FoundTable, options: ReadOptions): Problem[] {
-  if (options.roles) return [];
-  return columns.flatMap((column, i) => {
-    if (column.role !== 'ignore') return [];
-    const cells = table.rows.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
-    const isNumbers =
-      cells.length >= (table.headerLine === undefined ? FEW_IN_WORDS : FEW_ROWS) &&
-      cells.length >= 0.9 * table.rows.length &&
-      new Set(cells).size === cells.length;
-    // A count of the rows themselves says nothing.
-    // Nor do the places of a die's pads.
-    if (PLACE.test(column.heading.trim())) return [];
-    const isCount = cells.every((c, k) => Number(c) === k + 1) && columns.findIndex((c) => c.role === 'number') > i;
-    if (!isNumbers || isCount || !cells.every(looksLikeNumbers)) return [];
-    return [problem('column-numbers', { heading: column.heading || `column ${i + 1}` }, placeIn(table, options))];
-  });
-}
-
-/** `X`, `Y (um)`: where pads are on a die. */
-const PLACE = /^[xy](?:[ -]?(?:coord(?:inate)?|pos(?:ition)?|center|centre))?\.?\s*(?:[([][uµμm]?m[\])])?$/i;
-
-/** A terminal's number and a name, with which words begin: `16 OUTA`, `- 8 VCC`. */
-const TERMINAL_IN_WORDS = /^[-–—>→|\s]*(\d{1,3}|[A-Z]{1,2}[1-9]\d?)[\s:.=–-]+[A-Z][A-Z0-9_+/#-]+(?:\s|$)/;
-/** Fewer rows than this begin so by chance. */
-const FEW_IN_WORDS = 3;
-
-/** What stands across from each terminal and was taken for its words, or for nothing: a row of the package that was left out. */
-function unreadAcross(columns: readonly Column[], table: FoundTable, terminals: readonly Terminal[], options: ReadOptions): Problem[] {
-  if (options.roles) return [];
-  const taken = new Set(terminals.flatMap((t) => Object.values(t.numbers)));
-  return columns.flatMap((column, i) => {
-    if (column.role !== 'ignore' && column.role !== 'description') return [];
-    const found = table.rows.flatMap((r) => TERMINAL_IN_WORDS.exec(r.cells[i] ?? '')?.[1] ?? []);
-    const isOther = found.length >= FEW_IN_WORDS && found.length >= 0.8 * table.rows.length && new Set(found).size === found.length;
-    if (!isOther || found.some((n) => taken.has(n))) return [];
-    return [problem('column-numbers', { heading: column.heading || `column ${i + 1}` }, placeIn(table, options))];
-  });
-}
-
-/** Where a problem of a table's column is: at its first row. */
-const placeIn = ({ rows }: FoundTable, { file }: ReadOptions) => ({ file, ...whereOf(rows[0]!) });
-
-/** Without headings a column of names that nothing is made of can be another row of contacts, or another part. */
-function unreadNames(columns: readonly Column[], table: FoundTable, options: ReadOptions): Problem[] {
-  if (options.roles || table.headerLine !== undefined || table.rows.length < FEW_ROWS) return [];
-  return columns.flatMap((column, i) => {
-    if (column.role !== 'ignore') return [];
-    const cells = table.rows.map((r) => r.cells[i]?.trim() ?? '');
-    const areNames = cells.every((c) => /^[A-Z0-9_+/#-]{2,}$/.test(c) && /[A-Z]/.test(c)) && new Set(cells).size > 0.6 * cells.length;
-    return areNames ? [problem('column-names', { column: i + 1 }, placeIn(table, options))] : [];
-  });
-}
-
-/** Words under the heading of the names and names under that of the words: the columns are exchanged, or the headings shifted. */
-function exchanged(columns: readonly Column[], table: FoundTable, options: ReadOptions): Problem[] {
-  const name = columns.findIndex((c) => c.role === 'name');
-  const words = columns.findIndex((c) => c.role === 'description');
-  if (options.roles || name < 0 || words < 0) return [];
-  const filled = table.rows.filter((r) => r.cells[name]?.trim() && r.cells[words]?.trim());
-  const share = (at: number, like: RegExp) => filled.filter((r) => like.test(r.cells[at]!.trim())).length / filled.length;
-  const areExchanged = filled.length >= MANY_ROWS && share(name, /[a-z]{3}/) > 0.6 && share(words, /^[A-Z0-9_+/#-]{2,12}$/) > 0.8;
-  return areExchanged ? [problem('column-exchanged', { heading: columns[words]!.heading }, placeIn(table, options))] : [];
-}
-const MANY_ROWS = 3;
 
 interface Understood {
   problems: Problem[];

@@ -89,27 +89,32 @@ function tightWithoutHeader(grid: Grid): FoundTable | undefined {
   const before = numbered(0).filter((r) => /[^\d.,]/.test(wordsOf(r)[1]!));
   const body = mostly(before, grid) ? before : isBehind ? behind : [];
   if (!mostly(body, grid)) return undefined;
-  const roles = body === behind ? (['name', 'number'] as const) : (['number', 'name'] as const);
-  const typed = body === behind ? undefined : withTypes(body);
-  if (typed) return { ...typed, around: grid.rows.filter((r) => !body.includes(r)), headerLine: undefined };
-  const rows = body.map((r) => ({ line: r.line, cells: padded(splitWords(r.cells.join(' '), 3), 3) }));
+  const read = body === behind ? withRest(body, ['name', 'number']) : (withTypes(body) ?? withRest(body, ['number', 'name']));
+  const taken = new Set(body.map((r) => r.line));
+  return { ...read, around: grid.rows.filter((r) => !taken.has(r.line)), headerLine: undefined };
+}
+
+type Read = Pick<FoundTable, 'columns' | 'rows'>;
+
+const ofRoles = (roles: readonly ColumnRole[]): Column[] => roles.map((role) => ({ role, heading: '', packageName: '' }));
+
+/** The words of rows one blank apart in so many columns, the last of which holds the rest. */
+const inColumns = (body: readonly GridRow[], width: number): GridRow[] =>
+  body.map((r) => ({ line: r.line, cells: padded(splitWords(r.cells.join(' '), width), width) }));
+
+/** Two columns, and what stands behind them: codes of types, or words. */
+function withRest(body: readonly GridRow[], roles: readonly ColumnRole[]): Read {
+  const rows = inColumns(body, 3);
   const codes = rows.filter((r) => isTypeCode(r.cells[2]!)).length;
-  const columns: Column[] = ([...roles, codes * 2 > rows.length ? 'type' : 'description'] as const).map((role) => ({
-    role,
-    heading: '',
-    packageName: '',
-  }));
-  const taken = new Set(rows.map((r) => r.line));
-  return { columns, rows, around: grid.rows.filter((r) => !taken.has(r.line)), headerLine: undefined };
+  return { rows, columns: ofRoles([...roles, codes * 2 > rows.length ? 'type' : 'description']) };
 }
 
 /** `1 I IN+ Non-inverting input`: a few codes of types between the numbers and the names. */
-function withTypes(body: readonly GridRow[]): Pick<FoundTable, 'columns' | 'rows'> | undefined {
-  const rows = body.map((r) => ({ line: r.line, cells: padded(splitWords(r.cells.join(' '), 4), 4) }));
+function withTypes(body: readonly GridRow[]): Read | undefined {
+  const rows = inColumns(body, 4);
   const codes = rows.map((r) => r.cells[1]!);
   const areCodes = codes.every(isTypeCode) && new Set(codes).size < codes.length && rows.every((r) => /[A-Za-z]/.test(r.cells[2]!));
-  const roles = ['number', 'type', 'name', 'description'] as const;
-  return areCodes ? { rows, columns: roles.map((role) => ({ role, heading: '', packageName: '' })) } : undefined;
+  return areCodes ? { rows, columns: ofRoles(['number', 'type', 'name', 'description']) } : undefined;
 }
 
 function guessColumns(rows: readonly GridRow[], width: number): Column[] | undefined {

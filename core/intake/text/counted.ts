@@ -34,8 +34,6 @@ export function countedGrid(lines: readonly string[]): Grid | undefined {
     const plain = /\([^()]*$/.test(bare) && whole.includes(`${bare})`) ? `${bare})` : bare;
     return /\w/.test(plain) && !SECTION.test(text) ? [{ plain, line: i + 1 }] : [];
   });
-  const titles = lines.flatMap((text, i): GridRow[] => (SECTION.test(text) ? [{ line: i + 1, cells: [SECTION.exec(text)![1]!] }] : []));
-  const titled = (grid: Grid): Grid => ({ ...grid, rows: [...grid.rows, ...titles].sort((a, b) => a.line - b.line) });
   if (filled.length < LEAST) return undefined;
   const read = (form: RegExp, number: number, name: number) =>
     filled.flatMap(({ plain, line }): GridRow[] => {
@@ -52,7 +50,16 @@ export function countedGrid(lines: readonly string[]): Grid | undefined {
   if (!rows) return undefined;
   const taken = new Set(rows.map((r) => r.line));
   const others = filled.flatMap(({ plain, line }) => (taken.has(line) ? [] : [{ line, cells: [plain] }]));
-  return titled(withOthers(gridOfList(rows), others));
+  return withSections(withOthers(gridOfList(rows), others), lines);
+}
+
+/** The same with the titles of its parts. */
+function withSections(grid: Grid, lines: readonly string[]): Grid {
+  const titles = lines.flatMap((text, i): GridRow[] => {
+    const title = SECTION.exec(text)?.[1];
+    return title === undefined ? [] : [{ line: i + 1, cells: [title] }];
+  });
+  return { ...grid, rows: [...grid.rows, ...titles].sort((a, b) => a.line - b.line) };
 }
 
 /** `GND pins (3): A1, B2, C3`: a name and all of its numbers. */

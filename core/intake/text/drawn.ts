@@ -2,7 +2,7 @@ import type { Grid, GridRow } from '../table/grid';
 import { readNumberCell } from '../table/numbers';
 import { isTypeCode } from '../understand/type-codes';
 import { countsThrough } from './counted';
-import { gridOfList, listedGrid } from './listed';
+import { filledLines, gridOfList, listedGrid } from './listed';
 import { fromMarkup } from './markup';
 
 /** `VDD (1, 8), GND (4, 5)`: a whole pinout in a line. */
@@ -58,7 +58,7 @@ const MOST_OF_LINE = 4;
 
 /** A pinout that stands in one line, or a few of them. */
 export function lineGrid(lines: readonly string[]): Grid | undefined {
-  const filled = lines.flatMap((text, i) => (text.trim() === '' ? [] : [{ text: text.trim(), line: i + 1 }]));
+  const filled = filledLines(lines);
   if (filled.length > MOST_OF_LINE || filled.some(({ text }) => text.length > MOST_OF_LINE * LONGEST)) return undefined;
   for (const form of [BEHIND_NAMES, BEFORE_NAMES]) {
     const rows = filled.flatMap(({ text, line }) =>
@@ -98,7 +98,7 @@ const lastOfLines = (rows: readonly GridRow[]): GridRow[] => rows.filter((r, i) 
 
 /** The cells of a line between commas, or its words, without the word for a terminal before each number. */
 function wordsOf(text: string): string[] {
-  const plain = text.trim().replace(/\b(?:pin|ball|no\.)\s*(?=[A-Z]{0,2}\d)/gi, '');
+  const plain = text.replace(/\b(?:pin|ball|no\.)\s*(?=[A-Z]{0,2}\d)/gi, '');
   const cells = /\s/.test(plain) ? plain.split(/(?:[,;|]?\s)+\|?\s*/) : plain.split(/[,;]/);
   return cells.filter((w) => w !== '');
 }
@@ -109,7 +109,9 @@ function wordsOf(text: string): string[] {
  */
 export function severalGrid(lines: readonly string[]): Grid | undefined {
   if (lines.length > MOST_LINES) return undefined;
-  const filled = lines.flatMap((text, i) => (text.trim() === '' || text.length > LONGEST ? [] : [{ words: wordsOf(text), line: i + 1 }])); // prettier-ignore
+  const filled = filledLines(lines)
+    .filter(({ line }) => lines[line - 1]!.length <= LONGEST)
+    .map(({ text, line }) => ({ words: wordsOf(text), line }));
   for (const { number, name } of SEVERAL) {
     const isOne = (words: readonly string[]) => IS_NUMBER.test(words[number]!) && /[A-Za-z]/.test(words[name]!);
     const rows = filled.flatMap(({ words, line }): GridRow[] => {

@@ -5,11 +5,15 @@ import { isTypeCode, isTypePhrase } from '../understand/type-codes';
 import { withoutMarks } from './markup';
 
 const NUMBERS = String.raw`(\d{1,4}|[A-Z]{1,2}\d{1,2}|EP)`;
-/** `Tab - connected to pin 2`, `Case is pin 3`: what a part is mounted by has the name of one of its leads. */
-const MOUNT =
-  /^(tab|case|mounting base|flange|shell|shield)\s*(?:[-–—:=]+\s*)?(?:is |are |internally |electrically )*(?:(?:connected|joined|tied|common|same)\s+(?:to|with|as)\s+)?(?:the )?(?:pin|lead|terminal)\s*#?(\d{1,2})\W*$/i;
+/** What a part is mounted by. */
+const MOUNTS = '(tab|case|mounting base|flange|shell|shield)';
+/** `Tab - connected to pin 2`, `Case is pin 3`: it has the name of one of the leads. */
+const MOUNT = new RegExp(
+  String.raw`^${MOUNTS}\s*(?:[-–—:=]+\s*)?(?:is |are |internally |electrically )*(?:(?:connected|joined|tied|common|same)\s+(?:to|with|as)\s+)?(?:the )?(?:pin|lead|terminal)\s*#?(\d{1,2})\W*$`,
+  'i',
+);
 /** `Tab: Drain`: its own name, as the leads have theirs. */
-const MOUNT_NAMED = /^(tab|case|mounting base|flange|shell|shield)\s*[:=]\s*([\w+#/-]{1,24})$/i;
+const MOUNT_NAMED = new RegExp(String.raw`^${MOUNTS}\s*[:=]\s*([\w+#/-]{1,24})$`, 'i');
 const WORD = String.raw`(?:pin|ball|terminal|lead|contact|pad)s?\s*(?:no\.?|#)?\s*`;
 /** `Pin 5 (VOUT): regulator output`. */
 const IN_BRACKETS = new RegExp(String.raw`^(?:${WORD})?${NUMBERS}\s*\(\s*([^()]+?)\s*\)\s*[:=–—-]*\s*(.*)$`, 'i');
@@ -163,6 +167,10 @@ function inOneName(row: GridRow, text: string): GridRow {
   return more !== undefined && text.includes(`${name} ${more}`) ? { ...row, cells: [number, `${name} ${more}`, remark] } : row;
 }
 
+/** The lines that hold anything, without the blanks around it. */
+export const filledLines = (lines: readonly string[]): { text: string; line: number }[] =>
+  lines.flatMap((text, i) => (text.trim() === '' ? [] : [{ text: text.trim(), line: i + 1 }]));
+
 /** Fewer terminals than this are no stack of cells. */
 const LEAST = 2;
 
@@ -171,7 +179,7 @@ const LEAST = 2;
  * cells of each row in their order. Undefined where the lines do not come out even, or a row has no number.
  */
 export function stackedGrid(lines: readonly string[]): Grid | undefined {
-  const filled = lines.flatMap((text, i) => (text.trim() === '' ? [] : [{ text: text.trim(), line: i + 1 }]));
+  const filled = filledLines(lines);
   for (let width = 2; width <= 6; width++) {
     const heads = filled.slice(0, width).map((f) => f.text);
     if (filled.length < width * (LEAST + 1) || filled.length % width !== 0 || headingWorth(heads) < 2) continue;

@@ -154,7 +154,7 @@ export function stemsOf(name: string): string[] {
   const family = OF_FEW.exec(main)?.[1];
   // FAN of FAN2_TACH, where each fan has too few lines for a group of its own.
   const kind = /^(FAN|MOT(?:OR)?|CAM|SENSOR|PHY|LINK|VALVE|COIL|CELL|TEMP)\d{1,2}_[A-Z]/.exec(main)?.[1];
-  return [...prefix, ...(bus ? [bus] : []), ...(numbered ? [numbered] : []), ...(family ? [family] : []), ...(kind ? [kind] : [])];
+  return [...prefix, ...[bus, numbered, family, kind].filter((stem) => stem !== undefined)];
 }
 
 /** How many of the names share each stem. */
