@@ -10,6 +10,7 @@ import {
   readSheets,
   readSourceText,
   sheetsOfHtml,
+  shownText,
   textKind,
   type DocumentPage,
   type Proposal,
@@ -57,7 +58,7 @@ export async function openSource(bytes: Uint8Array, libraries: Libraries, file?:
       });
     }
     default: {
-      const text = decodeText(bytes);
+      const text = shownText(decodeText(bytes));
       const kind = textKind(text);
       const sheets = kind === 'html' ? { sheets: sheetsOfHtml(text) } : {};
       return ok({

@@ -1,6 +1,6 @@
 import { problem, refuse, type Result } from '../part';
 import { readBsdl } from './bsdl';
-import { isHtmlTable, readHtml } from './html';
+import { isHtmlOfLines, isHtmlTable, linesOfHtml, readHtml } from './html';
 import { readIbis } from './ibis';
 import type { Proposal, ReadOptions } from './proposal';
 import { readText } from './text';
@@ -19,6 +19,9 @@ export function textKind(text: string): TextKind {
   return 'text';
 }
 
+/** A source's text as a person sees it: a web page without tables as the lines it shows, anything else as it is. */
+export const shownText = (text: string): string => (isHtmlOfLines(text.slice(0, TEXT_LIMIT)) ? linesOfHtml(text) : text);
+
 /** Reads a source that is text, whichever of the known languages it is in. */
 export function readSourceText(text: string, options: ReadOptions = {}): Result<Proposal> {
   const plain = text.replace(/^\uFEFF/, '');
@@ -33,6 +36,6 @@ export function readSourceText(text: string, options: ReadOptions = {}): Result<
     case 'html':
       return readHtml(plain, options);
     default:
-      return readText(text, options);
+      return readText(shownText(text), options);
   }
 }

@@ -10,6 +10,9 @@ import { raise } from '../table/raised';
 import { narrow } from '../text/narrow';
 import { readSignalLists } from '../table/signal-list';
 import { readLegend } from '../understand/legend';
+import { BLOCK, UNSHOWN } from './lines';
+
+export { isHtmlOfLines, linesOfHtml } from './lines';
 
 interface Cell {
   text: string;
@@ -36,13 +39,10 @@ const MOST_SPAN = 1000;
 /** More tables than this are a site's, not a page's. */
 const MOST_TABLES = 1000;
 const HEADING = /^h[1-6]$/;
-/** Elements that begin a line of their own (HTML, 15.3.3). */
-const BLOCK = /^(?:p|div|h[1-6]|li|ul|ol|dl|section|article|header|figure|figcaption|blockquote|br|hr)$/;
 /** A longer title is cut. */
 const LONGEST_CAPTION = 80;
-/** Elements that are never closed, and elements whose text is never shown. */
+/** Elements that are never closed. */
 const VOID = new Set(['br', 'img', 'input', 'meta', 'link', 'hr', 'col']);
-const UNSHOWN = new Set(['script', 'style', 'noscript', 'template', 'title']);
 
 /** True for text that is HTML with a table in it, as browsers and spreadsheets put it on the clipboard. */
 export const isHtmlTable = (text: string): boolean => /<table[\s>]/i.test(text) && /<t[dh][\s>]/i.test(text);

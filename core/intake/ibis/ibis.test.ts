@@ -93,11 +93,22 @@ describe('pins', () => {
     expect(read(file(['1 A NC', '1 B NC'])).problems.map((p) => p.code)).toContain('number-twice'));
 });
 
+it('goes on behind a row that says too little, and tells it: a pin without a model is typed by its name and asked', () => {
+  const p = good(readIbis(file(['4', '1 VDD', '2 NC NC']), { file: 'a.ibs' }));
+  expect(p.problems.map(sayProblem)).toEqual([
+    'a.ibs, line 4: A pin needs a number, a signal and a model; found "4".',
+    'a.ibs, line 5: A pin needs a number, a signal and a model; found "1 VDD".',
+  ]);
+  expect(p.terminals.map((t) => [t.name, t.type, t.doubts.map((d) => d.field)])).toEqual([
+    ['VDD', 'supply-in', ['type']],
+    ['NC', 'no-connect', []],
+  ]);
+});
+
 describe('what cannot be read', () => {
   it.each<[string, string, RegExp]>([
     ['no component', '[IBIS Ver] 5.0\n[End]', /No \[Component\] with a \[Pin\] list/],
     ['pins before a component', '[IBIS Ver] 5.0\n[Pin] s m\n1 A NC\n', /a\.ibs, line 2: \[Pin\] stands before any \[Component\]/],
-    ['a pin without a model', file(['1 A']), /a\.ibs, line 4: A pin needs a number, a signal and a model; found "1 A"/],
   ])('%s', (_what, text, says) => expect(refused(readIbis(text, { file: 'a.ibs' }))[0]).toMatch(says));
   it('property: a garbled file is read or refused', () => {
     const whole = file(['1 A m', '2 VDD POWER'], model('m', 'Input'));

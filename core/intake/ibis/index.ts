@@ -33,7 +33,7 @@ export function readIbis(text: string, options: ReadOptions = {}): Result<Propos
   const ibis = parsed.value;
   const components = ibis.components.filter((c) => c.pins.length > 0);
   if (components.length === 0) return refuse(problem('ibis-none', {}, { file }));
-  const problems: Problem[] = [];
+  const problems: Problem[] = [...ibis.problems];
   const names = components.map((c) => c.name);
   const terminals = components.flatMap((c) => c.pins.map((pin) => terminalOf(pin, c, ibis, problems, file)));
   const view = components.find((c) => c.name.toLowerCase() === (options.package ?? names[0]!).toLowerCase()) ?? components[0]!;
@@ -80,11 +80,12 @@ function typeOf(pin: IbisPin, ibis: Ibis, problems: Problem[], file: string | un
   const models = ibis.selectors.get(model) ?? [model];
   const types = [...new Set(models.flatMap((m) => electrical(ibis.types.get(m)?.type)))];
   if (types.length === 0) {
-    problems.push(problem('ibis-model', { model: pin.model, pin: pin.number }, { file, line: pin.line }));
+    // A row without a model is told as such.
+    if (pin.model !== '') problems.push(problem('ibis-model', { model: pin.model, pin: pin.number }, { file, line: pin.line }));
     const named = inferType(pin.signal, undefined, '', new Map());
     const doubt = named.doubt ?? {
       field: 'type' as const,
-      reason: `Model ${pin.model} is not in the file; taken from ${named.because}.`,
+      reason: `${pin.model === '' ? 'Its row has no model' : `Model ${pin.model} is not in the file`}; taken from ${named.because}.`,
       candidates: [named.type, 'input', 'output'],
     };
     return { ...named, doubt };

@@ -1,9 +1,10 @@
-import { ok, problem, refuse, type Result } from '../../part';
+import { ok, problem, refuse, type Problem, type Result } from '../../part';
 
 /** A row of [Pin]: `A1  D0  io_model  [R_pin L_pin C_pin]`. */
 export interface IbisPin {
   number: string;
   signal: string;
+  /** Empty where its row has none. */
   model: string;
   line: number;
 }
@@ -26,6 +27,8 @@ export interface Ibis {
   types: Map<string, { type: string; line: number }>;
   /** [Model Selector]: the models that a name stands for, the default first. */
   selectors: Map<string, string[]>;
+  /** Rows that say too little. */
+  problems: Problem[];
 }
 
 const KEYWORD = /^\s*\[([^\]]+)\]\s*(.*)$/;
@@ -38,7 +41,7 @@ const NA = /^(na|nc|n\/a)$/i;
 
 /** Parses what an IBIS file (IEC 62014-1) says of pins: components, model types, selectors, pairs, rails. */
 export function parseIbis(text: string, file?: string): Result<Ibis> {
-  const ibis: Ibis = { components: [], types: new Map(), selectors: new Map() };
+  const ibis: Ibis = { components: [], types: new Map(), selectors: new Map(), problems: [] };
   let [section, comment, model] = ['', '|', ''];
   let selector: string[] = [];
   let line = 0;
@@ -64,8 +67,9 @@ export function parseIbis(text: string, file?: string): Result<Ibis> {
     const cells = own.trim().split(/\s+/);
     if (own.trim() === '') continue;
     if (section === 'pin') {
-      if (cells.length < 3) return refuse(problem('ibis-pin', { text: own.trim() }, { file, line }));
-      component!.pins.push({ number: cells[0]!, signal: cells[1]!, model: cells[2]!, line });
+      const [number = '', signal, pinModel = ''] = cells;
+      if (signal === undefined || pinModel === '') ibis.problems.push(problem('ibis-pin', { text: own.trim() }, { file, line }));
+      if (signal !== undefined) component!.pins.push({ number, signal, model: pinModel, line });
     } else if (section === 'diff pin' && cells.length >= 2) component!.pairs.push([cells[0]!, cells[1]!]);
     else if (section === 'pin mapping' && cells.length >= 3 && !NA.test(cells[2]!)) component!.rails.set(cells[0]!, cells[2]!);
     else if (section === 'model selector') selector.push(cells[0]!.toLowerCase());

@@ -279,7 +279,7 @@ function entryOf(
 ): Entry {
   const cell = (i: number) => (i < 0 ? '' : (row.cells[i]?.trim() ?? ''));
   const wordsAt = (i: number) => inWords(unbroken(row.cells[i] ?? ''));
-  const [name, meaning] = withoutMeaning(cell(at.name));
+  const [name, meaning] = withoutMeaning(cell(at.name).replace(BEFORE_WORDS, ''));
   const read = numbers.map((i) => ({ packageName: columns[i]!.packageName, text: cell(i), cell: readCountedCell(cell(i)) }));
   const isSingle = read.every(({ cell: of }) => of.kind !== 'list' || of.numbers.length === 1);
   const stacked = isSingle ? stackedNames(name) : undefined;
@@ -308,6 +308,9 @@ function entryOf(
 
 /** `O` with `OD` in the column of buffers is `O (OD)`. */
 const withDrive = (type: string, drive: string): string => (type !== '' && DRIVES_ONE_WAY.test(drive) ? `${type} (${drive})` : type);
+
+/** What stands between a name and what is said of it, and belongs to neither: `VIN:`. */
+const BEFORE_WORDS = /\s*[:;]$/;
 
 /** What a name means, in brackets behind it, in words or in another script: `TXD (transmit data)`, `VM(电源)`. */
 function withoutMeaning(name: string): [name: string, meaning: string] {

@@ -3,9 +3,10 @@ import { fitToColumns, splitWords } from '../text/aligned';
 import type { FoundTable, Scored } from './found-table';
 import { filled, isBlank, mapCells, padded, type Grid, type GridRow } from './grid';
 import { groupOfTitle } from './group-titles';
-import { headingWorth, isHeading, isRowOfContacts, packageIn, roleOfHeading } from './headings';
+import { headingWorth, isHeading, isOfPackage, isOverNumbers, isRowOfContacts, packageIn, roleOfHeading } from './headings';
 import { labelled, looksCounted, looksLikeNumbers, readCountedCell } from './numbers';
 import { rolesOf } from './roles';
+import { ballsOfHalves } from './forms/row-and-column';
 import { splitNumbers } from './forms/split-names';
 import { turned } from './forms/transposed';
 import { withoutHeader } from './without-header';
@@ -18,6 +19,8 @@ interface Header {
   starts?: number[];
   /** Aligned columns one space apart. */
   tight?: boolean;
+  /** What stands over headings that are alike, `Single` and `Dual` over `Pin` and `Pin`: the packages, or the parts, whose numbers they are. */
+  over?: readonly (string | undefined)[];
 }
 
 /**
@@ -127,7 +130,41 @@ const FIGURES = /^\d+[.)]?$/;
 
 function headerAt(grid: Grid, at: number): Header | undefined {
   const header = headingAt(grid, at);
-  return header && withCount(grid, header);
+  return header && withNamesOver(grid.rows[at - 1], withCount(grid, byRows(grid, header)));
+}
+
+/** `No. Terminal`, two headings one blank apart over cells that stand further apart: each has its own column. */
+function byRows(grid: Grid, header: Header): Header {
+  const { cells, starts } = header;
+  if (grid.layout !== 'aligned' || !starts || header.tight || !cells.some((c) => c.includes(' '))) return header;
+  const rows = grid.rows.slice(header.at + header.depth, header.at + header.depth + 8).filter((r) => filled(r).length > 1);
+  const parts = cells.flatMap((cell, i) => {
+    const at = [...cell.matchAll(/ /g)]
+      .map((m) => m.index + 1)
+      .find((k) => {
+        const isBoth = roleOfHeading(cell.slice(0, k - 1)) !== undefined && roleOfHeading(cell.slice(k)) !== undefined;
+        return isBoth && rows.length > 1 && rows.every((r) => r.starts?.includes(starts[i]! + k) && r.starts.includes(starts[i]!));
+      });
+    const whole = [{ cell, start: starts[i]! }];
+    return at === undefined
+      ? whole
+      : [
+          { cell: cell.slice(0, at - 1), start: starts[i]! },
+          { cell: cell.slice(at), start: starts[i]! + at },
+        ];
+  });
+  return { ...header, cells: parts.map((p) => p.cell), starts: parts.map((p) => p.start) };
+}
+
+/** With what stands over each of the headings that are alike, in their order and over nothing else. */
+function withNamesOver(above: GridRow | undefined, header: Header): Header {
+  const { cells } = header;
+  if (!above || isBlank(above) || !areAlike(cells)) return header;
+  const names = above.cells.filter((text) => text.trim() !== '');
+  const isOver = (i: number) => header.starts !== undefined || (above.cells[i]?.trim() ?? '') !== '';
+  const at = cells.flatMap((c, i) => (isOverNumbers(c) && isOver(i) ? [i] : []));
+  if (names.length !== at.length || new Set(names).size < names.length || names.some((n) => n.length > 24)) return header;
+  return { ...header, over: cells.map((_, i) => names[at.indexOf(i)]?.trim()) };
 }
 
 /** Under `Row A` and `Row B` alone the numbers of the contacts have no heading: those that stand left of both have a column of their own. */
@@ -154,11 +191,19 @@ function headingAt(grid: Grid, at: number): Header | undefined {
     // A title over a heading that is whole by itself is none of it.
     const below = asHeader(grid, next, at + 1);
     if (joined && below && headingWorth(below.cells) >= headingWorth(joined.cells)) return single;
-    if (joined && headingWorth(joined.cells) > (single ? headingWorth(single.cells) : 0) && !next.cells.some(isNumber))
-      return { ...joined, at, depth: 2 };
+    const isBetter = joined && headingWorth(joined.cells) > (single ? headingWorth(single.cells) : 0);
+    // `DIP` and `SOP` under two that are alike.
+    const arePackages = joined && filled(next).length > 1 && filled(next).every(isOfPackage) && areAlike(row.cells);
+    if (joined && (isBetter || arePackages) && !next.cells.some(isNumber)) return { ...joined, at, depth: 2 };
   }
   return single;
 }
+
+/** `Pin | Pin | Name`: two headings over numbers that are the same. */
+const areAlike = (cells: readonly string[]): boolean => {
+  const over = cells.filter(isOverNumbers);
+  return over.length > 1 && new Set(over.map((c) => c.trim().toLowerCase())).size === 1;
+};
 
 /** `(number) | (text)`: what is to be filled in below a heading. */
 const areHints = (row: GridRow): boolean =>
@@ -179,14 +224,27 @@ function asHeader(grid: Grid, row: GridRow, at: number): Header | undefined {
   return undefined;
 }
 
+/**
+ * `PIN | I/O` over `NAME | NO. |`, between bars: a heading over several has fewer cells above than there are below, where it stands in
+ * the place of those that follow each other; a blank is under each of the others.
+ */
+function spreadOver(upper: readonly string[], lower: readonly string[]): readonly string[] {
+  if (upper.length >= lower.length) return upper;
+  const begins = lower.map((c, i) => i === 0 || c.trim() === '' || lower[i - 1]!.trim() === '');
+  if (begins.filter(Boolean).length !== upper.length) return upper;
+  let at = 0;
+  return begins.map((isFirst) => (isFirst ? upper[at++]! : ''));
+}
+
 /** Joins two heading rows: `Pin` over `No.`, or one wide heading over several packages. */
 function joinHeads(grid: Grid, upper: GridRow, lower: GridRow): Omit<Header, 'at' | 'depth'> | undefined {
   const wide = grid.layout === 'aligned' && upper.starts && lower.starts;
   if (!wide) {
     const count = Math.max(upper.cells.length, lower.cells.length);
+    const tops = spreadOver(upper.cells, lower.cells);
     let last = '';
     const cells = Array.from({ length: count }, (_, i) => {
-      const top = upper.cells[i]?.trim() ?? '';
+      const top = tops[i]?.trim() ?? '';
       const under = lower.cells[i]?.trim() ?? '';
       last = top || last;
       // A merged heading stands in its first cell only; the empty ones beside it belong to it when they have a package under them.
@@ -233,7 +291,12 @@ function under(grid: Grid, header: Header, until = grid.rows.length): FoundTable
     rows.push(fitted);
   }
   // What stands around it is told when all parts of the table are together.
-  return { columns: rolesOf(header.cells, rows), rows, around: [], headerLine: grid.rows[header.at]!.line };
+  const whole = ballsOfHalves(header.cells, rows);
+  const columns = rolesOf(whole.cells, whole.rows).map((c, i) => {
+    const over = header.over?.[i];
+    return over !== undefined && c.role === 'number' ? { ...c, packageName: over } : c;
+  });
+  return { columns, rows: [...whole.rows], around: [], headerLine: grid.rows[header.at]!.line };
 }
 
 /** Headings of other tables than lists of terminals: ratings, registers, order codes, revisions, legends. */

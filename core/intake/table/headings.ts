@@ -7,13 +7,13 @@ import { typeUnder } from './forms/ticks';
 const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
   number:
     /^((pin|ball|terminal|lead|pad|contact|package|pkg|device)s? )?(no|nos|nr|num|number|numbers|#|id|location|loc|position|pos|coordinate|designator)$|^#$|^(pin|ball|pad|terminal|lead|contact) (no|number|#|s|ref|reference)?$|^balls?$|^leads?$|^pads?$|^contacts?$|^no name$|^(bank|bga|package|pkg|module|board|bond|bonding|die|chip|mcu|cpu|soc|ic|header|connector|jack|plug|socket|edge) (pin|ball|pad|contact)s?( (no|nos|number|numbers|#))?$|^(row|side) [a-d]$|^(odd|even)( pins?)?$/,
-  name: /^((pin|ball|terminal|signal|pad|lead|port|contact|net|short|pin function) )?(name|names|name s|mnemonic|designation|label)$|^symbol$|^markings?$|^connections?$|^windings?$|^mnemonic$|^abbreviation$|^identifier$|^net$|^signal$|^signals$|^(pin|terminal) symbol$|^(primary|function) name$|^primary function$|^(pin|ball|terminal) signal$|^names? of (the )?(pin|ball|terminal|signal|pad)s?$|^main function$|^(pin|signal) id$|^(pin|ball|terminal|signal) names? (and |or )?(description|function)s?$|^row [a-e] (signals?|names?|mnemonics?|signal (name|mnemonic)s?)$/,
+  name: /^((pin|ball|terminal|signal|pad|lead|port|contact|net|short|pin function) )?(name|names|name s|mnemonic|designation|label)$|^symbol$|^markings?$|^connections?$|^windings?$|^mnemonic$|^abbreviation$|^identifier$|^net$|^signal$|^signals$|^(pin|terminal) symbol$|^(primary|function) name$|^primary function$|^(pin|ball|terminal) signal$|^names? of (the )?(pin|ball|terminal|signal|pad)s?$|^(main|1st|first) function$|^(pin|signal) id$|^(pin|ball|terminal|signal) names? (and |or )?(description|function)s?$|^row [a-e] (signals?|names?|mnemonics?|signal (name|mnemonic)s?)$/,
   type: /^e [as]$|^((pin|signal|buffer|electrical|e|io|i o|port|pad|terminal|lead|input|cell|function) )?(type|types|class|kind|dir|direction)$|^io$|^i o$|^(p )?io( [pgs]{1,2}| pwr| power| gnd)+$|^in out$|^dir$|^(pin|signal) (io|i o)$|^attribute$|^electrical$/,
   description:
     /^((pin|signal|terminal|functional|short|ball|function|lead|contact) )?(description|descriptions|desc|definition|definitions|purpose|explanation|details|remarks|remark|comment|comments|parameter|notes|note|meaning|use|usage)$|^function(s)?( and)? description$|^functions?$|^(pin|terminal|signal) function$|^name and function$|^(mode|option) \w{1,8} (pin )?functions?$|^(pin )?functions?( in)? mode \w{1,8}$|^(spi|i2c|uart|serial|parallel|master|slave|normal|program(ming)?|test|boot)( mode)? (pin )?functions?$|^full name$|^what (it|they) (does|do|is for|are for)$|^functions? (in|of|for) /,
   group: /^(pin |signal |function |functional )?(group|category|block|section|bank|interface|port group|domain group)$/,
   alternates:
-    /^(alternate|alternative|alt|additional|other|multiplexed|secondary|mux)( pin| signal)?( function| functions| name| names|s)?( \d{1,2})?$|^(af|alt|mux)( ?\d{1,2})$|^(af|altfn)$|^(optional|configuration|special|shared|peripheral) (pin |signal )?functions?$|^(pin )?multiplex(ed|ing)?$|^(pin )?mux(ed|ing)?( functions?)?$|^(dedicated|emulated) (.{1,30} )?(channel|input|output)s?$/,
+    /^(alternate|alternative|alt|additional|other|multiplexed|secondary|mux)( pin| signal)?( function| functions| name| names|s)?( \d{1,2})?$|^(af|alt|mux)( ?\d{1,2})$|^(af|altfn)$|^(optional|configuration|special|shared|peripheral) (pin |signal )?functions?$|^(pin )?multiplex(ed|ing)?$|^(pin )?mux(ed|ing)?( functions?)?$|^(2nd|3rd|[4-9]th|second|third|fourth|fifth) (pin |signal )?(functions?|names?|signals?)$|^(dedicated|emulated) (.{1,30} )?(channel|input|output)s?$/,
   rail: /^(io |i o |pad |power |supply |voltage )?(rail|domain|supply|power supply|supply domain|power domain|supply rail|vdd|bank supply)$/,
   activeLow: /^(active|pol|polarity|active level|active state|logic level|sense)$/,
 };
@@ -118,6 +118,12 @@ const BESIDE_PINS = /^(parameter|markings?|qty|quantity|unit|device|status|bit|r
 
 const BESIDE_TERMINALS = /^(markings?|qty|quantity|status|value|reset( (value|state))?)$/;
 const OF_TERMINALS = /^(pin|ball|terminal|lead|contact)s?\b/;
+
+/** True for what can stand over the numbers of terminals, `Pin` and `Ball no.`, and over no function of them. */
+export function isOverNumbers(heading: string): boolean {
+  const role = roleOfHeading(heading);
+  return role === 'number' || (role === 'ambiguous' && OF_TERMINALS.test(normal(heading)));
+}
 
 /** True where words stand over limits, registers or orders: the heading of a table that is no pinout. */
 export const headsOtherTable = (cells: readonly string[], least = 2): boolean =>

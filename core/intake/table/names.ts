@@ -152,7 +152,10 @@ export const listAlternates = (cell: string): string[] =>
     : cell
         .split(/[,;/\n]+|\s{2,}/)
         .map((p) => p.trim())
-        .filter((p) => p !== '' && !/^[-–—]$/.test(p));
+        .filter((p) => p !== '' && !LEVEL.test(p));
+
+/** What a terminal is tied to, or a dash: no function of it. */
+const LEVEL = /^(?:[-–—]|open|float(?:ing)?|high|low|tied? (?:high|low)|h|l|hi-?z|x|0|1|v(?:dd|cc|ss)|gnd|n\.?c\.?)$/i;
 
 /** The first of several names, `RXD3` of `RXD3/PHYAD0`; a name that begins with a stroke is whole. */
 export function firstName(name: string): string {

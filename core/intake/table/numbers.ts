@@ -12,6 +12,8 @@ const MOUNT = /^(?:tab|mb|case|base|flange|shell|shield|screen|housing|shroud|ch
 /** `9 (EP)`, `6(tab)`: what the number stands at. */
 const MOUNTED =
   /^([A-Z]{0,2}\d{1,4})\s*\(\s*(?:(?:e-?p(?:ad)?|dap|p-?pad|tab|(?:(?:exposed|thermal|power|die|bottom|cent(?:er|re))[- ]?)?(?:pad|paddle)|heat ?(?:slug|sink))\s*)\)$/i;
+/** `1 (square)`: how the first pad is marked. */
+const MARKED = /^(\d{1,4})\s*\(\s*(?:square|dot|marked|notch|key|first|arrow|triangle|red)(?: (?:pad|pin|wire|stripe))?\s*\)$/i;
 /** A pad in a list of numbers, and what stands between it and its own number. */
 const PAD_AMONG = /\b(?:exposed|thermal|power|die) (?:pad|paddle)\b(\s+(?:pin\s*)?(?=#?\d))?/gi;
 const RANGE = /^([A-Z]{0,3})(\d{1,4})(?:-|–|—|−|\.\.+|…|~|:)([A-Z]{0,3})(\d{1,4})$/i;
@@ -42,7 +44,7 @@ const readOther = remember((text: string): NumberCell => {
   const numbered = /^(?:EP|PAD|exposed pad|thermal pad)\s*[(,=]?\s*(\d{1,4})\)?$/i.exec(cell);
   if (numbered && /[\s(,=]/.test(cell)) return { kind: 'list', numbers: [numbered[1]!] };
   if (EXPOSED.test(cell)) return { kind: 'pad' };
-  const mounted = MOUNTED.exec(cell);
+  const mounted = MOUNTED.exec(cell) ?? MARKED.exec(cell);
   if (mounted) return { kind: 'list', numbers: [mounted[1]!] };
   // `6, exposed pad pin 11`: what the number stands at, or the pad itself.
   const padded = /\bpad/i.test(cell) ? cell.replace(PAD_AMONG, (_, own?: string) => (own === undefined ? 'EPAD' : '')) : cell;

@@ -40,6 +40,10 @@ const isCapitals = (text: string): boolean => /^[A-Z0-9_+\-−–/#~*.[\]{}]+$/.
 /** A word or a few, the first of them no abbreviation with figures. */
 const IN_WORDS = /^[A-Za-z]{3,}(?:[\s/&-]+[A-Za-z\d]+){0,4}$/;
 
+/** What stands over the count of the rows, and over numbers as often. */
+const COUNT = /^(#|no\.?|nr\.?|item|index|序号)$/i;
+const OF_TERMINALS = /^\W*(?:pin|ball|terminal|contact)s?\b/i;
+
 /** True where a column holds 1, 2, 3 in its rows. */
 const countsRows = (rows: readonly GridRow[], i: number): boolean =>
   rows.length > 2 && rows.every((r, k) => r.cells[i]?.trim() === String(k + 1));
@@ -96,7 +100,11 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
       share(i, (c) => looksLikeNumbers(c) || isCounted(c) || labelled(c) !== undefined) >= 0.3) ||
     areSmallBalls(rows.filter(hasTwo), i) ||
     areLetters(rows.filter(hasTwo), i);
-  const areFigures = (i: number) => share(i, (c) => c.split(/[\s,;&–-]+/).every((n) => /^\d{1,4}$/.test(n))) === 1;
+  const areFigures = (i: number) => share(i, (c) => c.split(/[\s,;&–-]+/).every((n) => /^\d{0,4}$/.test(n))) === 1;
+  // `No. | Pin | Function`: where the rows are counted, the balls stand under `Pin`.
+  const areCounted = roles.some((r, i) => r === 'number' && COUNT.test(headings[i]!.trim()) && countsRows(rows, i));
+  const isOfBalls = (i: number) => areCounted && OF_TERMINALS.test(headings[i]!) && isNumbers(i) && areUnlike(rows, i);
+  const hasOpen = roles.filter((r) => r === 'ambiguous' || r === 'name').length > 1;
   // `Signal | LQFP48`: what else could be the name, where numbers have their own heading?
   const isOnlyName =
     roles.includes('number') &&
@@ -115,6 +123,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     if (isElse && share(i, (c) => readCountedCell(c).kind === 'unread' && labelled(c) === undefined) > 0.9) return 'ignore';
     if (role !== 'ambiguous') return role;
     // Beside plain figures D0 and A1 are names.
+    if (isOfBalls(i) && hasOpen) return 'number';
     const isBeside = !areFigures(i) && (isOnlyName || roles.some((other, k) => other === 'ambiguous' && k !== i && areFigures(k)));
     return isNumbers(i) && !isBeside ? 'number' : undefined;
   });
@@ -128,7 +137,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   // A count of the rows before the balls is no package's number.
   const numbered = settled.flatMap((role, i) => (role === 'number' ? [i] : []));
   for (const i of numbered) {
-    const isCount = /^(#|no\.?|nr\.?|item|index|序号)$/i.test(headings[i]!.trim()) && countsRows(rows, i);
+    const isCount = COUNT.test(headings[i]!.trim()) && countsRows(rows, i);
     if (isCount && numbered.some((other) => other !== i && !countsRows(rows, other))) settled[i] = 'ignore';
   }
   const has = (role: ColumnRole) => settled.includes(role);

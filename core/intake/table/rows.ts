@@ -107,6 +107,8 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
       reason: 'The next row has a name alone: nothing tells whether it is the rest of this one.',
       candidates: [clean.name, entry.shortName],
     });
+  if (single && most === 1 && SEVERAL_ALIKE.test(printed))
+    doubts.push({ field: 'number', reason: `“${printed}” could be names of several terminals: there is one number for them.` });
   if (entry.crossed) doubts.push({ field: 'name', reason: 'Text runs over the edge of a column in its row.' });
   const unlike = entry.numbers.map(({ text }) => unlikeOneList(text, entry.name)).find((u) => u !== undefined);
   if (unlike !== undefined) doubts.push({ field: 'name', reason: unlike });
@@ -142,6 +144,8 @@ const WITH_WORD = /^[A-Z][A-Z\d_/#-]+ (?!(?:to|and|or|through)\b)[A-Z]?[a-z]{2,}
 
 /** `Anode, red`: words, and no two names. */
 const OF_WORDS = /^[A-Z][a-z]{2,}(?: [a-z]{2,})*, [a-z]{3,}$/;
+/** `D0 D1`: names that differ in their figure. */
+const SEVERAL_ALIKE = /^([A-Za-z][A-Za-z_]*)\d{1,3}(?: \1\d{1,3})+$/;
 /** The dash of an empty cell, and a resistance. */
 const NO_NAME = /^([-–—]|\d[\d.]* ?[kM]?Ω)$/;
 

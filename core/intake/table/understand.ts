@@ -176,6 +176,12 @@ function namePackages(columns: Column[], titles: readonly string[]): void {
   numbers.forEach((c, i) => {
     if (numbers.length > 1 && c.packageName === '') c.packageName = c.heading.replace(/\s+/g, ' ') || `package ${i + 1}`;
   });
+  // Of two that are called the same neither may take the other's place.
+  const count = (name: string) => numbers.filter((c) => c.packageName === name).length;
+  const twice = new Set(numbers.flatMap((c) => (count(c.packageName) > 1 ? [c.packageName] : [])));
+  columns.forEach((c, i) => {
+    if (c.role === 'number' && twice.has(c.packageName)) c.packageName = `${c.packageName} (column ${i + 1})`;
+  });
 }
 
 /** The asked package by its name, written with or without dashes and blanks; the first where none is asked. */

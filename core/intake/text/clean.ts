@@ -18,7 +18,7 @@ export function cleanText(text: string, file?: string): Result<CleanText> {
     return refuse(problem('input-large', { size: megabytes(text.length), limit: megabytes(TEXT_LIMIT) }, { file }));
   // Most texts have nothing to clean, which one look tells.
   if (!UNCLEAN.test(text))
-    return text.trim() === '' ? refuse(problem('input-empty', {}, { file })) : ok({ lines: text.split('\n'), problems: [] });
+    return text.trim() === '' ? refuse(problem('input-empty', {}, { file })) : ok({ lines: unquoted(text.split('\n')), problems: [] });
   const controls = text.match(/[\u0000-\u0008\u000e-\u001f]/g)?.length ?? 0;
   if (text.includes('\u0000') || controls > text.length / 50) return refuse(problem('input-binary', {}, { file }));
 
@@ -30,7 +30,14 @@ export function cleanText(text: string, file?: string): Result<CleanText> {
     .replace(/\r\n?|\u2028|\u2029|\f|\v/g, '\n')
     .replace(/\u00a0|\u2007|\u202f/g, ' ')
     .split('\n');
-  return ok({ lines, problems: controls > 0 ? [problem('text-control', {}, { file })] : [] });
+  return ok({ lines: unquoted(lines), problems: controls > 0 ? [problem('text-control', {}, { file })] : [] });
+}
+
+/** The lines of a letter that was quoted in another, `> 1  VDD`, without the marks; others as they are. */
+function unquoted(lines: string[]): string[] {
+  const isQuoted = (line: string) => /^\s*>/.test(line);
+  if (!isQuoted(lines.find((l) => l.trim() !== '') ?? '') || !lines.every((l) => l.trim() === '' || isQuoted(l))) return lines;
+  return lines.map((l) => l.replace(/^(?:\s*>)+ ?/, ''));
 }
 
 const megabytes = (characters: number): number => Math.round(characters / 100_000) / 10;

@@ -83,9 +83,11 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
     // A closing bracket is no line of a list.
     if (!/\w/.test(plain)) return;
     filled++;
-    const cells = entryIn(plain, text, rows);
+    const several = entriesIn(plain);
+    const cells = several ? undefined : entryIn(plain, text, rows);
     const last = rows.at(-1);
-    if (cells) rows.push({ line: i + 1, cells });
+    if (several) rows.push(...several.map((of) => ({ line: i + 1, cells: of })));
+    else if (cells) rows.push({ line: i + 1, cells });
     else if (last && GOES_ON.test(text) && !IS_PLACE.test(plain) && lines[i - 1]?.trim()) {
       last.cells[2] = `${last.cells[2] ?? ''} ${plain}`.trim();
       filled--;
@@ -121,6 +123,19 @@ export function withOthers(grid: Grid, others: readonly GridRow[]): Grid {
   const rows = [...grid.rows, ...(titles.length > 1 ? titles : []), ...told].sort((a, b) => a.line - b.line);
   return { ...grid, rows };
 }
+
+/** `IN+ (Pin 3), IN- (Pin 2): Differential inputs.`: several terminals, of all of which the words are told; undefined for any other line. */
+function entriesIn(plain: string): string[][] | undefined {
+  const parts = plain.length > LONGEST_LINE ? [] : plain.split(BETWEEN_NAMED);
+  if (parts.length < 2) return undefined;
+  const named = parts.map((part) => BEHIND_NAME.exec(part));
+  const words = named.at(-1)?.[3] ?? '';
+  const areAll = named.every((m, i) => m && readNumberCell(m[2]!).kind === 'list' && (m[3] === '' || i === named.length - 1));
+  return areAll ? named.map((m) => [m![2]!, m![1]!, words]) : undefined;
+}
+const BETWEEN_NAMED = /(?<=\))(?:, and |, |,| and | & )(?=[^\s()]{1,20} ?\( ?(?:pin|ball|terminal|lead)s?\b)/i;
+/** A longer line says more than names. */
+const LONGEST_LINE = 1000;
 
 /** Number, name and words of a line that is an entry; undefined for any other. */
 function entryIn(plain: string, text: string, rows: readonly GridRow[]): string[] | undefined {

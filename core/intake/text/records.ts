@@ -1,4 +1,5 @@
 import type { Grid, GridRow } from '../table/grid';
+import { headingWorth } from '../table/headings';
 import { looksLikeTerminal } from '../table/numbers';
 
 /** A key and its value, `name: VDD` or `name = "VDD"`, which may begin a record: `- number: 1`. */
@@ -15,7 +16,7 @@ const LEAST = 2;
 export const recordsGrid = (lines: readonly string[]): Grid | undefined => {
   const first = lines.find((l) => l.trim() !== '')?.trim() ?? '';
   if (/^[[{]/.test(first) && !SECTION.test(first)) return jsonGrid(lines) ?? (/^\{.*\}$/.test(first) ? jsonGrid(asList(lines)) : undefined);
-  return keyedGrid(lines) ?? attributesGrid(lines);
+  return keyedGrid(lines) ?? inlineGrid(lines) ?? attributesGrid(lines);
 };
 
 /** An object in each line as a list of them. */
@@ -101,6 +102,30 @@ function openingKey(lines: readonly string[]): string {
   const counts = new Map<string, number>();
   for (const key of keys) counts.set(key, (counts.get(key) ?? 0) + 1);
   return counts.has('') ? '' : (keys.find((key) => counts.get(key)! >= LEAST) ?? '');
+}
+
+/** What parts the fields of a record in one line: wide blanks, a bar, a semicolon, or a comma before the next key. */
+const BETWEEN = /\s{2,}|\s*[;|]\s*|,\s+(?=[A-Za-z][\w #-]{0,20}[:=])/;
+const FIELD = /^["']?([A-Za-z][\w .#/()-]{0,24}?)["']?\s*[:=]\s*(\S.*)$/;
+/** A longer line is no record. */
+const LONGEST_RECORD = 1000;
+
+/** A record in each line, `Pin: 1, 2   Name: VIN   Function: supply input`; most lines are such, and all have their first key. */
+function inlineGrid(lines: readonly string[]): Grid | undefined {
+  const filled = lines.filter((l) => l.trim() !== '').length;
+  const records = lines.flatMap((text, i) => {
+    if (text.length > LONGEST_RECORD || !/[:=].*[:=]/.test(text)) return [];
+    const parts = text.trim().replace(/([:=])\s+/g, '$1 ').split(BETWEEN); // prettier-ignore
+    const fields = parts.flatMap((part): Fields => {
+      const [, key, value] = FIELD.exec(part) ?? [];
+      return key !== undefined && value !== undefined ? [[key, value.replace(/^(["'])(.*)\1$/, '$2').trim()]] : [];
+    });
+    return fields.length > 1 && fields.length === parts.length ? [{ fields, line: i + 1 }] : [];
+  });
+  const [first] = records[0]?.fields[0] ?? [];
+  const areAlike = records.every((r) => r.fields[0]![0] === first);
+  const areHeadings = headingWorth(records[0]?.fields.map(([key]) => key) ?? []) > 1;
+  return areAlike && areHeadings && records.length >= 0.7 * filled ? gridOf(records) : undefined;
 }
 
 const ATTRIBUTE = /\b([A-Za-z][\w.:-]{0,30})\s*=\s*"([^"]{0,300})"/g;

@@ -15,11 +15,11 @@ type Meaning = ElectricalType | 'power' | 'analog' | 'digital' | 'unsaid';
 const CODES: Record<string, Meaning> = Object.fromEntries(
   (
     [
-      ['input', 'I IN INP AI AIN DI DIN I/P IPU IPD IPUPD IS IST ISMT IA ID ICMOS ITTL ST CI CLK RFI RFIN HI LI IC IL AIDI'],
-      ['output', 'O OUT AO AOUT DO DOUT O/P OA OPP OCMOS OTTL CO RFO RFOUT HO LO OPU'],
+      ['input', 'I IN INP AI AIN DI DIN I/P IPU IPD IPUPD IS IST ISMT IA ID ICMOS ITTL ST CI CLK RFI RFIN HI LI IC IL AIDI EIN'],
+      ['output', 'O OUT AO AOUT DO DOUT O/P OA OPP OCMOS OTTL CO RFO RFOUT HO LO OPU AUS'],
       [
         'bidirectional',
-        'I/O IO B BI BD BIDI BIDIR IO/PU INOUT IN/OUT AIO AI/O AI/AO AIAO DIO DI/O DI/DO DIDO I/O/PU E/A E/S RFIO RFI/O O/I IOPU IOPD TTLIO FT TC TT I/OFT IOZ I/OZ PIO GPIO PIO/CK ↔ ⇔ ⟷ <-> <=>',
+        'I/O IO B BI BD BIDI BIDIR IO/PU INOUT IN/OUT AIO AI/O AI/AO AIAO DIO DI/O DI/DO DIDO I/O/PU E/A E/S RFIO RFI/O O/I IOPU IOPD TTLIO FT TC TT I/OFT IOZ I/OZ PIO GPIO PIO/CK EIN/AUS ↔ ⇔ ⟷ <-> <=>',
       ],
       ['three-state', 'OZ O/Z Z T TS O/T OT 3S 3ST TRI O3 OTS DOZ O/TS'],
       ['open-drain', 'OD O/D OC O/OD ODO DOD OODR OOD OOC O/OC OD/O OPD'],

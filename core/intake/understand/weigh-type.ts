@@ -67,8 +67,8 @@ export interface Said {
 export function weighType({ name, code, description: whole, told: cell }: Said): TypeConclusion {
   // `General purpose / analog input 0`: what follows is what it may be besides.
   const description = whole.replace(/^(\W*general[- ]purpose)( (?:pin|port|i\/?o))?\s*[/,;]\s.*$/i, '$1 I/O');
-  const told = ofPowerOutput(cell, name, description);
   const ofName = evidenceOfName(name);
+  const told = ofPowerInput(ofPowerOutput(cell, name, description), ofName);
   const goesOut = ofName.some((n) => n.type === 'output' && n.weight >= 4.5);
   const words = [
     ...groundPad(name, description),
@@ -129,7 +129,7 @@ export function weighType({ name, code, description: whole, told: cell }: Said):
       reason: isClassOnly
         ? `${capital(because)} does not tell ${told[0]!.type === 'supply-in' ? 'a supply from a rail that the part makes itself' : 'a direction'}, and neither name nor words do.`
         : isFed && rivals.length === 0
-          ? `${capital(told[0]!.because)} says ${told[0]!.type}; ${fed[0]!.because} reads as a supply.`
+          ? `${capital(told[0]!.because)} says ${told[0]!.type}; ${fed[0]!.because} reads as a ${type === 'ground' ? 'ground' : 'supply'}.`
           : reasonOf(type, weight, because, rivals, unheard || empty ? code : undefined),
       candidates,
     },
@@ -150,6 +150,11 @@ function ofPowerOutput(told: Evidence[], name: string, description: string): Evi
   if (said.some((e) => e.type === 'supply-out')) return [rail];
   return OF_BRIDGE.test(description) && said.some((e) => e.type === 'output') ? told.filter((e) => e !== rail) : told;
 }
+
+/** `Power input` of GND: in tables of directions and classes a ground has no class of its own. */
+const ofPowerInput = (told: Evidence[], ofName: readonly Evidence[]): Evidence[] =>
+  told.map((e) => (POWER_INPUT.test(e.because) && ofName.some((n) => n.type === 'ground' && n.weight >= 5) ? { ...e, type: 'ground' } : e));
+const POWER_INPUT = /^type column “(?:power|supply)[ -_]?in(?:put)?”$/i;
 
 const OF_BRIDGE = /\bbridge\b|\bmotor\b|\bspeaker\b|\bphase [a-z]\b|\bloudspeaker\b/i;
 
@@ -200,9 +205,14 @@ const OF_SIGNAL = /\b(analog(ue)?|signal|differential|channel|data|logic|sense|t
  * both stand against each other and a person decides.
  */
 function fedByName(told: Evidence[], named: Evidence[], description: string): Evidence[] {
-  const supply = named.find((e) => e.type === 'supply-in' && e.weight >= 5);
+  const supply = named.find((e) => e.type === 'supply-in' && e.weight >= 4);
+  const ground = named.find((e) => e.type === 'ground' && e.weight >= 5);
   const [only, ...more] = told;
-  if (!supply || !only || more.length > 0 || OF_SIGNAL.test(description)) return [];
+  if (!only || more.length > 0 || OF_SIGNAL.test(description)) return [];
+  // Where words say more, they tell.
+  if (ground && description.trim() === '' && (only.type === 'input' || only.type === 'output'))
+    return [evidence('ground', 9, ground.because)];
+  if (!supply) return [];
   if (only.type === 'output') return [evidence('supply-out', 9, supply.because)];
   return only.type === 'input' ? [evidence('supply-in', 9, supply.because)] : [];
 }
