@@ -2,6 +2,7 @@ import { roleOfHeading, packageIn } from '../table/headings';
 import { looksLikeNumbers } from '../table/numbers';
 import { hasDescribed } from './described';
 import { saysDrawing } from './drawing';
+import { hasListed } from './listed';
 import type { DocumentPage } from './page';
 import { spacedWords } from './words';
 
@@ -15,12 +16,9 @@ export function pagesWorthRuling(pages: readonly DocumentPage[]): number[] {
     const all = page.runs.map((r) => r.text.trim()).filter((t) => t !== '');
     const texts = [...all.filter((t) => t.length < LONG), ...all.flatMap(tightHeadings), ...spacedWords(page.runs)];
     const isDrawn = saysDrawing(all);
+    const text = page.runs.map((r) => r.text).join(' ');
     const worth =
-      hasHeadings(texts) ||
-      hasMap(texts) ||
-      isDrawn ||
-      hasDescribed(page.runs.map((r) => r.text).join(' ')) ||
-      (before && numbersIn(texts) >= 3);
+      hasHeadings(texts) || hasMap(texts) || isDrawn || hasDescribed(text) || hasListed(text) || (before && numbersIn(texts) >= 3);
     // The last row or two of a table can stand on a page of their own, and a list of names beside a drawing goes on there.
     const isLast = !worth && before && (numbersIn(texts) >= 1 || wasDrawn || texts.some((t) => PAD.test(t)));
     wasDrawn = isDrawn;

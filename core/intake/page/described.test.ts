@@ -94,3 +94,30 @@ it('reads the leads that a legend counts beside a drawing, with the place of eac
   expect(new Set(boxes.map((b) => b?.[1])).size).toBe(3);
   expect(boxes.every((b) => b !== undefined && b[0]! + b[2]! < 200)).toBe(true);
 });
+
+describe('a list with a line for each terminal', () => {
+  const LIST = [
+    'Connector',
+    '• Pin 1: not connected',
+    '• Pin 2: RX, receive data of the',
+    'unit beside it',
+    '• Pin 3: TX',
+    '• Pin 5: signal ground',
+  ];
+  it('is read where there is nothing else', () => {
+    const { terminals } = read([of(...LIST)]);
+    expect(terminals.map((t) => [t.numbers[''], t.name, t.description])).toEqual([
+      ['1', 'NC', 'not connected'],
+      ['2', 'RX', 'receive data of the unit beside it'],
+      ['3', 'TX', undefined],
+      ['5', 'signal ground', undefined],
+    ]);
+    expect(terminals[1]!.origin?.page).toBe(1);
+  });
+  it('is none of two lines, or of steps', () => {
+    expect(readPages([of(...LIST.slice(0, 3))]).ok).toBe(false);
+    expect(readPages([of('Step 1: open the lid', 'Step 2: set the jumper', 'Step 3: close the lid', 'Step 4: switch it on')]).ok).toBe(
+      false,
+    );
+  });
+});

@@ -9,6 +9,7 @@ import { legendOfLeads } from './lead-legend';
 import { leftBehind } from './left-behind';
 import { coverOf } from './cover-texts';
 import { textOf } from './lines';
+import { listOnPage } from './listed';
 import { drawnTable, hasDrawing } from './drawing';
 import { besideMap, readMaps } from './maps';
 import { onPaper, type DocumentPage } from './page';
@@ -51,7 +52,14 @@ function readWhole(pages: readonly DocumentPage[], options: ReadOptions): Result
   const found = tablesOf(ready, options);
   const described = options.region ? undefined : readDescribed(ready, options);
   if (found.length === 0)
-    return described ?? readMaps(ready, [], options) ?? readDrawn(pages, ready, options) ?? readLegend(pages, ready, options) ?? none();
+    return (
+      described ??
+      readMaps(ready, [], options) ??
+      readDrawn(pages, ready, options) ??
+      readLegend(pages, ready, options) ??
+      readListed(ready, options) ??
+      none()
+    );
   const { chosen, choices } = choose(found, options);
   const legends = legendTables(ready);
   const read = readTables(
@@ -90,6 +98,12 @@ function madeReady(pages: readonly DocumentPage[], ready: readonly Ready[]): Rea
 function readDescribed(ready: readonly Ready[], options: ReadOptions): Result<Proposal> | undefined {
   const described = describedTable(ready, options);
   return described && readFound(described, ready, options);
+}
+
+/** The terminals that lines list, each by itself; undefined where there are none. */
+function readListed(ready: readonly Ready[], options: ReadOptions): Result<Proposal> | undefined {
+  const listed = options.region ? undefined : listOnPage(ready, options.page);
+  return listed && readFound(listed, ready, options);
 }
 
 /** What is no table, read as one. */

@@ -5,7 +5,7 @@ export type NumberCell = { kind: 'list'; numbers: string[] } | { kind: 'none' } 
 
 const NONE = /^(|-+|–|—|−|n\.?\/?a\.?|none|x|×|\.+|…)$/i;
 const EXPOSED =
-  /^(ep|epad|e-pad|dap|pad|power pad|thermal pad|exposed (thermal |die |metal )?(pad|paddle)|exposed|die pad|thermal|heat ?slug|center pad|centre pad|paddle)$/i;
+  /^(ep|epad|e-pad|dap|pad|power pad|thermal pad|exp(?:osed|\.)? ?(thermal |die |metal )?(pad|paddle)|exposed|die pad|thermal|heat ?slug|center pad|centre pad|paddle)$/i;
 const TOKEN = /^(?:[A-Z]{1,3}\d{1,4}|\d{1,4}|[A-Z]{1,2}\d{1,3}[A-Z]|TAB\d?|EP\d?|[A-Z]{2}|[A-Z]\d?)$/i;
 /** What a transistor stands on, in the place of a number: its tab, its mounting base, its case; a connector's shell and screen. */
 const MOUNT = /^(?:tab|mb|case|base|flange|shell|shield|screen|housing|shroud|chassis|backshell)$/i;

@@ -44,6 +44,9 @@ const IN_WORDS = /^[A-Za-z]{3,}(?:[\s/&-]+[A-Za-z\d]+){0,4}$/;
 const COUNT = /^(#|no\.?|nr\.?|item|index|序号)$/i;
 const OF_TERMINALS = /^\W*(?:pin|ball|terminal|contact)s?\b/i;
 
+/** In so many rows it shows whether cells are a few kinds. */
+const MANY_ROWS = 6;
+
 /** True where a column holds 1, 2, 3 in its rows. */
 const countsRows = (rows: readonly GridRow[], i: number): boolean =>
   rows.length > 2 && rows.every((r, k) => r.cells[i]?.trim() === String(k + 1));
@@ -153,6 +156,10 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   // A net is what a board calls the terminal; it is its name only where nothing else is.
   const isNet = (i: number) => settled[i] === 'name' && NET.test(headings[i]!);
   const isNamed = settled.some((role, i) => (role === 'name' ? !isNet(i) : role === undefined && roles[i] === 'ambiguous' && areNames(i)));
+  // `Terminal | Designation`: signs as names have them, and words for each under a heading of names.
+  const [called, inPhrases] = [settled.findIndex((role, i) => role === undefined && roles[i] === 'ambiguous'), settled.indexOf('name')];
+  if (called >= 0 && inPhrases >= 0 && share(inPhrases, isPhrase) >= 0.6 && share(called, isToken) >= 0.9 && share(called, isSign) >= 0.5)
+    [settled[called], settled[inPhrases]] = ['name', 'description'];
   const groups = settled.filter((role) => role === 'group').length;
   headings.forEach((heading, i) => {
     if (isNamed && isNet(i)) settled[i] = 'ignore';
@@ -210,6 +217,12 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     if (role !== 'description' || has('group') || rows.length < 5 || rows.filter((r) => r.same?.[i]).length < 0.5 * rows.length) return;
     if (share(i, (c) => c.length <= 24 && c.split(/\s+/).length <= 3) === 1) settled[i] = 'group';
   });
+  // Before all other columns, in the first row and in few others, they are too.
+  if (settled[first] === 'description' && !has('group') && rows.length > 5 && rows[0]!.cells[first]?.trim()) {
+    const cells = filledCells(rows, first);
+    const areTitles = cells.every((c) => c.length <= 24 && c.split(/\s+/).length <= 3) && new Set(cells).size === cells.length;
+    if (areTitles && cells.length > 1 && cells.length <= 0.7 * rows.length) settled[first] = 'group';
+  }
   // `Pin | Function | Description`: where nothing is called a name, the function is one.
   if (!has('name')) {
     const functions = settled.map((r, i) => (r === 'description' ? i : -1)).filter((i) => i >= 0);
@@ -287,12 +300,14 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     if (new Set(cells).size >= 0.9 * cells.length) settled[i] = 'number';
   });
   const names = settled.filter((r) => r === 'name').length;
+  // `GPIO` in most rows is a kind of terminal, and no name of each.
+  const areKinds = (i: number) => filledCells(rows, i).length >= MANY_ROWS && !areMostlyUnlike(rows, i);
   let seenName = false;
   return headings.map((heading, i) => {
     let role = settled[i] ?? 'ignore';
     if (role === 'name' && names > 1) {
       // Of two names the second is the function in words, or else another name.
-      role = !seenName ? 'name' : share(i, (c) => /\s/.test(c)) > 0.3 ? 'description' : 'alternates';
+      role = !seenName ? 'name' : share(i, (c) => /\s/.test(c)) > 0.3 || areKinds(i) ? 'description' : 'alternates';
       seenName = true;
     }
     return { role, heading: heading.trim(), packageName: role === 'number' ? packageOfHeading(heading) : '' };

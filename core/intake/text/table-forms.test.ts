@@ -26,6 +26,17 @@ describe('two columns of numbers under headings that are alike', () => {
     expect(read('Single    Dual\nPin  Pin  Name   Function\n3    3    IN1+   Input\n6    1    OUT1   Output\n-    5    IN2+   Input\n').packages.map((p) => p.name)).toEqual(['Single', 'Dual'])); // prettier-ignore
 });
 
+describe('two rows of a connector, each seen from its side', () => {
+  it.each([
+    ['in cells', 'Signal,Pin,Pin,Signal\nGND,1,2,GND\nD0,3,4,D1\nnCS,5,6,nIRQ\n'],
+    ['in columns of blanks', 'Signal  Pin  Pin  Signal\nGND     1    2    GND\nD0      3    4    D1\nnCS     5    6    nIRQ\n'],
+  ])('are one list: %s', (_what, text) => expect(pins(text)).toEqual(['1 GND', '3 D0', '5 nCS', '2 GND', '4 D1', '6 nIRQ']));
+  it('are one list with more beside the names, and a side that is shorter', () =>
+    expect(read('Name,Dir,Pin,Pin,Dir,Name\nVDD,-,1,2,-,GND\nD0,I,3,4,O,Q0\n,,,6,O,Q1\n').terminals.map((t) => `${t.numbers['']} ${t.name} ${t.type}`)).toEqual(['1 VDD supply-in', '3 D0 input', '2 GND ground', '4 Q0 output', '6 Q1 output'])); // prettier-ignore
+  it('leave a cell empty where the row has none there', () =>
+    expect(read('Pin  Name   Pin  Name\n1    VDD    5    GND\n2           6    OUT\n3    A      7    B\n').terminals.map((t) => `${t.numbers['']} ${t.name}`)).toEqual(['1 VDD', '3 A', '5 GND', '6 OUT', '7 B'])); // prettier-ignore
+});
+
 describe('tables of other forms', () => {
   it.each<[string, string, string[]]>([
     ['headings one blank apart over cells that stand further apart', 'No. Terminal  Electrical     Function\n01  L1        AC line input  Live\n02  N         AC line input  Neutral\n', ['01 L1', '02 N']],
@@ -46,6 +57,21 @@ describe('tables of other forms', () => {
 
   it('takes the second function for another name, and the first for none', () =>
     expect(read('Pin,Name,1st function,2nd function\n1,P1,P1,TX\n2,P2,P2,RX\n3,VDD,,\n').terminals.map((t) => t.alternates ?? [])).toEqual([['TX'], ['RX'], []])); // prettier-ignore
+
+  it('takes signs for names, and the words for each of them for what they are, whatever their headings', () =>
+    expect(read('Terminal,Pin,Designation\n+Vin,1,Positive input\n-Vin,2,Negative input\nCTRL,3,Remote on\n').terminals.map((t) => [t.name, t.description])).toEqual([['+Vin', 'Positive input'], ['-Vin', 'Negative input'], ['CTRL', 'Remote on']])); // prettier-ignore
+
+  it('takes a few kinds under a second heading of names for no names', () => {
+    const rows = ['A2,PB0A,GPIO', 'A3,PB0B,GPIO', 'B2,PB1A,GPIO', 'B3,VIO0,Supply', 'C1,PB2A,GPIO', 'A1,GND,Ground'];
+    const { terminals } = read(`Ball,Pad name,Primary function\n${rows.join('\n')}\n`);
+    expect(terminals.map((t) => [t.alternates ?? [], t.description])).toEqual(rows.map((row) => [[], row.split(',')[2]]));
+  });
+
+  it('takes functions before all else, that stand once for several rows, for groups', () =>
+    expect(read('Function,Signal,Ball,I/O\nClock,XTI,E1,I\n,XTO,E2,O\nUART,TXA,C1,O\n,RXA,C2,I\nPower,VDD,A1,P\n,VSS,A2,G\n').terminals.map((t) => t.group)).toEqual(['Clock', 'Clock', 'UART', 'UART', 'Power', 'Power'])); // prettier-ignore
+
+  it('reads a heading of types that is broken into its letters', () =>
+    expect(read('Pin,Name,"I\nO\nP",Description\n1,D1,I,Line\n2,Q1,O,Line\n3,VTT,P,Line\n').terminals.map((t) => t.type)).toEqual(['input', 'output', 'supply-in'])); // prettier-ignore
 
   it('knows ins and outs in German', () =>
     expect(read('Pin | Signal | Richtung\n1 | AB1 | Ein\n2 | AB2 | Aus\n3 | AB3 | Ein/Aus\n').terminals.map((t) => t.type)).toEqual(['input', 'output', 'bidirectional'])); // prettier-ignore

@@ -1,3 +1,4 @@
+import { fitToColumns } from '../../text/aligned';
 import { headingWorth, roleOfHeading } from '../headings';
 import { isBlank, mapCells, type Grid, type GridRow } from '../grid';
 
@@ -13,10 +14,10 @@ export function unfold(grid: Grid): Grid {
     const parts = partsOf(row);
     if (!parts) continue;
     const below = grid.rows.slice(at + 1);
-    const stop = endOf(below, parts[1]!.from);
+    const stop = endOf(below, Math.min(...parts[1]!));
     const body = stop < 0 ? below : below.slice(0, stop);
     const stacked = parts.flatMap((part, i) =>
-      (i === 0 ? [row, ...body] : body).map((r) => slice(r, part)).filter((r) => !isBlank(r) || i === 0),
+      (i === 0 ? [row, ...body] : body).map((r) => slice(r, part, row)).filter((r) => !isBlank(r) || i === 0),
     );
     return { layout: grid.layout, rows: [...grid.rows.slice(0, at), ...stacked, ...(stop < 0 ? [] : below.slice(stop))] };
   }
@@ -29,7 +30,8 @@ function endOf(rows: readonly GridRow[], second: number): number {
   return rows.findIndex((r, i) => isBlank(r) && (i > last || isBlank(rows[i + 1] ?? r)));
 }
 
-type Part = { from: number; to: number };
+/** The columns of a part, in the order of those of the first. */
+type Part = number[];
 
 function partsOf(row: GridRow): Part[] | undefined {
   if (row.cells.length < 4 || row.cells.some((c) => /^\s*\d[\d\s,.]*$/.test(c))) return undefined;
@@ -43,9 +45,20 @@ function partsOf(row: GridRow): Part[] | undefined {
     const isMostlyAlike = others.length === 0 || (others.length === 1 && size > 2 && filledAt.indexOf(others[0]!) % size > 1);
     if (!isMostlyAlike || headingWorth(filledAt.slice(0, size).map((i) => row.cells[i]!)) < 2) continue;
     const starts = filledAt.filter((_, k) => k % size === 0);
-    return starts.map((from, k) => ({ from, to: starts[k + 1] ?? row.cells.length }));
+    return starts.map((from, k) => columns(from, starts[k + 1] ?? row.cells.length));
   }
-  return undefined;
+  return mirrored(row, filledAt);
+}
+
+const columns = (from: number, to: number): Part => Array.from({ length: to - from }, (_, i) => from + i);
+
+/** `Signal | Pin | Pin | Signal`: the two rows of a connector, each seen from its side. */
+function mirrored({ cells }: GridRow, filledAt: readonly number[]): Part[] | undefined {
+  const half = filledAt.length / 2;
+  const back = [...filledAt].reverse();
+  if (!Number.isInteger(half) || filledAt.length < cells.length) return undefined;
+  const areAlike = filledAt.every((i, k) => k >= half || cells[i]!.trim().toLowerCase() === cells[back[k]!]!.trim().toLowerCase());
+  return areAlike && headingWorth(cells.slice(0, half)) > 1 ? [filledAt.slice(0, half), back.slice(0, half)] : undefined;
 }
 
 /** `Row A` and `Row B`, `odd` and `even`, head two halves of one list, and so do `name` and `Pin name`. */
@@ -54,4 +67,13 @@ const areOfOneRole = (a: string, b: string): boolean =>
   roleOfHeading(a) === roleOfHeading(b) && !['ambiguous', undefined].includes(roleOfHeading(a));
 const withoutSide = (heading: string): string => heading.replace(/(?<=^(?:row|side) )[a-d]$|\b(?:odd|even)\b/, '…');
 
-const slice = (row: GridRow, { from, to }: Part): GridRow => mapCells(row, (of) => of.slice(from, to));
+/** The cells of a part of a row. Those that stand in another order than on the page have places of their own in it. */
+function slice(row: GridRow, part: Part, head: GridRow): GridRow {
+  const isTurned = part.length > 1 && part[0]! > part[1]!;
+  if (!row.starts || !head.starts || !(isTurned || head.cells.length === 2 * part.length))
+    return mapCells(row, (of) => part.flatMap((i) => (i < of.length ? [of[i]!] : [])));
+  const cells = fitToColumns(row, head.starts);
+  return { ...row, cells: part.map((i) => cells[i] ?? ''), starts: part.map((_, k) => k * APART) };
+}
+/** Wider than any heading. */
+const APART = 80;

@@ -1,0 +1,66 @@
+import type { GridRow } from '../table/grid';
+import { rolesOf } from '../table/roles';
+import { tenths, unite, type Box } from '../table/box';
+import { listedGrid } from '../text/listed';
+import type { Described } from './described';
+import { textOf, type Line } from './lines';
+import type { Ready } from './ready';
+import { regionsOf } from './regions';
+import { boxOf } from './words';
+
+/** A line that begins with a terminal and its number, `• Pin 2: RxD, receive data`. */
+const BEGINS = /^(?:[•▪◦·–—*-]\s*)?(?:pin|ball|terminal|lead|contact)s?\s*(?:no\.?|#)?\s*[A-Z]{0,2}\d{1,3}\b[^:=]{0,30}[:=]\s*\S/i;
+const BULLET = /^[•▪◦·–—*-]\s*/;
+/** Fewer lines than this are remarks on single terminals. */
+const LEAST = 3;
+/** An entry has no more lines than this. */
+const MOST_LINES = 3;
+
+const countIn = (text: string): number =>
+  (text.match(/\b(?:pin|ball|terminal|lead|contact)s?\s*(?:no\.?\s*|#)?[A-Z]{0,2}\d{1,3}\s*[:=]/gi) ?? []).length;
+
+/** True for a page's text that has such lines. */
+export const hasListed = (text: string): boolean => countIn(text) >= LEAST;
+
+/** The longest list of terminals, a line or a few for each, that stands on one page; undefined where there is none. */
+export function listOnPage(ready: readonly Ready[], page: number | undefined): Described | undefined {
+  const lists = ready.flatMap((r) =>
+    page !== undefined && r.page.number !== page
+      ? []
+      : regionsOf(r.page, r.lines).flatMap((region) => runsOf(region.lines).flatMap((run) => tableOf(run, r) ?? [])),
+  );
+  return lists.reduce<Described | undefined>((best, list) => (list.choice.rows > (best?.choice.rows ?? 0) ? list : best), undefined);
+}
+
+/** Lines from one that begins an entry to the last, with what goes on below each of them. */
+function runsOf(lines: readonly Line[]): Line[][] {
+  const begins = lines.flatMap((line, i) => (BEGINS.test(textOf(line)) ? [i] : []));
+  const runs: { from: number; last: number; count: number }[] = [];
+  for (const at of begins) {
+    const run = runs.at(-1);
+    if (run && at - run.last <= MOST_LINES) Object.assign(run, { last: at, count: run.count + 1 });
+    else runs.push({ from: at, last: at, count: 1 });
+  }
+  return runs.filter((run) => run.count >= LEAST).map((run) => lines.slice(run.from, run.last + 1));
+}
+
+function tableOf(lines: readonly Line[], { page, back }: Ready): Described | undefined {
+  const texts = lines.map((line) => textOf(line));
+  const grid = listedGrid(texts.map((text) => (BEGINS.test(text) ? text.replace(BULLET, '') : `  ${text}`)));
+  const [head, ...body] = grid?.rows ?? [];
+  if (!head || body.length < LEAST) return undefined;
+  const boxAt = (line: number): Box => tenths(back(unite(lines[line - 1]!.words.map(boxOf))!));
+  const rows = body.map((row): GridRow => ({ ...row, place: { page: page.number, boxes: row.cells.map(() => boxAt(row.line)) } }));
+  const columns = rolesOf(head.cells, rows);
+  return {
+    table: { columns, rows, around: [], headerLine: undefined },
+    choice: {
+      title: 'List of terminals',
+      page: page.number,
+      rows: rows.length,
+      taken: true,
+      columns,
+      areas: [{ page: page.number, box: tenths(unite(lines.map((_, i) => boxAt(i + 1)))!), columns: [] }],
+    },
+  };
+}
