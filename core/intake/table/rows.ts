@@ -205,4 +205,4 @@ const IN_WORDS = /^[A-Za-z][a-z]{2,20}(?:[ /-][A-Za-z()+-]{1,20}){0,5}(?: \d)?$/
 
 const LOW_TYPE = /\b(?:active[- ]low|low[- ]active)\b/i;
 
-const isLow = (level: string): boolean => level !== '' && /^(l|low|active low|-)$/i.test(level);
+const isLow = (level: string): boolean => level !== '' && /^(l|low|lo|active[- ]low|neg(ative)?|inv(erted)?|-)$/i.test(level);

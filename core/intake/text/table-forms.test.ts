@@ -73,6 +73,19 @@ describe('tables of other forms', () => {
   it('reads a heading of types that is broken into its letters', () =>
     expect(read('Pin,Name,"I\nO\nP",Description\n1,D1,I,Line\n2,Q1,O,Line\n3,VTT,P,Line\n').terminals.map((t) => t.type)).toEqual(['input', 'output', 'supply-in'])); // prettier-ignore
 
+  it.each([
+    ['AGND', 'Analog supply', 'ground', false],
+    ['VSS', 'Power supply pins', 'ground', true],
+    ['VSS', 'Supply voltage', 'supply-in', true],
+    ['VDD', 'Power supply pins', 'supply-in', false],
+  ])('%s that is said to be “%s” is %s, asked: %s', (name, words, type, isAsked) => {
+    const [t] = read(`Pin,Name,Description\n1,${name},${words}\n2,VCC,Supply of the core\n3,Q0,Output\n`).terminals;
+    expect([t!.type, t!.doubts.length > 0]).toEqual([type, isAsked]);
+  });
+
+  it('takes a negative polarity for active low, and a direction at the device for its own', () =>
+    expect(read('Pin,Name,Direction at device,Polarity\n1,CS,input,Negative\n2,RD,output,Positive\n3,M,bidirectional,\n').terminals.map((t) => [t.type, t.activeLow ?? false])).toEqual([['input', true], ['output', false], ['bidirectional', false]])); // prettier-ignore
+
   it('knows ins and outs in German', () =>
     expect(read('Pin | Signal | Richtung\n1 | AB1 | Ein\n2 | AB2 | Aus\n3 | AB3 | Ein/Aus\n').terminals.map((t) => t.type)).toEqual(['input', 'output', 'bidirectional'])); // prettier-ignore
 
@@ -85,6 +98,7 @@ describe('tables of other forms', () => {
     ['GND', 'I', 'ground', true],
     ['GND', 'power in', 'ground', false],
     ['VDD', 'power input', 'supply-in', false],
+    ['VDD', 'power_in', 'supply-in', false],
   ])('%s with “%s” is %s, asked: %s', (name, code, type, isAsked) => {
     const [t] = read(`Pin,Signal,Direction\n1,${name},${code}\n2,TX,O\n3,RX,I\n`).terminals;
     expect([t!.type, t!.doubts.length > 0]).toEqual([type, isAsked]);

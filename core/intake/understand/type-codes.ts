@@ -71,7 +71,7 @@ const LONGEST = 400;
  */
 export function evidenceOfCode(cell: string, legend: ReadonlyMap<string, string>): Evidence[] {
   // What the level at reset is read for is no direction of its own.
-  const text = spaced(cell.trim()).replace(/^strap(?:ping|ped)?\s*[,/;+&]\s*(?=\w)|(?<=\w)\s*[,/;+&]\s*strap(?:ping|ped)?$/i, '').replace(/\b(power|supply)[ -](in|out)\b/i, '$1 $2put'); // prettier-ignore
+  const text = spaced(cell.trim()).replace(/^strap(?:ping|ped)?\s*[,/;+&]\s*(?=\w)|(?<=\w)\s*[,/;+&]\s*strap(?:ping|ped)?$/i, '').replace(/\b(power|supply)[ _-](in|out)\b/i, '$1 $2put'); // prettier-ignore
   if (text === '' || text.length > LONGEST) return [];
   const code = shape(text);
   const because = `type column “${text}”`;

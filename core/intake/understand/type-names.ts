@@ -28,6 +28,7 @@ const NAMES: NameRule[] = [
   },
   // A voltage is a rail's name.
   { type: 'supply-in', weight: 4, name: /^(?!0 ?V$)[+-]?\d{1,2}(\.\d{1,2})? ?V\d{0,2}(_?(AUX|SB|A|D|IO))?$/i },
+  { type: 'no-connect', weight: 5, name: /^not (?:used|connected)$|^un(?:used|connected)$/i },
   { type: 'no-connect', weight: 5, name: /^N\.?\/?C\.?_?\d*$|^NC_[A-Z0-9]+$|^NIC$/i },
   { type: 'reserved', weight: 6, name: /^(DNC|DNU|RSVD?|RESERVED|RFU)[_\d]*$/i },
   // A reset as often.

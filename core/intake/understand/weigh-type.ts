@@ -86,6 +86,7 @@ export function weighType({ name, code, description: whole, told: cell }: Said):
     .filter((e) => !(e.type === 'input' && e.weight <= HINT && goesOut))
     .map((e) => (e.isBare && exactOf(told) !== undefined ? { ...e, weight: Math.min(e.weight, HINT) } : e))
     .map((e) => ofPower(e, told))
+    .map((e) => ofBothPoles(e, description, ofName))
     .sort((a, b) => b.weight - a.weight);
   const named = ofName.filter((e) => !isReference(e, told)).map((e) => ofPower(e, told));
   const fed = fedByName(told, named, description);
@@ -163,6 +164,14 @@ const ofPower = (e: Evidence, told: readonly Evidence[]): Evidence =>
   isClass(told) && told[0]!.type === 'supply-in' && (e.type === 'input' || e.type === 'output')
     ? { ...e, type: e.type === 'input' ? 'supply-in' : 'supply-out' }
     : e;
+
+/** `Power supply pins` of VDD and VSS: said of both poles, it tells neither. */
+const ofBothPoles = (e: Evidence, description: string, ofName: readonly Evidence[]): Evidence =>
+  e.type === 'supply-in' && OF_BOTH_POLES.test(description) && ofName.some((n) => n.type === 'ground' && n.weight >= 5)
+    ? { ...e, type: 'ground' }
+    : e;
+const OF_BOTH_POLES =
+  /^\W*(?:(?:analog(?:ue)?|digital|i\/?o|core|main|chip|device|logic) )?(?:power|suppl(?:y|ies)|power suppl(?:y|ies)|supply voltage)(?: (?:pins?|terminals?|connections?|lines?|rails?))?\W*$/i;
 
 /** VREF in a class of power comes in as often as the part makes it: its name tells neither. */
 const isReference = (e: Evidence, told: readonly Evidence[]): boolean =>
