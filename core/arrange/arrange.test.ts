@@ -82,6 +82,7 @@ describe('channels', () => {
       const [name = '', description = '', type = 'passive'] = t.split(':');
       return pin(name, type as Pin['type'], { id: `p${i}`, description });
     });
+  const PORT = [0, 1, 2, 3, 4, 5];
   it.each<[string, Pin[], string[] | undefined]>([
     ['transistors', told(['B1:Base:input', 'C1:Collector', 'E1:Emitter', 'B2:Base:input', 'C2:Collector', 'E2:Emitter']), ['1', '2']],
     ['transistors with two pins on a drain', told(['S1', 'G1::input', 'D1', 'D1', 'S2', 'G2::input', 'D2', 'D2']), ['1', '2']],
@@ -108,6 +109,9 @@ describe('channels', () => {
     ['a word chosen from two', told(['1A::input', '1B::input', '1Y::output', '2A::input', '2B::input', '2Y::output', 'S:Data select:input']), undefined], // prettier-ignore
     ['lanes of what has other channels', told(['DA0:Lane:input', 'Y0:Channel A data:output', 'DA1:Lane:input', 'Y1:Channel A data:output', 'DA2:Lane:input', 'Y2:Channel A data:output']), undefined], // prettier-ignore
     ['inputs by letters of channels by figures', told(['INA:Input of channel 1:input', 'OUTA::output', 'INB:Input of channel 2:input', 'OUTB::output']), ['A', 'B']], // prettier-ignore
+    ['a memory’s two channels', told(['A', 'B'].flatMap((c) => [...PORT.map((n) => `DQ${n}_${c}::bidirectional`), ...PORT.map((n) => `CA${n}_${c}::input`)])), ['A', 'B']], // prettier-ignore
+    ['a memory’s left and right port', told(['L', 'R'].flatMap((c) => [...PORT.map((n) => `IO${n}_${c}::bidirectional`), ...PORT.map((n) => `A${n}_${c}::input`)])), ['L', 'R']], // prettier-ignore
+    ['left and right of a stereo part', told(['IN_L::input', 'OUT_L::output', 'IN_R::input', 'OUT_R::output']), undefined],
     [
       'an antenna switch',
       told(['ANT1', 'TX1', 'RX1', 'ANT2', 'TX2', 'RX2', 'V1:Control:input', 'V2:Control:input', 'V3:Control:input']),

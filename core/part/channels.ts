@@ -19,6 +19,8 @@ const READINGS: ((name: string) => { index: string; role: string } | undefined)[
   (n) => reading(/^(\D+?)(\d{1,2})(\D.*)$/.exec(n), (m) => [m[2]!, `${m[1]}#${m[3]}`]),
   // Of A to H, or of red, green and blue.
   (n) => reading(/^(.+[+\-−_])([A-HR])(#?)$/.exec(n), (m) => [m[2]!, `${m[1]}#${m[3]}`]),
+  // The left and the right port of a memory.
+  (n) => reading(/^(.+_)([LR])(#?)$/.exec(n), (m) => [m[2]!, `${m[1]}#${m[3]}`]),
   // The bridges of a motor driver: AIN1 and AOUT1 with PWMA.
   (n) =>
     reading(/^([A-D])((?:IN|OUT|O|I?SEN|EN|PH|VREF)\d?)$/.exec(n), (m) => [m[1]!, `#${m[2]}`]) ??
@@ -79,11 +81,13 @@ function channelsIn(pins: readonly Pin[], areEqual: Equal): Channels | undefined
   const found = (areContacts(signals) ? [ofContact] : READINGS).flatMap((read) => {
     const channels = byReading(signals, read, isFed, areEqual);
     return channels && !makeRails(channels, pins, read)
-      ? [{ channels, read, size: channels.indices.length * channels.members[0]!.size }]
+      ? [{ channels, read, size: channels.indices.length * channels.members[0]!.size, isPort: arePorts(channels) }]
       : [];
   });
-  // Where all ends carry two figures, R1.2 is an end of R1.
-  const best = found.sort((a, b) => b.size - a.size || a.channels.members[0]!.size - b.channels.members[0]!.size)[0];
+  // Where all ends carry two figures, R1.2 is an end of R1; where ports are told by letters, bits are of theirs.
+  const best = found.sort(
+    (a, b) => b.size - a.size || Number(b.isPort) - Number(a.isPort) || a.channels.members[0]!.size - b.channels.members[0]!.size,
+  )[0];
   if (!best || best.size < signals.length * 0.6) return undefined;
   if (areOfOthers(best.channels) || areSwitchedTogether(best.channels, signals)) return undefined;
   const whole = withOwnRails(best.channels, pins, best.read);
@@ -180,7 +184,11 @@ function byReading(signals: readonly Pin[], read: (typeof READINGS)[number], isF
   const told = names.filter((role) => [...roles.get(role)!].every(([index, pin]) => pin.group?.endsWith(` ${index}`)));
   const own = told.length > 1 ? told : names;
   const members = indices.map((index) => new Map(own.map((role) => [role, roles.get(role)!.get(index)!])));
-  return areEqual(members) && isMoreThanBus([...members[0]!.values()], isFed) ? { indices, members } : undefined;
+  const first = [...members[0]!.values()];
+  const areWhole = arePorts({ indices, members });
+  // Left and right of a stereo part are few lines, and stay together.
+  const isStereo = indices.includes('L') && !areWhole;
+  return areEqual(members) && !isStereo && (areWhole || isMoreThanBus(first, isFed)) ? { indices, members } : undefined;
 }
 
 /** Each has a rail of its own that it makes, VOUT1 and VOUT2: they are converters, which read best with their rails beside them. */
@@ -213,6 +221,15 @@ export function throughPins(pins: readonly Pin[]): [Pin[], Pin[]] | undefined {
   const likes = [...groupBy(through, (p) => p.name.slice(0, -1)).values()].sort((a, b) => a.length - b.length);
   return likes.length === 2 && likes[0]!.length === 1 ? [likes[0]!, likes[1]!] : undefined;
 }
+
+/** The ports of a memory that has several, by letters: the data of each go both ways, and all that they are written with comes in. */
+function arePorts({ indices, members }: Channels): boolean {
+  const pins = [...members[0]!.values()];
+  const areBoth = pins.some((p) => p.type === 'bidirectional') && pins.some((p) => p.type === 'input');
+  return indices.every((i) => /^[A-Z]$/.test(i)) && pins.length >= LARGE && areBoth;
+}
+/** So many signals are no bus, and no pair of lines. */
+const LARGE = 12;
 
 /** Signals go in and out, through a switch, or are passive; in a part that nothing feeds what controls them, a gate, may be among them. */
 function isMoreThanBus(pins: Pin[], isFed: boolean): boolean {
