@@ -21,7 +21,7 @@ const among = (...lists: string[]): string =>
 const counted = (own: string, other: string): string => [1, 2, 3, 4, 5, 6, 7, 8].map((n) => `${n}${own} ${other}${n}`).join(', ');
 
 /** The upper and the lower gate that a bridge's driver drives. */
-const GATES = [/^(HO(UT)?|[UHT]GATE|GATEH|DRVH|HDRV|TG|GH)$/i, /^(LO(UT)?|[LB]GATE|GATEL|DRVL|LDRV|BG|GL)$/i];
+const GATES = [/^(HO(UT)?|[UHT]GATE|GATEH|DRVH|HDRV|TG|GH|DH|UG)$/i, /^(LO(UT)?|[LB]GATE|GATEL|DRVL|LDRV|BG|GL|DL|LG)$/i];
 
 /** Names that mean the same in one kind of part only, which its other pins tell. */
 const KINDS: Kind[] = [
@@ -32,8 +32,23 @@ const KINDS: Kind[] = [
   {
     pins: GATES,
     nodes: GATES,
-    alike: among('HO HOUT UGATE HGATE TGATE GATEH DRVH HDRV TG GH', 'LO LOUT LGATE BGATE GATEL DRVL LDRV BG GL', 'HI HIN INH PWMH HINP', 'LI LIN INL PWML LINP', 'HB VB BOOT BST', 'HS PHASE PH SW LX'),
+    alike: among('HO HOUT UGATE HGATE TGATE GATEH DRVH HDRV TG GH DH UG', 'LO LOUT LGATE BGATE GATEL DRVL LDRV BG GL DL LG', 'HI HIN INH PWMH HINP', 'LI LIN INL PWML LINP', 'HB VB BOOT BST VBOOT', 'HS PHASE PH SW LX VSW VSWN'),
   },
+  { pins: GATES, nodes: [...GATES, /^VDRV$/i], without: /^V(CC|DD|IN|5)$/i, unlike: /^V(DRV|IN)$/i, alike: 'VDD VDRV, VCC VDRV' },
+  // The error amplifier of a controller, and the rail that it makes for itself.
+  { pins: [/^(V?FB|INV)$/i, /^COMP$/i], nodes: [/^EAIN$/i, /^EAO(UT)?$/i], alike: 'FB EAIN, VFB EAIN, INV EAIN, COMP EAOUT, COMP EAO' },
+  { pins: [/^VIN$/i, /^V(CC|DD)$/i], nodes: [/^VIN$/i, /^(VREG5?|INTVCC|VCCINT)$/i], without: /^V(CC|DD|DR)/i, unlike: /^V?(DRV|CCDR|DRVCC|PVCC)$/i, alike: among('VCC VREG VREG5 INTVCC VCCINT', 'VDD VREG VREG5') },
+  // A pump that turns its supply over.
+  { pins: [/^CAP\+$/i, /^CAP[-−–]$/i], nodes: [/^CP$/i, /^C[MN]$/i], without: /^C1[PNM]$/i, alike: 'CAP+ CP, CAP- CM, CAP- CN' },
+  { pins: [/^CAP\+$/i, /^CAP[-−–]$/i, /^V?OUT$/i], nodes: [/^VNEG$/i], without: /^V?OUT$/i, unlike: /^(V-|VNEG|VEE)$/i, alike: 'OUT VNEG, VOUT VNEG, LV LVSEL, FC FREQ' },
+  // The two lines of a differential input, where nothing drives a bridge.
+  { pins: [/^INHI$/i, /^INLO$/i], unlike: /^(HO|LO|[HL]OUT|OUT[HL])$/i, alike: 'INHI IN+, INLO IN-, INHI INP, INLO INN, INLO INM' },
+  // A reference puts out nothing else.
+  { pins: [/^V?IN$/i, /^V?OUT$/i, /^(TEMP|TRIM|GND)$/i], nodes: [/^V?IN$/i, /^VREF$/i], without: /^(V?O|V?OUT\w?|FB|ADJ)$/i, unlike: /^V?REF$/i, alike: 'VOUT VREF, OUT VREF' },
+  { pins: [/^A(NODE)?$/i, /^(K|CATHODE)$/i, /^C(OLL(ECTOR)?)?$/i, /^E(MIT(TER)?)?$/i], nodes: [/^LEDA$/i, /^LEDC$/i], without: /^LEDK$/i, alike: 'A LEDA, K LEDC, ANODE LEDA, CATHODE LEDC, C PTC, E PTE' },
+  { pins: [/^A(NODE)?$/i, /^(K|CATHODE)$/i, /^C(OLL(ECTOR)?)?$/i, /^E(MIT(TER)?)?$/i], nodes: [/^LEDA$/i, /^LEDK$/i], alike: 'A LEDA, K LEDK, C PTC, E PTE' },
+  { pins: [/^V?IN$/i, /^V?OUT$/i, /^QOD$/i], nodes: [/^DISCH(ARGE)?$/i], alike: 'QOD DISCH, QOD DISCHARGE' },
+  { pins: [/^1B$/i, /^1C$/i, /^GND$/i], nodes: [/^IN$/i, /^OUT$/i], alike: [1, 2, 3, 4, 5, 6, 7, 8].map((n) => `${n}B IN, ${n}C OUT`).join(', ') },
   // One letter for a part's ground, where nothing is a gate.
   { pins: [/^GND$/i], nodes: [/^G$/i], without: /^(GND|VSS|0|COM|[ADPS]GND|[DSAKCE]|T1|MT1|CATHODE|ANODE|DRAIN|SOURCE)$/i, unlike: /GATE|^G\d?$|^DRV$/i, alike: 'GND G' },
   // The only capacitor of a pump is its first.
