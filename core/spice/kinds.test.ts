@@ -76,7 +76,7 @@ it.each<[kind: string, pins: string, nodes: string, name: string, others: string
   ['a diode', 'A K', 'P N', 'K', ['N']],
   ['a transistor that is no diode', 'A K', 'P N G', 'A', []],
   ['a potentiometer', 'CW WIPER CCW', 'A W B', 'WIPER', ['W']],
-  ['a driver by its gates', 'UGATE LGATE PHASE', 'HO LO HS', 'PHASE', ['VSW', 'VSWN', 'PH', 'SW', 'LX', 'HS']],
+  ['a driver by its gates', 'UGATE LGATE PHASE', 'HO LO HS', 'PHASE', ['PH', 'SW', 'LX', 'VSW', 'VSWN', 'HS']],
   ['channels with a common', 'X0 X1 XCOM A', 'X0 X1 X A', 'XCOM', ['X']],
   ['a transistor whose nodes carry a letter before', 'B C E', 'NB NC NE', 'C', ['NC']],
   ['two pins by figures', '1 2', 'T1 T2', '1', []],
