@@ -178,6 +178,10 @@ it.each([
 it.each([
   ['a list', '<h2>Pins</h2><ul><li>1 - VIN - supply input</li>\n<li>2 - GND - ground</li><li>3 - EN - <b>enable</b></li></ul>'],
   ['a numbered list', '<ol><li>VIN: supply input</li><li>GND: ground</li><li value="3">EN: enable</li></ol>'],
+  [
+    'a numbered list with the numbers in its words',
+    '<ol><li>Pin 1: VIN, supply input</li><li>Pin 2: GND, ground</li><li>Pin 3: EN, enable</li></ol>',
+  ],
   ['terms and their words', '<dl><dt>1 VIN</dt><dd>supply input</dd><dt>2 GND:</dt><dd>ground</dd><dt>3 EN</dt><dd>enable</dd></dl>'],
   ['typed text', '<body><pre>Pin  Name  Description\n1    VIN   supply input\n2    GND   ground\n3    EN    enable\n</pre>'],
   ['lines', '<p>1: VIN, supply input<br>2: GND, ground<br>3: EN, enable</p><script>4: EVIL, x</script>'],

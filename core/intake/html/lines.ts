@@ -16,6 +16,9 @@ export const UNSHOWN = new Set(['script', 'style', 'noscript', 'template', 'titl
 /** Signs that a term of a list ends with, before what is said of it. */
 const ENDED = /[:=–—-]\s*$/;
 
+/** The number of a list's item before the item's own, `1. Pin 4: VDD`. */
+const COUNTED_TWICE = /^-?\d+\. (?=(?:pin|ball|terminal|lead|contact|pad)s?\b[^:]{0,6}\d|\d{1,4}\b)/i;
+
 /** The lines of a page as they are shown: an item of a numbered list with its number, a term and what is said of it in one line. */
 export function linesOfHtml(html: string): string {
   const lines: string[] = [];
@@ -23,7 +26,7 @@ export function linesOfHtml(html: string): string {
   let [skipped, typed] = [0, 0];
   const counts: number[] = [];
   const end = () => {
-    if (line.trim() !== '') lines.push(line.trimEnd());
+    if (line.trim() !== '') lines.push(line.trimEnd().replace(COUNTED_TWICE, ''));
     line = '';
   };
   const parser = new Parser(

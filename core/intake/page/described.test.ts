@@ -114,6 +114,11 @@ describe('a list with a line for each terminal', () => {
     ]);
     expect(terminals[1]!.origin?.page).toBe(1);
   });
+  it('goes on on the next page, and a terminal that stands twice is asked', () => {
+    const { terminals } = read([of(...LIST), page(lines(['Pin 6: CTS', 'Pin 7: RTS', 'Pin 3: TX2']), [], 2)]);
+    expect(terminals.map((t) => `${t.numbers['']} ${t.origin?.page}`)).toEqual(['1 1', '2 1', '3 1', '5 1', '6 2', '7 2', '3 2']);
+    expect(terminals.filter((t) => t.doubts.some((d) => d.field === 'number')).map((t) => t.name)).toEqual(['TX', 'TX2']);
+  });
   it('is none of two lines, or of steps', () => {
     expect(readPages([of(...LIST.slice(0, 3))]).ok).toBe(false);
     expect(readPages([of('Step 1: open the lid', 'Step 2: set the jumper', 'Step 3: close the lid', 'Step 4: switch it on')]).ok).toBe(

@@ -9,7 +9,7 @@ import { legendOfLeads } from './lead-legend';
 import { leftBehind } from './left-behind';
 import { coverOf } from './cover-texts';
 import { textOf } from './lines';
-import { listOnPage } from './listed';
+import { listOnPages } from './listed';
 import { drawnTable, hasDrawing } from './drawing';
 import { besideMap, readMaps } from './maps';
 import { onPaper, type DocumentPage } from './page';
@@ -102,7 +102,7 @@ function readDescribed(ready: readonly Ready[], options: ReadOptions): Result<Pr
 
 /** The terminals that lines list, each by itself; undefined where there are none. */
 function readListed(ready: readonly Ready[], options: ReadOptions): Result<Proposal> | undefined {
-  const listed = options.region ? undefined : listOnPage(ready, options.page);
+  const listed = options.region ? undefined : listOnPages(ready, options.page);
   return listed && readFound(listed, ready, options);
 }
 

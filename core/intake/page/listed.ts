@@ -1,4 +1,4 @@
-import type { GridRow } from '../table/grid';
+import { mapCells, type GridRow } from '../table/grid';
 import { rolesOf } from '../table/roles';
 import { tenths, unite, type Box } from '../table/box';
 import { listedGrid } from '../text/listed';
@@ -22,15 +22,37 @@ const countIn = (text: string): number =>
 /** True for a page's text that has such lines. */
 export const hasListed = (text: string): boolean => countIn(text) >= LEAST;
 
-/** The longest list of terminals, a line or a few for each, that stands on one page; undefined where there is none. */
-export function listOnPage(ready: readonly Ready[], page: number | undefined): Described | undefined {
-  const lists = ready.flatMap((r) =>
+/** The terminals that lines list, a line or a few for each; a list may go on in the next text column or page. Undefined where there are none. */
+export function listOnPages(ready: readonly Ready[], page: number | undefined): Described | undefined {
+  const own = ready.flatMap((r) =>
     page !== undefined && r.page.number !== page
       ? []
-      : regionsOf(r.page, r.lines).flatMap((region) => runsOf(region.lines).flatMap((run) => tableOf(run, r) ?? [])),
+      : regionsOf(r.page, r.lines).flatMap((region) => runsOf(region.lines).flatMap((run) => partOf(run, r) ?? [])),
   );
-  return lists.reduce<Described | undefined>((best, list) => (list.choice.rows > (best?.choice.rows ?? 0) ? list : best), undefined);
+  const rows = own.flatMap((part) => part.rows).map((row, i) => ({ ...row, line: i + 1 }));
+  if (rows.length < LEAST) return undefined;
+  const heads = own[0]!.heads;
+  // A part whose words begin with types has a column more.
+  const fitted = own.every((part) => part.heads.length === heads.length) ? rows : rows.map((row) => inThree(row));
+  const columns = rolesOf(fitted === rows ? heads : ['Pin', 'Name', 'Description'], fitted);
+  return {
+    table: { columns, rows: fitted, around: [], headerLine: undefined },
+    choice: {
+      title: 'List of terminals',
+      page: own[0]!.page,
+      rows: rows.length,
+      taken: true,
+      columns,
+      areas: own.map((part) => ({ page: part.page, box: part.box, columns: [] })),
+    },
+  };
 }
+
+/** A row of four cells with its type before its words. */
+const inThree = (row: GridRow): GridRow =>
+  row.cells.length < 4
+    ? row
+    : mapCells({ ...row, cells: [row.cells[0]!, row.cells[1]!, `${row.cells[2]} ${row.cells[3]}`.trim(), ''] }, (of) => of.slice(0, 3));
 
 /** Lines from one that begins an entry to the last, with what goes on below each of them. */
 function runsOf(lines: readonly Line[]): Line[][] {
@@ -41,26 +63,22 @@ function runsOf(lines: readonly Line[]): Line[][] {
     if (run && at - run.last <= MOST_LINES) Object.assign(run, { last: at, count: run.count + 1 });
     else runs.push({ from: at, last: at, count: 1 });
   }
-  return runs.filter((run) => run.count >= LEAST).map((run) => lines.slice(run.from, run.last + 1));
+  return runs.filter((run) => run.count > 1).map((run) => lines.slice(run.from, run.last + 1));
 }
 
-function tableOf(lines: readonly Line[], { page, back }: Ready): Described | undefined {
+interface ListPart {
+  heads: string[];
+  rows: GridRow[];
+  page: number;
+  box: Box;
+}
+
+function partOf(lines: readonly Line[], { page, back }: Ready): ListPart | undefined {
   const texts = lines.map((line) => textOf(line));
   const grid = listedGrid(texts.map((text) => (BEGINS.test(text) ? text.replace(BULLET, '') : `  ${text}`)));
   const [head, ...body] = grid?.rows ?? [];
-  if (!head || body.length < LEAST) return undefined;
+  if (!head || body.length === 0) return undefined;
   const boxAt = (line: number): Box => tenths(back(unite(lines[line - 1]!.words.map(boxOf))!));
   const rows = body.map((row): GridRow => ({ ...row, place: { page: page.number, boxes: row.cells.map(() => boxAt(row.line)) } }));
-  const columns = rolesOf(head.cells, rows);
-  return {
-    table: { columns, rows, around: [], headerLine: undefined },
-    choice: {
-      title: 'List of terminals',
-      page: page.number,
-      rows: rows.length,
-      taken: true,
-      columns,
-      areas: [{ page: page.number, box: tenths(unite(lines.map((_, i) => boxAt(i + 1)))!), columns: [] }],
-    },
-  };
+  return { heads: head.cells, rows, page: page.number, box: tenths(unite(lines.map((_, i) => boxAt(i + 1)))!) };
 }

@@ -229,7 +229,7 @@ function asHeader(grid: Grid, row: GridRow, at: number): Header | undefined {
  * the place of those that follow each other; a blank is under each of the others.
  */
 function spreadOver(upper: readonly string[], lower: readonly string[]): readonly string[] {
-  if (upper.length >= lower.length) return upper;
+  if (upper.length >= lower.length || upper.some((c) => c.trim() === '')) return upper;
   const begins = lower.map((c, i) => i === 0 || c.trim() === '' || lower[i - 1]!.trim() === '');
   if (begins.filter(Boolean).length !== upper.length) return upper;
   let at = 0;
@@ -241,7 +241,7 @@ function joinHeads(grid: Grid, upper: GridRow, lower: GridRow): Omit<Header, 'at
   const wide = grid.layout === 'aligned' && upper.starts && lower.starts;
   if (!wide) {
     const count = Math.max(upper.cells.length, lower.cells.length);
-    const tops = spreadOver(upper.cells, lower.cells);
+    const tops = grid.layout === 'pipe' ? spreadOver(upper.cells, lower.cells) : upper.cells;
     let last = '';
     const cells = Array.from({ length: count }, (_, i) => {
       const top = tops[i]?.trim() ?? '';

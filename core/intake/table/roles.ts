@@ -106,8 +106,14 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   const areFigures = (i: number) => share(i, (c) => c.split(/[\s,;&–-]+/).every((n) => /^\d{0,4}$/.test(n))) === 1;
   // `No. | Pin | Function`: where the rows are counted, the balls stand under `Pin`.
   const areCounted = roles.some((r, i) => r === 'number' && COUNT.test(headings[i]!.trim()) && countsRows(rows, i));
-  const isOfBalls = (i: number) => areCounted && OF_TERMINALS.test(headings[i]!) && isNumbers(i) && areUnlike(rows, i);
-  const hasOpen = roles.filter((r) => r === 'ambiguous' || r === 'name').length > 1;
+  const isBesideNames = (i: number) => roles.some((r, k) => k !== i && (r === 'ambiguous' || r === 'name') && share(k, isCapitals) >= 0.8);
+  // D0 and A0 are names.
+  const isOfBalls = (i: number) =>
+    areCounted &&
+    OF_TERMINALS.test(headings[i]!) &&
+    share(i, (c) => /^[A-Z]{1,2}[1-9]\d?$/.test(c)) === 1 &&
+    areUnlike(rows, i) &&
+    isBesideNames(i);
   // `Signal | LQFP48`: what else could be the name, where numbers have their own heading?
   const isOnlyName =
     roles.includes('number') &&
@@ -126,7 +132,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     if (isElse && share(i, (c) => readCountedCell(c).kind === 'unread' && labelled(c) === undefined) > 0.9) return 'ignore';
     if (role !== 'ambiguous') return role;
     // Beside plain figures D0 and A1 are names.
-    if (isOfBalls(i) && hasOpen) return 'number';
+    if (isOfBalls(i)) return 'number';
     const isBeside = !areFigures(i) && (isOnlyName || roles.some((other, k) => other === 'ambiguous' && k !== i && areFigures(k)));
     return isNumbers(i) && !isBeside ? 'number' : undefined;
   });
@@ -218,7 +224,13 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     if (share(i, (c) => c.length <= 24 && c.split(/\s+/).length <= 3) === 1) settled[i] = 'group';
   });
   // Before all other columns, in the first row and in few others, they are too.
-  if (settled[first] === 'description' && !has('group') && rows.length > 5 && rows[0]!.cells[first]?.trim()) {
+  if (
+    settled[first] === 'description' &&
+    roles[first] === 'ambiguous' &&
+    !has('group') &&
+    rows.length > 5 &&
+    rows[0]!.cells[first]?.trim()
+  ) {
     const cells = filledCells(rows, first);
     const areTitles = cells.every((c) => c.length <= 24 && c.split(/\s+/).length <= 3) && new Set(cells).size === cells.length;
     if (areTitles && cells.length > 1 && cells.length <= 0.7 * rows.length) settled[first] = 'group';

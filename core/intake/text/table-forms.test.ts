@@ -46,6 +46,9 @@ describe('tables of other forms', () => {
     ['several names with their numbers before the words of all', 'VCC (Pin 4): Supply.\nIN+ (Pin 3), IN- (Pin 2): Differential inputs.\nGND (Pin 1): Ground.\n', ['4 VCC', '3 IN+', '2 IN-', '1 GND']],
     ['the mark of the first pad behind its number', '1 (square)  VCC  Supply\n2           GND  Ground\n3           SDA  Data\n', ['1 VCC', '2 GND', '3 SDA']],
     ['balls behind a count of the rows', 'no,pin,function\n1,A1,VDD\n2,A2,GND\n3,B1,SDA\n4,B2,SCL\n', ['A1 VDD', 'A2 GND', 'B1 SDA', 'B2 SCL']],
+    ['names like balls behind a count of the rows', 'No,Pin,Function\n1,D0,Data 0\n2,D1,Data 1\n3,A1,Address 1\n4,B1,Bank 1\n', ['1 D0', '2 D1', '3 A1', '4 B1']],
+    ['numbers beside the row and column of a key', 'Pin,Name,Row,Col\n1,KA,A,1\n2,KB,A,2\n3,KC,B,1\n', ['1 KA', '2 KB', '3 KC']],
+    ['headings of two rows whose ends are left out', 'Pin,,Name,Type\nQFN,SOIC,,\n1,3,VIN,P\n2,4,GND,G\n3,5,EN,I\n', ['undefined VIN', 'undefined GND', 'undefined EN']],
     ['names before a colon and their words', '1 VIN: supply input\n2 GND: ground\n3 EN: enable input\n', ['1 VIN', '2 GND', '3 EN']],
   ])('%s', (_what, text, expected) => expect(pins(text)).toEqual(expected)); // prettier-ignore
 

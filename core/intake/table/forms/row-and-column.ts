@@ -1,4 +1,5 @@
 import type { GridRow } from '../grid';
+import { isOverNumbers } from '../headings';
 
 /** The letters of a row of balls (JEDEC JEP95), or of contacts. */
 const LETTERS = /^[A-Z]{1,2}$/;
@@ -11,7 +12,8 @@ const [ROW, COLUMN] = [/^\W*(?:(?:ball|grid|pin) )?row\W*$/i, /^\W*(?:(?:ball|gr
  */
 export function ballsOfHalves(cells: readonly string[], rows: readonly GridRow[]): { cells: readonly string[]; rows: readonly GridRow[] } {
   const [letter, figure] = [cells.findIndex((c) => ROW.test(c)), cells.findIndex((c) => COLUMN.test(c))];
-  if (letter < 0 || figure < 0 || rows.length === 0) return { cells, rows };
+  // Beside numbers they are of something else, the keys of a keyboard.
+  if (letter < 0 || figure < 0 || rows.length === 0 || cells.some(isOverNumbers)) return { cells, rows };
   const halves = rows.filter((r) => LETTERS.test(r.cells[letter]?.trim() ?? '') && /^\d{1,2}$/.test(r.cells[figure]?.trim() ?? ''));
   if (halves.length < 0.8 * rows.length) return { cells, rows };
   const known = new Set(halves);
