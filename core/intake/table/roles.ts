@@ -103,7 +103,8 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
       share(i, (c) => looksLikeNumbers(c) || isCounted(c) || labelled(c) !== undefined) >= 0.3) ||
     areSmallBalls(rows.filter(hasTwo), i) ||
     areLetters(rows.filter(hasTwo), i);
-  const areFigures = (i: number) => share(i, (c) => c.split(/[\s,;&–-]+/).every((n) => /^\d{0,4}$/.test(n))) === 1;
+  const areFigures = (i: number) =>
+    share(i, (c) => c.split(/[\s,;&–-]+/).every((n) => /^\d{0,4}$/.test(n))) === 1 && share(i, (c) => /\d/.test(c)) > 0;
   // `No. | Pin | Function`: where the rows are counted, the balls stand under `Pin`.
   const areCounted = roles.some((r, i) => r === 'number' && COUNT.test(headings[i]!.trim()) && countsRows(rows, i));
   const isBesideNames = (i: number) => roles.some((r, k) => k !== i && (r === 'ambiguous' || r === 'name') && share(k, isCapitals) >= 0.8);

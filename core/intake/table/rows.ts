@@ -1,4 +1,4 @@
-import { problem, type Doubt } from '../../part';
+import { carriesPower, problem, type Doubt } from '../../part';
 import type { Terminal } from '../proposal';
 import { inferType } from '../understand/infer-type';
 import { inEnglish } from '../understand/other-languages';
@@ -187,7 +187,8 @@ function terminal(
   if (low.because) because['activeLow'] = low.because;
   // Set one by one: a thousand rows feel the copies that spreading makes.
   const out: Terminal = { numbers, name, type: type.type, because, doubts, confidence: type.confidence, row: entry.line };
-  if (low.activeLow || isLow(entry.activeLow)) out.activeLow = true;
+  // The polarity of a supply is no level.
+  if (low.activeLow || (isLow(entry.activeLow) && !carriesPower(type.type))) out.activeLow = true;
   if (description !== '') out.description = description;
   if (entry.group) out.group = entry.group;
   const alternates =

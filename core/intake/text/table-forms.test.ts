@@ -87,7 +87,7 @@ describe('tables of other forms', () => {
   });
 
   it('takes a negative polarity for active low, and a direction at the device for its own', () =>
-    expect(read('Pin,Name,Direction at device,Polarity\n1,CS,input,Negative\n2,RD,output,Positive\n3,M,bidirectional,\n').terminals.map((t) => [t.type, t.activeLow ?? false])).toEqual([['input', true], ['output', false], ['bidirectional', false]])); // prettier-ignore
+    expect(read('Pin,Name,Direction at device,Polarity\n1,CS,input,Negative\n2,RD,output,Positive\n3,VEE,power,Negative\n').terminals.map((t) => [t.type, t.activeLow ?? false])).toEqual([['input', true], ['output', false], ['supply-in', false]])); // prettier-ignore
 
   it('knows ins and outs in German', () =>
     expect(read('Pin | Signal | Richtung\n1 | AB1 | Ein\n2 | AB2 | Aus\n3 | AB3 | Ein/Aus\n').terminals.map((t) => t.type)).toEqual(['input', 'output', 'bidirectional'])); // prettier-ignore
