@@ -294,7 +294,7 @@ function under(grid: Grid, header: Header, until = grid.rows.length): FoundTable
   const whole = ballsOfHalves(header.cells, rows);
   const columns = rolesOf(whole.cells, whole.rows).map((c, i) => {
     const over = header.over?.[i];
-    return over !== undefined && c.role === 'number' ? { ...c, packageName: over } : c;
+    return over !== undefined && c.role === 'number' ? { ...c, heading: `${over} ${c.heading}`, packageName: over } : c;
   });
   return { columns, rows: [...whole.rows], around: [], headerLine: grid.rows[header.at]!.line };
 }
