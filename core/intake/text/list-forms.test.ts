@@ -44,6 +44,9 @@ describe('pinouts in lists and drawings of other kinds', () => {
       ...['Outputs', 'Outputs', 'Outputs', 'Power', 'Power', 'Power'],
     ]));
 
+  it('says of NC in a list what stands behind it', () =>
+    expect(read('Pin 1: VIN - input\nPin 2: NC - not connected\nPin 3: NC\nPin 4: not connected\n').terminals.map((t) => [t.name, t.description])).toEqual([['VIN', 'input'], ['NC', 'not connected'], ['NC', undefined], ['NC', 'not connected']])); // prettier-ignore
+
   it('takes dots in place of rows for no group', () =>
     expect(read('Pin  Name  Description\n1    IN    Input\n2    NC    Not connected\n...\n7    NC    Not connected\n8    OUT   Output\n').terminals[3]!.group).toBeUndefined()); // prettier-ignore
 

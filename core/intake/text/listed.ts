@@ -30,7 +30,7 @@ const LIST = String.raw`[A-Z]{0,2}\d{1,4}(?:\s*(?:,|&|and|to|[-–])\s*[A-Z]{0,2
 const BEHIND_LIST = new RegExp(String.raw`^(?:${WORD})?(${LIST})\s*[:=]\s*(\S+?)(?:[:,]?\s+[-–—=:]*\s*(.*))?$`, 'i');
 /** `Pins 4 and 6 are not connected`. */
 const IDLE = new RegExp(
-  String.raw`^(?:${WORD})?(${LIST}|\d{1,3})(?:\s+(?:is|are)\s+|\s*[:=]\s*)((?:not (?:connected|used)|unused|unconnected|no connects?|n\.?c\.?|left open)\b.*)$`,
+  String.raw`^(?:${WORD})?(${LIST}|\d{1,3})(?:\s+(?:is|are)\s+|\s*[:=]\s*(?!n\.?c\.?\b))((?:not (?:connected|used)|unused|unconnected|no connects?|n\.?c\.?|left open)\b.*)$`,
   'i',
 );
 /** `2 - +5 V`, `7..14 - D0..D7`: one or two words behind a dash, and nothing else. */
