@@ -1,7 +1,7 @@
 import type { Column, ColumnRole } from '../proposal';
 import { isTypeCode, isTypePhrase, typeInOneLine } from '../understand/type-codes';
 import type { GridRow } from './grid';
-import { isBankHeading, isOfPackage, isPeripheral, isRowOfContacts, packageOfHeading, roleOfHeading } from './headings';
+import { isBankHeading, isOfPackage, isOverNumbers, isPeripheral, isRowOfContacts, packageOfHeading, roleOfHeading } from './headings';
 import { isCounted, isSmallBall, labelled, looksLikeNumbers, readCountedCell } from './numbers';
 import { ticked } from './forms/ticks';
 
@@ -42,7 +42,6 @@ const IN_WORDS = /^[A-Za-z]{3,}(?:[\s/&-]+[A-Za-z\d]+){0,4}$/;
 
 /** What stands over the count of the rows, and over numbers as often. */
 const COUNT = /^(#|no\.?|nr\.?|item|index|序号)$/i;
-const OF_TERMINALS = /^\W*(?:pin|ball|terminal|contact)s?\b/i;
 
 /** In so many rows it shows whether cells are a few kinds. */
 const MANY_ROWS = 6;
@@ -111,7 +110,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   // D0 and A0 are names.
   const isOfBalls = (i: number) =>
     areCounted &&
-    OF_TERMINALS.test(headings[i]!) &&
+    isOverNumbers(headings[i]!) &&
     share(i, (c) => /^[A-Z]{1,2}[1-9]\d?$/.test(c)) === 1 &&
     areUnlike(rows, i) &&
     isBesideNames(i);
