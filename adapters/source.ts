@@ -8,7 +8,7 @@ import {
   pagesWorthRuling,
   readPages,
   readSheets,
-  readSourceText,
+  readShownText,
   sheetsOfHtml,
   shownText,
   textKind,
@@ -65,7 +65,7 @@ export async function openSource(bytes: Uint8Array, libraries: Libraries, file?:
         kind,
         text,
         ...sheets,
-        read: (options) => Promise.resolve(readSourceText(text, options)),
+        read: (options) => Promise.resolve(readShownText(text, options)),
         close: () => Promise.resolve(),
       });
     }

@@ -1,7 +1,7 @@
 export { readText } from './text';
 export { inferType } from './understand/infer-type';
 export { inFewWords } from './understand/in-few-words';
-export { readSourceText, shownText, textKind, type TextKind } from './read-source-text';
+export { readShownText, readSourceText, shownText, textKind, type TextKind } from './read-source-text';
 export { isHtmlTable, sheetsOfHtml } from './html';
 export {
   findOn,

@@ -23,7 +23,10 @@ export function textKind(text: string): TextKind {
 export const shownText = (text: string): string => (isHtmlOfLines(text.slice(0, TEXT_LIMIT)) ? linesOfHtml(text) : text);
 
 /** Reads a source that is text, whichever of the known languages it is in. */
-export function readSourceText(text: string, options: ReadOptions = {}): Result<Proposal> {
+export const readSourceText = (text: string, options: ReadOptions = {}): Result<Proposal> => readShownText(shownText(text), options);
+
+/** The same of a text as it is shown. */
+export function readShownText(text: string, options: ReadOptions = {}): Result<Proposal> {
   const plain = text.replace(/^\uFEFF/, '');
   const kind = textKind(plain);
   if (kind !== 'text' && text.length > 5 * TEXT_LIMIT)
@@ -36,6 +39,6 @@ export function readSourceText(text: string, options: ReadOptions = {}): Result<
     case 'html':
       return readHtml(plain, options);
     default:
-      return readText(shownText(text), options);
+      return readText(text, options);
   }
 }

@@ -79,9 +79,9 @@ function channelsIn(pins: readonly Pin[], areEqual: Equal): Channels | undefined
   if (areOfConnector(signals)) return undefined;
   const isFed = pins.some((p) => carriesPower(p.type));
   const found = (areContacts(signals) ? [ofContact] : READINGS).flatMap((read) => {
-    const channels = byReading(signals, read, isFed, areEqual);
+    const { channels, isPort } = byReading(signals, read, isFed, areEqual) ?? {};
     return channels && !makeRails(channels, pins, read)
-      ? [{ channels, read, size: channels.indices.length * channels.members[0]!.size, isPort: arePorts(channels) }]
+      ? [{ channels, read, size: channels.indices.length * channels.members[0]!.size, isPort }]
       : [];
   });
   // Where all ends carry two figures, R1.2 is an end of R1; where ports are told by letters, bits are of theirs.
@@ -157,7 +157,12 @@ const COUPLED = /\b(winding|primary|secondary|coil|choke|core|transformer)s?\b|\
 /** So many channels of no more than two pins, under one control, are the bits of a register. */
 const BITS = 4;
 
-function byReading(signals: readonly Pin[], read: (typeof READINGS)[number], isFed: boolean, areEqual: Equal): Channels | undefined {
+function byReading(
+  signals: readonly Pin[],
+  read: (typeof READINGS)[number],
+  isFed: boolean,
+  areEqual: Equal,
+): { channels: Channels; isPort: boolean } | undefined {
   const roles = new Map<string, Map<string, Pin>>();
   for (const pin of signals) {
     const r = read(pin.name);
@@ -184,11 +189,11 @@ function byReading(signals: readonly Pin[], read: (typeof READINGS)[number], isF
   const told = names.filter((role) => [...roles.get(role)!].every(([index, pin]) => pin.group?.endsWith(` ${index}`)));
   const own = told.length > 1 ? told : names;
   const members = indices.map((index) => new Map(own.map((role) => [role, roles.get(role)!.get(index)!])));
-  const first = [...members[0]!.values()];
-  const areWhole = arePorts({ indices, members });
+  const channels = { indices, members };
+  const isPort = arePorts(channels);
   // Left and right of a stereo part are few lines, and stay together.
-  const isStereo = indices.includes('L') && !areWhole;
-  return areEqual(members) && !isStereo && (areWhole || isMoreThanBus(first, isFed)) ? { indices, members } : undefined;
+  const areChannels = isPort || (!indices.includes('L') && isMoreThanBus([...members[0]!.values()], isFed));
+  return areChannels && areEqual(members) ? { channels, isPort } : undefined;
 }
 
 /** Each has a rail of its own that it makes, VOUT1 and VOUT2: they are converters, which read best with their rails beside them. */

@@ -17,11 +17,18 @@ interface Kind {
 const among = (...lists: string[]): string =>
   lists.flatMap((list) => list.split(' ').flatMap((name, i, all) => all.slice(i + 1).map((other) => `${name} ${other}`))).join(', ');
 
+/** A pair for each of up to eight in an array. */
+const ofEach = (pair: (n: number) => string): string => [1, 2, 3, 4, 5, 6, 7, 8].map(pair).join(', ');
+
 /** `1B I1, 2B I2, …`: the terminals of an array that counts before and behind. */
-const counted = (own: string, other: string): string => [1, 2, 3, 4, 5, 6, 7, 8].map((n) => `${n}${own} ${other}${n}`).join(', ');
+const counted = (own: string, other: string): string => ofEach((n) => `${n}${own} ${other}${n}`);
 
 /** The upper and the lower gate that a bridge's driver drives. */
-const GATES = [/^(HO(UT)?|[UHT]GATE|GATEH|DRVH|HDRV|TG|GH|DH|UG)$/i, /^(LO(UT)?|[LB]GATE|GATEL|DRVL|LDRV|BG|GL|DL|LG)$/i];
+const [UPPER_GATE, LOWER_GATE] = ['HO HOUT UGATE HGATE TGATE GATEH DRVH HDRV TG GH DH UG', 'LO LOUT LGATE BGATE GATEL DRVL LDRV BG GL DL LG'] as const; // prettier-ignore
+const GATES = [UPPER_GATE, LOWER_GATE].map((names) => new RegExp(`^(${names.replaceAll(' ', '|')})$`, 'i'));
+
+/** The ends of a coupler's light and of its transistor. */
+const COUPLER = [/^A(NODE)?$/i, /^(K|CATHODE)$/i, /^C(OLL(ECTOR)?)?$/i, /^E(MIT(TER)?)?$/i];
 
 /** Names that mean the same in one kind of part only, which its other pins tell. */
 const KINDS: Kind[] = [
@@ -32,7 +39,7 @@ const KINDS: Kind[] = [
   {
     pins: GATES,
     nodes: GATES,
-    alike: among('HO HOUT UGATE HGATE TGATE GATEH DRVH HDRV TG GH DH UG', 'LO LOUT LGATE BGATE GATEL DRVL LDRV BG GL DL LG', 'HI HIN INH PWMH HINP', 'LI LIN INL PWML LINP', 'HB VB BOOT BST VBOOT', 'HS PHASE PH SW LX VSW VSWN'),
+    alike: among(UPPER_GATE, LOWER_GATE, 'HI HIN INH PWMH HINP', 'LI LIN INL PWML LINP', 'HB VB BOOT BST VBOOT', 'HS PHASE PH SW LX VSW VSWN'),
   },
   { pins: GATES, nodes: [...GATES, /^VDRV$/i], without: /^V(CC|DD|IN|5)$/i, unlike: /^V(DRV|IN)$/i, alike: 'VDD VDRV, VCC VDRV' },
   // The error amplifier of a controller, and the rail that it makes for itself.
@@ -45,10 +52,10 @@ const KINDS: Kind[] = [
   { pins: [/^INHI$/i, /^INLO$/i], unlike: /^(HO|LO|[HL]OUT|OUT[HL])$/i, alike: 'INHI IN+, INLO IN-, INHI INP, INLO INN, INLO INM' },
   // A reference puts out nothing else.
   { pins: [/^V?IN$/i, /^V?OUT$/i, /^(TEMP|TRIM|GND)$/i], nodes: [/^V?IN$/i, /^VREF$/i], without: /^(V?O|V?OUT\w?|FB|ADJ)$/i, unlike: /^V?REF$/i, alike: 'VOUT VREF, OUT VREF' },
-  { pins: [/^A(NODE)?$/i, /^(K|CATHODE)$/i, /^C(OLL(ECTOR)?)?$/i, /^E(MIT(TER)?)?$/i], nodes: [/^LEDA$/i, /^LEDC$/i], without: /^LEDK$/i, alike: 'A LEDA, K LEDC, ANODE LEDA, CATHODE LEDC, C PTC, E PTE' },
-  { pins: [/^A(NODE)?$/i, /^(K|CATHODE)$/i, /^C(OLL(ECTOR)?)?$/i, /^E(MIT(TER)?)?$/i], nodes: [/^LEDA$/i, /^LEDK$/i], alike: 'A LEDA, K LEDK, C PTC, E PTE' },
+  { pins: COUPLER, nodes: [/^LEDA$/i, /^LEDC$/i], without: /^LEDK$/i, alike: 'A LEDA, K LEDC, ANODE LEDA, CATHODE LEDC, C PTC, E PTE' },
+  { pins: COUPLER, nodes: [/^LEDA$/i, /^LEDK$/i], alike: 'A LEDA, K LEDK, C PTC, E PTE' },
   { pins: [/^V?IN$/i, /^V?OUT$/i, /^QOD$/i], nodes: [/^DISCH(ARGE)?$/i], alike: 'QOD DISCH, QOD DISCHARGE' },
-  { pins: [/^1B$/i, /^1C$/i, /^GND$/i], nodes: [/^IN$/i, /^OUT$/i], alike: [1, 2, 3, 4, 5, 6, 7, 8].map((n) => `${n}B IN, ${n}C OUT`).join(', ') },
+  { pins: [/^1B$/i, /^1C$/i, /^GND$/i], nodes: [/^IN$/i, /^OUT$/i], alike: ofEach((n) => `${n}B IN, ${n}C OUT`) },
   // One letter for a part's ground, where nothing is a gate.
   { pins: [/^GND$/i], nodes: [/^G$/i], without: /^(GND|VSS|0|COM|[ADPS]GND|[DSAKCE]|T1|MT1|CATHODE|ANODE|DRAIN|SOURCE)$/i, unlike: /GATE|^G\d?$|^DRV$/i, alike: 'GND G' },
   // The only capacitor of a pump is its first.

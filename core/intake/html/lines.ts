@@ -46,19 +46,22 @@ export function linesOfHtml(html: string): string {
       ontext(text) {
         if (skipped > 0) return;
         const shown = narrow(text);
-        if (typed === 0) return void (line += line === '' ? shown.replace(/\s+/g, ' ').trimStart() : shown.replace(/\s+/g, ' '));
-        const [first = '', ...others] = shown.split('\n');
-        line += first;
-        for (const other of others) {
-          end();
-          line = other;
+        if (typed > 0) {
+          const [first = '', ...others] = shown.split('\n');
+          line += first;
+          for (const other of others) {
+            end();
+            line = other;
+          }
+        } else {
+          const flowing = shown.replace(/\s+/g, ' ');
+          line += line === '' ? flowing.trimStart() : flowing;
         }
       },
       onclosetag(name) {
         if (UNSHOWN.has(name)) skipped--;
         // Behind a term its words go on in the same line.
-        if (BLOCK.test(name) && name !== 'dt') end();
-        if (name === 'dd') end();
+        if (name === 'dd' || (BLOCK.test(name) && name !== 'dt')) end();
         if (name === 'pre') typed = Math.max(0, typed - 1);
         if (name === 'ol' || name === 'ul') counts.pop();
       },

@@ -8,19 +8,19 @@ import type { Ready } from './ready';
 import { regionsOf } from './regions';
 import { boxOf } from './words';
 
-/** A line that begins with a terminal and its number, `• Pin 2: RxD, receive data`. */
-const BEGINS = /^(?:[•▪◦·–—*-]\s*)?(?:pin|ball|terminal|lead|contact)s?\s*(?:no\.?|#)?\s*[A-Z]{0,2}\d{1,3}\b[^:=]{0,30}[:=]\s*\S/i;
+/** A line that begins with a terminal and its number, `Pin 2: RxD, receive data`. */
+const BEGINS = /^(?:pin|ball|terminal|lead|contact)s?\s*(?:no\.?|#)?\s*[A-Z]{0,2}\d{1,3}\b[^:=]{0,30}[:=]\s*\S/i;
 const BULLET = /^[•▪◦·–—*-]\s*/;
 /** Fewer lines than this are remarks on single terminals. */
 const LEAST = 3;
 /** An entry has no more lines than this. */
 const MOST_LINES = 3;
 
-const countIn = (text: string): number =>
-  (text.match(/\b(?:pin|ball|terminal|lead|contact)s?\s*(?:no\.?\s*|#)?[A-Z]{0,2}\d{1,3}\s*[:=]/gi) ?? []).length;
-
 /** True for a page's text that has such lines. */
-export const hasListed = (text: string): boolean => countIn(text) >= LEAST;
+export const hasListed = (text: string): boolean =>
+  (text.match(/\b(?:pin|ball|terminal|lead|contact)s?\s*(?:no\.?\s*|#)?[A-Z]{0,2}\d{1,3}\s*[:=]/gi) ?? []).length >= LEAST;
+
+const withoutBullet = (line: Line): string => textOf(line).replace(BULLET, '');
 
 /** The terminals that lines list, a line or a few for each; a list may go on in the next text column or page. Undefined where there are none. */
 export function listOnPages(ready: readonly Ready[], page: number | undefined): Described | undefined {
@@ -33,7 +33,7 @@ export function listOnPages(ready: readonly Ready[], page: number | undefined): 
   if (rows.length < LEAST) return undefined;
   const heads = own[0]!.heads;
   // A part whose words begin with types has a column more.
-  const fitted = own.every((part) => part.heads.length === heads.length) ? rows : rows.map((row) => inThree(row));
+  const fitted = own.every((part) => part.heads.length === heads.length) ? rows : rows.map(inThree);
   const columns = rolesOf(fitted === rows ? heads : ['Pin', 'Name', 'Description'], fitted);
   return {
     table: { columns, rows: fitted, around: [], headerLine: undefined },
@@ -56,7 +56,7 @@ const inThree = (row: GridRow): GridRow =>
 
 /** Lines from one that begins an entry to the last, with what goes on below each of them. */
 function runsOf(lines: readonly Line[]): Line[][] {
-  const begins = lines.flatMap((line, i) => (BEGINS.test(textOf(line)) ? [i] : []));
+  const begins = lines.flatMap((line, i) => (BEGINS.test(withoutBullet(line)) ? [i] : []));
   const runs: { from: number; last: number; count: number }[] = [];
   for (const at of begins) {
     const run = runs.at(-1);
@@ -74,8 +74,13 @@ interface ListPart {
 }
 
 function partOf(lines: readonly Line[], { page, back }: Ready): ListPart | undefined {
-  const texts = lines.map((line) => textOf(line));
-  const grid = listedGrid(texts.map((text) => (BEGINS.test(text) ? text.replace(BULLET, '') : `  ${text}`)));
+  const grid = listedGrid(
+    lines.map((line) => {
+      const text = withoutBullet(line);
+      // What goes on is set in.
+      return BEGINS.test(text) ? text : `  ${textOf(line)}`;
+    }),
+  );
   const [head, ...body] = grid?.rows ?? [];
   if (!head || body.length === 0) return undefined;
   const boxAt = (line: number): Box => tenths(back(unite(lines[line - 1]!.words.map(boxOf))!));

@@ -296,7 +296,7 @@ function under(grid: Grid, header: Header, until = grid.rows.length): FoundTable
     const over = header.over?.[i];
     return over !== undefined && c.role === 'number' ? { ...c, heading: `${over} ${c.heading}`, packageName: over } : c;
   });
-  return { columns, rows: [...whole.rows], around: [], headerLine: grid.rows[header.at]!.line };
+  return { columns, rows: whole.rows, around: [], headerLine: grid.rows[header.at]!.line };
 }
 
 /** Headings of other tables than lists of terminals: ratings, registers, order codes, revisions, legends. */

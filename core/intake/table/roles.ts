@@ -34,6 +34,9 @@ const NET = /^\s*(?:net(?:[ _-]?name)?|connections?|markings?|windings?)\s*$/i;
 const OF_ELSE =
   /^\W*(?:(?:\w+ )?(?:if |when )?(?:un|not )used\b.*|termination|(?:x|y)(?:[- ](?:coord(?:inate)?|pos(?:ition)?|location))?(?: ?[([]?(?:[uµμ]?m|mm|mils?|in|inch)[)\]]?)?)\W*$/i;
 
+/** As long as the title of a group is. */
+const isShort = (text: string): boolean => text.length <= 24 && text.split(/\s+/).length <= 3;
+
 /** A name as circuits have it, with nothing in small letters. */
 const isCapitals = (text: string): boolean => /^[A-Z0-9_+\-−–/#~*.[\]{}]+$/.test(text) && /[A-Z]/.test(text);
 
@@ -131,8 +134,8 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     const isElse = role === 'number' && roles.some((other, k) => k !== i && (other === 'number' || other === 'ambiguous'));
     if (isElse && share(i, (c) => readCountedCell(c).kind === 'unread' && labelled(c) === undefined) > 0.9) return 'ignore';
     if (role !== 'ambiguous') return role;
-    // Beside plain figures D0 and A1 are names.
     if (isOfBalls(i)) return 'number';
+    // Beside plain figures D0 and A1 are names.
     const isBeside = !areFigures(i) && (isOnlyName || roles.some((other, k) => other === 'ambiguous' && k !== i && areFigures(k)));
     return isNumbers(i) && !isBeside ? 'number' : undefined;
   });
@@ -221,7 +224,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   // Functions that each stand once for several rows are groups of terminals.
   settled.forEach((role, i) => {
     if (role !== 'description' || has('group') || rows.length < 5 || rows.filter((r) => r.same?.[i]).length < 0.5 * rows.length) return;
-    if (share(i, (c) => c.length <= 24 && c.split(/\s+/).length <= 3) === 1) settled[i] = 'group';
+    if (share(i, isShort) === 1) settled[i] = 'group';
   });
   // Before all other columns, in the first row and in few others, they are too.
   if (
@@ -232,7 +235,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     rows[0]!.cells[first]?.trim()
   ) {
     const cells = filledCells(rows, first);
-    const areTitles = cells.every((c) => c.length <= 24 && c.split(/\s+/).length <= 3) && new Set(cells).size === cells.length;
+    const areTitles = cells.every(isShort) && new Set(cells).size === cells.length;
     if (areTitles && cells.length > 1 && cells.length <= 0.7 * rows.length) settled[first] = 'group';
   }
   // `Pin | Function | Description`: where nothing is called a name, the function is one.

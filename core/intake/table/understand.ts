@@ -177,8 +177,8 @@ function namePackages(columns: Column[], titles: readonly string[]): void {
     if (numbers.length > 1 && c.packageName === '') c.packageName = c.heading.replace(/\s+/g, ' ') || `package ${i + 1}`;
   });
   // Of two that are called the same neither may take the other's place.
-  const count = (name: string) => numbers.filter((c) => c.packageName === name).length;
-  const twice = new Set(numbers.flatMap((c) => (count(c.packageName) > 1 ? [c.packageName] : [])));
+  const names = numbers.map((c) => c.packageName);
+  const twice = new Set(names.filter((name, i) => names.indexOf(name) < i));
   columns.forEach((c, i) => {
     if (c.role === 'number' && twice.has(c.packageName)) c.packageName = `${c.packageName} (column ${i + 1})`;
   });

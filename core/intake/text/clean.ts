@@ -35,9 +35,8 @@ export function cleanText(text: string, file?: string): Result<CleanText> {
 
 /** The lines of a letter that was quoted in another, `> 1  VDD`, without the marks; others as they are. */
 function unquoted(lines: string[]): string[] {
-  const isQuoted = (line: string) => /^\s*>/.test(line);
-  if (!isQuoted(lines.find((l) => l.trim() !== '') ?? '') || !lines.every((l) => l.trim() === '' || isQuoted(l))) return lines;
-  return lines.map((l) => l.replace(/^(?:\s*>)+ ?/, ''));
+  const areQuoted = lines.every((l) => /^\s*(?:>|$)/.test(l));
+  return areQuoted ? lines.map((l) => l.replace(/^(?:\s*>)+ ?/, '')) : lines;
 }
 
 const megabytes = (characters: number): number => Math.round(characters / 100_000) / 10;

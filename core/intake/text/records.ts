@@ -24,6 +24,9 @@ const asList = (lines: readonly string[]): string[] => ['[', lines.filter((l) =>
 
 type Fields = [key: string, value: string][];
 
+/** A value without the quotes around it. */
+const unquoted = (value: string): string => value.replace(/^(["'])(.*)\1$/, '$2').trim();
+
 function jsonGrid(lines: readonly string[]): Grid | undefined {
   let value: unknown;
   try {
@@ -82,7 +85,7 @@ function keyedGrid(lines: readonly string[]): Grid | undefined {
     }
     opens ??= openingKey(lines);
     if (dash !== undefined || (key === opens && opens !== '')) records.push({ fields: [], line: i + 1 });
-    records.at(-1)?.fields.push([key, value.replace(/^(["'])(.*)\1$/, '$2').trim()]);
+    records.at(-1)?.fields.push([key, unquoted(value)]);
   }
   return records.every((r) => r.fields.length > 1) && shareKeys(records) ? gridOf(records) : undefined;
 }
@@ -115,10 +118,13 @@ function inlineGrid(lines: readonly string[]): Grid | undefined {
   const filled = lines.filter((l) => l.trim() !== '').length;
   const records = lines.flatMap((text, i) => {
     if (text.length > LONGEST_RECORD || !/[:=].*[:=]/.test(text)) return [];
-    const parts = text.trim().replace(/([:=])\s+/g, '$1 ').split(BETWEEN); // prettier-ignore
+    const parts = text
+      .trim()
+      .replace(/([:=])\s+/g, '$1 ')
+      .split(BETWEEN);
     const fields = parts.flatMap((part): Fields => {
       const [, key, value] = FIELD.exec(part) ?? [];
-      return key !== undefined && value !== undefined ? [[key, value.replace(/^(["'])(.*)\1$/, '$2').trim()]] : [];
+      return key !== undefined && value !== undefined ? [[key, unquoted(value)]] : [];
     });
     return fields.length > 1 && fields.length === parts.length ? [{ fields, line: i + 1 }] : [];
   });

@@ -155,7 +155,7 @@ function ofPowerOutput(told: Evidence[], name: string, description: string): Evi
 /** `Power input` of GND: in tables of directions and classes a ground has no class of its own. */
 const ofPowerInput = (told: Evidence[], ofName: readonly Evidence[]): Evidence[] =>
   told.map((e) => (POWER_INPUT.test(e.because) && ofName.some((n) => n.type === 'ground' && n.weight >= 5) ? { ...e, type: 'ground' } : e));
-const POWER_INPUT = /^type column “(?:power|supply)[ -_]?in(?:put)?”$/i;
+const POWER_INPUT = /^type column “(?:power|supply)[ _-]?in(?:put)?”$/i;
 
 const OF_BRIDGE = /\bbridge\b|\bmotor\b|\bspeaker\b|\bphase [a-z]\b|\bloudspeaker\b/i;
 

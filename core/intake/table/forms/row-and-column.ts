@@ -10,7 +10,7 @@ const [ROW, COLUMN] = [/^\W*(?:(?:ball|grid|pin) )?row\W*$/i, /^\W*(?:(?:ball|gr
  * A ball by its row and its column, `B` and `12` under `Row` and `Col`: the number stands whole under the first of them, which is a
  * column of balls then. Tables without such columns are given as they are.
  */
-export function ballsOfHalves(cells: readonly string[], rows: readonly GridRow[]): { cells: readonly string[]; rows: readonly GridRow[] } {
+export function ballsOfHalves(cells: readonly string[], rows: GridRow[]): { cells: readonly string[]; rows: GridRow[] } {
   const [letter, figure] = [cells.findIndex((c) => ROW.test(c)), cells.findIndex((c) => COLUMN.test(c))];
   // Beside numbers they are of something else, the keys of a keyboard.
   if (letter < 0 || figure < 0 || rows.length === 0 || cells.some(isOverNumbers)) return { cells, rows };

@@ -47,18 +47,17 @@ function partsOf(row: GridRow): Part[] | undefined {
     const starts = filledAt.filter((_, k) => k % size === 0);
     return starts.map((from, k) => columns(from, starts[k + 1] ?? row.cells.length));
   }
-  return mirrored(row, filledAt);
+  return mirrored(row);
 }
 
 const columns = (from: number, to: number): Part => Array.from({ length: to - from }, (_, i) => from + i);
 
 /** `Signal | Pin | Pin | Signal`: the two rows of a connector, each seen from its side. */
-function mirrored({ cells }: GridRow, filledAt: readonly number[]): Part[] | undefined {
-  const half = filledAt.length / 2;
-  const back = [...filledAt].reverse();
-  if (!Number.isInteger(half) || filledAt.length < cells.length) return undefined;
-  const areAlike = filledAt.every((i, k) => k >= half || cells[i]!.trim().toLowerCase() === cells[back[k]!]!.trim().toLowerCase());
-  return areAlike && headingWorth(cells.slice(0, half)) > 1 ? [filledAt.slice(0, half), back.slice(0, half)] : undefined;
+function mirrored({ cells }: GridRow): Part[] | undefined {
+  const half = cells.length / 2;
+  const heads = cells.map((c) => c.trim().toLowerCase());
+  const areAlike = Number.isInteger(half) && heads.every((h, i) => h !== '' && h === heads.at(-1 - i));
+  return areAlike && headingWorth(cells.slice(0, half)) > 1 ? [columns(0, half), columns(half, cells.length).reverse()] : undefined;
 }
 
 /** `Row A` and `Row B`, `odd` and `even`, head two halves of one list, and so do `name` and `Pin name`. */
