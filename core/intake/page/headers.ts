@@ -1,5 +1,6 @@
 import { headingWorth, headsOnlyOther, isHeading, packageIn, roleOfHeading } from '../table/headings';
 import { looksLikeTerminal } from '../table/numbers';
+import { headsOfCodes, MOST_CODED } from './code-heads';
 import { EXACT, over, partedOver, readHeads, roleOf, stack, USUAL_GAP, weighed, type Heads } from './heads';
 import { segmentsOf, textOf, type Line, type Segment } from './lines';
 import { cellStarts } from './starts';
@@ -95,6 +96,10 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
       }
     }
     if (best && !(isMono && blank > 0)) break;
+  }
+  for (let depth = 2; depth <= MOST_CODED && at + depth < lines.length; depth++) {
+    const read = headsOfCodes(lines.slice(at, at + depth), lines.slice(at + depth, at + depth + ROWS_BELOW));
+    if (read && read.worth > 1 && read.worth >= (best?.worth ?? 0)) return { at, depth, ...read };
   }
   const byColumns = isMono ? undefined : readHeadsOver(lines, at);
   // Words parted because they are near to nothing else are no better than that.

@@ -3,7 +3,7 @@ import { rolesOf } from '../table/roles';
 import { tenths, unite, type Box } from '../table/box';
 import { listedGrid } from '../text/listed';
 import type { Described } from './described';
-import { textOf, type Line } from './lines';
+import { segmentsOf, textOf, type Line } from './lines';
 import type { Ready } from './ready';
 import { regionsOf } from './regions';
 import { boxOf } from './words';
@@ -20,7 +20,15 @@ const MOST_LINES = 3;
 export const hasListed = (text: string): boolean =>
   (text.match(/\b(?:pin|ball|terminal|lead|contact)s?\s*(?:no\.?\s*|#)?[A-Z]{0,2}\d{1,3}\s*[:=]/gi) ?? []).length >= LEAST;
 
-const withoutBullet = (line: Line): string => textOf(line).replace(BULLET, '');
+/** `Pin 2`, by itself left of what it is. */
+const ALONE = /^(?:pin|ball|terminal|lead|contact) ?(?:no\.? ?|#)?[A-Z]{0,2}\d{1,3}$/i;
+
+/** The text of a line without its bullet; a terminal and what stands apart from it are parted by a colon. */
+function withoutBullet(line: Line): string {
+  const [first, ...others] = segmentsOf(line);
+  if (others.length > 0 && ALONE.test(first!.text)) return `${first!.text}: ${others.map((s) => s.text).join(' ')}`;
+  return textOf(line).replace(BULLET, '');
+}
 
 /** The terminals that lines list, a line or a few for each; a list may go on in the next text column or page. Undefined where there are none. */
 export function listOnPages(ready: readonly Ready[], page: number | undefined): Described | undefined {

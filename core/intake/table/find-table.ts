@@ -5,6 +5,7 @@ import { filled, isBlank, mapCells, padded, type Grid, type GridRow } from './gr
 import { groupOfTitle } from './group-titles';
 import { headingWorth, isHeading, isOfPackage, isOverNumbers, isRowOfContacts, packageIn, roleOfHeading } from './headings';
 import { labelled, looksCounted, looksLikeNumbers, readCountedCell } from './numbers';
+import { areNumbersUnder, bothOf, joinAlignedCodes, joinCodes } from './package-codes';
 import { rolesOf } from './roles';
 import { ballsOfHalves } from './forms/row-and-column';
 import { splitNumbers } from './forms/split-names';
@@ -180,8 +181,10 @@ function headingAt(grid: Grid, at: number): Header | undefined {
   const given = grid.rows[at]!;
   if (given.cells.some((c) => FIGURES.test(c))) return undefined;
   const row = unbroken(given);
-  const single = asHeader(grid, row, at);
   const next = grid.rows[at + 1];
+  const coded = next && ofCodes(grid, row, next, at);
+  if (coded) return coded;
+  const single = asHeader(grid, row, at);
   if (single) {
     const hints = grid.rows.slice(at + 1, at + 3).findIndex(areHints);
     if (hints >= 0) return { ...single, depth: hints + 2 };
@@ -197,6 +200,23 @@ function headingAt(grid: Grid, at: number): Header | undefined {
     if (joined && (isBetter || arePackages) && !next.cells.some(isNumber)) return { ...joined, at, depth: 2 };
   }
   return single;
+}
+
+/** A heading of two rows or three, the lowest of which has the codes of packages over their numbers. */
+function ofCodes(grid: Grid, row: GridRow, next: GridRow, at: number): Header | undefined {
+  const below = grid.rows.slice(at + 2, at + 26);
+  if (grid.layout !== 'aligned') {
+    const two = joinCodes(row, next, below);
+    if (two && headingWorth(two) > 0) return { at, depth: 2, cells: two };
+    const third = isHeadingRow(row) && isHeadingRow(next) ? below[0] : undefined;
+    const three = third && joinCodes({ ...row, cells: bothOf(row, next) }, third, below.slice(1));
+    return three && headingWorth(three) > 0 ? { at, depth: 3, cells: three } : undefined;
+  }
+  const joined = joinAlignedCodes(row, next);
+  if (!joined || headingWorth(joined.cells) === 0) return undefined;
+  const rows = below.filter((r) => filled(r).length > 1).map((r) => fitToColumns(r, joined.starts));
+  const areNumbers = areNumbersUnder(joined.cells.flatMap((c, i) => (row.cells.includes(c) ? [] : [rows.map((r) => r[i] ?? '')])));
+  return areNumbers ? { at, depth: 2, ...joined } : undefined;
 }
 
 /** `Pin | Pin | Name`: two headings over numbers that are the same. */

@@ -55,7 +55,10 @@ export const isOfPackage = (heading: string): boolean =>
 /** The package that a heading over numbers names; empty where it names none. */
 export function packageOfHeading(given: string): string {
   // A name that a narrow column breaks goes on where it was broken.
-  const heading = given.replace(/-\s*\n\s*/g, '-').replace(/\s*\n\s*/g, ' ');
+  const heading = given
+    .replace(/-\s*\n\s*/g, '-')
+    .replace(/\s*\n\s*/g, ' ')
+    .replace(/[¹²³⁰-⁹⁽⁾﹡]+$/, '');
   const known = packageIn(heading)?.name;
   if (known !== undefined) return known;
   if (countedIn(heading) !== undefined) return heading.trim();
@@ -99,6 +102,22 @@ export const isPeripheral = (heading: string): boolean =>
   /^\W*(?:analog(?:ue)?|adc|dac|timers?|tim|pwm|us?art|spi|i2c|twi|i2s|can|usb|lin|serial|clocks?|debug|jtag|swd|interrupts?|touch|comparators?|oscillators?|gpio|digital|power|ethernet|sdio|lcd)(?:[ _-]?\d{1,2})?\W*$/i.test(
     heading,
   );
+
+const CODE = /^([A-Z]{1,5})(?:-\d{1,3}| ?\(\d{1,3}\))?(?:[¹²³⁰-⁹⁽⁾﹡*]| ?\(\d\))*$/;
+
+/** The letters of what makers call their packages: `PW`, `RGE`, `DGK (8)`, `PW-20`, `D, DGK`, with signs of notes; undefined for other texts. */
+export function packageCodes(text: string): string[] | undefined {
+  const letters = text.split(/, ?|\//).map((part) => CODE.exec(part)?.[1]);
+  return letters.every((l) => l !== undefined && roleOfText(l.toLowerCase()) === undefined && !headsOtherTable([l], 1))
+    ? (letters as string[])
+    : undefined;
+}
+
+const BEHIND_NUMBER = /^(?:pin|ball|terminal|lead|contact)s? ?(?:nos?\b\.?|numbers?|#) (?=[A-Z])/i;
+
+/** `PIN NO. PW`, `Pin no. DGK (8)`: the numbers of a package that has only its maker's code. */
+const isOverCode = (heading: string): boolean =>
+  BEHIND_NUMBER.test(heading) && packageCodes(heading.replace(BEHIND_NUMBER, '')) !== undefined;
 
 /** `pins 5, 11` and `pins 1..4` are numbers of a row. */
 const NUMBERED = /^\s*(?:pin|ball|pad|terminal|lead|contact)s?\s+\d{1,4}\s*(?:,|&|and|to|\.\.|[-–])\s*\d/i;
@@ -149,6 +168,7 @@ export const isBankHeading = (heading: string): boolean => /^\s*(?:i\/?o )?bank\
 /** What a heading says of its column; `ambiguous` where the cells must decide; undefined where it says nothing. */
 export const roleOfHeading = remember((heading: string): ColumnRole | 'ambiguous' | undefined => {
   if (heading.length > 60 || NUMBERED.test(heading)) return undefined;
+  if (isOverCode(heading)) return 'number';
   const bare = heading.replace(/\([^)]*\)?/g, ' ');
   const known = roleOfText(normal(heading)) ?? (bare === heading ? undefined : roleOfText(normal(bare)));
   return known ?? roleOfText(headingInEnglish(heading) ?? headingInEnglish(bare) ?? '');

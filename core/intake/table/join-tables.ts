@@ -1,5 +1,6 @@
 import { ok, problem, type Problem, type Result } from '../../part';
 import type { Column, ColumnRole, Proposal, ReadOptions, TableView, Terminal } from '../proposal';
+import { settleUndriven } from '../understand/leads';
 import type { Box } from './box';
 import type { FoundTable } from './found-table';
 import { groupByTitles } from './group-titles';
@@ -72,6 +73,7 @@ export function joinTables(first: Proposal, others: readonly Proposal[], options
     else joined = { ...joined, problems: [...joined.problems, leftOut(other, again.length, options)] };
   }
   if (others.length === 0) return ok(first);
+  settleUndriven(joined.terminals);
   const names = joined.packages.map((p) => p.name);
   const problems = joined.problems.filter((p) => !['number-gap', 'rows-first', 'count-package', 'number-twice'].includes(p.code));
   for (const t of joined.terminals) t.doubts = t.doubts.filter((d) => !/^Number \S+ stands \d+ times\.$/.test(d.reason));

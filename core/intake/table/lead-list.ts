@@ -7,7 +7,7 @@ export interface ListedLead {
 }
 
 const ADJECTIVE = String.raw`(?:led|photo|input|output|transistor|triac|diode|internal|common|first|second|upper|lower|red|green|blue|driver|kelvin|main|moving|make|break|normally[- ](?:open|closed)|centre|center|mounting)[- ]`;
-const LEAD = String.raw`anodes?|cathodes?|collectors?|emitters?|base|gate|drain|source|main terminal|mt|nc|n\.c\.?|no connection|not connected|no connect|do not connect|substrate|ground|gnd|v(?:cc|dd|ss|ee|o|out|in)|coil|contact|winding|primary|secondary|(?:centre|center) tap|wiper|crystal|shield|case|input|output`;
+const LEAD = String.raw`anodes?|cathodes?|collectors?|emitters?|base|gate|drain|source|main terminal|mt|nc|n\.c\.?|(?:no|not) (?:internal(?:ly)? )?connect(?:ion|ed)?|do not connect|substrate|ground|gnd|v(?:cc|dd|ss|ee|o|out|in)|coil|contact|winding|primary|secondary|(?:centre|center) tap|wiper|crystal|shield|case|input|output`;
 const NAME = String.raw`(?:${ADJECTIVE}){0,3}(?:${LEAD})(?: ?[1-4a-d+-])?(?: (?:red|green|blue|white|yellow|amber))?(?: ?\([^()]{1,24}\))?`;
 const ENTRY = new RegExp(String.raw`(?:^|[\s,;(|])(?:(?:pin|terminal|lead)s? ?(?:no\.? ?)?)?#?(\d{1,2})\s*(?:[.:)=]|[-–—](?=\s)|(?=\s))\s*(${NAME})(?=\s*(?:[.,;/|)]|$)|\s+(?:(?:pin|terminal|lead) ?)?#?\d{1,2}\s*[.:)=\s])`, 'gi'); // prettier-ignore
 /** What only leads of discrete parts are called: without any of these a list of supplies and outputs can be of anything. */
@@ -35,11 +35,21 @@ export function listedLeads(texts: readonly string[]): ListedLead[] | undefined 
       if (Number(next.number) !== list.length + 1 || next.at - list.at(-1)!.at > NEAR || list.length === MOST) break;
       list.push(next);
     }
-    if (list.length > 1 && list.filter((e) => DISCRETE.test(e.name)).length * 2 >= list.length) lists.push(list);
+    const isDiscrete = list.length > 1 && list.filter((e) => DISCRETE.test(e.name)).length * 2 >= list.length;
+    if (isDiscrete && !goesOnOtherwise(texts, list)) lists.push(list);
   });
   const [list, ...others] = lists;
   const said = (of: readonly ListedLead[]) => of.map((e) => e.name.toLowerCase()).join();
   return list && others.every((o) => said(o) === said(list)) ? list : undefined;
+}
+
+/** True where the next number follows with words that no lead has: the list says more than was understood of it. */
+function goesOnOtherwise(texts: readonly string[], list: readonly ListedLead[]): boolean {
+  const { at, number } = list.at(-1)!;
+  const next = new RegExp(String.raw`^\W*(?:(?:pin|terminal|lead) ?)?#?${Number(number) + 1}(?:\s*[.:)=]\s*|\s+)[A-Za-z].{0,40}$`, 'i');
+  const stops = new RegExp(String.raw`^\W*(?:(?:pin|terminal|lead) ?)?#?1\b`, 'i');
+  for (let i = at + 1; i <= at + NEAR && i < texts.length && !stops.test(texts[i]!); i++) if (next.test(texts[i]!)) return true;
+  return false;
 }
 
 function entriesIn(text: string): { number: string; name: string }[] {

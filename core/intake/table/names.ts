@@ -138,12 +138,17 @@ const run = (from: number, to: number): number[] => {
   return Array.from({ length }, (_, i) => from + i * step);
 };
 
-/** Alternate functions printed with a name: `PA0/ADC0/TIM1` has ADC0 and TIM1. `R/W` and `/CS` have none. */
+/** Alternate functions printed with a name: `PA0/ADC0/TIM1` has ADC0 and TIM1, and `PA0(ADC0/TIM1)` has. `R/W` and `/CS` have none. */
 export function alternatesIn(name: string): string[] {
   if (!name.includes('/')) return [];
-  const parts = name.split('/').map((p) => p.trim());
-  return parts.length > 1 && parts.every((p) => p.length > 1) ? parts.slice(1) : [];
+  const within = IN_BRACKETS.exec(name)?.[1];
+  const parts = (within ?? name).split('/').map((p) => p.trim());
+  if (parts.length < 2 || parts.some((p) => p.length < 2)) return [];
+  return within === undefined ? parts.slice(1) : parts;
 }
+
+/** `PA0(ADC0/TIM1)`: all strokes stand in brackets at the end of a name. */
+const IN_BRACKETS = /^[^/()]+\(([^()]{1,80})\)$/;
 
 /** Cells of an alternates column: `ADC0, TIM1_CH1`. */
 export const listAlternates = (cell: string): string[] =>

@@ -61,13 +61,21 @@ export function recogniseLeads(terminals: readonly Terminal[]): void {
 /** So many terminals without a supply are a part; more are a table of a part's signals alone. */
 const FEW = 12;
 
+const UNDRIVEN = 'Taken for output, but nothing feeds the part.';
+
+/** Takes that doubt back where another table of the part has what feeds it. */
+export function settleUndriven(terminals: readonly Terminal[]): void {
+  if (!terminals.some((t) => carriesPower(t.type))) return;
+  for (const t of terminals) t.doubts = t.doubts.filter((d) => d.reason !== UNDRIVEN);
+}
+
 /** Nothing drives an output where nothing feeds the part: of a switch, a bridge or a cell it is a lead too. */
 function doubtUndriven(own: readonly Terminal[], leads: number): void {
   const isFed = own.some((t) => carriesPower(t.type) && !(leads > 1 && isTypeAsked(t)));
   if (own.length > FEW || isFed) return;
   for (const t of own) {
     if (t.type !== 'output' || isTypeAsked(t) || isTypeTold(t)) continue;
-    t.doubts = [...t.doubts, { field: 'type', reason: 'Taken for output, but nothing feeds the part.', candidates: ['output', 'passive'] }];
+    t.doubts = [...t.doubts, { field: 'type', reason: UNDRIVEN, candidates: ['output', 'passive'] }];
   }
 }
 

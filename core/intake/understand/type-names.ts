@@ -1,4 +1,4 @@
-import type { ElectricalType } from '../../part';
+import { carriesPower, type ElectricalType } from '../../part';
 import { evidence, type Evidence } from './evidence';
 
 interface NameRule {
@@ -28,7 +28,11 @@ const NAMES: NameRule[] = [
   },
   // A voltage is a rail's name.
   { type: 'supply-in', weight: 4, name: /^(?!0 ?V$)[+-]?\d{1,2}(\.\d{1,2})? ?V\d{0,2}(_?(AUX|SB|A|D|IO))?$/i },
-  { type: 'no-connect', weight: 5, name: /^not (?:used|connected)$|^un(?:used|connected)$/i },
+  {
+    type: 'no-connect',
+    weight: 5,
+    name: /^not (?:used|(?:internally )?connected)$|^un(?:used|connected)$|^no (?:internal )?connect(?:ion)?$/i,
+  },
   { type: 'no-connect', weight: 5, name: /^N\.?\/?C\.?_?\d*$|^NC_[A-Z0-9]+$|^NIC$/i },
   { type: 'reserved', weight: 6, name: /^(DNC|DNU|RSVD?|RESERVED|RFU)[_\d]*$/i },
   // A reset as often.
@@ -87,6 +91,9 @@ const NAMES: NameRule[] = [
 ];
 
 /** Evidence from a name without its low-active mark. */
+/** A name and what it is of; what its rail is watched or switched by is another signal. */
+const OF_SOMETHING = /^([A-Z]{2,6}\d?) ?\((?!(?:EN|PG|OK|FB|ON|OFF|DET|SENSE|MON|OUT|NC)\b)[A-Z][A-Z/]{0,9}\)$/i;
+
 export function evidenceOfName(name: string): Evidence[] {
   const main = name
     // With a mark it is a reset, and nothing reserved.
@@ -98,5 +105,8 @@ export function evidenceOfName(name: string): Evidence[] {
   // The bank behind a name, TCK_0, is no part of it.
   const bare = found.length > 0 ? main : main.replace(/_\d{1,2}$/, '');
   const all = bare === main ? found : NAMES.filter((n) => isCalled(n, bare));
+  // `VDD(PLL)` is a rail as VDD is; of a signal, what stands in brackets can be another function.
+  const of = all.length === 0 ? OF_SOMETHING.exec(name) : null;
+  if (of) return NAMES.filter((n) => carriesPower(n.type) && isCalled(n, of[1]!)).map((n) => evidence(n.type, n.weight, `name ${name}`));
   return all.map((n) => evidence(n.type, n.weight, `name ${name}`));
 }
