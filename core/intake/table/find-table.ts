@@ -5,7 +5,7 @@ import { filled, isBlank, mapCells, padded, type Grid, type GridRow } from './gr
 import { groupOfTitle } from './group-titles';
 import { headingWorth, isHeading, isOfPackage, isOverNumbers, isRowOfContacts, packageIn, roleOfHeading } from './headings';
 import { labelled, looksCounted, looksLikeNumbers, readCountedCell } from './numbers';
-import { areNumbersUnder, bothOf, joinAlignedCodes, joinCodes } from './package-codes';
+import { areNumbersUnder, bothOf, joinAlignedCodes, joinCodes, joinVersions } from './package-codes';
 import { rolesOf } from './roles';
 import { ballsOfHalves } from './forms/row-and-column';
 import { splitNumbers } from './forms/split-names';
@@ -208,6 +208,8 @@ function ofCodes(grid: Grid, row: GridRow, next: GridRow, at: number): Header | 
   if (grid.layout !== 'aligned') {
     const two = joinCodes(row, next, below);
     if (two && headingWorth(two) > 0) return { at, depth: 2, cells: two };
+    const versions = joinVersions(row, next);
+    if (versions && headingWorth(versions) > 0) return { at, depth: 2, cells: versions };
     const third = isHeadingRow(row) && isHeadingRow(next) ? below[0] : undefined;
     const three = third && joinCodes({ ...row, cells: bothOf(row, next) }, third, below.slice(1));
     return three && headingWorth(three) > 0 ? { at, depth: 3, cells: three } : undefined;

@@ -1,6 +1,7 @@
 import { filled, type GridRow } from './grid';
 import { isOverNumbers, isPackageName, packageCodes, roleOfHeading } from './headings';
 import { looksLikeNumbers } from './numbers';
+import { OF_VERSION } from './versions';
 
 /** A heading over the numbers of several packages, in the place of `Pin no.` */
 const OVER_PACKAGES = /^\W*(?:(?:pin|ball|lead|terminal) )?packages?(?: options?| types?)?\W*$/i;
@@ -88,4 +89,26 @@ export function joinAlignedCodes(upper: GridRow, lower: GridRow): { cells: strin
   cells.splice(at, 1, ...lower.cells.map((code) => headingOfCode(upper.cells[at]!, code)));
   starts.splice(at, 1, ...unders);
   return { cells, starts };
+}
+
+/** How long a name of a version is at most. */
+const LONGEST_VERSION = 16;
+
+/** Two rows of headings, the lower of which has nothing but versions of the part under a merged `Pin name`, as one: `Pin name (TF1001B)`. */
+export function joinVersions(upper: GridRow, lower: GridRow): string[] | undefined {
+  const names = lower.cells.flatMap((c, i) => (c.trim() === '' ? [] : [i]));
+  const first = names[0];
+  const over = first === undefined ? undefined : upper.cells[first]?.trim();
+  const areUnder = names.every((i, k) => i === first! + k && (k === 0 || (upper.cells[i] ?? '').trim() === ''));
+  if (names.length < 2 || !areUnder || !over || roleOfHeading(over) !== 'name') return undefined;
+  if (
+    names.some(
+      (i) =>
+        lower.cells[i]!.length > LONGEST_VERSION ||
+        roleOfHeading(lower.cells[i]!) !== undefined ||
+        !OF_VERSION.test(lower.cells[i]!.trim()),
+    )
+  )
+    return undefined;
+  return upper.cells.map((c, i) => (names.includes(i) ? `${over} (${lower.cells[i]!.trim()})` : c));
 }

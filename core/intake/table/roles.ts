@@ -4,6 +4,7 @@ import type { GridRow } from './grid';
 import { isBankHeading, isOfPackage, isOverNumbers, isPeripheral, isRowOfContacts, packageOfHeading, roleOfHeading } from './headings';
 import { isCounted, isSmallBall, labelled, looksLikeNumbers, readCountedCell } from './numbers';
 import { ticked } from './forms/ticks';
+import { withVersions } from './versions';
 
 /** What a column holds shows in so many of its rows. */
 const ENOUGH_ROWS = 120;
@@ -39,6 +40,9 @@ const isShort = (text: string): boolean => text.length <= 24 && text.split(/\s+/
 
 /** A name as circuits have it, with nothing in small letters. */
 const isCapitals = (text: string): boolean => /^[A-Z0-9_+\-−–/#~*.[\]{}]+$/.test(text) && /[A-Z]/.test(text);
+
+/** Words that begin with a name: `PA0: GPIO`. */
+const NAMED_WORDS = /^([A-Z][\w+\-/#]{1,15}):\s/;
 
 /** A word or a few, the first of them no abbreviation with figures. */
 const IN_WORDS = /^[A-Za-z]{3,}(?:[\s/&-]+[A-Za-z\d]+){0,4}$/;
@@ -318,8 +322,15 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   // `GPIO` in most rows is a kind of terminal, and no name of each.
   const areKinds = (i: number) => filledCells(rows, i).length >= MANY_ROWS && !areMostlyUnlike(rows, i);
   let seenName = false;
+  // `PA` stands over several ports, and `PA0: GPIO` in the words of each: that is its name.
+  const [portsAt, wordsAt] = [settled.indexOf('name'), settled.indexOf('description')];
+  if (names === 1 && wordsAt >= 0 && !has('group') && rows.length > 3 && !areMostlyUnlike(rows, portsAt)) {
+    const named = filledCells(rows, wordsAt).flatMap((c) => NAMED_WORDS.exec(c)?.[1] ?? []);
+    if (named.length >= 0.9 * rows.length && new Set(named).size === named.length) [settled[portsAt], settled[wordsAt]] = ['group', 'name'];
+  }
+  const ofVersions = withVersions(headings, rows, settled.map((role) => role ?? 'ignore')); // prettier-ignore
   return headings.map((heading, i) => {
-    let role = settled[i] ?? 'ignore';
+    let role = ofVersions[i]!;
     if (role === 'name' && names > 1) {
       // Of two names the second is the function in words, or else another name.
       role = !seenName ? 'name' : share(i, (c) => /\s/.test(c)) > 0.3 || areKinds(i) ? 'description' : 'alternates';

@@ -22,6 +22,7 @@ import { splitChannels, splitContacts } from './forms/split-channels';
 import { splitNames, splitNumbers } from './forms/split-names';
 import { splitPackages } from './forms/split-packages';
 import { readTicks } from './forms/ticks';
+import { doubtVersions } from './versions';
 import { columnProblems, FEW_ROWS } from './column-problems';
 
 /** What a document says around a table, by what it can tell. */
@@ -65,6 +66,7 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   problems.push(...columnProblems(columns, table, terminals, options));
   const names = [...new Set(split.columns.filter((c) => c.role === 'number').map((c) => c.packageName))];
   const view = { columns, rows: viewRows(table, taken, context) };
+  doubtVersions(terminals, columns, table.rows);
   doubtFloating(terminals);
   doubtUnlikeSiblings(terminals);
   doubtSecondCode(terminals);

@@ -1,0 +1,44 @@
+import type { Column, ColumnRole, Terminal } from '../proposal';
+import type { GridRow } from './grid';
+
+/** What stands over the names that terminals have in one version of a part, `B version`, `-A`, `TF1001B`. */
+export const OF_VERSION = /\b(?:versions?|variants?)\b|(?:^|\()-[A-Z\d]{1,3}\)?$|(?:^|\(|\s)[A-Z]{1,5}\d{3,6}[A-Z\d-]{0,8}\)?$/i;
+
+/** The least share of the rows in which the versions agree: they are one part. */
+const SAME = 0.4;
+
+/** A name as tables have it. */
+const isName = (cell: string): boolean => /^[+\-−~/]?[A-Za-z][\w+\-−/#.~]{0,23}$/.test(cell);
+
+const cellAt = (row: GridRow, i: number): string => row.cells[i]?.trim() ?? '';
+
+/** Where the names of the versions of a part stand, of two or more, that have most names in common; else nothing. */
+function versionsIn(headings: readonly string[], rows: readonly GridRow[]): number[] {
+  const over = headings.flatMap((h, i) => (OF_VERSION.test(h.trim()) ? [i] : []));
+  const [first, ...others] = over.filter((i) => rows.filter((r) => isName(cellAt(r, i))).length >= 0.6 * rows.length);
+  const areSame = (i: number) => rows.filter((r) => cellAt(r, i) === cellAt(r, first!)).length;
+  const own = others.filter((i) => areSame(i) >= SAME * rows.length && areSame(i) < rows.length);
+  return first === undefined || own.length === 0 ? [] : [first, ...own];
+}
+
+/** The roles of the columns with the names of versions: the first has the names, the others have other names. */
+export function withVersions(headings: readonly string[], rows: readonly GridRow[], roles: readonly ColumnRole[]): ColumnRole[] {
+  const at = versionsIn(headings, rows);
+  const isFree =
+    at.every((i) => ['name', 'alternates', 'ignore'].includes(roles[i]!)) && roles.every((r, i) => r !== 'name' || at.includes(i));
+  return at.length === 0 || !isFree ? [...roles] : roles.map((role, i) => (i === at[0] ? 'name' : at.includes(i) ? 'alternates' : role));
+}
+
+/** Asks for the name of each terminal that is called otherwise in another version of the part. */
+export function doubtVersions(terminals: readonly Terminal[], columns: readonly Column[], rows: readonly GridRow[]): void {
+  const at = versionsIn(columns.map((c) => c.heading), rows); // prettier-ignore
+  if (at.length === 0 || columns[at[0]!]!.role !== 'name') return;
+  const byLine = new Map(rows.map((r) => [r.line, r]));
+  for (const t of terminals) {
+    const row = t.row === undefined ? undefined : byLine.get(t.row);
+    const names = row ? [...new Set(at.map((i) => cellAt(row, i)).filter((c) => c !== ''))] : [];
+    if (!row || names.length < 2) continue;
+    const said = at.map((i) => `“${cellAt(row, i)}” under ${columns[i]!.heading}`).join(', ');
+    t.doubts = [...t.doubts, { field: 'name', reason: `It is ${said}.`, candidates: names }];
+  }
+}
