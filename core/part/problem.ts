@@ -76,6 +76,7 @@ const MESSAGES = {
   'row-quote': 'A quoted cell is never closed. Add the closing quote.',
   'row-skipped': 'Row "{text}" was left out: {why}.',
   'rows-left': 'The line "{text}" goes on with the numbers and was not taken. Draw a box around the rest of the table, or add its pins.',
+  'pins-in-words': 'The words "{text}" tell of pin {number}, which no row has. Add it, or see that it is of another package.',
   'number-twice': 'Number {number} stands twice: {names}.',
   'number-gap': '{of} numbers {jump}; {missing} missing.',
   'rows-first': '{of} balls begin in row {row}; {missing} missing. Take the table that lists them too.',

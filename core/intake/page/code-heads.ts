@@ -1,5 +1,5 @@
 import { headsOnlyOther, roleOfHeading } from '../table/headings';
-import { areNumbersUnder, headingOfCode, isOverPackages, isPackageCode } from '../table/package-codes';
+import { areNumbersUnder, arePackageCodes, headingOfCode, isOverPackages, mayBePackage } from '../table/package-codes';
 import { stack, weighed, type Heads } from './heads';
 import { segmentsOf, type Line, type Segment } from './lines';
 
@@ -10,7 +10,7 @@ export const MOST_CODED = 3;
 const BEYOND = 1;
 
 /** What can stand over the numbers of several packages. */
-const OVER = /^(pins?|balls?|terminals?|leads?|packages?|contacts?)$/i;
+const OVER = /^(pins?|balls?|terminals?|leads?|packages?|contacts?|nos?\.?|[A-Z]{0,5}(?:QFP|QFN|BGA|CSP|SOP|SOIC|SON|DFN|LGA|DIP))$/i;
 
 /**
  * A heading whose last line has the codes of packages, `PW`, `RGE`, side by side under `Pin no.`, where numbers stand below
@@ -20,14 +20,15 @@ export function headsOfCodes(group: readonly Line[], below: readonly Line[]): He
   const uppers = group.slice(0, -1);
   if (!uppers.some((l) => l.words.some((w) => OVER.test(w.text)))) return undefined;
   const lower = segmentsOf(group.at(-1)!);
-  const at = lower.flatMap((s, i) => (isPackageCode(s.text) ? [i] : []));
+  const at = lower.flatMap((s, i) => (mayBePackage(s.text) ? [i] : []));
   const [first, last] = [at[0]!, at.at(-1)!];
   if (at.length < 2 || last - first >= at.length || lower.some((s, i) => !at.includes(i) && roleOfHeading(s.text) === undefined))
     return undefined;
   const isOver = (s: Segment) => isOverPackages(s.text) && s.x0 < lower[last]!.x1 && s.x1 > lower[first]!.x0;
   const tops = uppers.map((l) => segmentsOf(l));
   const over = tops.flat().findLast(isOver);
-  if (!over || !areNumbersUnder(at.map((i) => cellsUnder(lower[i]!, below)))) return undefined;
+  const codes = at.map((i) => lower[i]!.text);
+  if (!over || !arePackageCodes(codes, over.text) || !areNumbersUnder(at.map((i) => cellsUnder(lower[i]!, below)))) return undefined;
   const lines = [
     ...tops.map((l) => l.filter((s) => !isOver(s))),
     lower.map((s, i) => (at.includes(i) ? { ...s, text: headingOfCode(over.text, s.text) } : s)),

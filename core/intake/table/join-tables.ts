@@ -75,7 +75,11 @@ export function joinTables(first: Proposal, others: readonly Proposal[], options
   if (others.length === 0) return ok(first);
   settleUndriven(joined.terminals);
   const names = joined.packages.map((p) => p.name);
-  const problems = joined.problems.filter((p) => !['number-gap', 'rows-first', 'count-package', 'number-twice'].includes(p.code));
+  const all = new Set(joined.terminals.flatMap((t) => Object.values(t.numbers)));
+  const isSettled = (p: Problem) =>
+    ['number-gap', 'rows-first', 'count-package', 'number-twice'].includes(p.code) ||
+    (p.code === 'pins-in-words' && all.has(String(p.params['number'])));
+  const problems = joined.problems.filter((p) => !isSettled(p));
   for (const t of joined.terminals) t.doubts = t.doubts.filter((d) => !/^Number \S+ stands \d+ times\.$/.test(d.reason));
   return propose(joined.terminals, names, { problems, ...(joined.table ? { table: joined.table } : {}) }, options);
 }

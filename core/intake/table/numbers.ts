@@ -79,7 +79,8 @@ function expand([, prefix = '', from, last = '', to]: RegExpExecArray): string[]
 }
 
 /** Takes footnote marks off a number cell: `5(1)`, `7²`, `12*`. */
-const stripNotes = (text: string): string => text.replace(/[¹²³⁰-⁹⁽⁾ᵃ-ᶠ†‡§*﹡]+/g, '').replace(/(\w)\s*(\(\d\)|\[\d\])/g, '$1');
+const stripNotes = (text: string): string =>
+  text.replace(/[¹²³⁰-⁹⁽⁾ᵃ-ᶠ†‡§*﹡]+/g, '').replace(/(\w)\s*(\((?:see )?(?:notes? )?\d\)|\[\d\])/gi, '$1');
 
 /** `SO: 1`, `QFN = 16`: a package before its numbers, in a cell for several packages. */
 const LABELLED = /^([A-Za-z][A-Za-z0-9-]{0,15})\s*[:=]\s*(\S[^:=]{0,60})$/;

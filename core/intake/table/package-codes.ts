@@ -12,16 +12,39 @@ const OF_TERMINALS = /^\W*(?:pin|ball|terminal|lead|contact)/i;
 /** Fewer rows than this do not tell that a column holds numbers. */
 const LEAST_ROWS = 3;
 
+/** `LQFP` over the counts of several. */
+const isFamily = (text: string): boolean => isPackageName(text) && !/\d/.test(text);
+
 /** True for what stands over the numbers of one package or several. */
-export const isOverPackages = (text: string): boolean => isOverNumbers(text) || OVER_PACKAGES.test(text);
+export const isOverPackages = (text: string): boolean => isOverNumbers(text) || OVER_PACKAGES.test(text) || isFamily(text);
 
 /** True for what can stand over the numbers of one package: a code of its maker that is no heading of another kind, or a known name. */
-export const isPackageCode = (text: string): boolean =>
+const isPackageCode = (text: string): boolean =>
   (packageCodes(text) !== undefined && roleOfHeading(text) === undefined) || isPackageName(text);
+
+/** `48`, `64`: how many terminals packages of one family have. */
+const COUNT = /^\d{1,4}$/;
+/** Fewer terminals than this could be numbers of them. */
+const LEAST_COUNT = 5;
+
+/** True for what can stand over the numbers of several packages: the codes of their makers, or their counts in rising order. */
+export function arePackageCodes(texts: readonly string[], over: string): boolean {
+  const areCounts = texts.every((t, i) => COUNT.test(t) && Number(t) >= LEAST_COUNT && Number(t) > Number(texts[i - 1] ?? 0));
+  return isOverPackages(over) && (areCounts || texts.every(isPackageCode));
+}
+
+/** True for a code or a count alone. */
+export const mayBePackage = (text: string): boolean => COUNT.test(text) || isPackageCode(text);
 
 /** The heading of the numbers of one package: what stands over all of them, and its code. */
 export const headingOfCode = (over: string, code: string): string =>
-  isPackageName(code) ? code : `${roleOfHeading(over) === 'number' && OF_TERMINALS.test(over) ? over.trim() : 'Pin no.'} ${code}`;
+  COUNT.test(code)
+    ? isFamily(over)
+      ? `${over.trim()}${code}`
+      : `${code}-pin`
+    : isPackageName(code)
+      ? code
+      : `${roleOfHeading(over) === 'number' && OF_TERMINALS.test(over) ? over.trim() : 'Pin no.'} ${code}`;
 
 /** True where columns hold numbers, and dashes for terminals that a package lacks; each column as its cells. */
 export const areNumbersUnder = (columns: readonly (readonly string[])[]): boolean =>
@@ -37,15 +60,15 @@ const ROWS_BELOW = 12;
 /** Where the codes of packages stand in a row below what stands over their numbers; empty where it has none, or something that is neither. */
 function codesIn(upper: readonly string[], lower: readonly string[]): number[] {
   let over = '';
-  const codes: number[] = [];
+  const codes = new Map<string, number[]>();
   for (const [i, given] of lower.entries()) {
     const [top, under] = [upper[i]?.trim() ?? '', given.trim()];
     over = top || over;
     if (under === '' || under === top || roleOfHeading(under) !== undefined) continue;
-    if (!isPackageCode(under) || !isOverPackages(over)) return [];
-    codes.push(i);
+    codes.set(over, [...(codes.get(over) ?? []), i]);
   }
-  return codes;
+  const areAll = [...codes].every(([of, at]) => arePackageCodes(at.map((i) => lower[i]!.trim()), of)); // prettier-ignore
+  return areAll ? [...codes.values()].flat() : [];
 }
 
 /** `PIN` over `NAME`: the cells of two rows, each with what stands over it. */
@@ -83,7 +106,8 @@ export function joinAlignedCodes(upper: GridRow, lower: GridRow): { cells: strin
           (start, k) =>
             isOverPackages(upper.cells[k]!) && first < endOf(k) && (k === 0 || first > endOf(k - 1)) && start < (unders.at(-1) ?? 0) + 1,
         );
-  if (at < 0 || unders.length < 2 || !lower.cells.every(isPackageCode) || unders.at(-1)! >= (tops[at + 1] ?? Infinity)) return undefined;
+  if (at < 0 || unders.length < 2 || !arePackageCodes(lower.cells, upper.cells[at]!) || unders.at(-1)! >= (tops[at + 1] ?? Infinity))
+    return undefined;
   const cells = [...upper.cells];
   const starts = [...tops];
   cells.splice(at, 1, ...lower.cells.map((code) => headingOfCode(upper.cells[at]!, code)));

@@ -242,6 +242,12 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     const areTitles = cells.every(isShort) && new Set(cells).size === cells.length;
     if (areTitles && cells.length > 1 && cells.length <= 0.7 * rows.length) settled[first] = 'group';
   }
+  // `SPI` beside `4–7` and `SCK, MISO, MOSI, CS`, and other words behind: what all terminals of a row are.
+  if (settled[first] === 'description' && roles[first] === 'ambiguous' && !has('group') && has('name') && rows.length > 2) {
+    const areLists = share(settled.indexOf('name'), (c) => /[,;\n]|\S[–-]\S|\.\./.test(c)) >= 0.6;
+    const hasWords = settled.some((role, i) => role === 'description' && i !== first);
+    if (areLists && hasWords && share(first, isShort) === 1 && areUnlike(rows, first)) settled[first] = 'group';
+  }
   // `Pin | Function | Description`: where nothing is called a name, the function is one.
   if (!has('name')) {
     const functions = settled.map((r, i) => (r === 'description' ? i : -1)).filter((i) => i >= 0);

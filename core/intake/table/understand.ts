@@ -12,6 +12,7 @@ import { recogniseSignals } from '../understand/signals';
 import { headingInEnglish } from '../understand/other-languages';
 import { suggestByFewWords } from '../understand/terse';
 import { doubtContacts, doubtRailOut, doubtUnfed } from '../understand/unsaid';
+import { toldInWords } from '../understand/told-in-words';
 import { evidenceOfCode } from '../understand/type-codes';
 import type { FoundTable } from './found-table';
 import { packageNamed } from './headings';
@@ -63,7 +64,7 @@ export function understandTable(table: FoundTable, around: Surroundings, problem
   const terminals = readRows(split.rows, context, taken);
   if (terminals.length > MOST_TERMINALS) return refuse(problem('table-large', { limit: MOST_TERMINALS }, { file: options.file }));
   if (terminals.length === 0) return refuse(problem('table-none', {}, { file: options.file }));
-  problems.push(...columnProblems(columns, table, terminals, options));
+  problems.push(...columnProblems(columns, table, terminals, options), ...toldInWords(terminals, around.notes, options.file));
   const names = [...new Set(split.columns.filter((c) => c.role === 'number').map((c) => c.packageName))];
   const view = { columns, rows: viewRows(table, taken, context) };
   doubtVersions(terminals, columns, table.rows);

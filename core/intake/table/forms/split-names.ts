@@ -16,6 +16,9 @@ const WITH_WORDS = /^([A-Z~/+-][\w+\-/#*~.]{0,15})\s*(?::|\s[-–—])\s+(\S[^]*
 /** `VIN (1)`, `GND (2, 5)`: the name with its numbers behind it. */
 const WITH_NUMBERS = /^(\S[^()]{0,40}?)\s*[([]\s*(?:pins?\s*)?([^()[\]]{1,60})[)\]]$/i;
 
+/** `1 VOS`, `A1 GND`, under a heading of both: the number with its name behind it. */
+const NUMBER_FIRST = /^(\d{1,4}|[A-Z]{1,2}\d{1,2})[.:]?\s+([A-Z+\-−~/][\w+\-−/#.~]{0,23})$/;
+
 const namesIn = (rows: readonly GridRow[], at: number): string[] =>
   rows.map((r) => r.cells[at]?.trim() ?? '').filter((name) => name !== '');
 
@@ -26,6 +29,9 @@ const most = (names: readonly string[], test: (name: string) => boolean): boolea
 export function splitNumbers({ columns, rows }: RowsInColumns): RowsInColumns {
   const at = columns.findIndex((c) => c.role === 'name');
   if (at < 0 || columns.some((c) => c.role === 'number')) return { columns, rows };
+  const firsts = namesIn(rows, at).flatMap((name) => NUMBER_FIRST.exec(name)?.[1] ?? []);
+  if (firsts.length > 1 && firsts.length >= 0.9 * namesIn(rows, at).length && new Set(firsts).size === firsts.length)
+    return apart({ columns: columns.map((c, i) => (i === at ? { ...c, role: 'number' } : c)), rows }, at, 'name', NUMBER_FIRST);
   const isNumbered = most(namesIn(rows, at), (name) => looksLikeNumbers(WITH_NUMBERS.exec(name)?.[2] ?? ''));
   return isNumbered ? apart({ columns, rows }, at, 'number', WITH_NUMBERS) : { columns, rows };
 }
