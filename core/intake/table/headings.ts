@@ -10,7 +10,7 @@ const WORDINGS: Record<Exclude<ColumnRole, 'ignore'>, RegExp> = {
   name: /^((pin|ball|terminal|signal|pad|lead|port|contact|net|short|pin function) )?(name|names|name s|mnemonic|designation|label)$|^symbol$|^markings?$|^connections?$|^windings?$|^mnemonic$|^abbreviation$|^identifier$|^net$|^signal$|^signals$|^(pin|terminal) symbol$|^(primary|function) name$|^primary function$|^(pin|ball|terminal) signal$|^names? of (the )?(pin|ball|terminal|signal|pad)s?$|^(main|1st|first) function$|^(pin|signal) id$|^(pin|ball|terminal|signal) names? (and |or )?(description|function)s?$|^row [a-e] (signals?|names?|mnemonics?|signal (name|mnemonic)s?)$/,
   type: /^e [as]$|^((pin|signal|buffer|electrical|e|io|i o|port|pad|terminal|lead|input|cell|function) )?(type|types|class|kind|dir|direction)$|^io$|^i o$|^i o( [apgs]){1,3}$|^(p )?io( [pgs]{1,2}| pwr| power| gnd)+$|^in out$|^dir$|^dir(ection)? (at|of|on) (the )?(device|module|board|unit|part|chip|ic|sensor)$|^(pin|signal) (io|i o)$|^attribute$|^electrical$/,
   description:
-    /^((pin|signal|terminal|functional|short|ball|function|lead|contact) )?(description|descriptions|desc|definition|definitions|purpose|explanation|details|remarks|remark|comment|comments|parameter|notes|note|meaning|use|usage)$|^function(s)?( and)? description$|^functions?$|^(pin|terminal|signal) function$|^name and function$|^(mode|option) \w{1,8} (pin )?functions?$|^(pin )?functions?( in)? mode \w{1,8}$|^(spi|i2c|uart|serial|parallel|master|slave|normal|program(ming)?|test|boot)( mode)? (pin )?functions?$|^full name$|^((wire|cable|core|lead|insulation) )?colou?rs?( code)?$|^what (it|they) (does|do|is for|are for)$|^functions? (in|of|for) /,
+    /^((pin|signal|terminal|functional|short|ball|function|lead|contact) )?(description|descriptions|desc|definition|definitions|purpose|explanation|details|remarks|remark|comment|comments|parameter|notes|note|meaning|use|usage)$|^function(s)?( and)? description$|^functions?$|^(pin|terminal|signal) function$|^name and function$|^(mode|option) \w{1,8} (pin )?functions?$|^(pin )?functions?( in)? mode \w{1,8}$|^(spi|i2c|uart|serial|parallel|master|slave|normal|program(ming)?|test|boot)( mode)? (pin )?functions?$|^full name$|^what (it|they) (does|do|is for|are for)$|^functions? (in|of|for) /,
   group: /^(pin |signal |function |functional )?(group|category|block|section|bank|interface|port group|domain group)$/,
   alternates:
     /^(function )?(alternate|alternative|alt|additional|other|multiplexed|secondary|mux)( pin| signal)?( function| functions| name| names|s)?( \d{1,2}| [a-h])?$|^(af|alt|mux)( ?\d{1,2})$|^(af|altfn)$|^(optional|configuration|special|shared|peripheral) (pin |signal )?functions?$|^(pin )?multiplex(ed|ing)?$|^(pin )?mux(ed|ing)?( functions?)?$|^(2nd|3rd|[4-9]th|second|third|fourth|fifth) (pin |signal )?(functions?|names?|signals?)$|^(dedicated|emulated) (.{1,30} )?(channel|input|output)s?$/,
@@ -92,8 +92,11 @@ export function headingWorth(cells: readonly string[]): number {
   // What stands over a number and a name beyond doubt heads a pin table, however many others nobody knows.
   const isNamed = roles.includes('name') || (saysTerminals && cells.some((c) => /^\W*signals?\W*$/i.test(c)));
   const least = (roles.includes('number') || saysTerminals) && isNamed ? 3 : 2;
-  return known >= 2 && known * least >= cells.filter((c) => c.trim() !== '').length ? known : 0;
+  return known >= 2 && known * least >= cells.filter((c) => c.trim() !== '' && !isOfColours(c)).length ? known : 0;
 }
+
+/** What stands over the colours of wires. */
+export const isOfColours = (heading: string): boolean => /\b(?:colou?rs?|farben?|couleurs?)\b/i.test(heading);
 
 /** `Row A`: one of the rows of a connector's contacts. */
 export const isRowOfContacts = (heading: string): boolean => /^row [a-e]$/i.test(heading.trim());

@@ -12,6 +12,7 @@ describe('leads that a legend counts', () => {
     ['in two columns', '1. Anode   2. Cathode\n3. Emitter   4. Collector', ['1 Anode', '2 Cathode', '3 Emitter', '4 Collector']],
     ['with their own words', 'Pin 1 = LED anode\nPin 2 = LED cathode', ['1 LED anode', '2 LED cathode']],
     ['with others among them', '1 Anode\n2 Cathode\n3 NC\n4 Main terminal 1\n5 Substrate\n6 Main terminal 2', ['1 Anode', '2 Cathode', '3 NC', '4 Main terminal 1', '5 Substrate', '6 Main terminal 2']], // prettier-ignore
+    ['with one that is not joined', '1 Anode\n2 Cathode\n3 No internal connection\n4 Emitter', ['1 Anode', '2 Cathode', '3 No internal connection', '4 Emitter']], // prettier-ignore
   ])('are read %s', (_how, text, expected) => expect(said(text)).toEqual(expected));
 
   it.each([
@@ -19,6 +20,7 @@ describe('leads that a legend counts', () => {
     ['a sentence that counts', 'Connect 1 anode and 2 cathode wires to the board.'],
     ['ratings', '1 collector-emitter voltage 60 V\n2 emitter-base voltage 5 V'],
     ['supplies alone', '1 VCC\n2 GND\n3 input\n4 output'],
+    ['a list that goes on with other words', '1 Anode\n2 Cathode\n3 Sense tap'],
     ['a list that does not begin at 1', '2: Anode\n3: Cathode'],
     ['two that differ', '1: Anode\n2: Cathode\n\n\n\n\n\n1: Cathode\n2: Anode'],
     ['one that is far from the other', '1: Anode\n\n\n\n\n\n\n2: Cathode'],

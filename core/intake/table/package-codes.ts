@@ -71,11 +71,13 @@ function codesIn(upper: readonly string[], lower: readonly string[]): number[] {
   return areAll ? [...codes.values()].flat() : [];
 }
 
-/** `PIN` over `NAME`: the cells of two rows, each with what stands over it. */
+/** `PIN` over `NAME`: the cells of two rows, each with what stands over it; where that says something else, what stands below. */
 export const bothOf = (upper: GridRow, lower: GridRow): string[] =>
   Array.from({ length: Math.max(upper.cells.length, lower.cells.length) }, (_, i) => {
     const [top, under] = [upper.cells[i]?.trim() ?? '', lower.cells[i]?.trim() ?? ''];
-    return top === under ? top : `${top} ${under}`.trim();
+    const both = top === under ? top : `${top} ${under}`.trim();
+    const role = roleOfHeading(under);
+    return role !== undefined && role !== roleOfHeading(both) ? under : both;
   });
 
 /**

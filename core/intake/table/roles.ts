@@ -1,10 +1,19 @@
 import type { Column, ColumnRole } from '../proposal';
 import { isTypeCode, isTypePhrase, typeInOneLine } from '../understand/type-codes';
 import type { GridRow } from './grid';
-import { isBankHeading, isOfPackage, isOverNumbers, isPeripheral, isRowOfContacts, packageOfHeading, roleOfHeading } from './headings';
+import {
+  isBankHeading,
+  isOfColours,
+  isOfPackage,
+  isOverNumbers,
+  isPeripheral,
+  isRowOfContacts,
+  packageOfHeading,
+  roleOfHeading,
+} from './headings';
 import { isCounted, isSmallBall, labelled, looksLikeNumbers, readCountedCell } from './numbers';
 import { ticked } from './forms/ticks';
-import { withVersions } from './versions';
+import { versionsIn, withVersions } from './versions';
 
 /** What a column holds shows in so many of its rows. */
 const ENOUGH_ROWS = 120;
@@ -43,6 +52,9 @@ const isCapitals = (text: string): boolean => /^[A-Z0-9_+\-−–/#~*.[\]{}]+$/.
 
 /** Words that begin with a name: `PA0: GPIO`. */
 const NAMED_WORDS = /^([A-Z][\w+\-/#]{1,15}):\s/;
+
+/** Over what a terminal is before anything is set. */
+const AT_START = /^(?:default|reset|initial|power-?(?:up|on)|boot)(?: (?:function|signal|name))?s?$/i;
 
 /** A word or a few, the first of them no abbreviation with figures. */
 const IN_WORDS = /^[A-Za-z]{3,}(?:[\s/&-]+[A-Za-z\d]+){0,4}$/;
@@ -96,7 +108,12 @@ const areMostlyUnlike = (rows: readonly GridRow[], i: number): boolean => {
 
 /** Settles what each column is: headings first, then the cells where a heading is ambiguous or silent. */
 export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): Column[] {
-  const roles = headings.map((h) => roleOfHeading(h) ?? (isOfPackage(h) ? 'number' : undefined));
+  const versions = versionsIn(headings, rows);
+  const roles = headings.map((h, i) => {
+    if (isOfColours(h)) return 'ignore';
+    const role = roleOfHeading(h) ?? (isOfPackage(h) ? 'number' : undefined);
+    return role ?? (versions.includes(i) ? (i === versions[0] ? 'name' : 'alternates') : undefined);
+  });
   let known: GridRow[] | undefined;
   const share = (i: number, test: (cell: string) => boolean) => {
     // Headings of groups stand alone in their row and say nothing of the column that they begin in.
@@ -219,6 +236,14 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
       if (settled[i] === undefined && others.has(uncounted(h))) settled[i] = 'alternates';
     });
   }
+  // What a terminal is when the part starts is another of its names, as long as it is one.
+  if (has('name') && has('number'))
+    headings.forEach((h, i) => {
+      if (settled[i] === undefined && AT_START.test(h) && share(i, isCapitals) >= 0.8 && share(i, isTypeCode) < 0.5)
+        settled[i] = 'alternates';
+    });
+  // `PA9` of a controller beside the numbers of a connector: its port, and no number.
+  if (numbered.length > 1) for (const i of numbered) if (share(i, (c) => /^P[A-K]\d{1,2}$/.test(c)) >= 0.7) settled[i] = 'alternates';
   // Words under no heading before all other columns, each of which stands for several rows, are titles of groups.
   const first = headings.findIndex((h, i) => h.trim() !== '' || rows.some((r) => (r.cells[i]?.trim() ?? '') !== ''));
   if (!has('group') && headings[first]?.trim() === '' && rows.length > 3) {
@@ -320,7 +345,15 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   // Packages by their maker's code, `D` and `RSE`: columns of numbers that nothing else is said of.
   headings.forEach((h, i) => {
     const code = h.trim().split(/\s+/).pop() ?? '';
-    if (settled[i] !== undefined || roles[i] !== undefined || !/^[A-Z]{1,5}\d{0,3}$/.test(code) || !has('number') || !isNumbers(i)) return;
+    if (
+      settled[i] !== undefined ||
+      roles[i] !== undefined ||
+      isPeripheral(h) ||
+      !/^[A-Z]{1,5}\d{0,3}$/.test(code) ||
+      !has('number') ||
+      !isNumbers(i)
+    )
+      return;
     const cells = rows.map((r) => r.cells[i]?.trim() ?? '').filter((c) => looksLikeNumbers(c));
     if (new Set(cells).size >= 0.9 * cells.length) settled[i] = 'number';
   });
@@ -334,7 +367,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     const named = filledCells(rows, wordsAt).flatMap((c) => NAMED_WORDS.exec(c)?.[1] ?? []);
     if (named.length >= 0.9 * rows.length && new Set(named).size === named.length) [settled[portsAt], settled[wordsAt]] = ['group', 'name'];
   }
-  const ofVersions = withVersions(headings, rows, settled.map((role) => role ?? 'ignore')); // prettier-ignore
+  const ofVersions = withVersions(versions, settled.map((role) => role ?? 'ignore')); // prettier-ignore
   return headings.map((heading, i) => {
     let role = ofVersions[i]!;
     if (role === 'name' && names > 1) {

@@ -13,7 +13,7 @@ const isName = (cell: string): boolean => /^[+\-−~/]?[A-Za-z][\w+\-−/#.~]{0,
 const cellAt = (row: GridRow, i: number): string => row.cells[i]?.trim() ?? '';
 
 /** Where the names of the versions of a part stand, of two or more, that have most names in common; else nothing. */
-function versionsIn(headings: readonly string[], rows: readonly GridRow[]): number[] {
+export function versionsIn(headings: readonly string[], rows: readonly GridRow[]): number[] {
   const over = headings.flatMap((h, i) => (OF_VERSION.test(h.trim()) ? [i] : []));
   const [first, ...others] = over.filter((i) => rows.filter((r) => isName(cellAt(r, i))).length >= 0.6 * rows.length);
   const areSame = (i: number) => rows.filter((r) => cellAt(r, i) === cellAt(r, first!)).length;
@@ -22,11 +22,11 @@ function versionsIn(headings: readonly string[], rows: readonly GridRow[]): numb
 }
 
 /** The roles of the columns with the names of versions: the first has the names, the others have other names. */
-export function withVersions(headings: readonly string[], rows: readonly GridRow[], roles: readonly ColumnRole[]): ColumnRole[] {
-  const at = versionsIn(headings, rows);
+export function withVersions(versions: readonly number[], roles: readonly ColumnRole[]): ColumnRole[] {
   const isFree =
-    at.every((i) => ['name', 'alternates', 'ignore'].includes(roles[i]!)) && roles.every((r, i) => r !== 'name' || at.includes(i));
-  return at.length === 0 || !isFree ? [...roles] : roles.map((role, i) => (i === at[0] ? 'name' : at.includes(i) ? 'alternates' : role));
+    versions.every((i) => ['name', 'alternates', 'ignore'].includes(roles[i]!)) &&
+    roles.every((r, i) => r !== 'name' || versions.includes(i));
+  return roles.map((role, i) => (!isFree || !versions.includes(i) ? role : i === versions[0] ? 'name' : 'alternates'));
 }
 
 /** Asks for the name of each terminal that is called otherwise in another version of the part. */

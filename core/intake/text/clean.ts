@@ -18,7 +18,9 @@ export function cleanText(text: string, file?: string): Result<CleanText> {
     return refuse(problem('input-large', { size: megabytes(text.length), limit: megabytes(TEXT_LIMIT) }, { file }));
   // Most texts have nothing to clean, which one look tells.
   if (!UNCLEAN.test(text))
-    return text.trim() === '' ? refuse(problem('input-empty', {}, { file })) : ok({ lines: unquoted(text.split('\n')), problems: [] });
+    return text.trim() === ''
+      ? refuse(problem('input-empty', {}, { file }))
+      : ok({ lines: uncounted(unquoted(text.split('\n'))), problems: [] });
   const controls = text.match(/[\u0000-\u0008\u000e-\u001f]/g)?.length ?? 0;
   if (text.includes('\u0000') || controls > text.length / 50) return refuse(problem('input-binary', {}, { file }));
 
@@ -30,13 +32,27 @@ export function cleanText(text: string, file?: string): Result<CleanText> {
     .replace(/\r\n?|\u2028|\u2029|\f|\v/g, '\n')
     .replace(/\u00a0|\u2007|\u202f/g, ' ')
     .split('\n');
-  return ok({ lines: unquoted(lines), problems: controls > 0 ? [problem('text-control', {}, { file })] : [] });
+  return ok({ lines: uncounted(unquoted(lines)), problems: controls > 0 ? [problem('text-control', {}, { file })] : [] });
 }
 
 /** The lines of a letter that was quoted in another, `> 1  VDD`, without the marks; others as they are. */
 function unquoted(lines: string[]): string[] {
   const areQuoted = lines.every((l) => /^\s*(?:>|$)/.test(l));
   return areQuoted ? lines.map((l) => l.replace(/^(?:\s*>)+ ?/, '')) : lines;
+}
+
+/** The number of a line in its text, before a terminal's: `12: 1  VDD`. */
+const COUNTED = /^\s*(\d{1,5}): ?(?=(\s*(\d{1,4})\s+\S)?)/;
+
+/** Lines without their own numbers, where these count up by one and those of terminals do behind them; others as they are. */
+function uncounted(lines: string[]): string[] {
+  if (!COUNTED.test(lines[0] ?? '')) return lines;
+  const read = lines.map((l) => (l.trim() === '' ? undefined : COUNTED.exec(l)));
+  const own = read.flatMap((m) => (m ? [Number(m[1])] : m === null ? [NaN] : []));
+  const terminals = read.flatMap((m) => (m?.[3] === undefined ? [] : [Number(m[3])]));
+  const countUp = (of: readonly number[]) => of.every((n, i) => i === 0 || n === of[i - 1]! + 1);
+  const areCounted = own.length > 2 && countUp(own) && terminals.length >= 0.6 * own.length && countUp(terminals);
+  return areCounted ? lines.map((l) => l.replace(COUNTED, '')) : lines;
 }
 
 const megabytes = (characters: number): number => Math.round(characters / 100_000) / 10;

@@ -1,4 +1,4 @@
-import type { Grid, GridRow } from '../table/grid';
+import { mapCells, type Grid, type GridRow } from '../table/grid';
 import { headingWorth } from '../table/headings';
 import { looksLikeTerminal, readNumberCell } from '../table/numbers';
 import { isTypeCode, isTypePhrase } from '../understand/type-codes';
@@ -38,13 +38,22 @@ const BEHIND_DASH = /^(\d{1,3}(?:\s*(?:\.\.|,|to)\s*\d{1,3})*)\s+[-–—]\s+([A
 /** `Exposed pad - ground`: the pad below, and what is said of it. */
 const PAD = /^((?:exposed|thermal|power|center|centre|die) (?:pad|paddle)|e?pad|EP)\s*(?:[:=–—-]+|\s{2,})\s*(\S.*)$/i;
 /** Numbers, names and words of a list that has no heading of its own, under one. */
-export function gridOfList(rows: readonly GridRow[]): Grid {
+export function gridOfList(given: readonly GridRow[]): Grid {
+  const areTurned =
+    given.length > 2 && given.filter((r) => SIGN.test(r.cells[2] ?? '') && /[a-z]{2}/.test(r.cells[1]!)).length >= TURNED * given.length;
+  const rows = areTurned
+    ? given.map((r) => (SIGN.test(r.cells[2] ?? '') ? mapCells(r, ([n, words, sign]) => [n!, sign!, words!]) : r))
+    : given;
   const parts = rows.map((row) => WITH_TYPE.exec(row.cells[2] ?? ''));
   const isTyped = parts.filter((m) => m !== null && (isTypeCode(m[1]!) || isTypePhrase(m[1]!))).length >= MOSTLY * rows.length;
   if (!isTyped) return { layout: 'cells', rows: [{ line: 0, cells: ['Pin', 'Name', 'Description'] }, ...rows] };
   const typed = rows.map((row, i) => ({ ...row, cells: [row.cells[0]!, row.cells[1]!, ...(parts[i]?.slice(1) ?? ['', row.cells[2]!])] }));
   return { layout: 'cells', rows: [{ line: 0, cells: ['Pin', 'Name', 'Type', 'Description'] }, ...typed] };
 }
+
+/** `Pin 1 - Chip Enable (CE)`: in so many lines the sign behind the words is the name. */
+const TURNED = 0.9;
+const SIGN = /^(?=\S*[A-Z]{2}|[A-Z]\d)[A-Z0-9+\-/#_]{2,12}$/;
 
 /** `(in) -- sampling clock`: the type before the words. */
 const WITH_TYPE = /^\(([^()]{1,20})\)\s*[-–—:]*\s*(.*)$/;
@@ -79,7 +88,7 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
   const others: GridRow[] = [];
   let filled = 0;
   lines.forEach((text, i) => {
-    const plain = withoutMarks(text.replace(/^\s*(?:[-*•]\s+)?/, '').trim());
+    const plain = plainNumber(withoutMarks(text.replace(/^\s*(?:[-*•]\s+)?/, '').trim()));
     // A closing bracket is no line of a list.
     if (!/\w/.test(plain)) return;
     filled++;
@@ -99,6 +108,13 @@ export function listedGrid(lines: readonly string[]): Grid | undefined {
   const whole = rows.map((row) => (inWords || /^[a-z]{3,}$/.test(row.cells[1]!) ? inOneName(row, lines[row.line - 1]!) : row));
   return withOthers(gridOfList(whole), others);
 }
+
+/** `<1> VCC`, `[1] VCC` and `1-VCC` with the sign that other lists have. */
+const plainNumber = (text: string): string =>
+  text.replace(
+    /^(?:<(\d{1,4})>\s+|\[(\d{1,4})\]\s+|(\d{1,3})-(?=[A-Z]{2}))/,
+    (_, a?: string, b?: string, c?: string) => `${a ?? b ?? c}: `,
+  );
 
 /** A line that goes on with the words above: set in, or in small letters. */
 const GOES_ON = /^\s+\S|^[a-z(]/;

@@ -34,11 +34,28 @@ function jsonGrid(lines: readonly string[]): Grid | undefined {
   } catch {
     return undefined;
   }
-  const list = Array.isArray(value) ? value : (Object.values(value as object).find(Array.isArray) ?? byKeys(value as object));
+  const list = listIn(value, 0);
   const records = ((list ?? []) as unknown[]).map((record) =>
     Object.entries((record ?? {}) as object).map(([key, v]): Fields[number] => [key, textOf(v)]),
   );
   return gridOf(records.map((fields, i) => ({ fields, line: i + 1 })));
+}
+
+/** How deep a list of terminals lies in what is said of the part, at most. */
+const DEEPEST = 4;
+
+/** The list of terminals in a value: the value itself, one of its fields, or what lies in one of them. */
+function listIn(value: unknown, depth: number): readonly unknown[] | undefined {
+  if (Array.isArray(value)) return value;
+  if (typeof value !== 'object' || value === null || depth > DEEPEST) return undefined;
+  const fields: unknown[] = Object.values(value);
+  const own = (fields.find((v) => Array.isArray(v) && v.some((e) => typeof e === 'object')) as unknown[] | undefined) ?? byKeys(value);
+  if (own) return own;
+  for (const field of fields) {
+    const list = Array.isArray(field) ? undefined : listIn(field, depth + 1);
+    if (list && list.length > 1) return list;
+  }
+  return fields.find(Array.isArray);
 }
 
 /** An object of terminals by their numbers or names: each key is one more field of its record. */

@@ -107,3 +107,42 @@ describe('tables of other forms', () => {
     expect([t!.type, t!.doubts.length > 0]).toEqual([type, isAsked]);
   });
 });
+
+const all = (text: string) =>
+  read(text).terminals.map((t) => [Object.values(t.numbers).join('/'), t.name, t.type, t.alternates?.join(' ') ?? ''].join(' ').trim());
+
+describe('what stands in a cell or beside it', () => {
+  it.each<[string, string, string[]]>([
+    ['a number before each name', 'PIN,I/O,FUNCTION\n1 VOS,I,Output voltage sense\n2 FB,I,Feedback\n3 GND,-,Ground\n', ['1 VOS input', '2 FB input', '3 GND ground']],
+    ['a note in words beside a number', 'No.,Name,Type\n1 (note 1),EN,I\n2,GND,P\n3 (see note 2),OUT,O\n', ['1 EN input', '2 GND ground', '3 OUT output']],
+    ['colours of wires before the numbers', 'Wire colour,Pin,Signal,Cable 2 m,Cable 5 m\nbrown,1,VDD,yes,no\nblue,2,GND,yes,yes\nblack,3,SDA,no,yes\n', ['1 VDD supply-in', '2 GND ground', '3 SDA bidirectional']],
+    ['ports whose words begin with their names', 'Port,Pin No.,Function\nPA,1,"PA0: GPIO, analog input"\nPA,2,PA1: GPIO\n-,3,VSS: ground\n-,4,VDD: supply\n', ['1 PA0 bidirectional', '2 PA1 bidirectional', '3 VSS ground', '4 VDD supply-in']],
+    ['the ports of a controller beside contacts', 'Signal,MCU Pin,Connector Pin,Direction\nTXD,PA9,1,OUT\nRXD,PA10,2,IN\nLED,PB3,3,OUT\nGND,,4,\n', ['1 TXD output PA9', '2 RXD input PA10', '3 LED output PB3', '4 GND ground']],
+    ['what a terminal is at the start', 'Ball,Ball name,Default function,Alternate 1\nA1,GPIO_A0,GPIO_A0,TXD0\nA2,GPIO_A1,JTAG_TCK,RXD0\nB1,VDD_IO,,\nB2,GND,,\n', ['A1 GPIO_A0 unspecified TXD0', 'A2 GPIO_A1 unspecified JTAG_TCK RXD0', 'B1 VDD_IO supply-in', 'B2 GND ground']],
+    ['counts of a port beside the numbers', '#,Pin Label,GPIO,ADC,Touch\n1,3V3,,,\n2,VP,36,ADC1_0,T2\n3,D34,34,ADC1_6,T9\n4,GND,,,\n', ['1 3V3 supply-in', '2 VP unspecified ADC1_0 T2', '3 D34 bidirectional ADC1_6 T9', '4 GND ground']],
+    ['other functions in brackets, and rails of something', 'Pin,Name,Type\n1,PA0(ADC0/TIM1),I/O\n2,VDD(I/O),P\n3,OUT(A/B),O\n', ['1 PA0(ADC0/TIM1) bidirectional ADC0 TIM1', '2 VDD(I/O) supply-in', '3 OUT(A/B) output']],
+  ])('is read: %s', (_what, text, expected) => expect(all(text)).toEqual(expected)); // prettier-ignore
+
+  it.each<[string, string, string[]]>([
+    ['signs behind their words', 'Pin 1 - Chip Enable (CE)\nPin 2 - Ground (GND)\nPin 3 - Clock (SCL)\nPin 4 - Supply (VCC)\n', ['1 CE input', '2 GND ground', '3 SCL input', '4 VCC supply-in']],
+    ['numbers between angles', '<1> VCC\n<2> OUT\n<3> GND\n', ['1 VCC supply-in', '2 OUT output', '3 GND ground']],
+    ['numbers with a dash', '1-VCC  Power supply\n2-GND  Ground\n3-EN   Enable input\n', ['1 VCC supply-in', '2 GND ground', '3 EN input']],
+    ['the numbers of lines before those of terminals', '12: 1   VDD    Supply\n13: 2   GND    Ground\n14: 3   EN     Enable input\n', ['1 VDD supply-in', '2 GND ground', '3 EN input']],
+    ['terminals deep in what is said of a part', '{"part":"TF5100","pins":{"1":{"name":"VDD","type":"power"},"2":{"name":"SCL","type":"input"}}}', ['1 VDD supply-in', '2 SCL input']],
+  ])('is a list: %s', (_what, text, expected) => expect(all(text)).toEqual(expected)); // prettier-ignore
+
+  it('makes each row of signals a group where its function stands before its numbers', () =>
+    expect(read('Function,Pins,Signals,Notes\nSPI,4–6,"SCK, MISO, MOSI",slave only\nI2C,\"8, 9\",\"SCL, SDA\",400 kHz\nPower,\"1, 12\",\"VDD, VSS\",3.3 V\n').terminals.map((t) => `${t.name} ${t.group}`)).toEqual(['SCK SPI', 'MISO SPI', 'MOSI SPI', 'SCL I2C', 'SDA I2C', 'VDD Power', 'VSS Power'])); // prettier-ignore
+});
+
+describe('words that tell of further terminals', () => {
+  const table = 'No.,Symbol,Function\n1,IN1,Input 1\n2,IN2,Input 2\n3,OUT,Output\n4,GND,Ground\n\n';
+  const codes = (line: string) => read(table + line).problems.filter((p) => p.code === 'pins-in-words').map((p) => p.params['number']); // prettier-ignore
+  it.each([
+    ['VDD is on pins 5 and 8.', [5]],
+    ['Pins 5 to 7 are not connected.', [5]],
+    ['Pin 3 is open drain.', []],
+    ['Pin 5 mm from the edge is free.', []],
+    ['Pins 15 and 16 are on the other part.', []],
+  ])('are told: %s', (line, expected) => expect(codes(line)).toEqual(expected));
+});
