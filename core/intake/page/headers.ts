@@ -39,6 +39,8 @@ export function headerAt(lines: readonly Line[], at: number): PageHeader | undef
 /** As good a heading of fewer lines, or a better or surer one of as many. */
 const isLower = (below: PageHeader | undefined, best: PageHeader): boolean =>
   below !== undefined &&
+  // What reaches less far down leaves a line of the heading to the rows.
+  below.at + below.depth >= best.at + best.depth &&
   below.worth >= best.worth &&
   below.sure >= best.sure &&
   (below.depth < best.depth || (below.depth === best.depth && below.worth + below.sure > best.worth + best.sure)) &&

@@ -182,13 +182,14 @@ const isSure = (text: string): boolean => ![undefined, 'ambiguous'].includes(rol
 /** Puts heading lines over each other: a lone heading goes to the column under it, a wide one to all of them. */
 export function stack(lines: Segment[][]): Head[] {
   const heads: Head[] = lines.at(-1)!.map(({ text, x0, x1 }) => ({ text, x0, x1 }));
-  for (const upper of lines.slice(0, -1).reverse()) {
+  const uppers = lines.slice(0, -1).reverse();
+  for (const [i, upper] of uppers.entries()) {
     // A whole line of headings: one of them that nobody knows is a heading too.
     const isLine = headingWorth(upper.map((s) => s.text)) >= 2 || upper.filter((s) => isSure(s.text)).length > 1;
     for (const seg of upper) {
       const under = heads.filter((h) => Math.min(h.x1, seg.x1) - Math.max(h.x0, seg.x0) > 0.5);
       // What stands over no column is a heading only if it says so: captions stand there too.
-      if (under.length === 0 && (isLine || isHeading(seg.text)) && !isOverPair(seg, heads))
+      if (under.length === 0 && (isLine || isHeading(seg.text) || goesOnFrom(seg, uppers[i + 1])) && !isOverPair(seg, heads))
         heads.push({ text: seg.text, x0: seg.x0, x1: seg.x1 });
       for (const h of under) {
         h.text = under.length > 1 && headingWorth([seg.text, h.text]) >= 2 ? h.text : over(seg.text, h.text);
@@ -201,6 +202,13 @@ export function stack(lines: Segment[][]): Head[] {
   }
   return heads.sort((a, b) => a.x0 - b.x0);
 }
+
+/** `output` under `Input/`, where the two lines of it stand over those of its neighbours. */
+const goesOnFrom = (lower: Segment, above: readonly Segment[] = []): boolean =>
+  above
+    .filter((s) => Math.min(s.x1, lower.x1) - Math.max(s.x0, lower.x0) > 0.5)
+    .map((s) => over(s.text, lower.text))
+    .some((text) => isHeading(text) || UNREAD.test(text));
 
 /** `Pin` in the middle over `No.` and `Name`, where it stands over the gap between them. */
 function isOverPair({ text, x0, x1 }: Segment, heads: readonly Head[]): boolean {

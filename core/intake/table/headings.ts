@@ -107,11 +107,14 @@ export const isPeripheral = (heading: string): boolean =>
     heading,
   );
 
-const CODE = /^([A-Z]{1,5})(?:-\d{1,3}| ?\(\d{1,3}\))?(?:[¹²³⁰-⁹⁽⁾﹡*]| ?\(\d\))*$/;
+const CODE = /^([A-Z]{1,5}(?:\d{3,5}[A-Z]{0,2})?)(?:-\d{1,3}| ?\(\d{1,3}\))?(?:[¹²³⁰-⁹⁽⁾﹡*]| ?\(\d\))*$/;
 
-/** The letters of what makers call their packages: `PW`, `RGE`, `DGK (8)`, `PW-20`, `D, DGK`, with signs of notes; undefined for other texts. */
+/** The letters of what makers call their packages: `PW`, `RGE`, `DGK (8)`, `PW-20`, `D, DGK`, or a part whose numbers are its own, with signs of notes; undefined for other texts. */
 export function packageCodes(text: string): string[] | undefined {
-  const letters = text.split(/, ?|\//).map((part) => CODE.exec(part)?.[1]);
+  const letters = text
+    .replace(/\s+/g, ' ')
+    .split(/, ?|\//)
+    .map((part) => CODE.exec(part)?.[1]);
   return letters.every((l) => l !== undefined && roleOfText(l.toLowerCase()) === undefined && !headsOtherTable([l], 1))
     ? (letters as string[])
     : undefined;

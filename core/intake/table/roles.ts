@@ -349,7 +349,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
       settled[i] !== undefined ||
       roles[i] !== undefined ||
       isPeripheral(h) ||
-      !/^[A-Z]{1,5}\d{0,3}$/.test(code) ||
+      !/^[A-Z]{1,5}(?:\d{0,3}|\d{4,5}[A-Z]?)$/.test(code) ||
       !has('number') ||
       !isNumbers(i)
     )
