@@ -14,7 +14,7 @@ import { segmentFrom, segmentsOf, textOf, type Line } from './lines';
 import type { Rule } from './page';
 import type { Region } from './regions';
 import { settled } from './starts';
-import { endOf, flowsOver, hasRowSoon, headingAt, isOver, isTitleOver } from './table-end';
+import { endOf, flowsOver, hasRowSoon, headingAt, isOver, isRestOfReference, isTitleOver } from './table-end';
 import { boxOf } from './words';
 
 /** A table that was not over where its region ended, so that the next region may go on with it. */
@@ -262,7 +262,8 @@ function goesOn(
   let [end, rows, crossed] = [0, 0, 0];
   for (let at = 0; at < lines.length; at++) {
     const line = lines[at]!;
-    if (isOver(line, textOf(line), size, edges[1]!) || isHeading(at)) break;
+    const isRest = isRestOfReference(line, lines.slice(Math.max(0, at - 2), at));
+    if ((!isRest && isOver(line, textOf(line), size, edges[1]!)) || isHeading(at)) break;
     if (at > 0 && line.base - lines[at - 1]!.base > 4.5 * line.size && !hasRowSoon(lines, at)) break;
     const cut = cutLine(line, edges);
     if (isRow(cut)) rows++;

@@ -1,7 +1,7 @@
 import { headsOnlyOther, roleOfHeading } from '../table/headings';
 import { areNumbersUnder, arePackageCodes, headingOfCode, isOverPackages, mayBePackage } from '../table/package-codes';
 import { stack, weighed, type Heads } from './heads';
-import { segmentsOf, type Line, type Segment } from './lines';
+import { segmentFrom, segmentsOf, type Line, type Segment } from './lines';
 
 /** How many lines such a heading has at most: those of its columns can stand between the two others. */
 export const MOST_CODED = 3;
@@ -19,12 +19,15 @@ const OVER = /^(pins?|balls?|terminals?|leads?|packages?|contacts?|nos?\.?|[A-Z]
 export function headsOfCodes(group: readonly Line[], below: readonly Line[]): Heads | undefined {
   const uppers = group.slice(0, -1);
   if (!uppers.some((l) => l.words.some((w) => OVER.test(w.text)))) return undefined;
-  const lower = segmentsOf(group.at(-1)!);
+  const lower = segmentsOf(group.at(-1)!).flatMap(codesApart);
   const at = lower.flatMap((s, i) => (mayBePackage(s.text) ? [i] : []));
   const [first, last] = [at[0]!, at.at(-1)!];
   if (at.length < 2 || last - first >= at.length || lower.some((s, i) => !at.includes(i) && roleOfHeading(s.text) === undefined))
     return undefined;
-  const isOver = (s: Segment) => isOverPackages(s.text) && s.x0 < lower[last]!.x1 && s.x1 > lower[first]!.x0;
+  // `PIN` stands in the middle over the numbers, or over them and the names beside them.
+  const names = [lower[first - 1], lower[last + 1]].filter((s) => s !== undefined && roleOfHeading(s.text) === 'name');
+  const [left, right] = [Math.min(...[lower[first]!, ...names].map((s) => s!.x0)), Math.max(...[lower[last]!, ...names].map((s) => s!.x1))];
+  const isOver = (s: Segment) => isOverPackages(s.text) && s.x0 < right && s.x1 > left;
   const tops = uppers.map((l) => segmentsOf(l));
   const over = tops.flat().findLast(isOver);
   const codes = at.map((i) => lower[i]!.text);
@@ -36,6 +39,10 @@ export function headsOfCodes(group: readonly Line[], below: readonly Line[]): He
   const heads = stack(lines);
   return headsOnlyOther(heads.map((h) => h.text)) ? undefined : weighed(heads);
 }
+
+/** `PW RGE`, codes of two narrow columns with hardly a gap between them. */
+const codesApart = (segment: Segment): Segment[] =>
+  segment.words.length > 1 && segment.words.every((w) => mayBePackage(w.text)) ? segment.words.map((w) => segmentFrom([w])) : [segment];
 
 /** What stands under a heading in the lines that are rows. */
 function cellsUnder({ x0, x1 }: Segment, below: readonly Line[]): string[] {

@@ -28,6 +28,31 @@ const GAPS: [gap: number, blank: number, most: number][] = [
 
 /** The heading that starts at a line, if one does. A title above them is none. */
 export function headerAt(lines: readonly Line[], at: number): PageHeader | undefined {
+  const header = withoutCounts(lines, at);
+  return header && withCounts(header, lines[header.at + header.depth]);
+}
+
+/** With the counts of packages on a line of their own below their names, `QFN` over `(20)`; the rest of another heading may stand beside them. */
+function withCounts(header: PageHeader, line: Line | undefined): PageHeader {
+  const segments = line ? segmentsOf(line) : [];
+  const isCount = (s: Segment) => /^\(\d{1,3}\)$/.test(s.text);
+  const headOver = (s: Segment) => header.heads.find((h) => h.x0 < s.x1 && h.x1 > s.x0);
+  const areCounts = segments.every((s) => {
+    const head = headOver(s);
+    return head && (isCount(s) ? PACKAGE_ALONE.test(head.text) : /^[a-z]+$/.test(s.text));
+  });
+  if (!segments.some(isCount) || !areCounts) return header;
+  const below = new Map(segments.map((s) => [headOver(s), s.text]));
+  return {
+    ...header,
+    depth: header.depth + 1,
+    heads: header.heads.map((h) => (below.has(h) ? { ...h, text: `${h.text} ${below.get(h)}` } : h)),
+  };
+}
+/** A heading that ends with a package's letters. */
+const PACKAGE_ALONE = /(?:^|\s)[A-Z]{1,6}$/;
+
+function withoutCounts(lines: readonly Line[], at: number): PageHeader | undefined {
   const best = bestAt(lines, at);
   if (!best || best.depth === 1) return best;
   const below = bestAt(lines, at + 1);

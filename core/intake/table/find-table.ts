@@ -182,7 +182,7 @@ function headingAt(grid: Grid, at: number): Header | undefined {
   if (given.cells.some((c) => FIGURES.test(c))) return undefined;
   const row = unbroken(given);
   const next = grid.rows[at + 1];
-  const coded = next && ofCodes(grid, row, next, at);
+  const coded = next && ofCodes(grid, row, unbroken(next), at);
   if (coded) return coded;
   const single = asHeader(grid, row, at);
   if (single) {

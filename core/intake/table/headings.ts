@@ -107,7 +107,7 @@ export const isPeripheral = (heading: string): boolean =>
     heading,
   );
 
-const CODE = /^([A-Z]{1,5}(?:\d{3,5}[A-Z]{0,2})?)(?:-\d{1,3}| ?\(\d{1,3}\))?(?:[¹²³⁰-⁹⁽⁾﹡*]| ?\(\d\))*$/;
+const CODE = /^([A-Z]{1,5}|[A-Z]{2,5}\d{1,5}[A-Z]{0,2})(?:-\d{1,3}| ?\(\d{1,3}\))?(?:[¹²³⁰-⁹⁽⁾﹡*]| ?\(\d\))*$/;
 
 /** The letters of what makers call their packages: `PW`, `RGE`, `DGK (8)`, `PW-20`, `D, DGK`, or a part whose numbers are its own, with signs of notes; undefined for other texts. */
 export function packageCodes(text: string): string[] | undefined {
@@ -199,6 +199,9 @@ function roleOfText(text: string): ColumnRole | 'ambiguous' | undefined {
 /** Families of packages; most carry letters for their height, pitch and material before the family's own. */
 const FAMILY = '[A-Z]{0,5}(?:QFPN|QFP|QFN|BGA|CSP|SSOP|SOP|SOIC|SON|DFN|LGA|DIP|LCC|PGA)|PSO|SOT|SOJ|SIP|SC|TO|SO';
 const PACKAGE = new RegExp(`\\b(?:(\\d{1,4})[- ]?(?:pin |ball |lead )?(${FAMILY})|(${FAMILY})[- ]?(\\d{1,4})(?:-(\\d{1,2}))?(?:-?EP)?)\\b`);
+/** `QFN (20)`; a smaller figure in brackets is the sign of a note. */
+const COUNTED = new RegExp(`\\b(?:${FAMILY}) ?\\((\\d{1,4})\\)`);
+const FEWEST = 5;
 const BARE = new RegExp(`^(${FAMILY})$`, 'i');
 
 export interface PackageName {
@@ -210,7 +213,11 @@ export interface PackageName {
 /** The package that a text names: `LQFP-64`, `48-QFN`, `TSSOP20`. Names of outline families count 3 to 6 leads apart. */
 export const packageIn = remember((text: string): PackageName | undefined => {
   const match = PACKAGE.exec(text);
-  if (!match) return BARE.test(text.trim()) ? { name: text.trim() } : undefined;
+  if (!match) {
+    const counted = COUNTED.exec(text);
+    if (counted && Number(counted[1]) >= FEWEST) return { name: counted[0], count: Number(counted[1]) };
+    return BARE.test(text.trim()) ? { name: text.trim() } : undefined;
+  }
   const family = (match[2] ?? match[3])!.toUpperCase();
   const name = match[0].trim();
   // SOT-23-5, TO-220-3, SC-70-6: the first figure is an outline, the second the lead count.
