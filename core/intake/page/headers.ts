@@ -1,7 +1,7 @@
 import { headingWorth, headsOnlyOther, isHeading, packageIn, roleOfHeading } from '../table/headings';
 import { looksLikeTerminal } from '../table/numbers';
 import { headsOfCodes, MOST_CODED } from './code-heads';
-import { EXACT, over, partedOver, readHeads, roleOf, stack, USUAL_GAP, weighed, type Heads } from './heads';
+import { EXACT, goesOnFrom, over, partedOver, readHeads, roleOf, stack, USUAL_GAP, weighed, type Heads } from './heads';
 import { segmentsOf, textOf, type Line, type Segment } from './lines';
 import { cellStarts } from './starts';
 
@@ -29,25 +29,32 @@ const GAPS: [gap: number, blank: number, most: number][] = [
 /** The heading that starts at a line, if one does. A title above them is none. */
 export function headerAt(lines: readonly Line[], at: number): PageHeader | undefined {
   const header = withoutCounts(lines, at);
-  return header && withCounts(header, lines[header.at + header.depth]);
+  return header && withCounts(header, lines);
 }
 
-/** With the counts of packages on a line of their own below their names, `QFN` over `(20)`; the rest of another heading may stand beside them. */
-function withCounts(header: PageHeader, line: Line | undefined): PageHeader {
-  const segments = line ? segmentsOf(line) : [];
+/**
+ * With the counts of packages below their names, `QFN` over `(20)`, on a line of their own or with the rests of other headings, which
+ * can stand on a line between.
+ */
+function withCounts(header: PageHeader, lines: readonly Line[]): PageHeader {
+  const end = header.at + header.depth;
   const isCount = (s: Segment) => /^\(\d{1,3}\)$/.test(s.text);
   const headOver = (s: Segment) => header.heads.find((h) => h.x0 < s.x1 && h.x1 > s.x0);
-  const areCounts = segments.every((s) => {
-    const head = headOver(s);
-    return head && (isCount(s) ? PACKAGE_ALONE.test(head.text) : /^[a-z]+$/.test(s.text));
-  });
-  if (!segments.some(isCount) || !areCounts) return header;
-  const below = new Map(segments.map((s) => [headOver(s), s.text]));
-  return {
-    ...header,
-    depth: header.depth + 1,
-    heads: header.heads.map((h) => (below.has(h) ? { ...h, text: `${h.text} ${below.get(h)}` } : h)),
-  };
+  const own = lines.slice(header.at, end).flatMap((l) => segmentsOf(l));
+  const fits = (s: Segment) =>
+    isCount(s) ? PACKAGE_ALONE.test(headOver(s)?.text ?? '') : /^[a-z]+$/.test(s.text) && (headOver(s) !== undefined || goesOnFrom(s, own));
+  for (const depth of [1, 2]) {
+    const segments = lines.slice(end, end + depth).flatMap((l) => segmentsOf(l));
+    if (!segments.every(fits)) return header;
+    if (!segments.some(isCount)) continue;
+    const heads = header.heads.map((h) => ({
+      ...h,
+      text: [h.text, ...segments.filter((s) => headOver(s) === h).map((s) => s.text)].join(' '),
+    }));
+    const others = segments.filter((s) => headOver(s) === undefined).map(({ text, x0, x1 }) => ({ text, x0, x1 }));
+    return { ...header, depth: header.depth + depth, heads: [...heads, ...others].sort((x, y) => x.x0 - y.x0) };
+  }
+  return header;
 }
 /** A heading that ends with a package's letters. */
 const PACKAGE_ALONE = /(?:^|\s)[A-Z]{1,6}$/;
@@ -195,6 +202,8 @@ function isGroupTitle(line: Line, above: PageHeader | undefined, below: readonly
   if (more.length > 0 || above === undefined) return false;
   if (headsNothing(only!, above, below) || isKindAlone(only!, above)) return true;
   if (above.worth < 3 || only!.words.length < 2) return false;
+  // `Number Symbol` under `PIN`, set tightly.
+  if (only!.words.every((w) => isHeading(w.text))) return false;
   if (only!.x1 < above.heads[0]!.x0) return true;
   const { text, x0, x1 } = only!;
   const under = above.heads.filter((h) => Math.min(h.x1, x1) - Math.max(h.x0, x0) > 0.5);

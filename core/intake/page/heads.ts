@@ -61,7 +61,8 @@ function partedByOthers(lines: Segment[][]): Segment[][] {
   if (lines.length < 2) return lines;
   return lines.map((line, i) => {
     const starts = lines.flatMap((other, k) => (k === i ? [] : other.map((s) => s.x0)));
-    const isParted = (w: Word) => starts.some((x) => Math.abs(x - w.x0) < EXACT);
+    // The count behind a package's name is of that, whatever stands over it.
+    const isParted = (w: Word) => !/^\(\d{1,3}\)$/.test(w.text) && starts.some((x) => Math.abs(x - w.x0) < EXACT);
     return line.flatMap(({ words }) => partedAt(words, (k) => isParted(words[k]!)));
   });
 }
@@ -101,6 +102,9 @@ function apart(segments: Segment[], isOneOfMany: boolean): Segment[] {
 /** Headings of columns that no field of a pin comes from. */
 const UNREAD = /^(i\/?o )?(structure|level|buffer)s?$|^5[- ]?v([- ]tolerant)?$|^reset state$/i;
 
+/** What a narrow column leaves of a package's name in the first line. */
+const UPPER_HALF = /^[A-Z]{2,6}-$/;
+
 /** Over numbers, names, or both. */
 const TERMINALS = /^(pin|ball|terminal|lead|contact)s?$/i;
 
@@ -109,7 +113,8 @@ const PAIRED: ReadonlySet<ReturnType<typeof roleOfHeading>> = new Set(['name', '
 
 /** `PIN NAME` is one heading where another stands over the numbers, and else two that were set tightly. */
 function numbersApart(lines: Segment[][]): Segment[][] {
-  const isNumbers = ({ text }: Segment) => roleOfHeading(text) === 'number' || packageIn(text) !== undefined || TERMINALS.test(text);
+  const isNumbers = ({ text }: Segment) =>
+    roleOfHeading(text) === 'number' || packageIn(text) !== undefined || TERMINALS.test(text) || UPPER_HALF.test(text);
   if (lines.some((l) => l.some(isNumbers))) return lines;
   return lines.map((line) =>
     line.flatMap((s) => {
@@ -139,7 +144,7 @@ const NUMBER_AND_NAME = /^no\.? name$/i;
 function apartByWords(segment: Segment): Segment[] {
   const words = segment.words.flatMap(packagesApart);
   // The upper halves of packages' names, `DFN- SOT-` over `6 23-5`.
-  const isUpperHalf = words.every((w) => /^[A-Z]{2,6}-$/.test(w.text));
+  const isUpperHalf = words.every((w) => UPPER_HALF.test(w.text));
   if (isUpperHalf || (NUMBER_AND_OTHER.test(segment.text) && roleOfHeading(segment.text) === undefined))
     return words.map((w) => segmentFrom([w]));
   const isHead = (text: string) => !NUMBER_AND_NAME.test(text) && (isHeading(text) || UNREAD.test(text));
@@ -189,7 +194,11 @@ export function stack(lines: Segment[][]): Head[] {
     for (const seg of upper) {
       const under = heads.filter((h) => Math.min(h.x1, seg.x1) - Math.max(h.x0, seg.x0) > 0.5);
       // What stands over no column is a heading only if it says so: captions stand there too.
-      if (under.length === 0 && (isLine || isHeading(seg.text) || goesOnFrom(seg, uppers[i + 1])) && !isOverPair(seg, heads))
+      if (
+        under.length === 0 &&
+        (isLine || isHeading(seg.text) || goesOnFrom(seg, uppers.slice(i + 1, i + 3).flat())) &&
+        !isOverPair(seg, heads)
+      )
         heads.push({ text: seg.text, x0: seg.x0, x1: seg.x1 });
       for (const h of under) {
         h.text = under.length > 1 && headingWorth([seg.text, h.text]) >= 2 ? h.text : over(seg.text, h.text);
@@ -204,7 +213,7 @@ export function stack(lines: Segment[][]): Head[] {
 }
 
 /** `output` under `Input/`, where the two lines of it stand over those of its neighbours. */
-const goesOnFrom = (lower: Segment, above: readonly Segment[] = []): boolean =>
+export const goesOnFrom = (lower: Segment, above: readonly Segment[]): boolean =>
   above
     .filter((s) => Math.min(s.x1, lower.x1) - Math.max(s.x0, lower.x0) > 0.5)
     .map((s) => over(s.text, lower.text))
@@ -215,8 +224,8 @@ function isOverPair({ text, x0, x1 }: Segment, heads: readonly Head[]): boolean 
   if (!TERMINALS.test(text)) return false;
   const before = heads.filter((h) => h.x1 <= x0).sort((a, b) => b.x1 - a.x1)[0];
   const behind = heads.filter((h) => h.x0 >= x1).sort((a, b) => a.x0 - b.x0)[0];
-  const roles = [before, behind].map((h) => h && roleOfHeading(h.text));
-  return roles.includes('number') && roles.includes('name');
+  const roles = [before, behind].map((h) => h && roleOf(h.text));
+  return roles.includes('number') && roles.every((role) => role === 'number' || role === 'name');
 }
 
 /** A heading's upper line and its lower one; `SOT-` over `23-5` is one word. */

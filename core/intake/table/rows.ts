@@ -79,6 +79,9 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
   const unsure = fits && !single ? members.find((m) => m.unsure !== undefined)?.unsure : clean.unsure;
   if (unsure !== undefined) doubts.push(markDoubt(clean.name, unsure));
   if (areSeconds) doubts.push({ field: 'number', reason: `${most} names stand for ${all} numbers: every second number is taken.` });
+  const mixed = entry.numbers.find((n) => n.cell.kind === 'list' && areOfTwoKinds(n.cell.numbers));
+  if (mixed)
+    doubts.push({ field: 'number', reason: `“${mixed.text.trim()}” has numbers of two kinds: two packages may stand in one column.` });
   if (entry.onlyNumbers) doubts.push({ field: 'name', reason: 'Only numbers stand in its row: the name above is taken.' });
   if (clean.name === '' && lists.some((l) => l.numbers.some((n) => n !== 'EP')))
     doubts.push({ field: 'name', reason: 'The name cell is empty.' });
@@ -129,6 +132,10 @@ function terminalsOf(entry: Entry, notes: Notes, names: ReadonlySet<string>, con
     return terminal(entry, name, clean.overbar, description, pick(lists, i), [...doubts], names, context);
   });
 }
+
+/** A plain number and a ball, `1 B1`. */
+const areOfTwoKinds = (numbers: readonly string[]): boolean =>
+  numbers.length > 1 && numbers.some((n) => /^\d{1,4}$/.test(n)) && numbers.some((n) => /^[A-HJ-NPRT-WY]{1,2}\d{1,2}$/.test(n));
 
 /** Why numbers may not be those of one row: their list is left open at its end, or at the end of a line beside a name of several words. */
 function unlikeOneList(text: string, name: string): string | undefined {
