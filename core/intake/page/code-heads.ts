@@ -1,4 +1,4 @@
-import { headsOnlyOther, roleOfHeading } from '../table/headings';
+import { headsOnlyOther, isPackageName, roleOfHeading } from '../table/headings';
 import { areNumbersUnder, arePackageCodes, headingOfCode, isOverPackages, mayBePackage } from '../table/package-codes';
 import { goesOnFrom, stack, weighed, type Heads } from './heads';
 import { segmentFrom, segmentsOf, type Line, type Segment } from './lines';
@@ -18,9 +18,9 @@ const OVER = /^(pins?|balls?|terminals?|leads?|packages?|contacts?|nos?\.?|[A-Z]
 
 /**
  * A heading whose last line has the codes of packages, `PW`, `RGE`, side by side under `Pin no.`, where numbers stand below
- * each; undefined for any other lines.
+ * each, and whether all of them are known names; undefined for any other lines.
  */
-export function headsOfCodes(group: readonly Line[], below: readonly Line[]): Heads | undefined {
+export function headsOfCodes(group: readonly Line[], below: readonly Line[]): (Heads & { isKnown: boolean }) | undefined {
   const uppers = group.slice(0, -1);
   if (!uppers.some((l) => l.words.some((w) => OVER.test(w.text)))) return undefined;
   const tops = uppers.map((l) => segmentsOf(l));
@@ -42,7 +42,7 @@ export function headsOfCodes(group: readonly Line[], below: readonly Line[]): He
     lower.map((s, i) => (at.includes(i) ? { ...s, text: headingOfCode(over.text, s.text) } : s)),
   ];
   const heads = stack(lines);
-  return headsOnlyOther(heads.map((h) => h.text)) ? undefined : weighed(heads);
+  return headsOnlyOther(heads.map((h) => h.text)) ? undefined : { ...weighed(heads), isKnown: codes.every(isPackageName) };
 }
 
 /** `NAME PW RGE`, headings of narrow columns with hardly a gap between them, codes among them. */

@@ -133,7 +133,9 @@ function bestAt(lines: readonly Line[], at: number): PageHeader | undefined {
   }
   for (let depth = 2; depth <= MOST_CODED && at + depth < lines.length; depth++) {
     const read = headsOfCodes(lines.slice(at, at + depth), lines.slice(at + depth, at + depth + ROWS_BELOW));
-    if (read && read.worth > 1 && read.worth >= (best?.worth ?? 0)) return { at, depth, ...read };
+    // Known packages are seen without this, and what is read of them can have more lines.
+    const least = (best?.worth ?? 1) + (read?.isKnown ? 1 : 0);
+    if (read && read.worth >= least) return { at, depth, ...read };
   }
   const byColumns = isMono ? undefined : readHeadsOver(lines, at);
   // Words parted because they are near to nothing else are no better than that.

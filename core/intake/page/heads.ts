@@ -196,7 +196,7 @@ export function stack(lines: Segment[][]): Head[] {
       // What stands over no column is a heading only if it says so: captions stand there too.
       if (
         under.length === 0 &&
-        (isLine || isHeading(seg.text) || goesOnFrom(seg, uppers.slice(i + 1, i + 3).flat())) &&
+        (isLine || isHeading(seg.text) || goesOnFrom(seg, uppers.slice(i + 1, i + 2).flat())) &&
         !isOverPair(seg, heads)
       )
         heads.push({ text: seg.text, x0: seg.x0, x1: seg.x1 });

@@ -54,7 +54,7 @@ const isCapitals = (text: string): boolean => /^[A-Z0-9_+\-−–/#~*.[\]{}]+$/.
 const NAMED_WORDS = /^([A-Z][\w+\-/#]{1,15}):\s/;
 
 /** Over what a terminal is before anything is set. */
-const AT_START = /^(?:default|reset|initial|power-?(?:up|on)|boot)(?: (?:function|signal|name))?s?$/i;
+const AT_START = /^(?:default|reset|initial|power-?(?:up|on)|boot)(?: (?:function|signal|name))s?$/i;
 
 /** A word or a few, the first of them no abbreviation with figures. */
 const IN_WORDS = /^[A-Za-z]{3,}(?:[\s/&-]+[A-Za-z\d]+){0,4}$/;
