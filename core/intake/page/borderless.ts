@@ -262,8 +262,7 @@ function goesOn(
   let [end, rows, crossed] = [0, 0, 0];
   for (let at = 0; at < lines.length; at++) {
     const line = lines[at]!;
-    const isRest = isRestOfReference(line, lines.slice(Math.max(0, at - 2), at));
-    if ((!isRest && isOver(line, textOf(line), size, edges[1]!)) || isHeading(at)) break;
+    if ((!isRestOfReference(lines, at) && isOver(line, textOf(line), size, edges[1]!)) || isHeading(at)) break;
     if (at > 0 && line.base - lines[at - 1]!.base > 4.5 * line.size && !hasRowSoon(lines, at)) break;
     const cut = cutLine(line, edges);
     if (isRow(cut)) rows++;

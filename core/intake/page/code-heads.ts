@@ -13,8 +13,15 @@ const LONGEST = 32;
 /** How far, in font sizes, numbers reach beyond the heading over them. */
 const BEYOND = 0.2;
 
-/** What can stand over the numbers of several packages. */
+/** A word of what stands over the numbers of several packages: most lines have none, and need not be parted. */
 const OVER = /^(pins?|balls?|terminals?|leads?|packages?|contacts?|nos?\.?|[A-Z]{0,5}(?:QFP|QFN|BGA|CSP|SOP|SOIC|SON|DFN|LGA|DIP))$/i;
+/** Each line is asked for by several headings that might begin above it. */
+const known = new WeakMap<Line, boolean>();
+function mayStandOver(line: Line): boolean {
+  let is = known.get(line);
+  if (is === undefined) known.set(line, (is = line.words.some((w) => OVER.test(w.text))));
+  return is;
+}
 
 /**
  * A heading whose last line has the codes of packages, `PW`, `RGE`, side by side under `Pin no.`, where numbers stand below
@@ -22,7 +29,7 @@ const OVER = /^(pins?|balls?|terminals?|leads?|packages?|contacts?|nos?\.?|[A-Z]
  */
 export function headsOfCodes(group: readonly Line[], below: readonly Line[]): (Heads & { isKnown: boolean }) | undefined {
   const uppers = group.slice(0, -1);
-  if (!uppers.some((l) => l.words.some((w) => OVER.test(w.text)))) return undefined;
+  if (!uppers.some(mayStandOver)) return undefined;
   const tops = uppers.map((l) => segmentsOf(l));
   if (tops.flat().some((s) => s.text.length > LONGEST)) return undefined;
   const lower = segmentsOf(group.at(-1)!).flatMap(codesApart);

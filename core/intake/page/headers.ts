@@ -1,7 +1,7 @@
 import { headingWorth, headsOnlyOther, isHeading, packageIn, roleOfHeading } from '../table/headings';
 import { looksLikeTerminal } from '../table/numbers';
 import { headsOfCodes, MOST_CODED } from './code-heads';
-import { EXACT, goesOnFrom, over, partedOver, readHeads, roleOf, stack, USUAL_GAP, weighed, type Heads } from './heads';
+import { areOver, EXACT, goesOnFrom, isCount, over, partedOver, readHeads, roleOf, stack, USUAL_GAP, weighed, type Heads } from './heads';
 import { segmentsOf, textOf, type Line, type Segment } from './lines';
 import { cellStarts } from './starts';
 
@@ -38,15 +38,16 @@ export function headerAt(lines: readonly Line[], at: number): PageHeader | undef
  */
 function withCounts(header: PageHeader, lines: readonly Line[]): PageHeader {
   const end = header.at + header.depth;
-  const isCount = (s: Segment) => /^\(\d{1,3}\)$/.test(s.text);
   const headOver = (s: Segment) => header.heads.find((h) => h.x0 < s.x1 && h.x1 > s.x0);
   const own = lines.slice(header.at, end).flatMap((l) => segmentsOf(l));
   const fits = (s: Segment) =>
-    isCount(s) ? PACKAGE_ALONE.test(headOver(s)?.text ?? '') : /^[a-z]+$/.test(s.text) && (headOver(s) !== undefined || goesOnFrom(s, own));
+    isCount(s.text)
+      ? PACKAGE_ALONE.test(headOver(s)?.text ?? '')
+      : /^[a-z]+$/.test(s.text) && (headOver(s) !== undefined || goesOnFrom(s, own));
   for (const depth of [1, 2]) {
     const segments = lines.slice(end, end + depth).flatMap((l) => segmentsOf(l));
     if (!segments.every(fits)) return header;
-    if (!segments.some(isCount)) continue;
+    if (!segments.some((s) => isCount(s.text))) continue;
     const heads = header.heads.map((h) => ({
       ...h,
       text: [h.text, ...segments.filter((s) => headOver(s) === h).map((s) => s.text)].join(' '),
@@ -56,6 +57,7 @@ function withCounts(header: PageHeader, lines: readonly Line[]): PageHeader {
   }
   return header;
 }
+
 /** A heading that ends with a package's letters. */
 const PACKAGE_ALONE = /(?:^|\s)[A-Z]{1,6}$/;
 
@@ -207,8 +209,8 @@ function isGroupTitle(line: Line, above: PageHeader | undefined, below: readonly
   // `Number Symbol` under `PIN`, set tightly.
   if (only!.words.every((w) => isHeading(w.text))) return false;
   if (only!.x1 < above.heads[0]!.x0) return true;
-  const { text, x0, x1 } = only!;
-  const under = above.heads.filter((h) => Math.min(h.x1, x1) - Math.max(h.x0, x0) > 0.5);
+  const { text } = only!;
+  const under = above.heads.filter((h) => areOver(h, only!));
   const isNone = (heading: string) => roleOfHeading(heading) === undefined && packageIn(heading) === undefined;
   return /^[A-Z][a-z]/.test(text) && isNone(text) && under.every((h) => isNone(over(h.text, text)));
 }

@@ -20,6 +20,13 @@ export interface Heads {
   unclosed: number;
 }
 
+/** True where one stands over the other, by more than a hair. */
+export const areOver = (a: Span, b: Span): boolean => Math.min(a.x1, b.x1) - Math.max(a.x0, b.x0) > 0.5;
+type Span = Pick<Head, 'x0' | 'x1'>;
+
+/** `(20)`: how many terminals a package has, behind its name or below it. */
+export const isCount = (text: string): boolean => /^\(\d{1,3}\)$/.test(text);
+
 /** How wide a gap usually parts two headings, in font sizes. */
 export const USUAL_GAP = 0.55;
 
@@ -62,7 +69,7 @@ function partedByOthers(lines: Segment[][]): Segment[][] {
   return lines.map((line, i) => {
     const starts = lines.flatMap((other, k) => (k === i ? [] : other.map((s) => s.x0)));
     // The count behind a package's name is of that, whatever stands over it.
-    const isParted = (w: Word) => !/^\(\d{1,3}\)$/.test(w.text) && starts.some((x) => Math.abs(x - w.x0) < EXACT);
+    const isParted = (w: Word) => !isCount(w.text) && starts.some((x) => Math.abs(x - w.x0) < EXACT);
     return line.flatMap(({ words }) => partedAt(words, (k) => isParted(words[k]!)));
   });
 }
@@ -192,7 +199,7 @@ export function stack(lines: Segment[][]): Head[] {
     // A whole line of headings: one of them that nobody knows is a heading too.
     const isLine = headingWorth(upper.map((s) => s.text)) >= 2 || upper.filter((s) => isSure(s.text)).length > 1;
     for (const seg of upper) {
-      const under = heads.filter((h) => Math.min(h.x1, seg.x1) - Math.max(h.x0, seg.x0) > 0.5);
+      const under = heads.filter((h) => areOver(h, seg));
       // What stands over no column is a heading only if it says so: captions stand there too.
       if (
         under.length === 0 &&
@@ -214,10 +221,14 @@ export function stack(lines: Segment[][]): Head[] {
 
 /** `output` under `Input/`, where the two lines of it stand over those of its neighbours. */
 export const goesOnFrom = (lower: Segment, above: readonly Segment[]): boolean =>
-  above
-    .filter((s) => Math.min(s.x1, lower.x1) - Math.max(s.x0, lower.x0) > 0.5)
-    .map((s) => over(s.text, lower.text))
-    .some((text) => isHeading(text) || UNREAD.test(text));
+  lower.text.length < LONGEST_HEAD &&
+  above.some((s) => {
+    if (!areOver(s, lower) || s.text.length + lower.text.length > LONGEST_HEAD) return false;
+    const text = over(s.text, lower.text);
+    return isHeading(text) || UNREAD.test(text);
+  });
+/** No heading is longer, and prose need not be looked at. */
+const LONGEST_HEAD = 60;
 
 /** `Pin` in the middle over `No.` and `Name`, where it stands over the gap between them. */
 function isOverPair({ text, x0, x1 }: Segment, heads: readonly Head[]): boolean {

@@ -35,9 +35,8 @@ describe('headings over narrow columns', () => {
 
 it('asks where numbers of two kinds stand in one cell', () => {
   const rows = [['Pin', 'Name', 'Function'], ['1 B1', 'CLK', 'Clock'], ['2 A1', 'DIN', 'Data'], ['3 C2', 'VDD', 'Supply']]; // prettier-ignore
-  const { terminals } = read([
-    page(table(rows, { x: [50, 100, 180], rules: 'all' }).runs, table(rows, { x: [50, 100, 180], rules: 'all' }).rules),
-  ]);
+  const { runs, rules } = table(rows, { x: [50, 100, 180], rules: 'all' });
+  const { terminals } = read([page(runs, rules)]);
   expect(terminals.every((t) => t.doubts.some((d) => d.field === 'number' && /two kinds/.test(d.reason)))).toBe(true);
 });
 

@@ -18,7 +18,7 @@ export function endOf(lines: readonly Line[], from: number, header: PageHeader, 
     const text = textOf(line);
     const gap = at > 0 ? line.base - lines[at - 1]!.base : 0;
     const above = () => lines.slice(from, at);
-    const isRest = isRestOfReference(line, lines.slice(Math.max(from, at - 2), at));
+    const isRest = isRestOfReference(lines, at, from);
     const ends = (second: number) => !isRest && isOver(line, text, bodySize, second);
     if (at > from && isMarkOfNote(lines, at)) return at;
     // Under a centred heading cells begin left of it.
@@ -41,16 +41,24 @@ export function endOf(lines: readonly Line[], from: number, header: PageHeader, 
 
 const isLone = (line: Line, text: string): boolean => segmentsOf(line).length === 1 && !looksLikeNumbers(text);
 
-/** `Table 7` where a line right above ends with `See`, and stands over it: the words of a cell go on. Between them the cells of its row can stand. */
-export const isRestOfReference = (line: Line, above: readonly Line[]): boolean =>
-  /^(?:table|figure|fig\.?)$/i.test(line.words[0]!.text) &&
-  above.some(
-    (l) =>
-      /\b(?:see|in|to|of|from|and|or|per|with|also|by)$/i.test(textOf(l)) &&
-      line.base - l.base < 2 * line.size &&
-      line.words[0]!.x0 > l.words[0]!.x0 - 2 &&
-      l.words.at(-1)!.x1 > line.words[0]!.x0,
-  );
+/**
+ * `Table 7` where one of the two lines above, of those from `from` on, ends with `See` and stands over it: the words of a cell go on.
+ * Between them the cells of its row can stand.
+ */
+export function isRestOfReference(lines: readonly Line[], at: number, from = 0): boolean {
+  const { words, base, size } = lines[at]!;
+  const [first] = words;
+  if (!/^(?:table|figure|fig\.?)$/i.test(first!.text)) return false;
+  return lines
+    .slice(Math.max(from, at - 2), at)
+    .some(
+      (l) =>
+        /\b(?:see|in|to|of|from|and|or|per|with|also|by)$/i.test(textOf(l)) &&
+        base - l.base < 2 * size &&
+        first!.x0 > l.words[0]!.x0 - 2 &&
+        l.words.at(-1)!.x1 > first!.x0,
+    );
+}
 
 /** Another heading at a line; words within one column of the table, `Supply of the digital pins, to`, are none. */
 export function headingAt(lines: readonly Line[], at: number, columns: readonly number[]): PageHeader | undefined {

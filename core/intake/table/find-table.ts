@@ -5,11 +5,12 @@ import { filled, isBlank, mapCells, padded, type Grid, type GridRow } from './gr
 import { groupOfTitle } from './group-titles';
 import { headingWorth, isHeading, isOfPackage, isOverNumbers, isRowOfContacts, packageIn, roleOfHeading } from './headings';
 import { labelled, looksCounted, looksLikeNumbers, readCountedCell } from './numbers';
-import { areNumbersUnder, bothOf, joinAlignedCodes, joinCodes, joinVersions } from './package-codes';
+import { areNumbersUnder, bothOf, joinAlignedCodes, joinCodes } from './package-codes';
 import { rolesOf } from './roles';
 import { ballsOfHalves } from './forms/row-and-column';
 import { splitNumbers } from './forms/split-names';
 import { turned } from './forms/transposed';
+import { joinVersions } from './versions';
 import { withoutHeader } from './without-header';
 
 interface Header {
@@ -206,13 +207,13 @@ function headingAt(grid: Grid, at: number): Header | undefined {
 function ofCodes(grid: Grid, row: GridRow, next: GridRow, at: number): Header | undefined {
   const below = grid.rows.slice(at + 2, at + 26);
   if (grid.layout !== 'aligned') {
-    const two = joinCodes(row, next, below);
-    if (two && headingWorth(two) > 0) return { at, depth: 2, cells: two };
-    const versions = joinVersions(row, next);
-    if (versions && headingWorth(versions) > 0) return { at, depth: 2, cells: versions };
+    const asOne = (cells: string[] | undefined, depth: number) => (cells && headingWorth(cells) > 0 ? { at, depth, cells } : undefined);
     const third = isHeadingRow(row) && isHeadingRow(next) ? below[0] : undefined;
-    const three = third && joinCodes({ ...row, cells: bothOf(row, next) }, third, below.slice(1));
-    return three && headingWorth(three) > 0 ? { at, depth: 3, cells: three } : undefined;
+    return (
+      asOne(joinCodes(row, next, below), 2) ??
+      asOne(joinVersions(row, next), 2) ??
+      (third && asOne(joinCodes({ ...row, cells: bothOf(row, next) }, third, below.slice(1)), 3))
+    );
   }
   const joined = joinAlignedCodes(row, next);
   if (!joined || headingWorth(joined.cells) === 0) return undefined;

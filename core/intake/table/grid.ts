@@ -35,6 +35,8 @@ export interface Grid {
 }
 
 export const isBlank = (row: GridRow): boolean => row.cells.every((c) => c.trim() === '');
+/** The text of a cell without the blanks around it; empty where the row has none there. */
+export const cellAt = (row: GridRow, at: number): string => row.cells[at]?.trim() ?? '';
 export const filled = (row: GridRow): string[] => row.cells.map((c) => c.trim()).filter((c) => c !== '');
 
 /** A row with another choice of its cells: what stands beside them, their places and columns, is chosen alike. */

@@ -43,12 +43,14 @@ export function listedLeads(texts: readonly string[]): ListedLead[] | undefined 
   return list && others.every((o) => said(o) === said(list)) ? list : undefined;
 }
 
+/** Where another list begins. */
+const FIRST = /^\W*(?:(?:pin|terminal|lead) ?)?#?1\b/i;
+
 /** True where the next number follows with words that no lead has: the list says more than was understood of it. */
 function goesOnOtherwise(texts: readonly string[], list: readonly ListedLead[]): boolean {
   const { at, number } = list.at(-1)!;
   const next = new RegExp(String.raw`^\W*(?:(?:pin|terminal|lead) ?)?#?${Number(number) + 1}(?:\s*[.:)=]\s*|\s+)[A-Za-z].{0,40}$`, 'i');
-  const stops = new RegExp(String.raw`^\W*(?:(?:pin|terminal|lead) ?)?#?1\b`, 'i');
-  for (let i = at + 1; i <= at + NEAR && i < texts.length && !stops.test(texts[i]!); i++) if (next.test(texts[i]!)) return true;
+  for (let i = at + 1; i <= at + NEAR && i < texts.length && !FIRST.test(texts[i]!); i++) if (next.test(texts[i]!)) return true;
   return false;
 }
 

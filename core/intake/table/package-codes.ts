@@ -1,7 +1,6 @@
-import { filled, type GridRow } from './grid';
+import { cellAt, filled, type GridRow } from './grid';
 import { isOverNumbers, isPackageName, packageCodes, roleOfHeading } from './headings';
 import { looksLikeNumbers } from './numbers';
-import { OF_VERSION } from './versions';
 
 /** A heading over the numbers of several packages, in the place of `Pin no.` */
 const OVER_PACKAGES = /^\W*(?:(?:pin|ball|lead|terminal) )?packages?(?: options?| types?)?\W*$/i;
@@ -58,23 +57,26 @@ export const areNumbersUnder = (columns: readonly (readonly string[])[]): boolea
 const ROWS_BELOW = 12;
 
 /** Where the codes of packages stand in a row below what stands over their numbers; empty where it has none, or something that is neither. */
-function codesIn(upper: readonly string[], lower: readonly string[]): number[] {
+function codesIn(upper: GridRow, lower: GridRow): number[] {
   let over = '';
   const codes = new Map<string, number[]>();
-  for (const [i, given] of lower.entries()) {
-    const [top, under] = [upper[i]?.trim() ?? '', given.trim()];
+  for (const i of lower.cells.keys()) {
+    const [top, under] = [cellAt(upper, i), cellAt(lower, i)];
     over = top || over;
     if (under === '' || under === top || roleOfHeading(under) !== undefined) continue;
     codes.set(over, [...(codes.get(over) ?? []), i]);
   }
-  const areAll = [...codes].every(([of, at]) => arePackageCodes(at.map((i) => lower[i]!.trim()), of)); // prettier-ignore
+  const areAll = [...codes].every(([of, at]) => {
+    const texts = at.map((i) => cellAt(lower, i));
+    return arePackageCodes(texts, of);
+  });
   return areAll ? [...codes.values()].flat() : [];
 }
 
 /** `PIN` over `NAME`: the cells of two rows, each with what stands over it; where that says something else, what stands below. */
 export const bothOf = (upper: GridRow, lower: GridRow): string[] =>
   Array.from({ length: Math.max(upper.cells.length, lower.cells.length) }, (_, i) => {
-    const [top, under] = [upper.cells[i]?.trim() ?? '', lower.cells[i]?.trim() ?? ''];
+    const [top, under] = [cellAt(upper, i), cellAt(lower, i)];
     const both = top === under ? top : `${top} ${under}`.trim();
     const role = roleOfHeading(under);
     return role !== undefined && role !== roleOfHeading(both) ? under : both;
@@ -85,14 +87,14 @@ export const bothOf = (upper: GridRow, lower: GridRow): string[] =>
  * are none, or where what stands below the codes is no numbers.
  */
 export function joinCodes(upper: GridRow, lower: GridRow, below: readonly GridRow[]): string[] | undefined {
-  const codes = codesIn(upper.cells, lower.cells);
-  if (codes.length < 2 || upper.cells.filter((c) => c.trim() !== '').length < 2) return undefined;
+  const codes = codesIn(upper, lower);
+  if (codes.length < 2 || filled(upper).length < 2) return undefined;
   const rows = below.filter((r) => filled(r).length > 1).slice(0, ROWS_BELOW);
   if (!areNumbersUnder(codes.map((i) => rows.map((r) => r.cells[i] ?? '')))) return undefined;
   let over = '';
   return bothOf(upper, lower).map((both, i) => {
-    over = upper.cells[i]?.trim() || over;
-    return codes.includes(i) ? headingOfCode(over, lower.cells[i]!.trim()) : both;
+    over = cellAt(upper, i) || over;
+    return codes.includes(i) ? headingOfCode(over, cellAt(lower, i)) : both;
   });
 }
 
@@ -115,26 +117,4 @@ export function joinAlignedCodes(upper: GridRow, lower: GridRow): { cells: strin
   cells.splice(at, 1, ...lower.cells.map((code) => headingOfCode(upper.cells[at]!, code)));
   starts.splice(at, 1, ...unders);
   return { cells, starts };
-}
-
-/** How long a name of a version is at most. */
-const LONGEST_VERSION = 16;
-
-/** Two rows of headings, the lower of which has nothing but versions of the part under a merged `Pin name`, as one: `Pin name (TF1001B)`. */
-export function joinVersions(upper: GridRow, lower: GridRow): string[] | undefined {
-  const names = lower.cells.flatMap((c, i) => (c.trim() === '' ? [] : [i]));
-  const first = names[0];
-  const over = first === undefined ? undefined : upper.cells[first]?.trim();
-  const areUnder = names.every((i, k) => i === first! + k && (k === 0 || (upper.cells[i] ?? '').trim() === ''));
-  if (names.length < 2 || !areUnder || !over || roleOfHeading(over) !== 'name') return undefined;
-  if (
-    names.some(
-      (i) =>
-        lower.cells[i]!.length > LONGEST_VERSION ||
-        roleOfHeading(lower.cells[i]!) !== undefined ||
-        !OF_VERSION.test(lower.cells[i]!.trim()),
-    )
-  )
-    return undefined;
-  return upper.cells.map((c, i) => (names.includes(i) ? `${over} (${lower.cells[i]!.trim()})` : c));
 }

@@ -1,6 +1,6 @@
 import type { Column, ColumnRole } from '../proposal';
 import { isTypeCode, isTypePhrase, typeInOneLine } from '../understand/type-codes';
-import type { GridRow } from './grid';
+import { cellAt, type GridRow } from './grid';
 import {
   isBankHeading,
   isOfColours,
@@ -69,7 +69,7 @@ const MANY_ROWS = 6;
 const countsRows = (rows: readonly GridRow[], i: number): boolean =>
   rows.length > 2 && rows.every((r, k) => r.cells[i]?.trim() === String(k + 1));
 
-const filledCells = (rows: readonly GridRow[], i: number): string[] => rows.map((r) => r.cells[i]?.trim() ?? '').filter((c) => c !== '');
+const filledCells = (rows: readonly GridRow[], i: number): string[] => rows.map((r) => cellAt(r, i)).filter((c) => c !== '');
 
 /** `a1`, `c12`: balls in small letters, in several rows of the grid, where no figure is 0 as names have it. */
 function areSmallBalls(rows: readonly GridRow[], i: number): boolean {
@@ -121,6 +121,8 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     const cells = filledCells(body, i);
     return cells.length === 0 ? 0 : cells.filter(test).length / cells.length;
   };
+  /** Names in capitals in at least such a share of the rows, and not codes of types. */
+  const areCapitals = (i: number, least: number) => share(i, isCapitals) >= least && share(i, isTypeCode) < 0.5;
   const isNumbers = (i: number) =>
     (share(i, (c) => readCountedCell(c).kind !== 'unread' || labelled(c) !== undefined) >= 0.7 &&
       share(i, (c) => looksLikeNumbers(c) || isCounted(c) || labelled(c) !== undefined) >= 0.3) ||
@@ -179,8 +181,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     numbered.length > 0 &&
     !has('alternates') &&
     rows.filter((r) => numbered.every((n) => r.same?.[n])).length > 0.2 * rows.length &&
-    share(i, isCapitals) >= 0.8 &&
-    share(i, isTypeCode) < 0.5;
+    areCapitals(i, 0.8);
   // `Function | Pins | Numbers`: of what may be a name, the column in capitals is.
   const areNames = (i: number) => share(i, (c) => c.split(/[\s,;]+/).every(isCapitals)) >= 0.8;
   // A net is what a board calls the terminal; it is its name only where nothing else is.
@@ -214,16 +215,12 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   });
   // `Mode 0 | Mode 1 | Description`: names in capitals are names, whatever is written over them.
   if (!has('name') && has('number')) {
-    const names = headings.findIndex(
-      (_, i) =>
-        roles[i] === undefined && settled[i] === undefined && !isNumbers(i) && share(i, isCapitals) >= 0.8 && share(i, isTypeCode) < 0.5,
-    );
+    const names = headings.findIndex((_, i) => roles[i] === undefined && settled[i] === undefined && !isNumbers(i) && areCapitals(i, 0.8));
     if (names >= 0 && settled.includes('description')) settled[names] = 'name';
   }
   // The same terminals in another mode have other names.
   if (has('name') && !has('alternates')) {
-    const isOther = (h: string, i: number) =>
-      settled[i] === undefined && OF_MODE.test(h) && share(i, isCapitals) >= 0.7 && share(i, isTypeCode) < 0.5;
+    const isOther = (h: string, i: number) => settled[i] === undefined && OF_MODE.test(h) && areCapitals(i, 0.7);
     // Several kinds of functions, a column each.
     const isKind = (h: string, i: number) =>
       roles[i] === undefined && settled[i] === undefined && isPeripheral(h) && share(i, isCapitals) >= 0.7 && areMostlyUnlike(rows, i);
@@ -239,8 +236,7 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
   // What a terminal is when the part starts is another of its names, as long as it is one.
   if (has('name') && has('number'))
     headings.forEach((h, i) => {
-      if (settled[i] === undefined && AT_START.test(h) && share(i, isCapitals) >= 0.8 && share(i, isTypeCode) < 0.5)
-        settled[i] = 'alternates';
+      if (settled[i] === undefined && AT_START.test(h) && areCapitals(i, 0.8)) settled[i] = 'alternates';
     });
   // `PA9` of a controller beside the numbers of a connector: its port, and no number.
   if (numbered.length > 1) for (const i of numbered) if (share(i, (c) => /^P[A-K]\d{1,2}$/.test(c)) >= 0.7) settled[i] = 'alternates';
@@ -367,7 +363,8 @@ export function rolesOf(headings: readonly string[], rows: readonly GridRow[]): 
     const named = filledCells(rows, wordsAt).flatMap((c) => NAMED_WORDS.exec(c)?.[1] ?? []);
     if (named.length >= 0.9 * rows.length && new Set(named).size === named.length) [settled[portsAt], settled[wordsAt]] = ['group', 'name'];
   }
-  const ofVersions = withVersions(versions, settled.map((role) => role ?? 'ignore')); // prettier-ignore
+  const whole = settled.map((role) => role ?? 'ignore');
+  const ofVersions = withVersions(versions, whole);
   return headings.map((heading, i) => {
     let role = ofVersions[i]!;
     if (role === 'name' && names > 1) {

@@ -1,5 +1,6 @@
 import { problem, type Problem } from '../../part';
 import type { Terminal } from '../proposal';
+import { readNumberCell } from '../table/numbers';
 
 /** Numbers of terminals in a sentence: `pins 5 and 8`, `pin 9`, `pins 12 to 16`. */
 const IN_WORDS =
@@ -8,16 +9,6 @@ const IN_WORDS =
 const SAYS = /\b(?:is|are|on|at|have|connect\w*|tied|unused|leave|left|used?)\b/i;
 /** A longer line is a paragraph, and a part of it is no help. */
 const LONGEST = 400;
-
-/** The numbers of a list or range in words. */
-const numbersOf = (list: string): number[] =>
-  list
-    .replace(/ (?:to|through) /g, '–')
-    .split(/,|\band\b|&/)
-    .flatMap((part) => {
-      const [from, to] = part.split(/[-–]/).map(Number);
-      return to === undefined || to < from! || to - from! > 400 ? [from!] : Array.from({ length: to - from! + 1 }, (_, i) => from! + i);
-    });
 
 /**
  * Terminals after the last of a table that a sentence tells of, `VDD is on pins 5 and 8`: no row has them. Nothing is made of
@@ -29,8 +20,9 @@ export function toldInWords(terminals: readonly Terminal[], lines: readonly stri
   if (last < 2) return [];
   for (const line of lines) {
     if (line.length > LONGEST || !SAYS.test(line)) continue;
-    const told = [...line.matchAll(IN_WORDS)].flatMap((m) => numbersOf(m[1]!));
-    if (told.includes(last + 1)) return [problem('pins-in-words', { text: line.trim().slice(0, 90), number: last + 1 }, { file })];
+    const told = [...line.matchAll(IN_WORDS)].map((m) => readNumberCell(m[1]!));
+    if (told.some((cell) => cell.kind === 'list' && cell.numbers.includes(String(last + 1))))
+      return [problem('pins-in-words', { text: line.trim().slice(0, 90), number: last + 1 }, { file })];
   }
   return [];
 }

@@ -90,10 +90,10 @@ const NAMES: NameRule[] = [
   },
 ];
 
-/** Evidence from a name without its low-active mark. */
 /** A name and what it is of; what its rail is watched or switched by is another signal. */
 const OF_SOMETHING = /^([A-Z]{2,6}\d?) ?\((?!(?:EN|PG|OK|FB|ON|OFF|DET|SENSE|MON|OUT|NC)\b)[A-Z][A-Z/]{0,9}\)$/i;
 
+/** Evidence from a name without its low-active mark. */
 export function evidenceOfName(name: string): Evidence[] {
   const main = name
     // With a mark it is a reset, and nothing reserved.

@@ -29,10 +29,11 @@ const most = (names: readonly string[], test: (name: string) => boolean): boolea
 export function splitNumbers({ columns, rows }: RowsInColumns): RowsInColumns {
   const at = columns.findIndex((c) => c.role === 'name');
   if (at < 0 || columns.some((c) => c.role === 'number')) return { columns, rows };
-  const firsts = namesIn(rows, at).flatMap((name) => NUMBER_FIRST.exec(name)?.[1] ?? []);
-  if (firsts.length > 1 && firsts.length >= 0.9 * namesIn(rows, at).length && new Set(firsts).size === firsts.length)
+  const names = namesIn(rows, at);
+  const firsts = names.flatMap((name) => NUMBER_FIRST.exec(name)?.[1] ?? []);
+  if (firsts.length > 1 && firsts.length >= 0.9 * names.length && new Set(firsts).size === firsts.length)
     return apart({ columns: columns.map((c, i) => (i === at ? { ...c, role: 'number' } : c)), rows }, at, 'name', NUMBER_FIRST);
-  const isNumbered = most(namesIn(rows, at), (name) => looksLikeNumbers(WITH_NUMBERS.exec(name)?.[2] ?? ''));
+  const isNumbered = most(names, (name) => looksLikeNumbers(WITH_NUMBERS.exec(name)?.[2] ?? ''));
   return isNumbered ? apart({ columns, rows }, at, 'number', WITH_NUMBERS) : { columns, rows };
 }
 
